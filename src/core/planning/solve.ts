@@ -1,0 +1,25 @@
+import { planCost } from './cost';
+import { findConflict } from './conflict';
+import { search, type SearchOptions } from './engine';
+import { compile } from './model';
+import type { Plan, PlanProblem, Times } from './problem';
+
+/** A plan, or null when time ran out with neither a plan found nor its absence shown. */
+export type Solution = { plan: Plan; proven: boolean } | null;
+
+/**
+ * Plans a sound problem: works back from the promises, keeps every hard rule, then improves until `shouldStop` says
+ * so or nothing can be better. The same problem, seed and number of moves give the same plan.
+ */
+export function solve(problem: PlanProblem, options: SearchOptions): Solution {
+  const conflict = findConflict(problem);
+  const head = { format: 'hefeteig-plan/1', problem: problem.name } as const;
+  if (conflict) return { plan: { ...head, status: 'infeasible', conflict }, proven: true };
+  const found = search(compile(problem), options);
+  if (!found) return null;
+  const times: Times = {};
+  problem.tasks.forEach((task, i) => {
+    times[task.id] = [found.start[i] as number, found.end[i] as number];
+  });
+  return { plan: { ...head, status: 'feasible', cost: planCost(problem, times), times }, proven: found.proven };
+}
