@@ -23,9 +23,13 @@ export interface Found {
 }
 
 /** Price of a unit-minute of overload to begin with: dear against any cost of the trade, but not endless. */
-const FIRST_PRICE = 100;
+const FIRST_PRICE = 300;
 /** Moves without a sound plan after which the price of overload rises. */
-const PATIENCE = 200;
+const PATIENCE = 40;
+/** Minutes from its present place within which a lifted task may land, drawn anew for each move. */
+const REACHES = [30, 60, 60, 120, 120, 240, 480, 1440];
+/** How much dearer a contested minute gets each time it is found contested, as a share of overload. */
+const GRUDGE = 0.05;
 /** How far, as a share of the best cost, a move may worsen the plan to get out of a dip. */
 const SLACK = 0.015;
 
@@ -47,6 +51,8 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
     if (!placed) return null;
   }
 
+  if (!untangle(state, new Moves(state, random), random, shouldStop)) return null;
+
   let best: Found | null = null;
   let sinceSound = 0;
   const moves = new Moves(state, random);
@@ -62,7 +68,7 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
     }
     if (best?.proven || shouldStop() || !moves.possible) return best;
     sinceSound = state.overload === 0 ? 0 : sinceSound + 1;
-    if (sinceSound > 0 && sinceSound % PATIENCE === 0) price *= 1.5;
+    if (sinceSound > 0 && sinceSound % PATIENCE === 0) price *= 1.3;
     if (sinceSound === 0) price = Math.max(FIRST_PRICE, price * 0.999);
 
     const before = state.worth(price);
@@ -72,8 +78,10 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
     const groups = moves.draw();
     for (const group of groups) undo.push(...state.lift(group));
     const lifted = new Set(undo.map((place) => place.task));
+    const reach = REACHES[random.below(REACHES.length)] ?? model.horizon;
+    const near = { places: new Map(undo.map((place) => [place.task, place])), reach };
     for (const group of groups) {
-      placed &&= state.insert(group, price);
+      placed &&= state.insert(group, price, near);
       if (placed) for (const i of group) lifted.delete(i);
     }
     if (!placed || state.worth(price) > limit) {
@@ -81,6 +89,25 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
       state.restore(undo);
     }
   }
+}
+
+/**
+ * Makes overload go: tasks that clash are lifted, with their dough or their leg, and placed anew, whatever that costs,
+ * while contested minutes grow dearer for everybody. Returns false when it has to stop before all is sound.
+ */
+function untangle(state: State, moves: Moves, random: Random, shouldStop: () => boolean): boolean {
+  for (let round = 0; state.overload > 0; round++) {
+    if (shouldStop()) return false;
+    const clashing = state.overloaded().filter((i) => moves.isFree(i));
+    state.resentOverload(clashing, GRUDGE);
+    const seed = clashing[random.below(clashing.length)];
+    if (seed === undefined) return false;
+    const group = random.unit() < 0.7 ? moves.dough(seed) : moves.leg(seed);
+    const places = state.lift(group);
+    if (!state.insert(group, FIRST_PRICE)) state.restore(places);
+  }
+  state.forgive();
+  return true;
 }
 
 /** Components by their earliest promise: what is due first is placed first. */
@@ -110,6 +137,15 @@ class Moves {
       const open = members.filter((i) => !fixed(i));
       for (const i of members) this.componentOf[i] = open;
     }
+  }
+
+  isFree(i: number): boolean {
+    return (this.componentOf[i] ?? []).includes(i);
+  }
+
+  /** The free tasks of the dough of task `i`. */
+  dough(i: number): number[] {
+    return this.componentOf[i] ?? [];
   }
 
   get possible(): boolean {
@@ -167,7 +203,8 @@ class Moves {
     return set;
   }
 
-  private leg(seed: number): number[] {
+  /** The stretch without forks that task `seed` is in. */
+  leg(seed: number): number[] {
     const legs = legsOf(this.state.model, this.componentOf[seed] ?? []);
     return legs.find((leg) => leg.includes(seed)) ?? [seed];
   }

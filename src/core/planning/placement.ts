@@ -11,6 +11,12 @@ export interface Schedule {
   end: Int32Array;
 }
 
+/** Where tasks were, and how many minutes from there a new place may be. */
+export interface Nearby {
+  places: ReadonlyMap<number, { start: number; end: number }>;
+  reach: number;
+}
+
 /** A task on the way through a tree of links: how it hangs on its parent, and the costs told up to it. */
 interface Branch {
   task: ModelTask;
@@ -50,11 +56,12 @@ export class Placer {
 
   /**
    * Proposes times for the `free` tasks, written into `schedule`; tasks with a place (not -1) and not free are fixed.
-   * Links that would close a circle among free tasks are not looked at. Returns the cost with priced overload, or
-   * Infinity where links and lengths alone leave no place.
+   * With `near`, only times within its reach of where a task was are looked at. Links that would close a circle among
+   * free tasks are not looked at. Returns the cost with priced overload, or Infinity where links and lengths alone
+   * leave no place.
    */
-  place(free: readonly number[], schedule: Schedule, profile: Profile, price: number): number {
-    if (!this.openWindows(free, schedule)) return Infinity;
+  place(free: readonly number[], schedule: Schedule, profile: Profile, price: number, near?: Nearby): number {
+    if (!this.openWindows(free, schedule, near)) return Infinity;
     const isFree = new Set(free);
     const links = (i: number) => [...this.task(i).before, ...this.task(i).after];
     const other = (link: ModelLink, i: number) => (link.from === i ? link.to : link.from);
@@ -70,7 +77,7 @@ export class Placer {
   }
 
   /** Sets the windows: those of fixed tasks to where they are, those of free ones as narrow as they get. */
-  private openWindows(free: readonly number[], schedule: Schedule): boolean {
+  private openWindows(free: readonly number[], schedule: Schedule, near: Nearby | undefined): boolean {
     const { windows, base } = this;
     for (const task of this.model.tasks) {
       const i = task.index;
@@ -82,7 +89,12 @@ export class Placer {
       windows.endTo[i] = placed ? (schedule.end[i] as number) : (base.endTo[i] as number);
     }
     for (const i of free) {
-      for (const key of ['startFrom', 'startTo', 'endFrom', 'endTo'] as const) windows[key][i] = base[key][i] as number;
+      const was = near?.places.get(i);
+      const reach = near?.reach ?? 0;
+      windows.startFrom[i] = Math.max(base.startFrom[i] as number, was ? was.start - reach : 0);
+      windows.startTo[i] = Math.min(base.startTo[i] as number, was ? was.start + reach : Infinity);
+      windows.endFrom[i] = Math.max(base.endFrom[i] as number, was ? was.end - reach : 0);
+      windows.endTo[i] = Math.min(base.endTo[i] as number, was ? was.end + reach : Infinity);
     }
     return narrow(this.model, windows, free);
   }
@@ -126,10 +138,9 @@ export class Placer {
   private listen(branch: Branch, price: number): void {
     const { atStart, atEnd, task } = branch;
     atStart.at.fill(0, atStart.from, atStart.to + 1);
-    for (let t = atEnd.from; t <= atEnd.to; t++) {
-      let cost = 0;
-      for (const output of task.outputs) cost += readyCost(output, t);
-      atEnd.at[t] = cost;
+    atEnd.at.fill(0, atEnd.from, atEnd.to + 1);
+    for (const output of task.outputs) {
+      for (let t = atEnd.from; t <= atEnd.to; t++) atEnd.at[t] = (atEnd.at[t] as number) + readyCost(output, t);
     }
     for (const child of branch.children) {
       this.listen(child, price);

@@ -19,7 +19,11 @@ export class Profile {
   private readonly spans: Int32Array[];
   private readonly spansBySetting: Map<number, Int32Array>[];
 
+  /** Per resource: by how much each minute is to be avoided, in overload per unit held, for having been contested. */
+  private readonly grudges: Float64Array[];
+
   constructor(private readonly model: Model) {
+    this.grudges = model.resources.map(() => new Float64Array(model.horizon));
     this.used = model.resources.map(() => new Int32Array(model.horizon));
     this.spans = model.resources.map(() => new Int32Array(model.horizon));
     this.spansBySetting = model.resources.map(() => new Map<number, Int32Array>());
@@ -43,10 +47,24 @@ export class Profile {
       for (let m = start; m < end; m++) total += addedOverload(used, capacity, m, use.amount);
       if (use.setting !== null) {
         const [from, to] = this.widened(use, start, end);
-        for (let m = from; m < to; m++) total += this.clashes(use, m);
+        const all = this.spans[use.resource] as Int32Array;
+        const same = this.spansOf(use.resource, use.setting);
+        for (let m = from; m < to; m++) total += (all[m] as number) - (same[m] as number);
       }
     }
     return total;
+  }
+
+  /** Makes the resources of a task a little less attractive for the minutes of its place. */
+  resent(task: ModelTask, start: number, end: number, amount: number): void {
+    for (const use of task.uses) {
+      const grudges = this.grudges[use.resource] as Float64Array;
+      for (let m = start; m < end; m++) grudges[m] = (grudges[m] as number) + amount;
+    }
+  }
+
+  forgive(): void {
+    for (const grudges of this.grudges) grudges.fill(0);
   }
 
   /**
@@ -59,9 +77,10 @@ export class Profile {
     for (const use of task.uses) {
       const used = this.used[use.resource] as Int32Array;
       const { capacity } = this.resource(use);
+      const grudges = this.grudges[use.resource] as Float64Array;
       let sum = 0;
       for (let m = from; m < to; m++) {
-        sum += addedOverload(used, capacity, m, use.amount);
+        sum += addedOverload(used, capacity, m, use.amount) + use.amount * (grudges[m] as number);
         out.toStart[m + 1] = (out.toStart[m + 1] as number) + sum;
         out.toEnd[m + 1] = (out.toEnd[m + 1] as number) + sum;
       }
@@ -71,25 +90,17 @@ export class Profile {
 
   private fillClashes(use: ModelUse, from: number, to: number, out: Overload): void {
     const [before, after] = halves(this.resource(use).changeover);
+    const all = this.spans[use.resource] as Int32Array;
+    const same = this.spansOf(use.resource, use.setting ?? 0);
+    const { horizon } = this.model;
+    // A start at t has the clashes of the minutes up to t - before behind it, an end at t those up to t + after.
     let sum = 0;
-    let m = from - before;
-    for (let t = from; t <= to; t++) {
-      for (; m < t - before; m++) sum += this.clashes(use, m);
-      out.toStart[t] = (out.toStart[t] as number) + sum;
+    for (let m = from - before; m < to + after; m++) {
+      if (m + before <= to) out.toStart[m + before] = (out.toStart[m + before] as number) + sum;
+      if (m - after >= from) out.toEnd[m - after] = (out.toEnd[m - after] as number) + sum;
+      if (m >= 0 && m < horizon) sum += (all[m] as number) - (same[m] as number);
     }
-    sum = 0;
-    m = from - before;
-    for (let t = from; t <= to; t++) {
-      for (; m < t + after; m++) sum += this.clashes(use, m);
-      out.toEnd[t] = (out.toEnd[t] as number) + sum;
-    }
-  }
-
-  private clashes(use: ModelUse, minute: number): number {
-    if (minute < 0 || minute >= this.model.horizon) return 0;
-    const all = (this.spans[use.resource] as Int32Array)[minute] as number;
-    const same = this.spansBySetting[use.resource]?.get(use.setting ?? -1)?.[minute] ?? 0;
-    return all - same;
+    out.toEnd[to] = (out.toEnd[to] as number) + sum;
   }
 
   private change(task: ModelTask, start: number, end: number, sign: 1 | -1): void {

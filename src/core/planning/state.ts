@@ -1,7 +1,7 @@
 import { lengthCost, readyCost } from './cost';
 import { legsOf } from './legs';
 import type { Model, ModelTask } from './model';
-import type { Placer, Schedule } from './placement';
+import type { Nearby, Placer, Schedule } from './placement';
 import { Profile } from './profile';
 import { shuffled, type Random } from './random';
 
@@ -57,11 +57,11 @@ export class State {
    * placed leg by leg: those committed first are obstacles to the rest. Returns false, with all of them lifted again,
    * where a link could not be kept (only where links make a circle).
    */
-  insert(tasks: readonly number[], price: number): boolean {
+  insert(tasks: readonly number[], price: number, near?: Nearby): boolean {
     let open = [...tasks];
     const done: number[] = [];
     while (open.length > 0) {
-      if (this.placer.place(open, this.schedule, this.profile, price) === Infinity) {
+      if (this.placer.place(open, this.schedule, this.profile, price, near) === Infinity) {
         for (const i of open) this.schedule.start[i] = this.schedule.end[i] = -1;
         this.lift(done);
         return false;
@@ -81,7 +81,7 @@ export class State {
       legs.forEach((leg, nth) => {
         const places = leg.flatMap((i) => placeOf.get(i) ?? []);
         this.restore(places);
-        const clash = places.some(({ task, start, end }) => !this.fits(task, start, end, seen.get(task) ?? 0));
+        const clash = places.some(({ task }) => this.overloadAt(task) > (seen.get(task) ?? 0));
         if (clash && nth > 0) {
           this.lift(leg);
           deferred.push(...leg);
@@ -106,12 +106,33 @@ export class State {
     return cost;
   }
 
-  private fits(i: number, start: number, end: number, seen: number): boolean {
+  /** Tasks whose place overloads a resource, now that all others stand. */
+  overloaded(): number[] {
+    return this.model.tasks.map((task) => task.index).filter((i) => this.overloadAt(i) > 0);
+  }
+
+  /**
+   * Remembers contested minutes, so that the next placements avoid them. Minutes at which only some of the tasks of
+   * one dough get in each other's way look free to each of them alone; a grudge moves them all.
+   */
+  resentOverload(tasks: readonly number[], amount: number): void {
+    for (const i of tasks) {
+      this.profile.resent(this.task(i), this.schedule.start[i] as number, this.schedule.end[i] as number, amount);
+    }
+  }
+
+  forgive(): void {
+    this.profile.forgive();
+  }
+
+  private overloadAt(i: number): number {
     const task = this.task(i);
+    const [start, end] = [this.schedule.start[i] as number, this.schedule.end[i] as number];
+    if (start < 0) return 0;
     this.profile.remove(task, start, end);
-    const now = this.profile.overloadOf(task, start, end);
+    const overload = this.profile.overloadOf(task, start, end);
     this.profile.add(task, start, end);
-    return now <= seen;
+    return overload;
   }
 
   private keepsLinks(leg: readonly number[]): boolean {

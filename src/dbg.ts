@@ -1,0 +1,11 @@
+import { readFileSync } from 'node:fs';
+import { parseProblem } from '@/core/planning/parse';
+import { compile } from '@/core/planning/model';
+import { search } from '@/core/planning/engine';
+import { relaxedCost } from '@/core/planning/conflict';
+const p = parseProblem(JSON.parse(readFileSync(process.argv[2]!, 'utf8'))).problem!;
+let n = 0; let t0 = performance.now();
+console.log('relaxed', relaxedCost(compile(p)), performance.now() - t0);
+t0 = performance.now();
+const r = search(compile(p), { seed: 1, shouldStop: () => { n++; return performance.now() - t0 > Number(process.argv[3] ?? 3) * 1000; }, onBetter: (c) => console.log(Math.round(performance.now() - t0), n, c) });
+console.log(n, r?.cost);
