@@ -1,6 +1,5 @@
 import { lengthCost, readyCost } from './cost';
 import type { Model, ModelLink, ModelTask } from './model';
-import { connected } from './model';
 import type { Overload, Profile } from './profile';
 import { Arrays, lowerBySlidingMinimum, lowest, type TimeFunction } from './timefunction';
 import { narrow, type Windows } from './windows';
@@ -62,13 +61,10 @@ export class Placer {
    */
   place(free: readonly number[], schedule: Schedule, profile: Profile, price: number, near?: Nearby): number {
     if (!this.openWindows(free, schedule, near)) return Infinity;
-    const isFree = new Set(free);
-    const links = (i: number) => [...this.task(i).before, ...this.task(i).after];
-    const other = (link: ModelLink, i: number) => (link.from === i ? link.to : link.from);
+    const trees = spanningTrees(this.model, free);
     let total = 0;
-    for (const members of connected(free, (i) => links(i).map((l) => other(l, i)).filter((j) => isFree.has(j)))) {
-      const inside = new Set(members);
-      const root = this.grow(members[0] as number, null, inside, profile);
+    for (const members of trees.sets) {
+      const root = this.grow(members[0] as number, null, trees.links, profile);
       total += this.solve(root, schedule, price);
       this.release(root);
       if (total === Infinity) return Infinity;
@@ -99,8 +95,7 @@ export class Placer {
     return narrow(this.model, windows, free);
   }
 
-  private grow(i: number, link: ModelLink | null, waiting: Set<number>, profile: Profile): Branch {
-    waiting.delete(i);
+  private grow(i: number, link: ModelLink | null, tree: ReadonlySet<ModelLink>, profile: Profile): Branch {
     const task = this.task(i);
     const { startFrom, startTo, endFrom, endTo } = this.windows;
     const branch: Branch = {
@@ -111,10 +106,10 @@ export class Placer {
     };
     profile.fillOverload(task, branch.atStart.from, branch.atEnd.to, branch.overload);
     for (const after of task.after) {
-      if (waiting.has(after.to)) branch.children.push(this.grow(after.to, after, waiting, profile));
+      if (after !== link && tree.has(after)) branch.children.push(this.grow(after.to, after, tree, profile));
     }
     for (const before of task.before) {
-      if (waiting.has(before.from)) branch.children.push(this.grow(before.from, before, waiting, profile));
+      if (before !== link && tree.has(before)) branch.children.push(this.grow(before.from, before, tree, profile));
     }
     return branch;
   }
@@ -251,6 +246,22 @@ export class Placer {
   private task(i: number): ModelTask {
     return this.model.tasks[i] as ModelTask;
   }
+}
+
+/** Links that span the tasks without a circle, the tightest ones first, and the sets that they connect. */
+function spanningTrees(model: Model, tasks: readonly number[]): { links: Set<ModelLink>; sets: number[][] } {
+  const setOf = new Map(tasks.map((i) => [i, [i]]));
+  const inside = tasks.flatMap((i) => model.tasks[i]?.after ?? []).filter((link) => setOf.has(link.to));
+  const links = new Set<ModelLink>();
+  const slack = (link: ModelLink) => Math.min(link.max, model.horizon) - link.min;
+  for (const link of inside.sort((a, b) => slack(a) - slack(b))) {
+    const [a, b] = [setOf.get(link.from) ?? [], setOf.get(link.to) ?? []];
+    if (a === b) continue;
+    links.add(link);
+    a.push(...b);
+    for (const i of b) setOf.set(i, a);
+  }
+  return { links, sets: [...new Set(setOf.values())] };
 }
 
 /** The child's port relative to the parent's: after its end (`follows`) or before its start. */

@@ -82,10 +82,11 @@ export class State {
         const places = leg.flatMap((i) => placeOf.get(i) ?? []);
         this.restore(places);
         const clash = places.some(({ task }) => this.overloadAt(task) > (seen.get(task) ?? 0));
-        if (clash && nth > 0) {
+        const keeps = this.keepsLinks(leg);
+        if (nth > 0 && (clash || !keeps)) {
           this.lift(leg);
           deferred.push(...leg);
-        } else if (!this.keepsLinks(leg)) {
+        } else if (!keeps) {
           const [first, ...others] = leg;
           this.lift(others);
           deferred.push(...others);

@@ -1,0 +1,42 @@
+import type { Instant } from '../time/local';
+
+/** What can happen to a step on the floor. `undo` takes another event back; an undo can itself be undone. */
+export type FloorEventKind = 'start' | 'finish' | 'skip' | 'temperature' | 'note' | 'undo';
+
+/** One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing. */
+export interface FloorEvent {
+  id: string;
+  doughId: number;
+  /** Null for a note on the whole dough. */
+  stepKey: string | null;
+  kind: FloorEventKind;
+  at: Instant;
+  personId: number;
+  celsius: number | null;
+  /** The words of a note, or the reason of a skip. */
+  text: string | null;
+  undoes: string | null;
+}
+
+/**
+ * The events that count, in the order in which they happened: repeats once, what was undone left out.
+ * The order of arrival does not matter: events are ordered by time and then by id, and an undo reaches only events
+ * before it in that order.
+ */
+export function effectiveEvents(events: readonly FloorEvent[]): FloorEvent[] {
+  const unique = [...new Map(events.map((event) => [event.id, event])).values()];
+  const ordered = unique.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const undone = new Set<string>();
+  const counting: FloorEvent[] = [];
+  for (const event of ordered.reverse()) {
+    if (undone.has(event.id)) continue;
+    if (event.kind === 'undo' && event.undoes !== null) undone.add(event.undoes);
+    else counting.push(event);
+  }
+  return counting.reverse();
+}
+
+/** The latest event of a person that counts and can be taken back. */
+export function lastUndoable(events: readonly FloorEvent[], personId: number): FloorEvent | null {
+  return effectiveEvents(events).findLast((event) => event.personId === personId) ?? null;
+}

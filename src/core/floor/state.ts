@@ -1,0 +1,160 @@
+import type { DoughStep } from '../route/expand';
+import type { RouteLink } from '../route/route';
+import type { Instant } from '../time/local';
+import { effectiveEvents, type FloorEvent } from './events';
+
+export type StepStatus = 'open' | 'running' | 'done' | 'skipped';
+
+/** Where a step stands, folded from what was recorded. */
+export interface StepState {
+  key: string;
+  status: StepStatus;
+  startedAt: Instant | null;
+  startedBy: number | null;
+  finishedAt: Instant | null;
+  finishedBy: number | null;
+  skipReason: string | null;
+  temperatures: { celsius: number; at: Instant; personId: number }[];
+  notes: { text: string; at: Instant; personId: number }[];
+  /** An open hands-on step that nothing before it holds up any more. */
+  startable: boolean;
+}
+
+export interface DoughState {
+  steps: Map<string, StepState>;
+  notes: StepState['notes'];
+  /** All steps done or skipped. */
+  finished: boolean;
+  started: boolean;
+}
+
+type Route = { steps: readonly DoughStep[]; links: readonly RouteLink[] };
+
+/** True for steps that people do; the others are waits, which begin and end with what is around them. */
+export function isHandsOn(step: DoughStep): boolean {
+  return step.step.work !== undefined;
+}
+
+/**
+ * Folds events into the state of a dough.
+ *
+ * Hands-on steps start and finish when somebody says so; if two tablets say so, the first counts. A wait is never
+ * tapped into being: it runs from the end of what comes before it and ends with the start of what comes after, or
+ * when somebody ends it ("out of the oven").
+ */
+export function foldDough(route: Route, events: readonly FloorEvent[]): DoughState {
+  const steps = new Map(route.steps.map(({ key }) => [key, freshState(key)]));
+  const notes: StepState['notes'] = [];
+  for (const event of effectiveEvents(events)) {
+    const state = event.stepKey === null ? undefined : steps.get(event.stepKey);
+    if (state) apply(state, event);
+    else if (event.kind === 'note') notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
+  }
+  deriveWaits(route, steps);
+  for (const step of route.steps) {
+    const state = stateOf(steps, step.key);
+    state.startable = isHandsOn(step) && state.status === 'open' && isReached(route, steps, step.key);
+  }
+  const all = [...steps.values()];
+  return {
+    steps,
+    notes,
+    finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
+    started: all.some(({ status }) => status !== 'open'),
+  };
+}
+
+function freshState(key: string): StepState {
+  return {
+    ...{ key, status: 'open', startedAt: null, startedBy: null, finishedAt: null, finishedBy: null },
+    ...{ skipReason: null, temperatures: [], notes: [], startable: false },
+  };
+}
+
+function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState {
+  const state = steps.get(key);
+  if (!state) throw new Error(`The dough has no step ${key}.`);
+  return state;
+}
+
+function apply(state: StepState, { kind, at, personId, celsius, text }: FloorEvent): void {
+  if (kind === 'temperature' && celsius !== null) state.temperatures.push({ celsius, at, personId });
+  if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
+  if (kind === 'start' && state.startedAt === null) {
+    state.startedAt = at;
+    state.startedBy = personId;
+    if (state.status === 'open') state.status = 'running';
+  }
+  if (kind === 'finish' && state.finishedAt === null) {
+    state.finishedAt = at;
+    state.finishedBy = personId;
+    state.status = 'done';
+  }
+  if (kind === 'skip' && state.status !== 'done' && state.status !== 'skipped') {
+    state.status = 'skipped';
+    state.finishedAt = at;
+    state.finishedBy = personId;
+    state.skipReason = text;
+  }
+}
+
+const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';
+
+/** Steps in an order in which each comes after all that leads to it. */
+function inOrder({ steps, links }: Route): DoughStep[] {
+  const ordered: DoughStep[] = [];
+  const placed = new Set<string>();
+  for (let open = [...steps]; open.length > 0;) {
+    const free = open.filter(({ key }) => links.every((link) => link.to !== key || placed.has(link.from)));
+    if (free.length === 0) throw new Error('The steps of a route go round in a circle.');
+    for (const step of free) placed.add(step.key);
+    ordered.push(...free);
+    open = open.filter((step) => !placed.has(step.key));
+  }
+  return ordered;
+}
+
+function deriveWaits(route: Route, steps: Map<string, StepState>): void {
+  for (const step of inOrder(route)) {
+    if (isHandsOn(step)) continue;
+    const state = stateOf(steps, step.key);
+    const before = route.links.filter((l) => l.to === step.key).map((l) => stateOf(steps, l.from));
+    if (before.length > 0 && before.every(isOver)) {
+      state.startedAt ??= Math.max(...before.map((s) => s.finishedAt ?? -Infinity));
+    }
+    const endedBy = firstStartAfter(route, steps, step.key);
+    if (state.status !== 'skipped' && state.finishedAt === null && endedBy !== null) {
+      state.finishedAt = endedBy.startedAt;
+      state.finishedBy = endedBy.startedBy;
+    }
+    if (state.status !== 'skipped') {
+      state.status = state.finishedAt !== null ? 'done' : state.startedAt !== null ? 'running' : 'open';
+    }
+  }
+}
+
+/** The first recorded start among the hands-on steps that end a wait, looking through waits that follow on. */
+function firstStartAfter(route: Route, steps: Map<string, StepState>, key: string): StepState | null {
+  const after = route.links.filter((link) => link.from === key).map((link) => link.to);
+  const started = after
+    .map((to) => {
+      const step = route.steps.find((s) => s.key === to);
+      return step && !isHandsOn(step) ? firstStartAfter(route, steps, to) : stateOf(steps, to);
+    })
+    .filter((state): state is StepState => state !== null && (state.startedAt ?? state.finishedAt) !== null);
+  const at = (state: StepState) => state.startedAt ?? state.finishedAt ?? Infinity;
+  const first = started.sort((a, b) => at(a) - at(b))[0];
+  return first ? { ...first, startedAt: at(first), startedBy: first.startedBy ?? first.finishedBy } : null;
+}
+
+/** True when all before a step is over, or is a wait that the step's start would end. */
+function isReached(route: Route, steps: Map<string, StepState>, key: string): boolean {
+  return route.links
+    .filter((link) => link.to === key)
+    .every((link) => {
+      const state = stateOf(steps, link.from);
+      const step = route.steps.find((s) => s.key === link.from);
+      const endsByTap = step?.step.ends === 'tap';
+      return isOver(state) || (state.status === 'running' && step !== undefined && !isHandsOn(step) && !endsByTap);
+    });
+}

@@ -1,0 +1,129 @@
+import { doughForPieces } from '../formula/formula';
+import type { Use } from '../planning/problem';
+import type { ProductSpec, Route, RouteLink, RouteStep } from './route';
+
+/** One product out of a dough: how many pieces, ready when. */
+export interface DoughOutput {
+  id: number;
+  product: ProductSpec;
+  pieces: number;
+}
+
+/** A step of one dough, with its sizes worked out. Minutes are whole. */
+export interface DoughStep {
+  /** Unique within the dough: `turn-2`, or `7.1.proof` for the first load of output 7. */
+  key: string;
+  step: RouteStep;
+  /** What the bench calls it: "Shape chocolate roll, load 1 of 2". */
+  label: string;
+  outputId: number | null;
+  load: { nth: number; of: number; pieces: number; trays: number } | null;
+  min: number;
+  target: number;
+  max: number;
+  shortCost: number;
+  longCost: number;
+  uses: Use[];
+}
+
+/** A dough's steps and links, and for each output the steps that end it. */
+export interface ExpandedDough {
+  steps: DoughStep[];
+  links: RouteLink[];
+  /** Steps whose end makes goods ready, by output. */
+  ready: { outputId: number; key: string }[];
+  /** Dough ready to cut, kg. */
+  kg: number;
+}
+
+export const CREW = 'crew';
+
+/** Kilograms of dough ready to cut for these outputs. */
+export function doughKg(outputs: readonly Pick<DoughOutput, 'product' | 'pieces'>[]): number {
+  const grams = outputs.reduce(
+    (sum, { product, pieces }) => sum + doughForPieces(pieces, product.piece.grams, product.piece.scrap),
+    0,
+  );
+  return grams / 1000;
+}
+
+/** Trays that the pieces of an output need. */
+export function traysFor({ product, pieces }: Pick<DoughOutput, 'product' | 'pieces'>): number {
+  return Math.ceil(pieces / product.piece.perTray);
+}
+
+interface Size {
+  kg: number;
+  pieces: number;
+  trays: number;
+}
+
+function sized(step: RouteStep, size: Size, key: string, label: string): Omit<DoughStep, 'outputId' | 'load'> {
+  const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting }) => {
+    const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
+    return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
+  });
+  if (step.work) {
+    const { fixed, perKg = 0, perPiece = 0, people } = step.work;
+    const minutes = Math.max(1, Math.round((fixed + perKg * size.kg + perPiece * size.pieces) / people));
+    uses.unshift({ resource: CREW, amount: people });
+    return { key, step, label, min: minutes, target: minutes, max: minutes, shortCost: 0, longCost: 0, uses };
+  }
+  const { shortest, best, longest, shortCost, longCost } = step.wait ?? {
+    ...{ shortest: 0, best: 0, longest: 0, shortCost: 0, longCost: 0 },
+  };
+  return { key, step, label, min: shortest, target: best, max: longest, shortCost, longCost, uses };
+}
+
+/**
+ * Works out the steps of one dough: times from weights and pieces, shelves and trays from sizes. An output with more
+ * trays than `ovenTrays` is baked in loads of equal size, each with its own way from the fork.
+ * All outputs must be able to share the dough; their common part is that of the first.
+ */
+export function expandDough(outputs: readonly DoughOutput[], ovenTrays: number): ExpandedDough {
+  const first = outputs[0];
+  if (!first) throw new Error('A dough has at least one output.');
+  const kg = doughKg(outputs);
+  const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
+  const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
+  const { dough } = first.product.route;
+  const steps: DoughStep[] = dough.steps.map((step) => ({
+    ...sized(step, { kg, pieces, trays }, step.id, step.label),
+    outputId: null,
+    load: null,
+  }));
+  const links = dough.links.map((link) => ({ ...link }));
+  const ready: ExpandedDough['ready'] = [];
+  for (const output of outputs) {
+    const { route } = output.product;
+    const inAll = traysFor(output);
+    const loads = Math.ceil(inAll / ovenTrays);
+    const perLoad = Math.ceil(output.pieces / loads);
+    for (let nth = 1; nth <= loads; nth++) {
+      const part = Math.min(perLoad, output.pieces - perLoad * (nth - 1));
+      const load = { nth, of: loads, pieces: part, trays: traysFor({ product: output.product, pieces: part }) };
+      const prefix = `${output.id}.${nth}.`;
+      const size = { kg: doughKg([{ product: output.product, pieces: part }]), pieces: part, trays: load.trays };
+      const name = output.product.name.toLowerCase() + (loads > 1 ? `, load ${nth} of ${loads}` : '');
+      for (const step of route.output.steps) {
+        const label = outputs.length > 1 || loads > 1 ? `${step.label} ${name}` : step.label;
+        steps.push({ ...sized(step, size, prefix + step.id, label), outputId: output.id, load });
+      }
+      links.push(...route.output.links.map((link) => prefixed(link, prefix, prefix)));
+      links.push(prefixed(route.fork, '', prefix));
+      ready.push({ outputId: output.id, key: prefix + lastStep(route.output) });
+    }
+  }
+  return { steps, links, ready, kg };
+}
+
+function prefixed(link: RouteLink, from: string, to: string): RouteLink {
+  return { ...link, from: from + link.from, to: to + link.to };
+}
+
+/** The one step that leads nowhere further. */
+function lastStep(route: Route): string {
+  const last = route.steps.find((step) => !route.links.some((link) => link.from === step.id));
+  if (!last) throw new Error('A route has a last step.');
+  return last.id;
+}

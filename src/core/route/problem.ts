@@ -1,0 +1,76 @@
+import type { Output, Pin, PlanProblem, Resource, Task } from '../planning/problem';
+import { CREW, type ExpandedDough } from './expand';
+
+/** A machine of the house, or several alike pooled: `capacity` in its own unit (bowls, tables, shelves, trays). */
+export interface MachinePool {
+  id: string;
+  capacity: number;
+  changeover: number;
+}
+
+/** A dough to be planned: its steps, and its promises in minutes from the start of the horizon. */
+export interface DoughToPlan {
+  id: number;
+  expanded: ExpandedDough;
+  promises: { outputId: number; due: number; freshFor: number }[];
+}
+
+/** A step of another dough that keeps its place: `[start, end]` minutes, and what it holds meanwhile. */
+export interface Standing {
+  id: string;
+  dough: string;
+  start: number;
+  end: number;
+  uses: Task['uses'];
+}
+
+export interface PlanningFrame {
+  name: string;
+  horizon: number;
+  now: number;
+  crew: [from: number, amount: number][];
+  machines: readonly MachinePool[];
+}
+
+/** Cost of a minute of lateness and of a minute of staleness of one output. */
+const LATE_COST = 20;
+const STALE_COST = 2;
+
+export const taskId = (doughId: number, key: string) => `${doughId}/${key}`;
+
+/** Writes the plan problem of `doughs` amid what stands already. */
+export function planProblem(frame: PlanningFrame, doughs: readonly DoughToPlan[], standing: readonly Standing[]): PlanProblem {
+  const { name, horizon, now } = frame;
+  const resources: Resource[] = [
+    { id: CREW, capacity: frame.crew },
+    ...frame.machines.map(({ id, capacity, changeover }): Resource => {
+      return { id, capacity: [[0, capacity]], ...(changeover > 0 ? { changeover } : {}) };
+    }),
+  ];
+  const fixed = standing.map(({ id, dough, start, end, uses }): Task => {
+    return { id, dough, kind: 'standing', min: end - start, target: end - start, max: end - start, uses };
+  });
+  const open = doughs.flatMap(({ id, expanded }) => expanded.steps.map((step) => taskOf(id, step)));
+  const outputs: Output[] = doughs.flatMap(({ id, expanded, promises }) =>
+    expanded.ready.flatMap(({ outputId, key }) => {
+      const promise = promises.find((p) => p.outputId === outputId);
+      if (!promise) return [];
+      const { due, freshFor } = promise;
+      return { id: taskId(id, key), task: taskId(id, key), due, lateCost: LATE_COST, freshFor, staleCost: STALE_COST };
+    }),
+  );
+  const links = doughs.flatMap(({ id, expanded }) =>
+    expanded.links.map((link) => ({ ...link, from: taskId(id, link.from), to: taskId(id, link.to) })),
+  );
+  const pins: Pin[] = standing.map(({ id, start, end }) => ({ task: id, start, end }));
+  const format = 'hefeteig-plan-problem/1';
+  return { format, name, horizon, now, resources, tasks: [...fixed, ...open], links, outputs, pins };
+}
+
+function taskOf(doughId: number, { key, step, min, target, max, shortCost, longCost, uses }: ExpandedDough['steps'][number]): Task {
+  return {
+    ...{ id: taskId(doughId, key), dough: String(doughId), kind: step.kind, min, target, max, uses },
+    ...(shortCost > 0 ? { shortCost } : {}),
+    ...(longCost > 0 ? { longCost } : {}),
+  };
+}

@@ -1,0 +1,108 @@
+/**
+ * A route: a product's steps as a graph. Steps of the dough come first (mix to sheet, with the butter block, levain
+ * or filling as branches that join); each output then goes its own way from the fork.
+ *
+ * Numbers are house values to begin with, kept with the product's version; none of them is fixed in code.
+ */
+export interface Route {
+  steps: RouteStep[];
+  links: RouteLink[];
+}
+
+/** A product's whole route: `dough` is shared by all outputs of one dough, `output` is walked by each alone. */
+export interface ProductRoute {
+  dough: Route;
+  output: Route;
+  /** Steps that the fork leads from and to. */
+  fork: RouteLink;
+}
+
+/** What a step is, for words and drawings; the engine sees only times and uses. */
+export type StepKind =
+  | 'mix'
+  | 'bulk'
+  | 'degas'
+  | 'retard'
+  | 'butter'
+  | 'temper'
+  | 'lock-in'
+  | 'rest'
+  | 'turn'
+  | 'sheet'
+  | 'divide'
+  | 'filling'
+  | 'shape'
+  | 'proof'
+  | 'wash'
+  | 'load'
+  | 'bake'
+  | 'cool'
+  | 'finish'
+  | 'levain';
+
+export interface RouteStep {
+  id: string;
+  kind: StepKind;
+  /** What the step is called on the bench: "Mix", "Turn 2". */
+  label: string;
+  /** Hands-on steps: minutes fixed, per kg of dough and per piece, and how many people. */
+  work?: { fixed: number; perKg?: number; perPiece?: number; people: number };
+  /** Waits: their window in minutes, and what a minute too short or too long costs. */
+  wait?: { shortest: number; best: number; longest: number; shortCost: number; longCost: number };
+  /** What it holds of a machine, from start to end. `setting`: °C that the machine stands at. */
+  holds?: { machine: string; amount: number; per: 'once' | 'kg' | 'tray'; setting?: number }[];
+  /** Temperature around the dough, °C, and how fast it follows: minutes until two thirds of the way there. */
+  around: number;
+  settling: number;
+  /** Temperature that the step itself gives the dough, °C: after mixing. */
+  gives?: number;
+  /** Which turn this is, counted from 1. */
+  turn?: number;
+  /** Fold of a turn or lock-in, in words. */
+  fold?: string;
+  /** What keeps a skin from forming during a wait. */
+  cover?: string;
+  check?: string;
+  caution?: string;
+  /** A step beside the dough (butter, filling): drawn as a branch. */
+  branch?: 'butter' | 'filling' | 'levain';
+  /** The step ends when a person says so, though nobody stands by it: a bake. */
+  ends?: 'tap';
+}
+
+/** `min` to `max` minutes from the end of one step to the start of the other; no `max`, no upper bound. */
+export interface RouteLink {
+  from: string;
+  to: string;
+  min: number;
+  max?: number;
+}
+
+/** Pieces per tray with room to double, and grams of dough a piece. */
+export interface PieceSpec {
+  grams: number;
+  perTray: number;
+  /** Share of the dough lost to trimmings, 0 to below 1. */
+  scrap: number;
+}
+
+/** A product as one version knows it. */
+export interface ProductSpec {
+  versionId: number;
+  name: string;
+  /** Which formula version its dough is mixed by. */
+  formulaVersionId: number;
+  piece: PieceSpec;
+  route: ProductRoute;
+  /** Minutes for which the goods count as fresh. */
+  freshFor: number;
+}
+
+/** Two products can come from one dough when it is mixed and laminated the same way up to the fork. */
+export function canShareDough(a: ProductSpec, b: ProductSpec): boolean {
+  return (
+    a.formulaVersionId === b.formulaVersionId &&
+    a.route.fork.from === b.route.fork.from &&
+    JSON.stringify(a.route.dough) === JSON.stringify(b.route.dough)
+  );
+}

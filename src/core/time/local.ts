@@ -1,0 +1,76 @@
+import { tz, TZDate } from '@date-fns/tz';
+import { addDays, startOfDay } from 'date-fns';
+
+/** Milliseconds since 1970 in UTC: how the program keeps every moment. */
+export type Instant = number;
+
+export const MINUTE = 60_000;
+
+/** The local midnight that begins the day of `at` in the bakery's IANA time zone. */
+export function localMidnight(at: Instant, zone: string): Instant {
+  return startOfDay(at, { in: tz(zone) }).getTime();
+}
+
+/** The local midnight `days` days after that of `at`; 23 or 25 hours apart where the clocks change. */
+export function addLocalDays(at: Instant, days: number, zone: string): Instant {
+  return startOfDay(addDays(at, days, { in: tz(zone) }), { in: tz(zone) }).getTime();
+}
+
+/** The moment a local wall clock shows `minute` minutes past midnight on the day of `day`. */
+export function atLocalMinute(day: Instant, minute: number, zone: string): Instant {
+  const date = new TZDate(day, zone);
+  return new TZDate(
+    date.getFullYear(),
+    date.getMonth(),
+    date.getDate(),
+    Math.floor(minute / 60),
+    minute % 60,
+    zone,
+  ).getTime();
+}
+
+/** Day of the week, 1 Monday to 7 Sunday. */
+export function weekday(at: Instant, zone: string): number {
+  return ((new TZDate(at, zone).getDay() + 6) % 7) + 1;
+}
+
+/** Reads `2026-11-21T06:30` as a wall-clock time in the zone; null where it is not one. */
+export function parseLocal(text: string, zone: string): Instant | null {
+  const match = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/.exec(text);
+  if (!match) return null;
+  const [year, month, day, hour, minute] = match.slice(1).map(Number) as [number, number, number, number, number];
+  if (month < 1 || month > 12 || hour > 23 || minute > 59) return null;
+  const date = new TZDate(year, month - 1, day, hour, minute, zone);
+  return date.getDate() === day ? date.getTime() : null;
+}
+
+/** Writes a moment as `2026-11-21T06:30` wall-clock time, as form fields want it. */
+export function formatLocal(at: Instant, zone: string): string {
+  const date = new TZDate(at, zone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const day = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+  return `${day}T${two(date.getHours())}:${two(date.getMinutes())}`;
+}
+
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+const LONG_DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
+
+/** `04:30` */
+export function clockTime(at: Instant, zone: string): string {
+  return formatLocal(at, zone).slice(11);
+}
+
+/** `Fri` */
+export function dayName(at: Instant, zone: string): string {
+  return DAYS[new TZDate(at, zone).getDay()] ?? '';
+}
+
+/** `Friday` */
+export function longDayName(at: Instant, zone: string): string {
+  return LONG_DAYS[new TZDate(at, zone).getDay()] ?? '';
+}
+
+/** `Fri 04:30` */
+export function dayTime(at: Instant, zone: string): string {
+  return `${dayName(at, zone)} ${clockTime(at, zone)}`;
+}

@@ -1,0 +1,66 @@
+import { addLocalDays, atLocalMinute, weekday, MINUTE, type Instant } from './local';
+
+/**
+ * A weekly shift: on `weekday` (1 Monday to 7 Sunday) from one local minute of the day to another; an end at or
+ * before the start is on the next day.
+ */
+export interface Shift {
+  personId: number;
+  weekday: number;
+  startMinute: number;
+  endMinute: number;
+}
+
+export interface Presence {
+  personId: number;
+  start: Instant;
+  end: Instant;
+}
+
+/** Who is there when between two moments, from the weekly shifts; cut to that span, in order of start. */
+export function presences(shifts: readonly Shift[], from: Instant, to: Instant, zone: string): Presence[] {
+  const found: Presence[] = [];
+  // A night shift of the day before may reach into the span.
+  for (let day = addLocalDays(from, -1, zone); day < to; day = addLocalDays(day, 1, zone)) {
+    const today = weekday(day, zone);
+    for (const shift of shifts.filter((s) => s.weekday === today)) {
+      const start = atLocalMinute(day, shift.startMinute, zone);
+      const overnight = shift.endMinute <= shift.startMinute;
+      const end = atLocalMinute(overnight ? addLocalDays(day, 1, zone) : day, shift.endMinute, zone);
+      if (end > from && start < to) {
+        found.push({ personId: shift.personId, start: Math.max(start, from), end: Math.min(end, to) });
+      }
+    }
+  }
+  return found.sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+/** Number of people there over time, as capacity steps in whole minutes from `origin`. */
+export function crewSteps(there: readonly Presence[], origin: Instant): [from: number, amount: number][] {
+  const changes = new Map<number, number>([[0, 0]]);
+  const change = (at: Instant, by: number) => {
+    const minute = Math.max(0, Math.round((at - origin) / MINUTE));
+    changes.set(minute, (changes.get(minute) ?? 0) + by);
+  };
+  for (const { start, end } of there) {
+    change(start, 1);
+    change(end, -1);
+  }
+  let amount = 0;
+  return [...changes]
+    .sort(([a], [b]) => a - b)
+    .map(([minute, by]): [number, number] => [minute, (amount += by)])
+    .filter(([, now], i, all) => i === 0 || now !== all[i - 1]?.[1]);
+}
+
+/** Stretches in which anybody is there, for light and dark hours. */
+export function staffedSpans(there: readonly Presence[]): { start: Instant; end: Instant }[] {
+  const spans: { start: Instant; end: Instant }[] = [];
+  for (const { start, end } of there) {
+    const last = spans.at(-1);
+    if (last && start <= last.end) last.end = Math.max(last.end, end);
+    else spans.push({ start, end });
+  }
+  return spans;
+}
+
