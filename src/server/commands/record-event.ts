@@ -1,0 +1,111 @@
+import Joi from 'joi';
+import { floorDough, type BoardDough } from '@/core/floor/board';
+import type { FloorEvent, FloorEventKind } from '@/core/floor/events';
+import { isHandsOn } from '@/core/floor/state';
+import { MINUTE } from '@/core/time/local';
+import { rowsOf, write, type Db } from '../db/rows';
+import { doughById } from '../queries/doughs';
+import { houseValues } from '../queries/house';
+import { command, Refusal } from './command';
+import { clientId, doughId } from './schemas';
+
+export interface EventInput {
+  id: string;
+  doughId: number;
+  stepKey: string | null;
+  kind: FloorEventKind;
+  /** When it happened; left out, now. */
+  at?: number;
+  celsius?: number;
+  text?: string;
+  undoes?: string;
+}
+
+const KINDS: FloorEventKind[] = ['start', 'finish', 'skip', 'temperature', 'note', 'undo'];
+
+const schema = Joi.object<EventInput>({
+  id: clientId,
+  doughId,
+  stepKey: Joi.string().max(80).allow(null).required().messages({ '*': 'Name a step of the dough.' }),
+  kind: Joi.string()
+    .valid(...KINDS)
+    .required()
+    .messages({ '*': 'A step can be started, finished, skipped, measured, noted or undone.' }),
+  at: Joi.number().integer().messages({ '*': 'The time is not one.' }),
+  celsius: Joi.number()
+    .when('kind', { is: 'temperature', then: Joi.required() })
+    .messages({ '*': 'Type a temperature, such as 24 or 75 F.' }),
+  text: Joi.string()
+    .trim()
+    .when('kind', { is: Joi.valid('note', 'skip'), then: Joi.required() })
+    .messages({ '*': 'Say it in a few words.' }),
+  undoes: Joi.string().guid().when('kind', { is: 'undo', then: Joi.required() }).messages({ '*': 'Say what to undo.' }),
+});
+
+/** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
+async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now: number): Promise<void> {
+  const house = await houseValues(db);
+  const step = dough.steps.find(({ key }) => key === event.stepKey);
+  if (event.stepKey !== null && !step) throw new Refusal(`${dough.name} has no such step.`, 'stepKey');
+  if (event.stepKey === null && event.kind !== 'note') throw new Refusal('Say which step.', 'stepKey');
+  if (event.at > now + MINUTE) throw new Refusal('That time has not come yet.', 'at');
+  if ((event.text?.length ?? 0) > house('longest_note')) {
+    throw new Refusal(`That is longer than a note can be (${house('longest_note')} characters).`, 'text');
+  }
+  if (event.celsius !== null) {
+    const [low, high] = [house('reading_lowest'), house('reading_highest')];
+    if (event.celsius < low || event.celsius > high) {
+      throw new Refusal(`${event.celsius} °C is no dough temperature; between ${low} and ${high} °C.`, 'celsius');
+    }
+  }
+  if (event.kind === 'undo') {
+    const target = dough.events.find(({ id }) => id === event.undoes);
+    if (!target) throw new Refusal('There is nothing of that kind to undo.', 'undoes');
+    if (target.at > event.at) throw new Refusal('That happened later than this.', 'at');
+  }
+  if (!step) return;
+  const { state } = floorDough(dough);
+  const own = state.steps.get(step.key);
+  if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
+    const before = dough.links
+      .filter((link) => link.to === step.key)
+      .map((link) => dough.steps.find(({ key }) => key === link.from))
+      .find((s) => s && !['done', 'skipped'].includes(state.steps.get(s.key)?.status ?? 'open'));
+    throw new Refusal(`${before?.label ?? 'The step before'} comes first; finish or skip it.`, 'stepKey');
+  }
+  if (event.kind === 'finish') {
+    const startedAt = own?.startedAt ?? null;
+    if (startedAt === null) throw new Refusal(`${step.label} has not been started.`, 'stepKey');
+    if (event.at < startedAt) throw new Refusal(`${step.label} cannot end before it started.`, 'at');
+  }
+  if (event.kind === 'start' && !isHandsOn(step)) throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
+}
+
+/** Records what happened on the floor. The same id again changes nothing. */
+export const recordEvent = command<EventInput, { id: string; recorded: boolean }>({
+  name: 'record-event',
+  schema,
+  roles: ['baker', 'planner'],
+  doughOf: (input) => input.doughId,
+  async run({ db, person, now }, input) {
+    const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
+    if (known) return { id: input.id, recorded: false };
+    const dough = await doughById(db, input.doughId);
+    if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+    const event: FloorEvent = {
+      ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },
+      at: input.at ?? now,
+      celsius: input.celsius ?? null,
+      text: input.text ?? null,
+      undoes: input.undoes ?? null,
+    };
+    await refuseNonsense(db, dough, event, now);
+    const { touched } = await write(
+      db,
+      `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      [event.id, dough.id, event.stepKey, event.kind, new Date(event.at), person.id, event.celsius, event.text, event.undoes],
+    );
+    return { id: event.id, recorded: touched === 1 };
+  },
+});

@@ -1,0 +1,60 @@
+import type { Person } from '@/core/floor/board';
+import { transaction, write } from '../db/rows';
+import { pool } from '../db/pool';
+import { houseNow } from '../queries/clock';
+import { addDough } from './add-dough';
+import { Refusal, type Command } from './command';
+import { recordEvent } from './record-event';
+import { removeDough, restoreDough } from './remove-dough';
+import { setClock } from './set-clock';
+import { check } from './check';
+
+/** What a command answered: done, or a refusal in a sentence. */
+export type Answer =
+  | { ok: true; result: unknown }
+  | { ok: false; status: number; message: string; field: string | null; offer: Record<string, unknown> | null };
+
+const COMMANDS = new Map<string, (person: Person, input: unknown) => Promise<unknown>>();
+
+function register<Input, Output>(command: Command<Input, Output>): void {
+  COMMANDS.set(command.name, (person, input) => execute(command, person, input));
+}
+
+register(addDough);
+register(removeDough);
+register(restoreDough);
+register(recordEvent);
+register(setClock);
+
+async function execute<Input, Output>(command: Command<Input, Output>, person: Person, raw: unknown): Promise<Output> {
+  if (!command.roles.includes(person.role)) {
+    throw new Refusal(`${person.name} may not do this here; a ${command.roles.join(' or ')} can.`);
+  }
+  const input = check(command.schema, raw);
+  return transaction(pool(), async (db) => {
+    const now = await houseNow(db);
+    const output = await command.run({ db, person, now }, input);
+    const dough = command.doughOf(input, output);
+    await write(db, 'INSERT INTO change_feed (at, command, dough_id) VALUES (?, ?, ?)', [new Date(), command.name, dough]);
+    return output;
+  });
+}
+
+/**
+ * Runs a command by name for a signed-in person: permission, schema, transaction, change feed.
+ * Refusals are answers; anything else that goes wrong is thrown.
+ */
+export async function runCommand(name: string, person: Person, input: unknown): Promise<Answer> {
+  const run = COMMANDS.get(name);
+  if (!run) return refused(404, new Refusal(`There is nothing called ${name.slice(0, 40)} to do here.`));
+  try {
+    return { ok: true, result: (await run(person, input)) ?? null };
+  } catch (error) {
+    if (error instanceof Refusal) return refused(422, error);
+    throw error;
+  }
+}
+
+export function refused(status: number, { message, field, offer }: Refusal): Answer {
+  return { ok: false, status, message, field, offer };
+}

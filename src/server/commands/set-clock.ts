@@ -1,0 +1,42 @@
+import Joi from 'joi';
+import { adjusted, RATES, type ClockSetting } from '@/core/time/clock';
+import { parseLocal } from '@/core/time/local';
+import { write } from '../db/rows';
+import { clockSetting } from '../queries/clock';
+import { house } from '../queries/house';
+import { command, Refusal } from './command';
+
+interface ClockInput {
+  shows?: string;
+  rate?: number;
+  paused?: boolean;
+}
+
+/** Pauses, sets or speeds up the demo's clock. A real house has no such clock and refuses. */
+export const setClock = command<ClockInput, ClockSetting>({
+  name: 'set-clock',
+  schema: Joi.object<ClockInput>({
+    shows: Joi.string().messages({ '*': 'Give a day and a time.' }),
+    rate: Joi.number()
+      .valid(...RATES)
+      .messages({ '*': `The clock runs ${RATES.join(', ')} times as fast.` }),
+    paused: Joi.boolean(),
+  }),
+  roles: ['planner', 'baker'],
+  doughOf: () => null,
+  async run({ db }, { shows, rate, paused }) {
+    const setting = await clockSetting(db);
+    if (!setting.demo) throw new Refusal('This bakery runs on the real clock.');
+    const shownAt = shows === undefined ? undefined : parseLocal(shows, (await house(db)).zone);
+    if (shownAt === null) throw new Refusal('Give a day and a time, such as 19 November, 04:10.', 'shows');
+    const next = adjusted(setting, Date.now(), {
+      ...(shownAt === undefined ? {} : { shownAt }),
+      ...(rate === undefined ? {} : { rate }),
+      ...(paused === undefined ? {} : { paused }),
+    });
+    await write(db, 'UPDATE demo_clock SET shown_at = ?, real_at = ?, rate = ?, paused = ? WHERE id = 1', [
+      ...[new Date(next.shownAt), new Date(next.realAt), next.rate, next.paused],
+    ]);
+    return next;
+  },
+});

@@ -1,0 +1,30 @@
+import type { Board } from '@/core/floor/board';
+import { addLocalDays } from '@/core/time/local';
+import { presences } from '@/core/time/shifts';
+import type { Db } from '../db/rows';
+import { doughsDueFrom } from './doughs';
+import { house, latestReadings, machines, people, shifts } from './house';
+
+/** Days before and after today that a board covers. */
+const DAYS_BACK = 2;
+const DAYS_AHEAD = 8;
+
+/** Everything that plan and bench draw from, around `now`. */
+export async function board(db: Db, now: number): Promise<Board> {
+  const [bakery, persons, pools, pattern, places] = await Promise.all([
+    house(db),
+    people(db),
+    machines(db),
+    shifts(db),
+    latestReadings(db, now),
+  ]);
+  const from = addLocalDays(now, -DAYS_BACK, bakery.zone);
+  return {
+    house: bakery,
+    people: persons,
+    machines: pools,
+    presences: presences(pattern, from, addLocalDays(now, DAYS_AHEAD, bakery.zone), bakery.zone),
+    places,
+    doughs: await doughsDueFrom(db, from),
+  };
+}

@@ -1,0 +1,110 @@
+import type { BoardDough } from '@/core/floor/board';
+import type { FloorEvent } from '@/core/floor/events';
+import { expandDough } from '@/core/route/expand';
+import { rowsOf, type Db } from '../db/rows';
+import { machines } from './house';
+import { productVersions } from './products';
+
+interface OutputRow {
+  id: number;
+  doughId: number;
+  name: string;
+  versionId: number;
+  pieces: number;
+  dueAt: Date;
+}
+
+interface EventRow extends Omit<FloorEvent, 'at'> {
+  at: Date;
+}
+
+const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt
+  FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
+
+/** Doughs in the plan that are due at or after `dueFrom`, in order of their first promise. */
+export async function doughsDueFrom(db: Db, dueFrom: number): Promise<BoardDough[]> {
+  const rows = await rowsOf<OutputRow>(
+    db,
+    `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?) ORDER BY o.id`,
+    [new Date(dueFrom)],
+  );
+  return assemble(db, rows);
+}
+
+/** One dough in the plan, or null. */
+export async function doughById(db: Db, id: number): Promise<BoardDough | null> {
+  const rows = await rowsOf<OutputRow>(db, `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`, [id]);
+  return (await assemble(db, rows))[0] ?? null;
+}
+
+async function assemble(db: Db, rows: OutputRow[]): Promise<BoardDough[]> {
+  const ids = [...new Set(rows.map((row) => row.doughId))];
+  if (ids.length === 0) return [];
+  const [products, ovenTrays, planned, events] = await Promise.all([
+    productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
+    ovenCapacity(db),
+    plannedSteps(db, ids),
+    floorEvents(db, ids),
+  ]);
+  const doughs = ids.map((id): BoardDough => {
+    const own = rows.filter((row) => row.doughId === id);
+    const outputs = own.map((row) => {
+      const product = products.get(row.versionId);
+      if (!product) throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
+      return { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
+    });
+    const { steps, links, kg } = expandDough(outputs, ovenTrays);
+    const times = planned.get(id);
+    return {
+      ...{ id, name: own[0]?.name ?? '', kg, links },
+      outputs: outputs.map(({ product, ...output }) => ({ ...output, product: product.name, freshFor: product.freshFor })),
+      steps: steps.flatMap((step) => {
+        const time = times?.get(step.key);
+        return time ? { ...step, ...time } : [];
+      }),
+      events: events.get(id) ?? [],
+    };
+  });
+  const firstDue = (dough: BoardDough) => Math.min(...dough.outputs.map((output) => output.dueAt));
+  return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
+}
+
+/** How many trays one oven load can have. */
+export async function ovenCapacity(db: Db): Promise<number> {
+  return (await machines(db)).find((machine) => machine.id === 'oven')?.capacity ?? 1;
+}
+
+type StepTimes = Map<string, { plannedStart: number; plannedEnd: number }>;
+
+async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number, StepTimes>> {
+  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date }>(
+    db,
+    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt FROM planned_step
+     WHERE plan_version_id = (SELECT MAX(id) FROM plan_version) AND dough_id IN (?)`,
+    [ids],
+  );
+  const byDough = new Map<number, StepTimes>(ids.map((id) => [id, new Map()]));
+  for (const { doughId, key, startAt, endAt } of rows) {
+    byDough.get(doughId)?.set(key, { plannedStart: startAt.getTime(), plannedEnd: endAt.getTime() });
+  }
+  return byDough;
+}
+
+/** All events of these doughs, in order of recording. */
+export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<number, FloorEvent[]>> {
+  const rows = await rowsOf<EventRow>(
+    db,
+    `SELECT id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes
+     FROM floor_event WHERE dough_id IN (?) ORDER BY seq`,
+    [ids],
+  );
+  const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
+  for (const row of rows) byDough.get(row.doughId)?.push({ ...row, at: row.at.getTime() });
+  return byDough;
+}
+
+/** Number of the newest plan version; 0 when there is none. */
+export async function newestPlan(db: Db): Promise<number> {
+  const [row] = await rowsOf<{ id: number | null }>(db, 'SELECT MAX(id) AS id FROM plan_version');
+  return row?.id ?? 0;
+}
