@@ -2,7 +2,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['node_modules', '.next', 'data', 'next-env.d.ts', 'test-data', 'test-results'] },
+  { ignores: ['node_modules', '.next', 'build', 'data', 'next-env.d.ts', 'test-data', 'test-results'] },
   ...tseslint.configs.recommendedTypeChecked,
   { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },
   reactHooks.configs.flat.recommended,

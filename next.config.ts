@@ -7,6 +7,8 @@ const securityHeaders = [
 ];
 
 const config: NextConfig = {
+  // bin/demo and bin/test build into folders of their own, so that a test run leaves a running demo alone.
+  distDir: process.env.HEFETEIG_BUILD ?? '.next',
   reactStrictMode: true,
   poweredByHeader: false,
   // The native password hash and the database driver load files at run time; a bundler would break them.

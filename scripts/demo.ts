@@ -1,0 +1,99 @@
+/** Runs the demo: its own MariaDB, its own data folder, its own clock. Started by bin/demo. */
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import type { Pool } from 'mysql2/promise';
+import { connect } from '@/server/db/pool';
+import { migrate } from '@/server/db/migrate';
+import { keepDemoTime, resumeDemoClock } from '@/server/demo/clock';
+import { PEOPLE } from '@/server/demo/bakery';
+import { seedDemo } from '@/server/demo/seed';
+import { startApplication, type Application } from './lib/application';
+import { createDatabase, startDatabase, type Database } from './lib/mariadb';
+import { endLeftovers, type Running } from './lib/running';
+import { freePort, freePortFrom } from './lib/ports';
+
+const { values } = parseArgs({
+  options: {
+    port: { type: 'string', default: '3000' },
+    fresh: { type: 'boolean', default: false },
+    folder: { type: 'string', default: 'data/demo' },
+    build: { type: 'string', default: 'build/app' },
+  },
+});
+const { folder } = values;
+const runFile = join(folder, 'running.json');
+const KEEP_TIME_EVERY = 5_000;
+
+let database: Database | null = null;
+let application: Application | null = null;
+let pool: Pool | null = null;
+let ending: Promise<void> | null = null;
+
+function passwordOf(home: string): string {
+  const file = join(home, 'password');
+  if (!existsSync(file)) writeFileSync(file, randomBytes(18).toString('hex'), { mode: 0o600 });
+  return readFileSync(file, 'utf8').trim();
+}
+
+/** Ends the application first and the database after it, once, whoever asks. */
+function end(): Promise<void> {
+  return (ending ??= (async () => {
+    await application?.stop();
+    if (pool) await keepDemoTime(pool).catch(() => undefined);
+    await pool?.end();
+    await database?.stop();
+    rmSync(runFile, { force: true });
+  })());
+}
+
+async function main(): Promise<void> {
+  const begun = performance.now();
+  const port = Number(values.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Error('--port takes a number from 1 to 65535.');
+  await endLeftovers(runFile);
+  if (values.fresh) rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  const databasePort = await freePort();
+  database = await startDatabase(folder, databasePort, passwordOf(folder));
+  const url = await createDatabase(database, 'hefeteig');
+  await migrate(url);
+  pool = connect(url);
+  if (await seedDemo(pool)) console.log('The demo bakery is set up.');
+  await resumeDemoClock(pool);
+  application = await startApplication({
+    ...{ build: values.build, port: await freePortFrom(port), databaseUrl: url, log: join(folder, 'application.log') },
+  });
+  const running: Running = {
+    supervisor: process.pid,
+    database: database.process.pid ?? 0,
+    application: application.process.pid ?? 0,
+    address: application.address,
+  };
+  writeFileSync(runFile, JSON.stringify(running));
+  for (const { process: child } of [database, application]) {
+    child.once('exit', () => {
+      if (ending) return;
+      console.error('A part of the demo has ended unexpectedly; what was recorded is kept. Start it again with bin/demo.');
+      void end().then(() => process.exit(1));
+    });
+  }
+  const timer = setInterval(() => {
+    if (pool && !ending) keepDemoTime(pool).catch(() => undefined);
+  }, KEEP_TIME_EVERY);
+  timer.unref();
+  console.log(`\nHefeteig is ready after ${((performance.now() - begun) / 1000).toFixed(1)} s: ${application.address}\n`);
+  console.log('Sign in as');
+  for (const { name, role, team, pin } of PEOPLE) console.log(`  ${name.padEnd(6)} PIN ${pin}  ${role}${role === 'baker' ? `, ${team}` : ''}`);
+  console.log('\nCtrl-C ends it. bin/demo --fresh starts over.');
+}
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+  process.on(signal, () => void end().then(() => process.exit(0)));
+}
+main().catch(async (error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  await end();
+  process.exit(1);
+});

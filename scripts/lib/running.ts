@@ -1,0 +1,40 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+
+/** What a running demo leaves word of, so that the next start knows. */
+export interface Running {
+  supervisor: number;
+  database: number;
+  application: number;
+  address: string;
+}
+
+const commandOf = (pid: number) => {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ');
+  } catch {
+    return '';
+  }
+};
+
+async function endPid(pid: number, marks: string[]): Promise<void> {
+  const ours = () => marks.every((mark) => commandOf(pid).includes(mark));
+  if (!ours()) return;
+  process.kill(pid, 'SIGTERM');
+  for (let tries = 0; tries < 300 && ours(); tries++) await new Promise((done) => setTimeout(done, 100));
+  if (ours()) process.kill(pid, 'SIGKILL');
+}
+
+/**
+ * Ends what a crashed demo has left behind (its database and application may outlive it). Fails with a sentence when
+ * the demo is running properly. A process id that now belongs to another program is left alone.
+ */
+export async function endLeftovers(runFile: string): Promise<void> {
+  if (!existsSync(runFile)) return;
+  const running = JSON.parse(readFileSync(runFile, 'utf8')) as Running;
+  if (commandOf(running.supervisor).includes('scripts/demo.ts')) {
+    throw new Error(`The demo is running already: ${running.address}`);
+  }
+  await endPid(running.application, ['next']);
+  await endPid(running.database, ['mariadbd', 'hefeteig.sock']);
+  rmSync(runFile, { force: true });
+}

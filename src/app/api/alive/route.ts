@@ -1,0 +1,4 @@
+/** Says that this process answers; nothing of the bakery. */
+export function GET(): Response {
+  return Response.json({ alive: true });
+}

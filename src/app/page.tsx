@@ -1,0 +1,1 @@
+export default function P() { return <p>hi</p>; }

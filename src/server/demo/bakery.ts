@@ -1,0 +1,63 @@
+import type { Person } from '@/core/floor/board';
+
+/** Backhaus Lindenried, made up: a town bakery with a shop and two café customers. */
+export const HOUSE = { name: 'Backhaus Lindenried', zone: 'Europe/Berlin' };
+
+/** The demo's clock opens here: Thursday, 19 November 2026, 04:10 local time. */
+export const OPENING = '2026-11-19T04:10';
+
+/** Everybody's PIN is on the sign-in notice that the demo prints. */
+export const PEOPLE: (Omit<Person, 'id'> & { pin: string; shifts: { days: number[]; from: number; to: number } | null })[] = [
+  { name: 'Mara', role: 'planner', team: 'plan', pin: '4711', shifts: null },
+  { name: 'Jonas', role: 'baker', team: 'nights', pin: '1203', shifts: week([1, 2, 3, 4, 5, 6, 7], 1, 9) },
+  { name: 'Ida', role: 'baker', team: 'nights', pin: '2806', shifts: week([1, 2, 3, 4, 5, 6, 7], 2, 10) },
+  { name: 'Selma', role: 'baker', team: 'lamination', pin: '3317', shifts: week([1, 2, 3, 4, 5, 6], 6, 14) },
+  { name: 'Anton', role: 'baker', team: 'lamination', pin: '5090', shifts: week([1, 2, 3, 4, 5, 6], 7, 15) },
+  { name: 'Piet', role: 'baker', team: 'mixing', pin: '6482', shifts: week([1, 2, 3, 4, 5, 6, 7], 13, 21) },
+];
+
+function week(days: number[], fromHour: number, toHour: number) {
+  return { days, from: fromHour * 60, to: toHour * 60 };
+}
+
+export const MACHINES = [
+  { id: 'mixer', label: 'Mixer', capacity: 1, unit: 'bowl', kg: 40, changeover: 0 },
+  { id: 'bench', label: 'Benches', capacity: 2, unit: 'tables', kg: null, changeover: 0 },
+  { id: 'sheeter', label: 'Sheeter', capacity: 1, unit: 'table', kg: null, changeover: 0 },
+  { id: 'retarder', label: 'Cold shelves', capacity: 30, unit: 'shelves', kg: null, changeover: 0 },
+  { id: 'freezer', label: 'Freezer', capacity: 12, unit: 'shelves', kg: null, changeover: 0 },
+  { id: 'proofer', label: 'Proofer', capacity: 20, unit: 'trays', kg: null, changeover: 20 },
+  { id: 'oven', label: 'Oven', capacity: 9, unit: 'trays', kg: null, changeover: 15 },
+  { id: 'tray', label: 'Trays', capacity: 60, unit: 'trays', kg: null, changeover: 0 },
+  { id: 'tin', label: 'Tins', capacity: 48, unit: 'tins', kg: null, changeover: 0 },
+];
+
+/** Doughs of the week: what, how many, ready when (day 0 is the Tuesday before the opening). */
+export const DOUGHS: { outputs: { product: string; pieces: number; day: number; time: string }[] }[] = [
+  { outputs: [{ product: 'Brioche loaf', pieces: 12, day: 1, time: '10:00' }] },
+  {
+    outputs: [
+      { product: 'Butter crescent', pieces: 120, day: 2, time: '06:30' },
+      { product: 'Chocolate roll', pieces: 48, day: 2, time: '06:45' },
+    ],
+  },
+  { outputs: [{ product: 'Brioche knot', pieces: 72, day: 2, time: '08:00' }] },
+  { outputs: [{ product: 'Poppy danish', pieces: 60, day: 2, time: '09:30' }] },
+  {
+    outputs: [
+      { product: 'Butter crescent', pieces: 120, day: 3, time: '06:30' },
+      { product: 'Raisin snail', pieces: 40, day: 3, time: '07:30' },
+    ],
+  },
+  { outputs: [{ product: 'Poppy danish', pieces: 72, day: 3, time: '09:00' }] },
+  {
+    outputs: [
+      { product: 'Brioche knot', pieces: 60, day: 3, time: '10:30' },
+      { product: 'Brioche loaf', pieces: 12, day: 3, time: '11:00' },
+    ],
+  },
+  { outputs: [{ product: 'Levain crescent', pieces: 84, day: 4, time: '08:00' }] },
+  { outputs: [{ product: 'Chocolate roll', pieces: 60, day: 4, time: '09:00' }] },
+  { outputs: [{ product: 'Poppy danish', pieces: 48, day: 4, time: '09:45' }] },
+  { outputs: [{ product: 'Brioche knot', pieces: 48, day: 5, time: '08:00' }] },
+];

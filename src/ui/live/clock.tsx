@@ -1,0 +1,40 @@
+'use client';
+
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+
+/** How the house's clock runs, as the page was made: what it shows, how fast it goes on. */
+export interface RunningClock {
+  demo: boolean;
+  now: number;
+  rate: number;
+  paused: boolean;
+}
+
+const Clock = createContext<RunningClock>({ demo: false, now: 0, rate: 1, paused: true });
+
+/**
+ * Keeps the house's time ticking in the browser. It goes by the time since the page was made and not by the tablet's
+ * own clock, which may be hours off.
+ */
+export function ClockProvider({ made, children }: { made: RunningClock; children: ReactNode }) {
+  const { now, rate, paused } = made;
+  const [shown, setShown] = useState(now);
+  useEffect(() => {
+    const begun = performance.now();
+    const tick = () => setShown(paused ? now : now + (performance.now() - begun) * rate);
+    tick();
+    const timer = setInterval(tick, rate > 1 ? 250 : 1000);
+    return () => clearInterval(timer);
+  }, [now, rate, paused]);
+  return <Clock value={{ ...made, now: shown }}>{children}</Clock>;
+}
+
+/** What the house's clock shows, ticking. */
+export function useClock(): RunningClock {
+  return useContext(Clock);
+}
+
+/** The house's time, full minutes only: for what need not be drawn anew each second. */
+export function useMinute(): number {
+  return Math.floor(useClock().now / 60_000) * 60_000;
+}

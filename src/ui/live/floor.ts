@@ -1,0 +1,43 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { floorDough, type Board } from '@/core/floor/board';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { FloorEvent } from '@/core/floor/events';
+import { send } from './command';
+
+/** What can be recorded from a screen. */
+export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> & Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes'>>;
+
+/**
+ * The doughs of a board as the floor sees them, and a way to record. What is recorded shows at once and is taken back,
+ * with a sentence, if the house refuses it.
+ */
+export function useFloor(board: Board, personId: number, now: number) {
+  const [sent, setSent] = useState<FloorEvent[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const doughs: FloorDough[] = useMemo(
+    () =>
+      board.doughs.map((dough) =>
+        floorDough({ ...dough, events: [...dough.events, ...sent.filter((event) => event.doughId === dough.id)] }),
+      ),
+    [board, sent],
+  );
+  const events = useMemo(() => [...board.doughs.flatMap((dough) => dough.events), ...sent], [board, sent]);
+
+  async function record(recording: Recording): Promise<void> {
+    const id = crypto.randomUUID();
+    const blank = { celsius: null, text: null, undoes: null };
+    const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
+    setTrouble(null);
+    setSent((before) => [...before, event]);
+    const { doughId, stepKey, kind, celsius, text, undoes } = recording;
+    const answer = await send('record-event', { id, doughId, stepKey, kind, celsius, text, undoes });
+    if (answer.ok) return;
+    setSent((before) => before.filter((other) => other.id !== id));
+    setTrouble(answer.message);
+    if (answer.status === 401) window.location.assign('/sign-in');
+  }
+
+  return { doughs, events, record, trouble, calm: () => setTrouble(null) };
+}
