@@ -51,7 +51,8 @@ function end(): Promise<void> {
 async function main(): Promise<void> {
   const begun = performance.now();
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Error('--port takes a number from 1 to 65535.');
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Error('--port takes a number from 1 to 65535.');
   await endLeftovers(runFile);
   if (values.fresh) rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
@@ -63,7 +64,12 @@ async function main(): Promise<void> {
   if (await seedDemo(pool)) console.log('The demo bakery is set up.');
   await resumeDemoClock(pool);
   application = await startApplication({
-    ...{ build: values.build, port: await freePortFrom(port), databaseUrl: url, log: join(folder, 'application.log') },
+    ...{
+      build: values.build,
+      port: await freePortFrom(port),
+      databaseUrl: url,
+      log: join(folder, 'application.log'),
+    },
   });
   const running: Running = {
     supervisor: process.pid,
@@ -75,7 +81,9 @@ async function main(): Promise<void> {
   for (const { process: child } of [database, application]) {
     child.once('exit', () => {
       if (ending) return;
-      console.error('A part of the demo has ended unexpectedly; what was recorded is kept. Start it again with bin/demo.');
+      console.error(
+        'A part of the demo has ended unexpectedly; what was recorded is kept. Start it again with bin/demo.',
+      );
       void end().then(() => process.exit(1));
     });
   }
@@ -83,9 +91,12 @@ async function main(): Promise<void> {
     if (pool && !ending) keepDemoTime(pool).catch(() => undefined);
   }, KEEP_TIME_EVERY);
   timer.unref();
-  console.log(`\nHefeteig is ready after ${((performance.now() - begun) / 1000).toFixed(1)} s: ${application.address}\n`);
+  console.log(
+    `\nHefeteig is ready after ${((performance.now() - begun) / 1000).toFixed(1)} s: ${application.address}\n`,
+  );
   console.log('Sign in as');
-  for (const { name, role, team, pin } of PEOPLE) console.log(`  ${name.padEnd(6)} PIN ${pin}  ${role}${role === 'baker' ? `, ${team}` : ''}`);
+  for (const { name, role, team, pin } of PEOPLE)
+    console.log(`  ${name.padEnd(6)} PIN ${pin}  ${role}${role === 'baker' ? `, ${team}` : ''}`);
   console.log('\nCtrl-C ends it. bin/demo --fresh starts over.');
 }
 

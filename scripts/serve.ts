@@ -12,9 +12,18 @@ try {
   console.error(`The database cannot be used: ${error instanceof Error ? error.message : String(error)}`);
   process.exit(1);
 }
-const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', values.port], {
-  stdio: 'inherit',
-  env: { ...process.env, NODE_ENV: 'production', HEFETEIG_BUILD: 'build/app', NEXT_TELEMETRY_DISABLED: '1' },
-});
+const child = spawn(
+  process.execPath,
+  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', values.port],
+  {
+    stdio: 'inherit',
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HEFETEIG_BUILD: 'build/app',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
+  },
+);
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => child.kill(signal));
 child.on('exit', (code) => process.exit(code ?? 0));

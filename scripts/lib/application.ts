@@ -10,7 +10,12 @@ export interface Application {
 }
 
 /** Starts the build in `build` on loopback and waits until it answers. `log`: file for what it prints. */
-export async function startApplication(options: { build: string; port: number; databaseUrl: string; log: string }): Promise<Application> {
+export async function startApplication(options: {
+  build: string;
+  port: number;
+  databaseUrl: string;
+  log: string;
+}): Promise<Application> {
   const { build, port, databaseUrl, log } = options;
   const out = openSync(log, 'a');
   const child = spawn(
@@ -19,7 +24,13 @@ export async function startApplication(options: { build: string; port: number; d
     {
       stdio: ['ignore', out, out],
       detached: true,
-      env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, HEFETEIG_BUILD: build, NEXT_TELEMETRY_DISABLED: '1' },
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: databaseUrl,
+        HEFETEIG_BUILD: build,
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
     },
   );
   const address = `http://127.0.0.1:${port}`;

@@ -1,1 +1,7 @@
-export default function P() { return <p>hi</p>; }
+import { redirect } from 'next/navigation';
+import { signedIn } from '@/server/auth/session';
+
+export default async function Start() {
+  const person = await signedIn();
+  redirect(!person ? '/sign-in' : person.role === 'planner' ? '/plan' : '/bench');
+}

@@ -30,7 +30,9 @@ function readProblem(file: string): unknown {
   try {
     return JSON.parse(readFileSync(file, 'utf8'));
   } catch (error) {
-    console.error(`${file} cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`);
+    console.error(
+      `${file} cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`,
+    );
     return undefined;
   }
 }
@@ -52,7 +54,9 @@ function main(): number {
   const until = begun + args.seconds * 1000;
   const solution = solve(problem, { seed: args.seed, shouldStop: () => performance.now() > until });
   if (!solution) {
-    console.error(`No plan was found within ${args.seconds} s, nor shown to be impossible. More seconds may help.`);
+    console.error(
+      `No plan was found within ${args.seconds} s, nor shown to be impossible. More seconds may help.`,
+    );
     return 1;
   }
   console.log(JSON.stringify(solution.plan));

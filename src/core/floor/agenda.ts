@@ -41,14 +41,17 @@ export function agenda(doughs: readonly FloorDough[], now: Instant, horizonMinut
       const item = (at: Instant): AgendaItem => ({ dough, step, state, inMinutes: until(at) });
       if (state.status === 'running') {
         const ends = (state.startedAt ?? step.plannedStart) + step.target * MINUTE;
-        (isHandsOn(step) ? result.running : result.waiting).push(item(isHandsOn(step) ? ends : readyAt(step, state)));
+        (isHandsOn(step) ? result.running : result.waiting).push(
+          item(isHandsOn(step) ? ends : readyAt(step, state)),
+        );
       } else if (state.startable) result.next.push(item(step.plannedStart));
       else if (state.status === 'open' && isHandsOn(step) && until(step.plannedStart) <= horizonMinutes) {
         result.coming.push(item(step.plannedStart));
       }
     }
   }
-  const soonest = (a: AgendaItem, b: AgendaItem) => a.inMinutes - b.inMinutes || (a.step.key < b.step.key ? -1 : 1);
+  const soonest = (a: AgendaItem, b: AgendaItem) =>
+    a.inMinutes - b.inMinutes || (a.step.key < b.step.key ? -1 : 1);
   for (const list of Object.values(result) as AgendaItem[][]) list.sort(soonest);
   return result;
 }

@@ -3,7 +3,12 @@ import type { FloorDough } from './agenda';
 import { stepTimes } from './times';
 
 /** How much of a resource is held in each bin of time, at its peak. */
-export function loadBins(doughs: readonly FloorDough[], resource: string, span: { from: Instant; to: Instant; now: Instant }, binMinutes: number): number[] {
+export function loadBins(
+  doughs: readonly FloorDough[],
+  resource: string,
+  span: { from: Instant; to: Instant; now: Instant },
+  binMinutes: number,
+): number[] {
   const { from, to, now } = span;
   const minutes = Math.ceil((to - from) / MINUTE);
   const held = new Int32Array(minutes + 1);
@@ -12,7 +17,9 @@ export function loadBins(doughs: readonly FloorDough[], resource: string, span: 
       const use = step.uses.find((u) => u.resource === resource);
       if (!use) continue;
       const { start, end } = stepTimes(dough, step, now);
-      const [a, b] = [start, end].map((at) => Math.min(minutes, Math.max(0, Math.round((at - from) / MINUTE)))) as [number, number];
+      const [a, b] = [start, end].map((at) =>
+        Math.min(minutes, Math.max(0, Math.round((at - from) / MINUTE))),
+      ) as [number, number];
       if (b <= a) continue;
       held[a] = (held[a] as number) + use.amount;
       held[b] = (held[b] as number) - use.amount;

@@ -48,7 +48,8 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
   for (const event of effectiveEvents(events)) {
     const state = event.stepKey === null ? undefined : steps.get(event.stepKey);
     if (state) apply(state, event);
-    else if (event.kind === 'note') notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
+    else if (event.kind === 'note')
+      notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
   }
   deriveWaits(route, steps);
   for (const step of route.steps) {
@@ -155,6 +156,8 @@ function isReached(route: Route, steps: Map<string, StepState>, key: string): bo
       const state = stateOf(steps, link.from);
       const step = route.steps.find((s) => s.key === link.from);
       const endsByTap = step?.step.ends === 'tap';
-      return isOver(state) || (state.status === 'running' && step !== undefined && !isHandsOn(step) && !endsByTap);
+      return (
+        isOver(state) || (state.status === 'running' && step !== undefined && !isHandsOn(step) && !endsByTap)
+      );
     });
 }

@@ -2,7 +2,11 @@ import type { Instant } from '../time/local';
 import type { FloorDough } from './agenda';
 
 /** When a step was, is or will be: what was recorded where there is something, the plan otherwise. */
-export function stepTimes(dough: FloorDough, step: FloorDough['steps'][number], now: Instant): { start: Instant; end: Instant } {
+export function stepTimes(
+  dough: FloorDough,
+  step: FloorDough['steps'][number],
+  now: Instant,
+): { start: Instant; end: Instant } {
   const state = dough.state.steps.get(step.key);
   const start = state?.startedAt ?? step.plannedStart;
   if (state?.finishedAt) return { start: Math.min(start, state.finishedAt), end: state.finishedAt };
@@ -15,7 +19,8 @@ export function minutesBehind(dough: FloorDough, now: Instant): number {
   const behind = dough.steps.map((step) => {
     const state = dough.state.steps.get(step.key);
     if (state?.startable) return now - step.plannedStart;
-    if (state?.status === 'running' && (step.step.work || step.step.ends === 'tap')) return now - step.plannedEnd;
+    if (state?.status === 'running' && (step.step.work || step.step.ends === 'tap'))
+      return now - step.plannedEnd;
     return 0;
   });
   return Math.max(0, Math.floor(Math.max(0, ...behind) / 60_000));

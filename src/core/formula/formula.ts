@@ -27,7 +27,15 @@ export interface ScaledFormula {
 }
 
 /** Water by weight in the usual liquids and fats, as counted towards hydration. */
-export const WATER_SHARE = { water: 1, milk: 0.87, egg: 0.75, eggWhite: 0.88, yolk: 0.5, butter: 0.16, cream: 0.64 } as const;
+export const WATER_SHARE = {
+  water: 1,
+  milk: 0.87,
+  egg: 0.75,
+  eggWhite: 0.88,
+  yolk: 0.5,
+  butter: 0.16,
+  cream: 0.64,
+} as const;
 
 /** Sum of all percentages: what a dough weighs for 100 of flour. */
 export function totalPercent(formula: Pick<Formula, 'lines'>): number {
@@ -41,7 +49,10 @@ export function hydrationPercent(formula: Pick<Formula, 'lines'>): number {
 
 /** Scales to a flour weight in grams. */
 export function scaleByFlour(formula: Formula, flourGrams: number): ScaledFormula {
-  const lines = formula.lines.map(({ ingredient, percent }) => ({ ingredient, grams: (flourGrams * percent) / 100 }));
+  const lines = formula.lines.map(({ ingredient, percent }) => ({
+    ingredient,
+    grams: (flourGrams * percent) / 100,
+  }));
   const doughGrams = (flourGrams * totalPercent(formula)) / 100;
   return { lines, flourGrams, doughGrams, rollInGrams: (doughGrams * formula.rollInPercent) / 100 };
 }
@@ -64,6 +75,10 @@ export function doughForPieces(pieces: number, pieceGrams: number, scrap: number
 /** Yeast of one kind for another, by weight: fresh 1, active dry 0.4, instant 0.33. */
 const YEAST_STRENGTH = { fresh: 1, activeDry: 0.4, instant: 0.33 } as const;
 
-export function convertYeast(grams: number, from: keyof typeof YEAST_STRENGTH, to: keyof typeof YEAST_STRENGTH): number {
+export function convertYeast(
+  grams: number,
+  from: keyof typeof YEAST_STRENGTH,
+  to: keyof typeof YEAST_STRENGTH,
+): number {
   return (grams / YEAST_STRENGTH[from]) * YEAST_STRENGTH[to];
 }

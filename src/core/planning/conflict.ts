@@ -18,11 +18,17 @@ export function relaxedCost(model: Model): number {
   for (const members of model.components) if (!narrow(model, windows, members)) return Infinity;
   const placer = new Placer(model, windows);
   const state = new State(model, placer, seeded(0));
-  const pinned = model.tasks.map((task) => task.index).filter((i) => {
-    return windows.startFrom[i] === windows.startTo[i] && windows.endFrom[i] === windows.endTo[i];
-  });
+  const pinned = model.tasks
+    .map((task) => task.index)
+    .filter((i) => {
+      return windows.startFrom[i] === windows.startTo[i] && windows.endFrom[i] === windows.endTo[i];
+    });
   state.restore(
-    pinned.map((task) => ({ task, start: windows.startFrom[task] as number, end: windows.endFrom[task] as number })),
+    pinned.map((task) => ({
+      task,
+      start: windows.startFrom[task] as number,
+      end: windows.endFrom[task] as number,
+    })),
   );
   if (state.overload > 0) return Infinity;
   const isPinned = new Set(pinned);

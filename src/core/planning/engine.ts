@@ -47,7 +47,8 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
   let price = FIRST_PRICE;
   for (const members of byNeed(model)) {
     let placed = state.insert(members, price);
-    for (let tries = 0; !placed && tries < 50 && !shouldStop(); tries++) placed = state.insert(members, price);
+    for (let tries = 0; !placed && tries < 50 && !shouldStop(); tries++)
+      placed = state.insert(members, price);
     if (!placed) return null;
   }
 

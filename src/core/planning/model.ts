@@ -61,7 +61,10 @@ function minuteCapacity(steps: readonly [number, number][], horizon: number): In
 }
 
 /** Sets of indices `0..n-1` that `neighbours` connects, in the order of their first member. */
-export function connected(members: readonly number[], neighbours: (i: number) => Iterable<number>): number[][] {
+export function connected(
+  members: readonly number[],
+  neighbours: (i: number) => Iterable<number>,
+): number[][] {
   const waiting = new Set(members);
   const sets: number[][] = [];
   for (const first of members) {
@@ -121,6 +124,9 @@ export function compile(problem: PlanProblem, only?: ReadonlySet<string>): Model
     ...(tasks[i]?.before ?? []).map((link) => link.from),
     ...(tasks[i]?.after ?? []).map((link) => link.to),
   ];
-  const components = connected(tasks.map((task) => task.index), neighbours);
+  const components = connected(
+    tasks.map((task) => task.index),
+    neighbours,
+  );
   return { horizon, resources, tasks, components };
 }

@@ -62,7 +62,11 @@ class Faults {
       if (!Object.hasOwn(value, key)) this.add(where, `${key} is missing`);
     }
     for (const [key, entry] of Object.entries(value)) {
-      const rule = Object.hasOwn(required, key) ? required[key] : Object.hasOwn(optional, key) ? optional[key] : null;
+      const rule = Object.hasOwn(required, key)
+        ? required[key]
+        : Object.hasOwn(optional, key)
+          ? optional[key]
+          : null;
       if (!rule) this.add(where, `unknown key ${shown(key)}`);
       else if (!rule[0](entry)) this.add(where, `${key} must be ${rule[1]}, not ${shown(entry)}`);
     }
@@ -88,7 +92,9 @@ class Faults {
 function checkCapacity(faults: Faults, resource: Entry): void {
   const where = `resource ${String(resource.id)}`;
   const steps = resource.capacity as unknown[];
-  const pairs = steps.filter((s): s is [number, number] => Array.isArray(s) && s.length === 2 && s.every(isWhole));
+  const pairs = steps.filter(
+    (s): s is [number, number] => Array.isArray(s) && s.length === 2 && s.every(isWhole),
+  );
   if (pairs.length < steps.length) {
     faults.add(where, 'capacity must be pairs [from, amount] of whole numbers, 0 or more');
   } else if (pairs[0]?.[0] !== 0) {
@@ -124,14 +130,16 @@ export function parseProblem(value: unknown): ParsedProblem {
     if (!tasks.has(id)) faults.add(where, `unknown task ${shown(id)}`);
   };
 
-  for (const resource of faults.entries(problem.resources, 'resource', RESOURCE, 'id')) checkCapacity(faults, resource);
+  for (const resource of faults.entries(problem.resources, 'resource', RESOURCE, 'id'))
+    checkCapacity(faults, resource);
   for (const task of faults.entries(problem.tasks, 'task', TASK, 'id')) checkTask(faults, task, resources);
   for (const link of faults.entries(problem.links, 'link', LINK)) {
     const where = `link ${String(link.from)} -> ${String(link.to)}`;
     knows(where, link.from);
     knows(where, link.to);
     if (link.from === link.to) faults.add(where, 'links a task to itself');
-    if (isWhole(link.max) && link.max < Number(link.min)) faults.add(where, `max ${link.max} is below min ${shown(link.min)}`);
+    if (isWhole(link.max) && link.max < Number(link.min))
+      faults.add(where, `max ${link.max} is below min ${shown(link.min)}`);
   }
   for (const output of faults.entries(problem.outputs, 'output', OUTPUT, 'id')) {
     knows(`output ${String(output.id)}`, output.task);

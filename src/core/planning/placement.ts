@@ -109,7 +109,8 @@ export class Placer {
       if (after !== link && tree.has(after)) branch.children.push(this.grow(after.to, after, tree, profile));
     }
     for (const before of task.before) {
-      if (before !== link && tree.has(before)) branch.children.push(this.grow(before.from, before, tree, profile));
+      if (before !== link && tree.has(before))
+        branch.children.push(this.grow(before.from, before, tree, profile));
     }
     return branch;
   }
@@ -135,7 +136,8 @@ export class Placer {
     atStart.at.fill(0, atStart.from, atStart.to + 1);
     atEnd.at.fill(0, atEnd.from, atEnd.to + 1);
     for (const output of task.outputs) {
-      for (let t = atEnd.from; t <= atEnd.to; t++) atEnd.at[t] = (atEnd.at[t] as number) + readyCost(output, t);
+      for (let t = atEnd.from; t <= atEnd.to; t++)
+        atEnd.at[t] = (atEnd.at[t] as number) + readyCost(output, t);
     }
     for (const child of branch.children) {
       this.listen(child, price);
@@ -192,7 +194,13 @@ export class Placer {
     }
     const { min, target, max, shortCost, longCost } = task;
     const { queue } = this;
-    const short = { low: -target, high: -min, slope: shortCost, offset: shortCost * target, gain: -shortCost };
+    const short = {
+      low: -target,
+      high: -min,
+      slope: shortCost,
+      offset: shortCost * target,
+      gain: -shortCost,
+    };
     lowerBySlidingMinimum(told, source, short, queue);
     if (max > target) {
       const long = { low: -max, high: -target, slope: -longCost, offset: -longCost * target, gain: longCost };
@@ -210,7 +218,13 @@ export class Placer {
   }
 
   /** Walks back down: with one port of the task known, picks the other, then a minute for each child. */
-  private settle(branch: Branch, known: number | null, knownEnd: number | null, schedule: Schedule, price: number): void {
+  private settle(
+    branch: Branch,
+    known: number | null,
+    knownEnd: number | null,
+    schedule: Schedule,
+    price: number,
+  ): void {
     const { task, atStart, atEnd, overload } = branch;
     const { min, max } = task;
     const whole = (s: number, e: number) => {

@@ -131,7 +131,10 @@ export class Profile {
   }
 }
 
-const halves = (changeover: number): [number, number] => [Math.floor(changeover / 2), Math.ceil(changeover / 2)];
+const halves = (changeover: number): [number, number] => [
+  Math.floor(changeover / 2),
+  Math.ceil(changeover / 2),
+];
 
 function addedOverload(used: Int32Array, capacity: Int32Array, minute: number, amount: number): number {
   const free = (capacity[minute] as number) - (used[minute] as number);

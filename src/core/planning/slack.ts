@@ -17,7 +17,9 @@ export function startWindows(problem: PlanProblem): Map<string, StartWindow> | n
   for (const { task, due: at } of problem.outputs) due.set(task, Math.min(at, due.get(task) ?? at));
   const tasks = problem.tasks.map((task) => {
     const promised = due.get(task.id);
-    return promised === undefined ? task : { ...task, deadline: Math.min(promised, task.deadline ?? promised) };
+    return promised === undefined
+      ? task
+      : { ...task, deadline: Math.min(promised, task.deadline ?? promised) };
   });
   const model = compile({ ...problem, tasks });
   const windows = ownWindows(model);

@@ -21,5 +21,8 @@ export function solve(problem: PlanProblem, options: SearchOptions): Solution {
   problem.tasks.forEach((task, i) => {
     times[task.id] = [found.start[i] as number, found.end[i] as number];
   });
-  return { plan: { ...head, status: 'feasible', cost: planCost(problem, times), times }, proven: found.proven };
+  return {
+    plan: { ...head, status: 'feasible', cost: planCost(problem, times), times },
+    proven: found.proven,
+  };
 }

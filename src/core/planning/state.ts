@@ -118,7 +118,12 @@ export class State {
    */
   resentOverload(tasks: readonly number[], amount: number): void {
     for (const i of tasks) {
-      this.profile.resent(this.task(i), this.schedule.start[i] as number, this.schedule.end[i] as number, amount);
+      this.profile.resent(
+        this.task(i),
+        this.schedule.start[i] as number,
+        this.schedule.end[i] as number,
+        amount,
+      );
     }
   }
 

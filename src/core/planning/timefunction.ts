@@ -31,7 +31,13 @@ export class Arrays {
 export function lowerBySlidingMinimum(
   out: TimeFunction,
   source: TimeFunction,
-  { low, high, slope = 0, offset = 0, gain = 0 }: { low: number; high: number; slope?: number; offset?: number; gain?: number },
+  {
+    low,
+    high,
+    slope = 0,
+    offset = 0,
+    gain = 0,
+  }: { low: number; high: number; slope?: number; offset?: number; gain?: number },
   queue: Int32Array,
 ): void {
   let head = 0;

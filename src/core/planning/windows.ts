@@ -49,7 +49,10 @@ export function narrow(model: Model, windows: Windows, members: readonly number[
     sTo = Math.min(sTo, eTo - task.min);
     if (sFrom > sTo || eFrom > eTo) return false;
     const moved =
-      sFrom !== at(startFrom, i) || sTo !== at(startTo, i) || eFrom !== at(endFrom, i) || eTo !== at(endTo, i);
+      sFrom !== at(startFrom, i) ||
+      sTo !== at(startTo, i) ||
+      eFrom !== at(endFrom, i) ||
+      eTo !== at(endTo, i);
     if (!moved) continue;
     startFrom[i] = sFrom;
     startTo[i] = sTo;

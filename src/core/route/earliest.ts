@@ -8,7 +8,10 @@ export interface QuickestWay {
 }
 
 /** The longest chain of shortest lengths from the first step to `key`: what no bakery can go below. */
-export function quickestWay({ steps, links }: Pick<ExpandedDough, 'steps' | 'links'>, key: string): QuickestWay {
+export function quickestWay(
+  { steps, links }: Pick<ExpandedDough, 'steps' | 'links'>,
+  key: string,
+): QuickestWay {
   const stepOf = new Map(steps.map((step) => [step.key, step]));
   const known = new Map<string, QuickestWay>();
   const to = (at: string): QuickestWay => {
@@ -19,7 +22,8 @@ export function quickestWay({ steps, links }: Pick<ExpandedDough, 'steps' | 'lin
     let before: QuickestWay = { minutes: 0, path: [] };
     for (const link of links.filter((l) => l.to === at)) {
       const way = to(link.from);
-      if (way.minutes + link.min > before.minutes) before = { minutes: way.minutes + link.min, path: way.path };
+      if (way.minutes + link.min > before.minutes)
+        before = { minutes: way.minutes + link.min, path: way.path };
     }
     const way = {
       minutes: before.minutes + step.min,

@@ -58,7 +58,12 @@ interface Size {
   trays: number;
 }
 
-function sized(step: RouteStep, size: Size, key: string, label: string): Omit<DoughStep, 'outputId' | 'load'> {
+function sized(
+  step: RouteStep,
+  size: Size,
+  key: string,
+  label: string,
+): Omit<DoughStep, 'outputId' | 'load'> {
   const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting }) => {
     const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
     return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
@@ -101,9 +106,18 @@ export function expandDough(outputs: readonly DoughOutput[], ovenTrays: number):
     const perLoad = Math.ceil(output.pieces / loads);
     for (let nth = 1; nth <= loads; nth++) {
       const part = Math.min(perLoad, output.pieces - perLoad * (nth - 1));
-      const load = { nth, of: loads, pieces: part, trays: traysFor({ product: output.product, pieces: part }) };
+      const load = {
+        nth,
+        of: loads,
+        pieces: part,
+        trays: traysFor({ product: output.product, pieces: part }),
+      };
       const prefix = `${output.id}.${nth}.`;
-      const size = { kg: doughKg([{ product: output.product, pieces: part }]), pieces: part, trays: load.trays };
+      const size = {
+        kg: doughKg([{ product: output.product, pieces: part }]),
+        pieces: part,
+        trays: load.trays,
+      };
       const name = output.product.name.toLowerCase() + (loads > 1 ? `, load ${nth} of ${loads}` : '');
       for (const step of route.output.steps) {
         const label = outputs.length > 1 || loads > 1 ? `${step.label} ${name}` : step.label;

@@ -39,7 +39,11 @@ const STALE_COST = 2;
 export const taskId = (doughId: number, key: string) => `${doughId}/${key}`;
 
 /** Writes the plan problem of `doughs` amid what stands already. */
-export function planProblem(frame: PlanningFrame, doughs: readonly DoughToPlan[], standing: readonly Standing[]): PlanProblem {
+export function planProblem(
+  frame: PlanningFrame,
+  doughs: readonly DoughToPlan[],
+  standing: readonly Standing[],
+): PlanProblem {
   const { name, horizon, now } = frame;
   const resources: Resource[] = [
     { id: CREW, capacity: frame.crew },
@@ -56,7 +60,14 @@ export function planProblem(frame: PlanningFrame, doughs: readonly DoughToPlan[]
       const promise = promises.find((p) => p.outputId === outputId);
       if (!promise) return [];
       const { due, freshFor } = promise;
-      return { id: taskId(id, key), task: taskId(id, key), due, lateCost: LATE_COST, freshFor, staleCost: STALE_COST };
+      return {
+        id: taskId(id, key),
+        task: taskId(id, key),
+        due,
+        lateCost: LATE_COST,
+        freshFor,
+        staleCost: STALE_COST,
+      };
     }),
   );
   const links = doughs.flatMap(({ id, expanded }) =>
@@ -67,7 +78,10 @@ export function planProblem(frame: PlanningFrame, doughs: readonly DoughToPlan[]
   return { format, name, horizon, now, resources, tasks: [...fixed, ...open], links, outputs, pins };
 }
 
-function taskOf(doughId: number, { key, step, min, target, max, shortCost, longCost, uses }: ExpandedDough['steps'][number]): Task {
+function taskOf(
+  doughId: number,
+  { key, step, min, target, max, shortCost, longCost, uses }: ExpandedDough['steps'][number],
+): Task {
   return {
     ...{ id: taskId(doughId, key), dough: String(doughId), kind: step.kind, min, target, max, uses },
     ...(shortCost > 0 ? { shortCost } : {}),

@@ -23,6 +23,10 @@ export function machineClock(real: Instant): ClockSetting {
 }
 
 /** The same clock started anew at `real`, with what changes; it goes on from what it showed. */
-export function adjusted(setting: ClockSetting, real: Instant, change: Partial<Pick<ClockSetting, 'shownAt' | 'rate' | 'paused'>>): ClockSetting {
+export function adjusted(
+  setting: ClockSetting,
+  real: Instant,
+  change: Partial<Pick<ClockSetting, 'shownAt' | 'rate' | 'paused'>>,
+): ClockSetting {
   return { ...setting, shownAt: shownTime(setting, real), realAt: real, ...change };
 }

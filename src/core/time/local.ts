@@ -38,7 +38,13 @@ export function weekday(at: Instant, zone: string): number {
 export function parseLocal(text: string, zone: string): Instant | null {
   const match = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/.exec(text);
   if (!match) return null;
-  const [year, month, day, hour, minute] = match.slice(1).map(Number) as [number, number, number, number, number];
+  const [year, month, day, hour, minute] = match.slice(1).map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   if (month < 1 || month > 12 || hour > 23 || minute > 59) return null;
   const date = new TZDate(year, month - 1, day, hour, minute, zone);
   return date.getDate() === day ? date.getTime() : null;

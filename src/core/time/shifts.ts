@@ -63,4 +63,3 @@ export function staffedSpans(there: readonly Presence[]): { start: Instant; end:
   }
   return spans;
 }
-

@@ -41,7 +41,9 @@ export async function signIn(db: Pool, personId: number, pin: string): Promise<S
   const left = waitAfter(tries?.wrong ?? 0) - (tries?.since ?? 0);
   if (left > 0) return { refusal: `Too many wrong PINs. Try again in ${left} s, or ask a planner.` };
   // Counted before it is checked, so that a thousand tries at once do not get past the count.
-  const { id } = await write(db, 'INSERT INTO wrong_pin (person_id, at) VALUES (?, UTC_TIMESTAMP(3))', [personId]);
+  const { id } = await write(db, 'INSERT INTO wrong_pin (person_id, at) VALUES (?, UTC_TIMESTAMP(3))', [
+    personId,
+  ]);
   if (!(await verify(pinHash, pin))) {
     return { refusal: `That is not ${person.name}’s PIN.` };
   }

@@ -13,10 +13,16 @@ let options: SessionOptions | null = null;
 
 async function sessionOptions(): Promise<SessionOptions> {
   if (options) return options;
-  const [row] = await rowsOf<{ value: string }>(pool(), 'SELECT value FROM secret WHERE name = ?', ['session']);
+  const [row] = await rowsOf<{ value: string }>(pool(), 'SELECT value FROM secret WHERE name = ?', [
+    'session',
+  ]);
   if (!row) throw new Error('The database has no session secret; run the migrations.');
   // The demo and a bakery's own network speak plain HTTP on loopback; behind HTTPS the proxy sets Secure.
-  const cookieOptions = { httpOnly: true, sameSite: 'strict', secure: process.env.HEFETEIG_HTTPS === '1' } as const;
+  const cookieOptions = {
+    httpOnly: true,
+    sameSite: 'strict',
+    secure: process.env.HEFETEIG_HTTPS === '1',
+  } as const;
   options = { cookieName: 'hefeteig', password: row.value, ttl: HOURS * 3600, cookieOptions };
   return options;
 }
@@ -29,9 +35,11 @@ async function session() {
 export async function signedIn(): Promise<Person | null> {
   const { personId } = await session();
   if (personId === undefined) return null;
-  const [person] = await rowsOf<Person>(pool(), 'SELECT id, name, role, team FROM person WHERE id = ? AND active', [
-    personId,
-  ]);
+  const [person] = await rowsOf<Person>(
+    pool(),
+    'SELECT id, name, role, team FROM person WHERE id = ? AND active',
+    [personId],
+  );
   return person ?? null;
 }
 

@@ -23,7 +23,11 @@ const schema = Joi.object<DoughInput>({
   outputs: Joi.array()
     .items(
       Joi.object({
-        productId: Joi.number().integer().positive().required().messages({ '*': 'Choose a product of the house.' }),
+        productId: Joi.number()
+          .integer()
+          .positive()
+          .required()
+          .messages({ '*': 'Choose a product of the house.' }),
         pieces,
         due: localTime,
       }),
@@ -90,19 +94,29 @@ async function refuseTwin({ db, now }: CommandContext, outputs: Output[]): Promi
   const twin = rows.find((row) => plain(row.outputs) === own);
   if (!twin) return;
   const when = fromNow((twin.at.getTime() - now) / MINUTE);
-  throw new Refusal(`${twin.name} is the same dough; ${twin.by} added it ${when}. Add it once more?`, 'outputs', {
-    again: true,
-  });
+  throw new Refusal(
+    `${twin.name} is the same dough; ${twin.by} added it ${when}. Add it once more?`,
+    'outputs',
+    {
+      again: true,
+    },
+  );
 }
 
-async function insertDough({ db, person, now }: CommandContext, client: string, outputs: Output[]): Promise<NewDough> {
+async function insertDough(
+  { db, person, now }: CommandContext,
+  client: string,
+  outputs: Output[],
+): Promise<NewDough> {
   const kind = outputs[0]?.product.doughName ?? 'Dough';
   const names = await rowsOf<{ name: string }>(db, 'SELECT name FROM dough WHERE name LIKE ?', [`${kind} %`]);
   const nth = 1 + Math.max(0, ...names.map(({ name }) => Number(name.slice(kind.length + 1)) || 0));
   const name = `${kind} ${nth}`;
-  const { id } = await write(db, 'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)', [
-    ...[client, name, new Date(now), person.id],
-  ]);
+  const { id } = await write(
+    db,
+    'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
+    [...[client, name, new Date(now), person.id]],
+  );
   const withIds: NewDough['outputs'] = [];
   for (const output of outputs) {
     const { id: outputId } = await write(
@@ -124,9 +138,11 @@ export const addDough = command<DoughInput, { id: number; name: string }>({
   async run(context, input) {
     const { db, person, now } = context;
     await lockPlan(db);
-    const [known] = await rowsOf<{ id: number; name: string }>(db, 'SELECT id, name FROM dough WHERE client_id = ?', [
-      input.clientId,
-    ]);
+    const [known] = await rowsOf<{ id: number; name: string }>(
+      db,
+      'SELECT id, name FROM dough WHERE client_id = ?',
+      [input.clientId],
+    );
     if (known) return known;
     const { zone } = await house(db);
     const outputs = await readOutputs(context, input, zone);

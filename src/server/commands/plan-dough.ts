@@ -40,7 +40,9 @@ export async function placeDough(
   const minute = (at: number) => Math.round((at - origin) / MINUTE);
   const lastDue = Math.max(...dough.outputs.map((output) => output.dueAt));
   const until = addLocalDays(lastDue, 3, bakery.zone);
-  const others = (await doughsDueFrom(db, addLocalDays(now, -2, bakery.zone))).filter(({ id }) => id !== dough.id);
+  const others = (await doughsDueFrom(db, addLocalDays(now, -2, bakery.zone))).filter(
+    ({ id }) => id !== dough.id,
+  );
   const frame = {
     name: dough.name,
     horizon: minute(until),
@@ -60,10 +62,20 @@ export async function placeDough(
   });
   const standing = others.flatMap((other) => standingSteps(other, minute, frame));
   const seconds = (await houseValues(db))('plan_seconds');
-  const times = await timesOf(planProblem(frame, [promised((o) => o.dueAt)], standing), seconds, expanded, dough);
+  const times = await timesOf(
+    planProblem(frame, [promised((o) => o.dueAt)], standing),
+    seconds,
+    expanded,
+    dough,
+  );
   const late = lateOutput(dough, expanded, times, minute);
   if (late) {
-    const soonest = await timesOf(planProblem(frame, [promised(() => now)], standing), seconds, expanded, dough);
+    const soonest = await timesOf(
+      planProblem(frame, [promised(() => now)], standing),
+      seconds,
+      expanded,
+      dough,
+    );
     throw tooLate(dough, expanded, late, { now, origin, zone: bakery.zone, soonest });
   }
   return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
@@ -82,11 +94,18 @@ function standingSteps(
   });
 }
 
-async function timesOf(problem: PlanProblem, seconds: number, expanded: ExpandedDough, dough: NewDough): Promise<Times> {
+async function timesOf(
+  problem: PlanProblem,
+  seconds: number,
+  expanded: ExpandedDough,
+  dough: NewDough,
+): Promise<Times> {
   const solution = await planInThread(problem, seconds);
   if (solution?.plan.status === 'feasible') return solution.plan.times;
   const named = new Set(solution?.plan.conflict ?? []);
-  const labels = expanded.steps.filter(({ key }) => named.has(taskId(dough.id, key))).map(({ label }) => label);
+  const labels = expanded.steps
+    .filter(({ key }) => named.has(taskId(dough.id, key)))
+    .map(({ label }) => label);
   throw new Refusal(
     labels.length > 0
       ? `${dough.name} finds no place in the bakery: ${labels.slice(0, 4).join(', ')} cannot be fitted in together.`
@@ -95,14 +114,24 @@ async function timesOf(problem: PlanProblem, seconds: number, expanded: Expanded
   );
 }
 
-function readyMinute(dough: NewDough, expanded: ExpandedDough, times: Times, outputId: number): { key: string; at: number } {
+function readyMinute(
+  dough: NewDough,
+  expanded: ExpandedDough,
+  times: Times,
+  outputId: number,
+): { key: string; at: number } {
   const ends = expanded.ready
     .filter((ready) => ready.outputId === outputId)
     .map(({ key }) => ({ key, at: times[taskId(dough.id, key)]?.[1] ?? 0 }));
   return ends.reduce((last, end) => (end.at > last.at ? end : last));
 }
 
-function lateOutput(dough: NewDough, expanded: ExpandedDough, times: Times, minute: (at: number) => number): number | null {
+function lateOutput(
+  dough: NewDough,
+  expanded: ExpandedDough,
+  times: Times,
+  minute: (at: number) => number,
+): number | null {
   const late = dough.outputs.findIndex(
     (output) => readyMinute(dough, expanded, times, output.id).at > minute(output.dueAt),
   );
@@ -152,6 +181,10 @@ async function writePlan(
     const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
     return [id, doughId, key, new Date(origin + start * MINUTE), new Date(origin + end * MINUTE)];
   });
-  await write(db, 'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?', [rows]);
+  await write(
+    db,
+    'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
+    [rows],
+  );
   return id;
 }

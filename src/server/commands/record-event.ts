@@ -39,7 +39,10 @@ const schema = Joi.object<EventInput>({
     .trim()
     .when('kind', { is: Joi.valid('note', 'skip'), then: Joi.required() })
     .messages({ '*': 'Say it in a few words.' }),
-  undoes: Joi.string().guid().when('kind', { is: 'undo', then: Joi.required() }).messages({ '*': 'Say what to undo.' }),
+  undoes: Joi.string()
+    .guid()
+    .when('kind', { is: 'undo', then: Joi.required() })
+    .messages({ '*': 'Say what to undo.' }),
 });
 
 /** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
@@ -55,7 +58,10 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
   if (event.celsius !== null) {
     const [low, high] = [house('reading_lowest'), house('reading_highest')];
     if (event.celsius < low || event.celsius > high) {
-      throw new Refusal(`${event.celsius} °C is no dough temperature; between ${low} and ${high} °C.`, 'celsius');
+      throw new Refusal(
+        `${event.celsius} °C is no dough temperature; between ${low} and ${high} °C.`,
+        'celsius',
+      );
     }
   }
   if (event.kind === 'undo') {
@@ -78,7 +84,8 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
     if (startedAt === null) throw new Refusal(`${step.label} has not been started.`, 'stepKey');
     if (event.at < startedAt) throw new Refusal(`${step.label} cannot end before it started.`, 'at');
   }
-  if (event.kind === 'start' && !isHandsOn(step)) throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
+  if (event.kind === 'start' && !isHandsOn(step))
+    throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
 }
 
 /** Records what happened on the floor. The same id again changes nothing. */
@@ -104,7 +111,17 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean }
       db,
       `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes)
        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      [event.id, dough.id, event.stepKey, event.kind, new Date(event.at), person.id, event.celsius, event.text, event.undoes],
+      [
+        event.id,
+        dough.id,
+        event.stepKey,
+        event.kind,
+        new Date(event.at),
+        person.id,
+        event.celsius,
+        event.text,
+        event.undoes,
+      ],
     );
     return { id: event.id, recorded: touched === 1 };
   },

@@ -27,7 +27,11 @@ export const removeDough = command<DoughRef, { name: string }>({
     );
     if (!dough) throw new Refusal('There is no such dough.', 'doughId');
     if (!dough.removed) {
-      await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [new Date(now), person.id, input.doughId]);
+      await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
+        new Date(now),
+        person.id,
+        input.doughId,
+      ]);
     }
     return { name: dough.name };
   },
@@ -41,7 +45,14 @@ export const restoreDough = command<DoughRef, { name: string }>({
   doughOf: (input) => input.doughId,
   async run({ db, person, now }, input) {
     await lockPlan(db);
-    const rows = await rowsOf<{ name: string; id: number; versionId: number; pieces: number; dueAt: Date; started: number }>(
+    const rows = await rowsOf<{
+      name: string;
+      id: number;
+      versionId: number;
+      pieces: number;
+      dueAt: Date;
+      started: number;
+    }>(
       db,
       `SELECT d.name, o.id, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
          EXISTS (SELECT 1 FROM floor_event WHERE dough_id = d.id) AS started
@@ -53,8 +64,12 @@ export const restoreDough = command<DoughRef, { name: string }>({
     await write(db, 'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ?', [input.doughId]);
     // A dough that was begun goes on where it stands; one that was not is planned anew amid what came since.
     if (first.started) return { name: first.name };
-    if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE)) throw new Refusal('Its time has passed.', 'doughId');
-    const products = await productVersions(db, rows.map((row) => row.versionId));
+    if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
+      throw new Refusal('Its time has passed.', 'doughId');
+    const products = await productVersions(
+      db,
+      rows.map((row) => row.versionId),
+    );
     const outputs = rows.flatMap(({ id, versionId, pieces, dueAt }) => {
       const product = products.get(versionId);
       return product ? { id, product, pieces, dueAt: dueAt.getTime() } : [];

@@ -12,7 +12,13 @@ import { check } from './check';
 /** What a command answered: done, or a refusal in a sentence. */
 export type Answer =
   | { ok: true; result: unknown }
-  | { ok: false; status: number; message: string; field: string | null; offer: Record<string, unknown> | null };
+  | {
+      ok: false;
+      status: number;
+      message: string;
+      field: string | null;
+      offer: Record<string, unknown> | null;
+    };
 
 const COMMANDS = new Map<string, (person: Person, input: unknown) => Promise<unknown>>();
 
@@ -26,7 +32,11 @@ register(restoreDough);
 register(recordEvent);
 register(setClock);
 
-async function execute<Input, Output>(command: Command<Input, Output>, person: Person, raw: unknown): Promise<Output> {
+async function execute<Input, Output>(
+  command: Command<Input, Output>,
+  person: Person,
+  raw: unknown,
+): Promise<Output> {
   if (!command.roles.includes(person.role)) {
     throw new Refusal(`${person.name} may not do this here; a ${command.roles.join(' or ')} can.`);
   }
@@ -35,7 +45,11 @@ async function execute<Input, Output>(command: Command<Input, Output>, person: P
     const now = await houseNow(db);
     const output = await command.run({ db, person, now }, input);
     const dough = command.doughOf(input, output);
-    await write(db, 'INSERT INTO change_feed (at, command, dough_id) VALUES (?, ?, ?)', [new Date(), command.name, dough]);
+    await write(db, 'INSERT INTO change_feed (at, command, dough_id) VALUES (?, ?, ?)', [
+      new Date(),
+      command.name,
+      dough,
+    ]);
     return output;
   });
 }

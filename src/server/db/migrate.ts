@@ -24,20 +24,28 @@ export async function migrate(url: string, folder = FOLDER): Promise<string[]> {
     const [rows] = await db.query<RowDataPacket[]>('SELECT name, digest FROM migration ORDER BY name');
     const files = (await readdir(folder)).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
     rows.forEach((row, i) => {
-      if (files[i] !== row.name) throw new Error(`Migration ${row.name} was applied, but is not at its place in db/migrations.`);
+      if (files[i] !== row.name)
+        throw new Error(`Migration ${row.name} was applied, but is not at its place in db/migrations.`);
     });
     const applied: string[] = [];
     for (const [i, name] of files.entries()) {
       const text = await readFile(join(folder, name), 'utf8');
       const digest = createHash('sha256').update(text).digest('hex');
       const before = rows[i];
-      if (before && before.digest !== digest) throw new Error(`Migration ${name} has changed since it was applied.`);
+      if (before && before.digest !== digest)
+        throw new Error(`Migration ${name} has changed since it was applied.`);
       if (before) continue;
       await db.query(text);
-      await db.query('INSERT INTO migration (name, digest, applied_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [name, digest]);
+      await db.query('INSERT INTO migration (name, digest, applied_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [
+        name,
+        digest,
+      ]);
       applied.push(name);
     }
-    await db.query('INSERT IGNORE INTO secret (name, value) VALUES (?, ?)', ['session', randomBytes(32).toString('hex')]);
+    await db.query('INSERT IGNORE INTO secret (name, value) VALUES (?, ?)', [
+      'session',
+      randomBytes(32).toString('hex'),
+    ]);
     return applied;
   } finally {
     await db.end();

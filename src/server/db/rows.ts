@@ -4,8 +4,7 @@ import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql
 export type Db = Pool | PoolConnection;
 
 /** Values that a placeholder takes; a list fills `IN (?)`, a list of rows fills `VALUES ?`. */
-export type SqlValue = string | number | boolean | Date | null | SqlList;
-export interface SqlList extends ReadonlyArray<SqlValue> {}
+export type SqlValue = string | number | boolean | Date | null | readonly SqlValue[];
 
 /** The rows of a query. `T` names the columns that the statement selects. */
 export async function rowsOf<T>(db: Db, sql: string, values: readonly SqlValue[] = []): Promise<T[]> {
@@ -14,7 +13,11 @@ export async function rowsOf<T>(db: Db, sql: string, values: readonly SqlValue[]
 }
 
 /** Runs a statement that writes; says how many rows it touched and the id it made. */
-export async function write(db: Db, sql: string, values: readonly SqlValue[]): Promise<{ id: number; touched: number }> {
+export async function write(
+  db: Db,
+  sql: string,
+  values: readonly SqlValue[],
+): Promise<{ id: number; touched: number }> {
   const [result] = await db.query<ResultSetHeader>(sql, [...values]);
   return { id: result.insertId, touched: result.affectedRows };
 }

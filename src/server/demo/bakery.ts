@@ -7,7 +7,10 @@ export const HOUSE = { name: 'Backhaus Lindenried', zone: 'Europe/Berlin' };
 export const OPENING = '2026-11-19T04:10';
 
 /** Everybody's PIN is on the sign-in notice that the demo prints. */
-export const PEOPLE: (Omit<Person, 'id'> & { pin: string; shifts: { days: number[]; from: number; to: number } | null })[] = [
+export const PEOPLE: (Omit<Person, 'id'> & {
+  pin: string;
+  shifts: { days: number[]; from: number; to: number } | null;
+})[] = [
   { name: 'Mara', role: 'planner', team: 'plan', pin: '4711', shifts: null },
   { name: 'Jonas', role: 'baker', team: 'nights', pin: '1203', shifts: week([1, 2, 3, 4, 5, 6, 7], 1, 9) },
   { name: 'Ida', role: 'baker', team: 'nights', pin: '2806', shifts: week([1, 2, 3, 4, 5, 6, 7], 2, 10) },

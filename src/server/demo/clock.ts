@@ -8,7 +8,10 @@ import { clockSetting } from '../queries/clock';
  */
 export async function keepDemoTime(db: Db): Promise<void> {
   const { shownAt, realAt } = adjusted(await clockSetting(db), Date.now(), {});
-  await write(db, 'UPDATE demo_clock SET shown_at = ?, real_at = ? WHERE id = 1', [new Date(shownAt), new Date(realAt)]);
+  await write(db, 'UPDATE demo_clock SET shown_at = ?, real_at = ? WHERE id = 1', [
+    new Date(shownAt),
+    new Date(realAt),
+  ]);
 }
 
 /** Lets the clock go on from what it last showed; never from before the last thing that was recorded. */

@@ -8,7 +8,13 @@ import type { Presence } from '@/core/time/shifts';
 
 type TimedStep = DoughStep & { start: Instant; end: Instant };
 
-const TEMPERATURES: Record<string, number> = { mix: 24, 'lock-in': 5.4, 'turn-2': 6.8, shape: 14, bake: 95.5 };
+const TEMPERATURES: Record<string, number> = {
+  mix: 24,
+  'lock-in': 5.4,
+  'turn-2': 6.8,
+  shape: 14,
+  bake: 95.5,
+};
 const NOTES: Record<string, string> = {
   mix: 'flour 19 °C, water 14 °C',
   'turn-2': 'sprang back a little, rested 5 min on the bench',
@@ -28,7 +34,16 @@ export function history(
     const personId = personAt(there, at, random);
     if (personId === null || at > now) return false;
     const blank = { celsius: null, text: null, undoes: null };
-    events.push({ ...blank, id: randomUUID(), doughId: dough.id, stepKey: step.key, kind, at, personId, ...more });
+    events.push({
+      ...blank,
+      id: randomUUID(),
+      doughId: dough.id,
+      stepKey: step.key,
+      kind,
+      at,
+      personId,
+      ...more,
+    });
     return true;
   };
   for (const step of [...dough.steps].sort((a, b) => a.start - b.start || a.end - b.end)) {
@@ -36,18 +51,24 @@ export function history(
     const reached = Math.max(step.start - 3 * MINUTE, ...before.map((key) => freeFrom.get(key) ?? Infinity));
     if (before.length > 0 && !Number.isFinite(reached)) continue;
     const slip = random.below(7) * MINUTE;
-    const started = Math.max(reached, before.length === 0 ? step.start + slip : step.start - 2 * MINUTE + slip);
+    const started = Math.max(
+      reached,
+      before.length === 0 ? step.start + slip : step.start - 2 * MINUTE + slip,
+    );
     if (!isHandsOn(step) && step.step.ends !== 'tap') {
       if (reached <= now) freeFrom.set(step.key, reached);
       continue;
     }
-    const [begun, done] = isHandsOn(step) ? [started, started + (step.target + random.below(4)) * MINUTE] : [reached, step.end + slip];
+    const [begun, done] = isHandsOn(step)
+      ? [started, started + (step.target + random.below(4)) * MINUTE]
+      : [reached, step.end + slip];
     if (isHandsOn(step) && !record(step, 'start', begun)) continue;
     if (done > now || !record(step, 'finish', done)) continue;
     freeFrom.set(step.key, done);
     const kind = step.step.id;
     const celsius = TEMPERATURES[kind];
-    if (celsius !== undefined) record(step, 'temperature', done, { celsius: celsius + (random.below(9) - 4) / 10 });
+    if (celsius !== undefined)
+      record(step, 'temperature', done, { celsius: celsius + (random.below(9) - 4) / 10 });
     const note = NOTES[kind];
     if (note && random.below(3) === 0) record(step, 'note', done, { text: note });
   }

@@ -11,22 +11,54 @@ const wet = (ingredient: keyof typeof WATER_SHARE, percent: number) => {
 
 export const FORMULAS: Record<string, Formula> = {
   'Crescent dough': {
-    lines: [flour(100), wet('water', 27), wet('milk', 25), dry('sugar', 11.5), dry('salt', 1.9), wet('butter', 6), dry('fresh yeast', 3.6)],
+    lines: [
+      flour(100),
+      wet('water', 27),
+      wet('milk', 25),
+      dry('sugar', 11.5),
+      dry('salt', 1.9),
+      wet('butter', 6),
+      dry('fresh yeast', 3.6),
+    ],
     doughCelsius: 24,
     rollInPercent: 27,
   },
   'Danish dough': {
-    lines: [flour(100), wet('milk', 36), wet('egg', 15), dry('sugar', 13), dry('salt', 1.8), wet('butter', 8), dry('fresh yeast', 4.2)],
+    lines: [
+      flour(100),
+      wet('milk', 36),
+      wet('egg', 15),
+      dry('sugar', 13),
+      dry('salt', 1.8),
+      wet('butter', 8),
+      dry('fresh yeast', 4.2),
+    ],
     doughCelsius: 21,
     rollInPercent: 31,
   },
   'Brioche dough': {
-    lines: [flour(100), wet('egg', 46), wet('milk', 12), dry('sugar', 14), dry('salt', 2), wet('butter', 44), dry('fresh yeast', 4)],
+    lines: [
+      flour(100),
+      wet('egg', 46),
+      wet('milk', 12),
+      dry('sugar', 14),
+      dry('salt', 2),
+      wet('butter', 44),
+      dry('fresh yeast', 4),
+    ],
     doughCelsius: 25,
     rollInPercent: 0,
   },
   'Levain crescent dough': {
-    lines: [flour(88), dry('levain flour', 12), wet('water', 36), wet('milk', 19), dry('sugar', 11), dry('salt', 2), wet('butter', 5)],
+    lines: [
+      flour(88),
+      dry('levain flour', 12),
+      wet('water', 36),
+      wet('milk', 19),
+      dry('sugar', 11),
+      dry('salt', 2),
+      wet('butter', 5),
+    ],
     doughCelsius: 25,
     rollInPercent: 27,
   },
@@ -55,13 +87,27 @@ function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: 
       holds: [{ machine: 'mixer', amount: 1, per: 'once' }],
       caution: 'Stop and lock the mixer before a hand goes in.',
     },
-    { id: 'bulk', kind: 'bulk', label: 'Bulk', wait: bulk, around: 24, settling: 90, cover: 'film on the surface' },
+    {
+      id: 'bulk',
+      kind: 'bulk',
+      label: 'Bulk',
+      wait: bulk,
+      around: 24,
+      settling: 90,
+      cover: 'film on the surface',
+    },
     {
       ...{ id: 'degas', kind: 'degas', label: 'Degas and press flat', work: work(5, 0.2), ...room },
       holds: [{ machine: 'bench', amount: 1, per: 'once' }],
     },
     {
-      ...{ id: 'retard', kind: 'retard', label: 'Retard', wait: wait(480, 720, 1140, 1, 1), ...cold(0.12, 110) },
+      ...{
+        id: 'retard',
+        kind: 'retard',
+        label: 'Retard',
+        wait: wait(480, 720, 1140, 1, 1),
+        ...cold(0.12, 110),
+      },
       cover: 'film, tight',
     },
   ];
@@ -69,23 +115,50 @@ function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: 
 
 const butterBlock: RouteStep[] = [
   {
-    ...{ id: 'butter', kind: 'butter', label: 'Make butter block', work: work(7, 0.25), ...room, branch: 'butter' },
+    ...{
+      id: 'butter',
+      kind: 'butter',
+      label: 'Make butter block',
+      work: work(7, 0.25),
+      ...room,
+      branch: 'butter',
+    },
     holds: [{ machine: 'bench', amount: 1, per: 'once' }],
     check: 'same thickness to the corners',
   },
   {
-    ...{ id: 'butter-chill', kind: 'rest', label: 'Chill butter', wait: wait(30, 60, 1500, 3, 0), branch: 'butter' },
+    ...{
+      id: 'butter-chill',
+      kind: 'rest',
+      label: 'Chill butter',
+      wait: wait(30, 60, 1500, 3, 0),
+      branch: 'butter',
+    },
     ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },
   },
   {
-    ...{ id: 'temper', kind: 'temper', label: 'Temper butter', wait: wait(10, 15, 40, 5, 3), branch: 'butter' },
+    ...{
+      id: 'temper',
+      kind: 'temper',
+      label: 'Temper butter',
+      wait: wait(10, 15, 40, 5, 3),
+      branch: 'butter',
+    },
     ...{ around: 20, settling: 60, check: 'bends without snapping, 12 to 14 °C' },
   },
 ];
 
 function turn(nth: number, fold: string): RouteStep {
   return {
-    ...{ id: `turn-${nth}`, kind: 'turn', label: `Turn ${nth}`, turn: nth, fold, work: work(8, 0.25), ...room },
+    ...{
+      id: `turn-${nth}`,
+      kind: 'turn',
+      label: `Turn ${nth}`,
+      turn: nth,
+      fold,
+      work: work(8, 0.25),
+      ...room,
+    },
     holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
     check: 'brush the flour off before folding',
     caution: 'Guards down; stop the sheeter before a hand goes in.',
@@ -94,13 +167,23 @@ function turn(nth: number, fold: string): RouteStep {
 
 function rest(nth: number, best: number, longest: number): RouteStep {
   return {
-    ...{ id: `rest-${nth}`, kind: 'rest', label: `Rest ${nth}`, wait: wait(30, best, longest, 4, 1), ...cold(0.12, 45) },
+    ...{
+      id: `rest-${nth}`,
+      kind: 'rest',
+      label: `Rest ${nth}`,
+      wait: wait(30, best, longest, 4, 1),
+      ...cold(0.12, 45),
+    },
     cover: 'film',
   };
 }
 
 /** Lock-in and turns: the butter joins when the dough is cold, the first turn follows the lock-in at once. */
-function laminated(mix: RouteStep[], folds: string[], more: { steps: RouteStep[]; links: RouteLink[] } = { steps: [], links: [] }): Route {
+function laminated(
+  mix: RouteStep[],
+  folds: string[],
+  more: { steps: RouteStep[]; links: RouteLink[] } = { steps: [], links: [] },
+): Route {
   const lockIn: RouteStep = {
     ...{ id: 'lock-in', kind: 'lock-in', label: 'Lock-in', fold: 'envelope', work: work(8, 0.3), ...room },
     holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
@@ -111,7 +194,10 @@ function laminated(mix: RouteStep[], folds: string[], more: { steps: RouteStep[]
     holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
     caution: 'Knife and wheel: cut away from the other hand.',
   };
-  const turns = folds.flatMap((fold, i) => [turn(i + 1, fold), rest(i + 1, i + 1 < folds.length ? 45 : 60, 300)]);
+  const turns = folds.flatMap((fold, i) => [
+    turn(i + 1, fold),
+    rest(i + 1, i + 1 < folds.length ? 45 : 60, 300),
+  ]);
   const main = [...mix, lockIn, ...turns, sheet];
   return {
     steps: [...more.steps, ...mix, ...butterBlock, lockIn, ...turns, sheet],
@@ -129,14 +215,33 @@ interface Baking {
   finish: string;
 }
 
-function output({ shape, night, proof, proofAt, bakeAt, bakeMinutes, finish }: Baking, filling: RouteStep[] = []): Route {
-  const perTray = (machine: string, setting: number) => [{ machine, amount: 1, per: 'tray' as const, setting }];
+function output(
+  { shape, night, proof, proofAt, bakeAt, bakeMinutes, finish }: Baking,
+  filling: RouteStep[] = [],
+): Route {
+  const perTray = (machine: string, setting: number) => [
+    { machine, amount: 1, per: 'tray' as const, setting },
+  ];
   const main: RouteStep[] = [
-    { id: 'shape', kind: 'shape', label: 'Shape', work: shape, holds: [{ machine: 'bench', amount: 1, per: 'once' }], ...room },
+    {
+      id: 'shape',
+      kind: 'shape',
+      label: 'Shape',
+      work: shape,
+      holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+      ...room,
+    },
     ...(night
       ? [
           {
-            ...{ id: 'night', kind: 'retard' as const, label: 'Cold proof', wait: wait(420, 600, 900, 1, 1), around: 4, settling: 40 },
+            ...{
+              id: 'night',
+              kind: 'retard' as const,
+              label: 'Cold proof',
+              wait: wait(420, 600, 900, 1, 1),
+              around: 4,
+              settling: 40,
+            },
             holds: [{ machine: 'retarder', amount: 0.5, per: 'tray' as const }],
             cover: 'bag over the rack',
           },
@@ -144,40 +249,111 @@ function output({ shape, night, proof, proofAt, bakeAt, bakeMinutes, finish }: B
       : []),
     {
       ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },
-      ...{ around: proofAt, settling: 45, cover: 'humid proofer, 80 %', check: 'about doubled, the tray wobbles' },
+      ...{
+        around: proofAt,
+        settling: 45,
+        cover: 'humid proofer, 80 %',
+        check: 'about doubled, the tray wobbles',
+      },
     },
-    { id: 'wash', kind: 'wash', label: 'Wash', work: work(3, 0, 0.05), around: 24, settling: 120, check: 'tops only, light hand' },
-    { id: 'load', kind: 'load', label: 'Load oven', work: work(3), around: 24, settling: 120, caution: 'Hot trays, hot steam: gloves, door open with a step back.' },
     {
-      ...{ id: 'bake', kind: 'bake', label: 'Bake', wait: wait(bakeMinutes, bakeMinutes, bakeMinutes, 0, 0), ends: 'tap' },
-      ...{ holds: perTray('oven', bakeAt), around: bakeAt, settling: 25, check: 'colour, and core by needle' },
+      id: 'wash',
+      kind: 'wash',
+      label: 'Wash',
+      work: work(3, 0, 0.05),
+      around: 24,
+      settling: 120,
+      check: 'tops only, light hand',
+    },
+    {
+      id: 'load',
+      kind: 'load',
+      label: 'Load oven',
+      work: work(3),
+      around: 24,
+      settling: 120,
+      caution: 'Hot trays, hot steam: gloves, door open with a step back.',
+    },
+    {
+      ...{
+        id: 'bake',
+        kind: 'bake',
+        label: 'Bake',
+        wait: wait(bakeMinutes, bakeMinutes, bakeMinutes, 0, 0),
+        ends: 'tap',
+      },
+      ...{
+        holds: perTray('oven', bakeAt),
+        around: bakeAt,
+        settling: 25,
+        check: 'colour, and core by needle',
+      },
     },
     { id: 'cool', kind: 'cool', label: 'Cool', wait: wait(15, 25, 90, 3, 1), around: 22, settling: 15 },
     { id: 'finish', kind: 'finish', label: finish, work: work(3, 0, 0.05), around: 22, settling: 60 },
   ];
   const shapeStep = main[0] as RouteStep;
-  const joins = filling.length > 0 ? [...chain(filling), { from: filling.at(-1)?.id ?? '', to: shapeStep.id, min: 0 }] : [];
+  const joins =
+    filling.length > 0
+      ? [...chain(filling), { from: filling.at(-1)?.id ?? '', to: shapeStep.id, min: 0 }]
+      : [];
   return { steps: [...filling, ...main], links: [...joins, ...chain(main)] };
 }
 
 const poppyFilling: RouteStep[] = [
-  { id: 'filling', kind: 'filling', label: 'Cook poppy filling', work: work(12, 0, 0.08), ...room, branch: 'filling', caution: 'Boiling milk and sugar stick and burn.' },
   {
-    ...{ id: 'filling-cool', kind: 'rest', label: 'Cool filling', wait: wait(60, 120, 1440, 2, 0), branch: 'filling' },
-    ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 60, cover: 'film on the surface' },
+    id: 'filling',
+    kind: 'filling',
+    label: 'Cook poppy filling',
+    work: work(12, 0, 0.08),
+    ...room,
+    branch: 'filling',
+    caution: 'Boiling milk and sugar stick and burn.',
+  },
+  {
+    ...{
+      id: 'filling-cool',
+      kind: 'rest',
+      label: 'Cool filling',
+      wait: wait(60, 120, 1440, 2, 0),
+      branch: 'filling',
+    },
+    ...{
+      holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
+      around: 4,
+      settling: 60,
+      cover: 'film on the surface',
+    },
     caution: 'From 65 to 10 °C within 2 h, then at or below 5 °C; follow the local code.',
   },
 ];
 
 const levain: RouteStep[] = [
   { id: 'levain', kind: 'levain', label: 'Feed levain', work: work(6, 0.1), ...room, branch: 'levain' },
-  { id: 'levain-ripe', kind: 'levain', label: 'Levain ripens', wait: wait(480, 600, 720, 2, 2), around: 24, settling: 60, branch: 'levain', cover: 'lid, loose', check: 'past its mark, or floats' },
+  {
+    id: 'levain-ripe',
+    kind: 'levain',
+    label: 'Levain ripens',
+    wait: wait(480, 600, 720, 2, 2),
+    around: 24,
+    settling: 60,
+    branch: 'levain',
+    cover: 'lid, loose',
+    check: 'past its mark, or floats',
+  },
 ];
 
 const fork: RouteLink = { from: 'sheet', to: 'shape', min: 0, max: 30 };
 
-const crescentBase = laminated(mixing(14, 24, wait(40, 60, 90, 4, 2), 'smooth, short mix'), ['letter fold', 'letter fold', 'letter fold']);
-const danishBase = laminated(mixing(13, 21, wait(30, 45, 70, 4, 2), 'smooth, short mix'), ['book fold', 'letter fold']);
+const crescentBase = laminated(mixing(14, 24, wait(40, 60, 90, 4, 2), 'smooth, short mix'), [
+  'letter fold',
+  'letter fold',
+  'letter fold',
+]);
+const danishBase = laminated(mixing(13, 21, wait(30, 45, 70, 4, 2), 'smooth, short mix'), [
+  'book fold',
+  'letter fold',
+]);
 const levainBase = laminated(
   mixing(18, 25, wait(90, 120, 180, 3, 2), 'windowpane'),
   ['letter fold', 'letter fold', 'letter fold'],
@@ -212,33 +388,87 @@ const product = (
 export const PRODUCTS: DemoProduct[] = [
   product('Butter crescent', 'Crescent', 'Crescent dough', [62, 15, 0.07], {
     ...{ dough: crescentBase, fork },
-    output: output({ shape: work(4, 0, 0.2), night: true, proof: crescentProof, proofAt: 26, bakeAt: 185, bakeMinutes: 18, finish: 'Rack and count' }),
+    output: output({
+      shape: work(4, 0, 0.2),
+      night: true,
+      proof: crescentProof,
+      proofAt: 26,
+      bakeAt: 185,
+      bakeMinutes: 18,
+      finish: 'Rack and count',
+    }),
   }),
   product('Chocolate roll', 'Chocolate roll', 'Crescent dough', [70, 12, 0.05], {
     ...{ dough: crescentBase, fork },
-    output: output({ shape: work(4, 0, 0.25), night: true, proof: crescentProof, proofAt: 26, bakeAt: 185, bakeMinutes: 17, finish: 'Rack and count' }),
+    output: output({
+      shape: work(4, 0, 0.25),
+      night: true,
+      proof: crescentProof,
+      proofAt: 26,
+      bakeAt: 185,
+      bakeMinutes: 17,
+      finish: 'Rack and count',
+    }),
   }),
   product('Raisin snail', 'Snail', 'Crescent dough', [85, 12, 0.06], {
     ...{ dough: crescentBase, fork },
-    output: output({ shape: work(8, 0, 0.3), night: true, proof: crescentProof, proofAt: 26, bakeAt: 185, bakeMinutes: 19, finish: 'Glaze and rack' }),
+    output: output({
+      shape: work(8, 0, 0.3),
+      night: true,
+      proof: crescentProof,
+      proofAt: 26,
+      bakeAt: 185,
+      bakeMinutes: 19,
+      finish: 'Glaze and rack',
+    }),
   }),
   product('Poppy danish', 'Danish', 'Danish dough', [75, 12, 0.08], {
     ...{ dough: danishBase, fork },
     output: output(
-      { shape: work(5, 0, 0.3), night: true, proof: wait(70, 95, 140, 5, 2), proofAt: 26, bakeAt: 175, bakeMinutes: 17, finish: 'Ice and rack' },
+      {
+        shape: work(5, 0, 0.3),
+        night: true,
+        proof: wait(70, 95, 140, 5, 2),
+        proofAt: 26,
+        bakeAt: 175,
+        bakeMinutes: 17,
+        finish: 'Ice and rack',
+      },
       poppyFilling,
     ),
   }),
   product('Brioche knot', 'Brioche', 'Brioche dough', [60, 15, 0.02], {
     ...{ dough: briocheBase, fork: briocheFork },
-    output: output({ shape: work(4, 0, 0.3), proof: wait(90, 130, 170, 5, 2), proofAt: 28, bakeAt: 170, bakeMinutes: 14, finish: 'Rack and count' }),
+    output: output({
+      shape: work(4, 0, 0.3),
+      proof: wait(90, 130, 170, 5, 2),
+      proofAt: 28,
+      bakeAt: 170,
+      bakeMinutes: 14,
+      finish: 'Rack and count',
+    }),
   }),
   product('Brioche loaf', 'Brioche', 'Brioche dough', [420, 6, 0.02], {
     ...{ dough: briocheBase, fork: briocheFork },
-    output: output({ shape: work(4, 0, 1), proof: wait(110, 150, 190, 5, 2), proofAt: 28, bakeAt: 170, bakeMinutes: 32, finish: 'Unmould and rack' }),
+    output: output({
+      shape: work(4, 0, 1),
+      proof: wait(110, 150, 190, 5, 2),
+      proofAt: 28,
+      bakeAt: 170,
+      bakeMinutes: 32,
+      finish: 'Unmould and rack',
+    }),
   }),
   product('Levain crescent', 'Levain', 'Levain crescent dough', [64, 15, 0.07], {
     ...{ dough: levainBase, fork },
-    output: output({ shape: work(4, 0, 0.2), night: true, proof: wait(150, 200, 260, 4, 2), proofAt: 26, bakeAt: 185, bakeMinutes: 18, finish: 'Rack and count' }),
+    output: output({
+      shape: work(4, 0, 0.2),
+      night: true,
+      proof: wait(150, 200, 260, 4, 2),
+      proofAt: 26,
+      bakeAt: 185,
+      bakeMinutes: 18,
+      finish: 'Rack and count',
+    }),
   }),
 ];

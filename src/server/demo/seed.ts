@@ -3,7 +3,14 @@ import type { Pool } from 'mysql2/promise';
 import { solve } from '@/core/planning/solve';
 import { expandDough } from '@/core/route/expand';
 import { planProblem, taskId, type Standing } from '@/core/route/problem';
-import { addLocalDays, atLocalMinute, localMidnight, MINUTE, parseLocal, type Instant } from '@/core/time/local';
+import {
+  addLocalDays,
+  atLocalMinute,
+  localMidnight,
+  MINUTE,
+  parseLocal,
+  type Instant,
+} from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
 import { hashPin } from '../auth/pin';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
@@ -32,9 +39,21 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
 
 async function seedHouse(db: Db, now: Instant): Promise<void> {
   await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [HOUSE.name, HOUSE.zone]);
-  await write(db, 'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position) VALUES ?', [
-    MACHINES.map(({ id, label, capacity, unit, kg, changeover }, i) => [id, label, capacity, unit, kg, changeover, i]),
-  ]);
+  await write(
+    db,
+    'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position) VALUES ?',
+    [
+      MACHINES.map(({ id, label, capacity, unit, kg, changeover }, i) => [
+        id,
+        label,
+        capacity,
+        unit,
+        kg,
+        changeover,
+        i,
+      ]),
+    ],
+  );
   for (const { name, role, team, pin, shifts: pattern } of PEOPLE) {
     const { id } = await write(db, 'INSERT INTO person (name, role, team, pin_hash) VALUES (?, ?, ?, ?)', [
       ...[name, role, team, await hashPin(pin)],
@@ -92,14 +111,20 @@ async function seedDoughs(db: Db, now: Instant): Promise<void> {
       const [hour = 0, minutes = 0] = time.split(':').map(Number);
       const known = products.find(({ name }) => name === product);
       if (!known) throw new Error(`The demo has no product ${product}.`);
-      return { product: known, pieces, dueAt: atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone) };
+      return {
+        product: known,
+        pieces,
+        dueAt: atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone),
+      };
     });
     const kind = wanted[0]?.product.doughName ?? 'Dough';
     counts.set(kind, (counts.get(kind) ?? FIRST_NUMBERS[kind] ?? 0) + 1);
     const name = `${kind} ${counts.get(kind)}`;
-    const dough = await write(db, 'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)', [
-      ...[randomUUID(), name, new Date(tuesday), madeBy],
-    ]);
+    const dough = await write(
+      db,
+      'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
+      [...[randomUUID(), name, new Date(tuesday), madeBy]],
+    );
     const withIds = [];
     for (const output of wanted) {
       const { id } = await write(
@@ -110,7 +135,11 @@ async function seedDoughs(db: Db, now: Instant): Promise<void> {
       withIds.push({ id, ...output });
     }
     const expanded = expandDough(withIds, ovenTrays);
-    const promises = withIds.map(({ id, dueAt, product }) => ({ outputId: id, due: minute(dueAt), freshFor: product.freshFor }));
+    const promises = withIds.map(({ id, dueAt, product }) => ({
+      outputId: id,
+      due: minute(dueAt),
+      freshFor: product.freshFor,
+    }));
     const problem = planProblem({ ...frame, name }, [{ id: dough.id, expanded, promises }], standing);
     let moves = 0;
     const solution = solve(problem, { seed: 1, shouldStop: () => ++moves > MOVES_PER_DOUGH });
@@ -122,24 +151,50 @@ async function seedDoughs(db: Db, now: Instant): Promise<void> {
       standing.push({ id, dough: name, start, end: stop, uses: step.uses });
       return { ...step, start: tuesday + start * MINUTE, end: tuesday + stop * MINUTE };
     });
-    await write(db, 'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?', [
-      steps.map(({ key, start, end: stop }) => [plan.id, dough.id, key, new Date(start), new Date(stop)]),
-    ]);
+    await write(
+      db,
+      'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
+      [steps.map(({ key, start, end: stop }) => [plan.id, dough.id, key, new Date(start), new Date(stop)])],
+    );
     const events = history({ id: dough.id, expanded, steps }, there, now);
     if (events.length === 0) continue;
     await write(
       db,
       'INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes) VALUES ?',
-      [events.map((e) => [e.id, e.doughId, e.stepKey, e.kind, new Date(e.at), e.personId, e.celsius, e.text, e.undoes])],
+      [
+        events.map((e) => [
+          e.id,
+          e.doughId,
+          e.stepKey,
+          e.kind,
+          new Date(e.at),
+          e.personId,
+          e.celsius,
+          e.text,
+          e.undoes,
+        ]),
+      ],
     );
   }
 }
 
 /** The last number of each kind before the demo begins, since a bakery has a past. */
-const FIRST_NUMBERS: Record<string, number> = { Crescent: 37, Danish: 11, Brioche: 5, Levain: 2, 'Chocolate roll': 20 };
+const FIRST_NUMBERS: Record<string, number> = {
+  Crescent: 37,
+  Danish: 11,
+  Brioche: 5,
+  Levain: 2,
+  'Chocolate roll': 20,
+};
 
 async function seedReadings(db: Db, now: Instant): Promise<void> {
-  const places = { retarder: [3.6, 0.6], freezer: [-18.2, 0.7], proofer: [26.2, 0.4], oven: [184, 3], bakery: [21.8, 1.2] };
+  const places = {
+    retarder: [3.6, 0.6],
+    freezer: [-18.2, 0.7],
+    proofer: [26.2, 0.4],
+    oven: [184, 3],
+    bakery: [21.8, 1.2],
+  };
   const rows: (string | number | Date)[][] = [];
   for (let at = now - 2 * 24 * 60 * MINUTE; at <= now; at += 10 * MINUTE) {
     Object.entries(places).forEach(([place, [mean = 0, swing = 0]], i) => {

@@ -33,7 +33,11 @@ export async function doughsDueFrom(db: Db, dueFrom: number): Promise<BoardDough
 
 /** One dough in the plan, or null. */
 export async function doughById(db: Db, id: number): Promise<BoardDough | null> {
-  const rows = await rowsOf<OutputRow>(db, `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`, [id]);
+  const rows = await rowsOf<OutputRow>(
+    db,
+    `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`,
+    [id],
+  );
   return (await assemble(db, rows))[0] ?? null;
 }
 
@@ -50,14 +54,19 @@ async function assemble(db: Db, rows: OutputRow[]): Promise<BoardDough[]> {
     const own = rows.filter((row) => row.doughId === id);
     const outputs = own.map((row) => {
       const product = products.get(row.versionId);
-      if (!product) throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
+      if (!product)
+        throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
       return { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
     });
     const { steps, links, kg } = expandDough(outputs, ovenTrays);
     const times = planned.get(id);
     return {
       ...{ id, name: own[0]?.name ?? '', kg, links },
-      outputs: outputs.map(({ product, ...output }) => ({ ...output, product: product.name, freshFor: product.freshFor })),
+      outputs: outputs.map(({ product, ...output }) => ({
+        ...output,
+        product: product.name,
+        freshFor: product.freshFor,
+      })),
       steps: steps.flatMap((step) => {
         const time = times?.get(step.key);
         return time ? { ...step, ...time } : [];

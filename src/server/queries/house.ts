@@ -44,7 +44,10 @@ export function shifts(db: Db): Promise<Shift[]> {
 }
 
 /** The latest reading of each place. */
-export async function latestReadings(db: Db, now: number): Promise<{ place: string; celsius: number; at: number }[]> {
+export async function latestReadings(
+  db: Db,
+  now: number,
+): Promise<{ place: string; celsius: number; at: number }[]> {
   const rows = await rowsOf<{ place: string; celsius: number; at: Date }>(
     db,
     `SELECT r.place, r.celsius, r.at FROM place_reading r

@@ -20,7 +20,10 @@ const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS d
   v.formula_version_id AS formulaVersionId, v.body`;
 
 function known({ body, ...row }: ProductRow): KnownProduct {
-  const parsed = (typeof body === 'string' ? JSON.parse(body) : body) as Pick<ProductSpec, 'piece' | 'route' | 'freshFor'>;
+  const parsed = (typeof body === 'string' ? JSON.parse(body) : body) as Pick<
+    ProductSpec,
+    'piece' | 'route' | 'freshFor'
+  >;
   return { ...row, ...parsed };
 }
 

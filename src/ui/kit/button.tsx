@@ -11,7 +11,12 @@ const LOOKS: Record<Look, string> = {
 };
 
 /** A button named by a verb. `floor`: sized for a knuckle, 56 px and more. */
-export function Button({ look = 'plain', floor = false, className, ...props }: ComponentProps<'button'> & { look?: Look; floor?: boolean }) {
+export function Button({
+  look = 'plain',
+  floor = false,
+  className,
+  ...props
+}: ComponentProps<'button'> & { look?: Look; floor?: boolean }) {
   const size = floor ? 'min-h-14 px-5 text-xl' : 'min-h-9 px-3 text-[15px]';
   return (
     <button

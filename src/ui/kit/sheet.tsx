@@ -5,14 +5,24 @@ import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A sheet of paper over the work: Radix dialog with our look. Escape and the cross close it. */
-export function Sheet({ open, onOpenChange, title, children }: { open: boolean; onOpenChange: (open: boolean) => void; title: string; children: ReactNode }) {
+export function Sheet({
+  open,
+  onOpenChange,
+  title,
+  children,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  children: ReactNode;
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="appears fixed inset-0 bg-black/35" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="appears fixed inset-x-0 bottom-0 mx-auto max-h-[92dvh] w-full max-w-2xl overflow-y-auto rounded-t border border-edge bg-flour p-6 sm:bottom-auto sm:top-[10dvh] sm:rounded"
+          className="appears fixed inset-x-0 bottom-0 mx-auto max-h-[92dvh] w-full max-w-2xl overflow-y-auto rounded-t border border-edge bg-flour p-6 sm:top-[10dvh] sm:bottom-auto sm:rounded"
         >
           <div className="mb-4 flex items-baseline justify-between gap-4">
             <Dialog.Title className="text-2xl font-semibold">{title}</Dialog.Title>

@@ -3,7 +3,13 @@
 /** What a command answered. `message`: a sentence for the person; `field`: where it belongs. */
 export type CommandAnswer =
   | { ok: true; result: unknown }
-  | { ok: false; status: number; message: string; field: string | null; offer: Record<string, unknown> | null };
+  | {
+      ok: false;
+      status: number;
+      message: string;
+      field: string | null;
+      offer: Record<string, unknown> | null;
+    };
 
 const AWAY: CommandAnswer = {
   ok: false,

@@ -7,7 +7,8 @@ import type { FloorEvent } from '@/core/floor/events';
 import { send } from './command';
 
 /** What can be recorded from a screen. */
-export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> & Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes'>>;
+export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
+  Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes'>>;
 
 /**
  * The doughs of a board as the floor sees them, and a way to record. What is recorded shows at once and is taken back,
@@ -19,7 +20,10 @@ export function useFloor(board: Board, personId: number, now: number) {
   const doughs: FloorDough[] = useMemo(
     () =>
       board.doughs.map((dough) =>
-        floorDough({ ...dough, events: [...dough.events, ...sent.filter((event) => event.doughId === dough.id)] }),
+        floorDough({
+          ...dough,
+          events: [...dough.events, ...sent.filter((event) => event.doughId === dough.id)],
+        }),
       ),
     [board, sent],
   );

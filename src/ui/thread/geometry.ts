@@ -10,7 +10,8 @@ export interface TimeScale {
   width: number;
 }
 
-export const xOf = (scale: TimeScale, at: number) => ((at - scale.from) / (scale.to - scale.from)) * scale.width;
+export const xOf = (scale: TimeScale, at: number) =>
+  ((at - scale.from) / (scale.to - scale.from)) * scale.width;
 
 /** One piece of a thread's line, with the colour of its temperature. */
 export interface Segment {
@@ -25,6 +26,19 @@ export interface Knot {
   status: 'open' | 'running' | 'done' | 'skipped';
   word: string;
   oven: boolean;
+}
+
+/** The keys of the knots whose word has room: a word that would run into the one before is left out. */
+function knotsWithRoom(knots: readonly Knot[]): Set<string> {
+  const shown = new Set<string>();
+  let free = -Infinity;
+  for (const { key, word, x } of [...knots].sort((a, b) => a.x - b.x)) {
+    const half = (word.length * 5.2 + 4) / 2;
+    if (word === '' || x - half <= free) continue;
+    shown.add(key);
+    free = x + half;
+  }
+  return shown;
 }
 
 export interface DrawnThread {
@@ -67,7 +81,13 @@ const WORDS: Partial<Record<Steps[number]['step']['kind'], string>> = {
 };
 
 /** Works out where a thread's lines, knots and gives go. Heights come from temperatures, `height` is the row's. */
-export function drawThread(dough: FloorDough, scale: TimeScale, height: number, now: number, planned = false): DrawnThread {
+export function drawThread(
+  dough: FloorDough,
+  scale: TimeScale,
+  height: number,
+  now: number,
+  planned = false,
+): DrawnThread {
   const times = (step: Steps[number]) =>
     planned ? { start: step.plannedStart, end: step.plannedEnd } : stepTimes(dough, step, now);
   const y = (celsius: number) => (1 - temperatureHeight(celsius)) * (height - 8) + 4;
@@ -77,12 +97,14 @@ export function drawThread(dough: FloorDough, scale: TimeScale, height: number, 
       .map((step) => ({ step: step.step, own: step, ...times(step) }))
       .sort((a, b) => a.start - b.start || a.end - b.end)
       .map((s) => ({ ...s, start: s.start / 60_000, end: s.end / 60_000 }));
-    const points = temperatureTrace(placed, nth === 0 ? 22 : startOf(placed[0]?.step.around), 20).map(({ minute, celsius }) => ({
-      x: xOf(scale, minute * 60_000),
-      y: y(celsius),
-      celsius,
-      minute,
-    }));
+    const points = temperatureTrace(placed, nth === 0 ? 22 : startOf(placed[0]?.step.around), 20).map(
+      ({ minute, celsius }) => ({
+        x: xOf(scale, minute * 60_000),
+        y: y(celsius),
+        celsius,
+        minute,
+      }),
+    );
     const segments: Segment[] = [];
     points.slice(1).forEach((point, i) => {
       const before = points[i] as (typeof points)[number];
@@ -101,13 +123,22 @@ export function drawThread(dough: FloorDough, scale: TimeScale, height: number, 
       if ((step.work || step.kind === 'bake') && (nth === 0 || status !== 'open' || step.branch)) {
         const x = xOf(scale, (begins + end) / 2);
         const word = step.turn ? String(step.turn) : (WORDS[step.kind] ?? '');
-        drawn.knots.push({ key: own.key, x, y: at.y, status, word: nth === 0 || step.branch ? word : '', oven: step.kind === 'bake' });
+        drawn.knots.push({
+          key: own.key,
+          x,
+          y: at.y,
+          status,
+          word: nth === 0 || step.branch ? word : '',
+          oven: step.kind === 'bake',
+        });
       } else if (status !== 'done' && status !== 'skipped' && nth === 0 && own.max - own.min >= 60) {
         const [x1, x2] = [xOf(scale, begins + own.min * 60_000), xOf(scale, begins + own.max * 60_000)];
         drawn.gives.push({ key: own.key, x1, x2, y: Math.min(height - 3, at.y + 9) });
       }
     }
   });
+  const shown = knotsWithRoom(drawn.knots);
+  drawn.knots = drawn.knots.map((knot) => (shown.has(knot.key) ? knot : { ...knot, word: '' }));
   return drawn;
 }
 

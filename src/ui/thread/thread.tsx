@@ -2,11 +2,22 @@ import { memo } from 'react';
 import type { DrawnThread, Knot } from './geometry';
 
 /** The lines of a thread. `faint`: the plan behind what really happened. */
-export const ThreadLines = memo(function ThreadLines({ thread, faint = false }: { thread: DrawnThread; faint?: boolean }) {
+export const ThreadLines = memo(function ThreadLines({
+  thread,
+  faint = false,
+}: {
+  thread: DrawnThread;
+  faint?: boolean;
+}) {
   return (
     <g fill="none" strokeLinecap="round" strokeLinejoin="round">
       {thread.lines.map(({ segments, main }, i) => (
-        <g key={i} strokeWidth={faint ? 1.2 : main ? 3.6 : 1.6} opacity={main ? 1 : 0.65} strokeDasharray={faint ? '3 3' : undefined}>
+        <g
+          key={i}
+          strokeWidth={faint ? 1.2 : main ? 3.6 : 1.6}
+          opacity={main ? 1 : 0.65}
+          strokeDasharray={faint ? '3 3' : undefined}
+        >
           {segments.map(({ d, colour }, j) => (
             <path key={j} d={d} stroke={faint ? 'var(--edge)' : colour} />
           ))}
@@ -21,34 +32,43 @@ export function KnotMark({ knot, size = 4.5 }: { knot: Knot; size?: number }) {
   const { x, y, status, oven } = knot;
   const fill = status === 'done' ? 'var(--ink)' : status === 'running' ? 'var(--butter)' : 'var(--flour)';
   return (
-    <g transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`} fill={fill} stroke="var(--ink)" strokeWidth={1.6}>
+    <g
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}
+      fill={fill}
+      stroke="var(--ink)"
+      strokeWidth={1.6}
+    >
       {oven ? <path d={`M${-size} ${size - 1} L0 ${-size} L${size} ${size - 1} Z`} /> : <circle r={size} />}
       {status === 'skipped' && <path d={`M${-size - 2} ${size + 2} L${size + 2} ${-size - 2}`} />}
     </g>
   );
 }
 
-/** The knots of a thread with their words; a word that would run into the one before is left out. */
-export const ThreadKnots = memo(function ThreadKnots({ thread, size }: { thread: DrawnThread; size?: number }) {
-  const sorted = [...thread.knots].sort((a, b) => a.x - b.x);
-  let free = -Infinity;
+/** The knots of a thread with their words. */
+export const ThreadKnots = memo(function ThreadKnots({
+  thread,
+  size = 4.5,
+}: {
+  thread: DrawnThread;
+  size?: number;
+}) {
   return (
     <g>
-      {sorted.map((knot) => {
-        const width = knot.word.length * 5.2 + 4;
-        const shows = knot.word !== '' && knot.x - width / 2 > free;
-        if (shows) free = knot.x + width / 2;
-        return (
-          <g key={knot.key}>
-            <KnotMark knot={knot} {...(size === undefined ? {} : { size })} />
-            {shows && (
-              <text x={knot.x} y={knot.y - 9} textAnchor="middle" className="fill-ink font-label text-[12px] font-medium">
-                {knot.word}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {thread.knots.map((knot) => (
+        <g key={knot.key}>
+          <KnotMark knot={knot} size={size} />
+          {knot.word && (
+            <text
+              x={knot.x}
+              y={knot.y - 9}
+              textAnchor="middle"
+              className="fill-ink font-label text-[12px] font-medium"
+            >
+              {knot.word}
+            </text>
+          )}
+        </g>
+      ))}
     </g>
   );
 });

@@ -1,0 +1,115 @@
+'use client';
+
+import { useState } from 'react';
+import { agenda, type AgendaItem } from '@/core/floor/agenda';
+import type { Board, Person } from '@/core/floor/board';
+import { lastUndoable } from '@/core/floor/events';
+import { Undo2 } from 'lucide-react';
+import { clockTime } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
+import { useFloor } from '../live/floor';
+import { NextList } from './next-list';
+import { NowCard } from './now-card';
+import { WaitingLanes } from './waiting-lanes';
+
+const eventWords = {
+  start: 'started',
+  finish: 'finished',
+  skip: 'skipped',
+  temperature: 'measured',
+  note: 'noted',
+  undo: 'undone',
+};
+
+/** What this baker does now, what comes next, and what rests and rises by itself. */
+export function BenchView({ board, person }: { board: Board; person: Person }) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs, events, record, trouble, calm } = useFloor(board, person.id, now);
+  const [held, setHeld] = useState<string | null>(null);
+  const lists = agenda(doughs, now);
+  const idOf = ({ dough, step }: AgendaItem) => `${dough.id}/${step.key}`;
+  const out = lists.waiting.filter((item) => item.step.step.ends === 'tap' && item.inMinutes <= 0);
+  const mine = lists.running.filter(({ state }) => state.startedBy === person.id);
+  const theirs = lists.running.filter(({ state }) => state.startedBy !== person.id);
+  const candidates = [
+    ...mine,
+    ...out,
+    ...lists.next,
+    ...lists.waiting.filter((item) => item.step.step.ends === 'tap'),
+    ...theirs,
+  ];
+  const chosen = candidates.find((item) => idOf(item) === held) ?? candidates[0];
+  const last = lastUndoable(events, person.id);
+  const lastStep =
+    last && doughs.find(({ id }) => id === last.doughId)?.steps.find(({ key }) => key === last.stepKey);
+  const undoable = last && now - last.at < 60 * 60_000 ? last : null;
+  const name = (id: number | null) => board.people.find((p) => p.id === id)?.name ?? '';
+
+  return (
+    <main className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
+      <h1 className="sr-only">Bench of {person.name}</h1>
+      <section aria-label="Now" className="bg-flour p-5">
+        {trouble && (
+          <p
+            role="alert"
+            className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
+          >
+            {trouble}
+            <Button onClick={calm}>Understood</Button>
+          </p>
+        )}
+        {chosen ? (
+          <NowCard
+            key={idOf(chosen)}
+            item={chosen}
+            now={now}
+            zone={zone}
+            record={record}
+            by={name(chosen.state.startedBy)}
+            mine={chosen.state.startedBy === person.id}
+          />
+        ) : (
+          <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>
+        )}
+        {undoable && (
+          <Button
+            floor
+            className="mt-4 flex items-center gap-3"
+            onClick={() =>
+              void record({
+                doughId: undoable.doughId,
+                stepKey: undoable.stepKey,
+                kind: 'undo',
+                undoes: undoable.id,
+              })
+            }
+          >
+            <Undo2 aria-hidden size={22} />
+            <span>
+              Undo{' '}
+              <span className="text-base text-quiet">
+                {lastStep?.label ?? 'note'} {eventWords[undoable.kind]} {clockTime(undoable.at, zone)}
+              </span>
+            </span>
+          </Button>
+        )}
+      </section>
+      <NextList
+        running={[...mine, ...theirs, ...out].filter((item) => item !== chosen)}
+        next={lists.next.filter((item) => item !== chosen)}
+        coming={lists.coming}
+        {...{ zone, name }}
+        onPick={(item) => setHeld(idOf(item))}
+      />
+      <WaitingLanes
+        items={lists.waiting}
+        places={board.places}
+        now={now}
+        zone={zone}
+        onPick={(item) => setHeld(idOf(item))}
+      />
+    </main>
+  );
+}

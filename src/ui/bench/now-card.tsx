@@ -1,0 +1,157 @@
+'use client';
+
+import { Thermometer } from 'lucide-react';
+import { useState } from 'react';
+import type { AgendaItem } from '@/core/floor/agenda';
+import { isHandsOn } from '@/core/floor/state';
+import { countTurns } from '@/core/floor/turns';
+import { clockTime } from '@/core/time/local';
+import { celsius, duration } from '@/core/units/format';
+import { Button } from '../kit/button';
+import type { Recording } from '../live/floor';
+import { whenWords } from '../plan/words';
+import { Fold } from './fold';
+import { TemperatureSheet } from './temperature-sheet';
+import { WordsSheet } from './words-sheet';
+
+interface Props {
+  item: AgendaItem;
+  now: number;
+  zone: string;
+  record: (recording: Recording) => Promise<void>;
+  by: string;
+  mine: boolean;
+}
+
+const REASONS = ['not needed today', 'done without recording', 'dough lost', 'done elsewhere'];
+const NOTES = [
+  'springs back',
+  'shows butter',
+  'sticky',
+  'tears',
+  'smells sour',
+  'a little small',
+  'just right',
+];
+
+/** The one thing to do: its name, what to look for, and one big button. */
+export function NowCard({ item, now, zone, record, by, mine }: Props) {
+  const { dough, step, state } = item;
+  const [sheet, setSheet] = useState<'temperature' | 'note' | 'skip' | null>(null);
+  const turns = countTurns(dough.steps, dough.state);
+  const running = state.status === 'running';
+  const hands = isHandsOn(step);
+  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
+    void record({ doughId: dough.id, stepKey: step.key, ...part });
+  const last = state.temperatures.at(-1);
+  const title = step.step.turn && turns ? `Turn ${step.step.turn} of ${turns.of}` : step.label;
+  const act = hands
+    ? running
+      ? 'Done'
+      : `Start ${step.step.kind === 'turn' ? `turn ${step.step.turn}` : step.step.label.toLowerCase()}`
+    : 'Out of the oven';
+  const facts = [
+    step.load ? `${step.load.pieces} pieces on ${step.load.trays} trays` : '',
+    ...step.uses
+      .filter((use) => use.setting !== undefined)
+      .map((use) => `${use.resource} at ${use.setting} °C`),
+    hands ? `about ${duration(step.target)}` : `${duration(step.target)} in all`,
+  ].filter(Boolean);
+
+  return (
+    <article>
+      <p className="text-lg text-quiet">
+        {running
+          ? `${hands ? 'under way' : 'in the oven'} since ${clockTime(state.startedAt ?? now, zone)}${by && !mine && hands ? `, ${by}` : ''}`
+          : `to start, planned ${clockTime(step.plannedStart, zone)}`}
+        {!running && (
+          <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>
+        )}
+        {running && (
+          <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>
+            ,{' '}
+            {item.inMinutes < 0
+              ? `over by ${duration(-item.inMinutes)}`
+              : `${duration(item.inMinutes)} to go`}
+          </span>
+        )}
+      </p>
+      <h2 className="text-5xl leading-tight font-bold">{title}</h2>
+      <p className="text-2xl font-semibold">{dough.name}</p>
+      <div className="my-3 flex flex-wrap items-start gap-x-8 gap-y-3">
+        {step.step.fold && <Fold fold={step.step.fold} />}
+        <div className="grid gap-1 text-xl">
+          <p>{facts.join(', ')}</p>
+          {turns && step.step.turn && (
+            <p>
+              {turns.done} of {turns.of} turns given
+            </p>
+          )}
+          {step.step.gives !== undefined && <p>dough to {celsius(step.step.gives)}</p>}
+          {step.step.check && <p>Look for: {step.step.check}</p>}
+          {step.step.caution && (
+            <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
+          )}
+          {last && (
+            <p>
+              measured {celsius(last.celsius)} at {clockTime(last.at, zone)}
+            </p>
+          )}
+          {state.notes.map(({ text, at }) => (
+            <p key={at} className="text-lg text-quiet">
+              “{text}”
+            </p>
+          ))}
+        </div>
+      </div>
+      <div className="grid grid-cols-[2fr_1fr] gap-3">
+        <Button
+          look="act"
+          floor
+          className="min-h-22 text-3xl"
+          onClick={() => tell({ kind: running ? 'finish' : 'start' })}
+        >
+          {act}
+        </Button>
+        <Button
+          floor
+          className="flex flex-col items-center justify-center"
+          onClick={() => setSheet('temperature')}
+        >
+          <span className="flex items-center gap-2 text-2xl font-bold">
+            <Thermometer aria-hidden size={24} /> °C
+          </span>
+          <span className="text-base text-quiet">tell it</span>
+        </Button>
+      </div>
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        <Button floor onClick={() => setSheet('note')}>
+          Note
+        </Button>
+        <Button floor onClick={() => setSheet('skip')}>
+          Skip
+        </Button>
+      </div>
+      <TemperatureSheet
+        open={sheet === 'temperature'}
+        onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
+        step={step.step}
+        onTell={(value) => tell({ kind: 'temperature', celsius: value })}
+      />
+      <WordsSheet
+        open={sheet === 'note'}
+        onOpenChange={(open) => setSheet(open ? 'note' : null)}
+        title={`Note on ${step.label.toLowerCase()}`}
+        words={NOTES}
+        onSay={(text) => tell({ kind: 'note', text })}
+      />
+      <WordsSheet
+        open={sheet === 'skip'}
+        onOpenChange={(open) => setSheet(open ? 'skip' : null)}
+        title={`Skip ${step.label.toLowerCase()}, because`}
+        words={REASONS}
+        onSay={(text) => tell({ kind: 'skip', text })}
+      />
+    </article>
+  );
+}

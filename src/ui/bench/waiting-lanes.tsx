@@ -1,0 +1,87 @@
+'use client';
+
+import clsx from 'clsx';
+import { readyAt, type AgendaItem } from '@/core/floor/agenda';
+import { clockTime, dayTime } from '@/core/time/local';
+import { celsius } from '@/core/units/format';
+import { temperatureColour } from '../thread/temperature';
+
+interface Props {
+  items: AgendaItem[];
+  places: { place: string; celsius: number }[];
+  now: number;
+  zone: string;
+  onPick: (item: AgendaItem) => void;
+}
+
+/** What rests and rises by itself: how far it is, and from when to when it may be taken. */
+export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
+  return (
+    <section aria-label="Resting and rising" className="bg-ground p-5">
+      <h2 className="mb-2 text-lg text-quiet">resting and rising</h2>
+      <ul className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
+        {items.map((item) => (
+          <Lane key={`${item.dough.id}/${item.step.key}`} item={item} now={now} zone={zone} onPick={onPick} />
+        ))}
+        {items.length === 0 && <li className="text-xl">Nothing is waiting.</li>}
+      </ul>
+      <p className="mt-4 flex flex-wrap gap-x-5 text-lg text-quiet">
+        {places.map(({ place, celsius: degrees }) => (
+          <span key={place}>
+            {place} {celsius(degrees)}
+          </span>
+        ))}
+      </p>
+    </section>
+  );
+}
+
+function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
+  const { dough, step, state } = item;
+  const from = state.startedAt ?? step.plannedStart;
+  const ready = readyAt(step, state);
+  const soonest = from + step.min * 60_000;
+  const latest = from + step.max * 60_000;
+  const share = Math.min(1, Math.max(0, (now - from) / Math.max(1, ready - from)));
+  const fixed = step.min === step.max;
+  const words =
+    now > latest && !fixed
+      ? `past its window since ${clockTime(latest, zone)}`
+      : fixed || now >= soonest
+        ? `until ${dayTime(ready, zone)}`
+        : `${clockTime(soonest, zone)} at the soonest, planned ${dayTime(ready, zone)}`;
+  const body = (
+    <>
+      <span className="flex items-baseline justify-between gap-2">
+        <span className="text-xl font-semibold">{dough.name}</span>
+        <span className="text-lg">{step.step.label.toLowerCase()}</span>
+      </span>
+      <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>
+        <path d="M4 22C70 22 130 10 196 10" fill="none" stroke="var(--hairline)" strokeWidth={3} />
+        <path
+          d="M4 22C70 22 130 10 196 10"
+          fill="none"
+          stroke={temperatureColour(step.step.around)}
+          strokeWidth={5}
+          pathLength={100}
+          strokeDasharray={`${share * 100} 100`}
+        />
+      </svg>
+      <span className={clsx('text-lg', now > latest && !fixed ? 'font-bold text-warn' : 'text-quiet')}>
+        {words}
+        {step.step.cover && `, ${step.step.cover}`}
+      </span>
+    </>
+  );
+  return (
+    <li>
+      {step.step.ends === 'tap' ? (
+        <button onClick={() => onPick(item)} className="block w-full text-left">
+          {body}
+        </button>
+      ) : (
+        body
+      )}
+    </li>
+  );
+}

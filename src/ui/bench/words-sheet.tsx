@@ -1,0 +1,61 @@
+'use client';
+
+import { useState } from 'react';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  words: readonly string[];
+  onSay: (text: string) => void;
+}
+
+/** The trade's own words, one tap each, or typed. */
+export function WordsSheet(props: Props) {
+  return (
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title={props.title}>
+      <Words {...props} />
+    </Sheet>
+  );
+}
+
+function Words({ onOpenChange, words, onSay }: Props) {
+  const [typed, setTyped] = useState('');
+  const say = (text: string) => {
+    onSay(text);
+    onOpenChange(false);
+  };
+  return (
+    <div className="grid gap-4">
+      <div className="flex flex-wrap gap-2">
+        {words.map((word) => (
+          <Button key={word} floor onClick={() => say(word)}>
+            {word}
+          </Button>
+        ))}
+      </div>
+      <form
+        className="flex items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (typed.trim()) say(typed.trim());
+        }}
+      >
+        <label className="grid flex-1 gap-1 text-lg">
+          In your own words
+          <input
+            value={typed}
+            maxLength={2000}
+            onChange={(event) => setTyped(event.target.value)}
+            className="min-h-14 rounded border border-edge bg-ground px-4 text-xl"
+          />
+        </label>
+        <Button type="submit" look="act" floor disabled={!typed.trim()}>
+          Say it
+        </Button>
+      </form>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Board, Person } from '@/core/floor/board';
+import { stepSlack } from '@/core/floor/slack';
+import { staffedSpans } from '@/core/time/shifts';
+import { dayTime } from '@/core/time/local';
+import { weight } from '@/core/units/format';
+import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
+import { useFloor } from '../live/floor';
+import { outputWords, stateWords } from '../plan/words';
+import { WordsSheet } from '../bench/words-sheet';
+import { LargeThread } from './large-thread';
+import { StepTable } from './step-table';
+
+/** One dough: its thread large, planned and real, and every step with what is known of it. */
+export function DoughView({ board, person }: { board: Board; person: Person }) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs, record, trouble } = useFloor(board, person.id, now);
+  const [noting, setNoting] = useState(false);
+  const [dough, facts] = [doughs[0], board.doughs[0]];
+  if (!dough || !facts) return null;
+  const slack = stepSlack(facts, now);
+  const staffed = staffedSpans(board.presences);
+  const words = stateWords(dough, now);
+  return (
+    <main className="flex-1 p-5">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-4xl font-bold">{dough.name}</h1>
+          <p className="text-xl">
+            {outputWords(facts)}, {weight(facts.kg)} of dough
+          </p>
+          <p className="text-lg text-quiet">
+            {facts.outputs.map(({ id, product, dueAt }) => (
+              <span key={id} className="mr-5">
+                {facts.outputs.length > 1 ? `${product.toLowerCase()} ` : ''}due {dayTime(dueAt, zone)}
+              </span>
+            ))}
+            {words}
+          </p>
+        </div>
+        <div className="flex gap-3">
+          <Button onClick={() => setNoting(true)} className="min-h-11">
+            Note on this dough
+          </Button>
+          <Link
+            href="/plan"
+            className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+          >
+            Plan
+          </Link>
+        </div>
+      </div>
+      {trouble && (
+        <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-lg text-warn">
+          {trouble}
+        </p>
+      )}
+      {slack === null && !dough.state.finished && (
+        <p className="mb-3 border-l-4 border-warn pl-3 text-lg">
+          A promise of this dough is out of reach, even at its shortest waits.
+        </p>
+      )}
+      <LargeThread
+        dough={dough}
+        dues={facts.outputs.map(({ dueAt }) => dueAt)}
+        staffed={staffed}
+        now={now}
+        zone={zone}
+      />
+      {dough.state.notes.length > 0 && (
+        <ul className="my-3 text-lg">
+          {dough.state.notes.map(({ text, at, personId }) => (
+            <li key={at}>
+              “{text}”{' '}
+              <span className="text-quiet">
+                {board.people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <StepTable dough={dough} slack={slack} people={board.people} zone={zone} now={now} />
+      <WordsSheet
+        open={noting}
+        onOpenChange={setNoting}
+        title={`Note on ${dough.name}`}
+        words={['came out well', 'a little small', 'uneven', 'good colour']}
+        onSay={(text) => void record({ doughId: dough.id, stepKey: null, kind: 'note', text })}
+      />
+    </main>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { FloorDough } from '@/core/floor/agenda';
+import { stepTimes } from '@/core/floor/times';
+import { dayTime } from '@/core/time/local';
+import { useWidth } from '../kit/use-width';
+import { drawThread, xOf, type TimeScale } from '../thread/geometry';
+import { Floor, Ground, NowLine } from '../thread/ground';
+import { temperatureHeight } from '../thread/temperature';
+import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
+
+const HEIGHT = 210;
+const MARKS = [-18, 4, 12, 22, 28, 185];
+const HOUR = 3_600_000;
+
+interface Props {
+  dough: FloorDough;
+  dues: number[];
+  staffed: { start: number; end: number }[];
+  now: number;
+  zone: string;
+}
+
+/** The thread of one dough over its whole life: the plan dashed behind, what happened in colour. */
+export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
+  const { ref, width } = useWidth<HTMLDivElement>(1200);
+  const scale: TimeScale = useMemo(() => {
+    const times = dough.steps.flatMap((step) => Object.values(stepTimes(dough, step, step.plannedStart)));
+    const from = Math.min(...times) - 2 * HOUR;
+    return { from, to: Math.max(...times, ...dues) + 4 * HOUR, width };
+  }, [dough, dues, width]);
+  const real = useMemo(() => drawThread(dough, scale, HEIGHT, now), [dough, scale, now]);
+  const plan = useMemo(() => drawThread(dough, scale, HEIGHT, now, true), [dough, scale, now]);
+  return (
+    <figure ref={ref}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Thread of ${dough.name}: planned and real temperatures over time`}
+        className="block"
+      >
+        <Ground scale={scale} staffed={staffed} zone={zone} height={HEIGHT} />
+        {MARKS.map((celsius) => {
+          const y = (1 - temperatureHeight(celsius)) * (HEIGHT - 8) + 4;
+          return (
+            <g key={celsius}>
+              <path d={`M0 ${y}H${width}`} stroke="var(--hairline)" strokeWidth={0.6} />
+              <text x={4} y={y - 2} className="fill-quiet font-label text-[13px] font-medium">
+                {celsius} °C
+              </text>
+            </g>
+          );
+        })}
+        <ThreadLines thread={plan} faint />
+        <ThreadGives thread={real} />
+        <ThreadLines thread={real} />
+        {[...new Set(dues)].map((due) => (
+          <g key={due}>
+            <path d={`M${xOf(scale, due)} 10V${HEIGHT}`} stroke="var(--ink)" strokeWidth={2} />
+            <text
+              x={xOf(scale, due) + 5}
+              y={HEIGHT - 8}
+              className="fill-ink font-label text-[15px] font-semibold"
+            >
+              {dayTime(due, zone)}
+            </text>
+          </g>
+        ))}
+        <NowLine scale={scale} now={now} height={HEIGHT} />
+        <ThreadKnots thread={real} size={5.5} />
+      </svg>
+      <Floor scale={scale} zone={zone} now={now} />
+      <figcaption className="text-[15px] text-quiet">
+        Dashed: as planned. In colour: what happened, then what is to come. Temperatures between readings are
+        worked out.
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,110 @@
+'use client';
+
+import clsx from 'clsx';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { Person } from '@/core/floor/board';
+import { isHandsOn } from '@/core/floor/state';
+import { clockTime, dayName, dayTime } from '@/core/time/local';
+import { celsius, duration } from '@/core/units/format';
+import { StepMark } from '../thread/step-mark';
+
+interface Props {
+  dough: FloorDough;
+  slack: Map<string, { from: number; to: number }> | null;
+  people: Person[];
+  zone: string;
+  now: number;
+}
+
+const HEADINGS = ['Step', 'Planned', 'Real', 'Window', 'May start', 'Who', 'Readings and notes'];
+
+/** Every step: planned beside real, its window, and between what times it may start. */
+export function StepTable({ dough, slack, people, zone }: Props) {
+  const name = (id: number | null) => people.find((person) => person.id === id)?.name ?? '';
+  const steps = [...dough.steps].sort(
+    (a, b) => a.plannedStart - b.plannedStart || a.plannedEnd - b.plannedEnd,
+  );
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Steps of this dough">
+      <table className="mt-4 w-full min-w-[56rem] border-collapse text-left text-[16px]">
+        <thead>
+          <tr className="border-b border-edge text-[15px] text-quiet">
+            {HEADINGS.map((heading) => (
+              <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {steps.map((step) => {
+            const state = dough.state.steps.get(step.key);
+            const startedAt = state?.startedAt ?? null;
+            const finishedAt = state?.finishedAt ?? null;
+            const may = slack?.get(step.key);
+            const off = startedAt !== null ? Math.round((startedAt - step.plannedStart) / 60_000) : 0;
+            const who = [
+              ...new Set([name(state?.startedBy ?? null), name(state?.finishedBy ?? null)]),
+            ].filter(Boolean);
+            return (
+              <tr key={step.key} className="border-b border-hairline align-baseline">
+                <th
+                  scope="row"
+                  className={clsx('py-1 pr-4', isHandsOn(step) ? 'font-semibold' : 'font-normal text-quiet')}
+                >
+                  <span
+                    className={clsx('flex items-center gap-2', state?.status === 'skipped' && 'line-through')}
+                  >
+                    <StepMark
+                      hands={isHandsOn(step)}
+                      status={state?.status ?? 'open'}
+                      celsius={step.step.around}
+                    />
+                    {step.label}
+                  </span>
+                </th>
+                <td className="pr-4 whitespace-nowrap">
+                  {dayName(step.plannedStart, zone)} {clockTime(step.plannedStart, zone)} to{' '}
+                  {clockTime(step.plannedEnd, zone)}
+                </td>
+                <td className="pr-4 whitespace-nowrap">
+                  {startedAt !== null && clockTime(startedAt, zone)}
+                  {startedAt !== null &&
+                    (finishedAt !== null ? ` to ${clockTime(finishedAt, zone)}` : ', under way')}
+                  {state?.status === 'skipped' && 'skipped'}
+                  {off !== 0 && isHandsOn(step) && (
+                    <span className="ml-2 text-[14px] text-quiet">
+                      {duration(off)} {off > 0 ? 'later' : 'earlier'}
+                    </span>
+                  )}
+                </td>
+                <td className="pr-4 whitespace-nowrap text-quiet">
+                  {step.min === step.max
+                    ? duration(step.min)
+                    : `${duration(step.min)} to ${duration(step.max)}, best ${duration(step.target)}`}
+                </td>
+                <td className="pr-4 whitespace-nowrap">
+                  {may && state?.status === 'open'
+                    ? may.to - may.from < 60_000
+                      ? dayTime(may.from, zone)
+                      : `${dayTime(may.from, zone)} to ${dayTime(may.to, zone)}`
+                    : ''}
+                </td>
+                <td className="pr-4">{who.join(', ')}</td>
+                <td>
+                  {[
+                    ...(state?.temperatures ?? []).map((reading) => celsius(reading.celsius)),
+                    ...(state?.notes ?? []).map(({ text }) => `“${text}”`),
+                    state?.skipReason ?? '',
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,215 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { addLocalDays, dayName, formatLocal } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+import { send } from '../live/command';
+
+interface Line {
+  productId: string;
+  pieces: string;
+  day: string;
+  time: string;
+}
+
+interface Trouble {
+  message: string;
+  field: string | null;
+  again: boolean;
+  earliest: number | null;
+}
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  onAdded: (id: number) => void;
+  products: { id: number; name: string }[];
+  zone: string;
+  now: number;
+}
+
+const FIELD = 'min-h-11 w-full rounded border border-edge bg-ground px-2 text-lg';
+
+/** What must be ready when: products out of one dough, pieces, day and time. Faults stand beside their field. */
+export function AddDough(props: Props) {
+  return (
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title="Add dough">
+      <AddDoughForm {...props} />
+    </Sheet>
+  );
+}
+
+function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
+  const days = Array.from({ length: 14 }, (_, i) => addLocalDays(now, i, zone));
+  const dayWords = (at: number) =>
+    `${dayName(at, zone)} ${formatLocal(at, zone).slice(8, 10)}.${formatLocal(at, zone).slice(5, 7)}.`;
+  const dayOf = (at: number) => formatLocal(at, zone).slice(0, 10);
+  const blank: Line = {
+    productId: String(products[0]?.id ?? ''),
+    pieces: '',
+    day: dayOf(days[2] ?? now),
+    time: '06:30',
+  };
+  const [clientId] = useState(() => crypto.randomUUID());
+  const [lines, setLines] = useState<Line[]>([blank]);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [busy, setBusy] = useState(false);
+  const change = (nth: number, part: Partial<Line>) =>
+    setLines(lines.map((line, i) => (i === nth ? { ...line, ...part } : line)));
+
+  const add = async (again: boolean) => {
+    setBusy(true);
+    setTrouble(null);
+    const outputs = lines.map(({ productId, pieces, day, time }) => ({
+      productId,
+      pieces: pieces.trim(),
+      due: `${day}T${time}`,
+    }));
+    const answer = await send('add-dough', { clientId, outputs, ...(again ? { again } : {}) });
+    setBusy(false);
+    if (answer.ok) {
+      onOpenChange(false);
+      onAdded((answer.result as { id: number }).id);
+      return;
+    }
+    const earliest = typeof answer.offer?.earliest === 'number' ? answer.offer.earliest : null;
+    setTrouble({
+      message: answer.message,
+      field: answer.field,
+      again: answer.offer?.again === true,
+      earliest,
+    });
+  };
+  const troubleAt = (field: string) => trouble?.field === field;
+  const beside = (field: string) =>
+    troubleAt(field) && (
+      <p id={`trouble-${field}`} role="alert" className="mt-1 text-warn">
+        {trouble?.message}
+      </p>
+    );
+  const named = lines.some((_, i) =>
+    ['productId', 'pieces', 'due'].some((part) => troubleAt(`outputs.${i}.${part}`)),
+  );
+
+  return (
+    <form
+      className="grid gap-5"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add(false);
+      }}
+    >
+      {lines.map((line, i) => (
+        <fieldset
+          key={i}
+          className="grid gap-x-3 gap-y-2 border-l-4 border-hairline pl-4 sm:grid-cols-[6rem_1fr]"
+        >
+          <legend className="sr-only">Product {i + 1} out of this dough</legend>
+          <div>
+            <label className="grid gap-1 text-[15px]">
+              Pieces
+              <input
+                autoFocus={i === 0}
+                inputMode="numeric"
+                className={FIELD}
+                value={line.pieces}
+                aria-invalid={troubleAt(`outputs.${i}.pieces`)}
+                onChange={(e) => change(i, { pieces: e.target.value })}
+              />
+            </label>
+          </div>
+          <div>
+            <label className="grid gap-1 text-[15px]">
+              Product
+              <select
+                className={FIELD}
+                value={line.productId}
+                aria-invalid={troubleAt(`outputs.${i}.productId`)}
+                onChange={(e) => change(i, { productId: e.target.value })}
+              >
+                {products.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+          <div className="grid grid-cols-[1fr_8rem_auto] items-end gap-3 sm:col-span-2">
+            <label className="grid gap-1 text-[15px]">
+              Ready on
+              <select className={FIELD} value={line.day} onChange={(e) => change(i, { day: e.target.value })}>
+                {days.map((at) => (
+                  <option key={at} value={dayOf(at)}>
+                    {dayWords(at)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <label className="grid gap-1 text-[15px]">
+              at
+              <input
+                type="time"
+                className={FIELD}
+                value={line.time}
+                aria-invalid={troubleAt(`outputs.${i}.due`)}
+                onChange={(e) => change(i, { time: e.target.value })}
+              />
+            </label>
+            <button
+              type="button"
+              aria-label={`Leave out product ${i + 1}`}
+              disabled={lines.length === 1}
+              className="grid size-11 place-items-center rounded disabled:opacity-30"
+              onClick={() => setLines(lines.filter((_, j) => j !== i))}
+            >
+              <Trash2 aria-hidden size={20} />
+            </button>
+          </div>
+          <div className="sm:col-span-2">
+            {beside(`outputs.${i}.pieces`)}
+            {beside(`outputs.${i}.productId`)}
+            {beside(`outputs.${i}.due`)}
+            {troubleAt(`outputs.${i}.due`) && typeof trouble?.earliest === 'number' && (
+              <Button
+                className="mt-2"
+                onClick={() => {
+                  const ready = formatLocal(trouble.earliest ?? now, zone);
+                  change(i, { day: ready.slice(0, 10), time: ready.slice(11) });
+                  setTrouble(null);
+                }}
+              >
+                Take the earliest
+              </Button>
+            )}
+          </div>
+        </fieldset>
+      ))}
+      <Button
+        look="quiet"
+        className="flex items-center gap-1 justify-self-start"
+        onClick={() => setLines([...lines, { ...(lines.at(-1) ?? blank), pieces: '' }])}
+      >
+        <Plus aria-hidden size={16} /> Another product out of the same dough
+      </Button>
+      {trouble && !named && (
+        <p role="alert" className="text-lg text-warn">
+          {trouble.message}
+        </p>
+      )}
+      <div className="flex justify-end gap-3">
+        {trouble?.again && (
+          <Button disabled={busy} onClick={() => void add(true)}>
+            Add once more
+          </Button>
+        )}
+        <Button type="submit" look="act" floor disabled={busy}>
+          {busy ? 'Finding its place …' : 'Add dough'}
+        </Button>
+      </div>
+    </form>
+  );
+}

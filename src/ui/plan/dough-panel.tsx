@@ -1,0 +1,108 @@
+'use client';
+
+import clsx from 'clsx';
+import Link from 'next/link';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { BoardDough, Person } from '@/core/floor/board';
+import { isHandsOn } from '@/core/floor/state';
+import { stepTimes } from '@/core/floor/times';
+import { clockTime, dayName, dayTime } from '@/core/time/local';
+import { duration, weight } from '@/core/units/format';
+import { Button } from '../kit/button';
+import { StepMark } from '../thread/step-mark';
+import { stateWords, whenWords } from './words';
+
+interface Props {
+  dough: FloorDough;
+  facts: BoardDough;
+  now: number;
+  zone: string;
+  people: Person[];
+  onTakeOut: (() => void) | null;
+}
+
+/** The picked dough: what it becomes, what comes next, and its steps with planned and real times. */
+export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props) {
+  const steps = [...dough.steps].sort(
+    (a, b) => stepTimes(dough, a, now).start - stepTimes(dough, b, now).start,
+  );
+  const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
+  const words = stateWords(dough, now);
+  return (
+    <aside
+      aria-label={dough.name}
+      className="flex min-w-0 flex-col border-l border-hairline lg:h-[calc(100dvh-4rem)]"
+    >
+      <div className="border-b border-hairline p-4">
+        <h2 className="text-2xl font-bold">{dough.name}</h2>
+        {facts.outputs.map(({ id, pieces, product, dueAt }) => (
+          <p key={id} className="flex justify-between gap-2">
+            <span>
+              {pieces} {product.toLowerCase()}
+            </span>
+            <span className="text-quiet">{dayTime(dueAt, zone)}</span>
+          </p>
+        ))}
+        <p className="text-[15px] text-quiet">
+          {weight(facts.kg)} of dough{words && `, ${words}`}
+        </p>
+        {next && (
+          <p className="mt-2 border-l-4 border-butter pl-3">
+            <span className="block text-lg font-semibold">{next.label}</span>
+            {dayTime(next.plannedStart, zone)}, {whenWords({ inMinutes: (next.plannedStart - now) / 60_000 })}
+          </p>
+        )}
+        <div className="mt-3 flex gap-2">
+          <Link
+            href={`/dough/${dough.id}`}
+            className="grid min-h-9 place-items-center rounded border border-edge bg-flour px-3 text-[15px]"
+          >
+            Open dough
+          </Link>
+          {onTakeOut && <Button onClick={onTakeOut}>Take out</Button>}
+        </div>
+      </div>
+      <ol className="min-h-0 flex-1 overflow-y-auto px-4 py-2" tabIndex={0} aria-label="Steps">
+        {steps.map((step, nth) => {
+          const state = dough.state.steps.get(step.key);
+          const { start, end } = stepTimes(dough, step, now);
+          const recorded = typeof state?.startedAt === 'number';
+          const name = dayName(start, zone);
+          const before = steps[nth - 1];
+          const newDay = !before || dayName(stepTimes(dough, before, now).start, zone) !== name;
+          const by = people.find(({ id }) => id === (state?.startedBy ?? state?.finishedBy))?.name;
+          const off = recorded ? Math.round(((state?.startedAt ?? 0) - step.plannedStart) / 60_000) : 0;
+          return (
+            <li key={step.key}>
+              {newDay && <p className="mt-2 font-label text-[15px] font-semibold text-quiet">{name}</p>}
+              <div
+                className={clsx(
+                  'flex items-baseline gap-2 py-0.5 text-[15px]',
+                  state?.status === 'skipped' && 'line-through',
+                )}
+              >
+                <span className="w-11 shrink-0 text-right font-label text-[16px] font-medium">
+                  {clockTime(start, zone)}
+                </span>
+                <StepMark
+                  hands={isHandsOn(step)}
+                  status={state?.status ?? 'open'}
+                  celsius={step.step.around}
+                />
+                <span className={clsx('min-w-0 flex-1', isHandsOn(step) ? 'font-semibold' : 'text-quiet')}>
+                  {step.label}
+                  {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}
+                </span>
+                <span className="shrink-0 text-right font-label text-[14px] text-quiet">
+                  {off !== 0 && recorded && isHandsOn(step)
+                    ? `planned ${clockTime(step.plannedStart, zone)}`
+                    : duration((end - start) / 60_000)}
+                </span>
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+    </aside>
+  );
+}

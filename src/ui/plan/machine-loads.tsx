@@ -1,0 +1,88 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { Board } from '@/core/floor/board';
+import { loadBins } from '@/core/floor/loads';
+import { crewSteps } from '@/core/time/shifts';
+import type { TimeScale } from '../thread/geometry';
+import { NowLine } from '../thread/ground';
+
+const ROW = 24;
+const BIN = 30;
+const SHOWN = ['sheeter', 'retarder', 'proofer', 'oven'];
+
+/** What the doughs hold of hands and machines, hanging under the floor at the same times. */
+export function MachineLoads({
+  board,
+  doughs,
+  scale,
+  now,
+}: {
+  board: Board;
+  doughs: readonly FloorDough[];
+  scale: TimeScale;
+  now: number;
+}) {
+  const rows = useMemo(() => {
+    const there = Math.max(1, ...crewSteps(board.presences, scale.from).map(([, amount]) => amount));
+    const hands = { id: 'crew', label: 'Hands', capacity: there, unit: 'people' };
+    const pools = [hands, ...board.machines.filter(({ id }) => SHOWN.includes(id))];
+    return pools.map((pool) => ({
+      ...pool,
+      bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to, now }, BIN),
+    }));
+  }, [board, doughs, scale, now]);
+  const height = rows.length * ROW;
+  const step = scale.width / (rows[0]?.bins.length ?? 1);
+  return (
+    <div
+      className="relative mt-1"
+      role="img"
+      aria-label={rows
+        .map(
+          ({ label, capacity, unit, bins }) =>
+            `${label}: at most ${Math.max(...bins)} of ${capacity} ${unit}`,
+        )
+        .join('; ')}
+    >
+      <svg width={scale.width} height={height} className="block">
+        {rows.map(({ id, label, capacity, unit, bins }, nth) => (
+          <g key={id} transform={`translate(0 ${nth * ROW})`}>
+            <path d={`M0 0.5H${scale.width}`} stroke="var(--hairline)" />
+            {bins.map((held, i) => {
+              const depth = Math.min(ROW - 4, (held / capacity) * (ROW - 4));
+              if (held === 0) return null;
+              return (
+                <rect
+                  key={i}
+                  x={i * step}
+                  width={step + 0.3}
+                  y={1}
+                  height={depth}
+                  fill={held > capacity ? 'var(--warn)' : 'var(--edge)'}
+                  opacity={0.45 + 0.5 * Math.min(1, held / capacity)}
+                />
+              );
+            })}
+            <text
+              x={4}
+              y={16}
+              className="fill-ink font-label text-[14px] font-semibold"
+              stroke="var(--ground)"
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              {label}
+              <tspan className="fill-quiet font-medium">
+                {' '}
+                of {capacity} {unit}
+              </tspan>
+            </text>
+          </g>
+        ))}
+        <NowLine scale={scale} now={now} height={height} />
+      </svg>
+    </div>
+  );
+}

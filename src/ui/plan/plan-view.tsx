@@ -1,0 +1,176 @@
+'use client';
+
+import { ChevronLeft, ChevronRight, Plus } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState, type KeyboardEvent } from 'react';
+import type { Board, Person } from '@/core/floor/board';
+import { addLocalDays, clockTime } from '@/core/time/local';
+import { staffedSpans } from '@/core/time/shifts';
+import { Button } from '../kit/button';
+import { useWidth } from '../kit/use-width';
+import { useMinute } from '../live/clock';
+import { send } from '../live/command';
+import { useFloor } from '../live/floor';
+import type { TimeScale } from '../thread/geometry';
+import { Floor, Ground } from '../thread/ground';
+import { AddDough } from './add-dough';
+import { DoughPanel } from './dough-panel';
+import { KeySheet } from './key-sheet';
+import { MachineLoads } from './machine-loads';
+import { ThreadRow, ROW } from './thread-row';
+import { TakenOut } from './taken-out';
+
+const HOUR = 3_600_000;
+const SPAN = 96 * HOUR;
+
+/** Every dough as a thread over four days, what they hold beneath, and the one picked beside it. */
+export function PlanView({
+  board,
+  products,
+  person,
+}: {
+  board: Board;
+  products: { id: number; name: string }[];
+  person: Person;
+}) {
+  const router = useRouter();
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs } = useFloor(board, person.id, now);
+  const [home, setHome] = useState(() => addLocalDays(now, 0, zone) - 24 * HOUR + 12 * HOUR);
+  const [picked, setPicked] = useState<number | null>(null);
+  const [sheet, setSheet] = useState<'add' | 'keys' | null>(null);
+  const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
+  const { ref, width } = useWidth<HTMLDivElement>(900);
+  const scale: TimeScale = useMemo(() => ({ from: home, to: home + SPAN, width }), [home, width]);
+  const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
+  const shown = doughs.filter((dough) =>
+    dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to),
+  );
+  const openDoughs = shown.filter((dough) => !dough.state.finished);
+  const selected = doughs.find(({ id }) => id === picked) ?? openDoughs[0] ?? shown[0];
+  const facts = board.doughs.find(({ id }) => id === selected?.id);
+  const height = Math.max(1, shown.length) * ROW;
+  const mayPlan = person.role === 'planner';
+
+  const takeOut = async (dough: { id: number; name: string }) => {
+    const answer = await send('remove-dough', { doughId: dough.id });
+    if (answer.ok) {
+      setTaken(dough);
+      router.refresh();
+    }
+  };
+  const move = (by: number) => {
+    const at = shown.findIndex(({ id }) => id === selected?.id);
+    setPicked(shown[Math.min(shown.length - 1, Math.max(0, at + by))]?.id ?? null);
+  };
+  const keys: Record<string, () => void> = {
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    ArrowLeft: () => setHome(home - 12 * HOUR),
+    ArrowRight: () => setHome(home + 12 * HOUR),
+    h: () => setHome(addLocalDays(now, 0, zone) - 12 * HOUR),
+    a: () => mayPlan && setSheet('add'),
+    t: () => mayPlan && selected && void takeOut(selected),
+    Enter: () => selected && router.push(`/dough/${selected.id}`),
+    '?': () => setSheet('keys'),
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+    const onButton = event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement;
+    if (
+      sheet ||
+      typing ||
+      (onButton && event.key === 'Enter') ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey
+    )
+      return;
+    const act = keys[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+
+  return (
+    <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]" onKeyDown={onKeyDown} tabIndex={-1}>
+      <h1 className="sr-only">Plan</h1>
+      <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
+        <div className="flex items-center gap-2 py-2">
+          <Button onClick={() => setHome(home - 12 * HOUR)} aria-label="Half a day earlier">
+            <ChevronLeft aria-hidden size={18} />
+          </Button>
+          <Button onClick={() => setHome(addLocalDays(now, 0, zone) - 12 * HOUR)}>
+            Now {clockTime(now, zone)}
+          </Button>
+          <Button onClick={() => setHome(home + 12 * HOUR)} aria-label="Half a day later">
+            <ChevronRight aria-hidden size={18} />
+          </Button>
+          <p className="ml-3 text-[15px] text-quiet max-sm:hidden">
+            {openDoughs.length} doughs under way or to come
+          </p>
+          <Button look="quiet" className="ml-auto" onClick={() => setSheet('keys')}>
+            Keys <kbd className="ml-1 font-sans font-bold">?</kbd>
+          </Button>
+          {mayPlan && (
+            <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('add')}>
+              <Plus aria-hidden size={18} /> Add dough
+            </Button>
+          )}
+        </div>
+        <div
+          className="min-h-0 flex-1 overflow-y-auto rounded-t"
+          tabIndex={0}
+          role="group"
+          aria-label="Doughs, by the time they are due"
+        >
+          <div ref={ref} className="relative">
+            <svg width={width} height={height} className="absolute inset-0">
+              <Ground scale={scale} staffed={staffed} zone={zone} height={height} />
+            </svg>
+            {shown.map((dough) => (
+              <ThreadRow
+                key={dough.id}
+                dough={dough}
+                outputs={board.doughs.find(({ id }) => id === dough.id)?.outputs ?? []}
+                {...{ scale, now, zone }}
+                picked={dough.id === selected?.id}
+                onPick={() => setPicked(dough.id)}
+              />
+            ))}
+            {shown.length === 0 && (
+              <p className="relative p-6 text-lg">No dough in these days. Add one, or go back to now.</p>
+            )}
+          </div>
+        </div>
+        <Floor scale={scale} zone={zone} now={now} />
+        <MachineLoads board={board} doughs={doughs} scale={scale} now={now} />
+      </section>
+      {selected && facts ? (
+        <DoughPanel
+          dough={selected}
+          facts={facts}
+          {...{ now, zone }}
+          people={board.people}
+          onTakeOut={mayPlan ? () => void takeOut(selected) : null}
+        />
+      ) : (
+        <aside className="border-l border-hairline p-6 text-lg text-quiet">
+          Pick a thread to see its steps.
+        </aside>
+      )}
+      <AddDough
+        open={sheet === 'add'}
+        onOpenChange={(open) => setSheet(open ? 'add' : null)}
+        onAdded={(id) => {
+          setPicked(id);
+          router.refresh();
+        }}
+        {...{ products, zone, now }}
+      />
+      <KeySheet open={sheet === 'keys'} onOpenChange={(open) => setSheet(open ? 'keys' : null)} />
+      {taken && <TakenOut dough={taken} onClose={() => setTaken(null)} />}
+    </main>
+  );
+}

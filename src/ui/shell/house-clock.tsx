@@ -1,0 +1,100 @@
+'use client';
+
+import { Pause, Play } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { RATES } from '@/core/time/clock';
+import { clockTime, dayName, formatLocal } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { useClock } from '../live/clock';
+import { send } from '../live/command';
+
+/** What time it is in the house. In the demo it says so, and can be paused, set and sped up. */
+export function HouseClock({ zone }: { zone: string }) {
+  const { now, demo, rate, paused } = useClock();
+  const time = (
+    <>
+      <span className="text-lg text-quiet">{dayName(now, zone)}</span>{' '}
+      <span className="text-3xl font-bold">{clockTime(now, zone)}</span>
+    </>
+  );
+  if (!demo) return <p>{time}</p>;
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="rounded border border-dashed border-edge px-3 py-0.5 text-left"
+        aria-label="Demo clock"
+      >
+        {time}
+        <span className="ml-2 text-sm text-quiet">
+          demo clock, {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
+        </span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={8}
+          align="end"
+          className="appears z-20 w-80 rounded border border-edge bg-flour p-4"
+        >
+          <ClockControls zone={zone} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function ClockControls({ zone }: { zone: string }) {
+  const { now, rate, paused } = useClock();
+  const [time, setTime] = useState(() => formatLocal(now, zone));
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const change = async (input: { shows?: string; rate?: number; paused?: boolean }) => {
+    const answer = await send('set-clock', input);
+    setTrouble(answer.ok ? null : answer.message);
+  };
+  return (
+    <div className="grid gap-4">
+      <p className="text-[15px] text-quiet">
+        The demo runs on its own clock. A bakery’s installation uses the real one.
+      </p>
+      <div className="flex gap-2">
+        <Button onClick={() => change({ paused: !paused })} className="flex items-center gap-2">
+          {paused ? <Play aria-hidden size={16} /> : <Pause aria-hidden size={16} />}
+          {paused ? 'Go on' : 'Pause'}
+        </Button>
+        {RATES.map((factor) => (
+          <Button
+            key={factor}
+            aria-pressed={rate === factor}
+            className={rate === factor ? 'border-2 font-bold' : ''}
+            onClick={() => change({ rate: factor, paused: false })}
+          >
+            {factor}×
+          </Button>
+        ))}
+      </div>
+      <form
+        className="flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void change({ shows: time });
+        }}
+      >
+        <label className="grid flex-1 gap-1 text-[15px]">
+          Set to
+          <input
+            type="datetime-local"
+            value={time}
+            onChange={(event) => setTime(event.target.value)}
+            className="min-h-9 rounded border border-edge bg-ground px-2"
+          />
+        </label>
+        <Button type="submit">Set</Button>
+      </form>
+      {trouble && (
+        <p role="alert" className="text-warn">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,23 @@
+'use client';
+
+import { useLine } from '../live/live';
+
+/** The state of the line to the bakery's computer, always visible and calm. */
+export function LineState() {
+  const open = useLine() === 'open';
+  return (
+    <span role="status" className="flex items-center gap-2 text-sm text-quiet">
+      <svg aria-hidden width="12" height="12" viewBox="0 0 12 12">
+        <circle
+          cx="6"
+          cy="6"
+          r="4.5"
+          fill={open ? 'none' : 'var(--ink)'}
+          stroke="var(--ink)"
+          strokeWidth="1.8"
+        />
+      </svg>
+      <span className="max-sm:sr-only">{open ? 'live' : 'line is down'}</span>
+    </span>
+  );
+}

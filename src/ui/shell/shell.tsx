@@ -1,0 +1,88 @@
+'use client';
+
+import clsx from 'clsx';
+import { LogOut, Moon, Sun } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import type { ReactNode } from 'react';
+import type { Person } from '@/core/floor/board';
+import { ClockProvider, type RunningClock } from '../live/clock';
+import { signOut } from '../live/command';
+import { Live } from '../live/live';
+import { HouseClock } from './house-clock';
+import { LineState } from './line-state';
+import { useTheme } from './theme';
+
+const VIEWS = [
+  { href: '/plan', name: 'Plan' },
+  { href: '/bench', name: 'Bench' },
+];
+
+/** The frame of every page behind the sign-in: where you are, what time it is, who you are. */
+export function Shell({
+  house,
+  person,
+  clock,
+  children,
+}: {
+  house: { name: string; zone: string };
+  person: Person;
+  clock: RunningClock;
+  children: ReactNode;
+}) {
+  const path = usePathname();
+  const router = useRouter();
+  const { night, toggle } = useTheme();
+  const leave = async () => {
+    await signOut();
+    router.push('/sign-in');
+  };
+  return (
+    <ClockProvider made={clock}>
+      <Live>
+        <div className="flex min-h-dvh flex-col">
+          <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-hairline px-4 py-1.5">
+            <p className="text-xl font-bold">
+              Hefeteig <span className="hidden text-sm font-normal text-quiet lg:inline">{house.name}</span>
+            </p>
+            <nav aria-label="Views" className="flex gap-1">
+              {VIEWS.map(({ href, name }) => (
+                <Link
+                  key={href}
+                  href={href}
+                  aria-current={path.startsWith(href) ? 'page' : undefined}
+                  className={clsx(
+                    'grid min-h-11 place-items-center rounded px-4 text-lg',
+                    path.startsWith(href) ? 'bg-ink font-semibold text-ground' : 'text-ink',
+                  )}
+                >
+                  {name}
+                </Link>
+              ))}
+            </nav>
+            <div className="ml-auto flex items-center gap-4">
+              <LineState />
+              <HouseClock zone={house.zone} />
+              <span className="text-lg font-semibold">{person.name}</span>
+              <button
+                className="grid size-11 place-items-center rounded"
+                onClick={toggle}
+                aria-label={night ? 'Day theme' : 'Night theme'}
+              >
+                {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
+              </button>
+              <button
+                className="grid size-11 place-items-center rounded"
+                onClick={leave}
+                aria-label="Sign out"
+              >
+                <LogOut aria-hidden size={20} />
+              </button>
+            </div>
+          </header>
+          {children}
+        </div>
+      </Live>
+    </ClockProvider>
+  );
+}

@@ -1,0 +1,107 @@
+import { addLocalDays, clockTime, longDayName } from '@/core/time/local';
+import { xOf, type TimeScale } from './geometry';
+
+interface Span {
+  start: number;
+  end: number;
+}
+
+/** Local midnights and the hours worth a mark within a span. */
+export function marksOf({ from, to, width }: TimeScale, zone: string): { days: number[]; hours: number[] } {
+  const days: number[] = [];
+  const hours: number[] = [];
+  const every = width / ((to - from) / 3_600_000) > 14 ? 3 : 6;
+  for (let day = addLocalDays(from, 0, zone); day < to; day = addLocalDays(day, 1, zone)) {
+    if (day >= from) days.push(day);
+    for (let hour = every; hour < 24; hour += every) {
+      const at = day + hour * 3_600_000;
+      if (at >= from && at <= to) hours.push(at);
+    }
+  }
+  return { days, hours };
+}
+
+/** The bakery's day under the threads: staffed hours light, empty hours dark, midnights as lines. */
+export function Ground({
+  scale,
+  staffed,
+  zone,
+  height,
+}: {
+  scale: TimeScale;
+  staffed: readonly Span[];
+  zone: string;
+  height: number;
+}) {
+  const { days, hours } = marksOf(scale, zone);
+  return (
+    <g aria-hidden>
+      <rect width={scale.width} height={height} fill="var(--dark-hours)" />
+      {staffed.map(({ start, end }) => {
+        const x = Math.max(0, xOf(scale, start));
+        const width = Math.min(scale.width, xOf(scale, end)) - x;
+        return width > 0 ? (
+          <rect key={start} x={x} width={width} height={height} fill="var(--flour)" />
+        ) : null;
+      })}
+      {hours.map((at) => (
+        <path
+          key={at}
+          d={`M${xOf(scale, at).toFixed(1)} 0V${height}`}
+          stroke="var(--hairline)"
+          strokeWidth={0.5}
+        />
+      ))}
+      {days.map((at) => (
+        <path
+          key={at}
+          d={`M${xOf(scale, at).toFixed(1)} 0V${height}`}
+          stroke="var(--edge)"
+          strokeWidth={1.2}
+        />
+      ))}
+    </g>
+  );
+}
+
+/** The floor: days and hours in words, and what time it is now. */
+export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
+  const { days, hours } = marksOf(scale, zone);
+  const x = xOf(scale, now);
+  const clear = (at: number) => Math.abs(xOf(scale, at) - x) > 34;
+  return (
+    <svg width={scale.width} height={36} className="block font-label" role="img" aria-label="Days and hours">
+      {hours.filter(clear).map((at) => (
+        <text
+          key={at}
+          x={xOf(scale, at)}
+          y={13}
+          textAnchor="middle"
+          className="fill-quiet text-[13px] font-medium"
+        >
+          {clockTime(at, zone).slice(0, 2)}
+        </text>
+      ))}
+      {days.map((at) => (
+        <text key={at} x={xOf(scale, at) + 6} y={31} className="fill-ink text-[16px] font-semibold">
+          {longDayName(at, zone)}
+        </text>
+      ))}
+      {x >= 0 && x <= scale.width && (
+        <g>
+          <rect x={x - 24} y={0} width={48} height={18} rx={3} fill="var(--butter)" />
+          <text x={x} y={14} textAnchor="middle" fill="#17211f" className="text-[15px] font-semibold">
+            {clockTime(now, zone)}
+          </text>
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** The line of now through everything. */
+export function NowLine({ scale, now, height }: { scale: TimeScale; now: number; height: number }) {
+  const x = xOf(scale, now);
+  if (x < 0 || x > scale.width) return null;
+  return <path aria-hidden d={`M${x.toFixed(1)} 0V${height}`} stroke="var(--butter)" strokeWidth={3} />;
+}
