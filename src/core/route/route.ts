@@ -38,7 +38,8 @@ export type StepKind =
   | 'bake'
   | 'cool'
   | 'finish'
-  | 'levain';
+  | 'levain'
+  | 'move';
 
 export interface RouteStep {
   id: string;

@@ -68,6 +68,11 @@ const work = (fixed: number, perKg = 0, perPiece = 0, people = 1) => ({ fixed, p
 const wait = (shortest: number, best: number, longest: number, shortCost: number, longCost: number) => {
   return { shortest, best, longest, shortCost, longCost };
 };
+/** Somebody has to carry it: a rack to the proofer, the butter out of the cold. */
+const move = (id: string, label: string, more: Partial<RouteStep> = {}): RouteStep => ({
+  ...{ id, kind: 'move', label, work: work(2), around: 20, settling: 120 },
+  ...more,
+});
 const room = { around: 22, settling: 120 };
 const cold = (amountPerKg: number, settling: number) => ({
   holds: [{ machine: 'retarder', amount: amountPerKg, per: 'kg' as const }],
@@ -136,6 +141,7 @@ const butterBlock: RouteStep[] = [
     },
     ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },
   },
+  move('butter-out', 'Take butter out', { branch: 'butter' }),
   {
     ...{
       id: 'temper',
@@ -247,6 +253,7 @@ function output(
           },
         ]
       : []),
+    ...(night ? [move('to-proofer', 'Into the proofer', { around: 22 })] : []),
     {
       ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },
       ...{
@@ -295,7 +302,7 @@ function output(
   const shapeStep = main[0] as RouteStep;
   const joins =
     filling.length > 0
-      ? [...chain(filling), { from: filling.at(-1)?.id ?? '', to: shapeStep.id, min: 0 }]
+      ? [...chain(filling), { from: filling.at(-1)?.id ?? '', to: shapeStep.id, min: 0, max: 0 }]
       : [];
   return { steps: [...filling, ...main], links: [...joins, ...chain(main)] };
 }
@@ -315,7 +322,7 @@ const poppyFilling: RouteStep[] = [
       id: 'filling-cool',
       kind: 'rest',
       label: 'Cool filling',
-      wait: wait(60, 120, 1440, 2, 0),
+      wait: wait(60, 120, 2880, 2, 0),
       branch: 'filling',
     },
     ...{

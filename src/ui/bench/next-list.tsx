@@ -55,12 +55,13 @@ export function NextList({ running, next, coming, zone, name, onPick }: Props) {
               </span>
               <span className="min-w-0 flex-1">
                 <span className="block text-xl font-semibold">{item.step.label}</span>
-                <span className="text-lg text-quiet">
-                  {item.dough.name}
-                  {!can && ', waits for the step before'}
-                </span>
+                <span className="text-lg text-quiet">{item.dough.name}</span>
               </span>
-              {can && <span className="shrink-0 rounded border border-edge px-3 py-2 text-lg">take</span>}
+              {can ? (
+                <span className="shrink-0 rounded border border-edge px-3 py-2 text-lg">take</span>
+              ) : (
+                <span className="shrink-0 text-lg text-quiet">not yet</span>
+              )}
             </>
           );
           const box = 'flex min-h-18 w-full items-center gap-3 border-b border-hairline py-2 text-left';

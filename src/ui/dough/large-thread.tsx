@@ -47,7 +47,7 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
           return (
             <g key={celsius}>
               <path d={`M0 ${y}H${width}`} stroke="var(--hairline)" strokeWidth={0.6} />
-              <text x={4} y={y - 2} className="fill-quiet font-label text-[13px] font-medium">
+              <text x={4} y={Math.max(12, y - 2)} className="fill-quiet font-label text-[13px] font-medium">
                 {celsius} °C
               </text>
             </g>
@@ -56,18 +56,20 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
         <ThreadLines thread={plan} faint />
         <ThreadGives thread={real} />
         <ThreadLines thread={real} />
-        {[...new Set(dues)].map((due) => (
-          <g key={due}>
-            <path d={`M${xOf(scale, due)} 10V${HEIGHT}`} stroke="var(--ink)" strokeWidth={2} />
-            <text
-              x={xOf(scale, due) + 5}
-              y={HEIGHT - 8}
-              className="fill-ink font-label text-[15px] font-semibold"
-            >
-              {dayTime(due, zone)}
-            </text>
-          </g>
-        ))}
+        {[...new Set(dues)]
+          .sort((a, b) => a - b)
+          .map((due, nth) => (
+            <g key={due}>
+              <path d={`M${xOf(scale, due)} 10V${HEIGHT}`} stroke="var(--ink)" strokeWidth={2} />
+              <text
+                x={xOf(scale, due) + 5}
+                y={HEIGHT - 8 - 17 * nth}
+                className="fill-ink font-label text-[15px] font-semibold"
+              >
+                {dayTime(due, zone)}
+              </text>
+            </g>
+          ))}
         <NowLine scale={scale} now={now} height={HEIGHT} />
         <ThreadKnots thread={real} size={5.5} />
       </svg>

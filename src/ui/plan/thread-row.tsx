@@ -12,7 +12,7 @@ import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
 import { outputWords, stateWords } from './words';
 
 /** Height of a thread's row, px. */
-export const ROW = 66;
+export const ROW = 60;
 
 interface Props {
   dough: FloorDough;

@@ -120,7 +120,12 @@ export function drawThread(
       const at = points.find((p) => p.minute >= start) ?? points.at(-1);
       if (!at) continue;
       const { start: begins, end } = times(own);
-      if ((step.work || step.kind === 'bake') && (nth === 0 || status !== 'open' || step.branch)) {
+      if (
+        (step.work || step.kind === 'bake') &&
+        step.kind !== 'move' &&
+        step.kind !== 'load' &&
+        (nth === 0 || status !== 'open' || step.branch)
+      ) {
         const x = xOf(scale, (begins + end) / 2);
         const word = step.turn ? String(step.turn) : (WORDS[step.kind] ?? '');
         drawn.knots.push({

@@ -63,6 +63,9 @@ export const ThreadKnots = memo(function ThreadKnots({
               y={knot.y - 9}
               textAnchor="middle"
               className="fill-ink font-label text-[12px] font-medium"
+              stroke="var(--flour)"
+              strokeWidth={2.5}
+              paintOrder="stroke"
             >
               {knot.word}
             </text>

@@ -1,0 +1,133 @@
+/**
+ * Every check and test, in order, on a MariaDB of its own. Ends with one line: N passed, N failed.
+ * Started by bin/test. Name suites to run only those: bin/test unit browser.
+ */
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startDatabase, type Database } from './lib/mariadb';
+import { freePort } from './lib/ports';
+
+interface Tally {
+  passed: number;
+  failed: number;
+}
+
+const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-test-'));
+const bin = (name: string) => join('node_modules', '.bin', name);
+let database: Database | null = null;
+
+function run(command: string, args: string[], env: Record<string, string> = {}): Promise<number> {
+  return new Promise((done) => {
+    const child = spawn(command, args, {
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    child.on('error', (error) => {
+      console.error(`${command}: ${error.message}`);
+      done(1);
+    });
+    child.on('exit', (code) => done(code ?? 1));
+  });
+}
+
+/** A check that holds or does not. */
+async function check(command: string, args: string[]): Promise<Tally> {
+  const code = await run(command, args);
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+}
+
+/** Counts from a runner's report; a runner that fails without a failed test counts as one failure. */
+function counted(code: number, file: string, read: (report: unknown) => Tally): Tally {
+  try {
+    const tally = read(JSON.parse(readFileSync(file, 'utf8')));
+    const silent = code !== 0 && tally.failed === 0;
+    const empty = tally.passed + tally.failed === 0;
+    return silent || empty ? { ...tally, failed: tally.failed + 1 } : tally;
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+
+async function vitest(project: string, env: Record<string, string> = {}): Promise<Tally> {
+  const file = join(scratch, `${project}.json`);
+  const args = [
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ];
+  const code = await run(bin('vitest'), args, env);
+  return counted(code, file, (report) => {
+    const { numPassedTests, numFailedTests } = report as { numPassedTests: number; numFailedTests: number };
+    return { passed: numPassedTests, failed: numFailedTests };
+  });
+}
+
+async function theDatabase(): Promise<Database> {
+  const home = join(scratch, 'database');
+  mkdirSync(home, { recursive: true });
+  return (database ??= await startDatabase(home, await freePort(), 'only-for-tests'));
+}
+
+async function browser(): Promise<Tally> {
+  const file = join(scratch, 'browser.json');
+  const db = await theDatabase();
+  const code = await run(bin('playwright'), ['test', '--reporter=list,json'], {
+    HEFETEIG_TEST_DATABASE: db.url(''),
+    HEFETEIG_BUILD: 'build/test',
+    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+  });
+  return counted(code, file, (report) => {
+    const { stats } = report as { stats: { expected: number; flaky: number; unexpected: number } };
+    return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
+  });
+}
+
+const SUITES: Record<string, () => Promise<Tally>> = {
+  format: () => check(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+  lint: () => check(bin('eslint'), ['--max-warnings', '0', '.']),
+  imports: () => check(bin('depcruise'), ['--config', '.dependency-cruiser.mjs', 'src']),
+  types: () => check(bin('tsc'), ['--noEmit']),
+  unit: () => vitest('unit'),
+  server: async () => vitest('server', { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
+  browser,
+};
+
+async function main(): Promise<number> {
+  const named = process.argv.slice(2);
+  const unknown = named.find((name) => !(name in SUITES));
+  if (unknown) throw new Error(`There is no suite ${unknown}; there are ${Object.keys(SUITES).join(', ')}.`);
+  const total: Tally = { passed: 0, failed: 0 };
+  for (const name of named.length > 0 ? named : Object.keys(SUITES)) {
+    const begun = performance.now();
+    const { passed, failed } = await (SUITES[name] as () => Promise<Tally>)();
+    total.passed += passed;
+    total.failed += failed;
+    console.log(
+      `\n== ${name}: ${failed === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
+    );
+  }
+  console.log(`${total.passed} passed, ${total.failed} failed`);
+  return total.failed === 0 ? 0 : 1;
+}
+
+async function cleanUp(): Promise<void> {
+  await database?.stop();
+  rmSync(scratch, { recursive: true, force: true });
+}
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => void cleanUp().then(() => process.exit(1)));
+main()
+  .catch((error: unknown) => {
+    console.error(error instanceof Error ? error.message : error);
+    return 1;
+  })
+  .then(async (code) => {
+    await cleanUp();
+    process.exit(code);
+  });
