@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { adjusted, machineClock, shownTime } from './clock';
+import {
+  addLocalDays,
+  atLocalMinute,
+  dayTime,
+  formatLocal,
+  localMidnight,
+  MINUTE,
+  parseLocal,
+  weekday,
+} from './local';
+import { crewSteps, presences, staffedSpans } from './shifts';
+
+const BERLIN = 'Europe/Berlin';
+const at = (text: string) => parseLocal(text, BERLIN) as number;
+
+describe('local time', () => {
+  it('reads and writes what a person sees', () => {
+    expect(formatLocal(at('2026-11-21T06:30'), BERLIN)).toBe('2026-11-21T06:30');
+    expect(dayTime(at('2026-11-21T06:30'), BERLIN)).toBe('Sat 06:30');
+    expect(weekday(at('2026-11-22T12:00'), BERLIN)).toBe(7);
+  });
+
+  it.each(['', 'tomorrow', '2026-02-30T06:30', '2026-13-01T06:30', '2026-11-21T24:00', '2026-11-21 06:30'])(
+    'refuses %j',
+    (text) => {
+      expect(parseLocal(text, BERLIN)).toBeNull();
+    },
+  );
+
+  it('has days of 23 and 25 hours when the clocks change', () => {
+    const length = (day: string) =>
+      (addLocalDays(at(`${day}T12:00`), 1, BERLIN) - localMidnight(at(`${day}T12:00`), BERLIN)) /
+      (60 * MINUTE);
+    expect(length('2026-03-29')).toBe(23);
+    expect(length('2026-10-25')).toBe(25);
+    expect(length('2026-11-19')).toBe(24);
+  });
+
+  it('shows the wall clock asked for on such days', () => {
+    const day = localMidnight(at('2026-03-29T12:00'), BERLIN);
+    expect(formatLocal(atLocalMinute(day, 6 * 60, BERLIN), BERLIN)).toBe('2026-03-29T06:00');
+  });
+});
+
+describe('shifts', () => {
+  const night = { personId: 1, weekday: 4, startMinute: 22 * 60, endMinute: 6 * 60 };
+  const day = { personId: 2, weekday: 5, startMinute: 5 * 60, endMinute: 13 * 60 };
+  const [from, to] = [at('2026-11-20T00:00'), at('2026-11-21T00:00')];
+
+  it('reach into the next day when they end before they start', () => {
+    expect(presences([night], from, to, BERLIN)).toEqual([
+      { personId: 1, start: from, end: at('2026-11-20T06:00') },
+    ]);
+  });
+
+  it('last as many hours as the night has when the clocks go back', () => {
+    const saturday = { ...night, weekday: 6 };
+    const [shift] = presences([saturday], at('2026-10-24T00:00'), at('2026-10-26T00:00'), BERLIN);
+    expect(((shift?.end ?? 0) - (shift?.start ?? 0)) / (60 * MINUTE)).toBe(9);
+  });
+
+  it('add up to the hands that are there', () => {
+    const there = presences([night, day], from, to, BERLIN);
+    expect(crewSteps(there, from)).toEqual([
+      [0, 1],
+      [300, 2],
+      [360, 1],
+      [780, 0],
+    ]);
+    expect(staffedSpans(there)).toEqual([{ start: from, end: at('2026-11-20T13:00') }]);
+  });
+});
+
+describe('the demo clock', () => {
+  const clock = { ...machineClock(1000), demo: true, shownAt: 50_000 };
+
+  it('runs as fast as it is told', () => {
+    expect(shownTime({ ...clock, rate: 60 }, 2000)).toBe(50_000 + 60_000);
+    expect(shownTime({ ...clock, paused: true }, 9999)).toBe(50_000);
+  });
+
+  it('does not jump when its speed changes', () => {
+    const faster = adjusted(clock, 5000, { rate: 10 });
+    expect(shownTime(faster, 5000)).toBe(shownTime(clock, 5000));
+    expect(shownTime(faster, 6000)).toBe(shownTime(clock, 5000) + 10_000);
+  });
+});

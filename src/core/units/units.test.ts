@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { celsius, duration, fromNow, weight } from './format';
+import { parseCelsius } from './parse';
+
+describe('what a baker types as a temperature', () => {
+  it.each([
+    ['24', 24],
+    ['24,5', 24.5],
+    [' 24.5 °C ', 24.5],
+    ['-18c', -18],
+    ['−18', -18],
+  ])('%s is read', (text, value) => expect(parseCelsius(text)).toBe(value));
+
+  it('may be in Fahrenheit', () => {
+    expect(parseCelsius('75F')).toBeCloseTo(23.9, 1);
+    expect(parseCelsius('32 °F')).toBe(0);
+  });
+
+  it.each(['', 'warm', '24 25', '1e3', '24 K', '--3'])('%j is none', (text) =>
+    expect(parseCelsius(text)).toBeNull(),
+  );
+});
+
+describe('what a baker reads', () => {
+  it('has hours and minutes, not minutes alone', () => {
+    expect([45, 60, 860, 0].map(duration)).toEqual(['45 min', '1 h', '14 h 20', '0 min']);
+    expect([25, 0, -12].map(fromNow)).toEqual(['in 25 min', 'now', '12 min ago']);
+  });
+
+  it('has grams below a kilogram', () => {
+    expect([weight(0.64), weight(17.64), celsius(23.96), celsius(4)]).toEqual([
+      '640 g',
+      '17.6 kg',
+      '24 °C',
+      '4 °C',
+    ]);
+  });
+});

@@ -1,0 +1,5 @@
+import type { Plan, PlanProblem, Times } from '../../src/core/planning/problem';
+
+export function problemErrors(problem: unknown): string[];
+export function planErrors(problem: PlanProblem, plan: Plan): string[];
+export function planCost(problem: PlanProblem, times: Times): number;
