@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import type { PlanProblem } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
@@ -25,9 +26,10 @@ export function planInThread(problem: PlanProblem, seconds: number, seed = 1): P
 }
 
 function startThread(): Thread {
-  // The thread runs from its source, outside the bundle; its path is kept from the bundler's eyes.
-  const file = join(process.cwd(), 'src', 'workers', 'plan-thread.ts');
-  const worker = new Worker(file, { execArgv: ['--import', 'tsx'] });
+  // The thread runs from its source, outside the bundle, so it brings its own TypeScript loader.
+  const file = pathToFileURL(join(process.cwd(), 'src', 'workers', 'plan-thread.ts')).href;
+  const start = `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(file)}); })`;
+  const worker = new Worker(start, { eval: true, execArgv: [] });
   const thread: Thread = { worker, waiting: new Map(), lastId: 0 };
   worker.on('message', ({ id, solution }: PlanAnswer) => {
     thread.waiting.get(id)?.resolve(solution);

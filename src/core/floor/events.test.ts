@@ -47,6 +47,14 @@ describe('the events that count', () => {
     expect(effectiveEvents([start, event({ id: 'b', kind: 'undo', at: 2, undoes: 'a' })])).toEqual([]);
   });
 
+  it('leave out what was undone at the very same moment, also while the clock is paused', () => {
+    const [start, undo] = [event({ id: 'z', at: 1 }), event({ id: 'a', kind: 'undo', at: 1, undoes: 'z' })];
+    expect(effectiveEvents([start, undo])).toEqual([]);
+    expect(effectiveEvents([start, undo, event({ id: '0', kind: 'undo', at: 1, undoes: 'a' })])).toEqual([
+      start,
+    ]);
+  });
+
   it('bring back what was undone when the undo is undone', () => {
     const start = event({ id: 'a', at: 1 });
     const undo = event({ id: 'b', kind: 'undo', at: 2, undoes: 'a' });

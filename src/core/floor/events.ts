@@ -20,12 +20,16 @@ export interface FloorEvent {
 
 /**
  * The events that count, in the order in which they happened: repeats once, what was undone left out.
- * The order of arrival does not matter: events are ordered by time and then by id, and an undo reaches only events
- * before it in that order.
+ * The order of arrival does not matter: events are ordered by time, at one and the same moment an undo after what it
+ * undoes, and then by id; an undo reaches only events before it in that order.
  */
 export function effectiveEvents(events: readonly FloorEvent[]): FloorEvent[] {
   const unique = [...new Map(events.map((event) => [event.id, event])).values()];
-  const ordered = unique.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const byId = new Map(unique.map((event) => [event.id, event]));
+  const ordered = unique
+    .map((event) => ({ event, depth: undoDepth(event, byId) }))
+    .sort((a, b) => a.event.at - b.event.at || a.depth - b.depth || (a.event.id < b.event.id ? -1 : 1))
+    .map(({ event }) => event);
   const undone = new Set<string>();
   const counting: FloorEvent[] = [];
   for (const event of ordered.reverse()) {
@@ -39,4 +43,15 @@ export function effectiveEvents(events: readonly FloorEvent[]): FloorEvent[] {
 /** The latest event of a person that counts and can be taken back. */
 export function lastUndoable(events: readonly FloorEvent[], personId: number): FloorEvent | null {
   return effectiveEvents(events).findLast((event) => event.personId === personId) ?? null;
+}
+
+/** 0 for what happened, 1 for an undo of it, 2 for an undo of that undo, and so on; circles end. */
+function undoDepth(event: FloorEvent, byId: ReadonlyMap<string, FloorEvent>): number {
+  const seen = new Set<string>();
+  let depth = 0;
+  for (let at: FloorEvent | undefined = event; at?.kind === 'undo' && !seen.has(at.id); depth++) {
+    seen.add(at.id);
+    at = at.undoes === null ? undefined : byId.get(at.undoes);
+  }
+  return depth;
 }

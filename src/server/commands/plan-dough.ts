@@ -69,7 +69,7 @@ export async function placeDough(
     dough,
   );
   const late = lateOutput(dough, expanded, times, minute);
-  if (late) {
+  if (late !== null) {
     const soonest = await timesOf(
       planProblem(frame, [promised(() => now)], standing),
       seconds,

@@ -72,6 +72,8 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
   if (!step) return;
   const { state } = floorDough(dough);
   const own = state.steps.get(step.key);
+  if (event.kind === 'start' && !isHandsOn(step))
+    throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
   if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
     const before = dough.links
       .filter((link) => link.to === step.key)
@@ -84,8 +86,6 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
     if (startedAt === null) throw new Refusal(`${step.label} has not been started.`, 'stepKey');
     if (event.at < startedAt) throw new Refusal(`${step.label} cannot end before it started.`, 'at');
   }
-  if (event.kind === 'start' && !isHandsOn(step))
-    throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
 }
 
 /** Records what happened on the floor. The same id again changes nothing. */

@@ -23,11 +23,10 @@ export async function migrate(url: string, folder = FOLDER): Promise<string[]> {
     );
     const [rows] = await db.query<RowDataPacket[]>('SELECT name, digest FROM migration ORDER BY name');
     const files = (await readdir(folder)).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
-    rows.forEach((row, i) => {
-      if (files[i] !== row.name)
-        throw new Error(`Migration ${row.name} was applied, but is not at its place in db/migrations.`);
-    });
     const applied: string[] = [];
+    const gone = rows.find((row, i) => files[i] !== row.name);
+    if (gone)
+      throw new Error(`Migration ${gone.name} was applied, but is not at its place in db/migrations.`);
     for (const [i, name] of files.entries()) {
       const text = await readFile(join(folder, name), 'utf8');
       const digest = createHash('sha256').update(text).digest('hex');

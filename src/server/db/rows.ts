@@ -26,6 +26,8 @@ export async function write(
 export async function transaction<T>(pool: Pool, work: (db: PoolConnection) => Promise<T>): Promise<T> {
   const db = await pool.getConnection();
   try {
+    // Whoever has waited for a lock must see what the one before has done.
+    await db.query('SET TRANSACTION ISOLATION LEVEL READ COMMITTED');
     await db.beginTransaction();
     const result = await work(db);
     await db.commit();

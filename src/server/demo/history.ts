@@ -31,7 +31,10 @@ export function history(
   const events: FloorEvent[] = [];
   const freeFrom = new Map<string, Instant>();
   const record = (step: TimedStep, kind: FloorEvent['kind'], at: Instant, more: Partial<FloorEvent> = {}) => {
-    const personId = personAt(there, at, random);
+    // Somebody who began a step ends it, also when the shift is over.
+    const begun =
+      events.findLast((event) => event.stepKey === step.key && event.kind === 'start')?.personId ?? null;
+    const personId = personAt(there, at, random) ?? begun;
     if (personId === null || at > now) return false;
     const blank = { celsius: null, text: null, undoes: null };
     events.push({

@@ -136,7 +136,7 @@ const butterBlock: RouteStep[] = [
       id: 'butter-chill',
       kind: 'rest',
       label: 'Chill butter',
-      wait: wait(30, 60, 1500, 3, 0),
+      wait: wait(30, 60, 1500, 3, 1),
       branch: 'butter',
     },
     ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },

@@ -30,8 +30,8 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
     const from = Math.min(...times) - 2 * HOUR;
     return { from, to: Math.max(...times, ...dues) + 4 * HOUR, width };
   }, [dough, dues, width]);
-  const real = useMemo(() => drawThread(dough, scale, HEIGHT, now), [dough, scale, now]);
-  const plan = useMemo(() => drawThread(dough, scale, HEIGHT, now, true), [dough, scale, now]);
+  const real = useMemo(() => drawThread(dough, scale, HEIGHT, now, { leastGive: 180 }), [dough, scale, now]);
+  const plan = useMemo(() => drawThread(dough, scale, HEIGHT, now, { planned: true }), [dough, scale, now]);
   return (
     <figure ref={ref}>
       <svg

@@ -2,8 +2,9 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { addLocalDays, dayName, formatLocal } from '@/core/time/local';
+import { addLocalDays, formatLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { DayTimeFields, localText } from '../kit/day-time';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
 
@@ -42,14 +43,11 @@ export function AddDough(props: Props) {
 }
 
 function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
-  const days = Array.from({ length: 14 }, (_, i) => addLocalDays(now, i, zone));
-  const dayWords = (at: number) =>
-    `${dayName(at, zone)} ${formatLocal(at, zone).slice(8, 10)}.${formatLocal(at, zone).slice(5, 7)}.`;
   const dayOf = (at: number) => formatLocal(at, zone).slice(0, 10);
   const blank: Line = {
     productId: String(products[0]?.id ?? ''),
     pieces: '',
-    day: dayOf(days[2] ?? now),
+    day: dayOf(addLocalDays(now, 2, zone)),
     time: '06:30',
   };
   const [clientId] = useState(() => crypto.randomUUID());
@@ -65,7 +63,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
     const outputs = lines.map(({ productId, pieces, day, time }) => ({
       productId,
       pieces: pieces.trim(),
-      due: `${day}T${time}`,
+      due: localText({ day, time }),
     }));
     const answer = await send('add-dough', { clientId, outputs, ...(again ? { again } : {}) });
     setBusy(false);
@@ -138,27 +136,16 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
               </select>
             </label>
           </div>
-          <div className="grid grid-cols-[1fr_8rem_auto] items-end gap-3 sm:col-span-2">
-            <label className="grid gap-1 text-[15px]">
-              Ready on
-              <select className={FIELD} value={line.day} onChange={(e) => change(i, { day: e.target.value })}>
-                {days.map((at) => (
-                  <option key={at} value={dayOf(at)}>
-                    {dayWords(at)}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="grid gap-1 text-[15px]">
-              at
-              <input
-                type="time"
-                className={FIELD}
-                value={line.time}
-                aria-invalid={troubleAt(`outputs.${i}.due`)}
-                onChange={(e) => change(i, { time: e.target.value })}
-              />
-            </label>
+          <div className="grid grid-cols-[1fr_auto] items-end gap-3 sm:col-span-2">
+            <DayTimeFields
+              label="Ready on"
+              value={line}
+              onChange={(value) => change(i, value)}
+              from={now}
+              days={15}
+              zone={zone}
+              faulty={troubleAt(`outputs.${i}.due`)}
+            />
             <button
               type="button"
               aria-label={`Leave out product ${i + 1}`}

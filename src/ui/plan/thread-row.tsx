@@ -26,7 +26,10 @@ interface Props {
 
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
 export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: Props) {
-  const thread = useMemo(() => drawThread(dough, scale, ROW - 6, now), [dough, scale, now]);
+  const thread = useMemo(
+    () => drawThread(dough, scale, ROW - 6, now, { leastGive: 180 }),
+    [dough, scale, now],
+  );
   const words = stateWords(dough, now);
   const begins = Math.min(...dough.steps.map((step) => step.plannedStart));
   const dues = [...new Set(outputs.map(({ dueAt }) => dueAt))].sort((a, b) => a - b);

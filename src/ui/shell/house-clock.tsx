@@ -4,8 +4,9 @@ import { Pause, Play } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { RATES } from '@/core/time/clock';
-import { clockTime, dayName, formatLocal } from '@/core/time/local';
+import { addLocalDays, clockTime, dayName, formatLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { DayTimeFields, localText } from '../kit/day-time';
 import { useClock } from '../live/clock';
 import { send } from '../live/command';
 
@@ -45,7 +46,11 @@ export function HouseClock({ zone }: { zone: string }) {
 
 function ClockControls({ zone }: { zone: string }) {
   const { now, rate, paused } = useClock();
-  const [time, setTime] = useState(() => formatLocal(now, zone));
+  const [wanted, setWanted] = useState(() => {
+    const shown = formatLocal(now, zone);
+    return { day: shown.slice(0, 10), time: shown.slice(11) };
+  });
+  const [first] = useState(() => addLocalDays(now, -2, zone));
   const [trouble, setTrouble] = useState<string | null>(null);
   const change = async (input: { shows?: string; rate?: number; paused?: boolean }) => {
     const answer = await send('set-clock', input);
@@ -76,18 +81,19 @@ function ClockControls({ zone }: { zone: string }) {
         className="flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void change({ shows: time });
+          void change({ shows: localText(wanted) });
         }}
       >
-        <label className="grid flex-1 gap-1 text-[15px]">
-          Set to
-          <input
-            type="datetime-local"
-            value={time}
-            onChange={(event) => setTime(event.target.value)}
-            className="min-h-9 rounded border border-edge bg-ground px-2"
+        <div className="flex-1">
+          <DayTimeFields
+            label="Set to"
+            value={wanted}
+            onChange={setWanted}
+            from={first}
+            days={9}
+            zone={zone}
           />
-        </label>
+        </div>
         <Button type="submit">Set</Button>
       </form>
       {trouble && (

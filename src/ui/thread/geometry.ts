@@ -80,13 +80,16 @@ const WORDS: Partial<Record<Steps[number]['step']['kind'], string>> = {
   levain: 'levain',
 };
 
-/** Works out where a thread's lines, knots and gives go. Heights come from temperatures, `height` is the row's. */
+/**
+ * Works out where a thread's lines, knots and gives go. Heights come from temperatures, `height` is the row's.
+ * `planned`: by the plan alone. `leastGive`: minutes of give from which a wait shows it.
+ */
 export function drawThread(
   dough: FloorDough,
   scale: TimeScale,
   height: number,
   now: number,
-  planned = false,
+  { planned = false, leastGive = 60 }: { planned?: boolean; leastGive?: number } = {},
 ): DrawnThread {
   const times = (step: Steps[number]) =>
     planned ? { start: step.plannedStart, end: step.plannedEnd } : stepTimes(dough, step, now);
@@ -136,9 +139,9 @@ export function drawThread(
           word: nth === 0 || step.branch ? word : '',
           oven: step.kind === 'bake',
         });
-      } else if (status !== 'done' && status !== 'skipped' && nth === 0 && own.max - own.min >= 60) {
+      } else if (status !== 'done' && status !== 'skipped' && nth === 0 && own.max - own.min >= leastGive) {
         const [x1, x2] = [xOf(scale, begins + own.min * 60_000), xOf(scale, begins + own.max * 60_000)];
-        drawn.gives.push({ key: own.key, x1, x2, y: Math.min(height - 3, at.y + 9) });
+        drawn.gives.push({ key: own.key, x1, x2, y: height - 3 });
       }
     }
   });

@@ -1,0 +1,324 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Person } from '@/core/floor/board';
+import { floorDough } from '@/core/floor/board';
+import { formatLocal, MINUTE } from '@/core/time/local';
+import { freshDatabase } from '../../../test-support/house';
+import { rowsOf } from '../db/rows';
+import { seedDemo } from '../demo/seed';
+import { houseNow } from '../queries/clock';
+import { doughById, doughsDueFrom } from '../queries/doughs';
+import { people } from '../queries/house';
+import { currentProducts } from '../queries/products';
+import { runCommand, type Answer } from './run';
+
+const ZONE = 'Europe/Berlin';
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+let mara: Person;
+let jonas: Person;
+let productId: (name: string) => number;
+
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+  const everybody = await people(house.pool);
+  const named = (name: string) => everybody.find((p) => p.name === name) as Person;
+  [mara, jonas] = [named('Mara'), named('Jonas')];
+  const products = await currentProducts(house.pool);
+  productId = (name) => products.find((p) => p.name === name)?.productId ?? 0;
+  await ok(runCommand('set-clock', mara, { paused: true }));
+});
+afterAll(() => house.close());
+
+async function ok<T>(answer: Promise<Answer>): Promise<T> {
+  const given = await answer;
+  if (!given.ok) throw new Error(given.message);
+  return given.result as T;
+}
+
+async function refusal(
+  answer: Promise<Answer>,
+): Promise<{ message: string; field: string | null; offer: Record<string, unknown> | null }> {
+  const given = await answer;
+  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
+  return given;
+}
+
+const dough = (product: string, pieces: unknown, due: string) => ({
+  clientId: randomUUID(),
+  outputs: [{ productId: productId(product), pieces, due }],
+});
+const count = async (table: 'dough' | 'plan_version' | 'floor_event') => {
+  const [row] = await rowsOf<{ n: number }>(house.pool, `SELECT COUNT(*) AS n FROM ${table}`);
+  return row?.n ?? 0;
+};
+
+describe('the demo bakery', () => {
+  it('opens on a Thursday at 04:10 with nine doughs and more, at every stage', async () => {
+    const now = await houseNow(house.pool);
+    expect(formatLocal(now, ZONE)).toMatch(/^2026-11-19T04:1/);
+    const doughs = (await doughsDueFrom(house.pool, now - 3 * 24 * 60 * MINUTE)).map(floorDough);
+    expect(doughs.filter(({ state }) => !state.finished).length).toBeGreaterThanOrEqual(9);
+    expect(doughs.some(({ state }) => state.finished)).toBe(true);
+    expect(doughs.some(({ state }) => !state.started)).toBe(true);
+    const running = doughs.flatMap((d) =>
+      [...d.state.steps.values()].filter(({ status }) => status === 'running').map(({ key }) => key),
+    );
+    for (const stage of ['retard', 'proof'])
+      expect(
+        running.some((key) => key.endsWith(stage)),
+        stage,
+      ).toBe(true);
+  });
+
+  it('has a plan in which every promise is kept', async () => {
+    const now = await houseNow(house.pool);
+    for (const { outputs, steps, name } of await doughsDueFrom(house.pool, now)) {
+      for (const { id, dueAt } of outputs) {
+        const ready = Math.max(...steps.filter((s) => s.outputId === id).map((s) => s.plannedEnd));
+        expect(ready, name).toBeLessThanOrEqual(dueAt);
+      }
+    }
+  });
+});
+
+describe('adding a dough', () => {
+  it('finds places for all its steps before the due time, inside the shifts, and moves no other dough', async () => {
+    const now = await houseNow(house.pool);
+    const before = await doughsDueFrom(house.pool, now);
+    const added = await ok<{ id: number; name: string }>(
+      runCommand('add-dough', mara, dough('Butter crescent', '120', '2026-11-21T06:30')),
+    );
+    expect(added.name).toBe('Crescent 40');
+    const placed = await doughById(house.pool, added.id);
+    expect(placed?.steps.length).toBeGreaterThan(20);
+    for (const step of placed?.steps ?? []) {
+      expect(step.plannedStart).toBeGreaterThanOrEqual(now);
+      const hour = Number(formatLocal(step.plannedStart, ZONE).slice(11, 13));
+      if (step.step.work) expect(hour >= 1 && hour < 21, `${step.label} at ${hour} h`).toBe(true);
+    }
+    const after = await doughsDueFrom(house.pool, now);
+    const times = (list: typeof after) =>
+      list.filter(({ id }) => id !== added.id).map((d) => d.steps.map((s) => [s.plannedStart, s.plannedEnd]));
+    expect(times(after)).toEqual(times(before));
+  });
+
+  it('makes one dough of a form sent twice', async () => {
+    const input = dough('Brioche knot', 40, '2026-11-21T10:00');
+    const [first, second] = await Promise.all([
+      ok(runCommand('add-dough', mara, input)),
+      ok(runCommand('add-dough', mara, input)),
+    ]);
+    expect(second).toEqual(first);
+  });
+
+  it('asks before it adds the same dough from another tab, and does so when told again', async () => {
+    const input = () => dough('Brioche knot', 30, '2026-11-22T09:00');
+    await ok(runCommand('add-dough', mara, input()));
+    const twin = await refusal(runCommand('add-dough', mara, input()));
+    expect(twin.message).toMatch(/is the same dough; Mara added it/);
+    expect(twin.offer).toEqual({ again: true });
+    await ok(runCommand('add-dough', mara, { ...input(), again: true }));
+  });
+
+  it('names the step and the earliest time when a due time is too soon, and that time works', async () => {
+    const before = [await count('dough'), await count('plan_version')];
+    const soon = await refusal(
+      runCommand('add-dough', mara, dough('Butter crescent', 60, '2026-11-19T18:00')),
+    );
+    expect(soon.message).toMatch(
+      /cannot be ready by Thu 18:00: the steps take .* at the least, retard alone 8 h\. The earliest is Fri /,
+    );
+    expect(soon.field).toBe('outputs.0.due');
+    expect([await count('dough'), await count('plan_version')]).toEqual(before);
+    const earliest = formatLocal(soon.offer?.earliest as number, ZONE);
+    await ok(runCommand('add-dough', mara, dough('Butter crescent', 60, earliest)));
+  });
+
+  it.each([
+    ['none', 0, /At least 1 piece/],
+    ['fewer than none', -5, /At least 1 piece/],
+    ['a thousand million', 1e9, /at most 100,000/],
+    ['a word', 'twelve', /whole number, such as 120/],
+    ['half a piece', 2.5, /whole number/],
+    ['nothing', '', /whole number/],
+    ['more than the mixer takes', 5000, /the mixer takes 40\.0 kg/],
+  ])('refuses %s, beside the field', async (_, pieces, sentence) => {
+    const before = await count('dough');
+    const { message, field } = await refusal(
+      runCommand('add-dough', mara, dough('Butter crescent', pieces, '2026-11-21T06:30')),
+    );
+    expect(message).toMatch(sentence);
+    expect(field).toBe('outputs.0.pieces');
+    expect(await count('dough')).toBe(before);
+  });
+
+  it.each([
+    ['a time that has passed', '2026-11-19T04:00', /has passed already/],
+    ['a day that is not', '2026-11-31T06:30', /does not exist/],
+    ['a word', 'tomorrow', /Give a day and a time/],
+    ['next year', '2027-11-21T06:30', /reaches 14 days ahead/],
+  ])('refuses %s as due time', async (_, due, sentence) => {
+    const { message, field } = await refusal(
+      runCommand('add-dough', mara, dough('Butter crescent', 10, due)),
+    );
+    expect(message).toMatch(sentence);
+    expect(field).toBe('outputs.0.due');
+  });
+
+  it('refuses unknown products, products of another dough, and no product at all', async () => {
+    const unknown = {
+      clientId: randomUUID(),
+      outputs: [{ productId: 9999, pieces: 5, due: '2026-11-21T06:30' }],
+    };
+    expect((await refusal(runCommand('add-dough', mara, unknown))).message).toMatch(/no such product/);
+    const mixed = dough('Butter crescent', 10, '2026-11-21T06:30');
+    mixed.outputs.push({ productId: productId('Brioche loaf'), pieces: 4, due: '2026-11-21T06:30' });
+    expect((await refusal(runCommand('add-dough', mara, mixed))).message).toMatch(/comes from another dough/);
+    expect(
+      (await refusal(runCommand('add-dough', mara, { clientId: randomUUID(), outputs: [] }))).message,
+    ).toMatch(/at least one product/);
+  });
+
+  it('is for planners', async () => {
+    const { message } = await refusal(
+      runCommand('add-dough', jonas, dough('Butter crescent', 10, '2026-11-21T06:30')),
+    );
+    expect(message).toMatch(/Jonas may not do this here/);
+  });
+});
+
+describe('taking a dough out', () => {
+  it('keeps what was recorded, and can be taken back', async () => {
+    const now = await houseNow(house.pool);
+    const dough = (await doughsDueFrom(house.pool, now)).find(({ name }) => name === 'Crescent 39');
+    const id = dough?.id ?? 0;
+    const events = await count('floor_event');
+    await ok(runCommand('remove-dough', mara, { doughId: id }));
+    expect(await doughById(house.pool, id)).toBeNull();
+    await ok(runCommand('restore-dough', mara, { doughId: id }));
+    expect((await doughById(house.pool, id))?.steps).toEqual(dough?.steps);
+    expect(await count('floor_event')).toBe(events);
+  });
+});
+
+describe('recording on the floor', () => {
+  /** A dough that nobody has touched, and a way to record on it. */
+  async function untouched() {
+    const now = await houseNow(house.pool);
+    const found = (await doughsDueFrom(house.pool, now)).find(
+      ({ events, name }) => events.length === 0 && name.startsWith('Chocolate'),
+    );
+    if (!found) throw new Error('The demo has no untouched chocolate rolls.');
+    const record = (part: Record<string, unknown>) =>
+      runCommand('record-event', jonas, { id: randomUUID(), doughId: found.id, stepKey: 'butter', ...part });
+    const state = async () =>
+      floorDough((await doughById(house.pool, found.id)) ?? found).state.steps.get('butter');
+    return { ...found, now, record, state };
+  }
+
+  it('refuses what cannot be, in a sentence, and records nothing of it', async () => {
+    const { record, now } = await untouched();
+    const before = await count('floor_event');
+    const cases: [Record<string, unknown>, RegExp][] = [
+      [{ kind: 'finish' }, /has not been started/],
+      [{ kind: 'start', stepKey: 'lock-in' }, /comes first; finish or skip it/],
+      [{ kind: 'start', stepKey: 'retard' }, /starts by itself/],
+      [{ kind: 'start', stepKey: 'polish' }, /has no such step/],
+      [{ kind: 'start', at: now + 10 * MINUTE }, /has not come yet/],
+      [{ kind: 'temperature', celsius: 400 }, /400 °C is no dough temperature; between -35 and 110/],
+      [{ kind: 'temperature' }, /Type a temperature/],
+      [{ kind: 'note', text: 'x'.repeat(100_000) }, /longer than a note can be/],
+      [{ kind: 'note', text: '  ' }, /few words/],
+      [{ kind: 'skip' }, /few words/],
+      [{ kind: 'undo', undoes: randomUUID() }, /nothing of that kind to undo/],
+      [{ kind: 'dance' }, /started, finished, skipped/],
+      [{ kind: 'start', id: 'mine' }, /load the page again/],
+      [{ kind: 'start', doughId: 99_999 }, /not in the plan any more/],
+    ];
+    for (const [part, sentence] of cases) expect((await refusal(record(part))).message).toMatch(sentence);
+    expect(await count('floor_event')).toBe(before);
+  });
+
+  it('starts, measures, finishes and undoes', async () => {
+    const { record, state, now } = await untouched();
+    await ok(record({ kind: 'start', at: now - 5 * MINUTE }));
+    expect((await refusal(record({ kind: 'finish', at: now - 9 * MINUTE }))).message).toMatch(
+      /cannot end before it started/,
+    );
+    await ok(record({ kind: 'temperature', celsius: 14.5 }));
+    const finish = randomUUID();
+    await ok(record({ kind: 'finish', id: finish }));
+    expect(await state()).toMatchObject({
+      status: 'done',
+      temperatures: [{ celsius: 14.5 }],
+      startedBy: jonas.id,
+    });
+    await ok(record({ kind: 'undo', undoes: finish }));
+    expect(await state()).toMatchObject({ status: 'running' });
+  });
+
+  it('counts an event once, however often and at whatever moment it is sent', async () => {
+    const { record, state } = await untouched().catch(async () => {
+      const now = await houseNow(house.pool);
+      const found = (await doughsDueFrom(house.pool, now)).find(({ name }) => name === 'Levain 3');
+      if (!found) throw new Error('The demo has no Levain 3.');
+      return {
+        record: (part: Record<string, unknown>) =>
+          runCommand('record-event', jonas, { doughId: found.id, stepKey: 'butter', ...part }),
+        state: async () =>
+          floorDough((await doughById(house.pool, found.id)) ?? found).state.steps.get('butter'),
+      };
+    });
+    const before = await count('floor_event');
+    const event = { kind: 'start', id: randomUUID() };
+    await Promise.all([ok(record(event)), ok(record(event)), ok(record(event))]);
+    await ok(record(event));
+    expect(await count('floor_event')).toBe(before + 1);
+    expect((await state())?.status).toBe('running');
+  });
+
+  it('is never changed or deleted afterwards', async () => {
+    await expect(house.pool.query("UPDATE floor_event SET kind = 'note'")).rejects.toThrow(/not changed/);
+    await expect(house.pool.query('DELETE FROM floor_event')).rejects.toThrow(/not deleted/);
+  });
+
+  it('tells the change feed which dough has changed', async () => {
+    const [row] = await rowsOf<{ command: string; dough: number }>(
+      house.pool,
+      'SELECT command, dough_id AS dough FROM change_feed ORDER BY id DESC LIMIT 1',
+    );
+    expect(row).toMatchObject({ command: 'record-event' });
+    expect(row?.dough).toBeGreaterThan(0);
+  });
+});
+
+describe('the demo clock', () => {
+  it('is set, sped up and paused', async () => {
+    await ok(runCommand('set-clock', jonas, { shows: '2026-11-19T06:00', paused: true }));
+    expect(formatLocal(await houseNow(house.pool), ZONE)).toBe('2026-11-19T06:00');
+    expect((await refusal(runCommand('set-clock', jonas, { rate: 1000 }))).message).toMatch(
+      /1, 10, 60 times/,
+    );
+    expect((await refusal(runCommand('set-clock', jonas, { shows: 'noon' }))).message).toMatch(
+      /Give a day and a time/,
+    );
+  });
+
+  it('is not there in a real bakery', async () => {
+    await house.pool.query('DELETE FROM demo_clock');
+    expect(Math.abs((await houseNow(house.pool)) - Date.now())).toBeLessThan(60_000);
+    expect((await refusal(runCommand('set-clock', mara, { paused: true }))).message).toMatch(/real clock/);
+  });
+});
+
+describe('what cannot be done', () => {
+  it('is said for unknown commands and unknown keys', async () => {
+    expect((await refusal(runCommand('bake-me-a-cake', mara, {}))).message).toMatch(
+      /nothing called bake-me-a-cake/,
+    );
+    expect((await refusal(runCommand('remove-dough', mara, { doughId: 1, force: true }))).message).toMatch(
+      /not allowed/,
+    );
+  });
+});

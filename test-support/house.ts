@@ -1,0 +1,28 @@
+import { randomBytes } from 'node:crypto';
+import { createConnection, type Pool } from 'mysql2/promise';
+import { migrate } from '@/server/db/migrate';
+import { connect } from '@/server/db/pool';
+
+/** A database of its own on the test server (`HEFETEIG_TEST_DATABASE`), migrated; `close` drops it. */
+export async function freshDatabase(): Promise<{ url: string; pool: Pool; close: () => Promise<void> }> {
+  const base = process.env.HEFETEIG_TEST_DATABASE;
+  if (!base) throw new Error('Run the tests by bin/test: they need a MariaDB server.');
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  const admin = await createConnection({ uri: `${base}mysql` });
+  await admin.query(`CREATE DATABASE ${name}`);
+  const url = base + name;
+  await migrate(url);
+  const pool = connect(url);
+  // Commands take the pool of the process.
+  process.env.DATABASE_URL = url;
+  (globalThis as { hefeteigPool?: Pool }).hefeteigPool = pool;
+  return {
+    url,
+    pool,
+    close: async () => {
+      await pool.end();
+      await admin.query(`DROP DATABASE ${name}`);
+      await admin.end();
+    },
+  };
+}
