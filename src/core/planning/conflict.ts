@@ -3,7 +3,7 @@ import { Placer } from './placement';
 import type { PlanProblem } from './problem';
 import { seeded } from './random';
 import { State } from './state';
-import { narrow, ownWindows } from './windows';
+import { narrow, ownWindows, pinnedPlaces } from './windows';
 
 /** Price of overload that no saving of cost outweighs: with it, overload in the best place means no place at all. */
 const NEVER = 1e7;
@@ -18,20 +18,10 @@ export function relaxedCost(model: Model): number {
   for (const members of model.components) if (!narrow(model, windows, members)) return Infinity;
   const placer = new Placer(model, windows);
   const state = new State(model, placer, seeded(0));
-  const pinned = model.tasks
-    .map((task) => task.index)
-    .filter((i) => {
-      return windows.startFrom[i] === windows.startTo[i] && windows.endFrom[i] === windows.endTo[i];
-    });
-  state.restore(
-    pinned.map((task) => ({
-      task,
-      start: windows.startFrom[task] as number,
-      end: windows.endFrom[task] as number,
-    })),
-  );
+  const pinned = pinnedPlaces(windows);
+  state.pin(pinned);
   if (state.overload > 0) return Infinity;
-  const isPinned = new Set(pinned);
+  const isPinned = new Set(pinned.map(({ task }) => task));
   let total = state.cost;
   for (const members of model.components) {
     const open = members.filter((i) => !isPinned.has(i));

@@ -4,7 +4,7 @@ import type { Model } from './model';
 import { Placer } from './placement';
 import { seeded, shuffled, type Random } from './random';
 import { ownCost, State, type Places } from './state';
-import { narrow, ownWindows } from './windows';
+import { narrow, ownWindows, pinnedPlaces } from './windows';
 
 export interface SearchOptions {
   seed: number;
@@ -45,18 +45,22 @@ export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptio
   const state = new State(model, new Placer(model, base), random);
   const bound = relaxedCost(model);
   let price = FIRST_PRICE;
-  for (const members of byNeed(model)) {
+  const pinned = pinnedPlaces(base);
+  state.pin(pinned);
+  const isPinned = new Set(pinned.map(({ task }) => task));
+  for (const dough of byNeed(model)) {
+    const members = dough.filter((i) => !isPinned.has(i));
     let placed = state.insert(members, price);
     for (let tries = 0; !placed && tries < 50 && !shouldStop(); tries++)
       placed = state.insert(members, price);
     if (!placed) return null;
   }
 
-  if (!untangle(state, new Moves(state, random), random, shouldStop)) return null;
+  const moves = new Moves(state, random, isPinned);
+  if (!untangle(state, moves, random, shouldStop)) return null;
 
   let best: Found | null = null;
   let sinceSound = 0;
-  const moves = new Moves(state, random);
   for (;;) {
     if (state.overload === 0 && (best === null || state.cost < best.cost)) {
       best = {
@@ -126,16 +130,13 @@ class Moves {
   constructor(
     private readonly state: State,
     private readonly random: Random,
+    pinned: ReadonlySet<number>,
   ) {
     const { tasks, components } = state.model;
-    const fixed = (i: number) => {
-      const task = tasks[i];
-      return !task || (task.startFrom === task.startTo && task.endFrom === task.endTo);
-    };
-    this.free = tasks.map((task) => task.index).filter((i) => !fixed(i));
+    this.free = tasks.map((task) => task.index).filter((i) => !pinned.has(i));
     this.componentOf = [];
     for (const members of components) {
-      const open = members.filter((i) => !fixed(i));
+      const open = members.filter((i) => !pinned.has(i));
       for (const i of members) this.componentOf[i] = open;
     }
   }

@@ -1,6 +1,6 @@
 import { lengthCost, readyCost } from './cost';
 import type { Model, ModelLink, ModelTask } from './model';
-import type { Overload, Profile } from './profile';
+import type { Overload } from './profile';
 import { Arrays, lowerBySlidingMinimum, lowest, type TimeFunction } from './timefunction';
 import { narrow, type Windows } from './windows';
 
@@ -8,6 +8,11 @@ import { narrow, type Windows } from './windows';
 export interface Schedule {
   start: Int32Array;
   end: Int32Array;
+}
+
+/** Writes the running sums of a task's overload; see `Profile.fillOverload`. */
+export interface OverloadSource {
+  fillOverload(task: ModelTask, from: number, to: number, out: Overload): void;
 }
 
 /** Where tasks were, and how many minutes from there a new place may be. */
@@ -35,7 +40,7 @@ interface Branch {
  * Finds the cheapest places for tasks that are free while all others stay where they are.
  *
  * Links make a tree of a dough's steps, and a tree can be solved exactly: each branch tells its parent what it costs
- * to be held at each minute, and the root picks. Overload of resources by tasks already in the profile is a price
+ * to be held at each minute, and the root picks. Overload of resources by tasks placed already is a price
  * per unit-minute. Free tasks do not see each other's use of resources; whoever commits them one by one does.
  */
 export class Placer {
@@ -59,12 +64,18 @@ export class Placer {
    * free tasks are not looked at. Returns the cost with priced overload, or Infinity where links and lengths alone
    * leave no place.
    */
-  place(free: readonly number[], schedule: Schedule, profile: Profile, price: number, near?: Nearby): number {
+  place(
+    free: readonly number[],
+    schedule: Schedule,
+    source: OverloadSource,
+    price: number,
+    near?: Nearby,
+  ): number {
     if (!this.openWindows(free, schedule, near)) return Infinity;
     const trees = spanningTrees(this.model, free);
     let total = 0;
     for (const members of trees.sets) {
-      const root = this.grow(members[0] as number, null, trees.links, profile);
+      const root = this.grow(members[0] as number, null, trees.links, source);
       total += this.solve(root, schedule, price);
       this.release(root);
       if (total === Infinity) return Infinity;
@@ -95,7 +106,12 @@ export class Placer {
     return narrow(this.model, windows, free);
   }
 
-  private grow(i: number, link: ModelLink | null, tree: ReadonlySet<ModelLink>, profile: Profile): Branch {
+  private grow(
+    i: number,
+    link: ModelLink | null,
+    tree: ReadonlySet<ModelLink>,
+    source: OverloadSource,
+  ): Branch {
     const task = this.task(i);
     const { startFrom, startTo, endFrom, endTo } = this.windows;
     const branch: Branch = {
@@ -104,13 +120,13 @@ export class Placer {
       atEnd: { from: endFrom[i] as number, to: endTo[i] as number, at: this.arrays.take() },
       overload: { toStart: this.arrays.take(), toEnd: this.arrays.take() },
     };
-    profile.fillOverload(task, branch.atStart.from, branch.atEnd.to, branch.overload);
+    source.fillOverload(task, branch.atStart.from, branch.atEnd.to, branch.overload);
     for (const after of task.after) {
-      if (after !== link && tree.has(after)) branch.children.push(this.grow(after.to, after, tree, profile));
+      if (after !== link && tree.has(after)) branch.children.push(this.grow(after.to, after, tree, source));
     }
     for (const before of task.before) {
       if (before !== link && tree.has(before))
-        branch.children.push(this.grow(before.from, before, tree, profile));
+        branch.children.push(this.grow(before.from, before, tree, source));
     }
     return branch;
   }

@@ -74,21 +74,26 @@ export class Profile {
   fillOverload(task: ModelTask, from: number, to: number, out: Overload): void {
     out.toStart.fill(0, from, to + 1);
     out.toEnd.fill(0, from, to + 1);
+    this.addOverload(task, from, to, out, 1);
+  }
+
+  /** Adds the running sums of this profile, `weight` times, to those in `out`. */
+  addOverload(task: ModelTask, from: number, to: number, out: Overload, weight: number): void {
     for (const use of task.uses) {
       const used = this.used[use.resource] as Int32Array;
       const { capacity } = this.resource(use);
       const grudges = this.grudges[use.resource] as Float64Array;
       let sum = 0;
       for (let m = from; m < to; m++) {
-        sum += addedOverload(used, capacity, m, use.amount) + use.amount * (grudges[m] as number);
+        sum += weight * (addedOverload(used, capacity, m, use.amount) + use.amount * (grudges[m] as number));
         out.toStart[m + 1] = (out.toStart[m + 1] as number) + sum;
         out.toEnd[m + 1] = (out.toEnd[m + 1] as number) + sum;
       }
-      if (use.setting !== null) this.fillClashes(use, from, to, out);
+      if (use.setting !== null) this.addClashes(use, from, to, out, weight);
     }
   }
 
-  private fillClashes(use: ModelUse, from: number, to: number, out: Overload): void {
+  private addClashes(use: ModelUse, from: number, to: number, out: Overload, weight: number): void {
     const [before, after] = halves(this.resource(use).changeover);
     const all = this.spans[use.resource] as Int32Array;
     const same = this.spansOf(use.resource, use.setting ?? 0);
@@ -98,7 +103,7 @@ export class Profile {
     for (let m = from - before; m < to + after; m++) {
       if (m + before <= to) out.toStart[m + before] = (out.toStart[m + before] as number) + sum;
       if (m - after >= from) out.toEnd[m - after] = (out.toEnd[m - after] as number) + sum;
-      if (m >= 0 && m < horizon) sum += (all[m] as number) - (same[m] as number);
+      if (m >= 0 && m < horizon) sum += weight * ((all[m] as number) - (same[m] as number));
     }
     out.toEnd[to] = (out.toEnd[to] as number) + sum;
   }

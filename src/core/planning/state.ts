@@ -1,12 +1,18 @@
 import { lengthCost, readyCost } from './cost';
 import { legsOf } from './legs';
 import type { Model, ModelTask } from './model';
-import type { Nearby, Placer, Schedule } from './placement';
+import type { Nearby, OverloadSource, Placer, Schedule } from './placement';
 import { Profile } from './profile';
 import { shuffled, type Random } from './random';
 
 /** Where some tasks stand, to be put back. */
 export type Places = { task: number; start: number; end: number }[];
+
+/**
+ * How much heavier overload weighs where what is pinned, or nobody being there, leaves no room: no other task can give
+ * way there.
+ */
+const NO_WAY = 40;
 
 /** A plan in the making: every task's place, what they hold, and what it costs, kept up to date move by move. */
 export class State {
@@ -16,6 +22,9 @@ export class State {
   /** Unit-minutes by which placed tasks overload resources; a plan is sound at 0. */
   overload = 0;
   private readonly profile: Profile;
+  /** What pinned tasks hold, alone. */
+  private readonly fixed: Profile;
+  private readonly source: OverloadSource;
 
   constructor(
     readonly model: Model,
@@ -27,6 +36,13 @@ export class State {
       end: new Int32Array(model.tasks.length).fill(-1),
     };
     this.profile = new Profile(model);
+    this.fixed = new Profile(model);
+    this.source = {
+      fillOverload: (task, from, to, out) => {
+        this.profile.fillOverload(task, from, to, out);
+        this.fixed.addOverload(task, from, to, out, NO_WAY);
+      },
+    };
   }
 
   /** Cost with the overload priced: what the search makes smaller. */
@@ -47,6 +63,12 @@ export class State {
     });
   }
 
+  /** Places tasks that have but one place, for good: nothing else can have what they hold. */
+  pin(places: Places): void {
+    for (const { task, start, end } of places) this.fixed.add(this.task(task), start, end);
+    this.restore(places);
+  }
+
   /** Puts lifted tasks back where they stood. */
   restore(places: Places): void {
     for (const { task, start, end } of places) this.commit(this.task(task), start, end);
@@ -61,7 +83,7 @@ export class State {
     let open = [...tasks];
     const done: number[] = [];
     while (open.length > 0) {
-      if (this.placer.place(open, this.schedule, this.profile, price, near) === Infinity) {
+      if (this.placer.place(open, this.schedule, this.source, price, near) === Infinity) {
         for (const i of open) this.schedule.start[i] = this.schedule.end[i] = -1;
         this.lift(done);
         return false;
@@ -102,7 +124,7 @@ export class State {
 
   /** What lifted tasks would cost at their best, seeing only what is placed now; nothing is placed. */
   quote(tasks: readonly number[], price: number): number {
-    const cost = this.placer.place(tasks, this.schedule, this.profile, price);
+    const cost = this.placer.place(tasks, this.schedule, this.source, price);
     for (const i of tasks) this.schedule.start[i] = this.schedule.end[i] = -1;
     return cost;
   }

@@ -69,3 +69,15 @@ export function narrow(model: Model, windows: Windows, members: readonly number[
     queue.push(i);
   }
 }
+
+/** The tasks that these windows leave but one place, with that place. */
+export function pinnedPlaces({
+  startFrom,
+  startTo,
+  endFrom,
+  endTo,
+}: Windows): { task: number; start: number; end: number }[] {
+  return Array.from(startFrom, (start, task) => ({ task, start, end: endFrom[task] as number })).filter(
+    ({ task, start, end }) => start === startTo[task] && end === endTo[task],
+  );
+}
