@@ -12,7 +12,8 @@ export interface MachinePool {
 export interface DoughToPlan {
   id: number;
   expanded: ExpandedDough;
-  promises: { outputId: number; due: number; freshFor: number }[];
+  /** `keep`: a plan that is late is no plan. */
+  promises: { outputId: number; due: number; freshFor: number; keep?: boolean }[];
 }
 
 /** A step of another dough that keeps its place: `[start, end]` minutes, and what it holds meanwhile. */
@@ -54,7 +55,18 @@ export function planProblem(
   const fixed = standing.map(({ id, dough, start, end, uses }): Task => {
     return { id, dough, kind: 'standing', min: end - start, target: end - start, max: end - start, uses };
   });
-  const open = doughs.flatMap(({ id, expanded }) => expanded.steps.map((step) => taskOf(id, step)));
+  const open = doughs.flatMap(({ id, expanded, promises }) => {
+    const deadlines = new Map(
+      expanded.ready.map(({ outputId, key }) => [
+        key,
+        promises.find((p) => p.keep && p.outputId === outputId)?.due,
+      ]),
+    );
+    return expanded.steps.map((step): Task => {
+      const deadline = deadlines.get(step.key);
+      return { ...taskOf(id, step), ...(deadline === undefined ? {} : { deadline }) };
+    });
+  });
   const outputs: Output[] = doughs.flatMap(({ id, expanded, promises }) =>
     expanded.ready.flatMap(({ outputId, key }) => {
       const promise = promises.find((p) => p.outputId === outputId);

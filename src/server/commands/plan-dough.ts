@@ -1,6 +1,7 @@
 import type { PoolConnection } from 'mysql2/promise';
 import type { BoardDough } from '@/core/floor/board';
-import type { PlanProblem, Times } from '@/core/planning/problem';
+import type { Times } from '@/core/planning/problem';
+import type { Solution } from '@/core/planning/solve';
 import { quickestWay } from '@/core/route/earliest';
 import { expandDough, type ExpandedDough } from '@/core/route/expand';
 import { planProblem, taskId, type DoughToPlan, type Standing } from '@/core/route/problem';
@@ -51,32 +52,29 @@ export async function placeDough(
     machines: await machines(db),
   };
   const expanded = expandDough(dough.outputs, await ovenCapacity(db));
-  const promised = (dueOf: (output: NewDough['outputs'][number]) => number): DoughToPlan => ({
+  const promised = (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean): DoughToPlan => ({
     id: dough.id,
     expanded,
     promises: dough.outputs.map((output) => ({
       outputId: output.id,
       due: Math.max(0, minute(dueOf(output))),
       freshFor: output.product.freshFor,
+      keep,
     })),
   });
   const standing = others.flatMap((other) => standingSteps(other, minute, frame));
   const seconds = (await houseValues(db))('plan_seconds');
-  const times = await timesOf(
-    planProblem(frame, [promised((o) => o.dueAt)], standing),
-    seconds,
-    expanded,
-    dough,
-  );
-  const late = lateOutput(dough, expanded, times, minute);
-  if (late !== null) {
-    const soonest = await timesOf(
-      planProblem(frame, [promised(() => now)], standing),
-      seconds,
-      expanded,
-      dough,
-    );
-    throw tooLate(dough, expanded, late, { now, origin, zone: bakery.zone, soonest });
+  const plan = (one: DoughToPlan) => planInThread(planProblem(frame, [one], standing), seconds);
+  const kept = await plan(promised((output) => output.dueAt, true));
+  let times = kept?.plan.status === 'feasible' ? kept.plan.times : null;
+  if (!times) {
+    // Late, or not found in time: as soon as can be says which, and is a plan itself if it is soon enough.
+    const soonest = await plan(promised(() => now, false));
+    if (soonest?.plan.status !== 'feasible') throw noPlace(dough, expanded, soonest, seconds);
+    times = soonest.plan.times;
+    const late = lateOutput(dough, expanded, times, minute);
+    if (late !== null)
+      throw tooLate(dough, expanded, late, { now, origin, zone: bakery.zone, soonest: times });
   }
   return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
 }
@@ -94,19 +92,12 @@ function standingSteps(
   });
 }
 
-async function timesOf(
-  problem: PlanProblem,
-  seconds: number,
-  expanded: ExpandedDough,
-  dough: NewDough,
-): Promise<Times> {
-  const solution = await planInThread(problem, seconds);
-  if (solution?.plan.status === 'feasible') return solution.plan.times;
-  const named = new Set(solution?.plan.conflict ?? []);
+function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, seconds: number): Refusal {
+  const named = new Set(solution?.plan.status === 'infeasible' ? solution.plan.conflict : []);
   const labels = expanded.steps
     .filter(({ key }) => named.has(taskId(dough.id, key)))
     .map(({ label }) => label);
-  throw new Refusal(
+  return new Refusal(
     labels.length > 0
       ? `${dough.name} finds no place in the bakery: ${labels.slice(0, 4).join(', ')} cannot be fitted in together.`
       : `No place for ${dough.name} was found in ${seconds} s. Fewer pieces or another time may fit.`,

@@ -14,13 +14,15 @@ interface Props {
   onPick: (item: AgendaItem) => void;
 }
 
-const SHOWN = 7;
+/** How many steps that cannot start yet are shown; those that can are all shown. */
+const COMING = 5;
 
 /** What else is under way, can be started, and comes later. A tap brings it to the card. */
 export function NextList({ running, next, coming, zone, name, onPick }: Props) {
-  const open = [...next.map((item) => ({ item, can: true })), ...coming.map((item) => ({ item, can: false }))]
-    .sort((a, b) => a.item.inMinutes - b.item.inMinutes)
-    .slice(0, SHOWN);
+  const open = [
+    ...next.map((item) => ({ item, can: true })),
+    ...coming.slice(0, COMING).map((item) => ({ item, can: false })),
+  ].sort((a, b) => a.item.inMinutes - b.item.inMinutes);
   return (
     <section aria-label="Next" className="bg-ground p-5 md:row-span-2">
       {running.length > 0 && <h2 className="mb-1 text-lg text-quiet">also under way</h2>}

@@ -2,11 +2,12 @@
 
 import { ChevronLeft, ChevronRight, Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, type KeyboardEvent } from 'react';
+import { useMemo, useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
 import { addLocalDays, clockTime } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { Button } from '../kit/button';
+import { useKeys } from '../kit/use-keys';
 import { useWidth } from '../kit/use-width';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
@@ -64,7 +65,7 @@ export function PlanView({
     const at = shown.findIndex(({ id }) => id === selected?.id);
     setPicked(shown[Math.min(shown.length - 1, Math.max(0, at + by))]?.id ?? null);
   };
-  const keys: Record<string, () => void> = {
+  useKeys({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
     ArrowLeft: () => setHome(home - 12 * HOUR),
@@ -74,27 +75,10 @@ export function PlanView({
     t: () => mayPlan && selected && void takeOut(selected),
     Enter: () => selected && router.push(`/dough/${selected.id}`),
     '?': () => setSheet('keys'),
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
-    const onButton = event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement;
-    if (
-      sheet ||
-      typing ||
-      (onButton && event.key === 'Enter') ||
-      event.ctrlKey ||
-      event.metaKey ||
-      event.altKey
-    )
-      return;
-    const act = keys[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
-  };
+  });
 
   return (
-    <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]" onKeyDown={onKeyDown} tabIndex={-1}>
+    <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]">
       <h1 className="sr-only">Plan</h1>
       <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
         <div className="flex items-center gap-2 py-2">

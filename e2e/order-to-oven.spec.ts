@@ -1,0 +1,119 @@
+import { expect, test, type Page } from '@playwright/test';
+import { alertOf, expectAccessible, signIn } from './support/people';
+
+/** Sets the demo clock through its own controls. */
+async function setClock(page: Page, day: string, time: string): Promise<void> {
+  await page.getByRole('button', { name: 'Demo clock' }).click();
+  await page.getByRole('combobox', { name: 'Set to' }).selectOption({ label: day });
+  await page.getByRole('textbox', { name: 'at' }).fill(time);
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Demo clock' })).toContainText(time);
+  await page.keyboard.press('Escape');
+}
+
+test('a planner adds 120 butter crescents and a baker works on them while both see real times beside planned ones', async ({
+  browser,
+}) => {
+  const planner = await signIn(browser, 'Mara');
+  await expect(planner.getByRole('button', { name: /^Crescent 38/ })).toBeVisible();
+  await expect(planner.getByText(/doughs under way or to come/)).toContainText(/^(9|1\d) /);
+
+  await planner.keyboard.press('a');
+  const sheet = planner.getByRole('dialog', { name: 'Add dough' });
+  await sheet.getByRole('textbox', { name: 'Pieces' }).fill('120');
+  await sheet.getByRole('combobox', { name: 'Product' }).selectOption({ label: 'Butter crescent' });
+  await sheet.getByRole('combobox', { name: 'Ready on' }).selectOption({ label: 'Sat 21.11.' });
+  await sheet.getByRole('textbox', { name: 'at' }).fill('6:30');
+  await sheet.getByRole('button', { name: 'Add dough' }).click();
+  await expect(sheet).toBeHidden();
+  const panel = planner.getByRole('complementary', { name: 'Crescent 40' });
+  await expect(panel).toContainText('120 butter crescent');
+  await expect(panel).toContainText('Sat 06:30');
+  for (const day of ['Thu', 'Fri', 'Sat']) await expect(panel.getByText(day, { exact: true })).toBeVisible();
+
+  await panel.getByRole('link', { name: 'Open dough' }).click();
+  const butterRow = planner.getByRole('row', { name: /Make butter block/ });
+  const planned = /(\w{3} \d\d:\d\d) to/.exec((await butterRow.textContent()) ?? '')?.[1] ?? '';
+  expect(planned).toMatch(/^(Thu|Fri) /);
+  await setClock(planner, planned.startsWith('Thu') ? 'Thu 19.11.' : 'Fri 20.11.', planned.slice(4));
+
+  const baker = await signIn(browser, 'Selma', { width: 1024, height: 768 });
+  await baker
+    .getByRole('button', { name: /Make butter block\s*Crescent 40/ })
+    .or(baker.getByRole('heading', { name: 'Make butter block' }))
+    .first()
+    .click();
+  await expect(baker.getByRole('region', { name: 'Now' })).toContainText('Crescent 40');
+  await baker.getByRole('button', { name: 'Start make butter block' }).click();
+  await expect(baker.getByRole('button', { name: 'Done' })).toBeVisible();
+  await expect(butterRow).toContainText('under way');
+  await expect(butterRow).toContainText('Selma');
+
+  await baker.getByRole('button', { name: '°C' }).click();
+  await baker.getByRole('textbox', { name: /type it/ }).fill('warm');
+  await baker.getByRole('button', { name: 'Tell it' }).click();
+  await expect(alertOf(baker)).toContainText('not a temperature');
+  await baker.getByRole('textbox', { name: /type it/ }).fill('55 F');
+  await baker.getByRole('button', { name: 'Tell it' }).click();
+  await expect(butterRow).toContainText('12.8 °C');
+
+  await setClock(
+    planner,
+    planned.startsWith('Thu') ? 'Thu 19.11.' : 'Fri 20.11.',
+    shifted(planned.slice(4), 7),
+  );
+  await baker.getByRole('button', { name: 'Done' }).click();
+  await expect(butterRow).toContainText(`${planned.slice(4)} to ${shifted(planned.slice(4), 7)}`);
+  await baker.getByRole('button', { name: /^Undo/ }).click();
+  await expect(butterRow).toContainText('under way');
+  await expectAccessible(baker);
+  await expectAccessible(planner);
+});
+
+function shifted(time: string, minutes: number): string {
+  const [hour = 0, minute = 0] = time.split(':').map(Number);
+  const total = hour * 60 + minute + minutes;
+  return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
+}
+
+test('a dough goes from mixing to the oven in the browser, and its turns are counted', async ({
+  browser,
+}) => {
+  const planner = await signIn(browser, 'Mara');
+  const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
+  await setClock(planner, 'Fri 20.11.', '12:00');
+  const name = 'Danish 14';
+  await planner.getByRole('button', { name: new RegExp(`^${name},`) }).click();
+  await planner.getByRole('complementary', { name }).getByRole('link', { name: 'Open dough' }).click();
+  await expect(planner.getByRole('heading', { name })).toBeVisible();
+
+  const now = baker.getByRole('region', { name: 'Now' });
+  const next = baker.getByRole('region', { name: 'Next' });
+  for (let steps = 0; steps < 40; steps++) {
+    const finished = await planner.getByText('finished', { exact: false }).isVisible();
+    if (finished) break;
+    // Bring a step of this dough to the card: it is there, or offered in the list, or in the oven.
+    if (!(await now.getByText(name, { exact: true }).isVisible())) {
+      const offered = next
+        .getByRole('button')
+        .filter({ hasText: name })
+        .or(
+          baker
+            .getByRole('region', { name: 'Resting and rising' })
+            .getByRole('button')
+            .filter({ hasText: name }),
+        );
+      await offered.first().click();
+    }
+    const act = now.getByRole('button', { name: /^(Start |Done|Out of the oven)/ });
+    const words = (await act.textContent()) ?? '';
+    if (words === 'Start turn 1') await expect(now.getByRole('heading')).toContainText('Turn 1 of 2');
+    if (words === 'Start turn 2') await expect(now).toContainText('1 of 2 turns given');
+    await act.click();
+    await expect(act)
+      .not.toHaveText(words === 'Done' ? /^Done$/ : words, { timeout: 5_000 })
+      .catch(() => undefined);
+  }
+  await expect(planner.getByText('finished')).toBeVisible();
+  await expect(planner.getByRole('row', { name: /Bake/ })).toContainText('Jonas');
+});

@@ -1,0 +1,52 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Browser, type Locator, type Page } from '@playwright/test';
+import { PEOPLE } from '@/server/demo/bakery';
+
+export const address = () => process.env.HEFETEIG_ADDRESS ?? '';
+
+/** Signs somebody in through the screen, in a browser of their own. */
+export async function signIn(
+  browser: Browser,
+  name: string,
+  viewport = { width: 1280, height: 800 },
+): Promise<Page> {
+  const context = await browser.newContext({ viewport, baseURL: address() });
+  const page = await context.newPage();
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+  await page
+    .getByLabel(`PIN of ${name}`, { exact: true })
+    .and(page.locator('input'))
+    .fill(PEOPLE.find((p) => p.name === name)?.pin ?? '');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/(plan|bench)$/);
+  return page;
+}
+
+/** Nothing for axe to find, at WCAG 2.2 AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map(({ target }) => target.join(' '))
+          .slice(0, 3)
+          .join(', ')}`,
+    ),
+  ).toEqual([]);
+}
+
+/** Nothing sticks out to the side of a narrow screen. */
+export async function expectNoSidewaysScroll(page: Page): Promise<void> {
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
+}
+
+/** The sentence that tells what is wrong (and not the framework's own announcer). */
+export function alertOf(part: Page | Locator): Locator {
+  return part.locator('p[role=alert]');
+}
