@@ -26,8 +26,10 @@ test('a due time that is too soon is refused with the step and the earliest time
   await add.click();
   await expect(sheet).toBeHidden();
 
-  const name = /Brioche \d+/.exec((await page.getByRole('complementary').textContent()) ?? '')?.[0] ?? '';
-  await page.keyboard.press('Escape');
+  const panel = page
+    .getByRole('complementary', { name: /^Brioche \d+$/ })
+    .filter({ hasText: '24 brioche knot' });
+  const name = (await panel.getAttribute('aria-label')) ?? '';
   await page.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'out of the plan' })).toContainText(name);
   await expect(page.getByRole('button', { name: new RegExp(`^${name},`) })).toHaveCount(0);

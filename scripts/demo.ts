@@ -30,6 +30,7 @@ let database: Database | null = null;
 let application: Application | null = null;
 let pool: Pool | null = null;
 let ending: Promise<void> | null = null;
+let announced = false;
 
 function passwordOf(home: string): string {
   const file = join(home, 'password');
@@ -44,7 +45,8 @@ function end(): Promise<void> {
     if (pool) await keepDemoTime(pool).catch(() => undefined);
     await pool?.end();
     await database?.stop();
-    rmSync(runFile, { force: true });
+    // Only our own word is taken back: another demo may be running in this folder.
+    if (announced) rmSync(runFile, { force: true });
   })());
 }
 
@@ -78,6 +80,7 @@ async function main(): Promise<void> {
     address: application.address,
   };
   writeFileSync(runFile, JSON.stringify(running));
+  announced = true;
   for (const { process: child } of [database, application]) {
     child.once('exit', () => {
       if (ending) return;

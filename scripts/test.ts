@@ -122,7 +122,7 @@ async function cleanUp(): Promise<void> {
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => void cleanUp().then(() => process.exit(1)));
-main()
+void main()
   .catch((error: unknown) => {
     console.error(error instanceof Error ? error.message : error);
     return 1;

@@ -22,7 +22,7 @@ const anyEvents = fc
     fc.record({
       id: fc.integer({ min: 0, max: 30 }).map((n) => `e${n}`),
       at: fc.integer({ min: 0, max: 20 }),
-      kind: fc.constantFrom('start', 'finish', 'skip', 'undo', 'note') as fc.Arbitrary<FloorEvent['kind']>,
+      kind: fc.constantFrom<FloorEvent['kind'][]>('start', 'finish', 'skip', 'undo', 'note'),
       undoes: fc.integer({ min: 0, max: 30 }).map((n) => `e${n}`),
     }),
     { selector: ({ id }) => id, maxLength: 20 },

@@ -40,9 +40,14 @@ export function effectiveEvents(events: readonly FloorEvent[]): FloorEvent[] {
   return counting.reverse();
 }
 
-/** The latest event of a person that counts and can be taken back. */
+/**
+ * The latest event of a person that counts and can be taken back. Of several at one moment it is the one recorded
+ * last, so `events` come in the order of recording.
+ */
 export function lastUndoable(events: readonly FloorEvent[], personId: number): FloorEvent | null {
-  return effectiveEvents(events).findLast((event) => event.personId === personId) ?? null;
+  const counting = new Set(effectiveEvents(events).map(({ id }) => id));
+  const own = events.filter((event) => event.personId === personId && counting.has(event.id));
+  return own.reduce<FloorEvent | null>((last, event) => (last && last.at > event.at ? last : event), null);
 }
 
 /** 0 for what happened, 1 for an undo of it, 2 for an undo of that undo, and so on; circles end. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { floorDough, type Board } from '@/core/floor/board';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
@@ -17,6 +17,8 @@ export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
 export function useFloor(board: Board, personId: number, now: number) {
   const [sent, setSent] = useState<FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
+  // One after the other, in the order of the taps: the finish of a step must be there before the start of the next.
+  const line = useRef<Promise<unknown>>(Promise.resolve());
   const doughs: FloorDough[] = useMemo(
     () =>
       board.doughs.map((dough) =>
@@ -36,7 +38,11 @@ export function useFloor(board: Board, personId: number, now: number) {
     setTrouble(null);
     setSent((before) => [...before, event]);
     const { doughId, stepKey, kind, celsius, text, undoes } = recording;
-    const answer = await send('record-event', { id, doughId, stepKey, kind, celsius, text, undoes });
+    const sending = line.current.then(() =>
+      send('record-event', { id, doughId, stepKey, kind, celsius, text, undoes }),
+    );
+    line.current = sending;
+    const answer = await sending;
     if (answer.ok) return;
     setSent((before) => before.filter((other) => other.id !== id));
     setTrouble(answer.message);

@@ -42,12 +42,14 @@ export function PlanView({
   const [picked, setPicked] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'add' | 'keys' | null>(null);
   const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
-  const { ref, width } = useWidth<HTMLDivElement>(900);
+  const { ref, width } = useWidth<HTMLDivElement>(0);
   const scale: TimeScale = useMemo(() => ({ from: home, to: home + SPAN, width }), [home, width]);
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
   const shown = doughs.filter((dough) =>
     dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to),
   );
+  // Threads are drawn where their width is known: in the browser.
+  const drawn = width > 0 ? shown : [];
   const openDoughs = shown.filter((dough) => !dough.state.finished);
   const selected = doughs.find(({ id }) => id === picked) ?? openDoughs[0] ?? shown[0];
   const facts = board.doughs.find(({ id }) => id === selected?.id);
@@ -109,11 +111,11 @@ export function PlanView({
           role="group"
           aria-label="Doughs, by the time they are due"
         >
-          <div ref={ref} className="relative">
+          <div ref={ref} className="relative" style={{ minHeight: height }}>
             <svg width={width} height={height} className="absolute inset-0">
-              <Ground scale={scale} staffed={staffed} zone={zone} height={height} />
+              {width > 0 && <Ground scale={scale} staffed={staffed} zone={zone} height={height} />}
             </svg>
-            {shown.map((dough) => (
+            {drawn.map((dough) => (
               <ThreadRow
                 key={dough.id}
                 dough={dough}
@@ -128,8 +130,12 @@ export function PlanView({
             )}
           </div>
         </div>
-        <Floor scale={scale} zone={zone} now={now} />
-        <MachineLoads board={board} doughs={doughs} scale={scale} now={now} />
+        {width > 0 && (
+          <>
+            <Floor scale={scale} zone={zone} now={now} />
+            <MachineLoads board={board} doughs={doughs} scale={scale} now={now} />
+          </>
+        )}
       </section>
       {selected && facts ? (
         <DoughPanel

@@ -1,11 +1,11 @@
 'use client';
 
 import { Pause, Play } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { RATES } from '@/core/time/clock';
 import { addLocalDays, clockTime, dayName, formatLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
 import { DayTimeFields, localText } from '../kit/day-time';
 import { useClock } from '../live/clock';
 import { send } from '../live/command';
@@ -13,6 +13,7 @@ import { send } from '../live/command';
 /** What time it is in the house. In the demo it says so, and can be paused, set and sped up. */
 export function HouseClock({ zone }: { zone: string }) {
   const { now, demo, rate, paused } = useClock();
+  const [open, setOpen] = useState(false);
   const time = (
     <>
       <span className="text-lg text-quiet">{dayName(now, zone)}</span>{' '}
@@ -21,26 +22,21 @@ export function HouseClock({ zone }: { zone: string }) {
   );
   if (!demo) return <p>{time}</p>;
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <>
+      <button
         className="rounded border border-dashed border-edge px-3 py-0.5 text-left"
-        aria-label="Demo clock"
+        aria-label={`Demo clock, ${dayName(now, zone)} ${clockTime(now, zone)}`}
+        onClick={() => setOpen(true)}
       >
         {time}
         <span className="ml-2 text-sm text-quiet">
           demo clock, {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
         </span>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={8}
-          align="end"
-          className="appears z-20 w-80 rounded border border-edge bg-flour p-4"
-        >
-          <ClockControls zone={zone} />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </button>
+      <Sheet open={open} onOpenChange={setOpen} title="Demo clock">
+        <ClockControls zone={zone} />
+      </Sheet>
+    </>
   );
 }
 
