@@ -119,7 +119,7 @@ async function main(): Promise<void> {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   try {
     const now = await houseNow(pool);
-    const shown = await board(pool, now);
+    const shown = await board(pool, now, 2);
     const [log] = (await pool.query('SELECT COUNT(*) AS n FROM floor_event'))[0] as { n: number }[];
     console.log(`${shown.doughs.length} doughs on the board, ${log?.n} events in the log\n`);
     row('what', 'median', 'at most');
@@ -170,7 +170,11 @@ async function main(): Promise<void> {
     }
     row('a tap until it shows, on this tablet', `${median(here).toFixed(0)} ms`, '50 ms');
     row('a tap until it shows, on another tablet', `${median(there).toFixed(0)} ms`, '1000 ms');
-    row('reading the board from the database', `${(await timed(() => board(pool, now))).toFixed(0)} ms`, '');
+    row(
+      'reading the board from the database',
+      `${(await timed(() => board(pool, now, 2))).toFixed(0)} ms`,
+      '',
+    );
     row(
       'folding and sorting all doughs for the bench',
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,

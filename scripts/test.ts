@@ -87,6 +87,18 @@ async function browser(): Promise<Tally> {
   });
 }
 
+/** Not a test: takes the pictures of docs/screenshots anew, from the same build and demo data. */
+async function pictures(): Promise<Tally> {
+  const db = await theDatabase();
+  const env = { HEFETEIG_TEST_DATABASE: db.url(''), HEFETEIG_BUILD: 'build/test' };
+  const code = await run(
+    bin('playwright'),
+    ['test', '--config', 'playwright.screenshots.config.ts', '--reporter=list'],
+    env,
+  );
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+}
+
 const SUITES: Record<string, () => Promise<Tally>> = {
   format: () => check(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
   lint: () => check(bin('eslint'), ['--max-warnings', '0', '.']),
@@ -99,6 +111,7 @@ const SUITES: Record<string, () => Promise<Tally>> = {
 
 async function main(): Promise<number> {
   const named = process.argv.slice(2);
+  if (named[0] === 'screenshots') return (await pictures()).failed;
   const unknown = named.find((name) => !(name in SUITES));
   if (unknown) throw new Error(`There is no suite ${unknown}; there are ${Object.keys(SUITES).join(', ')}.`);
   const total: Tally = { passed: 0, failed: 0 };

@@ -2,7 +2,7 @@ import { pool } from './db/pool';
 import { rowsOf } from './db/rows';
 
 /** How often a process looks for changes made by any process, ms. */
-const LOOK_EVERY = 400;
+const LOOK_EVERY = 250;
 
 interface Feed {
   listeners: Set<(cursor: number) => void>;

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { houseNow } from '@/server/queries/clock';
-import { house, people, shifts } from '@/server/queries/house';
+import { houseIfAny, people, shifts } from '@/server/queries/house';
 import { presences } from '@/core/time/shifts';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 
@@ -16,6 +16,17 @@ export default async function SignInPage() {
     shifts(db),
     houseNow(db),
   ]);
+  if (!bakery) {
+    return (
+      <main className="mx-auto max-w-xl p-10">
+        <h1 className="text-3xl font-semibold">No bakery yet</h1>
+        <p className="mt-3 text-lg">
+          This database is empty. Open a bakery in it with <code>npm run new-house</code>; the README says
+          how.
+        </p>
+      </main>
+    );
+  }
   const here = new Set(presences(pattern, now, now + 1, bakery.zone).map(({ personId }) => personId));
   return (
     <SignInView

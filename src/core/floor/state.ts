@@ -30,6 +30,32 @@ export interface DoughState {
 
 type Route = { steps: readonly DoughStep[]; links: readonly RouteLink[] };
 
+/** A route with what comes before and after each step at hand. */
+interface Graph {
+  step: (key: string) => DoughStep;
+  before: (key: string) => readonly string[];
+  after: (key: string) => readonly string[];
+}
+
+function graphOf({ steps, links }: Route): Graph {
+  const byKey = new Map(steps.map((step) => [step.key, step]));
+  const before = new Map<string, string[]>(steps.map(({ key }) => [key, []]));
+  const after = new Map<string, string[]>(steps.map(({ key }) => [key, []]));
+  for (const { from, to } of links) {
+    before.get(to)?.push(from);
+    after.get(from)?.push(to);
+  }
+  return {
+    step: (key) => {
+      const step = byKey.get(key);
+      if (!step) throw new Error(`The dough has no step ${key}.`);
+      return step;
+    },
+    before: (key) => before.get(key) ?? [],
+    after: (key) => after.get(key) ?? [],
+  };
+}
+
 /** True for steps that people do; the others are waits, which begin and end with what is around them. */
 export function isHandsOn(step: DoughStep): boolean {
   return step.step.work !== undefined;
@@ -51,10 +77,11 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
     else if (event.kind === 'note')
       notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
   }
-  deriveWaits(route, steps);
+  const graph = graphOf(route);
+  deriveWaits(route, graph, steps);
   for (const step of route.steps) {
     const state = stateOf(steps, step.key);
-    state.startable = isHandsOn(step) && state.status === 'open' && isReached(route, steps, step.key);
+    state.startable = isHandsOn(step) && state.status === 'open' && isReached(graph, steps, step.key);
   }
   const all = [...steps.values()];
   return {
@@ -102,28 +129,29 @@ function apply(state: StepState, { kind, at, personId, celsius, text }: FloorEve
 const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';
 
 /** Steps in an order in which each comes after all that leads to it. */
-function inOrder({ steps, links }: Route): DoughStep[] {
-  const ordered: DoughStep[] = [];
-  const placed = new Set<string>();
-  for (let open = [...steps]; open.length > 0;) {
-    const free = open.filter(({ key }) => links.every((link) => link.to !== key || placed.has(link.from)));
-    if (free.length === 0) throw new Error('The steps of a route go round in a circle.');
-    for (const step of free) placed.add(step.key);
-    ordered.push(...free);
-    open = open.filter((step) => !placed.has(step.key));
+function inOrder({ steps }: Route, graph: Graph): DoughStep[] {
+  const missing = new Map(steps.map(({ key }) => [key, graph.before(key).length]));
+  const ordered = steps.filter(({ key }) => missing.get(key) === 0);
+  for (const { key } of ordered) {
+    for (const next of graph.after(key)) {
+      const left = (missing.get(next) ?? 0) - 1;
+      missing.set(next, left);
+      if (left === 0) ordered.push(graph.step(next));
+    }
   }
+  if (ordered.length < steps.length) throw new Error('The steps of a route go round in a circle.');
   return ordered;
 }
 
-function deriveWaits(route: Route, steps: Map<string, StepState>): void {
-  for (const step of inOrder(route)) {
+function deriveWaits(route: Route, graph: Graph, steps: Map<string, StepState>): void {
+  for (const step of inOrder(route, graph)) {
     if (isHandsOn(step)) continue;
     const state = stateOf(steps, step.key);
-    const before = route.links.filter((l) => l.to === step.key).map((l) => stateOf(steps, l.from));
+    const before = graph.before(step.key).map((key) => stateOf(steps, key));
     if (before.length > 0 && before.every(isOver)) {
       state.startedAt ??= Math.max(...before.map((s) => s.finishedAt ?? -Infinity));
     }
-    const endedBy = firstStartAfter(route, steps, step.key);
+    const endedBy = firstStartAfter(graph, steps, step.key);
     if (state.status !== 'skipped' && state.finishedAt === null && endedBy !== null) {
       state.finishedAt = endedBy.startedAt;
       state.finishedBy = endedBy.startedBy;
@@ -135,13 +163,10 @@ function deriveWaits(route: Route, steps: Map<string, StepState>): void {
 }
 
 /** The first recorded start among the hands-on steps that end a wait, looking through waits that follow on. */
-function firstStartAfter(route: Route, steps: Map<string, StepState>, key: string): StepState | null {
-  const after = route.links.filter((link) => link.from === key).map((link) => link.to);
-  const started = after
-    .map((to) => {
-      const step = route.steps.find((s) => s.key === to);
-      return step && !isHandsOn(step) ? firstStartAfter(route, steps, to) : stateOf(steps, to);
-    })
+function firstStartAfter(graph: Graph, steps: Map<string, StepState>, key: string): StepState | null {
+  const started = graph
+    .after(key)
+    .map((to) => (isHandsOn(graph.step(to)) ? stateOf(steps, to) : firstStartAfter(graph, steps, to)))
     .filter((state): state is StepState => state !== null && (state.startedAt ?? state.finishedAt) !== null);
   const at = (state: StepState) => state.startedAt ?? state.finishedAt ?? Infinity;
   const first = started.sort((a, b) => at(a) - at(b))[0];
@@ -149,15 +174,10 @@ function firstStartAfter(route: Route, steps: Map<string, StepState>, key: strin
 }
 
 /** True when all before a step is over, or is a wait that the step's start would end. */
-function isReached(route: Route, steps: Map<string, StepState>, key: string): boolean {
-  return route.links
-    .filter((link) => link.to === key)
-    .every((link) => {
-      const state = stateOf(steps, link.from);
-      const step = route.steps.find((s) => s.key === link.from);
-      const endsByTap = step?.step.ends === 'tap';
-      return (
-        isOver(state) || (state.status === 'running' && step !== undefined && !isHandsOn(step) && !endsByTap)
-      );
-    });
+function isReached(graph: Graph, steps: Map<string, StepState>, key: string): boolean {
+  return graph.before(key).every((from) => {
+    const state = stateOf(steps, from);
+    const step = graph.step(from);
+    return isOver(state) || (state.status === 'running' && !isHandsOn(step) && step.step.ends !== 'tap');
+  });
 }

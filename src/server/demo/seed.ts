@@ -37,8 +37,9 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
   return true;
 }
 
-async function seedHouse(db: Db, now: Instant): Promise<void> {
-  await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [HOUSE.name, HOUSE.zone]);
+/** A house with its machines, and nobody in it. */
+async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<void> {
+  await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [name, zone]);
   await write(
     db,
     'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position) VALUES ?',
@@ -54,6 +55,25 @@ async function seedHouse(db: Db, now: Instant): Promise<void> {
       ]),
     ],
   );
+}
+
+/** A new bakery in an empty database: a first planner, and the usual machines and products to begin with. */
+export async function newHouse(
+  pool: Pool,
+  house: { name: string; zone: string; planner: string; pin: string },
+): Promise<void> {
+  await transaction(pool, async (db) => {
+    await openHouse(db, house);
+    await seedProducts(db, Date.now());
+    await write(db, "INSERT INTO person (name, role, team, pin_hash) VALUES (?, 'planner', 'plan', ?)", [
+      house.planner,
+      await hashPin(house.pin),
+    ]);
+  });
+}
+
+async function seedHouse(db: Db, now: Instant): Promise<void> {
+  await openHouse(db, HOUSE);
   for (const { name, role, team, pin, shifts: pattern } of PEOPLE) {
     const { id } = await write(db, 'INSERT INTO person (name, role, team, pin_hash) VALUES (?, ?, ?, ?)', [
       ...[name, role, team, await hashPin(pin)],

@@ -5,12 +5,11 @@ import type { Db } from '../db/rows';
 import { doughsDueFrom } from './doughs';
 import { house, latestReadings, machines, people, shifts } from './house';
 
-/** Days before and after today that a board covers. */
-const DAYS_BACK = 2;
+/** Days after today that a board covers. */
 const DAYS_AHEAD = 8;
 
-/** Everything that plan and bench draw from, around `now`. */
-export async function board(db: Db, now: number): Promise<Board> {
+/** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
+export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
   const [bakery, persons, pools, pattern, places] = await Promise.all([
     house(db),
     people(db),
@@ -18,7 +17,7 @@ export async function board(db: Db, now: number): Promise<Board> {
     shifts(db),
     latestReadings(db, now),
   ]);
-  const from = addLocalDays(now, -DAYS_BACK, bakery.zone);
+  const from = addLocalDays(now, -daysBack, bakery.zone);
   return {
     house: bakery,
     people: persons,

@@ -8,9 +8,15 @@ export interface House {
 }
 
 export async function house(db: Db): Promise<House> {
+  const found = await houseIfAny(db);
+  if (!found) throw new Error('The database holds no bakery yet.');
+  return found;
+}
+
+/** The bakery, or null in a database that was only just migrated. */
+export async function houseIfAny(db: Db): Promise<House | null> {
   const [row] = await rowsOf<House>(db, 'SELECT name, time_zone AS zone FROM house');
-  if (!row) throw new Error('The database holds no bakery yet.');
-  return { name: row.name, zone: row.zone };
+  return row ? { name: row.name, zone: row.zone } : null;
 }
 
 /** Thresholds of the house by name; see the notes in the table. */

@@ -8,5 +8,5 @@ export const metadata: Metadata = { title: 'Bench' };
 
 export default async function BenchPage() {
   const { person, now } = await housePage();
-  return <BenchView board={await board(pool(), now)} person={person} />;
+  return <BenchView board={await board(pool(), now, 1)} person={person} />;
 }

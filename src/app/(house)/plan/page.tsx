@@ -9,7 +9,7 @@ export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanPage() {
   const { person, now } = await housePage();
-  const [shown, products] = await Promise.all([board(pool(), now), currentProducts(pool())]);
+  const [shown, products] = await Promise.all([board(pool(), now, 2), currentProducts(pool())]);
   const choices = products.map(({ productId, name }) => ({ id: productId, name }));
   return <PlanView board={shown} products={choices} person={person} />;
 }

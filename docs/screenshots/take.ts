@@ -1,0 +1,37 @@
+import { expect, test, type Page } from '@playwright/test';
+import { address, signIn } from '../../e2e/support/people';
+
+const keep = (page: Page, name: string) =>
+  page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+
+test('one current picture of each main view', async ({ browser }) => {
+  const stranger = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await stranger.goto(`${address()}/sign-in`);
+  await stranger.getByRole('button', { name: /^Mara/ }).click();
+  await keep(stranger, 'sign-in');
+
+  const planner = await signIn(browser, 'Mara');
+  await expect(planner.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
+  await planner.getByRole('button', { name: /^Crescent 39/ }).click();
+  await keep(planner, 'plan');
+  await planner.getByRole('link', { name: 'Open dough' }).click();
+  await expect(planner.getByRole('heading', { name: 'Crescent 39' })).toBeVisible();
+  await keep(planner, 'dough');
+  await planner.goto('/plan');
+  await planner.getByRole('button', { name: 'Add dough' }).click();
+  await planner.getByRole('textbox', { name: 'Pieces' }).fill('120');
+  await planner.getByRole('combobox', { name: 'Ready on' }).selectOption({ index: 0 });
+  await planner.getByRole('textbox', { name: 'at' }).fill('18:00');
+  await planner.getByRole('dialog').getByRole('button', { name: 'Add dough' }).click();
+  await expect(planner.locator('p[role=alert]')).toContainText('cannot be ready');
+  await keep(planner, 'add-dough-too-soon');
+
+  const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
+  await keep(baker, 'bench');
+  await baker.getByRole('button', { name: 'Night theme' }).click();
+  await keep(baker, 'bench-night');
+  await baker.goto('/plan');
+  await expect(baker.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
+  await baker.setViewportSize({ width: 1280, height: 800 });
+  await keep(baker, 'plan-night');
+});
