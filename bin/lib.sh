@@ -47,8 +47,8 @@ need_build() {
   [ "$(cat "$stamp" 2>/dev/null)" = "$want" ] && return 0
   echo 'Building the application ...'
   mkdir -p "$1"
-  HEFETEIG_BUILD="$1" NEXT_TELEMETRY_DISABLED=1 node_modules/.bin/next build >"$1/.log" 2>&1 || {
-    cat "$1/.log" >&2
+  HEFETEIG_BUILD="$1" NEXT_TELEMETRY_DISABLED=1 node_modules/.bin/next build >"$1.log" 2>&1 || {
+    cat "$1.log" >&2
     fail 'The build failed; what it said is above.'
   }
   echo "$want" >"$stamp"

@@ -1,9 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { address, signIn } from '../../e2e/support/people';
 
-const keep = (page: Page, name: string) =>
-  page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
-
 test('one current picture of each main view', async ({ browser }) => {
   const stranger = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await stranger.goto(`${address()}/sign-in`);
@@ -15,7 +12,7 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.getByRole('button', { name: /^Crescent 39/ }).click();
   await keep(planner, 'plan');
   await planner.getByRole('link', { name: 'Open dough' }).click();
-  await expect(planner.getByRole('heading', { name: 'Crescent 39' })).toBeVisible();
+  await expect(planner.getByRole('heading', { name: 'Crescent 39', level: 1 })).toBeVisible();
   await keep(planner, 'dough');
   await planner.goto('/plan');
   await planner.getByRole('button', { name: 'Add dough' }).click();
@@ -27,6 +24,7 @@ test('one current picture of each main view', async ({ browser }) => {
   await keep(planner, 'add-dough-too-soon');
 
   const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
+  await expect(baker.getByRole('region', { name: 'Now' })).toBeVisible();
   await keep(baker, 'bench');
   await baker.getByRole('button', { name: 'Night theme' }).click();
   await keep(baker, 'bench-night');

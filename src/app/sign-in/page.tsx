@@ -11,7 +11,7 @@ export const dynamic = 'force-dynamic';
 export default async function SignInPage() {
   const db = pool();
   const [bakery, persons, pattern, now] = await Promise.all([
-    house(db),
+    houseIfAny(db),
     people(db),
     shifts(db),
     houseNow(db),

@@ -143,12 +143,34 @@ function tooLate(
   const outOfReach = now + way.minutes * MINUTE > output.dueAt;
   const why = outOfReach
     ? `the steps take ${duration(way.minutes)} at the least, ${longest.label.toLowerCase()} alone ${duration(longest.minutes)}`
-    : `hands and machines are not free in time for all its steps`;
+    : heldUp(dough, expanded, soonest, { now, origin, zone });
   return new Refusal(
     `${output.pieces} ${output.product.name.toLowerCase()} cannot be ready by ${dayTime(output.dueAt, zone)}: ${why}. The earliest is ${dayTime(earliest, zone)}.`,
     `outputs.${nth}.due`,
     { earliest },
   );
+}
+
+/** Which step waits longest for hands or a machine, beyond the shortest wait before it, and until when. */
+function heldUp(
+  dough: NewDough,
+  { steps, links }: ExpandedDough,
+  soonest: Times,
+  { now, origin, zone }: { now: number; origin: number; zone: string },
+): string {
+  const startOf = (key: string) => soonest[taskId(dough.id, key)]?.[0] ?? 0;
+  const delays = steps
+    .filter(({ step }) => step.work)
+    .map((step) => {
+      const before = links
+        .filter(({ to }) => to === step.key)
+        .map(({ from }) => steps.find(({ key }) => key === from));
+      const ready = before.map((b) => (b ? startOf(b.key) + b.min : 0));
+      const soon = before.length > 0 ? Math.max(...ready) : Math.ceil((now - origin) / MINUTE);
+      return { label: step.label, start: startOf(step.key), delay: startOf(step.key) - soon };
+    });
+  const { label, start } = delays.reduce((a, b) => (b.delay > a.delay ? b : a));
+  return `hands and machines for “${label.toLowerCase()}” are not free before ${dayTime(origin + start * MINUTE, zone)}`;
 }
 
 async function writePlan(
