@@ -1,6 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
 import { address, signIn } from '../../e2e/support/people';
 
+async function keep(page: Page, name: string): Promise<void> {
+  await expect(page.getByText('Laying out the work')).toBeHidden();
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+}
+
 test('one current picture of each main view', async ({ browser }) => {
   const stranger = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await stranger.goto(`${address()}/sign-in`);
