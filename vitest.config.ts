@@ -6,7 +6,10 @@ const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', include: ['src/{core,ui,workers}/**/*.test.ts'] } },
+      {
+        resolve: { alias },
+        test: { name: 'unit', include: ['src/{core,ui,workers}/**/*.test.ts'], testTimeout: 60_000 },
+      },
       {
         resolve: { alias },
         test: {

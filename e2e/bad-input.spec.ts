@@ -68,7 +68,8 @@ test('a wrong PIN is told, and a tab that was signed out changes nothing', async
   await other.keyboard.press('Enter');
   await expect(alertOf(other)).toHaveText('That is not Anton’s PIN.');
   await page.getByRole('button', { name: /^(Start |Done|Out of the oven)/ }).click();
-  await page.waitForURL('**/sign-in');
+  await page.waitForURL('**/sign-in?ended');
+  await expect(page.getByRole('status')).toContainText('You were signed out; the last tap was not recorded.');
 });
 
 test('every page and route asks who is there, and none obeys another site', async ({

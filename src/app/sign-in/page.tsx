@@ -8,7 +8,12 @@ import { SignInView } from '@/ui/sign-in/sign-in-view';
 export const metadata: Metadata = { title: 'Sign in' };
 export const dynamic = 'force-dynamic';
 
-export default async function SignInPage() {
+export default async function SignInPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, unknown>>;
+}) {
+  const ended = 'ended' in (await searchParams);
   const db = pool();
   const [bakery, persons, pattern, now] = await Promise.all([
     houseIfAny(db),
@@ -33,6 +38,7 @@ export default async function SignInPage() {
       house={bakery}
       people={persons.map((person) => ({ ...person, here: here.has(person.id) }))}
       now={now}
+      ended={ended}
     />
   );
 }

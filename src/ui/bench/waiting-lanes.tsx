@@ -2,6 +2,7 @@
 
 import clsx from 'clsx';
 import { readyAt, type AgendaItem } from '@/core/floor/agenda';
+import { countTurns, turnWords } from '@/core/floor/turns';
 import { clockTime, dayTime } from '@/core/time/local';
 import { celsius } from '@/core/units/format';
 import { temperatureColour } from '../thread/temperature';
@@ -38,6 +39,7 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
   const { dough, step, state } = item;
+  const turns = step.step.kind === 'rest' && !step.step.branch ? countTurns(dough.steps, dough.state) : null;
   const from = state.startedAt ?? step.plannedStart;
   const ready = readyAt(step, state);
   const soonest = from + step.min * 60_000;
@@ -54,7 +56,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
     <>
       <span className="flex items-baseline justify-between gap-2">
         <span className="text-xl font-semibold">{dough.name}</span>
-        <span className="text-lg">{step.step.label.toLowerCase()}</span>
+        <span className="text-lg">{step.label.toLowerCase()}</span>
       </span>
       <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>
         <path d="M4 22C70 22 130 10 196 10" fill="none" stroke="var(--hairline)" strokeWidth={3} />
@@ -70,6 +72,9 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
       <span className={clsx('text-lg', now > latest && !fixed ? 'font-bold text-warn' : 'text-quiet')}>
         {words}
         {step.step.cover && `, ${step.step.cover}`}
+        {turns && turns.done < turns.of && (
+          <span className="block font-bold text-ink">{turnWords(turns)}</span>
+        )}
       </span>
     </>
   );

@@ -46,7 +46,7 @@ export function useFloor(board: Board, personId: number, now: number) {
     if (answer.ok) return;
     setSent((before) => before.filter((other) => other.id !== id));
     setTrouble(answer.message);
-    if (answer.status === 401) window.location.assign('/sign-in');
+    if (answer.status === 401) window.location.assign('/sign-in?ended');
   }
 
   return { doughs, events, record, trouble, calm: () => setTrouble(null) };

@@ -42,6 +42,7 @@ export function PlanView({
   const [picked, setPicked] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'add' | 'keys' | null>(null);
   const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const { ref, width } = useWidth<HTMLDivElement>(0);
   const scale: TimeScale = useMemo(() => ({ from: home, to: home + SPAN, width }), [home, width]);
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
@@ -58,10 +59,10 @@ export function PlanView({
 
   const takeOut = async (dough: { id: number; name: string }) => {
     const answer = await send('remove-dough', { doughId: dough.id });
-    if (answer.ok) {
-      setTaken(dough);
-      router.refresh();
-    }
+    setTrouble(answer.ok ? null : answer.message);
+    if (!answer.ok) return;
+    setTaken(dough);
+    router.refresh();
   };
   const move = (by: number) => {
     const at = shown.findIndex(({ id }) => id === selected?.id);
@@ -105,6 +106,11 @@ export function PlanView({
             </Button>
           )}
         </div>
+        {trouble && (
+          <p role="alert" className="mb-2 border-l-4 border-warn pl-3 text-lg text-warn">
+            {trouble}
+          </p>
+        )}
         <div
           className="min-h-0 flex-1 overflow-y-auto rounded-t"
           tabIndex={0}

@@ -14,10 +14,13 @@ export function SignInView({
   house,
   people,
   now,
+  ended,
 }: {
   house: { name: string; zone: string };
   people: Somebody[];
   now: number;
+  /** The session ended under somebody's hands. */
+  ended: boolean;
 }) {
   const [who, setWho] = useState<Somebody | null>(null);
   return (
@@ -27,6 +30,11 @@ export function SignInView({
         <p className="text-lg text-quiet">
           {house.name}, {dayTime(now, house.zone)}
         </p>
+        {ended && (
+          <p role="status" className="mt-2 border-l-4 border-warn pl-3 text-lg">
+            You were signed out; the last tap was not recorded. Sign in and press again.
+          </p>
+        )}
       </header>
       <section aria-label="Who are you" className="grid content-start gap-3 sm:grid-cols-2">
         {people.map((person) => (
