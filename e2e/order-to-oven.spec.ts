@@ -86,7 +86,7 @@ test('a dough goes from mixing to the oven in the browser, and its turns are cou
   const name = 'Danish 14';
   await planner.getByRole('button', { name: new RegExp(`^${name},`) }).click();
   await planner.getByRole('complementary', { name }).getByRole('link', { name: 'Open dough' }).click();
-  await expect(planner.getByRole('heading', { name })).toBeVisible();
+  await expect(planner.getByRole('heading', { name, level: 1 })).toBeVisible();
 
   const now = baker.getByRole('region', { name: 'Now' });
   const card = now.getByText(name, { exact: true });

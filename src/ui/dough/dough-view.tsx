@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
 import { stepSlack } from '@/core/floor/slack';
@@ -47,12 +46,12 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
           <Button onClick={() => setNoting(true)} className="min-h-11">
             Note on this dough
           </Button>
-          <Link
+          <a
             href="/plan"
             className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
           >
             Plan
-          </Link>
+          </a>
         </div>
       </div>
       {trouble && (

@@ -5,6 +5,7 @@ import { floorDough, type Board } from '@/core/floor/board';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
 import { send } from './command';
+import { go } from './go';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
@@ -46,7 +47,7 @@ export function useFloor(board: Board, personId: number, now: number) {
     if (answer.ok) return;
     setSent((before) => before.filter((other) => other.id !== id));
     setTrouble(answer.message);
-    if (answer.status === 401) window.location.assign('/sign-in?ended');
+    if (answer.status === 401) go('/sign-in?ended');
   }
 
   return { doughs, events, record, trouble, calm: () => setTrouble(null) };

@@ -1,7 +1,6 @@
 'use client';
 
 import clsx from 'clsx';
-import Link from 'next/link';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { BoardDough, Person } from '@/core/floor/board';
 import { isHandsOn } from '@/core/floor/state';
@@ -53,12 +52,12 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
           </p>
         )}
         <div className="mt-3 flex gap-2">
-          <Link
+          <a
             href={`/dough/${dough.id}`}
             className="grid min-h-9 place-items-center rounded border border-edge bg-flour px-3 text-[15px]"
           >
             Open dough
-          </Link>
+          </a>
           {onTakeOut && <Button onClick={onTakeOut}>Take out</Button>}
         </div>
       </div>

@@ -12,6 +12,7 @@ import { useWidth } from '../kit/use-width';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
 import { useFloor } from '../live/floor';
+import { go } from '../live/go';
 import type { TimeScale } from '../thread/geometry';
 import { Floor, Ground } from '../thread/ground';
 import { AddDough } from './add-dough';
@@ -76,7 +77,7 @@ export function PlanView({
     h: () => setHome(addLocalDays(now, 0, zone) - 12 * HOUR),
     a: () => mayPlan && setSheet('add'),
     t: () => mayPlan && selected && void takeOut(selected),
-    Enter: () => selected && router.push(`/dough/${selected.id}`),
+    Enter: () => selected && go(`/dough/${selected.id}`),
     '?': () => setSheet('keys'),
   });
 

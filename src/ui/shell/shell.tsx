@@ -2,12 +2,12 @@
 
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
-import Link from 'next/link';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/floor/board';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { signOut } from '../live/command';
+import { go } from '../live/go';
 import { Live } from '../live/live';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
@@ -31,11 +31,10 @@ export function Shell({
   children: ReactNode;
 }) {
   const path = usePathname();
-  const router = useRouter();
   const { night, toggle } = useTheme();
   const leave = async () => {
     await signOut();
-    router.push('/sign-in');
+    go('/sign-in');
   };
   return (
     <ClockProvider made={clock}>
@@ -47,7 +46,7 @@ export function Shell({
             </p>
             <nav aria-label="Views" className="flex gap-1">
               {VIEWS.map(({ href, name }) => (
-                <Link
+                <a
                   key={href}
                   href={href}
                   aria-current={path.startsWith(href) ? 'page' : undefined}
@@ -57,7 +56,7 @@ export function Shell({
                   )}
                 >
                   {name}
-                </Link>
+                </a>
               ))}
             </nav>
             <div className="ml-auto flex items-center gap-4">

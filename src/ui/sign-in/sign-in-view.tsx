@@ -1,11 +1,11 @@
 'use client';
 
 import { Delete } from 'lucide-react';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Person } from '@/core/floor/board';
 import { dayTime } from '@/core/time/local';
 import { signIn } from '../live/command';
+import { go } from '../live/go';
 
 type Somebody = Person & { here: boolean };
 
@@ -66,7 +66,6 @@ export function SignInView({
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 function PinPad({ person }: { person: Somebody }) {
-  const router = useRouter();
   const [pin, setPin] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -74,7 +73,7 @@ function PinPad({ person }: { person: Somebody }) {
     setBusy(true);
     const answer = await signIn(person.id, pin);
     setBusy(false);
-    if (answer.ok) return router.push('/');
+    if (answer.ok) return go('/');
     setPin('');
     setTrouble(answer.message);
   };
