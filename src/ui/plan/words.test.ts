@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { expandDough } from '@/core/route/expand';
+import { foldDough } from '@/core/floor/state';
+import type { FloorEvent } from '@/core/floor/events';
+import { SMALL_PRODUCT } from '../../../test-support/small-dough';
+import { localText } from '../kit/day-time';
+import { outputWords, stateWords, whenWords } from './words';
+
+const MIN = 60_000;
+const { steps, links } = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces: 40 }], 9);
+const dough = (events: FloorEvent[]) => ({
+  ...{ id: 1, name: 'Crescent 1', state: foldDough({ steps, links }, events) },
+  steps: steps.map((step, i) => ({ ...step, plannedStart: i * 600 * MIN, plannedEnd: (i + 1) * 600 * MIN })),
+});
+const did = (kind: FloorEvent['kind'], stepKey: string, minute: number): FloorEvent => {
+  return {
+    id: `${kind}${stepKey}`,
+    doughId: 1,
+    stepKey,
+    kind,
+    at: minute * MIN,
+    personId: 1,
+    celsius: null,
+    text: 'x',
+    undoes: null,
+  };
+};
+
+describe('what is said of a dough', () => {
+  it('names what it becomes', () => {
+    const output = { id: 1, dueAt: 0, freshFor: 0 };
+    expect(
+      outputWords({
+        outputs: [
+          { ...output, product: 'Butter crescent', pieces: 120 },
+          { ...output, product: 'Raisin snail', pieces: 40 },
+        ],
+      }),
+    ).toBe('120 butter crescent, 40 raisin snail');
+  });
+
+  it('is that it is late before anything else, that it is finished, or its turns', () => {
+    expect(stateWords(dough([]), -10 * MIN)).toBe('');
+    expect(stateWords(dough([]), 42 * MIN)).toBe('late 42 min');
+    const skipped = steps.map(({ key }) => did('skip', key, 1));
+    expect(stateWords(dough(skipped), 9000 * MIN)).toBe('finished');
+    const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key) => [
+      did('start', key, 1),
+      did('finish', key, 2),
+    ]);
+    expect(stateWords(dough(turned), 3 * MIN)).toBe('turn 1 of 2 done');
+  });
+
+  it('says late of what should have begun', () => {
+    expect([
+      whenWords({ inMinutes: 25 }),
+      whenWords({ inMinutes: -95 }),
+      whenWords({ inMinutes: 0 }),
+    ]).toEqual(['in 25 min', 'late 1 h 35', 'now']);
+  });
+});
+
+describe('a time as it is typed', () => {
+  it.each([
+    ['6:30', '2026-11-21T06:30'],
+    ['0630', '2026-11-21T06:30'],
+    ['06.30', '2026-11-21T06:30'],
+    [' 18h05 ', '2026-11-21T18:05'],
+    ['noon', '2026-11-21Tnoon'],
+  ])('%j goes to the house as %s', (time, text) => expect(localText({ day: '2026-11-21', time })).toBe(text));
+});
