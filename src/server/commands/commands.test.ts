@@ -312,6 +312,17 @@ describe('the demo clock', () => {
   });
 });
 
+describe('a bakery in which nobody works', () => {
+  it('says which step finds no hands, and adds nothing', async () => {
+    const before = await count('dough');
+    await house.pool.query('DELETE FROM shift');
+    const soon = formatLocal(Date.now() + 4 * 24 * 60 * MINUTE, ZONE);
+    const { message } = await refusal(runCommand('add-dough', mara, dough('Brioche knot', 20, soon)));
+    expect(message).toMatch(/finds no free hands or machine/);
+    expect(await count('dough')).toBe(before);
+  });
+});
+
 describe('what cannot be done', () => {
   it('is said for unknown commands and unknown keys', async () => {
     expect((await refusal(runCommand('bake-me-a-cake', mara, {}))).message).toMatch(

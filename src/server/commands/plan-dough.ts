@@ -97,8 +97,12 @@ function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, s
   const labels = expanded.steps
     .filter(({ key }) => named.has(taskId(dough.id, key)))
     .map(({ label }) => label);
+  const [only] = labels;
+  if (only !== undefined && labels.length === 1) {
+    return new Refusal(`“${only}” finds no free hands or machine in these days.`, 'outputs');
+  }
   return new Refusal(
-    labels.length > 0
+    only !== undefined
       ? `${dough.name} finds no place in the bakery: ${labels.slice(0, 4).join(', ')} cannot be fitted in together.`
       : `No place for ${dough.name} was found in ${seconds} s. Fewer pieces or another time may fit.`,
     'outputs',
