@@ -155,7 +155,7 @@ function tooLate(
   );
 }
 
-/** Which step waits longest for hands or a machine, beyond the shortest wait before it, and until when. */
+/** Which step of the earliest plan had to wait for hands or a machine beyond the shortest wait before it, and until when. */
 function heldUp(
   dough: NewDough,
   { steps, links }: ExpandedDough,
@@ -173,7 +173,11 @@ function heldUp(
       const soon = before.length > 0 ? Math.max(...ready) : Math.ceil((now - origin) / MINUTE);
       return { label: step.label, start: startOf(step.key), delay: startOf(step.key) - soon };
     });
-  const { label, start } = delays.reduce((a, b) => (b.delay > a.delay ? b : a));
+  // After the last step that had to wait, all goes as fast as it can: that step is what holds the dough up.
+  const waited = delays.filter(({ delay }) => delay > 0);
+  const { label, start } = (waited.length > 0 ? waited : delays).reduce((a, b) =>
+    b.start > a.start ? b : a,
+  );
   return `hands and machines for “${label.toLowerCase()}” are not free before ${dayTime(origin + start * MINUTE, zone)}`;
 }
 
