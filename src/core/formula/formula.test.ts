@@ -1,75 +1,320 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  convertYeast,
-  doughForPieces,
-  hydrationPercent,
-  scaleByDough,
-  scaleByFinished,
-  scaleByFlour,
-  totalPercent,
-  WATER_SHARE,
-  type Formula,
-} from './formula';
+import { actualMix, lineId } from './actual';
+import { advise, USUAL_RANGES } from './advice';
+import { analyse } from './analysis';
+import { bowlsFor, oneBowl, roundToScale } from './bowls';
+import { compareFormulas } from './compare';
+import { doughPercent, linesOf, rollInPercent, type Formula } from './formula';
+import { ingredientBook } from './ingredient';
+import { USUAL_INGREDIENTS } from './ingredients';
+import { bookWithFormulas, CircleError, formulaRef } from './parts';
+import { doughForPieces, scale } from './scale';
 
-interface Vector {
-  percent: Record<string, number>;
-  by: 'flour' | 'dough';
-  kg: number;
-  weightsG: Record<string, number>;
-  totalPercent: number;
-  hydrationPercent: number;
-  freshYeastG: number;
-  activeDryYeastG: number;
-}
+const book = ingredientBook(USUAL_INGREDIENTS);
+const lines = (rows: Record<string, number>) =>
+  Object.entries(rows).map(([ingredient, percent]) => ({ ingredient, percent }));
 
-const FOLDER = process.env.HEFETEIG_VECTORS ?? join(process.cwd(), 'test-data', 'vectors');
-const { cases } = JSON.parse(readFileSync(join(FOLDER, 'formula.json'), 'utf8')) as { cases: Vector[] };
-const water = (ingredient: string) =>
-  ingredient in WATER_SHARE ? WATER_SHARE[ingredient as keyof typeof WATER_SHARE] : 0;
-const formulaOf = (percent: Record<string, number>): Formula => ({
-  lines: Object.entries(percent).map(([ingredient, value]) => ({
-    ingredient,
-    percent: value,
-    water: water(ingredient),
-  })),
-  doughCelsius: 24,
-  rollInPercent: 25,
+const LEVAIN_CRESCENT: Formula = {
+  doughCelsius: 25,
+  stages: [
+    { kind: 'levain', lines: lines({ 'ripe-levain': 4, 'wheat-flour': 10, water: 10 }) },
+    {
+      kind: 'dough',
+      lines: lines({
+        'wheat-flour': 88,
+        water: 24,
+        milk: 20,
+        sugar: 11,
+        salt: 2,
+        butter: 5,
+        'instant-yeast': 0.8,
+      }),
+    },
+    { kind: 'roll-in', lines: lines({ butter: 47 }) },
+  ],
+};
+
+describe('ingredients', () => {
+  it('are found by any name a baker types, and never by guess', () => {
+    expect(book.find('Flour')?.id).toBe('wheat-flour');
+    expect(book.find('  whole   MILK ')?.id).toBe('milk');
+    expect(book.find('eggs')?.id).toBe('egg');
+    expect(book.find('haz')?.id).toBe('hazelnut');
+    expect(book.find('sug')?.id).toBe('sugar');
+    expect(book.find('s')).toBeUndefined();
+    expect(book.find('dragon fruit')).toBeUndefined();
+    expect(book.find('')).toBeUndefined();
+  });
+
+  it('have shares that cannot be more than the whole', () => {
+    for (const { name, water, fat, sugar, salt, flour, heat } of USUAL_INGREDIENTS) {
+      expect(water + fat + sugar + salt + flour, name).toBeLessThanOrEqual(1 + 1e-9);
+      expect(heat, name).toBeGreaterThan(0);
+    }
+    expect(new Set(USUAL_INGREDIENTS.map(({ id }) => id)).size).toBe(USUAL_INGREDIENTS.length);
+  });
 });
 
-describe('baker’s percent', () => {
-  it.each(cases.map((vector, i) => [i + 1, vector] as const))(
-    'agrees with worked-out case %i',
-    (_, vector) => {
-      const formula = formulaOf(vector.percent);
-      const scaled = (vector.by === 'flour' ? scaleByFlour : scaleByDough)(formula, vector.kg * 1000);
-      expect(totalPercent(formula)).toBeCloseTo(vector.totalPercent, 2);
-      expect(Math.abs(hydrationPercent(formula) - vector.hydrationPercent)).toBeLessThan(0.02);
-      for (const { ingredient, grams } of scaled.lines) {
-        expect(Math.abs(grams - (vector.weightsG[ingredient] ?? 0)), ingredient).toBeLessThan(0.2);
-      }
-      const instant = scaled.lines.find(({ ingredient }) => ingredient === 'instant yeast')?.grams ?? 0;
-      expect(Math.abs(convertYeast(instant, 'instant', 'fresh') - vector.freshYeastG)).toBeLessThan(0.2);
-      expect(Math.abs(convertYeast(instant, 'instant', 'activeDry') - vector.activeDryYeastG)).toBeLessThan(
-        0.2,
-      );
-    },
-  );
+describe('what a formula comes to', () => {
+  const analysis = analyse(LEVAIN_CRESCENT, book);
 
-  it('comes back to the flour it started from', () => {
+  it('counts the flour and water of the levain, and the water of milk and butter', () => {
+    expect(analysis.flour).toBeCloseTo(100, 9);
+    expect(analysis.prefermentedFlour).toBeCloseTo(12, 9);
+    expect(analysis.hydration).toBeCloseTo(2 + 10 + 24 + 20 * 0.87 + 5 * 0.16, 9);
+  });
+
+  it('gives the roll-in of the dough and of the flour, and leaves it out of the dough', () => {
+    expect(analysis.rollInOfFlour).toBe(47);
+    expect(analysis.rollInOfDough).toBeCloseTo((100 * 47) / doughPercent(LEVAIN_CRESCENT), 9);
+    expect(analysis.fat).toBeGreaterThan(47 * 0.8);
+  });
+
+  it('names each allergen with what brings it', () => {
+    expect(analysis.allergens).toEqual([
+      { allergen: 'gluten', from: ['ripe levain', 'wheat flour'] },
+      { allergen: 'milk', from: ['milk', 'butter'] },
+    ]);
+  });
+
+  it('takes a formula used in another by its parts, its allergens with it', () => {
+    const custard: Formula = {
+      doughCelsius: null,
+      stages: [{ kind: 'filling', lines: lines({ milk: 80, 'egg-yolk': 20 }) }],
+    };
+    const cream: Formula = {
+      doughCelsius: null,
+      stages: [{ kind: 'filling', lines: lines({ [formulaRef(1)]: 50, 'ground-almond': 50 }) }],
+    };
+    const known = bookWithFormulas(USUAL_INGREDIENTS, [
+      { id: 1, name: 'Custard', formula: custard },
+      { id: 2, name: 'Almond custard', formula: cream },
+    ]);
+    expect(known.get(formulaRef(1))?.water).toBeCloseTo(0.8 * 0.87 + 0.2 * 0.5, 9);
+    expect(analyse(cream, known).allergens.map(({ allergen }) => allergen)).toEqual(['egg', 'milk', 'nuts']);
+  });
+
+  it('refuses a levain made of itself, by whatever detour, and names the way round', () => {
+    const of = (id: number): Formula => ({
+      doughCelsius: null,
+      stages: [{ kind: 'levain', lines: lines({ [formulaRef(id)]: 10, 'wheat-flour': 90 }) }],
+    });
+    const round = () =>
+      bookWithFormulas(USUAL_INGREDIENTS, [
+        { id: 1, name: 'Levain', formula: of(2) },
+        { id: 2, name: 'Mother', formula: of(1) },
+      ]);
+    expect(round).toThrow(CircleError);
+    expect(round).toThrow('Levain is made of itself: Levain → Mother → Levain.');
+  });
+});
+
+describe('quiet advice', () => {
+  const told = (change: Record<string, number>, rollIn = 47) => {
+    const stages: Formula['stages'] = [
+      {
+        kind: 'dough',
+        lines: lines({ 'wheat-flour': 100, water: 50, sugar: 11, salt: 2, 'instant-yeast': 1.2, ...change }),
+      },
+      { kind: 'roll-in', lines: lines({ butter: rollIn }) },
+    ];
+    return advise(analyse({ doughCelsius: 24, stages }, book), USUAL_RANGES, {
+      osmotolerant: false,
+      levain: false,
+    });
+  };
+
+  it('is silent on a usual formula', () => expect(told({})).toEqual([]));
+
+  it.each([
+    [{ salt: 20 }, 'salt', /Salt 20 % is high/],
+    [{ salt: 0 }, 'salt', /Salt 0 % is low/],
+    [{ sugar: 25 }, 'sugar', /browns early/],
+    [{ sugar: 14 }, 'yeast', /osmotolerant/],
+    [{ 'instant-yeast': 0 }, 'yeast', /will not rise/],
+    [{ water: 70 }, 'hydration', /butter may break through/],
+    [{ water: 30 }, 'hydration', /tears when sheeted/],
+  ])('speaks of %j', (change, about, sentence) => {
+    const advice = told(change).find((one) => one.about === about);
+    expect(advice?.sentence).toMatch(sentence);
+  });
+
+  it('judges the roll-in by the dough', () =>
+    expect(told({}, 100).map(({ about }) => about)).toEqual(['roll-in']));
+});
+
+describe('scaling', () => {
+  it('meets its target, whichever it is', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 1e5, noNaN: true }), (flour) => {
-        const formula = formulaOf(cases[0]?.percent ?? {});
-        const { doughGrams, rollInGrams } = scaleByFlour(formula, flour);
-        expect(scaleByDough(formula, doughGrams).flourGrams).toBeCloseTo(flour, 6);
-        expect(scaleByFinished(formula, doughGrams + rollInGrams).flourGrams).toBeCloseTo(flour, 6);
+      fc.property(fc.double({ min: 10, max: 1e5, noNaN: true }), (grams) => {
+        expect(scale(LEVAIN_CRESCENT, book, { by: 'flour', grams }).flourGrams).toBeCloseTo(grams, 6);
+        expect(scale(LEVAIN_CRESCENT, book, { by: 'dough', grams }).doughGrams).toBeCloseTo(grams, 6);
+        const finished = scale(LEVAIN_CRESCENT, book, { by: 'finished', grams });
+        expect(finished.doughGrams + finished.rollInGrams).toBeCloseTo(grams, 6);
+        const butter = scale(LEVAIN_CRESCENT, book, { by: 'ingredient', ingredient: 'butter', grams });
+        const used = butter.stages
+          .flatMap((stage) => stage.lines)
+          .filter(({ ingredient }) => ingredient === 'butter');
+        expect(used.reduce((sum, line) => sum + line.grams, 0)).toBeCloseTo(grams, 6);
       }),
     );
   });
 
-  it('leaves the pieces their weight after trimming', () => {
+  it('leaves every piece its weight after scrap and bake, and the part that is kept back', () => {
+    const batches = [
+      { pieces: 120, grams: 62, scrap: 0.07 },
+      { pieces: 30, grams: 60, scrap: 0.05, bakeLoss: 0.12 },
+    ];
+    const scaled = scale(LEVAIN_CRESCENT, book, { by: 'pieces', batches, keptBack: 1500 });
+    const need = (120 * 62) / 0.93 + (30 * 60) / (0.95 * 0.88) + 1500;
+    expect(scaled.doughGrams + scaled.rollInGrams).toBeCloseTo(need, 6);
     expect(doughForPieces(120, 62, 0.07) * 0.93).toBeCloseTo(120 * 62, 8);
+  });
+
+  it('refuses what cannot be met, in a sentence', () => {
+    const to = (target: Parameters<typeof scale>[2]) => () => scale(LEVAIN_CRESCENT, book, target);
+    expect(to({ by: 'flour', grams: 0 })).toThrow('must be above nothing');
+    expect(to({ by: 'dough', grams: -5 })).toThrow('must be above nothing');
+    expect(to({ by: 'ingredient', ingredient: 'egg', grams: 500 })).toThrow('no egg to scale by');
+    expect(to({ by: 'pieces', batches: [{ pieces: 1, grams: 60, scrap: 1 }] })).toThrow('shares from 0');
+    const dry: Formula = { doughCelsius: null, stages: [{ kind: 'finish', lines: lines({ egg: 100 }) }] };
+    expect(() => scale(dry, book, { by: 'flour', grams: 10 })).toThrow('no flour to scale by');
+  });
+
+  it('splits over equal bowls, no more than are needed', () => {
+    expect([
+      bowlsFor(40_000, 40_000),
+      bowlsFor(40_000.5, 40_000),
+      bowlsFor(40_200, 40_000),
+      bowlsFor(90_000, 40_000),
+    ]).toEqual([1, 1, 2, 3]);
+    const whole = scale(LEVAIN_CRESCENT, book, { by: 'dough', grams: 60_000 });
+    const half = oneBowl(whole, 2);
+    expect(half.doughGrams).toBeCloseTo(30_000, 6);
+    expect(half.stages[1]?.lines[0]?.grams).toBeCloseTo((whole.stages[1]?.lines[0]?.grams ?? 0) / 2, 9);
+    expect(() => bowlsFor(10, 0)).toThrow();
+  });
+
+  it('rounds to the scale and says what that changed', () => {
+    const scaled = scale(LEVAIN_CRESCENT, book, { by: 'flour', grams: 1003 });
+    const rounded = roundToScale(scaled, book);
+    for (const line of rounded.scaled.stages.flatMap((stage) => stage.lines)) {
+      const step = ['salt', 'instant-yeast'].includes(line.ingredient) ? 10 : 1;
+      expect(Number.isInteger(Number((line.grams * step).toFixed(6))), line.ingredient).toBe(true);
+    }
+    expect(Math.abs(rounded.doughBy)).toBeLessThan(5);
+    expect(rounded.scaled.doughGrams - scaled.doughGrams).toBeCloseTo(rounded.doughBy, 6);
+    expect(Math.abs(rounded.hydrationBy)).toBeLessThan(0.2);
+    expect(rounded.most).not.toBeNull();
+  });
+
+  it('never rounds what is there to nothing', () => {
+    const tiny = roundToScale(scale(LEVAIN_CRESCENT, book, { by: 'flour', grams: 5 }), book);
+    for (const line of tiny.scaled.stages.flatMap((stage) => stage.lines))
+      expect(line.grams).toBeGreaterThan(0);
+  });
+});
+
+describe('versions side by side', () => {
+  it('show what came, went and moved, stage by stage', () => {
+    const after: Formula = {
+      ...LEVAIN_CRESCENT,
+      stages: LEVAIN_CRESCENT.stages.map((stage) =>
+        stage.kind === 'dough'
+          ? {
+              ...stage,
+              lines: lines({
+                'wheat-flour': 88,
+                water: 26,
+                'oat-drink': 20,
+                sugar: 11,
+                salt: 2,
+                butter: 5,
+                'instant-yeast': 0.8,
+              }),
+            }
+          : stage,
+      ),
+    };
+    const changed = compareFormulas(LEVAIN_CRESCENT, after).filter(
+      ({ before, after: now }) => before !== now,
+    );
+    expect(changed).toEqual([
+      { stage: 'dough', ingredient: 'water', before: 24, after: 26 },
+      { stage: 'dough', ingredient: 'oat-drink', before: null, after: 20 },
+      { stage: 'dough', ingredient: 'milk', before: 20, after: null },
+    ]);
+  });
+});
+
+describe('what was really mixed', () => {
+  const planned = scale(LEVAIN_CRESCENT, book, { by: 'flour', grams: 10_000 });
+
+  it('is the sheet, where nothing else was recorded', () => {
+    const same = actualMix(planned, 25, [], 1, book);
+    expect(same).toMatchObject({ differs: false, words: [] });
+    const [before, after] = [linesOf(LEVAIN_CRESCENT), linesOf(same.formula)];
+    after.forEach(({ percent }, i) => expect(percent).toBeCloseTo(before[i]?.percent ?? NaN, 2));
+  });
+
+  it('has another hydration when 400 g of flour are held back, and flour is still 100', () => {
+    const held = actualMix(
+      planned,
+      25,
+      [{ kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 }],
+      1,
+      book,
+    );
+    const [planning, real] = [analyse(LEVAIN_CRESCENT, book), analyse(held.formula, book)];
+    expect(held.words).toEqual(['400 g wheat flour held back']);
+    expect(real.flour).toBeCloseTo(100, 2);
+    expect(real.hydration).toBeCloseTo(planning.hydration / 0.96, 1);
+  });
+
+  it('has the allergens of what was taken instead', () => {
+    const swapped = actualMix(
+      planned,
+      25,
+      [{ kind: 'swapped', line: lineId(1, 2), ingredient: 'soya-drink' }],
+      1,
+      book,
+    );
+    expect(swapped.words).toEqual(['soya drink for milk']);
+    expect(analyse(swapped.formula, book).allergens.map(({ allergen }) => allergen)).toEqual([
+      'gluten',
+      'soya',
+      'milk',
+    ]);
+  });
+
+  it('is butter short by 300 g, as weighed, bowl by bowl; dust on the scale is no difference', () => {
+    const butter = planned.stages[2]?.lines[0]?.grams ?? 0;
+    const weighed = actualMix(
+      planned,
+      25,
+      [
+        { kind: 'weighed', line: lineId(2, 0), bowl: 1, grams: butter / 2 - 300 },
+        { kind: 'weighed', line: lineId(2, 0), bowl: 2, grams: butter / 2 },
+        {
+          kind: 'weighed',
+          line: lineId(1, 0),
+          bowl: 1,
+          grams: (planned.stages[1]?.lines[0]?.grams ?? 0) / 2 + 1,
+        },
+      ],
+      2,
+      book,
+    );
+    expect(weighed.words).toEqual(['300 g less butter']);
+    expect(rollInPercent(weighed.formula)).toBeCloseTo(44, 1);
+  });
+
+  it('gains a line for what the formula did not have', () => {
+    const added = actualMix(planned, 25, [{ kind: 'adjusted', ingredient: 'cardamom', grams: 20 }], 1, book);
+    expect(linesOf(added.formula).find(({ ingredient }) => ingredient === 'cardamom')?.percent).toBeCloseTo(
+      0.2,
+      3,
+    );
   });
 });

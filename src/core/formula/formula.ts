@@ -1,75 +1,85 @@
+import type { IngredientBook } from './ingredient';
+
 /**
- * A formula in baker's percent: every ingredient by the total flour weight, all flours together 100.
- * The roll-in fat is not part of the dough and is given apart, as percent of the dough before butter.
+ * What a part of a formula is. Preferments (levain to poolish) and the autolyse go into the dough; the roll-in is
+ * enclosed by it. A filling or a finish is a formula of its own, with one stage.
  */
-export interface Formula {
-  lines: FormulaLine[];
-  /** Desired dough temperature after mixing, °C. */
-  doughCelsius: number;
-  /** Roll-in fat as percent of the dough before butter; 0 for doughs that are not laminated. */
-  rollInPercent: number;
-}
+export const STAGE_KINDS = [
+  'levain',
+  'stiff levain',
+  'sponge',
+  'poolish',
+  'autolyse',
+  'dough',
+  'roll-in',
+  'filling',
+  'finish',
+] as const;
+export type StageKind = (typeof STAGE_KINDS)[number];
 
 export interface FormulaLine {
+  /** Id of an ingredient, or `formula:12` for another formula of the house. */
   ingredient: string;
+  /** Of the total flour; in a formula without flour, of the whole weight. */
   percent: number;
-  /** Share of the ingredient's weight that is water, 0 to 1. */
-  water: number;
-  isFlour?: boolean;
+  /** As it was typed, where that was not a percentage. */
+  typed?: string;
+  approximate?: boolean;
+  /** "To taste": named, but not weighed. */
+  uncounted?: boolean;
+  note?: string;
 }
 
-/** Weights in grams, in the order of the lines. */
-export interface ScaledFormula {
-  lines: { ingredient: string; grams: number }[];
-  flourGrams: number;
-  doughGrams: number;
-  rollInGrams: number;
+export interface FormulaStage {
+  kind: StageKind;
+  lines: FormulaLine[];
 }
 
-/** Water by weight in the usual liquids and fats, as counted towards hydration. */
-export const WATER_SHARE = {
-  water: 1,
-  milk: 0.87,
-  egg: 0.75,
-  eggWhite: 0.88,
-  yolk: 0.5,
-  butter: 0.16,
-  cream: 0.64,
-} as const;
-
-/** Sum of all percentages: what a dough weighs for 100 of flour. */
-export function totalPercent(formula: Pick<Formula, 'lines'>): number {
-  return formula.lines.reduce((sum, line) => sum + line.percent, 0);
+/**
+ * A formula in baker's percent: all flours together, preferments included, are 100. Lines stand in the order of adding.
+ * Where there is no flour (a custard, a glaze) the whole is 100.
+ */
+export interface Formula {
+  stages: FormulaStage[];
+  /** Desired dough temperature after mixing, °C; null for what is not mixed to one. */
+  doughCelsius: number | null;
+  note?: string;
 }
 
-/** Total hydration: water from all ingredients, in percent of flour. */
-export function hydrationPercent(formula: Pick<Formula, 'lines'>): number {
-  return formula.lines.reduce((sum, line) => sum + line.percent * line.water, 0);
+const PREFERMENTS: readonly StageKind[] = ['levain', 'stiff levain', 'sponge', 'poolish'];
+
+export const isPreferment = (kind: StageKind) => PREFERMENTS.includes(kind);
+
+/** All lines of the stages that a test lets through. */
+export function linesOf(formula: Formula, test: (kind: StageKind) => boolean = () => true): FormulaLine[] {
+  return formula.stages.filter(({ kind }) => test(kind)).flatMap(({ lines }) => lines);
 }
 
-/** Scales to a flour weight in grams. */
-export function scaleByFlour(formula: Formula, flourGrams: number): ScaledFormula {
-  const lines = formula.lines.map(({ ingredient, percent }) => ({
-    ingredient,
-    grams: (flourGrams * percent) / 100,
-  }));
-  const doughGrams = (flourGrams * totalPercent(formula)) / 100;
-  return { lines, flourGrams, doughGrams, rollInGrams: (doughGrams * formula.rollInPercent) / 100 };
+/** Sum of percentages over stages. */
+export function percentOf(formula: Formula, test?: (kind: StageKind) => boolean): number {
+  return linesOf(formula, test).reduce((sum, { percent }) => sum + percent, 0);
 }
 
-/** Scales to a weight of dough before butter, in grams. */
-export function scaleByDough(formula: Formula, doughGrams: number): ScaledFormula {
-  return scaleByFlour(formula, (100 * doughGrams) / totalPercent(formula));
+/** What the dough weighs before butter, in percent of flour. */
+export const doughPercent = (formula: Formula) => percentOf(formula, (kind) => kind !== 'roll-in');
+
+export const rollInPercent = (formula: Formula) => percentOf(formula, (kind) => kind === 'roll-in');
+
+/** Flour in all stages, in percent: 100 in a formula that is right, 0 in one without flour. */
+export function flourPercent(formula: Formula, book: IngredientBook): number {
+  return shareOf(linesOf(formula), book, 'flour');
 }
 
-/** Scales to a weight of dough ready to cut, roll-in fat included, in grams. */
-export function scaleByFinished(formula: Formula, finishedGrams: number): ScaledFormula {
-  return scaleByDough(formula, finishedGrams / (1 + formula.rollInPercent / 100));
-}
-
-/** Grams of dough ready to cut for pieces of one weight; `scrap` is the share of it lost to trimmings, 0 to below 1. */
-export function doughForPieces(pieces: number, pieceGrams: number, scrap: number): number {
-  return (pieces * pieceGrams) / (1 - scrap);
+/** Percent of water, fat, sugar, salt, flour or instant yeast that lines bring with them. */
+export function shareOf(
+  lines: readonly FormulaLine[],
+  book: IngredientBook,
+  part: 'water' | 'fat' | 'sugar' | 'salt' | 'flour' | 'yeast',
+): number {
+  return lines.reduce(
+    (sum, { ingredient, percent }) => sum + percent * (book.get(ingredient)?.[part] ?? 0),
+    0,
+  );
 }
 
 /** Yeast of one kind for another, by weight: fresh 1, active dry 0.4, instant 0.33. */

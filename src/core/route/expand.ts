@@ -1,4 +1,4 @@
-import { doughForPieces } from '../formula/formula';
+import { doughForPieces } from '../formula/scale';
 import type { Use } from '../planning/problem';
 import type { ProductSpec, Route, RouteLink, RouteStep } from './route';
 

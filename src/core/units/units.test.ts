@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { celsius, duration, fromNow, weight } from './format';
-import { parseCelsius } from './parse';
+import { parseCelsius } from './temperature';
 
 describe('what a baker types as a temperature', () => {
   it.each([

@@ -1,68 +1,6 @@
-import { WATER_SHARE, type Formula } from '@/core/formula/formula';
 import type { PieceSpec, ProductRoute, Route, RouteLink, RouteStep } from '@/core/route/route';
 
 /** The demo bakery's own formulas and routes: house values to begin with, plausible and made up. */
-
-const flour = (percent: number) => ({ ingredient: 'wheat flour', percent, water: 0, isFlour: true });
-const dry = (ingredient: string, percent: number) => ({ ingredient, percent, water: 0 });
-const wet = (ingredient: keyof typeof WATER_SHARE, percent: number) => {
-  return { ingredient, percent, water: WATER_SHARE[ingredient] };
-};
-
-export const FORMULAS: Record<string, Formula> = {
-  'Crescent dough': {
-    lines: [
-      flour(100),
-      wet('water', 27),
-      wet('milk', 25),
-      dry('sugar', 11.5),
-      dry('salt', 1.9),
-      wet('butter', 6),
-      dry('fresh yeast', 3.6),
-    ],
-    doughCelsius: 24,
-    rollInPercent: 27,
-  },
-  'Danish dough': {
-    lines: [
-      flour(100),
-      wet('milk', 36),
-      wet('egg', 15),
-      dry('sugar', 13),
-      dry('salt', 1.8),
-      wet('butter', 8),
-      dry('fresh yeast', 4.2),
-    ],
-    doughCelsius: 21,
-    rollInPercent: 31,
-  },
-  'Brioche dough': {
-    lines: [
-      flour(100),
-      wet('egg', 46),
-      wet('milk', 12),
-      dry('sugar', 14),
-      dry('salt', 2),
-      wet('butter', 44),
-      dry('fresh yeast', 4),
-    ],
-    doughCelsius: 25,
-    rollInPercent: 0,
-  },
-  'Levain crescent dough': {
-    lines: [
-      flour(88),
-      dry('levain flour', 12),
-      wet('water', 36),
-      wet('milk', 19),
-      dry('sugar', 11),
-      dry('salt', 2),
-      wet('butter', 5),
-    ],
-    doughCelsius: 25,
-    rollInPercent: 27,
-  },
-};
 
 const work = (fixed: number, perKg = 0, perPiece = 0, people = 1) => ({ fixed, perKg, perPiece, people });
 const wait = (shortest: number, best: number, longest: number, shortCost: number, longCost: number) => {

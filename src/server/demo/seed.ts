@@ -18,7 +18,8 @@ import { machines, shifts } from '../queries/house';
 import { currentProducts } from '../queries/products';
 import { DOUGHS, HOUSE, MACHINES, OPENING, PEOPLE } from './bakery';
 import { history } from './history';
-import { FORMULAS, PRODUCTS } from './products';
+import { FORMULAS } from './formulas';
+import { PRODUCTS } from './products';
 
 /** Moves of the engine for each dough of the demo: a number, not a time, so that the demo is the same everywhere. */
 const MOVES_PER_DOUGH = 60;

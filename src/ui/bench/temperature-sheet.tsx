@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { RouteStep } from '@/core/route/route';
-import { parseCelsius } from '@/core/units/parse';
+import { parseCelsius } from '@/core/units/temperature';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 

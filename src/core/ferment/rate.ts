@@ -1,0 +1,22 @@
+/** Lowest, best and highest temperature of a yeast or levain, °C. */
+export interface Cardinal {
+  lowest: number;
+  best: number;
+  highest: number;
+}
+
+/** Gas production, which goes on below the growth minimum. */
+export const BAKERS_YEAST: Cardinal = { lowest: -3, best: 34, highest: 46 };
+export const LEVAIN: Cardinal = { lowest: 2, best: 28, highest: 37 };
+
+/**
+ * Rate of fermentation at a temperature against its best, 0 to 1: the cardinal model with inflection (Rosso 1993).
+ * 0 at and outside the lowest and highest temperature.
+ */
+export function fermentationRate({ lowest, best, highest }: Cardinal, celsius: number): number {
+  if (!(celsius > lowest && celsius < highest)) return 0;
+  const above = (celsius - highest) * (celsius - lowest) ** 2;
+  const below =
+    (best - lowest) * ((best - lowest) * (celsius - best) - (best - highest) * (best + lowest - 2 * celsius));
+  return above / below;
+}

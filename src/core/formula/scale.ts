@@ -1,0 +1,110 @@
+import { doughPercent, linesOf, rollInPercent, type Formula, type StageKind } from './formula';
+import { flourPercent } from './formula';
+import type { IngredientBook } from './ingredient';
+
+/** What a formula is scaled to. Weights in grams; `scrap` and `bakeLoss` are shares, 0 to below 1. */
+export type ScaleTarget =
+  | { by: 'flour'; grams: number }
+  /** Dough before butter. */
+  | { by: 'dough'; grams: number }
+  /** Dough ready to cut, roll-in included. */
+  | { by: 'finished'; grams: number }
+  | { by: 'pieces'; batches: PieceBatch[]; keptBack?: number }
+  /** As much as is left of one ingredient, over all stages. */
+  | { by: 'ingredient'; ingredient: string; grams: number };
+
+/** Pieces of one output. `grams` is what a piece weighs when cut, or after the bake where `bakeLoss` is given. */
+export interface PieceBatch {
+  pieces: number;
+  grams: number;
+  scrap: number;
+  bakeLoss?: number;
+}
+
+export interface ScaledLine {
+  ingredient: string;
+  percent: number;
+  grams: number;
+  approximate: boolean;
+  uncounted: boolean;
+  note?: string;
+}
+
+export interface ScaledStage {
+  kind: StageKind;
+  lines: ScaledLine[];
+  grams: number;
+}
+
+/** Weights in grams, stages and lines in the formula's order. */
+export interface ScaledFormula {
+  stages: ScaledStage[];
+  flourGrams: number;
+  /** Before butter. */
+  doughGrams: number;
+  rollInGrams: number;
+}
+
+/** Grams of dough ready to cut for pieces of one weight; `scrap` is the share of it lost to trimmings, 0 to below 1. */
+export function doughForPieces(pieces: number, pieceGrams: number, scrap: number, bakeLoss = 0): number {
+  return (pieces * pieceGrams) / ((1 - scrap) * (1 - bakeLoss));
+}
+
+/**
+ * Grams for one percent. Throws where the target cannot be met: nothing of it in the formula, a weight that is not
+ * above nothing, scrap or bake loss of all there is.
+ */
+export function gramsPerPercent(formula: Formula, book: IngredientBook, target: ScaleTarget): number {
+  const per = (grams: number, percent: number, what: string): number => {
+    if (!(grams > 0) || !Number.isFinite(grams))
+      throw new RangeError('The weight to scale to must be above nothing.');
+    if (!(percent > 0)) throw new RangeError(`This formula has no ${what} to scale by.`);
+    return grams / percent;
+  };
+  const finished = doughPercent(formula) + rollInPercent(formula);
+  switch (target.by) {
+    case 'flour':
+      return per(target.grams, flourPercent(formula, book), 'flour');
+    case 'dough':
+      return per(target.grams, doughPercent(formula), 'dough');
+    case 'finished':
+      return per(target.grams, finished, 'dough');
+    case 'pieces': {
+      if (
+        target.batches.some(
+          ({ scrap, bakeLoss = 0 }) => scrap < 0 || scrap >= 1 || bakeLoss < 0 || bakeLoss >= 1,
+        )
+      )
+        throw new RangeError('Scrap and bake loss are shares from 0 to below 100 %.');
+      const need = target.batches.reduce(
+        (sum, { pieces, grams, scrap, bakeLoss }) => sum + doughForPieces(pieces, grams, scrap, bakeLoss),
+        target.keptBack ?? 0,
+      );
+      return per(need, finished, 'dough');
+    }
+    case 'ingredient': {
+      const percent = linesOf(formula)
+        .filter(({ ingredient }) => ingredient === target.ingredient)
+        .reduce((sum, line) => sum + line.percent, 0);
+      return per(target.grams, percent, book.get(target.ingredient)?.name ?? 'such ingredient');
+    }
+  }
+}
+
+/** Scales a formula to a target; see `gramsPerPercent` for what it throws. */
+export function scale(formula: Formula, book: IngredientBook, target: ScaleTarget): ScaledFormula {
+  const unit = gramsPerPercent(formula, book, target);
+  const stages = formula.stages.map(({ kind, lines }): ScaledStage => {
+    const scaled = lines.map(({ ingredient, percent, approximate, uncounted, note }) => ({
+      ...{ ingredient, percent, grams: percent * unit },
+      ...{ approximate: approximate ?? false, uncounted: uncounted ?? false, note },
+    }));
+    return { kind, lines: scaled, grams: scaled.reduce((sum, line) => sum + line.grams, 0) };
+  });
+  return {
+    stages,
+    flourGrams: flourPercent(formula, book) * unit,
+    doughGrams: doughPercent(formula) * unit,
+    rollInGrams: rollInPercent(formula) * unit,
+  };
+}

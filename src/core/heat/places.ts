@@ -1,0 +1,34 @@
+/** Kinds of places for dough, with the heat that passes between air and a face there, W/(m²·K). */
+export const PLACE_KINDS = {
+  room: { label: 'room', film: 9 },
+  fridge: { label: 'fridge, still air', film: 10 },
+  retarder: { label: 'retarder with fan', film: 18 },
+  freezer: { label: 'freezer', film: 12 },
+  blast: { label: 'blast freezer', film: 35 },
+  proofer: { label: 'proofer with fan', film: 17 },
+  oven: { label: 'oven', film: 25 },
+} as const;
+export type PlaceKind = keyof typeof PLACE_KINDS;
+
+/** What a piece lies on or in: the share of the film's heat that still passes above and below. */
+export const LYING = {
+  tray: { label: 'on a metal tray', top: 1, bottom: 1 },
+  rack: { label: 'on a rack', top: 1, bottom: 1 },
+  board: { label: 'on a wooden board', top: 1, bottom: 0.5 },
+  tub: { label: 'in a tub with lid', top: 0.5, bottom: 0.5 },
+  stack: { label: 'in a stack', top: 0.5, bottom: 0.5 },
+  film: { label: 'wrapped in film', top: 0.95, bottom: 0.95 },
+} as const;
+export type Lying = keyof typeof LYING;
+
+/** Heat transfer on the two faces of a piece in a place. */
+export function films(kind: PlaceKind, lying: Lying): { top: number; bottom: number } {
+  const { film } = PLACE_KINDS[kind];
+  return { top: film * LYING[lying].top, bottom: film * LYING[lying].bottom };
+}
+
+/** One number for both faces, for the quick answers. */
+export function meanFilm(kind: PlaceKind, lying: Lying): number {
+  const { top, bottom } = films(kind, lying);
+  return (top + bottom) / 2;
+}

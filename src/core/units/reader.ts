@@ -1,0 +1,38 @@
+import { toFahrenheit } from './temperature';
+
+/** How one reader likes to read: what is kept is SI all the same. */
+export interface ReaderUnits {
+  mass: 'g' | 'oz';
+  temperature: 'C' | 'F';
+  length: 'cm' | 'in';
+  kitchen: import('./measures').Kitchen;
+}
+
+export const METRIC: ReaderUnits = { mass: 'g', temperature: 'C', length: 'cm', kitchen: 'metric' };
+
+/** Grams as read from a scale: `0.8 g`, `540 g`, `9.00 kg`, or `19.05 oz`, `19 lb 13.5 oz`. */
+export function showMass(grams: number, { mass }: Pick<ReaderUnits, 'mass'>): string {
+  if (mass === 'oz') {
+    const ounces = grams / 28.3495;
+    if (Math.abs(ounces) < 32) return `${ounces.toFixed(2)} oz`;
+    const pounds = Math.trunc(ounces / 16);
+    return `${pounds} lb ${(Math.abs(ounces) - Math.abs(pounds) * 16).toFixed(1)} oz`;
+  }
+  const size = Math.abs(grams);
+  if (size < 20) return `${(Math.round(grams * 10) / 10).toFixed(1)} g`;
+  if (size < 1000) return `${Math.round(grams)} g`;
+  return `${(grams / 1000).toFixed(size < 10_000 ? 3 : 2)} kg`;
+}
+
+/** °C, or °F for those who read it: `23.9 °C`, `75 °F`. */
+export function showCelsius(celsius: number, { temperature }: Pick<ReaderUnits, 'temperature'>): string {
+  if (temperature === 'F') return `${Math.round(toFahrenheit(celsius))} °F`;
+  return `${Math.round(celsius * 10) / 10} °C`;
+}
+
+/** Millimetres as `25 mm`, `41.5 cm` or `1.63 in`. */
+export function showLength(millimetres: number, { length }: Pick<ReaderUnits, 'length'>): string {
+  if (length === 'in') return `${(Math.round((millimetres / 25.4) * 100) / 100).toString()} in`;
+  if (Math.abs(millimetres) < 100) return `${Math.round(millimetres * 10) / 10} mm`;
+  return `${Math.round(millimetres) / 10} cm`;
+}
