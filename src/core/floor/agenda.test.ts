@@ -1,37 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { SMALL_PRODUCT } from '../../../test-support/small-dough';
-import { expandDough } from '../route/expand';
+import { did, MIN, plannedDough as planned } from '../../../test-support/floor';
 import { agenda, readyAt, type FloorDough } from './agenda';
-import type { FloorEvent } from './events';
 import { loadBins } from './loads';
-import { foldDough } from './state';
 import { minutesBehind, stepTimes } from './times';
 
-const MIN = 60_000;
-
-/** A small dough whose steps are planned one after the other, an hour each. */
-function planned(events: FloorEvent[]): FloorDough {
-  const { steps, links } = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces: 40 }], 9);
-  const timed = steps.map((step, i) => ({
-    ...step,
-    plannedStart: i * 60 * MIN,
-    plannedEnd: (i + 1) * 60 * MIN,
-  }));
-  return { id: 1, name: 'Crescent 1', steps: timed, state: foldDough({ steps, links }, events) };
-}
-const did = (kind: FloorEvent['kind'], stepKey: string, minute: number): FloorEvent => {
-  return {
-    id: `${kind}${stepKey}`,
-    doughId: 1,
-    stepKey,
-    kind,
-    at: minute * MIN,
-    personId: 1,
-    celsius: null,
-    text: null,
-    undoes: null,
-  };
-};
 const keys = (items: { step: { key: string } }[]) => items.map(({ step }) => step.key);
 
 describe('the agenda of the bench', () => {

@@ -56,8 +56,12 @@ export function agenda(doughs: readonly FloorDough[], now: Instant, horizonMinut
   return result;
 }
 
-/** When a running wait should end: as planned, but not before its shortest length nor after its longest. */
+/**
+ * When a running wait should end: as planned, but not before its shortest length nor after its longest, and never before
+ * somebody who looked wanted to look again.
+ */
 export function readyAt(step: FloorDough['steps'][number], state: StepState): Instant {
   const from = state.startedAt ?? step.plannedStart;
-  return Math.min(from + step.max * MINUTE, Math.max(from + step.min * MINUTE, step.plannedEnd));
+  const ready = Math.min(from + step.max * MINUTE, Math.max(from + step.min * MINUTE, step.plannedEnd));
+  return Math.max(ready, state.notBefore ?? -Infinity);
 }

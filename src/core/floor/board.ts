@@ -20,6 +20,8 @@ export interface BoardDough {
   id: number;
   name: string;
   kg: number;
+  /** How many bowls it is mixed in. */
+  bowls: number;
   outputs: BoardOutput[];
   steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant })[];
   links: RouteLink[];

@@ -13,6 +13,7 @@ const event = (part: Partial<FloorEvent>): FloorEvent => ({
     celsius: null,
     text: null,
     undoes: null,
+    data: null,
   },
   ...part,
 });

@@ -1,7 +1,37 @@
+import type { MixChange } from '../formula/actual';
+import type { Verdict } from '../learning/verdicts';
 import type { Instant } from '../time/local';
 
 /** What can happen to a step on the floor. `undo` takes another event back; an undo can itself be undone. */
-export type FloorEventKind = 'start' | 'finish' | 'skip' | 'temperature' | 'note' | 'undo';
+export const FLOOR_EVENT_KINDS = [
+  ...(['start', 'finish', 'skip', 'temperature', 'note', 'undo'] as const),
+  /** How a rise looked; whether a levain, sponge or yeast is alive; what went into the bowl and how warm it was. */
+  ...(['verdict', 'alive', 'conditions', 'mix'] as const),
+] as const;
+export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
+
+/** Is it alive: ready, look again in some minutes, start anew, or yeast added. */
+export interface AliveAnswer {
+  kind: 'alive';
+  answer: 'ready' | 'wait' | 'anew' | 'add-yeast';
+  sign: string | null;
+  /** `wait`: look again after these. */
+  minutes?: number;
+  /** `add-yeast`: grams of the formula's yeast, or of instant where it has none. */
+  grams?: number;
+}
+
+/** Temperatures at the bowl, °C, and the ice that went in, kg: one bowl of them. */
+export interface MixConditions {
+  kind: 'conditions';
+  flour: number;
+  room: number;
+  liquid: number;
+  iceKg: number;
+}
+
+/** What an event carries beyond who, when and where; by its own kind. */
+export type EventData = { kind: 'verdict'; verdict: Verdict } | AliveAnswer | MixConditions | MixChange;
 
 /** One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing. */
 export interface FloorEvent {
@@ -16,6 +46,7 @@ export interface FloorEvent {
   /** The words of a note, or the reason of a skip. */
   text: string | null;
   undoes: string | null;
+  data: EventData | null;
 }
 
 /**

@@ -1,29 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { SMALL_PRODUCT } from '../../../test-support/small-dough';
-import { expandDough } from '../route/expand';
+import { did, MIN, smallDough } from '../../../test-support/floor';
 import type { BoardDough } from './board';
 import type { FloorEvent } from './events';
 import { stepSlack } from './slack';
 
-const MIN = 60_000;
-const did = (kind: FloorEvent['kind'], stepKey: string, minute: number): FloorEvent => {
-  return {
-    id: `${kind}${stepKey}`,
-    doughId: 1,
-    stepKey,
-    kind,
-    at: minute * MIN,
-    personId: 1,
-    celsius: null,
-    text: null,
-    undoes: null,
-  };
-};
-
 function dough(dueMinute: number, events: FloorEvent[]): BoardDough {
-  const { steps, links, kg } = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces: 40 }], 9);
+  const { steps, links, kg, bowls } = smallDough();
   return {
-    ...{ id: 1, name: 'Crescent 1', kg, links, events },
+    ...{ id: 1, name: 'Crescent 1', kg, bowls, links, events },
     outputs: [{ id: 5, product: 'Crescent', pieces: 40, dueAt: dueMinute * MIN, freshFor: 60 }],
     steps: steps.map((step) => ({ ...step, plannedStart: 0, plannedEnd: 0 })),
   };

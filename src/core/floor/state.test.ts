@@ -1,33 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SMALL_PRODUCT } from '../../../test-support/small-dough';
-import { expandDough } from '../route/expand';
+import { did, MIN, smallDough } from '../../../test-support/floor';
 import type { FloorEvent } from './events';
 import { foldDough } from './state';
 import { countTurns, turnWords } from './turns';
 
-const dough = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces: 40 }], 9);
-const MIN = 60_000;
-let made = 0;
-const did = (
-  kind: FloorEvent['kind'],
-  stepKey: string,
-  minute: number,
-  more: Partial<FloorEvent> = {},
-): FloorEvent => ({
-  ...{
-    id: `e${++made}`,
-    doughId: 1,
-    stepKey,
-    kind,
-    at: minute * MIN,
-    personId: 1,
-    celsius: null,
-    text: null,
-    undoes: null,
-  },
-  ...more,
-});
+const dough = smallDough();
 const stepOf = (events: FloorEvent[], key: string) => foldDough(dough, events).steps.get(key);
 
 describe('the state of a dough', () => {

@@ -1,7 +1,10 @@
 import type { DoughStep } from '../route/expand';
+import { inOrder } from '../route/order';
 import type { RouteLink } from '../route/route';
-import type { Instant } from '../time/local';
-import { effectiveEvents, type FloorEvent } from './events';
+import type { MixChange } from '../formula/actual';
+import type { Verdict } from '../learning/verdicts';
+import { MINUTE, type Instant } from '../time/local';
+import { effectiveEvents, type AliveAnswer, type FloorEvent, type MixConditions } from './events';
 
 export type StepStatus = 'open' | 'running' | 'done' | 'skipped';
 
@@ -16,6 +19,12 @@ export interface StepState {
   skipReason: string | null;
   temperatures: { celsius: number; at: Instant; personId: number }[];
   notes: { text: string; at: Instant; personId: number }[];
+  verdict: { verdict: Verdict; at: Instant; personId: number } | null;
+  alive: (AliveAnswer & { at: Instant; personId: number })[];
+  /** Not ready before, by the last look; null where nobody has said so. */
+  notBefore: Instant | null;
+  conditions: MixConditions | null;
+  changes: MixChange[];
   /** An open hands-on step that nothing before it holds up any more. */
   startable: boolean;
 }
@@ -96,6 +105,7 @@ function freshState(key: string): StepState {
   return {
     ...{ key, status: 'open', startedAt: null, startedBy: null, finishedAt: null, finishedBy: null },
     ...{ skipReason: null, temperatures: [], notes: [], startable: false },
+    ...{ verdict: null, alive: [], notBefore: null, conditions: null, changes: [] },
   };
 }
 
@@ -105,7 +115,9 @@ function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState 
   return state;
 }
 
-function apply(state: StepState, { kind, at, personId, celsius, text }: FloorEvent): void {
+function apply(state: StepState, event: FloorEvent): void {
+  const { kind, at, personId, celsius, text } = event;
+  applyData(state, event);
   if (kind === 'temperature' && celsius !== null) state.temperatures.push({ celsius, at, personId });
   if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
   if (kind === 'start' && state.startedAt === null) {
@@ -126,25 +138,31 @@ function apply(state: StepState, { kind, at, personId, celsius, text }: FloorEve
   }
 }
 
-const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';
-
-/** Steps in an order in which each comes after all that leads to it. */
-function inOrder({ steps }: Route, graph: Graph): DoughStep[] {
-  const missing = new Map(steps.map(({ key }) => [key, graph.before(key).length]));
-  const ordered = steps.filter(({ key }) => missing.get(key) === 0);
-  for (const { key } of ordered) {
-    for (const next of graph.after(key)) {
-      const left = (missing.get(next) ?? 0) - 1;
-      missing.set(next, left);
-      if (left === 0) ordered.push(graph.step(next));
-    }
+function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
+  switch (data?.kind) {
+    case 'verdict':
+      state.verdict = { verdict: data.verdict, at, personId };
+      return;
+    case 'conditions':
+      state.conditions = data;
+      return;
+    case 'alive':
+      state.alive.push({ ...data, at, personId });
+      state.notBefore = data.answer === 'wait' ? at + (data.minutes ?? 0) * MINUTE : null;
+      // Begun anew, a wait counts from then.
+      if (data.answer === 'anew') state.startedAt = at;
+      return;
+    case 'weighed':
+    case 'adjusted':
+    case 'swapped':
+      state.changes.push(data);
   }
-  if (ordered.length < steps.length) throw new Error('The steps of a route go round in a circle.');
-  return ordered;
 }
 
+const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';
+
 function deriveWaits(route: Route, graph: Graph, steps: Map<string, StepState>): void {
-  for (const step of inOrder(route, graph)) {
+  for (const step of inOrder(route.steps, route.links)) {
     if (isHandsOn(step)) continue;
     const state = stateOf(steps, step.key);
     const before = graph.before(step.key).map((key) => stateOf(steps, key));

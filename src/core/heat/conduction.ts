@@ -45,8 +45,8 @@ interface Cells {
 }
 
 const CELLS = 24;
-/** Lengths of time steps, minutes: the first after a change of place, how much longer each next is, the longest. */
-const STEP = { first: 0.1, growth: 1.25, longest: 3 };
+/** Time steps, minutes: the first after a change of place, how much longer each next is, the longest, or that share of the stay so far. */
+const STEP = { first: 0.1, growth: 1.25, longest: 3, share: 0.03 };
 
 /**
  * Conduction in one dimension with air on the faces, freezing by enthalpy: finite volumes in space, Crank–Nicolson in
@@ -89,7 +89,7 @@ export function conduct(body: Body, start: number, stays: readonly Stay[], every
     while (clock < end - 1e-9) {
       const from = clock;
       const dt = end - clock < step * 1.2 ? end - clock : step;
-      step = Math.min(STEP.longest, step * STEP.growth);
+      step = Math.min(Math.max(STEP.longest, STEP.share * (clock - begin)), step * STEP.growth);
       result.letIn += solver(h, celsius, stay, dt);
       clock += dt;
       const after = answer(stay);
@@ -167,7 +167,7 @@ function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
         largest = Math.max(largest, Math.abs(at(d, i)));
       }
       for (let i = 0; i < n; i++) celsius[i] = of[i]?.celsiusOf(at(h, i)) ?? 0;
-      if (largest < 1e-7) break;
+      if (largest < 1e-6) break;
     }
     return weight * (before + through(celsius, stay.celsius));
   };

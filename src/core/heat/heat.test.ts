@@ -5,7 +5,7 @@ import { BUTTER, DOUGH, enthalpyOf, heatAt } from './material';
 import { firstMode, minutesToCore } from './mode';
 import { films, meanFilm } from './places';
 
-const { freezing: _, ...UNFREEZING } = DOUGH;
+const UNFREEZING = { conductivity: DOUGH.conductivity, density: DOUGH.density, heats: DOUGH.heats };
 const body = (shape: Shape, mm: number, material = DOUGH): Body => ({ shape, layers: [{ material, mm }] });
 const stay = (minutes: number, celsius: number, film: number) => ({
   minutes,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { quickestWay } from './earliest';
 import { doughKg, expandDough, traysFor } from './expand';
@@ -16,7 +17,7 @@ describe('expanding a dough', () => {
   });
 
   it('gives every output its own way from the fork', () => {
-    const { steps, links, ready } = expandDough([output(1, 20), output(2, 30)], 9);
+    const { steps, links, ready } = expandDough([output(1, 20), output(2, 30)], SMALL_SIZES);
     expect(steps.filter(({ step }) => step.id === 'mix')).toHaveLength(1);
     expect(steps.filter(({ step }) => step.id === 'bake').map(({ key }) => key)).toEqual([
       '1.1.bake',
@@ -29,7 +30,9 @@ describe('expanding a dough', () => {
   it('bakes in equal loads what does not fit the oven at once, and loses no piece', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 1, max: 12 }), (pieces, oven) => {
-        const bakes = expandDough([output(1, pieces)], oven).steps.filter(({ step }) => step.id === 'bake');
+        const bakes = expandDough([output(1, pieces)], { ...SMALL_SIZES, ovenTrays: oven }).steps.filter(
+          ({ step }) => step.id === 'bake',
+        );
         expect(bakes.reduce((sum, { load }) => sum + (load?.pieces ?? 0), 0)).toBe(pieces);
         for (const { uses } of bakes) expect(uses[0]?.amount).toBeLessThanOrEqual(oven);
       }),
@@ -41,7 +44,7 @@ describe('expanding a dough', () => {
   });
 
   it('makes a problem that the engine can plan', () => {
-    const expanded = expandDough([output(1, 40)], 9);
+    const expanded = expandDough([output(1, 40)], SMALL_SIZES);
     const machines = ['retarder', 'proofer', 'oven'].map((id) => ({ id, capacity: 9, changeover: 0 }));
     const frame = { name: 'one', horizon: 2880, now: 0, crew: [[0, 1]] as [number, number][], machines };
     const problem = planProblem(
@@ -68,7 +71,7 @@ describe('sharing a dough', () => {
 
 describe('the quickest way', () => {
   it('is the longest chain of shortest lengths', () => {
-    const way = quickestWay(expandDough([output(1, 40)], 9), '1.1.finish');
+    const way = quickestWay(expandDough([output(1, 40)], SMALL_SIZES), '1.1.finish');
     expect(way.minutes).toBe(659);
     expect(way.path.map(({ key }) => key)).not.toContain('butter');
   });

@@ -1,6 +1,7 @@
+import { bowlsFor } from '../formula/bowls';
 import { doughForPieces } from '../formula/scale';
 import type { Use } from '../planning/problem';
-import type { ProductSpec, Route, RouteLink, RouteStep } from './route';
+import type { ProductSpec, RisePhase, Route, RouteLink, RouteStep } from './route';
 
 /** One product out of a dough: how many pieces, ready when. */
 export interface DoughOutput {
@@ -24,6 +25,10 @@ export interface DoughStep {
   shortCost: number;
   longCost: number;
   uses: Use[];
+  /** Where today's temperatures do not bring about what the step is for, in a sentence. */
+  remark?: string;
+  /** What has risen of its phase, as minutes at the reference temperature: before this step, and at its end. */
+  risen?: { phase: RisePhase; before: number; after: number };
 }
 
 /** A dough's steps and links, and for each output the steps that end it. */
@@ -34,6 +39,16 @@ export interface ExpandedDough {
   ready: { outputId: number; key: string }[];
   /** Dough ready to cut, kg. */
   kg: number;
+  /** How many bowls it is mixed in. */
+  bowls: number;
+}
+
+/** What the house's machines take at once. */
+export interface Sizes {
+  /** Trays in one oven load. */
+  ovenTrays: number;
+  /** Kilograms of dough before butter in one mixer bowl. */
+  bowlKg: number;
 }
 
 export const CREW = 'crew';
@@ -53,6 +68,7 @@ export function traysFor({ product, pieces }: Pick<DoughOutput, 'product' | 'pie
 }
 
 interface Size {
+  bowls: number;
   kg: number;
   pieces: number;
   trays: number;
@@ -70,7 +86,12 @@ function sized(
   });
   if (step.work) {
     const { fixed, perKg = 0, perPiece = 0, people } = step.work;
-    const minutes = Math.max(1, Math.round((fixed + perKg * size.kg + perPiece * size.pieces) / people));
+    const minutes = Math.max(
+      1,
+      Math.round(
+        (fixed * (step.kind === 'mix' ? size.bowls : 1) + perKg * size.kg + perPiece * size.pieces) / people,
+      ),
+    );
     uses.unshift({ resource: CREW, amount: people });
     return { key, step, label, min: minutes, target: minutes, max: minutes, shortCost: 0, longCost: 0, uses };
   }
@@ -82,18 +103,20 @@ function sized(
 
 /**
  * Works out the steps of one dough: times from weights and pieces, shelves and trays from sizes. An output with more
- * trays than `ovenTrays` is baked in loads of equal size, each with its own way from the fork.
+ * trays than the oven takes is baked in loads of equal size, each with its own way from the fork; a dough that is more
+ * than a bowl is mixed in equal bowls, one after the other.
  * All outputs must be able to share the dough; their common part is that of the first.
  */
-export function expandDough(outputs: readonly DoughOutput[], ovenTrays: number): ExpandedDough {
+export function expandDough(outputs: readonly DoughOutput[], { ovenTrays, bowlKg }: Sizes): ExpandedDough {
   const first = outputs[0];
   if (!first) throw new Error('A dough has at least one output.');
   const kg = doughKg(outputs);
   const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
   const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
+  const bowls = bowlsFor(kg * (first.product.mixed ?? 1), bowlKg);
   const { dough } = first.product.route;
   const steps: DoughStep[] = dough.steps.map((step) => ({
-    ...sized(step, { kg, pieces, trays }, step.id, step.label),
+    ...sized(step, { bowls, kg, pieces, trays }, step.id, step.label),
     outputId: null,
     load: null,
   }));
@@ -114,6 +137,7 @@ export function expandDough(outputs: readonly DoughOutput[], ovenTrays: number):
       };
       const prefix = `${output.id}.${nth}.`;
       const size = {
+        bowls,
         kg: doughKg([{ product: output.product, pieces: part }]),
         pieces: part,
         trays: load.trays,
@@ -128,7 +152,7 @@ export function expandDough(outputs: readonly DoughOutput[], ovenTrays: number):
       ready.push({ outputId: output.id, key: prefix + lastStep(route.output) });
     }
   }
-  return { steps, links, ready, kg };
+  return { steps, links, ready, kg, bowls };
 }
 
 function prefixed(link: RouteLink, from: string, to: string): RouteLink {

@@ -11,7 +11,7 @@ export interface MachinePool {
 /** A dough to be planned: its steps, and its promises in minutes from the start of the horizon. */
 export interface DoughToPlan {
   id: number;
-  expanded: ExpandedDough;
+  expanded: Pick<ExpandedDough, 'steps' | 'links' | 'ready'>;
   /** `keep`: a plan that is late is no plan. */
   promises: { outputId: number; due: number; freshFor: number; keep?: boolean }[];
 }

@@ -1,3 +1,6 @@
+import type { Lying } from '../heat/places';
+import type { Piece } from '../heat/mode';
+
 /**
  * A route: a product's steps as a graph. Steps of the dough come first (mix to sheet, with the butter block, levain
  * or filling as branches that join); each output then goes its own way from the fork.
@@ -39,6 +42,7 @@ export type StepKind =
   | 'cool'
   | 'finish'
   | 'levain'
+  | 'sponge'
   | 'move';
 
 export interface RouteStep {
@@ -55,6 +59,16 @@ export interface RouteStep {
   /** Temperature around the dough, °C, and how fast it follows: minutes until two thirds of the way there. */
   around: number;
   settling: number;
+  /** Place of the house whose temperature today stands for `around`. */
+  place?: string;
+  /** What the dough is like there, and what it lies on: `settling` then follows from conduction. */
+  piece?: Piece & { lying: Lying };
+  /** A rest for the sake of a core temperature, °C: it is at least as long as that takes today. */
+  until?: number;
+  /** Which rise goes on meanwhile; `decides`: the wait's window is when that rise is ready. */
+  rise?: { phase: RisePhase; decides?: boolean };
+  /** Yeast, sponge or levain that must show that it is alive: what to look for. */
+  alive?: { of: 'yeast' | 'sponge' | 'levain'; signs: string[] };
   /** Temperature that the step itself gives the dough, °C: after mixing. */
   gives?: number;
   /** Which turn this is, counted from 1. */
@@ -66,7 +80,7 @@ export interface RouteStep {
   check?: string;
   caution?: string;
   /** A step beside the dough (butter, filling): drawn as a branch. */
-  branch?: 'butter' | 'filling' | 'levain';
+  branch?: 'butter' | 'filling' | 'levain' | 'sponge';
   /** The step ends when a person says so, though nobody stands by it: a bake. */
   ends?: 'tap';
 }
@@ -77,6 +91,20 @@ export interface RouteLink {
   to: string;
   min: number;
   max?: number;
+}
+
+/** Rises of a dough; waits of one phase share one fermentation. Degassing ends the bulk. */
+export type RisePhase = 'sponge' | 'levain' | 'bulk' | 'proof';
+
+/** How a product rises in one phase. */
+export interface Rise {
+  yeast: 'bakers' | 'levain';
+  /** Ready after `minutes` at `celsius`; anything else follows. */
+  celsius: number;
+  minutes: number;
+  /** Progress from which, and up to which, it may go on: 1 is best. */
+  early: number;
+  late: number;
 }
 
 /** Pieces per tray with room to double, and grams of dough a piece. */
@@ -97,6 +125,9 @@ export interface ProductSpec {
   route: ProductRoute;
   /** Minutes for which the goods count as fresh. */
   freshFor: number;
+  rises?: Partial<Record<RisePhase, Rise>>;
+  /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */
+  mixed?: number;
 }
 
 /** Two products can come from one dough when it is mixed and laminated the same way up to the fork. */

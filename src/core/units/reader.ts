@@ -1,3 +1,4 @@
+import type { Kitchen } from './measures';
 import { toFahrenheit } from './temperature';
 
 /** How one reader likes to read: what is kept is SI all the same. */
@@ -5,7 +6,7 @@ export interface ReaderUnits {
   mass: 'g' | 'oz';
   temperature: 'C' | 'F';
   length: 'cm' | 'in';
-  kitchen: import('./measures').Kitchen;
+  kitchen: Kitchen;
 }
 
 export const METRIC: ReaderUnits = { mass: 'g', temperature: 'C', length: 'cm', kitchen: 'metric' };

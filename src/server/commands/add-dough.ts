@@ -5,7 +5,8 @@ import { canShareDough } from '@/core/route/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
 import { rowsOf, write } from '../db/rows';
-import { house, houseValues, machines } from '../queries/house';
+import { sizes } from '../queries/doughs';
+import { house, houseValues } from '../queries/house';
 import { currentProducts, type KnownProduct } from '../queries/products';
 import { command, Refusal, type CommandContext } from './command';
 import { lockPlan, placeDough, type NewDough } from './plan-dough';
@@ -71,10 +72,14 @@ async function refuseUnfit(db: PoolConnection, outputs: Output[]): Promise<void>
       );
     }
   });
-  const bowl = (await machines(db)).find(({ id }) => id === 'mixer')?.kgAtOnce ?? Infinity;
-  const kg = doughKg(outputs);
-  if (kg > bowl) {
-    throw new Refusal(`That is ${weight(kg)} of dough; the mixer takes ${weight(bowl)}.`, 'outputs.0.pieces');
+  const [{ bowlKg }, value] = await Promise.all([sizes(db), houseValues(db)]);
+  const most = value('most_bowls') * bowlKg;
+  const kg = doughKg(outputs) * (first?.product.mixed ?? 1);
+  if (kg > most) {
+    throw new Refusal(
+      `That is ${weight(kg)} of dough before butter, more than ${value('most_bowls')} bowls of ${weight(bowlKg)}; make it several doughs.`,
+      'outputs.0.pieces',
+    );
   }
 }
 

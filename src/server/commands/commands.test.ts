@@ -10,7 +10,8 @@ import { houseNow } from '../queries/clock';
 import { doughById, doughsDueFrom } from '../queries/doughs';
 import { people } from '../queries/house';
 import { currentProducts } from '../queries/products';
-import { runCommand, type Answer } from './run';
+import type { Answer } from '@/core/floor/answer';
+import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';
 let house: Awaited<ReturnType<typeof freshDatabase>>;
@@ -142,7 +143,7 @@ describe('adding a dough', () => {
     ['a word', 'twelve', /whole number, such as 120/],
     ['half a piece', 2.5, /whole number/],
     ['nothing', '', /whole number/],
-    ['more than the mixer takes', 5000, /the mixer takes 40\.0 kg/],
+    ['more than four bowls', 5000, /more than 4 bowls of 40\.0 kg/],
   ])('refuses %s, beside the field', async (_, pieces, sentence) => {
     const before = await count('dough');
     const { message, field } = await refusal(

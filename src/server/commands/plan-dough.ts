@@ -4,14 +4,16 @@ import type { Times } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
 import { quickestWay } from '@/core/route/earliest';
 import { expandDough, type ExpandedDough } from '@/core/route/expand';
-import { planProblem, taskId, type DoughToPlan, type Standing } from '@/core/route/problem';
+import { planProblem, taskId, type Standing } from '@/core/route/problem';
+import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/route/windows';
 import { addLocalDays, dayTime, localMidnight, MINUTE } from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
 import { duration } from '@/core/units/format';
 import { rowsOf, write } from '../db/rows';
 import { planInThread } from '../planner';
-import { doughsDueFrom, newestPlan, ovenCapacity } from '../queries/doughs';
+import { doughsDueFrom, newestPlan, risesOf, sizes } from '../queries/doughs';
 import { house, houseValues, machines, shifts } from '../queries/house';
+import { today } from '../queries/places';
 import type { KnownProduct } from '../queries/products';
 import { Refusal } from './command';
 
@@ -51,27 +53,30 @@ export async function placeDough(
     crew: crewSteps(presences(await shifts(db), origin, until, bakery.zone), origin),
     machines: await machines(db),
   };
-  const expanded = expandDough(dough.outputs, await ovenCapacity(db));
-  const promised = (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean): DoughToPlan => ({
-    id: dough.id,
-    expanded,
-    promises: dough.outputs.map((output) => ({
+  const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
+  const base = expandDough(dough.outputs, takes);
+  const settled = (lengths: ReadonlyMap<string, { minutes: number }>) =>
+    settleWindows(base, risesOf(dough.outputs), temperatures, { ...NOTHING_KNOWN, steps: lengths });
+  const standing = others.flatMap((other) => standingSteps(other, minute, frame));
+  const seconds = (await houseValues(db))('plan_seconds');
+  const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
+    const promises = dough.outputs.map((output) => ({
       outputId: output.id,
       due: Math.max(0, minute(dueOf(output))),
       freshFor: output.product.freshFor,
       keep,
-    })),
-  });
-  const standing = others.flatMap((other) => standingSteps(other, minute, frame));
-  const seconds = (await houseValues(db))('plan_seconds');
-  const plan = (one: DoughToPlan) => planInThread(planProblem(frame, [one], standing), seconds);
-  const kept = await plan(promised((output) => output.dueAt, true));
-  let times = kept?.plan.status === 'feasible' ? kept.plan.times : null;
+    }));
+    return planSettled(dough.id, settled, (expanded) =>
+      planInThread(planProblem(frame, [{ id: dough.id, expanded, promises }], standing), seconds),
+    );
+  };
+  let { expanded, solution } = await plan((output) => output.dueAt, true);
+  let times = solution?.plan.status === 'feasible' ? solution.plan.times : null;
   if (!times) {
     // Late, or not found in time: as soon as can be says which, and is a plan itself if it is soon enough.
-    const soonest = await plan(promised(() => now, false));
-    if (soonest?.plan.status !== 'feasible') throw noPlace(dough, expanded, soonest, seconds);
-    times = soonest.plan.times;
+    ({ expanded, solution } = await plan(() => now, false));
+    if (solution?.plan.status !== 'feasible') throw noPlace(dough, expanded, solution, seconds);
+    times = solution.plan.times;
     const late = lateOutput(dough, expanded, times, minute);
     if (late !== null)
       throw tooLate(dough, expanded, late, { now, origin, zone: bakery.zone, soonest: times });
@@ -79,8 +84,42 @@ export async function placeDough(
   return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
 }
 
+/** Windows that move by less than this from one round to the next have settled, minutes; rounds at most. */
+const SETTLED = 3;
+const ROUNDS = 5;
+
+/**
+ * Plans a dough, works its windows out again from the lengths that its waits were given, and plans again, until they
+ * have settled: waits share one fermentation, so a longer night makes a shorter proof.
+ */
+export async function planSettled(
+  doughId: number,
+  settled: (lengths: ReadonlyMap<string, { minutes: number }>) => ExpandedDough,
+  solve: (expanded: ExpandedDough) => Promise<Solution>,
+): Promise<{ expanded: ExpandedDough; solution: Solution }> {
+  let expanded = settled(new Map());
+  let solution = await solve(expanded);
+  for (let round = 1; round < ROUNDS && solution?.plan.status === 'feasible'; round++) {
+    const { times } = solution.plan;
+    const lengths = new Map(
+      expanded.steps.map(({ key }) => {
+        const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
+        return [key, { minutes: end - start }];
+      }),
+    );
+    const again = settled(lengths);
+    if (movedWindows(expanded, again, SETTLED).length === 0) break;
+    const next = await solve(again);
+    // A window that would only close again is left as it was.
+    if (next?.plan.status !== 'feasible') break;
+    expanded = again;
+    solution = next;
+  }
+  return { expanded, solution };
+}
+
 /** Steps of a planned dough that reach past now, as they stand. */
-function standingSteps(
+export function standingSteps(
   dough: BoardDough,
   minute: (at: number) => number,
   { now, horizon }: { now: number; horizon: number },
@@ -184,9 +223,30 @@ function heldUp(
 async function writePlan(
   db: PoolConnection,
   doughId: number,
-  expanded: ExpandedDough,
+  { steps }: Pick<ExpandedDough, 'steps'>,
   times: Times,
-  { origin, now, personId, reason }: { origin: number; now: number; personId: number; reason: string },
+  { origin, ...made }: Making & { origin: number },
+): Promise<number> {
+  const placed = steps.map(({ key }) => {
+    const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
+    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+  });
+  return movePlan(db, doughId, placed, made);
+}
+
+/** Who made a plan version, when and why. */
+interface Making {
+  now: number;
+  personId: number;
+  reason: string;
+}
+
+/** Writes a new plan version: the last one, with these steps of one dough where they are now. */
+export async function movePlan(
+  db: PoolConnection,
+  doughId: number,
+  placed: readonly { key: string; start: number; end: number }[],
+  { now, personId, reason }: Making,
 ): Promise<number> {
   const before = await newestPlan(db);
   const { id } = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
@@ -195,17 +255,14 @@ async function writePlan(
   await write(
     db,
     `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at)
-     SELECT ?, dough_id, step_key, start_at, end_at FROM planned_step WHERE plan_version_id = ? AND dough_id <> ?`,
-    [id, before, doughId],
+     SELECT ?, dough_id, step_key, start_at, end_at FROM planned_step
+     WHERE plan_version_id = ? AND NOT (dough_id = ? AND step_key IN (?))`,
+    [id, before, doughId, placed.map(({ key }) => key)],
   );
-  const rows = expanded.steps.map(({ key }) => {
-    const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
-    return [id, doughId, key, new Date(origin + start * MINUTE), new Date(origin + end * MINUTE)];
-  });
   await write(
     db,
     'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
-    [rows],
+    [placed.map(({ key, start, end }) => [id, doughId, key, new Date(start), new Date(end)])],
   );
   return id;
 }

@@ -1,12 +1,15 @@
 import Joi from 'joi';
 import { floorDough, type BoardDough } from '@/core/floor/board';
-import type { FloorEvent, FloorEventKind } from '@/core/floor/events';
+import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
 import { isHandsOn } from '@/core/floor/state';
 import { MINUTE } from '@/core/time/local';
+import { fromFahrenheit } from '@/core/units/temperature';
 import { rowsOf, write, type Db } from '../db/rows';
 import { doughById } from '../queries/doughs';
 import { houseValues } from '../queries/house';
 import { command, Refusal } from './command';
+import { eventData } from './event-data';
+import { learnFrom, type Lesson } from './learn';
 import { clientId, doughId } from './schemas';
 
 export interface EventInput {
@@ -19,18 +22,21 @@ export interface EventInput {
   celsius?: number;
   text?: string;
   undoes?: string;
+  data?: EventData | null;
 }
 
-const KINDS: FloorEventKind[] = ['start', 'finish', 'skip', 'temperature', 'note', 'undo'];
+/** Steps that are hot, where a reading above this is nothing strange. */
+const HOT = ['bake', 'load', 'cool', 'finish', 'filling'];
+const HOTTEST_DOUGH = 45;
 
 const schema = Joi.object<EventInput>({
   id: clientId,
   doughId,
   stepKey: Joi.string().max(80).allow(null).required().messages({ '*': 'Name a step of the dough.' }),
   kind: Joi.string()
-    .valid(...KINDS)
+    .valid(...FLOOR_EVENT_KINDS)
     .required()
-    .messages({ '*': 'A step can be started, finished, skipped, measured, noted or undone.' }),
+    .messages({ '*': 'A step can be started, finished, skipped, measured, judged, noted or undone.' }),
   at: Joi.number().integer().messages({ '*': 'The time is not one.' }),
   celsius: Joi.number()
     .when('kind', { is: 'temperature', then: Joi.required() })
@@ -43,6 +49,7 @@ const schema = Joi.object<EventInput>({
     .guid()
     .when('kind', { is: 'undo', then: Joi.required() })
     .messages({ '*': 'Say what to undo.' }),
+  data: eventData,
 });
 
 /** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
@@ -64,6 +71,19 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
       );
     }
   }
+  if (event.celsius !== null && step && !HOT.includes(step.step.kind) && event.celsius > HOTTEST_DOUGH) {
+    const asFahrenheit = Math.round(fromFahrenheit(event.celsius) * 10) / 10;
+    throw new Refusal(
+      `${event.celsius} °C would kill the yeast of this dough. ${event.celsius} °F is ${asFahrenheit} °C; write an F behind it, or measure again.`,
+      'celsius',
+    );
+  }
+  if (event.kind === 'alive' && !step?.step.alive)
+    throw new Refusal(`${step?.label ?? 'This step'} is no levain, sponge or yeast to look at.`, 'stepKey');
+  if (event.kind === 'verdict' && !step?.risen)
+    throw new Refusal(`Nothing rises during ${step?.label.toLowerCase() ?? 'this step'}.`, 'stepKey');
+  if (event.kind === 'verdict' && step && floorDough(dough).state.steps.get(step.key)?.startedAt === null)
+    throw new Refusal(`${step.label} has not begun.`, 'stepKey');
   if (event.kind === 'undo') {
     const target = dough.events.find(({ id }) => id === event.undoes);
     if (!target) throw new Refusal('There is nothing of that kind to undo.', 'undoes');
@@ -89,14 +109,14 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
 }
 
 /** Records what happened on the floor. The same id again changes nothing. */
-export const recordEvent = command<EventInput, { id: string; recorded: boolean }>({
+export const recordEvent = command<EventInput, { id: string; recorded: boolean; lesson: Lesson | null }>({
   name: 'record-event',
   schema,
   roles: ['baker', 'planner'],
   doughOf: (input) => input.doughId,
   async run({ db, person, now }, input) {
     const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
-    if (known) return { id: input.id, recorded: false };
+    if (known) return { id: input.id, recorded: false, lesson: null };
     const dough = await doughById(db, input.doughId);
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
     const event: FloorEvent = {
@@ -105,12 +125,13 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean }
       celsius: input.celsius ?? null,
       text: input.text ?? null,
       undoes: input.undoes ?? null,
+      data: input.data ?? null,
     };
     await refuseNonsense(db, dough, event, now);
     const { touched } = await write(
       db,
-      `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes)
-       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes, data)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       [
         event.id,
         dough.id,
@@ -121,8 +142,10 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean }
         event.celsius,
         event.text,
         event.undoes,
+        event.data === null ? null : JSON.stringify(event.data),
       ],
     );
-    return { id: event.id, recorded: touched === 1 };
+    const lesson = touched === 1 ? await learnFrom(db, dough, event) : null;
+    return { id: event.id, recorded: touched === 1, lesson };
   },
 });

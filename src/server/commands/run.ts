@@ -1,24 +1,20 @@
+import type { Answer } from '@/core/floor/answer';
 import type { Person } from '@/core/floor/board';
 import { transaction, write } from '../db/rows';
 import { pool } from '../db/pool';
 import { houseNow } from '../queries/clock';
 import { addDough } from './add-dough';
+import { adoptMix } from './adopt-mix';
+import { declineEvidence } from './decline-evidence';
+import { followDough } from './follow-dough';
+import { removeIngredient, saveIngredient } from './ingredients';
+import { saveFormula } from './save-formula';
+import { tellPlace } from './tell-place';
 import { Refusal, type Command } from './command';
 import { recordEvent } from './record-event';
 import { removeDough, restoreDough } from './remove-dough';
 import { setClock } from './set-clock';
 import { check } from './check';
-
-/** What a command answered: done, or a refusal in a sentence. */
-export type Answer =
-  | { ok: true; result: unknown }
-  | {
-      ok: false;
-      status: number;
-      message: string;
-      field: string | null;
-      offer: Record<string, unknown> | null;
-    };
 
 const COMMANDS = new Map<string, (person: Person, input: unknown) => Promise<unknown>>();
 
@@ -31,6 +27,13 @@ register(removeDough);
 register(restoreDough);
 register(recordEvent);
 register(setClock);
+register(saveFormula);
+register(adoptMix);
+register(saveIngredient);
+register(removeIngredient);
+register(tellPlace);
+register(followDough);
+register(declineEvidence);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

@@ -55,12 +55,43 @@ export const DOUGHS: { outputs: { product: string; pieces: number; day: number; 
   { outputs: [{ product: 'Poppy danish', pieces: 72, day: 3, time: '09:00' }] },
   {
     outputs: [
-      { product: 'Brioche knot', pieces: 60, day: 3, time: '10:30' },
-      { product: 'Brioche loaf', pieces: 12, day: 3, time: '11:00' },
+      { product: 'Brioche knot', pieces: 60, day: 3, time: '11:15' },
+      { product: 'Brioche loaf', pieces: 12, day: 3, time: '11:45' },
     ],
   },
   { outputs: [{ product: 'Levain crescent', pieces: 84, day: 4, time: '08:00' }] },
   { outputs: [{ product: 'Chocolate roll', pieces: 60, day: 4, time: '09:00' }] },
   { outputs: [{ product: 'Poppy danish', pieces: 48, day: 4, time: '09:45' }] },
   { outputs: [{ product: 'Brioche knot', pieces: 48, day: 5, time: '08:00' }] },
+];
+
+/** Stand-ins for probes and scale (`src/devices`), with the tokens that they send. */
+export const DEVICES = [
+  { id: 'probes', kind: 'probes', token: 'lindenried-probes' },
+  { id: 'scale', kind: 'scale', token: 'lindenried-scale' },
+] as const;
+
+/** Judged proofs of butter crescents before the demo: days ago, minutes at 26 °C, verdict. */
+export const PAST_PROOFS: [daysAgo: number, minutes: number, verdict: 'under' | 'right' | 'over'][] = [
+  [23, 148, 'right'],
+  [21, 128, 'under'],
+  [18, 161, 'right'],
+  [16, 155, 'right'],
+  [14, 183, 'over'],
+  [11, 139, 'right'],
+  [9, 152, 'right'],
+  [7, 133, 'under'],
+  [4, 158, 'right'],
+];
+
+/** Mixes of crescent dough before the demo: days ago, rise in °C, friction factor. */
+export const PAST_MIXES: [daysAgo: number, rise: number, factor: number][] = [
+  [23, 6.8, 20.5],
+  [21, 7.4, 23],
+  [18, 6.1, 18.5],
+  [16, 7.2, 22],
+  [14, 7.0, 21.5],
+  [11, 6.4, 19],
+  [9, 7.7, 23.5],
+  [7, 6.9, 21],
 ];

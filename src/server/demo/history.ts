@@ -36,7 +36,7 @@ export function history(
       events.findLast((event) => event.stepKey === step.key && event.kind === 'start')?.personId ?? null;
     const personId = personAt(there, at, random) ?? begun;
     if (personId === null || at > now) return false;
-    const blank = { celsius: null, text: null, undoes: null };
+    const blank = { celsius: null, text: null, undoes: null, data: null };
     events.push({
       ...blank,
       id: randomUUID(),

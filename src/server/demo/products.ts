@@ -1,4 +1,13 @@
-import type { PieceSpec, ProductRoute, Route, RouteLink, RouteStep } from '@/core/route/route';
+import type { Lying } from '@/core/heat/places';
+import type {
+  PieceSpec,
+  ProductRoute,
+  ProductSpec,
+  Rise,
+  Route,
+  RouteLink,
+  RouteStep,
+} from '@/core/route/route';
 
 /** The demo bakery's own formulas and routes: house values to begin with, plausible and made up. */
 
@@ -11,11 +20,14 @@ const move = (id: string, label: string, more: Partial<RouteStep> = {}): RouteSt
   ...{ id, kind: 'move', label, work: work(2), around: 20, settling: 120 },
   ...more,
 });
-const room = { around: 22, settling: 120 };
+const room = { around: 22, settling: 120, place: 'bakery' };
+const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
+const rolled = (mm: number) => ({ piece: { shape: 'cylinder' as const, mm, lying: 'tray' as const } });
 const cold = (amountPerKg: number, settling: number) => ({
   holds: [{ machine: 'retarder', amount: amountPerKg, per: 'kg' as const }],
   around: 4,
   settling,
+  place: 'retarder',
 });
 
 /** Each step goes straight on to the next; the dough is always somewhere. */
@@ -35,8 +47,9 @@ function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: 
       kind: 'bulk',
       label: 'Bulk',
       wait: bulk,
-      around: 24,
-      settling: 90,
+      ...room,
+      ...slab(150, 'tub'),
+      rise: { phase: 'bulk', decides: true },
       cover: 'film on the surface',
     },
     {
@@ -51,6 +64,8 @@ function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: 
         wait: wait(480, 720, 1140, 1, 1),
         ...cold(0.12, 110),
       },
+      ...slab(30),
+      until: 7,
       cover: 'film, tight',
     },
   ];
@@ -77,7 +92,9 @@ const butterBlock: RouteStep[] = [
       wait: wait(30, 60, 1500, 3, 1),
       branch: 'butter',
     },
+    ...slab(10, 'film'),
     ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },
+    ...{ place: 'retarder', until: 8 },
   },
   move('butter-out', 'Take butter out', { branch: 'butter' }),
   {
@@ -88,7 +105,8 @@ const butterBlock: RouteStep[] = [
       wait: wait(10, 15, 40, 5, 3),
       branch: 'butter',
     },
-    ...{ around: 20, settling: 60, check: 'bends without snapping, 12 to 14 °C' },
+    ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'bakery', until: 11 },
+    ...slab(10),
   },
 ];
 
@@ -118,6 +136,8 @@ function rest(nth: number, best: number, longest: number): RouteStep {
       wait: wait(30, best, longest, 4, 1),
       ...cold(0.12, 45),
     },
+    ...slab(24),
+    until: 7,
     cover: 'film',
   };
 }
@@ -174,6 +194,7 @@ function output(
       work: shape,
       holds: [{ machine: 'bench', amount: 1, per: 'once' }],
       ...room,
+      rise: { phase: 'proof' },
     },
     ...(night
       ? [
@@ -185,6 +206,9 @@ function output(
               wait: wait(420, 600, 900, 1, 1),
               around: 4,
               settling: 40,
+              place: 'retarder',
+              rise: { phase: 'proof' as const },
+              ...rolled(36),
             },
             holds: [{ machine: 'retarder', amount: 0.5, per: 'tray' as const }],
             cover: 'bag over the rack',
@@ -197,6 +221,9 @@ function output(
       ...{
         around: proofAt,
         settling: 45,
+        place: 'proofer',
+        rise: { phase: 'proof', decides: true },
+        ...rolled(42),
         cover: 'humid proofer, 80 %',
         check: 'about doubled, the tray wobbles',
       },
@@ -280,8 +307,19 @@ const levain: RouteStep[] = [
     kind: 'levain',
     label: 'Levain ripens',
     wait: wait(480, 600, 720, 2, 2),
-    around: 24,
-    settling: 60,
+    ...room,
+    ...slab(120, 'tub'),
+    rise: { phase: 'levain', decides: true },
+    alive: {
+      of: 'levain',
+      signs: [
+        'past its mark',
+        'floats in water',
+        'domed, full of bubbles',
+        'flat, smells sharp',
+        'hardly moved',
+      ],
+    },
     branch: 'levain',
     cover: 'lid, loose',
     check: 'past its mark, or floats',
@@ -304,12 +342,46 @@ const levainBase = laminated(
   ['letter fold', 'letter fold', 'letter fold'],
   { steps: levain, links: [...chain(levain), { from: 'levain-ripe', to: 'mix', min: 0, max: 0 }] },
 );
+const sponge: RouteStep[] = [
+  {
+    ...{
+      id: 'sponge',
+      kind: 'sponge',
+      label: 'Set sponge',
+      work: work(4, 0.05),
+      ...room,
+      gives: 26,
+      branch: 'sponge',
+    },
+    holds: [{ machine: 'mixer', amount: 1, per: 'once' }],
+    check: 'milk at 30 °C, never above 43 °C',
+  },
+  {
+    ...{
+      id: 'sponge-ripe',
+      kind: 'sponge',
+      label: 'Sponge ripens',
+      wait: wait(20, 30, 50, 3, 2),
+      branch: 'sponge',
+    },
+    ...{ ...room, ...slab(80, 'tub'), rise: { phase: 'sponge', decides: true }, cover: 'flour on top' },
+    check: 'the flour on top cracks',
+    alive: { of: 'sponge', signs: ['flour cracks', 'foam and bubbles', 'no movement'] },
+  },
+];
 const briocheMix = mixing(24, 25, wait(60, 90, 130, 3, 2), 'windowpane');
 const divide: RouteStep = {
   ...{ id: 'divide', kind: 'divide', label: 'Divide, weigh, round', work: work(4, 1), ...room },
   holds: [{ machine: 'bench', amount: 1, per: 'once' }],
 };
-const briocheBase: Route = { steps: [...briocheMix, divide], links: chain([...briocheMix, divide]) };
+const briocheBase: Route = {
+  steps: [...sponge, ...briocheMix, divide],
+  links: [
+    ...chain(sponge),
+    { from: 'sponge-ripe', to: 'mix', min: 0, max: 10 },
+    ...chain([...briocheMix, divide]),
+  ],
+};
 const briocheFork: RouteLink = { from: 'divide', to: 'shape', min: 10, max: 40 };
 
 export interface DemoProduct {
@@ -319,6 +391,7 @@ export interface DemoProduct {
   piece: PieceSpec;
   route: ProductRoute;
   freshFor: number;
+  rises: NonNullable<ProductSpec['rises']>;
 }
 
 const crescentProof = wait(75, 110, 150, 5, 2);
@@ -328,92 +401,170 @@ const product = (
   formula: string,
   [grams, perTray, scrap]: [number, number, number],
   route: ProductRoute,
-): DemoProduct => ({ name, doughName, formula, piece: { grams, perTray, scrap }, route, freshFor: 150 });
+  rises: DemoProduct['rises'],
+): DemoProduct => ({
+  name,
+  doughName,
+  formula,
+  piece: { grams, perTray, scrap },
+  route,
+  freshFor: 150,
+  rises,
+});
+
+const rise = (
+  celsius: number,
+  minutes: number,
+  early: number,
+  late: number,
+  yeast: Rise['yeast'] = 'bakers',
+) => {
+  return { yeast, celsius, minutes, early, late };
+};
+const bulk60 = rise(24, 60, 0.7, 1.5);
+const night = { bulk: bulk60, proof: rise(26, 150, 0.8, 1.25) };
+const brioche = (minutes: number) => ({
+  ...{ sponge: rise(24, 30, 0.7, 1.6), bulk: rise(25, 90, 0.75, 1.4) },
+  proof: rise(28, minutes, 0.8, 1.25),
+});
 
 export const PRODUCTS: DemoProduct[] = [
-  product('Butter crescent', 'Crescent', 'Crescent dough', [62, 15, 0.07], {
-    ...{ dough: crescentBase, fork },
-    output: output({
-      shape: work(4, 0, 0.2),
-      night: true,
-      proof: crescentProof,
-      proofAt: 26,
-      bakeAt: 185,
-      bakeMinutes: 18,
-      finish: 'Rack and count',
-    }),
-  }),
-  product('Chocolate roll', 'Chocolate roll', 'Crescent dough', [70, 12, 0.05], {
-    ...{ dough: crescentBase, fork },
-    output: output({
-      shape: work(4, 0, 0.25),
-      night: true,
-      proof: crescentProof,
-      proofAt: 26,
-      bakeAt: 185,
-      bakeMinutes: 17,
-      finish: 'Rack and count',
-    }),
-  }),
-  product('Raisin snail', 'Snail', 'Crescent dough', [85, 12, 0.06], {
-    ...{ dough: crescentBase, fork },
-    output: output({
-      shape: work(8, 0, 0.3),
-      night: true,
-      proof: crescentProof,
-      proofAt: 26,
-      bakeAt: 185,
-      bakeMinutes: 19,
-      finish: 'Glaze and rack',
-    }),
-  }),
-  product('Poppy danish', 'Danish', 'Danish dough', [75, 12, 0.08], {
-    ...{ dough: danishBase, fork },
-    output: output(
-      {
-        shape: work(5, 0, 0.3),
+  product(
+    'Butter crescent',
+    'Crescent',
+    'Crescent dough',
+    [62, 15, 0.07],
+    {
+      ...{ dough: crescentBase, fork },
+      output: output({
+        shape: work(4, 0, 0.2),
         night: true,
-        proof: wait(70, 95, 140, 5, 2),
+        proof: crescentProof,
         proofAt: 26,
-        bakeAt: 175,
+        bakeAt: 185,
+        bakeMinutes: 18,
+        finish: 'Rack and count',
+      }),
+    },
+    night,
+  ),
+  product(
+    'Chocolate roll',
+    'Chocolate roll',
+    'Crescent dough',
+    [70, 12, 0.05],
+    {
+      ...{ dough: crescentBase, fork },
+      output: output({
+        shape: work(4, 0, 0.25),
+        night: true,
+        proof: crescentProof,
+        proofAt: 26,
+        bakeAt: 185,
         bakeMinutes: 17,
-        finish: 'Ice and rack',
-      },
-      poppyFilling,
-    ),
-  }),
-  product('Brioche knot', 'Brioche', 'Brioche dough', [60, 15, 0.02], {
-    ...{ dough: briocheBase, fork: briocheFork },
-    output: output({
-      shape: work(4, 0, 0.3),
-      proof: wait(90, 130, 170, 5, 2),
-      proofAt: 28,
-      bakeAt: 170,
-      bakeMinutes: 14,
-      finish: 'Rack and count',
-    }),
-  }),
-  product('Brioche loaf', 'Brioche', 'Brioche dough', [420, 6, 0.02], {
-    ...{ dough: briocheBase, fork: briocheFork },
-    output: output({
-      shape: work(4, 0, 1),
-      proof: wait(110, 150, 190, 5, 2),
-      proofAt: 28,
-      bakeAt: 170,
-      bakeMinutes: 32,
-      finish: 'Unmould and rack',
-    }),
-  }),
-  product('Levain crescent', 'Levain', 'Levain crescent dough', [64, 15, 0.07], {
-    ...{ dough: levainBase, fork },
-    output: output({
-      shape: work(4, 0, 0.2),
-      night: true,
-      proof: wait(150, 200, 260, 4, 2),
-      proofAt: 26,
-      bakeAt: 185,
-      bakeMinutes: 18,
-      finish: 'Rack and count',
-    }),
-  }),
+        finish: 'Rack and count',
+      }),
+    },
+    night,
+  ),
+  product(
+    'Raisin snail',
+    'Snail',
+    'Crescent dough',
+    [85, 12, 0.06],
+    {
+      ...{ dough: crescentBase, fork },
+      output: output({
+        shape: work(8, 0, 0.3),
+        night: true,
+        proof: crescentProof,
+        proofAt: 26,
+        bakeAt: 185,
+        bakeMinutes: 19,
+        finish: 'Glaze and rack',
+      }),
+    },
+    night,
+  ),
+  product(
+    'Poppy danish',
+    'Danish',
+    'Danish dough',
+    [75, 12, 0.08],
+    {
+      ...{ dough: danishBase, fork },
+      output: output(
+        {
+          shape: work(5, 0, 0.3),
+          night: true,
+          proof: wait(70, 95, 140, 5, 2),
+          proofAt: 26,
+          bakeAt: 175,
+          bakeMinutes: 17,
+          finish: 'Ice and rack',
+        },
+        poppyFilling,
+      ),
+    },
+    { bulk: rise(21, 45, 0.7, 1.5), proof: rise(26, 135, 0.8, 1.25) },
+  ),
+  product(
+    'Brioche knot',
+    'Brioche',
+    'Brioche dough',
+    [60, 15, 0.02],
+    {
+      ...{ dough: briocheBase, fork: briocheFork },
+      output: output({
+        shape: work(4, 0, 0.3),
+        proof: wait(90, 130, 170, 5, 2),
+        proofAt: 28,
+        bakeAt: 170,
+        bakeMinutes: 14,
+        finish: 'Rack and count',
+      }),
+    },
+    brioche(150),
+  ),
+  product(
+    'Brioche loaf',
+    'Brioche',
+    'Brioche dough',
+    [420, 6, 0.02],
+    {
+      ...{ dough: briocheBase, fork: briocheFork },
+      output: output({
+        shape: work(4, 0, 1),
+        proof: wait(110, 150, 190, 5, 2),
+        proofAt: 28,
+        bakeAt: 170,
+        bakeMinutes: 32,
+        finish: 'Unmould and rack',
+      }),
+    },
+    brioche(175),
+  ),
+  product(
+    'Levain crescent',
+    'Levain',
+    'Levain crescent dough',
+    [64, 15, 0.07],
+    {
+      ...{ dough: levainBase, fork },
+      output: output({
+        shape: work(4, 0, 0.2),
+        night: true,
+        proof: wait(150, 200, 260, 4, 2),
+        proofAt: 26,
+        bakeAt: 185,
+        bakeMinutes: 18,
+        finish: 'Rack and count',
+      }),
+    },
+    {
+      levain: rise(22, 600, 0.85, 1.2, 'levain'),
+      bulk: rise(25, 120, 0.75, 1.45, 'levain'),
+      proof: rise(26, 200, 0.8, 1.3, 'levain'),
+    },
+  ),
 ];

@@ -1,28 +1,16 @@
-import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import { solve } from '@/core/planning/solve';
-import { expandDough } from '@/core/route/expand';
-import { planProblem, taskId, type Standing } from '@/core/route/problem';
-import {
-  addLocalDays,
-  atLocalMinute,
-  localMidnight,
-  MINUTE,
-  parseLocal,
-  type Instant,
-} from '@/core/time/local';
-import { crewSteps, presences } from '@/core/time/shifts';
+import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
+import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
+import { tokenHash } from '../auth/token';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
-import { machines, shifts } from '../queries/house';
+import { mixSubject, referenceSubject } from '../queries/evidence';
+import { currentFormulas } from '../queries/formulas';
 import { currentProducts } from '../queries/products';
-import { DOUGHS, HOUSE, MACHINES, OPENING, PEOPLE } from './bakery';
-import { history } from './history';
+import { DEVICES, HOUSE, MACHINES, OPENING, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
 import { FORMULAS } from './formulas';
 import { PRODUCTS } from './products';
-
-/** Moves of the engine for each dough of the demo: a number, not a time, so that the demo is the same everywhere. */
-const MOVES_PER_DOUGH = 60;
+import { seedDoughs } from './seed-doughs';
 
 /** Fills an empty database with the demo bakery; does nothing when it holds a bakery already. */
 export async function seedDemo(pool: Pool): Promise<boolean> {
@@ -31,9 +19,12 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
   const now = parseLocal(OPENING, HOUSE.zone) as Instant;
   await transaction(pool, async (db) => {
     await seedHouse(db, now);
+    await seedIngredients(db);
     await seedProducts(db, addLocalDays(now, -30, HOUSE.zone));
-    await seedDoughs(db, now);
     await seedReadings(db, now);
+    await seedDevices(db);
+    await seedEvidence(db, now);
+    await seedDoughs(db, now);
   });
   return true;
 }
@@ -65,6 +56,7 @@ export async function newHouse(
 ): Promise<void> {
   await transaction(pool, async (db) => {
     await openHouse(db, house);
+    await seedIngredients(db);
     await seedProducts(db, Date.now());
     await write(db, "INSERT INTO person (name, role, team, pin_hash) VALUES (?, 'planner', 'plan', ?)", [
       house.planner,
@@ -89,6 +81,12 @@ async function seedHouse(db: Db, now: Instant): Promise<void> {
   ]);
 }
 
+async function seedIngredients(db: Db): Promise<void> {
+  await write(db, 'INSERT INTO ingredient (id, name, body) VALUES ?', [
+    USUAL_INGREDIENTS.map(({ id, ...body }) => [id, body.name, JSON.stringify(body)]),
+  ]);
+}
+
 async function seedProducts(db: Db, at: Instant): Promise<void> {
   const versionOf = new Map<string, number>();
   for (const [name, body] of Object.entries(FORMULAS)) {
@@ -110,104 +108,6 @@ async function seedProducts(db: Db, at: Instant): Promise<void> {
   }
 }
 
-/** Plans the doughs one after the other, each amid those before it, and records what would have happened by now. */
-async function seedDoughs(db: Db, now: Instant): Promise<void> {
-  const tuesday = localMidnight(addLocalDays(now, -2, HOUSE.zone), HOUSE.zone);
-  const end = addLocalDays(now, 6, HOUSE.zone);
-  const there = presences(await shifts(db), tuesday, end, HOUSE.zone);
-  const pools = await machines(db);
-  const ovenTrays = pools.find(({ id }) => id === 'oven')?.capacity ?? 1;
-  const products = await currentProducts(db);
-  const minute = (at: Instant) => Math.round((at - tuesday) / MINUTE);
-  const frame = { horizon: minute(end), now: 0, crew: crewSteps(there, tuesday), machines: pools };
-  const [planner] = await rowsOf<{ id: number }>(db, "SELECT id FROM person WHERE role = 'planner'");
-  const madeBy = planner?.id ?? 1;
-  const plan = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
-    ...[new Date(now - 14 * 60 * MINUTE), madeBy, 'The week planned'],
-  ]);
-  const standing: Standing[] = [];
-  const counts = new Map<string, number>();
-  for (const { outputs } of DOUGHS) {
-    const wanted = outputs.map(({ product, pieces, day, time }) => {
-      const [hour = 0, minutes = 0] = time.split(':').map(Number);
-      const known = products.find(({ name }) => name === product);
-      if (!known) throw new Error(`The demo has no product ${product}.`);
-      return {
-        product: known,
-        pieces,
-        dueAt: atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone),
-      };
-    });
-    const kind = wanted[0]?.product.doughName ?? 'Dough';
-    counts.set(kind, (counts.get(kind) ?? FIRST_NUMBERS[kind] ?? 0) + 1);
-    const name = `${kind} ${counts.get(kind)}`;
-    const dough = await write(
-      db,
-      'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
-      [...[randomUUID(), name, new Date(tuesday), madeBy]],
-    );
-    const withIds = [];
-    for (const output of wanted) {
-      const { id } = await write(
-        db,
-        'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
-        [dough.id, output.product.versionId, output.pieces, new Date(output.dueAt)],
-      );
-      withIds.push({ id, ...output });
-    }
-    const expanded = expandDough(withIds, ovenTrays);
-    const promises = withIds.map(({ id, dueAt, product }) => ({
-      outputId: id,
-      due: minute(dueAt),
-      freshFor: product.freshFor,
-    }));
-    const problem = planProblem({ ...frame, name }, [{ id: dough.id, expanded, promises }], standing);
-    let moves = 0;
-    const solution = solve(problem, { seed: 1, shouldStop: () => ++moves > MOVES_PER_DOUGH });
-    if (solution?.plan.status !== 'feasible') throw new Error(`The demo's ${name} found no place.`);
-    const { times } = solution.plan;
-    const steps = expanded.steps.map((step) => {
-      const id = taskId(dough.id, step.key);
-      const [start = 0, stop = 0] = times[id] ?? [];
-      standing.push({ id, dough: name, start, end: stop, uses: step.uses });
-      return { ...step, start: tuesday + start * MINUTE, end: tuesday + stop * MINUTE };
-    });
-    await write(
-      db,
-      'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
-      [steps.map(({ key, start, end: stop }) => [plan.id, dough.id, key, new Date(start), new Date(stop)])],
-    );
-    const events = history({ id: dough.id, expanded, steps }, there, now);
-    if (events.length === 0) continue;
-    await write(
-      db,
-      'INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes) VALUES ?',
-      [
-        events.map((e) => [
-          e.id,
-          e.doughId,
-          e.stepKey,
-          e.kind,
-          new Date(e.at),
-          e.personId,
-          e.celsius,
-          e.text,
-          e.undoes,
-        ]),
-      ],
-    );
-  }
-}
-
-/** The last number of each kind before the demo begins, since a bakery has a past. */
-const FIRST_NUMBERS: Record<string, number> = {
-  Crescent: 37,
-  Danish: 11,
-  Brioche: 5,
-  Levain: 2,
-  'Chocolate roll': 20,
-};
-
 async function seedReadings(db: Db, now: Instant): Promise<void> {
   const places = {
     retarder: [3.6, 0.6],
@@ -215,6 +115,8 @@ async function seedReadings(db: Db, now: Instant): Promise<void> {
     proofer: [26.2, 0.4],
     oven: [184, 3],
     bakery: [21.8, 1.2],
+    flour: [19.5, 0.4],
+    tap: [12.6, 0.3],
   };
   const rows: (string | number | Date)[][] = [];
   for (let at = now - 2 * 24 * 60 * MINUTE; at <= now; at += 10 * MINUTE) {
@@ -224,4 +126,29 @@ async function seedReadings(db: Db, now: Instant): Promise<void> {
     });
   }
   await write(db, 'INSERT INTO place_reading (place, at, celsius) VALUES ?', [rows]);
+}
+
+/** Tokens of the demo's own stand-ins; a real house makes its own. */
+async function seedDevices(db: Db): Promise<void> {
+  await write(db, 'INSERT INTO device (id, kind, token_hash) VALUES ?', [
+    DEVICES.map(({ id, kind, token }) => [id, kind, tokenHash(token)]),
+  ]);
+}
+
+/** What the house has learnt in the weeks before: judged proofs of crescents, and mixes of their dough. */
+async function seedEvidence(db: Db, now: Instant): Promise<void> {
+  const [crescent] = (await currentProducts(db)).filter(({ name }) => name === 'Butter crescent');
+  const [formula] = (await currentFormulas(db)).filter(({ name }) => name === 'Crescent dough');
+  if (!crescent || !formula) throw new Error('The demo has no crescents.');
+  const at = (daysAgo: number) => new Date(now - daysAgo * 24 * 60 * MINUTE);
+  const proofs = PAST_PROOFS.map(([daysAgo, minutes, verdict]) => {
+    return ['reference', referenceSubject(crescent.productId, 'proof'), minutes, verdict, at(daysAgo)];
+  });
+  const mixes = PAST_MIXES.flatMap(([daysAgo, rise, factor]) => [
+    ['rise', mixSubject('mixer', formula.formulaId), rise, null, at(daysAgo)],
+    ['factor', mixSubject('mixer', formula.formulaId), factor, null, at(daysAgo)],
+  ]);
+  await write(db, 'INSERT INTO evidence (kind, subject, value, verdict, at) VALUES ?', [
+    [...proofs, ...mixes],
+  ]);
 }

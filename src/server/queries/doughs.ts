@@ -1,9 +1,16 @@
 import type { BoardDough } from '@/core/floor/board';
-import type { FloorEvent } from '@/core/floor/events';
-import { expandDough } from '@/core/route/expand';
+import type { EventData, FloorEvent } from '@/core/floor/events';
+import { doseOf, knownOf } from '@/core/floor/known';
+import { foldDough } from '@/core/floor/state';
+import { expandDough, type DoughOutput, type Sizes } from '@/core/route/expand';
+import type { ProductSpec } from '@/core/route/route';
+import { settleWindows } from '@/core/route/windows';
+import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
+import { houseNow } from './clock';
 import { machines } from './house';
-import { productVersions } from './products';
+import { today } from './places';
+import { productVersions, type KnownProduct } from './products';
 
 interface OutputRow {
   id: number;
@@ -14,8 +21,9 @@ interface OutputRow {
   dueAt: Date;
 }
 
-interface EventRow extends Omit<FloorEvent, 'at'> {
+interface EventRow extends Omit<FloorEvent, 'at' | 'data'> {
   at: Date;
+  data: unknown;
 }
 
 const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt
@@ -31,24 +39,34 @@ export async function doughsDueFrom(db: Db, dueFrom: number): Promise<BoardDough
   return assemble(db, rows);
 }
 
-/** One dough in the plan, or null. */
-export async function doughById(db: Db, id: number): Promise<BoardDough | null> {
+/** One dough in the plan, or null. `ending`: as if a wait were over at that moment, to see how far it has come. */
+export async function doughById(
+  db: Db,
+  id: number,
+  ending?: { key: string; at: number },
+): Promise<BoardDough | null> {
   const rows = await rowsOf<OutputRow>(
     db,
     `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`,
     [id],
   );
-  return (await assemble(db, rows))[0] ?? null;
+  return (await assemble(db, rows, ending))[0] ?? null;
 }
 
-async function assemble(db: Db, rows: OutputRow[]): Promise<BoardDough[]> {
+async function assemble(
+  db: Db,
+  rows: OutputRow[],
+  ending?: { key: string; at: number },
+): Promise<BoardDough[]> {
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
-  const [products, ovenTrays, planned, events] = await Promise.all([
+  const [products, takes, planned, events, temperatures, now] = await Promise.all([
     productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
-    ovenCapacity(db),
+    sizes(db),
     plannedSteps(db, ids),
     floorEvents(db, ids),
+    today(db),
+    houseNow(db),
   ]);
   const doughs = ids.map((id): BoardDough => {
     const own = rows.filter((row) => row.doughId === id);
@@ -58,29 +76,53 @@ async function assemble(db: Db, rows: OutputRow[]): Promise<BoardDough[]> {
         throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
       return { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
     });
-    const { steps, links, kg } = expandDough(outputs, ovenTrays);
-    const times = planned.get(id);
+    const times = planned.get(id) ?? (new Map() as StepTimes);
+    const happened = events.get(id) ?? [];
+    const expanded = expandDough(outputs, takes);
+    const dose = doseOf(foldDough(expanded, happened), yeastGrams(outputs, expanded));
+    const ended = ending ? endingAt(times, ending) : times;
+    const known = knownOf(expanded, happened, ended, temperatures, ending?.at ?? now, dose);
+    const { steps, links, kg, bowls } = settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
-      ...{ id, name: own[0]?.name ?? '', kg, links },
+      ...{ id, name: own[0]?.name ?? '', kg, bowls, links },
       outputs: outputs.map(({ product, ...output }) => ({
         ...output,
         product: product.name,
         freshFor: product.freshFor,
       })),
       steps: steps.flatMap((step) => {
-        const time = times?.get(step.key);
+        const time = times.get(step.key);
         return time ? { ...step, ...time } : [];
       }),
-      events: events.get(id) ?? [],
+      events: happened,
     };
   });
   const firstDue = (dough: BoardDough) => Math.min(...dough.outputs.map((output) => output.dueAt));
   return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
 }
 
-/** How many trays one oven load can have. */
-export async function ovenCapacity(db: Db): Promise<number> {
-  return (await machines(db)).find((machine) => machine.id === 'oven')?.capacity ?? 1;
+function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): StepTimes {
+  return new Map(times).set(key, { plannedStart: times.get(key)?.plannedStart ?? at, plannedEnd: at });
+}
+
+/** What oven and mixer take at once. */
+export async function sizes(db: Db): Promise<Sizes> {
+  const all = await machines(db);
+  const of = (id: string) => all.find((machine) => machine.id === id);
+  return { ovenTrays: of('oven')?.capacity ?? 1, bowlKg: of('mixer')?.kgAtOnce ?? Infinity };
+}
+
+/** Rises of a dough's common part, under null, and of each output. */
+export function risesOf(outputs: readonly DoughOutput[]): Map<number | null, Pick<ProductSpec, 'rises'>> {
+  const of = new Map<number | null, Pick<ProductSpec, 'rises'>>(
+    outputs.map(({ id, product }) => [id, product]),
+  );
+  return of.set(null, { rises: outputs[0]?.product.rises });
+}
+
+/** The yeast that a dough's formula asks for, as instant, in grams. */
+function yeastGrams(outputs: readonly { product: KnownProduct }[], { kg }: { kg: number }): number {
+  return (outputs[0]?.product.yeastShare ?? 0) * kg * 1000;
 }
 
 type StepTimes = Map<string, { plannedStart: number; plannedEnd: number }>;
@@ -103,12 +145,15 @@ async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number,
 export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<number, FloorEvent[]>> {
   const rows = await rowsOf<EventRow>(
     db,
-    `SELECT id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes
+    `SELECT id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes, data
      FROM floor_event WHERE dough_id IN (?) ORDER BY seq`,
     [ids],
   );
   const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
-  for (const row of rows) byDough.get(row.doughId)?.push({ ...row, at: row.at.getTime() });
+  for (const row of rows)
+    byDough
+      .get(row.doughId)
+      ?.push({ ...row, at: row.at.getTime(), data: row.data === null ? null : json<EventData>(row.data) });
   return byDough;
 }
 

@@ -57,7 +57,7 @@ export async function latestReadings(
   const rows = await rowsOf<{ place: string; celsius: number; at: Date }>(
     db,
     `SELECT r.place, r.celsius, r.at FROM place_reading r
-     JOIN (SELECT place, MAX(at) AS at FROM place_reading WHERE at <= ? GROUP BY place) last
+     JOIN (SELECT place, MAX(at) AS at FROM place_reading WHERE at <= ? AND doubt IS NULL GROUP BY place) last
        ON last.place = r.place AND last.at = r.at
      ORDER BY r.place`,
     [new Date(now)],

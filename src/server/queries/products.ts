@@ -1,11 +1,21 @@
+import { linesOf, percentOf, shareOf } from '@/core/formula/formula';
+import { ingredientBook } from '@/core/formula/ingredient';
 import type { ProductSpec } from '@/core/route/route';
+import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
+import { evidence, withLearnt } from './evidence';
+import { formulaBodies, mixedShare } from './formulas';
+import { ingredients } from './ingredients';
 
 /** A product version with its product. */
 export interface KnownProduct extends ProductSpec {
   productId: number;
   doughName: string;
+  /** Yeast of its formula, as instant, for a gram of dough ready to cut. */
+  yeastShare: number;
 }
+
+type Body = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'rises'>;
 
 interface ProductRow {
   versionId: number;
@@ -13,28 +23,41 @@ interface ProductRow {
   name: string;
   doughName: string;
   formulaVersionId: number;
-  body: string | Pick<ProductSpec, 'piece' | 'route' | 'freshFor'>;
+  body: unknown;
 }
 
 const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS doughName,
   v.formula_version_id AS formulaVersionId, v.body`;
 
-function known({ body, ...row }: ProductRow): KnownProduct {
-  const parsed = (typeof body === 'string' ? JSON.parse(body) : body) as Pick<
-    ProductSpec,
-    'piece' | 'route' | 'freshFor'
-  >;
-  return { ...row, ...parsed };
+async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
+  const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
+  const [formulas, learnt, all] = await Promise.all([
+    formulaBodies(db, ids),
+    evidence(db, 'reference'),
+    ingredients(db),
+  ]);
+  const book = ingredientBook(all);
+  return rows.map(({ body, ...row }) => {
+    const formula = formulas.get(row.formulaVersionId);
+    const yeast = formula ? shareOf(linesOf(formula), book, 'yeast') / percentOf(formula) : 0;
+    const product = {
+      ...row,
+      ...json<Body>(body),
+      mixed: formula ? mixedShare(formula) : 1,
+      yeastShare: yeast,
+    };
+    return withLearnt(product, learnt);
+  });
 }
 
-/** The newest version of every product, by name. */
+/** The newest version of every product, by name; its rises take the times that the house has learnt. */
 export async function currentProducts(db: Db): Promise<KnownProduct[]> {
   const rows = await rowsOf<ProductRow>(
     db,
     `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
      WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`,
   );
-  return rows.map(known);
+  return known(db, rows);
 }
 
 /** These versions, by id. */
@@ -45,5 +68,5 @@ export async function productVersions(db: Db, ids: readonly number[]): Promise<M
     `SELECT ${COLUMNS} FROM product_version v JOIN product p ON p.id = v.product_id WHERE v.id IN (?)`,
     [ids],
   );
-  return new Map(rows.map((row) => [row.versionId, known(row)]));
+  return new Map((await known(db, rows)).map((product) => [product.versionId, product]));
 }

@@ -20,6 +20,10 @@ const eventWords = {
   temperature: 'measured',
   note: 'noted',
   undo: 'undone',
+  verdict: 'judged',
+  alive: 'looked at',
+  conditions: 'water told',
+  mix: 'weighed',
 };
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */

@@ -1,17 +1,8 @@
 'use client';
 
-/** What a command answered. `message`: a sentence for the person; `field`: where it belongs. */
-export type CommandAnswer =
-  | { ok: true; result: unknown }
-  | {
-      ok: false;
-      status: number;
-      message: string;
-      field: string | null;
-      offer: Record<string, unknown> | null;
-    };
+import type { Answer } from '@/core/floor/answer';
 
-const AWAY: CommandAnswer = {
+const AWAY: Answer = {
   ok: false,
   status: 0,
   message: 'The bakery’s computer does not answer. Nothing was changed; try again in a moment.',
@@ -19,26 +10,26 @@ const AWAY: CommandAnswer = {
   offer: null,
 };
 
-async function post(path: string, input: unknown): Promise<CommandAnswer> {
+async function post(path: string, input: unknown): Promise<Answer> {
   try {
     const answer = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(input),
     });
-    return (await answer.json()) as CommandAnswer;
+    return (await answer.json()) as Answer;
   } catch {
     return AWAY;
   }
 }
 
 /** Sends a command to the house. */
-export function send(command: string, input: unknown): Promise<CommandAnswer> {
+export function send(command: string, input: unknown): Promise<Answer> {
   return post(`/api/commands/${command}`, input);
 }
 
 /** Signs in with a PIN. */
-export function signIn(personId: number, pin: string): Promise<CommandAnswer> {
+export function signIn(personId: number, pin: string): Promise<Answer> {
   return post('/api/session', { personId, pin });
 }
 

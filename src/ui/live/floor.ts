@@ -9,7 +9,7 @@ import { go } from './go';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
-  Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes'>>;
+  Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes' | 'data'>>;
 
 /**
  * The doughs of a board as the floor sees them, and a way to record. What is recorded shows at once and is taken back,
@@ -34,13 +34,13 @@ export function useFloor(board: Board, personId: number, now: number) {
 
   async function record(recording: Recording): Promise<void> {
     const id = crypto.randomUUID();
-    const blank = { celsius: null, text: null, undoes: null };
+    const blank = { celsius: null, text: null, undoes: null, data: null };
     const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
     setTrouble(null);
     setSent((before) => [...before, event]);
-    const { doughId, stepKey, kind, celsius, text, undoes } = recording;
+    const { doughId, stepKey, kind, celsius, text, undoes, data } = recording;
     const sending = line.current.then(() =>
-      send('record-event', { id, doughId, stepKey, kind, celsius, text, undoes }),
+      send('record-event', { id, doughId, stepKey, kind, celsius, text, undoes, data }),
     );
     line.current = sending;
     const answer = await sending;

@@ -1,30 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { expandDough } from '@/core/route/expand';
-import { foldDough } from '@/core/floor/state';
 import type { FloorEvent } from '@/core/floor/events';
-import { SMALL_PRODUCT } from '../../../test-support/small-dough';
+import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { localText } from '../kit/day-time';
 import { outputWords, stateWords, whenWords } from './words';
 
-const MIN = 60_000;
-const { steps, links } = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces: 40 }], 9);
-const dough = (events: FloorEvent[]) => ({
-  ...{ id: 1, name: 'Crescent 1', state: foldDough({ steps, links }, events) },
-  steps: steps.map((step, i) => ({ ...step, plannedStart: i * 600 * MIN, plannedEnd: (i + 1) * 600 * MIN })),
-});
-const did = (kind: FloorEvent['kind'], stepKey: string, minute: number): FloorEvent => {
-  return {
-    id: `${kind}${stepKey}`,
-    doughId: 1,
-    stepKey,
-    kind,
-    at: minute * MIN,
-    personId: 1,
-    celsius: null,
-    text: 'x',
-    undoes: null,
-  };
-};
+const dough = (events: FloorEvent[]) => plannedDough(events, 600);
 
 describe('what is said of a dough', () => {
   it('names what it becomes', () => {
@@ -42,7 +22,7 @@ describe('what is said of a dough', () => {
   it('is that it is late before anything else, that it is finished, or its turns', () => {
     expect(stateWords(dough([]), -10 * MIN)).toBe('');
     expect(stateWords(dough([]), 42 * MIN)).toBe('late 42 min');
-    const skipped = steps.map(({ key }) => did('skip', key, 1));
+    const skipped = dough([]).steps.map(({ key }) => did('skip', key, 1));
     expect(stateWords(dough(skipped), 9000 * MIN)).toBe('finished');
     const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key) => [
       did('start', key, 1),

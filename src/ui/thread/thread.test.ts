@@ -1,25 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { expandDough } from '@/core/route/expand';
-import { foldDough } from '@/core/floor/state';
-import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
-import { SMALL_PRODUCT } from '../../../test-support/small-dough';
+import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { drawThread, xOf } from './geometry';
 import { temperatureColour, temperatureHeight } from './temperature';
 
-const MIN = 60_000;
 const scale = { from: 0, to: 16 * 60 * MIN, width: 960 };
 
-function dough(events: FloorEvent[], pieces = 40): FloorDough {
-  const { steps, links } = expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], 9);
-  const timed = steps.map((step, i) => ({
-    ...step,
-    plannedStart: i * 60 * MIN,
-    plannedEnd: (i + 1) * 60 * MIN,
-  }));
-  return { id: 1, name: 'Crescent 1', steps: timed, state: foldDough({ steps, links }, events) };
-}
+const dough = (events: FloorEvent[], pieces = 40) => plannedDough(events, 60, pieces);
 
 describe('the temperature scale', () => {
   it('puts warmer higher, from frozen to the oven', () => {
@@ -55,24 +43,11 @@ describe('a drawn thread', () => {
   });
 
   it('tells by its knots what is done, under way and to do', () => {
-    const did = (kind: FloorEvent['kind'], minute: number): FloorEvent => {
-      return {
-        id: `${kind}${minute}`,
-        doughId: 1,
-        stepKey: 'mix',
-        kind,
-        at: minute * MIN,
-        personId: 1,
-        celsius: null,
-        text: null,
-        undoes: null,
-      };
-    };
     const status = (events: FloorEvent[]) =>
       drawThread(dough(events), scale, 60, 30 * MIN).knots.find(({ key }) => key === 'mix')?.status;
     expect(status([])).toBe('open');
-    expect(status([did('start', 5)])).toBe('running');
-    expect(status([did('start', 5), did('finish', 20)])).toBe('done');
+    expect(status([did('start', 'mix', 5)])).toBe('running');
+    expect(status([did('start', 'mix', 5), did('finish', 'mix', 20)])).toBe('done');
   });
 
   it('writes no word into another', () => {

@@ -1,6 +1,7 @@
 import { signedIn } from '@/server/auth/session';
 import { Refusal } from '@/server/commands/command';
-import { refused, runCommand, type Answer } from '@/server/commands/run';
+import type { Answer } from '@/core/floor/answer';
+import { refused, runCommand } from '@/server/commands/run';
 import { fromOwnPage, jsonBody } from '@/server/http';
 
 function reply(answer: Answer): Response {

@@ -1,0 +1,42 @@
+import type { DoughToPlan } from '../route/problem';
+import type { Pin } from '../planning/problem';
+import { taskId } from '../route/problem';
+import type { Instant } from '../time/local';
+import { floorDough, type BoardDough } from './board';
+
+/**
+ * What is left of a dough to plan. What is over no longer binds by its lengths, only by when it ended; what is under way
+ * binds by when it began. `minute` turns an instant into a minute of the horizon.
+ */
+export function openPart(
+  dough: BoardDough,
+  now: Instant,
+  minute: (at: Instant) => number,
+): { expanded: DoughToPlan['expanded']; pins: Pin[] } {
+  const { state } = floorDough(dough);
+  const isOver = (key: string) => ['done', 'skipped'].includes(state.steps.get(key)?.status ?? 'open');
+  const startOf = (key: string) => state.steps.get(key)?.startedAt ?? null;
+  const steps = dough.steps
+    .filter(({ key }) => !isOver(key))
+    .map((step) => {
+      const startedAt = startOf(step.key);
+      const elapsed = startedAt === null ? 0 : minute(now) - minute(startedAt);
+      return {
+        ...step,
+        min: step.step.work && startedAt !== null ? Math.max(step.min, elapsed) : step.min,
+        max: Math.max(step.max, elapsed),
+        target: Math.max(step.target, Math.min(elapsed, step.max)),
+      };
+    });
+  const links = dough.links.filter((link) => !isOver(link.from) && !isOver(link.to));
+  const ready = dough.outputs.flatMap(({ id }) =>
+    steps
+      .filter((step) => step.outputId === id && !dough.links.some((link) => link.from === step.key))
+      .map(({ key }) => ({ outputId: id, key })),
+  );
+  const pins = steps.flatMap(({ key }): Pin[] => {
+    const startedAt = startOf(key);
+    return startedAt === null ? [] : [{ task: taskId(dough.id, key), start: minute(startedAt) }];
+  });
+  return { expanded: { steps, links, ready }, pins };
+}

@@ -1,0 +1,194 @@
+import { approach, minuteReached, progressAlong, withDose, type Fermentation } from '../ferment/progress';
+import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
+import { BUTTER, DOUGH } from '../heat/material';
+import { firstMode, minutesToCore, type FirstMode } from '../heat/mode';
+import { meanFilm, type PlaceKind } from '../heat/places';
+import { duration } from '../units/format';
+import type { DoughStep, ExpandedDough } from './expand';
+import { inOrder } from './order';
+import type { ProductSpec, Rise, RisePhase, RouteLink } from './route';
+
+/** Temperatures of the house's places as they are today. */
+export type Today = Record<string, { celsius: number; kind: PlaceKind }>;
+
+/** What is known of a step beyond the route: how long it is planned or was, and how warm the dough was at its end. */
+export interface KnownStep {
+  minutes?: number;
+  celsius?: number;
+  /** How warm it is around the dough at this moment, as measured where it stands. */
+  around?: number;
+  /** It cannot end before it is this long: somebody looked, and it was not ready. */
+  atLeast?: number;
+}
+
+/** What was recorded or planned of a dough; nothing for one that is new. */
+export interface Known {
+  steps: ReadonlyMap<string, KnownStep>;
+  /** Yeast that went in against the formula's. */
+  dose: number;
+}
+
+export const NOTHING_KNOWN: Known = { steps: new Map(), dose: 1 };
+
+/** The rise of a phase as a fermentation, with the dose of yeast that went in. */
+export function fermentationOf({ yeast, celsius, minutes }: Rise, dose = 1): Fermentation {
+  const cardinal = yeast === 'levain' ? LEVAIN : BAKERS_YEAST;
+  return withDose({ cardinal, celsius, minutes }, dose);
+}
+
+interface Course {
+  celsius: number;
+  /** Progress of each phase so far. */
+  risen: Partial<Record<RisePhase, number>>;
+}
+
+/** A fermentation that takes longer than this will not be waited for. */
+const LONGEST_RISE = 3 * 24 * 60;
+
+/**
+ * Works out today's windows of a dough's waits, each from the temperatures of the house and from the lengths of the
+ * waits before it: a rest for a core temperature is as long as that takes; a wait that decides a rise is ready when
+ * what has risen in the waits before it and in itself comes to the whole. Temperatures follow the dough's own first
+ * mode of conduction. Steps keep what the house has set where nothing of this is said of them.
+ */
+export function settleWindows(
+  dough: ExpandedDough,
+  products: ReadonlyMap<number | null, Pick<ProductSpec, 'rises'>>,
+  today: Today,
+  known: Known = NOTHING_KNOWN,
+): ExpandedDough {
+  const courses = new Map<string, Course>();
+  const settled = new Map<string, DoughStep>();
+  for (const step of inOrder(dough.steps, dough.links)) {
+    const before = mainBefore(step, dough.links, settled);
+    const { done, after } = settle(
+      step,
+      before && courses.get(before.key),
+      products.get(step.outputId)?.rises ?? {},
+      today,
+      known,
+    );
+    settled.set(step.key, done);
+    courses.set(step.key, after);
+  }
+  return { ...dough, steps: dough.steps.map(({ key }) => settled.get(key) as DoughStep) };
+}
+
+/** The step before on the same branch, or on the dough itself: what this step's dough comes from. */
+function mainBefore(
+  step: DoughStep,
+  links: readonly RouteLink[],
+  steps: ReadonlyMap<string, DoughStep>,
+): DoughStep | null {
+  const before = links.filter(({ to }) => to === step.key).flatMap(({ from }) => steps.get(from) ?? []);
+  return (
+    before.find((other) => other.step.branch === step.step.branch) ??
+    before.find((other) => other.step.branch === undefined) ??
+    null
+  );
+}
+
+function settle(
+  step: DoughStep,
+  before: Course | null | undefined,
+  rises: Partial<Record<RisePhase, Rise>>,
+  today: Today,
+  { steps: knownSteps, dose }: Known,
+): { done: DoughStep; after: Course } {
+  const route = step.step;
+  const place = route.place === undefined ? undefined : today[route.place];
+  const known = knownSteps.get(step.key);
+  // A proofer or oven is set for the step; what it shows now counts only for what stands in it now.
+  const isSet = step.uses.some(({ setting }) => setting !== undefined);
+  const around = known?.around ?? (isSet ? undefined : place?.celsius) ?? route.around;
+  const mode = modeOf(step, place?.kind);
+  const settling = mode?.settling ?? route.settling;
+  const start = route.gives ?? before?.celsius ?? around;
+  let done: DoughStep = { ...step, step: { ...route, around, settling } };
+  if (route.until !== undefined && mode) done = restUntil(done, mode, start, route.until);
+  const phase = route.rise?.phase;
+  const rise = phase && rises[phase];
+  const risen = { ...before?.risen };
+  if (phase && rise) {
+    const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
+    const already = risen[phase] ?? 0;
+    if (route.rise?.decides)
+      done = riseUntil(done, fermentation, rise, approach(start, around, settling, LONGEST_RISE), already);
+    const length = known?.minutes ?? done.target;
+    const now =
+      already + progressAlong(fermentation, approach(start, around, settling, Math.max(1, length)), length);
+    risen[phase] = now;
+    // In minutes of the undosed rise: what a verdict on it teaches.
+    done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
+  }
+  if (known?.atLeast !== undefined && known.atLeast > done.min) done = atLeast(done, known.atLeast);
+  const length = known?.minutes ?? done.target;
+  const celsius = known?.celsius ?? route.gives ?? around + (start - around) * Math.exp(-length / settling);
+  return { done, after: { celsius, risen } };
+}
+
+function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | null {
+  if (!step.piece) return null;
+  const film = meanFilm(kind, step.piece.lying);
+  return firstMode(step.piece, step.branch === 'butter' ? BUTTER : DOUGH, film, step.around);
+}
+
+/** A wait cannot be shorter than `minutes`; best and longest give way where they must. */
+function atLeast(step: DoughStep, minutes: number): DoughStep {
+  const min = Math.ceil(minutes);
+  return { ...step, min, target: Math.max(step.target, min), max: Math.max(step.max, min) };
+}
+
+function restUntil(step: DoughStep, mode: FirstMode, start: number, until: number): DoughStep {
+  const minutes = minutesToCore(mode, start, step.step.around, until);
+  if (minutes === null) {
+    return {
+      ...step,
+      remark: `At ${round(step.step.around)} °C the core does not come to ${round(until)} °C.`,
+    };
+  }
+  return minutes > step.min ? atLeast(step, minutes) : step;
+}
+
+function riseUntil(
+  step: DoughStep,
+  fermentation: Fermentation,
+  { early, late }: Rise,
+  profile: ReturnType<typeof approach>,
+  already: number,
+): DoughStep {
+  const at = (progress: number) => minuteReached(fermentation, profile, progress, already, LONGEST_RISE);
+  const [min, target, max] = [at(early), at(1), at(late)];
+  if (target === null || min === null) {
+    return {
+      ...step,
+      remark: `At ${round(step.step.around)} °C it does not rise within ${duration(LONGEST_RISE)}.`,
+    };
+  }
+  const best = Math.max(1, Math.round(target));
+  return {
+    ...step,
+    min: Math.max(1, Math.min(best, Math.round(min))),
+    target: best,
+    max: Math.max(best, Math.round(max ?? LONGEST_RISE)),
+    ...(target === 0 ? { remark: 'It has risen already in the waits before.' } : {}),
+  };
+}
+
+const round = (celsius: number) => Math.round(celsius * 10) / 10;
+
+/** Steps whose window moved by more than `minutes` from one settling to the next. */
+export function movedWindows(before: ExpandedDough, after: ExpandedDough, minutes: number): string[] {
+  const old = new Map(before.steps.map((step) => [step.key, step]));
+  return after.steps.flatMap((step) => {
+    const was = old.get(step.key);
+    const moved =
+      was &&
+      Math.max(
+        Math.abs(step.min - was.min),
+        Math.abs(step.target - was.target),
+        Math.abs(step.max - was.max),
+      );
+    return moved !== undefined && moved > minutes ? [step.key] : [];
+  });
+}

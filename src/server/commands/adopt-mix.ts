@@ -1,0 +1,39 @@
+import Joi from 'joi';
+import { floorDough } from '@/core/floor/board';
+import { actualMix } from '@/core/formula/actual';
+import { ingredientBook } from '@/core/formula/ingredient';
+import { doughById } from '../queries/doughs';
+import { currentFormulas } from '../queries/formulas';
+import { mixSheet } from '../queries/mix';
+import { command, Refusal } from './command';
+import { keepVersion } from './save-formula';
+import { clientId, doughId } from './schemas';
+
+/** Makes what was really mixed a new version of its formula. */
+export const adoptMix = command<
+  { clientId: string; doughId: number },
+  { formulaId: number; version: number }
+>({
+  name: 'adopt-mix',
+  schema: Joi.object({ clientId, doughId }),
+  roles: ['planner', 'baker'],
+  doughOf: (input) => input.doughId,
+  async run(context, input) {
+    const dough = await doughById(context.db, input.doughId);
+    const sheet = dough && (await mixSheet(context.db, dough));
+    if (!dough || !sheet) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+    const { state } = floorDough(dough);
+    const changes = [...state.steps.values()].flatMap((step) => step.changes);
+    const book = ingredientBook(sheet.ingredients);
+    const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
+    if (!mix.differs) throw new Refusal('This dough was mixed by its formula; there is nothing new to keep.');
+    const newest = (await currentFormulas(context.db)).find(
+      ({ formulaId }) => formulaId === sheet.formula.formulaId,
+    );
+    if (!newest) throw new Refusal('Its formula is not there any more.');
+    return keepVersion(context, {
+      ...{ formulaId: newest.formulaId, before: newest, formula: mix.formula, clientId: input.clientId },
+      note: `as ${dough.name} was mixed: ${mix.words.join(', ')}`.slice(0, 200),
+    });
+  },
+});

@@ -1,0 +1,22 @@
+import Joi from 'joi';
+import { rowsOf, write } from '../db/rows';
+import { command, Refusal } from './command';
+
+/** Leaves a piece of evidence out of what the house has learnt, or takes it in again. */
+export const declineEvidence = command<{ evidenceId: number; declined: boolean }, { evidenceId: number }>({
+  name: 'decline-evidence',
+  schema: Joi.object({
+    evidenceId: Joi.number().integer().positive().required().messages({ '*': 'Say which batch.' }),
+    declined: Joi.boolean().required(),
+  }),
+  roles: ['planner', 'baker'],
+  doughOf: () => null,
+  async run({ db, person, now }, { evidenceId, declined }) {
+    const [known] = await rowsOf<{ id: number }>(db, 'SELECT id FROM evidence WHERE id = ?', [evidenceId]);
+    if (!known) throw new Refusal('There is no such batch to learn from.', 'evidenceId');
+    await write(db, 'INSERT INTO evidence_word (evidence_id, declined, at, person_id) VALUES (?, ?, ?, ?)', [
+      ...[evidenceId, declined, new Date(now), person.id],
+    ]);
+    return { evidenceId };
+  },
+});

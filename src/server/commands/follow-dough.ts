@@ -1,0 +1,92 @@
+import Joi from 'joi';
+import { misfits } from '@/core/floor/misfit';
+import { openPart } from '@/core/floor/open-part';
+import { floorDough } from '@/core/floor/board';
+import { planProblem, taskId } from '@/core/route/problem';
+import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
+import { crewSteps, presences } from '@/core/time/shifts';
+import { planInThread } from '../planner';
+import { doughById, doughsDueFrom } from '../queries/doughs';
+import { house, houseValues, machines, shifts } from '../queries/house';
+import { command, Refusal, type CommandContext } from './command';
+import { lockPlan, movePlan, standingSteps } from './plan-dough';
+import { doughId } from './schemas';
+
+/** Rounds in which plan and windows may chase one another before it is said that they do not settle. */
+const ROUNDS = 5;
+
+/**
+ * Plans what is left of a dough anew, amid all others, which keep their places: its waits are no longer what they were
+ * when it was planned. Late is better than wrong: promises are kept where they can be.
+ */
+export const followDough = command<{ doughId: number }, { name: string; settled: boolean; moved: number }>({
+  name: 'follow-dough',
+  schema: Joi.object({ doughId }),
+  roles: ['planner', 'baker'],
+  doughOf: (input) => input.doughId,
+  async run(context, input) {
+    await lockPlan(context.db);
+    const before = await openDough(context, input.doughId);
+    for (let round = 0; round < ROUNDS; round++) await mend(context, input.doughId);
+    const after = await openDough(context, input.doughId);
+    const moved = after.steps.filter((step) => {
+      const was = before.steps.find(({ key }) => key === step.key);
+      return was?.plannedStart !== step.plannedStart || was.plannedEnd !== step.plannedEnd;
+    });
+    return { name: after.name, settled: misfits(floorDough(after)).length === 0, moved: moved.length };
+  },
+});
+
+async function openDough({ db }: CommandContext, id: number) {
+  const dough = await doughById(db, id);
+  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  return dough;
+}
+
+/** One round: nothing where the windows of the dough hold its plan already. */
+async function mend(context: CommandContext, id: number): Promise<void> {
+  const { db, now, person } = context;
+  const dough = await openDough(context, id);
+  if (misfits(floorDough(dough)).length === 0) return;
+  const bakery = await house(db);
+  const started = dough.events.map(({ at }) => at);
+  const origin = localMidnight(Math.min(now, ...started), bakery.zone);
+  const minute = (at: number) => Math.round((at - origin) / MINUTE);
+  const until = addLocalDays(Math.max(now, ...dough.outputs.map(({ dueAt }) => dueAt)), 3, bakery.zone);
+  const frame = {
+    name: dough.name,
+    horizon: minute(until),
+    now: Math.ceil((now - origin) / MINUTE),
+    crew: crewSteps(presences(await shifts(db), origin, until, bakery.zone), origin),
+    machines: await machines(db),
+  };
+  const { expanded, pins } = openPart(dough, now, minute);
+  const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
+    outputId,
+    due: Math.max(0, minute(dueAt)),
+    freshFor,
+  }));
+  const others = (await doughsDueFrom(db, addLocalDays(now, -2, bakery.zone))).filter(
+    (other) => other.id !== id,
+  );
+  const standing = others.flatMap((other) => standingSteps(other, minute, frame));
+  const problem = planProblem(frame, [{ id, expanded, promises }], standing);
+  problem.pins.push(...pins);
+  const solution = await planInThread(problem, (await houseValues(db))('plan_seconds'));
+  if (solution?.plan.status !== 'feasible') {
+    throw new Refusal(
+      `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`,
+      'doughId',
+    );
+  }
+  const { times } = solution.plan;
+  const moved = expanded.steps.map(({ key }) => {
+    const [start, end] = times[taskId(id, key)] ?? [0, 0];
+    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+  });
+  await movePlan(db, id, moved, {
+    now,
+    personId: person.id,
+    reason: `${dough.name} follows today’s temperatures`,
+  });
+}

@@ -1,0 +1,88 @@
+import type { PoolConnection } from 'mysql2/promise';
+import { floorDough, type BoardDough } from '@/core/floor/board';
+import type { FloorEvent } from '@/core/floor/events';
+import { ingredientBook } from '@/core/formula/ingredient';
+import { lessonOf, mixingOf } from '@/core/heat/mixing';
+import { isFar } from '@/core/learning/readings';
+import { rowsOf, write } from '../db/rows';
+import { doughById } from '../queries/doughs';
+import { mixSubject, referenceSubject, type EvidenceKind } from '../queries/evidence';
+import { mixSheet } from '../queries/mix';
+
+/** What was learnt from an event, and a question where it does not fit what was known. */
+export interface Lesson {
+  evidenceId: number;
+  question: string | null;
+}
+
+/** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
+export async function learnFrom(
+  db: PoolConnection,
+  dough: BoardDough,
+  event: FloorEvent,
+): Promise<Lesson | null> {
+  if (event.data?.kind === 'verdict') return learnReference(db, dough, event, event.data.verdict);
+  const step = dough.steps.find(({ key }) => key === event.stepKey);
+  if (event.kind === 'temperature' && step?.step.kind === 'mix') return learnMixing(db, dough, event);
+  return null;
+}
+
+async function learnReference(
+  db: PoolConnection,
+  dough: BoardDough,
+  event: FloorEvent,
+  verdict: string,
+): Promise<Lesson | null> {
+  // The wait as it is now: what has risen up to this verdict.
+  const judged = await doughById(db, dough.id, { key: event.stepKey ?? '', at: event.at });
+  const step = judged?.steps.find(({ key }) => key === event.stepKey);
+  if (!step?.risen || step.risen.after <= 0) return null;
+  const [row] = await rowsOf<{ productId: number }>(
+    db,
+    `SELECT v.product_id AS productId FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
+     WHERE o.dough_id = ? AND (o.id = ? OR ? IS NULL) ORDER BY o.id LIMIT 1`,
+    [dough.id, step.outputId, step.outputId],
+  );
+  if (!row) return null;
+  const subject = referenceSubject(row.productId, step.risen.phase);
+  const evidenceId = await keep(db, event, 'reference', subject, step.risen.after, verdict);
+  return { evidenceId, question: null };
+}
+
+async function learnMixing(db: PoolConnection, dough: BoardDough, event: FloorEvent): Promise<Lesson | null> {
+  const told = floorDough(dough).state.steps.get(event.stepKey ?? '')?.conditions;
+  const sheet = await mixSheet(db, dough);
+  if (!told || !sheet || event.celsius === null) return null;
+  const at = { ...sheet.temperatures, flour: told.flour, room: told.room };
+  const target = sheet.formula.formula.doughCelsius ?? event.celsius;
+  const mixing = mixingOf(sheet.bowl.scaled, ingredientBook(sheet.ingredients), at, target, sheet.rise.mean);
+  if (!mixing) return null;
+  const { rise, factor } = lessonOf(mixing, told.liquid, told.iceKg, event.celsius);
+  const subject = mixSubject('mixer', sheet.formula.formulaId);
+  if (factor !== null) await keep(db, { ...event, id: null }, 'factor', subject, factor);
+  const evidenceId = await keep(db, event, 'rise', subject, rise);
+  const far = isFar(sheet.rise, rise, 1);
+  const shown = (value: number) => `${Math.round(value * 10) / 10} °C`;
+  return {
+    evidenceId,
+    question: far
+      ? `By this reading mixing warmed the dough by ${shown(rise)}; ${shown(sheet.rise.mean)} was expected. It is kept, and counts for little. Measure again if it may be wrong.`
+      : null,
+  };
+}
+
+async function keep(
+  db: PoolConnection,
+  event: Pick<FloorEvent, 'doughId' | 'at'> & { id: string | null },
+  kind: EvidenceKind,
+  subject: string,
+  value: number,
+  verdict: string | null = null,
+): Promise<number> {
+  const { id } = await write(
+    db,
+    'INSERT INTO evidence (event_id, kind, subject, value, verdict, dough_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [event.id, kind, subject, value, verdict, event.doughId, new Date(event.at)],
+  );
+  return id;
+}

@@ -1,0 +1,176 @@
+import Joi from 'joi';
+import type { PoolConnection } from 'mysql2/promise';
+import { readDraft, type Draft } from '@/core/formula/draft';
+import { STAGE_KINDS, type Formula } from '@/core/formula/formula';
+import { bookWithFormulas, CircleError, formulaRef } from '@/core/formula/parts';
+import { KITCHENS, type Kitchen } from '@/core/units/measures';
+import { rowsOf, write } from '../db/rows';
+import { currentFormulas, formulaVersion, type FormulaVersion } from '../queries/formulas';
+import { ingredients } from '../queries/ingredients';
+import { command, Refusal, type CommandContext } from './command';
+import { clientId } from './schemas';
+
+export interface FormulaInput {
+  clientId: string;
+  /** Version that was edited; null for a new formula. */
+  from: number | null;
+  name: string;
+  note: string;
+  draft: Draft;
+  kitchen: Kitchen;
+}
+
+const text = (longest: number) => Joi.string().allow('').max(longest);
+
+const row = Joi.object({
+  name: text(80).required().messages({ '*': 'An ingredient’s name has at most 80 characters.' }),
+  amount: text(80).required().messages({ '*': 'An amount has at most 80 characters.' }),
+  note: text(200).required().messages({ '*': 'A remark has at most 200 characters.' }),
+});
+
+export const draftSchema = Joi.object<Draft>({
+  stages: Joi.array()
+    .items(
+      Joi.object({
+        kind: Joi.string()
+          .valid(...STAGE_KINDS)
+          .required(),
+        rows: Joi.array().items(row).max(200).required(),
+      }),
+    )
+    .max(20)
+    .required()
+    .messages({ 'array.max': 'That is more than one formula; make parts of it formulas of their own.' }),
+  flour: text(40).required(),
+  doughCelsius: text(20).required(),
+});
+
+const schema = Joi.object<FormulaInput>({
+  clientId,
+  from: Joi.number().integer().positive().allow(null).required(),
+  name: Joi.string()
+    .trim()
+    .min(2)
+    .max(80)
+    .required()
+    .messages({ '*': 'A formula has a name of 2 to 80 characters.' }),
+  note: text(200).required().messages({ '*': 'A remark has at most 200 characters.' }),
+  draft: draftSchema.required(),
+  kitchen: Joi.string()
+    .valid(...KITCHENS.map(({ id }) => id))
+    .required(),
+});
+
+/** Keeps a formula as it was typed: a new one, or a new version of the one it was made from. */
+export const saveFormula = command<FormulaInput, { formulaId: number; versionId: number; version: number }>({
+  name: 'save-formula',
+  schema,
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    const { db } = context;
+    await rowsOf(db, 'SELECT id FROM house WHERE id = 1 FOR UPDATE');
+    const [known] = await rowsOf<{ formulaId: number; versionId: number; version: number }>(
+      db,
+      'SELECT formula_id AS formulaId, id AS versionId, version FROM formula_version WHERE client_id = ?',
+      [input.clientId],
+    );
+    if (known) return known;
+    const all = await currentFormulas(db);
+    const before = input.from === null ? null : await newestOf(db, input.from, all);
+    const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
+    if (twin && twin.formulaId !== before?.formulaId) {
+      throw new Refusal(`There is a formula called ${twin.name} already.`, 'name');
+    }
+    const house = await ingredients(db);
+    const book = bookWithFormulas(
+      house,
+      all.map(({ formulaId, name, formula }) => ({ id: formulaId, name, formula })),
+    );
+    const { formula, faults } = readDraft(input.draft, { book, kitchen: input.kitchen });
+    const [fault] = faults;
+    if (fault)
+      throw new Refusal(fault.message, `draft.${fault.stage ?? ''}.${fault.row ?? ''}.${fault.field}`);
+    const formulaId =
+      before?.formulaId ?? (await write(db, 'INSERT INTO formula (name) VALUES (?)', [input.name])).id;
+    refuseCircle(formulaId, input.name, formula, all, house);
+    if (before && before.name !== input.name) {
+      await write(db, 'UPDATE formula SET name = ? WHERE id = ?', [input.name, formulaId]);
+    }
+    return keepVersion(context, { formulaId, before, formula, note: input.note, clientId: input.clientId });
+  },
+});
+
+/** The version an edit started from, which must still be the newest. */
+async function newestOf(
+  db: PoolConnection,
+  versionId: number,
+  all: FormulaVersion[],
+): Promise<FormulaVersion> {
+  const from = await formulaVersion(db, versionId);
+  const newest = all.find(({ formulaId }) => formulaId === from?.formulaId);
+  if (!from || !newest) throw new Refusal('This formula is not there any more.', 'from');
+  if (newest.id !== from.id) {
+    throw new Refusal(
+      `${newest.by ?? 'Somebody'} has kept version ${newest.version} meanwhile. Your rows are still here; compare them with it before you keep yours.`,
+      'from',
+      { newest: newest.id },
+    );
+  }
+  return newest;
+}
+
+function refuseCircle(
+  id: number,
+  name: string,
+  formula: Formula,
+  all: FormulaVersion[],
+  house: Parameters<typeof bookWithFormulas>[0],
+): void {
+  const others = all.filter(({ formulaId }) => formulaId !== id);
+  try {
+    bookWithFormulas(house, [
+      { id, name, formula },
+      ...others.map((other) => ({ id: other.formulaId, name: other.name, formula: other.formula })),
+    ]).get(formulaRef(id));
+  } catch (error) {
+    if (error instanceof CircleError) throw new Refusal(error.message, 'draft');
+    throw error;
+  }
+}
+
+/** Writes a version; products that are made by the one before it follow to it, doughs keep theirs. */
+export async function keepVersion(
+  { db, person, now }: CommandContext,
+  {
+    formulaId,
+    before,
+    formula,
+    note,
+    clientId: client,
+  }: {
+    formulaId: number;
+    before: Pick<FormulaVersion, 'id' | 'version'> | null;
+    formula: Formula;
+    note: string;
+    clientId: string;
+  },
+): Promise<{ formulaId: number; versionId: number; version: number }> {
+  const version = (before?.version ?? 0) + 1;
+  const { id: versionId } = await write(
+    db,
+    `INSERT INTO formula_version (formula_id, version, body, created_at, note, made_by, client_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    [formulaId, version, JSON.stringify(formula), new Date(now), note.trim(), person.id, client],
+  );
+  if (before) {
+    await write(
+      db,
+      `INSERT INTO product_version (product_id, version, formula_version_id, body, created_at)
+       SELECT product_id, version + 1, ?, body, ? FROM product_version v
+       WHERE formula_version_id = ? AND version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)`,
+      [versionId, new Date(now), before.id],
+    );
+  }
+  return { formulaId, versionId, version };
+}

@@ -1,0 +1,98 @@
+import { learnFromReadings, type Learnt } from '@/core/learning/readings';
+import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
+import type { ProductSpec, Rise, RisePhase } from '@/core/route/route';
+import { rowsOf, type Db } from '../db/rows';
+import { houseValues } from './house';
+
+export type EvidenceKind = 'reference' | 'rise' | 'factor';
+
+/** One thing the house has learnt from. */
+export interface Evidence {
+  id: number;
+  kind: EvidenceKind;
+  subject: string;
+  value: number;
+  verdict: Verdict | null;
+  dough: string | null;
+  at: number;
+  declined: boolean;
+}
+
+/** How many of the newest count for one subject: flour and yeast change with the seasons. */
+const NEWEST = 40;
+
+/** Evidence that was not undone, the oldest first; `declined` ones are among them. */
+export async function evidence(
+  db: Db,
+  kind: EvidenceKind,
+  subjects?: readonly string[],
+): Promise<Evidence[]> {
+  if (subjects?.length === 0) return [];
+  const rows = await rowsOf<Omit<Evidence, 'at' | 'declined'> & { at: Date; declined: number }>(
+    db,
+    `SELECT e.id, e.kind, e.subject, e.value, e.verdict, d.name AS dough, e.at,
+       COALESCE((SELECT w.declined FROM evidence_word w WHERE w.evidence_id = e.id ORDER BY w.id DESC LIMIT 1), 0) AS declined
+     FROM evidence e LEFT JOIN dough d ON d.id = e.dough_id
+     WHERE e.kind = ? ${subjects ? 'AND e.subject IN (?)' : ''} AND NOT EXISTS (
+       SELECT 1 FROM floor_event u WHERE u.undoes = e.event_id AND u.kind = 'undo'
+         AND NOT EXISTS (SELECT 1 FROM floor_event r WHERE r.undoes = u.id AND r.kind = 'undo'))
+     ORDER BY e.at, e.id`,
+    subjects ? [kind, [...subjects]] : [kind],
+  );
+  return rows.map((row) => ({ ...row, at: row.at.getTime(), declined: row.declined === 1 }));
+}
+
+const counting = (all: readonly Evidence[], subject: string) =>
+  all.filter((one) => one.subject === subject && !one.declined).slice(-NEWEST);
+
+export const referenceSubject = (productId: number, phase: RisePhase) => `${productId}/${phase}`;
+export const mixSubject = (mixer: string, formulaId: number) => `${mixer}/${formulaId}`;
+
+/** What is known of a product's reference time in a phase: before and after its evidence. */
+export function learntReference(rise: Rise, all: readonly Evidence[], subject: string): Learnt {
+  const judged = counting(all, subject).flatMap(({ value, verdict }) =>
+    verdict ? [{ minutes: value, verdict }] : [],
+  );
+  return learnFromVerdicts(rise.minutes, judged);
+}
+
+/** A product whose rises take the times that this house has learnt. */
+export function withLearnt<P extends ProductSpec & { productId: number }>(
+  product: P,
+  all: readonly Evidence[],
+): P {
+  const rises = Object.entries(product.rises ?? {}) as [RisePhase, Rise][];
+  const learnt = rises.map(([phase, rise]) => {
+    const subject = referenceSubject(product.productId, phase);
+    const any = all.some((one) => one.subject === subject && !one.declined);
+    return [phase, any ? { ...rise, minutes: learntReference(rise, all, subject).mean } : rise] as const;
+  });
+  return { ...product, rises: Object.fromEntries(learnt) };
+}
+
+/** Rise and friction factor of a formula in a mixer, with what they rest on. */
+export async function learntMixing(
+  db: Db,
+  subject: string,
+): Promise<{ rise: Learnt & { evidence: Evidence[] }; factor: Learnt & { evidence: Evidence[] } }> {
+  const [value, rises, factors] = await Promise.all([
+    houseValues(db),
+    evidence(db, 'rise', [subject]),
+    evidence(db, 'factor', [subject]),
+  ]);
+  const learn = (name: string, all: Evidence[]) => {
+    const own = counting(all, subject);
+    const start = { mean: value(name), spread: value(`${name}_spread`) };
+    // A factor takes up the errors of three or four thermometers, a rise that of one.
+    const noise = value('thermometer_error') * (name === 'friction_factor' ? 3 : 1);
+    return {
+      ...learnFromReadings(
+        start,
+        own.map((one) => one.value),
+        noise,
+      ),
+      evidence: all,
+    };
+  };
+  return { rise: learn('mixing_rise', rises), factor: learn('friction_factor', factors) };
+}

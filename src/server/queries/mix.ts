@@ -1,0 +1,77 @@
+import { bowlsFor, oneBowl, roundToScale, type Rounded } from '@/core/formula/bowls';
+import { linesOf, type Formula } from '@/core/formula/formula';
+import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
+import { scale, type ScaledFormula } from '@/core/formula/scale';
+import type { BoardDough } from '@/core/floor/board';
+import type { Learnt } from '@/core/learning/readings';
+import type { BowlTemperatures } from '@/core/heat/mixing';
+import { rowsOf, type Db } from '../db/rows';
+import { sizes } from './doughs';
+import { learntMixing, mixSubject, type Evidence } from './evidence';
+import { formulaVersion, ingredientsAndFormulas, type FormulaVersion } from './formulas';
+import { houseValues } from './house';
+import { today } from './places';
+
+/** All there is to know for mixing a dough. Plain data: it goes to the browser. */
+export interface MixSheet {
+  formula: Pick<FormulaVersion, 'id' | 'formulaId' | 'name' | 'version' | 'formula'>;
+  /** The formula in weights for the whole dough, exact. */
+  whole: ScaledFormula;
+  bowls: number;
+  /** One bowl as it is weighed, and what rounding changed. */
+  bowl: Rounded;
+  /** The house's ingredients that the formula has, and all others to take instead. */
+  ingredients: Ingredient[];
+  temperatures: BowlTemperatures;
+  rise: Learnt & { evidence: Evidence[] };
+  factor: Learnt & { evidence: Evidence[] };
+}
+
+/** The formula version that a dough is mixed by. */
+export async function formulaOfDough(db: Db, doughId: number): Promise<FormulaVersion | null> {
+  const [row] = await rowsOf<{ id: number }>(
+    db,
+    `SELECT v.formula_version_id AS id FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
+     WHERE o.dough_id = ? ORDER BY o.id LIMIT 1`,
+    [doughId],
+  );
+  return row ? formulaVersion(db, row.id) : null;
+}
+
+/** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
+export async function mixSheet(db: Db, dough: Pick<BoardDough, 'id' | 'kg'>): Promise<MixSheet | null> {
+  const version = await formulaOfDough(db, dough.id);
+  if (!version) return null;
+  const book = await ingredientsAndFormulas(db);
+  const [temperatures, takes, value, learnt] = await Promise.all([
+    bowlTemperatures(db),
+    sizes(db),
+    houseValues(db),
+    learntMixing(db, mixSubject('mixer', version.formulaId)),
+  ]);
+  const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000 });
+  const bowls = bowlsFor(whole.doughGrams, takes.bowlKg * 1000);
+  const steps = { coarse: value('scale_coarse'), fine: value('scale_fine') };
+  const { id, formulaId, name, version: nth, formula } = version;
+  return {
+    formula: { id, formulaId, name, version: nth, formula },
+    ...{ whole, bowls, temperatures, ...learnt },
+    bowl: roundToScale(oneBowl(whole, bowls), book, steps),
+    ingredients: [...used(formula, book), ...book.all.filter(({ id: other }) => !uses(formula, other))],
+  };
+}
+
+const uses = (formula: Formula, id: string) => linesOf(formula).some(({ ingredient }) => ingredient === id);
+
+const used = (formula: Formula, book: IngredientBook): Ingredient[] =>
+  book.all.filter(({ id }) => uses(formula, id));
+
+/** Temperatures at the bowl before anybody has told them: today's rooms, and the house's values for the rest. */
+export async function bowlTemperatures(db: Db): Promise<BowlTemperatures> {
+  const [known, value] = await Promise.all([today(db), houseValues(db)]);
+  const room = known.bakery?.celsius ?? 22;
+  return {
+    ...{ flour: known.flour?.celsius ?? room, room, tap: known.tap?.celsius ?? 13, preferment: room },
+    ...{ fridge: value('fridge_goods'), ice: value('ice'), warmest: value('warmest_liquid') },
+  };
+}

@@ -1,0 +1,46 @@
+import type { FloorDough } from '@/core/floor/agenda';
+import type { FloorEvent } from '@/core/floor/events';
+import { foldDough } from '@/core/floor/state';
+import { expandDough } from '@/core/route/expand';
+import { SMALL_PRODUCT } from './small-dough';
+
+export const MIN = 60_000;
+export const SMALL_SIZES = { ovenTrays: 9, bowlKg: 40 };
+
+/** The small product's steps for one output with id 5. */
+export const smallDough = (pieces = 40) =>
+  expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], SMALL_SIZES);
+
+/** A small dough whose steps are planned one after the other, `length` minutes each. */
+export function plannedDough(events: FloorEvent[], length = 60, pieces = 40): FloorDough {
+  const { steps, links } = smallDough(pieces);
+  const timed = steps.map((step, i) => ({
+    ...step,
+    plannedStart: i * length * MIN,
+    plannedEnd: (i + 1) * length * MIN,
+  }));
+  return { id: 1, name: 'Crescent 1', steps: timed, state: foldDough({ steps, links }, events) };
+}
+
+let made = 0;
+
+/** Something that happened to a step of dough 1, `minute` minutes after midnight of the first day. */
+export function did(
+  kind: FloorEvent['kind'],
+  stepKey: string,
+  minute: number,
+  more: Partial<FloorEvent> = {},
+): FloorEvent {
+  return {
+    ...{
+      id: `e${String(++made).padStart(4, '0')}`,
+      doughId: 1,
+      stepKey,
+      kind,
+      at: minute * MIN,
+      personId: 1,
+    },
+    ...{ celsius: null, text: null, undoes: null, data: null },
+    ...more,
+  };
+}
