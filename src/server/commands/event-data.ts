@@ -68,7 +68,7 @@ export const eventData = Joi.when('kind', {
       .conditional('.kind', {
         switch: data.map((one) => ({
           is: one,
-          then: (SHAPES[one]).keys({ kind: Joi.string().required() }),
+          then: SHAPES[one].keys({ kind: Joi.string().required() }),
         })),
         otherwise: Joi.forbidden().messages({ '*': 'This event does not say what was done.' }),
       })

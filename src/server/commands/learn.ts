@@ -1,6 +1,7 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import type { FloorEvent } from '@/core/floor/events';
+import type { Lesson } from '@/core/floor/lesson';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { lessonOf, mixingOf } from '@/core/heat/mixing';
 import { isFar } from '@/core/learning/readings';
@@ -8,12 +9,6 @@ import { rowsOf, write } from '../db/rows';
 import { doughById } from '../queries/doughs';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../queries/evidence';
 import { mixSheet } from '../queries/mix';
-
-/** What was learnt from an event, and a question where it does not fit what was known. */
-export interface Lesson {
-  evidenceId: number;
-  question: string | null;
-}
 
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(

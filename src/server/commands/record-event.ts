@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
+import type { Lesson } from '@/core/floor/lesson';
 import { isHandsOn } from '@/core/floor/state';
 import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
@@ -9,7 +10,7 @@ import { doughById } from '../queries/doughs';
 import { houseValues } from '../queries/house';
 import { command, Refusal } from './command';
 import { eventData } from './event-data';
-import { learnFrom, type Lesson } from './learn';
+import { learnFrom } from './learn';
 import { clientId, doughId } from './schemas';
 
 export interface EventInput {

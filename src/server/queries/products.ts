@@ -29,6 +29,9 @@ interface ProductRow {
 const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS doughName,
   v.formula_version_id AS formulaVersionId, v.body`;
 
+const NEWEST = `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
+     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`;
+
 async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
   const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
   const [formulas, learnt, all] = await Promise.all([
@@ -50,13 +53,15 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
   });
 }
 
+/** The newest version of every product, its rises as they were set and not as they were learnt. */
+export async function productsAsSet(db: Db): Promise<Pick<KnownProduct, 'productId' | 'name' | 'rises'>[]> {
+  const rows = await rowsOf<ProductRow>(db, NEWEST);
+  return rows.map(({ productId, name, body }) => ({ productId, name, rises: json<Body>(body).rises }));
+}
+
 /** The newest version of every product, by name; its rises take the times that the house has learnt. */
 export async function currentProducts(db: Db): Promise<KnownProduct[]> {
-  const rows = await rowsOf<ProductRow>(
-    db,
-    `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
-     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`,
-  );
+  const rows = await rowsOf<ProductRow>(db, NEWEST);
   return known(db, rows);
 }
 

@@ -11,6 +11,7 @@ import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
+import { WaitCard } from './wait-card';
 import { WaitingLanes } from './waiting-lanes';
 
 const eventWords = {
@@ -44,7 +45,8 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
     ...lists.waiting.filter((item) => item.step.step.ends === 'tap'),
     ...theirs,
   ];
-  const chosen = candidates.find((item) => idOf(item) === held) ?? candidates[0];
+  const looked = lists.waiting.find((item) => idOf(item) === held && item.step.step.ends !== 'tap');
+  const chosen = looked ?? candidates.find((item) => idOf(item) === held) ?? candidates[0];
   const last = lastUndoable(events, person.id);
   const lastStep =
     last && doughs.find(({ id }) => id === last.doughId)?.steps.find(({ key }) => key === last.stepKey);
@@ -64,7 +66,14 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
             <Button onClick={calm}>Understood</Button>
           </p>
         )}
-        {chosen ? (
+        {looked ? (
+          <WaitCard
+            key={idOf(looked)}
+            item={looked}
+            {...{ now, zone, record }}
+            onBack={() => setHeld(null)}
+          />
+        ) : chosen ? (
           <NowCard
             key={idOf(chosen)}
             item={chosen}

@@ -18,7 +18,7 @@ interface Props {
   item: AgendaItem;
   now: number;
   zone: string;
-  record: (recording: Recording) => Promise<void>;
+  record: (recording: Recording) => Promise<unknown>;
   by: string;
   mine: boolean;
 }
@@ -104,6 +104,14 @@ export function NowCard({ item, now, zone, record, by, mine }: Props) {
           ))}
         </div>
       </div>
+      {step.step.kind === 'mix' && (
+        <a
+          href={`/dough/${dough.id}/sheet`}
+          className="mb-3 grid min-h-16 place-items-center rounded border border-edge bg-ground text-2xl font-semibold"
+        >
+          Mixing sheet, water and ice
+        </a>
+      )}
       <div className="grid grid-cols-[2fr_1fr] gap-3">
         <Button
           look="act"

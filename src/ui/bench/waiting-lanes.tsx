@@ -80,13 +80,9 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
   );
   return (
     <li>
-      {step.step.ends === 'tap' ? (
-        <button onClick={() => onPick(item)} className="block w-full text-left">
-          {body}
-        </button>
-      ) : (
-        body
-      )}
+      <button onClick={() => onPick(item)} className="block min-h-14 w-full text-left">
+        {body}
+      </button>
     </li>
   );
 }

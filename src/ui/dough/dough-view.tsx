@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
+import { misfits } from '@/core/floor/misfit';
 import { stepSlack } from '@/core/floor/slack';
 import { staffedSpans } from '@/core/time/shifts';
 import { dayTime } from '@/core/time/local';
@@ -11,6 +12,7 @@ import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
 import { outputWords, stateWords } from '../plan/words';
 import { WordsSheet } from '../bench/words-sheet';
+import { FollowDough } from '../rooms/follow-dough';
 import { LargeThread } from './large-thread';
 import { StepTable } from './step-table';
 
@@ -25,6 +27,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   const slack = stepSlack(facts, now);
   const staffed = staffedSpans(board.presences);
   const words = stateWords(dough, now);
+  const off = misfits(dough);
   return (
     <main className="flex-1 p-5">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
@@ -47,6 +50,12 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
             Note on this dough
           </Button>
           <a
+            href={`/dough/${dough.id}/sheet`}
+            className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+          >
+            Mixing sheet
+          </a>
+          <a
             href="/plan"
             className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
           >
@@ -63,6 +72,14 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         <p className="mb-3 border-l-4 border-warn pl-3 text-lg">
           A promise of this dough is out of reach, even at its shortest waits.
         </p>
+      )}
+      {off.length > 0 && (
+        <div className="mb-3 border-l-4 border-warn pl-3 text-lg">
+          {off.map(({ key, sentence }) => (
+            <p key={key}>{sentence}</p>
+          ))}
+          <FollowDough id={dough.id} name={dough.name} />
+        </div>
       )}
       <LargeThread
         dough={dough}

@@ -3,7 +3,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { floorDough, type Board } from '@/core/floor/board';
 import type { FloorDough } from '@/core/floor/agenda';
+import type { Answer } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
+import type { Lesson } from '@/core/floor/lesson';
 import { send } from './command';
 import { go } from './go';
 
@@ -32,7 +34,7 @@ export function useFloor(board: Board, personId: number, now: number) {
   );
   const events = useMemo(() => [...board.doughs.flatMap((dough) => dough.events), ...sent], [board, sent]);
 
-  async function record(recording: Recording): Promise<void> {
+  async function record(recording: Recording): Promise<Answer> {
     const id = crypto.randomUUID();
     const blank = { celsius: null, text: null, undoes: null, data: null };
     const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
@@ -44,10 +46,15 @@ export function useFloor(board: Board, personId: number, now: number) {
     );
     line.current = sending;
     const answer = await sending;
-    if (answer.ok) return;
+    if (answer.ok) {
+      const lesson = (answer.result as { lesson: Lesson | null } | null)?.lesson;
+      if (lesson?.question) setTrouble(lesson.question);
+      return answer;
+    }
     setSent((before) => before.filter((other) => other.id !== id));
     setTrouble(answer.message);
     if (answer.status === 401) go('/sign-in?ended');
+    return answer;
   }
 
   return { doughs, events, record, trouble, calm: () => setTrouble(null) };

@@ -3,11 +3,13 @@
 import clsx from 'clsx';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { BoardDough, Person } from '@/core/floor/board';
+import { misfits } from '@/core/floor/misfit';
 import { isHandsOn } from '@/core/floor/state';
 import { stepTimes } from '@/core/floor/times';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
+import { FollowDough } from '../rooms/follow-dough';
 import { StepMark } from '../thread/step-mark';
 import { stateWords, whenWords } from './words';
 
@@ -27,6 +29,7 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
   );
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
   const words = stateWords(dough, now);
+  const off = misfits(dough);
   return (
     <aside
       aria-label={dough.name}
@@ -50,6 +53,16 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
             <span className="block text-lg font-semibold">{next.label}</span>
             {dayTime(next.plannedStart, zone)}, {whenWords({ inMinutes: (next.plannedStart - now) / 60_000 })}
           </p>
+        )}
+        {off.length > 0 && (
+          <div className="mt-2">
+            {off.slice(0, 3).map(({ key, sentence }) => (
+              <p key={key} className="text-[15px] text-warn">
+                {sentence}
+              </p>
+            ))}
+            <FollowDough id={dough.id} name={dough.name} />
+          </div>
         )}
         <div className="mt-3 flex gap-2">
           <a

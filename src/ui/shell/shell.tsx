@@ -16,6 +16,9 @@ import { useTheme } from './theme';
 const VIEWS = [
   { href: '/plan', name: 'Plan' },
   { href: '/bench', name: 'Bench' },
+  { href: '/formulas', name: 'Formulas' },
+  { href: '/rooms', name: 'Rooms' },
+  { href: '/workbench', name: 'Workbench' },
 ];
 
 /** The frame of every page behind the sign-in: where you are, what time it is, who you are. */

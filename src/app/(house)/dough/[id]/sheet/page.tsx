@@ -1,0 +1,35 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { lastWeight } from '@/server/intake';
+import { doughById } from '@/server/queries/doughs';
+import { house, machines, people } from '@/server/queries/house';
+import { mixSheet } from '@/server/queries/mix';
+import { DoughSheet } from '@/ui/sheet/dough-sheet';
+
+export const metadata: Metadata = { title: 'Mixing sheet' };
+
+export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
+  const { person, now } = await housePage();
+  const id = Number((await params).id);
+  const db = pool();
+  const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
+  const sheet = dough && (await mixSheet(db, dough));
+  if (!dough || !sheet) notFound();
+  const [bakery, persons, pools, weight] = await Promise.all([
+    house(db),
+    people(db),
+    machines(db),
+    lastWeight(db, now),
+  ]);
+  const board = {
+    house: bakery,
+    people: persons,
+    machines: pools,
+    presences: [],
+    places: [],
+    doughs: [dough],
+  };
+  return <DoughSheet board={board} person={person} sheet={sheet} lastWeight={weight} />;
+}

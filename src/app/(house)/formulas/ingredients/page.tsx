@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { ingredients } from '@/server/queries/ingredients';
+import { IngredientsView } from '@/ui/formulas/ingredients-view';
+
+export const metadata: Metadata = { title: 'Ingredients' };
+
+export default async function IngredientsPage() {
+  const { person } = await housePage();
+  return <IngredientsView ingredients={await ingredients(pool())} person={person} />;
+}

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { pool } from '@/server/db/pool';
+import { formulaPages } from '@/server/formula-pages';
+import { housePage } from '@/server/house-page';
+import { FormulaEditor } from '@/ui/formulas/formula-editor';
+
+export const metadata: Metadata = { title: 'New formula' };
+
+export default async function NewFormulaPage() {
+  const { person } = await housePage();
+  if (person.role !== 'planner') redirect('/formulas');
+  const { ingredients, named, ranges, bowlGrams } = await formulaPages(pool());
+  return (
+    <main className="flex flex-1">
+      <FormulaEditor version={null} formulas={named} {...{ ingredients, ranges, bowlGrams }} mayChange />
+    </main>
+  );
+}

@@ -1,0 +1,16 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { formulaPages } from '@/server/formula-pages';
+import { housePage } from '@/server/house-page';
+import { FormulaList } from '@/ui/formulas/formula-list';
+
+export const metadata: Metadata = { title: 'Formulas' };
+
+export default async function FormulasPage() {
+  const { person } = await housePage();
+  const { formulas, ingredients, products } = await formulaPages(pool());
+  const listed = formulas.map(({ formulaId, name, version, formula }) => ({
+    ...{ formulaId, name, version, formula, products: products.get(formulaId) ?? [] },
+  }));
+  return <FormulaList formulas={listed} ingredients={ingredients} person={person} />;
+}

@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { board } from '@/server/queries/board';
+import { places } from '@/server/queries/places';
+import { RoomsView } from '@/ui/rooms/rooms-view';
+
+export const metadata: Metadata = { title: 'Rooms' };
+
+export default async function RoomsPage() {
+  const { person, now } = await housePage();
+  const db = pool();
+  const [known, doughs] = await Promise.all([places(db, now), board(db, now, 0)]);
+  return <RoomsView places={known} board={doughs} person={person} />;
+}

@@ -1,0 +1,67 @@
+import type { Metadata } from 'next';
+import { learnFromVerdicts } from '@/core/learning/verdicts';
+import type { Rise, RisePhase } from '@/core/route/route';
+import { pool } from '@/server/db/pool';
+import { formulaPages } from '@/server/formula-pages';
+import { housePage } from '@/server/house-page';
+import { evidence, learntMixing, mixSubject, referenceSubject } from '@/server/queries/evidence';
+import { house } from '@/server/queries/house';
+import { bowlTemperatures } from '@/server/queries/mix';
+import { places, todayOf } from '@/server/queries/places';
+import { productsAsSet } from '@/server/queries/products';
+import type { LearntProduct } from '@/ui/workbench/proof-tool';
+import { WorkbenchView } from '@/ui/workbench/workbench-view';
+
+export const metadata: Metadata = { title: 'Workbench' };
+
+const LEVAIN: Rise = { yeast: 'levain', celsius: 22, minutes: 600, early: 0.85, late: 1.2 };
+
+export default async function WorkbenchPage() {
+  const { now } = await housePage();
+  const db = pool();
+  const [{ named, ingredients, bowlGrams }, known, temperatures, products, references, { zone }] =
+    await Promise.all([
+      formulaPages(db),
+      places(db, now),
+      bowlTemperatures(db),
+      productsAsSet(db),
+      evidence(db, 'reference'),
+      house(db),
+    ]);
+  const mixing = await learntMixing(db, mixSubject('mixer', named[0]?.id ?? 0));
+  const today = todayOf(known);
+  const learnt = products.map(({ productId, name, rises }): LearntProduct => ({
+    ...{ productId, name },
+    phases: (Object.entries(rises ?? {}) as [RisePhase, Rise][]).map(([phase, set]) => {
+      const own = references.filter(({ subject }) => subject === referenceSubject(productId, phase));
+      const counting = own.filter(({ declined }) => !declined);
+      const { questioned, ...belief } = learnFromVerdicts(
+        set.minutes,
+        counting.flatMap(({ value, verdict }) => (verdict ? [{ minutes: value, verdict }] : [])),
+      );
+      const far = new Set(questioned.map((i) => counting[i]?.id));
+      return {
+        ...{ phase, set, learnt: belief },
+        evidence: own.map(({ id, value, verdict, at, declined, dough }) => {
+          return { id, minutes: value, verdict, at, declined, dough, questioned: far.has(id) };
+        }),
+      };
+    }),
+  }));
+  return (
+    <WorkbenchView
+      formulas={named}
+      {...{ ingredients, temperatures, bowlGrams, zone }}
+      rise={mixing.rise}
+      factor={mixing.factor}
+      products={learnt}
+      levain={products.find(({ rises }) => rises?.levain)?.rises?.levain ?? LEVAIN}
+      places={known.map(({ id, label, kind, usual }) => ({
+        id,
+        label,
+        kind,
+        celsius: Math.round((today[id]?.celsius ?? usual) * 10) / 10,
+      }))}
+    />
+  );
+}

@@ -1,0 +1,4 @@
+import { takeWeight } from '@/server/intake';
+
+/** The scale sends here; see `docs/devices.md`. */
+export const POST = (request: Request) => takeWeight(request);

@@ -1,0 +1,96 @@
+'use client';
+
+import { useState } from 'react';
+import type { AliveAnswer } from '@/core/floor/events';
+import { parseNumber } from '@/core/units/number';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  of: 'yeast' | 'sponge' | 'levain';
+  signs: readonly string[];
+  onAnswer: (answer: AliveAnswer) => void;
+}
+
+const AGAIN: Record<Props['of'], number[]> = { yeast: [5, 10], sponge: [10, 20], levain: [30, 60, 120] };
+
+/** What yeast, sponge or levain looks like, and the answers to it. */
+export function AliveSheet(props: Props) {
+  return (
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title={`Is the ${props.of} alive?`}>
+      <Answers {...props} />
+    </Sheet>
+  );
+}
+
+function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
+  const [sign, setSign] = useState<string | null>(null);
+  const [grams, setGrams] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const answer = (part: Omit<AliveAnswer, 'kind' | 'sign'>) => {
+    onAnswer({ kind: 'alive', sign, ...part });
+    onOpenChange(false);
+  };
+  return (
+    <div className="grid gap-5">
+      <fieldset>
+        <legend className="mb-2 text-lg">What do you see?</legend>
+        <div className="flex flex-wrap gap-2">
+          {signs.map((one) => (
+            <Button
+              key={one}
+              floor
+              aria-pressed={sign === one}
+              look={sign === one ? 'act' : 'plain'}
+              onClick={() => setSign(one)}
+            >
+              {one}
+            </Button>
+          ))}
+        </div>
+      </fieldset>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Button look="act" floor className="text-2xl" onClick={() => answer({ answer: 'ready' })}>
+          Ready, take it
+        </Button>
+        <Button floor onClick={() => answer({ answer: 'anew' })}>
+          Dead: start anew
+        </Button>
+      </div>
+      <fieldset>
+        <legend className="mb-2 text-lg">Not yet: look again in</legend>
+        <div className="flex flex-wrap gap-2">
+          {AGAIN[of].map((minutes) => (
+            <Button key={minutes} floor onClick={() => answer({ answer: 'wait', minutes })}>
+              {minutes} min
+            </Button>
+          ))}
+        </div>
+      </fieldset>
+      <form
+        className="flex items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const value = parseNumber(grams.replace(/g$/i, ''));
+          if (value === null || value <= 0) setTrouble('How many grams of yeast?');
+          else answer({ answer: 'add-yeast', grams: value });
+        }}
+      >
+        <Field
+          label="Use it, and add yeast: grams, as instant"
+          size="floor"
+          inputMode="decimal"
+          value={grams}
+          onType={setGrams}
+          trouble={trouble}
+        />
+        <Button type="submit" floor>
+          Add yeast
+        </Button>
+      </form>
+    </div>
+  );
+}

@@ -1,0 +1,151 @@
+'use client';
+
+import { useState } from 'react';
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { AliveAnswer } from '@/core/floor/events';
+import type { Verdict } from '@/core/learning/verdicts';
+import { clockTime, dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { Button } from '../kit/button';
+import type { Recording } from '../live/floor';
+import { AliveSheet } from './alive-sheet';
+import { TemperatureSheet } from './temperature-sheet';
+import { WordsSheet } from './words-sheet';
+
+interface Props {
+  item: AgendaItem;
+  now: number;
+  zone: string;
+  record: (recording: Recording) => Promise<unknown>;
+  onBack: () => void;
+}
+
+const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
+  { verdict: 'under', word: 'Not yet', then: 'under: dense, the dent springs back' },
+  { verdict: 'right', word: 'Just right', then: 'wobbles, layers show, the dent comes back slowly' },
+  { verdict: 'over', word: 'Too far', then: 'over: slack, sinks when touched' },
+];
+const MINUTE = 60_000;
+
+/** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
+export function WaitCard({ item, now, zone, record, onBack }: Props) {
+  const { dough, step, state } = item;
+  const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
+  const from = state.startedAt ?? step.plannedStart;
+  const [soonest, best, latest] = [
+    from + step.min * MINUTE,
+    from + step.target * MINUTE,
+    from + step.max * MINUTE,
+  ];
+  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
+    void record({ doughId: dough.id, stepKey: step.key, ...part });
+  const alive = step.step.alive;
+  const last = state.alive.at(-1);
+  const measured = state.temperatures.at(-1);
+  return (
+    <article>
+      <p className="text-lg text-quiet">
+        waiting since {dayTime(from, zone)}, {duration((now - from) / MINUTE)}
+      </p>
+      <h2 className="text-5xl leading-tight font-bold">{step.label}</h2>
+      <p className="text-2xl font-semibold">{dough.name}</p>
+      <div className="my-3 grid gap-1 text-xl">
+        <p>
+          ready <span className="font-bold">{clockTime(soonest, zone)}</span> to{' '}
+          <span className="font-bold">{clockTime(latest, zone)}</span>, best{' '}
+          <span className="font-bold">{dayTime(best, zone)}</span>
+        </p>
+        <p>
+          planned until {dayTime(step.plannedEnd, zone)}
+          {state.notBefore !== null && `, look again ${clockTime(state.notBefore, zone)}`}
+        </p>
+        {step.remark && <p className="text-warn">{step.remark}</p>}
+        {step.step.cover && <p>Cover: {step.step.cover}</p>}
+        {step.step.check && <p>Look for: {step.step.check}</p>}
+        {last && (
+          <p>
+            looked at {clockTime(last.at, zone)}
+            {last.sign && `: ${last.sign}`}, {aliveWords(last)}
+          </p>
+        )}
+        {state.verdict && (
+          <p>
+            judged {clockTime(state.verdict.at, zone)}:{' '}
+            {VERDICTS.find(({ verdict }) => verdict === state.verdict?.verdict)?.word.toLowerCase()}
+          </p>
+        )}
+        {measured && <p>measured {Math.round(measured.celsius * 10) / 10} °C</p>}
+        {step.step.caution && (
+          <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
+        )}
+      </div>
+      {alive && (
+        <Button look="act" floor className="min-h-22 w-full text-3xl" onClick={() => setSheet('alive')}>
+          Is it alive?
+        </Button>
+      )}
+      {!alive && step.risen && (
+        <fieldset>
+          <legend className="mb-2 text-xl font-semibold">How does it look?</legend>
+          <div className="grid gap-3 sm:grid-cols-3">
+            {VERDICTS.map(({ verdict, word, then }) => (
+              <Button
+                key={verdict}
+                floor
+                className="py-2"
+                onClick={() => tell({ kind: 'verdict', data: { kind: 'verdict', verdict } })}
+              >
+                <span className="block text-2xl font-bold">{word}</span>
+                <span className="block text-base text-quiet">{then}</span>
+              </Button>
+            ))}
+          </div>
+        </fieldset>
+      )}
+      <div className="mt-3 grid grid-cols-3 gap-3">
+        <Button floor onClick={() => setSheet('temperature')}>
+          °C
+        </Button>
+        <Button floor onClick={() => setSheet('note')}>
+          Note
+        </Button>
+        <Button floor onClick={onBack}>
+          Back
+        </Button>
+      </div>
+      {alive && (
+        <AliveSheet
+          open={sheet === 'alive'}
+          onOpenChange={(open) => setSheet(open ? 'alive' : null)}
+          of={alive.of}
+          signs={alive.signs}
+          onAnswer={(data) => tell({ kind: 'alive', data })}
+        />
+      )}
+      <TemperatureSheet
+        open={sheet === 'temperature'}
+        onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
+        step={step.step}
+        onTell={(celsius) => tell({ kind: 'temperature', celsius })}
+      />
+      <WordsSheet
+        open={sheet === 'note'}
+        onOpenChange={(open) => setSheet(open ? 'note' : null)}
+        title={`Note on ${step.label.toLowerCase()}`}
+        words={['skin has formed', 'condensation', 'smells sour', 'leaks butter', 'just right']}
+        onSay={(text) => tell({ kind: 'note', text })}
+      />
+    </article>
+  );
+}
+
+/** An answer in words: "look again in 45 min". */
+export function aliveWords({
+  answer,
+  minutes,
+  grams,
+}: Pick<AliveAnswer, 'answer' | 'minutes' | 'grams'>): string {
+  if (answer === 'ready') return 'ready';
+  if (answer === 'wait') return `not ready, look again in ${duration(minutes ?? 0)}`;
+  return answer === 'anew' ? 'started anew' : `${grams ?? 0} g of yeast added`;
+}

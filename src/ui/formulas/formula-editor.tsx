@@ -1,0 +1,225 @@
+'use client';
+
+import { useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
+import { advise, type FormulaRanges } from '@/core/formula/advice';
+import { analyse } from '@/core/formula/analysis';
+import { draftOf, readDraft, type Draft } from '@/core/formula/draft';
+import { STAGE_KINDS, type Formula, type StageKind } from '@/core/formula/formula';
+import type { Ingredient } from '@/core/formula/ingredient';
+import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
+import { KITCHENS, type Kitchen } from '@/core/units/measures';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import { send } from '../live/command';
+import { go } from '../live/go';
+import { useUnits } from '../live/units';
+import { ReadIn } from './read-in';
+import { addStage, NEW_DRAFT } from './rows';
+import { ScalePanel } from './scale-panel';
+import { cellId, StageTable } from './stage-table';
+import { Totals } from './totals';
+
+interface Props {
+  /** What is edited; null for a new formula. */
+  version: { id: number; formulaId: number; name: string; version: number; formula: Formula } | null;
+  ingredients: Ingredient[];
+  formulas: NamedFormula[];
+  ranges: FormulaRanges;
+  bowlGrams: number;
+  mayChange: boolean;
+}
+
+/** A formula as a baker writes it, with what it comes to beside it. */
+export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGrams, mayChange }: Props) {
+  const [units, setUnits] = useUnits();
+  const book = useMemo(
+    // A formula is no ingredient of itself.
+    () =>
+      bookWithFormulas(
+        ingredients,
+        formulas.filter(({ id }) => id !== version?.formulaId),
+      ),
+    [ingredients, formulas, version],
+  );
+  const [draft, setDraft] = useState<Draft>(() => (version ? draftOf(version.formula, book) : NEW_DRAFT));
+  const [name, setName] = useState(version?.name ?? '');
+  const [note, setNote] = useState('');
+  const [client, setClient] = useState(() => crypto.randomUUID());
+  const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
+  const [kept, setKept] = useState<string | null>(null);
+  const [reading, setReading] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const form = useRef<HTMLDivElement>(null);
+
+  const read = useMemo(
+    () => readDraft(draft, { book, kitchen: units.kitchen }),
+    [draft, book, units.kitchen],
+  );
+  const analysis = useMemo(() => analyse(read.formula, book), [read, book]);
+  const levain = read.formula.stages.some(({ kind }) => kind.includes('levain'));
+  const osmotolerant = read.formula.stages.some(({ lines }) =>
+    lines.some(({ ingredient }) => ingredient === 'osmotolerant-yeast'),
+  );
+  const advice = advise(analysis, ranges, { osmotolerant, levain });
+  const general = read.faults.filter(({ row, field }) => row === null && field === 'amount');
+  const faultOf = (field: 'flour' | 'doughCelsius') =>
+    read.faults.find((one) => one.field === field)?.message ?? null;
+
+  const change = (next: Draft) => {
+    flushSync(() => {
+      setDraft(next);
+      setKept(null);
+    });
+  };
+  const moveTo = (cell: string) => {
+    const input = form.current?.querySelector<HTMLInputElement>(`#${cell}`);
+    input?.focus();
+    input?.select();
+  };
+  const keep = async () => {
+    setBusy(true);
+    const answer = await send('save-formula', {
+      ...{ clientId: client, from: version?.id ?? null, name, note, draft, kitchen: units.kitchen },
+    });
+    setBusy(false);
+    if (!answer.ok) {
+      setTrouble({ message: answer.message, field: answer.field });
+      const at = /^draft\.(\d+)\.(\d+)\.(name|amount)$/.exec(answer.field ?? '');
+      if (at) moveTo(cellId(Number(at[1]), Number(at[2]), at[3] as 'name' | 'amount'));
+      return;
+    }
+    setTrouble(null);
+    setClient(crypto.randomUUID());
+    const made = answer.result as { formulaId: number; version: number };
+    setKept(`Version ${made.version} is kept.`);
+    go(`/formulas/${made.formulaId}`);
+  };
+  const next = version ? version.version + 1 : 1;
+
+  return (
+    <div
+      ref={form}
+      className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1fr_22rem]"
+      onKeyDown={(event) => {
+        if ((event.ctrlKey || event.metaKey) && (event.key === 's' || event.key === 'Enter') && mayChange) {
+          event.preventDefault();
+          void keep();
+        }
+      }}
+    >
+      <section aria-label="Formula" className="min-w-0 overflow-x-auto bg-flour p-5">
+        <h1 className="sr-only">{version ? version.name : 'New formula'}</h1>
+        <div className="mb-4 grid min-w-[44rem] grid-cols-[2fr_1fr_1fr_1.6fr] gap-3">
+          <Field
+            label="Name"
+            autoFocus={version === null}
+            value={name}
+            readOnly={!mayChange}
+            onType={setName}
+            onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && moveTo(cellId(0, 0, 'name'))}
+            trouble={trouble?.field === 'name' ? trouble.message : null}
+            className="font-semibold"
+          />
+          <Field
+            label={read.hasFlour || draft.flour === '' ? 'Show for flour of' : 'Show for a weight of'}
+            value={draft.flour}
+            onType={(flour) => change({ ...draft, flour })}
+            trouble={faultOf('flour')}
+          />
+          <Field
+            label="Dough after mixing"
+            value={draft.doughCelsius}
+            readOnly={!mayChange}
+            onType={(doughCelsius) => change({ ...draft, doughCelsius })}
+            trouble={faultOf('doughCelsius')}
+            hint={
+              read.formula.doughCelsius === null
+                ? '°C, or 75 F'
+                : `${Math.round(read.formula.doughCelsius * 10) / 10} °C`
+            }
+          />
+          <Choice
+            label="Cups and spoons"
+            value={units.kitchen}
+            options={KITCHENS}
+            onChoose={(kitchen) => setUnits({ kitchen: kitchen as Kitchen })}
+          />
+        </div>
+        <datalist id="ingredient-names">
+          {book.all.map(({ id, name: of }) => (
+            <option key={id} value={of} />
+          ))}
+        </datalist>
+        <div className="min-w-[44rem]">
+          {draft.stages.map((_, stage) => (
+            <StageTable
+              key={stage}
+              {...{ draft, read, stage, units, mayChange }}
+              onChange={change}
+              onMove={moveTo}
+            />
+          ))}
+        </div>
+        {general.map(({ message }) => (
+          <p key={message} role="alert" className="mb-3 text-warn">
+            {message}
+          </p>
+        ))}
+        {trouble && trouble.field !== 'name' && (
+          <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-lg text-warn">
+            {trouble.message}
+          </p>
+        )}
+        {kept && <p role="status">{kept}</p>}
+        {mayChange && (
+          <div className="flex flex-wrap items-end gap-3">
+            <Choice
+              label="Add a stage"
+              value=""
+              options={[{ id: '', name: 'choose' }, ...STAGE_KINDS.map((kind) => ({ id: kind, name: kind }))]}
+              onChoose={(kind) => {
+                if (kind === '') return;
+                change(addStage(draft, draft.stages.length - 1, kind as StageKind));
+                moveTo(cellId(draft.stages.length, 0, 'name'));
+              }}
+            />
+            <Button className="min-h-10" onClick={() => setReading(true)}>
+              Read in
+            </Button>
+            <div className="ml-auto w-64">
+              <Field
+                label="What is different"
+                value={note}
+                onType={setNote}
+                placeholder={version ? 'more milk' : ''}
+              />
+            </div>
+            <Button look="act" className="min-h-10" disabled={busy} onClick={() => void keep()}>
+              Keep version {next} <kbd className="ml-1 font-sans text-[13px]">Ctrl S</kbd>
+            </Button>
+          </div>
+        )}
+        <p className="mt-3 text-[15px] text-quiet">
+          Type <b>54</b> or <b>54 %</b> for baker’s per cent, or an amount: <b>540 g</b>, <b>1/2 cup</b>,{' '}
+          <b>2 L eggs</b>, <b>to taste</b>. <b>Enter</b> goes on; <b>levain:</b> and Enter begins a stage;{' '}
+          <b>Alt ↑ ↓</b> moves a line.
+        </p>
+      </section>
+      <aside aria-label="What it comes to" className="bg-ground p-5">
+        <Totals analysis={analysis} advice={advice} />
+        <ScalePanel formula={read.formula} book={book} bowlGrams={bowlGrams} />
+      </aside>
+      <ReadIn
+        open={reading}
+        onOpenChange={setReading}
+        book={book}
+        kitchen={units.kitchen}
+        onTake={(taken) => {
+          change(taken.draft);
+          if (taken.name && !version) setName(taken.name);
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,131 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { analyse } from '@/core/formula/analysis';
+import type { Formula } from '@/core/formula/formula';
+import type { Ingredient } from '@/core/formula/ingredient';
+import { bookWithFormulas } from '@/core/formula/parts';
+import type { Person } from '@/core/floor/board';
+import { go } from '../live/go';
+import { useKeys } from '../kit/use-keys';
+
+export interface ListedFormula {
+  formulaId: number;
+  name: string;
+  version: number;
+  formula: Formula;
+  products: string[];
+}
+
+const percent = (value: number) => `${value.toFixed(1)} %`;
+
+/** Every formula of the house with what a baker asks of it first. */
+export function FormulaList({
+  formulas,
+  ingredients,
+  person,
+}: {
+  formulas: ListedFormula[];
+  ingredients: Ingredient[];
+  person: Person;
+}) {
+  const mayChange = person.role === 'planner';
+  const book = bookWithFormulas(
+    ingredients,
+    formulas.map(({ formulaId, name, formula }) => ({ id: formulaId, name, formula })),
+  );
+  const analysed = formulas.map((one) => ({ ...one, analysis: analyse(one.formula, book) }));
+  const doughs = analysed.filter(({ analysis }) => analysis.flour > 0);
+  const others = analysed.filter(({ analysis }) => analysis.flour === 0);
+  useKeys({ n: () => mayChange && go('/formulas/new') });
+  return (
+    <main className="flex-1 p-5">
+      <div className="mb-4 flex flex-wrap items-center gap-4">
+        <h1 className="text-3xl font-bold">Formulas</h1>
+        <a
+          href="/formulas/ingredients"
+          className="grid min-h-10 place-items-center rounded border border-edge bg-flour px-4"
+        >
+          Ingredients
+        </a>
+        {mayChange && (
+          <a
+            href="/formulas/new"
+            className="ml-auto flex min-h-10 items-center gap-1 rounded bg-butter px-4 font-semibold text-on-butter"
+          >
+            <Plus aria-hidden size={18} /> New formula <kbd className="ml-1 font-sans font-bold">N</kbd>
+          </a>
+        )}
+      </div>
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Doughs of the house">
+        <table className="w-full min-w-[52rem] border-collapse text-left text-[17px]">
+          <caption className="mb-1 text-left text-lg text-quiet">doughs, in per cent of the flour</caption>
+          <thead>
+            <tr className="border-b border-edge text-[15px] text-quiet">
+              {[
+                'Name',
+                'Hydration',
+                'Fat',
+                'Sugar',
+                'Salt',
+                'Roll-in of dough',
+                'Dough',
+                'Contains',
+                'Used for',
+              ].map((heading) => (
+                <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                  {heading}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {doughs.map(({ formulaId, name, version, analysis, products, formula }) => (
+              <tr key={formulaId} className="border-b border-hairline align-baseline">
+                <th scope="row" className="py-2 pr-4 font-semibold">
+                  <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
+                    {name}
+                  </a>{' '}
+                  <span className="text-[15px] font-normal text-quiet">version {version}</span>
+                </th>
+                <td className="pr-4">{percent(analysis.hydration)}</td>
+                <td className="pr-4">{percent(analysis.fat)}</td>
+                <td className="pr-4">{percent(analysis.sugar)}</td>
+                <td className="pr-4">{percent(analysis.salt)}</td>
+                <td className="pr-4">
+                  {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : 'none'}
+                </td>
+                <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
+                <td className="pr-4">{analysis.allergens.map(({ allergen }) => allergen).join(', ')}</td>
+                <td>{products.join(', ')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {others.length > 0 && (
+        <>
+          <h2 className="mt-6 mb-1 text-lg text-quiet">fillings and finishes</h2>
+          <ul className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
+            {others.map(({ formulaId, name, version, analysis }) => (
+              <li key={formulaId} className="border-b border-hairline py-2">
+                <a
+                  href={`/formulas/${formulaId}`}
+                  className="text-[17px] font-semibold underline underline-offset-4"
+                >
+                  {name}
+                </a>{' '}
+                <span className="text-[15px] text-quiet">version {version}</span>
+                <p className="text-[15px]">
+                  {analysis.allergens.length > 0
+                    ? `contains ${analysis.allergens.map(({ allergen }) => allergen).join(', ')}`
+                    : 'none of the fourteen allergens'}
+                </p>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,114 @@
+'use client';
+
+import { useState } from 'react';
+import { readFormulaCsv } from '@/core/formats/formula-csv';
+import { readFormulaJson } from '@/core/formats/formula-json';
+import type { ReadFormula } from '@/core/formats/read';
+import { readRecipe } from '@/core/formats/recipe';
+import { readDraft } from '@/core/formula/draft';
+import type { IngredientBook } from '@/core/formula/ingredient';
+import type { Kitchen } from '@/core/units/measures';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  book: IngredientBook;
+  kitchen: Kitchen;
+  onTake: (read: ReadFormula) => void;
+}
+
+/** By what it begins with: a formula file, a schema.org recipe, or a table. */
+function readAny(text: string): ReadFormula {
+  if (!/^\s*[[{]/.test(text)) return readFormulaCsv(text);
+  return text.includes('"@type"') || text.includes('"@graph"') ? readRecipe(text) : readFormulaJson(text);
+}
+
+/** Reads a formula from a file, shows what is in it and what is wrong, and fills the rows when it is taken. */
+export function ReadIn(props: Props) {
+  return (
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title="Read a formula in">
+      <ReadInForm {...props} />
+    </Sheet>
+  );
+}
+
+function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
+  const [text, setText] = useState('');
+  const read = text.trim() === '' ? null : readAny(text);
+  const rows = read?.draft.stages.flatMap(({ kind, rows: of }) => of.map((row) => ({ kind, ...row }))) ?? [];
+  const unknown = read
+    ? readDraft(read.draft, { book, kitchen }).faults.filter(({ field }) => field === 'name')
+    : [];
+  return (
+    <div className="grid gap-4">
+      <p>
+        JSON, CSV or a schema.org Recipe.{' '}
+        <a className="underline" href="/schemas/formula.schema.json">
+          The form of the JSON
+        </a>
+      </p>
+      <input
+        type="file"
+        aria-label="File to read"
+        accept=".json,.csv,.jsonld,application/json,text/csv"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void file.text().then(setText);
+        }}
+      />
+      <label className="grid gap-1 text-[15px]">
+        Or paste it here
+        <textarea
+          rows={6}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
+        />
+      </label>
+      {read && read.faults.length > 0 && (
+        <ul role="alert" aria-label="Faults" className="text-warn">
+          {read.faults.slice(0, 20).map(({ line, message }) => (
+            <li key={`${line}${message}`}>
+              Line {line}: {message}
+            </li>
+          ))}
+        </ul>
+      )}
+      {rows.length > 0 && (
+        <div>
+          <h3 className="text-lg font-semibold">{read?.name || 'Without a name'}</h3>
+          <ul className="max-h-48 overflow-y-auto">
+            {rows.map(({ kind, name, amount }, i) => (
+              <li key={i} className="flex justify-between border-b border-hairline">
+                <span>
+                  {name} <span className="text-[15px] text-quiet">{kind}</span>
+                </span>
+                <span>{amount}</span>
+              </li>
+            ))}
+          </ul>
+          {unknown.length > 0 && (
+            <p className="mt-2 text-quiet">
+              {unknown.length} of them the house does not know yet; you can choose others.
+            </p>
+          )}
+        </div>
+      )}
+      <div className="flex justify-end">
+        <Button
+          look="act"
+          className="min-h-11"
+          disabled={rows.length === 0}
+          onClick={() => {
+            if (read) onTake(read);
+            onOpenChange(false);
+          }}
+        >
+          Take {rows.length} rows
+        </Button>
+      </div>
+    </div>
+  );
+}

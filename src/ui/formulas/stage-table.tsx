@@ -1,0 +1,201 @@
+'use client';
+
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import type { ClipboardEvent, KeyboardEvent } from 'react';
+import type { Draft, ReadDraft, Remark } from '@/core/formula/draft';
+import { showMass, type ReaderUnits } from '@/core/units/reader';
+import {
+  addRowAfter,
+  addStage,
+  changeRow,
+  dropRow,
+  insertRows,
+  moveRow,
+  pastedRows,
+  stageAsked,
+} from './rows';
+
+const CELL =
+  'min-h-9 w-full rounded border border-transparent bg-ground px-2 text-[17px] hover:border-edge focus:border-edge';
+const FIELDS = ['name', 'amount', 'note'] as const;
+type FieldName = (typeof FIELDS)[number];
+
+interface Props {
+  draft: Draft;
+  read: ReadDraft;
+  stage: number;
+  units: ReaderUnits;
+  mayChange: boolean;
+  onChange: (draft: Draft) => void;
+  /** Moves the cursor to a cell once it is drawn. */
+  onMove: (cell: string) => void;
+}
+
+export const cellId = (stage: number, row: number, field: FieldName) => `cell-${stage}-${row}-${field}`;
+
+/** One stage of a formula: ingredients in the order of adding, percent and weight live beside what is typed. */
+export function StageTable({ draft, read, stage, units, mayChange, onChange, onMove }: Props) {
+  const { kind, rows } = draft.stages[stage] ?? { kind: 'dough' as const, rows: [] };
+  const sums = (read.rows[stage] ?? []).reduce(
+    (sum, row) => ({ percent: sum.percent + (row?.percent ?? 0), grams: sum.grams + (row?.grams ?? 0) }),
+    { percent: 0, grams: 0 },
+  );
+
+  const keyDown = (row: number, field: FieldName) => (event: KeyboardEvent<HTMLInputElement>) => {
+    const at = FIELDS.indexOf(field);
+    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      const by = event.key === 'ArrowUp' ? -1 : 1;
+      onChange(moveRow(draft, stage, row, by));
+      onMove(cellId(stage, Math.min(rows.length - 1, Math.max(0, row + by)), field));
+      return;
+    }
+    if (event.key === 'ArrowUp' && row > 0) onMove(cellId(stage, row - 1, field));
+    if (event.key === 'ArrowDown' && row < rows.length - 1) onMove(cellId(stage, row + 1, field));
+    if (
+      event.key === 'Backspace' &&
+      event.currentTarget.value === '' &&
+      field === 'name' &&
+      rows.length > 1
+    ) {
+      event.preventDefault();
+      onChange(dropRow(draft, stage, row));
+      onMove(cellId(stage, Math.max(0, row - 1), 'amount'));
+    }
+    if (event.key !== 'Enter' || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    const asked = field === 'name' ? stageAsked(event.currentTarget.value) : null;
+    if (asked) {
+      onChange(addStage(draft, stage, asked, row));
+      onMove(cellId(rows.length > 1 ? stage + 1 : stage, 0, 'name'));
+    } else if (field === 'name') onMove(cellId(stage, row, 'amount'));
+    else {
+      if (at > 0 && row === rows.length - 1) onChange(addRowAfter(draft, stage, row));
+      onMove(cellId(stage, row + 1, 'name'));
+    }
+  };
+  const paste = (row: number) => (event: ClipboardEvent<HTMLInputElement>) => {
+    const several = pastedRows(event.clipboardData.getData('text'));
+    if (!several) return;
+    event.preventDefault();
+    onChange(insertRows(draft, stage, row, several));
+  };
+  const told = (list: Remark[], row: number) => list.filter((one) => one.stage === stage && one.row === row);
+
+  return (
+    <section aria-label={kind} className="mb-4">
+      <h2 className="mb-1 flex items-baseline gap-3 text-lg font-semibold capitalize">
+        {kind}
+        <span className="text-[15px] font-normal text-quiet normal-case">
+          {sums.percent.toFixed(1)} %, {showMass(sums.grams, units)}
+        </span>
+      </h2>
+      <table className="w-full table-fixed border-collapse text-left">
+        <thead className="sr-only">
+          <tr>
+            {['Ingredient', 'How much', 'Per cent', 'Weight', 'Remark', 'Order'].map((heading) => (
+              <th key={heading} scope="col">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => {
+            const live = read.rows[stage]?.[i] ?? null;
+            const faults = told(read.faults, i).filter(
+              ({ field }) => row.name !== '' || row.amount !== '' || field === 'flour',
+            );
+            const remarks = told(read.remarks, i);
+            const input = (field: FieldName, label: string) => (
+              <input
+                id={cellId(stage, i, field)}
+                aria-label={`${label}, ${kind} line ${i + 1}`}
+                aria-invalid={faults.some((fault) => fault.field === field)}
+                list={field === 'name' ? 'ingredient-names' : undefined}
+                autoComplete="off"
+                readOnly={!mayChange}
+                className={CELL}
+                value={row[field]}
+                onChange={(event) => onChange(changeRow(draft, stage, i, { [field]: event.target.value }))}
+                onKeyDown={keyDown(i, field)}
+                onPaste={field === 'name' ? paste(i) : undefined}
+              />
+            );
+            return (
+              <tr key={i} className="border-b border-hairline align-top">
+                <td className="w-[28%] py-0.5 pr-2">{input('name', 'Ingredient')}</td>
+                <td className="w-[19%] py-0.5 pr-2">{input('amount', 'How much')}</td>
+                <td className="w-[11%] py-2 pr-3 text-right text-[17px]">
+                  {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
+                </td>
+                <td className="w-[13%] py-2 pr-3 text-right text-[17px]">
+                  {live ? showMass(live.grams, units) : ''}
+                </td>
+                <td className="py-0.5 pr-2">
+                  {input('note', 'Remark')}
+                  {[...faults, ...remarks].map(({ message }) => (
+                    <p
+                      key={message}
+                      className={
+                        faults.length > 0 ? 'px-2 text-[15px] text-warn' : 'px-2 text-[15px] text-quiet'
+                      }
+                    >
+                      {message}
+                    </p>
+                  ))}
+                </td>
+                <td className="w-[6.5rem] py-0.5">
+                  {mayChange && (
+                    <span className="flex justify-end">
+                      <RowButton
+                        label={`Line ${i + 1} of ${kind} earlier`}
+                        onClick={() => onChange(moveRow(draft, stage, i, -1))}
+                      >
+                        <ArrowUp aria-hidden size={16} />
+                      </RowButton>
+                      <RowButton
+                        label={`Line ${i + 1} of ${kind} later`}
+                        onClick={() => onChange(moveRow(draft, stage, i, 1))}
+                      >
+                        <ArrowDown aria-hidden size={16} />
+                      </RowButton>
+                      <RowButton
+                        label={`Leave out line ${i + 1} of ${kind}`}
+                        onClick={() => onChange(dropRow(draft, stage, i))}
+                      >
+                        <Trash2 aria-hidden size={16} />
+                      </RowButton>
+                    </span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function RowButton({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      aria-label={label}
+      className="grid size-8 place-items-center rounded"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+
+import { useState } from 'react';
+import { analyse } from '@/core/formula/analysis';
+import { compareFormulas } from '@/core/formula/compare';
+import type { Formula } from '@/core/formula/formula';
+import type { Ingredient } from '@/core/formula/ingredient';
+import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
+import { dayTime } from '@/core/time/local';
+import { Choice } from '../kit/field';
+
+export interface ShownVersion {
+  id: number;
+  version: number;
+  note: string;
+  by: string | null;
+  at: number;
+  formula: Formula;
+}
+
+const shown = (value: number | null) => (value === null ? 'none' : `${value.toFixed(2)} %`);
+
+/** All versions of a formula, and two of them side by side. */
+export function Versions({
+  versions,
+  ingredients,
+  formulas,
+  zone,
+}: {
+  versions: ShownVersion[];
+  ingredients: Ingredient[];
+  formulas: NamedFormula[];
+  zone: string;
+}) {
+  const [left, setLeft] = useState(versions[1]?.id ?? versions[0]?.id ?? 0);
+  const [right, setRight] = useState(versions[0]?.id ?? 0);
+  const book = bookWithFormulas(ingredients, formulas);
+  const options = versions.map(({ id, version }) => ({ id: String(id), name: `version ${version}` }));
+  const [a, b] = [versions.find(({ id }) => id === left), versions.find(({ id }) => id === right)];
+  const [was, is] = [a && analyse(a.formula, book), b && analyse(b.formula, book)];
+  const totals =
+    was && is
+      ? [
+          { name: 'hydration', before: was.hydration, after: is.hydration },
+          { name: 'sugar', before: was.sugar, after: is.sugar },
+          { name: 'salt', before: was.salt, after: is.salt },
+          { name: 'roll-in of the dough', before: was.rollInOfDough, after: is.rollInOfDough },
+        ]
+      : [];
+  return (
+    <section aria-label="Versions" className="bg-flour p-5">
+      <h2 className="mb-2 text-2xl font-semibold">Versions</h2>
+      <ol className="mb-4">
+        {versions.map(({ id, version, note, by, at }) => (
+          <li key={id} className="border-b border-hairline py-1">
+            <span className="font-semibold">version {version}</span>, {dayTime(at, zone)}
+            {by && `, ${by}`}
+            {note && <span className="text-quiet">: {note}</span>}
+          </li>
+        ))}
+      </ol>
+      {versions.length > 1 && a && b && (
+        <>
+          <div className="grid max-w-md grid-cols-2 gap-3">
+            <Choice label="Compare" value={left} options={options} onChoose={(id) => setLeft(Number(id))} />
+            <Choice label="with" value={right} options={options} onChoose={(id) => setRight(Number(id))} />
+          </div>
+          <table className="mt-3 w-full max-w-2xl border-collapse text-left">
+            <thead>
+              <tr className="border-b border-edge text-[15px] text-quiet">
+                {['Ingredient', 'Stage', `Version ${a.version}`, `Version ${b.version}`, 'Change'].map(
+                  (heading) => (
+                    <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                      {heading}
+                    </th>
+                  ),
+                )}
+              </tr>
+            </thead>
+            <tbody>
+              {[
+                ...compareFormulas(a.formula, b.formula).map(({ stage, ingredient, before, after }) => {
+                  return {
+                    name: book.get(ingredient)?.name ?? ingredient,
+                    stage: stage,
+                    before,
+                    after,
+                  };
+                }),
+                ...totals.map((total) => ({ ...total, stage: 'in all' })),
+              ].map(({ name, stage, before, after }) => {
+                const by = (after ?? 0) - (before ?? 0);
+                const same = Math.abs(by) < 0.005 && (before === null) === (after === null);
+                return (
+                  <tr
+                    key={stage + name}
+                    className={
+                      same ? 'border-b border-hairline text-quiet' : 'border-b border-hairline font-semibold'
+                    }
+                  >
+                    <th scope="row" className="py-1 pr-4 font-[inherit]">
+                      {name}
+                    </th>
+                    <td className="pr-4">{stage}</td>
+                    <td className="pr-4">{shown(before)}</td>
+                    <td className="pr-4">{shown(after)}</td>
+                    <td>
+                      {same
+                        ? 'same'
+                        : before === null
+                          ? 'new'
+                          : after === null
+                            ? 'dropped'
+                            : `${by > 0 ? '+' : '−'}${Math.abs(by).toFixed(2)}`}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,169 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Board, Person } from '@/core/floor/board';
+import { misfits } from '@/core/floor/misfit';
+import { PLACE_KINDS, type PlaceKind } from '@/core/heat/places';
+import { clockTime } from '@/core/time/local';
+import { fromNow } from '@/core/units/format';
+import { showCelsius } from '@/core/units/reader';
+import { parseCelsius } from '@/core/units/temperature';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { useMinute } from '../live/clock';
+import { send } from '../live/command';
+import { useFloor } from '../live/floor';
+import { useUnits } from '../live/units';
+import { FollowDough } from './follow-dough';
+import { UnitChoices } from './unit-choices';
+import { temperatureColour } from '../thread/temperature';
+
+export interface ShownPlace {
+  id: string;
+  label: string;
+  kind: PlaceKind;
+  usual: number;
+  reading: {
+    celsius: number;
+    humidity: number | null;
+    at: number;
+    source: 'probe' | 'typed';
+    by: string | null;
+  } | null;
+  remark: string | null;
+}
+
+/** What is warm and cold today, and which waits of the plan no longer fit it. */
+export function RoomsView({ places, board, person }: { places: ShownPlace[]; board: Board; person: Person }) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs } = useFloor(board, person.id, now);
+  const off = doughs
+    .filter(({ state }) => !state.finished)
+    .map((dough) => ({ dough, misfits: misfits(dough) }))
+    .filter(({ misfits: list }) => list.length > 0);
+  return (
+    <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.2fr_1fr]">
+      <section aria-label="Temperatures today" className="bg-flour p-5">
+        <h1 className="mb-1 text-3xl font-bold">Rooms</h1>
+        <p className="mb-3 text-quiet">
+          Water, chilling and proofs of all open doughs are reckoned from these.
+        </p>
+        <ul>
+          {places.map((place) => (
+            <PlaceRow key={place.id} place={place} now={now} zone={zone} />
+          ))}
+        </ul>
+        <UnitChoices />
+      </section>
+      <section aria-label="Waits that no longer fit" className="bg-ground p-5">
+        <h2 className="mb-1 text-2xl font-semibold">What that moves</h2>
+        {off.length === 0 ? (
+          <p className="text-lg">Every wait of the plan fits today’s temperatures.</p>
+        ) : (
+          <ul className="grid gap-4">
+            {off.map(({ dough, misfits: list }) => (
+              <li key={dough.id} className="border-b border-hairline pb-4">
+                <h3 className="text-xl font-semibold">
+                  <a href={`/dough/${dough.id}`} className="underline underline-offset-4">
+                    {dough.name}
+                  </a>
+                </h3>
+                {list.map(({ key, sentence }) => (
+                  <p key={key} className="text-lg">
+                    {sentence}
+                  </p>
+                ))}
+                <FollowDough id={dough.id} name={dough.name} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+    </main>
+  );
+}
+
+function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: string }) {
+  const router = useRouter();
+  const [units] = useUnits();
+  const [typed, setTyped] = useState('');
+  const [humidity, setHumidity] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const { reading } = place;
+  const celsius = reading?.celsius ?? place.usual;
+  const tell = async () => {
+    const value = parseCelsius(typed, units.temperature);
+    if (value === null) {
+      setTrouble('That is not a temperature. Type a number, with F for Fahrenheit.');
+      return;
+    }
+    const wet =
+      humidity.trim() === '' ? {} : { humidity: Number(humidity.replace('%', '').replace(',', '.')) };
+    const answer = await send('tell-place', {
+      place: place.id,
+      celsius: Math.round(value * 10) / 10,
+      ...wet,
+    });
+    setTrouble(answer.ok ? null : answer.message);
+    if (!answer.ok) return;
+    setTyped('');
+    setHumidity('');
+    router.refresh();
+  };
+  const from =
+    reading === null
+      ? 'the usual'
+      : `${reading.source === 'typed' ? `told by ${reading.by ?? 'somebody'}` : 'by probe'} ${clockTime(reading.at, zone)}, ${fromNow((reading.at - now) / 60_000)}`;
+  return (
+    <li className="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[1fr_8rem_17rem]">
+      <div>
+        <h2 className="text-xl font-semibold">
+          <span
+            aria-hidden
+            className="mr-2 inline-block size-3 rounded-full"
+            style={{ background: temperatureColour(celsius) }}
+          />
+          {place.label}
+        </h2>
+        <p className="text-[15px] text-quiet">
+          {place.id === 'tap' ? 'water' : PLACE_KINDS[place.kind].label}, {from}
+          {reading?.humidity ? `, ${Math.round(reading.humidity)} % humidity` : ''}
+        </p>
+        {place.remark && <p className="text-[15px] text-warn">{place.remark}</p>}
+        {trouble && (
+          <p role="alert" className="text-[15px] text-warn">
+            {trouble}
+          </p>
+        )}
+      </div>
+      <p className="text-3xl font-bold">{showCelsius(celsius, units)}</p>
+      <form
+        className="flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void tell();
+        }}
+      >
+        <Field
+          label={<span className="sr-only">Temperature of {place.label.toLowerCase()}</span>}
+          value={typed}
+          placeholder={units.temperature === 'F' ? '75' : '24 or 75 F'}
+          onType={setTyped}
+        />
+        {place.kind === 'proofer' && (
+          <Field
+            label={<span className="sr-only">Humidity</span>}
+            value={humidity}
+            placeholder="% humid"
+            onType={setHumidity}
+          />
+        )}
+        <Button type="submit" className="min-h-10 shrink-0">
+          Tell it
+        </Button>
+      </form>
+    </li>
+  );
+}

@@ -1,0 +1,219 @@
+'use client';
+
+import { Check, Printer } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { Board, Person } from '@/core/floor/board';
+import { actualMix, lineId } from '@/core/formula/actual';
+import { analyse } from '@/core/formula/analysis';
+import { ingredientBook, type Ingredient } from '@/core/formula/ingredient';
+import type { Rounded } from '@/core/formula/bowls';
+import type { Formula } from '@/core/formula/formula';
+import type { ScaledFormula } from '@/core/formula/scale';
+import type { BowlTemperatures } from '@/core/heat/mixing';
+import type { Learnt } from '@/core/learning/readings';
+import { dayTime } from '@/core/time/local';
+import { showMass } from '@/core/units/reader';
+import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
+import { send } from '../live/command';
+import { useFloor, type Recording } from '../live/floor';
+import { useUnits } from '../live/units';
+import { ActualPanel } from './actual-panel';
+import { LineSheet } from './line-sheet';
+import { WaterPanel } from './water-panel';
+
+export interface SheetData {
+  formula: { formulaId: number; name: string; version: number; formula: Formula };
+  whole: ScaledFormula;
+  bowls: number;
+  bowl: Rounded;
+  ingredients: Ingredient[];
+  temperatures: BowlTemperatures;
+  rise: Learnt;
+  factor: Learnt;
+}
+
+interface Props {
+  board: Board;
+  person: Person;
+  sheet: SheetData;
+  lastWeight: { id: string; grams: number } | null;
+}
+
+/** The mixing sheet of a dough: weigh, tick off, water, temperature, and what was done differently. */
+export function DoughSheet({ board, person, sheet, lastWeight }: Props) {
+  const now = useMinute();
+  const router = useRouter();
+  const { zone } = board.house;
+  const { doughs, record, trouble, calm } = useFloor(board, person.id, now);
+  const [units] = useUnits();
+  const [bowl, setBowl] = useState(1);
+  const [open, setOpen] = useState<{ stage: number; line: number } | null>(null);
+  const book = useMemo(() => ingredientBook(sheet.ingredients), [sheet.ingredients]);
+  const dough = doughs[0];
+  const facts = board.doughs[0];
+  const mixStep = dough?.steps.find(({ step }) => step.kind === 'mix');
+  if (!dough || !facts || !mixStep) return null;
+  const state = dough.state.steps.get(mixStep.key);
+  const changes = [...dough.state.steps.values()].flatMap((step) => step.changes);
+  const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
+  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
+    record({ doughId: dough.id, stepKey: mixStep.key, ...part });
+  const weighedOf = (line: string) =>
+    changes.findLast((change) => change.kind === 'weighed' && change.line === line && change.bowl === bowl);
+  const swapOf = (line: string) =>
+    changes.findLast((change) => change.kind === 'swapped' && change.line === line);
+  const lines = sheet.bowl.scaled.stages.flatMap((stage, s) =>
+    stage.lines.map((line, l) => ({ ...line, kind: stage.kind, s, l })),
+  );
+  const done = lines.filter(({ s, l }) => weighedOf(lineId(s, l)) !== undefined).length;
+  const target = sheet.formula.formula.doughCelsius;
+  const picked = open && lines.find(({ s, l }) => s === open.stage && l === open.line);
+
+  return (
+    <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.15fr_1fr] print:block print:bg-white">
+      <section aria-label="To weigh" className="bg-flour p-5 print:p-0">
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
+          <div>
+            <h1 className="text-4xl font-bold">{dough.name}</h1>
+            <p className="text-lg">
+              {sheet.formula.name}, version {sheet.formula.version}.{' '}
+              {showMass(sheet.bowl.scaled.doughGrams, units)}
+              {sheet.bowls > 1 && ' a bowl'}
+              {target !== null && `, dough at ${target} °C`}
+            </p>
+            <p className="text-lg text-quiet">mix {dayTime(mixStep.plannedStart, zone)}</p>
+          </div>
+          <div className="flex gap-2 print:hidden">
+            <Button floor aria-label="Print the sheet" onClick={() => window.print()}>
+              <Printer aria-hidden size={22} />
+            </Button>
+            <a
+              href="/bench"
+              className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
+            >
+              Bench
+            </a>
+          </div>
+        </div>
+        {trouble && (
+          <p
+            role="alert"
+            className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
+          >
+            {trouble}
+            <Button onClick={calm}>Understood</Button>
+          </p>
+        )}
+        {sheet.bowls > 1 && (
+          <div role="group" aria-label="Bowl" className="mb-2 flex gap-2 print:hidden">
+            {Array.from({ length: sheet.bowls }, (_, i) => i + 1).map((nth) => (
+              <Button
+                key={nth}
+                floor
+                look={nth === bowl ? 'act' : 'plain'}
+                aria-pressed={nth === bowl}
+                onClick={() => setBowl(nth)}
+              >
+                Bowl {nth} of {sheet.bowls}
+              </Button>
+            ))}
+          </div>
+        )}
+        <ol>
+          {lines.map((line, i) => {
+            const id = lineId(line.s, line.l);
+            const weighed = weighedOf(id);
+            const swapped = swapOf(id);
+            const name =
+              book.get(swapped?.kind === 'swapped' ? swapped.ingredient : line.ingredient)?.name ??
+              line.ingredient;
+            const first = i === 0 || lines[i - 1]?.s !== line.s;
+            const grams = weighed?.kind === 'weighed' ? weighed.grams : line.grams;
+            return (
+              <li key={id}>
+                {first && <p className="mt-3 text-lg text-quiet">{line.kind}</p>}
+                <div className="flex items-stretch gap-3 border-b border-hairline">
+                  <button
+                    className="flex min-h-16 flex-1 items-center justify-between gap-3 text-left"
+                    onClick={() => setOpen({ stage: line.s, line: line.l })}
+                  >
+                    <span className={weighed ? 'text-quiet' : ''}>
+                      <span className="block text-2xl font-semibold">{name}</span>
+                      {line.note && <span className="text-lg text-quiet">{line.note}</span>}
+                    </span>
+                    <span className={weighed ? 'text-3xl text-quiet' : 'text-3xl font-bold'}>
+                      {line.uncounted ? 'to taste' : showMass(grams, units)}
+                    </span>
+                  </button>
+                  <button
+                    aria-label={`${name} weighed, bowl ${bowl}`}
+                    aria-pressed={weighed !== undefined}
+                    className="my-1 grid w-16 shrink-0 place-items-center rounded border border-edge"
+                    onClick={() =>
+                      void tell({ kind: 'mix', data: { kind: 'weighed', line: id, bowl, grams: line.grams } })
+                    }
+                  >
+                    {weighed && <Check aria-hidden size={30} />}
+                  </button>
+                </div>
+              </li>
+            );
+          })}
+        </ol>
+        <p className="mt-2 text-lg text-quiet">
+          {done} of {lines.length} weighed. Rounding changed the dough by{' '}
+          {Math.abs(sheet.bowl.doughBy).toFixed(1)} g.
+        </p>
+        <p className="mt-2 max-w-md border-l-4 border-edge pl-3 text-lg">
+          Stop and lock the mixer before a hand goes in. Lift bags over 20 kg in two.
+        </p>
+      </section>
+      <div className="bg-ground p-5 print:hidden">
+        <WaterPanel
+          sheet={sheet}
+          book={book}
+          conditions={state?.conditions ?? null}
+          measured={state?.temperatures.at(-1)?.celsius ?? null}
+          onTell={tell}
+        />
+        <ActualPanel
+          planned={analyse(sheet.formula.formula, book)}
+          actual={analyse(mix.formula, book)}
+          words={mix.words}
+          book={book}
+          onChange={(data) => tell({ kind: 'mix', data })}
+          onAdopt={async () => {
+            const answer = await send('adopt-mix', { clientId: crypto.randomUUID(), doughId: dough.id });
+            if (answer.ok) router.refresh();
+            return answer.ok
+              ? `Version ${(answer.result as { version: number }).version} of ${sheet.formula.name} is kept.`
+              : answer.message;
+          }}
+        />
+      </div>
+      {picked && (
+        <LineSheet
+          key={`${picked.s}.${picked.l}.${bowl}`}
+          line={picked}
+          book={book}
+          lastWeight={lastWeight?.grams ?? null}
+          onClose={() => setOpen(null)}
+          onWeighed={(grams) =>
+            void tell({
+              kind: 'mix',
+              data: { kind: 'weighed', line: lineId(picked.s, picked.l), bowl, grams },
+            })
+          }
+          onSwap={(ingredient) =>
+            void tell({
+              kind: 'mix',
+              data: { kind: 'swapped', line: lineId(picked.s, picked.l), ingredient },
+            })
+          }
+        />
+      )}
+    </main>
+  );
+}

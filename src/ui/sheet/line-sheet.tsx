@@ -1,0 +1,89 @@
+'use client';
+
+import { useState } from 'react';
+import type { IngredientBook } from '@/core/formula/ingredient';
+import { readAmount, weigh } from '@/core/units/amount';
+import { showMass } from '@/core/units/reader';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { useUnits } from '../live/units';
+
+interface Props {
+  line: { ingredient: string; grams: number };
+  book: IngredientBook;
+  /** What the bench scale has sent last, grams. */
+  lastWeight: number | null;
+  onClose: () => void;
+  onWeighed: (grams: number) => void;
+  onSwap: (ingredient: string) => void;
+}
+
+/** What was really weighed of a line, typed or from the scale, or another ingredient taken for it. */
+export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }: Props) {
+  const [units] = useUnits();
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const own = book.get(line.ingredient);
+  const name = own?.name ?? line.ingredient;
+  const alike = book.all.filter(({ id, kind }) => id !== line.ingredient && kind === own?.kind);
+  const tell = (grams: number) => {
+    onWeighed(Math.round(grams * 10) / 10);
+    onClose();
+  };
+  return (
+    <Sheet open onOpenChange={onClose} title={name}>
+      <div className="grid gap-4">
+        <p className="text-2xl">
+          the sheet says <span className="font-bold">{showMass(line.grams, units)}</span>
+        </p>
+        <div className="flex flex-wrap gap-3">
+          <Button look="act" floor onClick={() => tell(line.grams)}>
+            Weighed so
+          </Button>
+          {lastWeight !== null && (
+            <Button floor onClick={() => tell(lastWeight)}>
+              {showMass(lastWeight, units)} from the scale
+            </Button>
+          )}
+        </div>
+        <form
+          className="flex items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const read = readAmount(typed);
+            const weighed = read.ok
+              ? weigh(read.value, { kitchen: units.kitchen, eggs: 'M', name, density: own?.density ?? null })
+              : read;
+            if (weighed.ok) tell(weighed.value.grams);
+            else setTrouble(weighed.message);
+          }}
+        >
+          <Field
+            label="Or another weight, such as 5.2 kg"
+            size="floor"
+            value={typed}
+            onType={setTyped}
+            trouble={trouble}
+          />
+          <Button type="submit" floor>
+            Tell it
+          </Button>
+        </form>
+        {alike.length > 0 && (
+          <Choice
+            label="Taken instead"
+            size="floor"
+            value=""
+            options={[{ id: '', name: name }, ...alike.map(({ id, name: other }) => ({ id, name: other }))]}
+            onChoose={(id) => {
+              if (id === '') return;
+              onSwap(id);
+              onClose();
+            }}
+          />
+        )}
+      </div>
+    </Sheet>
+  );
+}

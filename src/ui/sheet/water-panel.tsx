@@ -1,0 +1,147 @@
+'use client';
+
+import { useState } from 'react';
+import type { MixConditions } from '@/core/floor/events';
+import type { Answer } from '@/core/floor/answer';
+import type { IngredientBook } from '@/core/formula/ingredient';
+import { mixingOf } from '@/core/heat/mixing';
+import { waterAnswer } from '@/core/heat/water';
+import { showCelsius } from '@/core/units/reader';
+import { parseCelsius } from '@/core/units/temperature';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import type { Recording } from '../live/floor';
+import { useUnits } from '../live/units';
+import type { SheetData } from './dough-sheet';
+import { WaterWords } from './water-words';
+
+interface Props {
+  sheet: SheetData;
+  book: IngredientBook;
+  conditions: MixConditions | null;
+  measured: number | null;
+  onTell: (part: Omit<Recording, 'doughId' | 'stepKey'>) => Promise<Answer>;
+}
+
+const NO_TEMPERATURE = 'Type a temperature, such as 24 or 75 F.';
+
+/** Flour and room, then the water; afterwards the dough's temperature, from which the house learns. */
+export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props) {
+  const [units] = useUnits();
+  const show = (celsius: number) => String(Math.round(celsius * 10) / 10);
+  const [typed, setTyped] = useState<{ flour: string | null; room: string | null; tap: string | null }>({
+    flour: null,
+    room: null,
+    tap: null,
+  });
+  const [dough, setDough] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const offered = {
+    flour: conditions?.flour ?? sheet.temperatures.flour,
+    room: conditions?.room ?? sheet.temperatures.room,
+    tap: sheet.temperatures.tap,
+  };
+  const value = (name: 'flour' | 'room' | 'tap') =>
+    typed[name] === null ? offered[name] : (parseCelsius(typed[name], units.temperature) ?? NaN);
+  const at = { ...sheet.temperatures, flour: value('flour'), room: value('room'), tap: value('tap') };
+  const target = sheet.formula.formula.doughCelsius;
+  const sound = ![at.flour, at.room, at.tap].some(Number.isNaN);
+  const mixing =
+    target !== null && sound
+      ? mixingOf(sheet.bowl.scaled, book, { ...at, preferment: at.room }, target, sheet.rise.mean)
+      : null;
+  const field = (name: 'flour' | 'room' | 'tap', label: string) => (
+    <Field
+      label={label}
+      size="floor"
+      value={
+        typed[name] ?? (units.temperature === 'F' ? showCelsius(offered[name], units) : show(offered[name]))
+      }
+      onType={(text) => setTyped({ ...typed, [name]: text })}
+      trouble={Number.isNaN(value(name)) ? NO_TEMPERATURE : null}
+    />
+  );
+  const tellWater = () => {
+    if (!mixing) return;
+    const answer = waterAnswer(mixing.question, mixing.flour);
+    const liquid = answer.kind === 'too-hot' ? mixing.question.warmest : answer.celsius;
+    const iceKg = answer.kind === 'ice' || answer.kind === 'too-warm-room' ? answer.iceKg : 0;
+    const round = (x: number) => Math.round(x * 10) / 10;
+    void onTell({
+      kind: 'conditions',
+      data: {
+        kind: 'conditions',
+        flour: round(at.flour),
+        room: round(at.room),
+        liquid: round(Math.max(liquid, iceKg > 0 ? at.tap : -20)),
+        iceKg: Math.round(iceKg * 1000) / 1000,
+      },
+    });
+  };
+  return (
+    <section aria-label="Water">
+      <h2 className="mb-2 text-2xl font-semibold">Water</h2>
+      <div className="grid grid-cols-3 gap-3">
+        {field('flour', 'Flour, °C')}
+        {field('room', 'Room, °C')}
+        {field('tap', 'Tap, °C')}
+      </div>
+      <div className="my-4">
+        {mixing ? (
+          <WaterWords mixing={mixing} factor={sheet.factor.mean} units={units} />
+        ) : (
+          <p className="text-lg text-quiet">
+            {target === null ? 'This formula names no dough temperature.' : 'Tell flour and room first.'}
+          </p>
+        )}
+        <p className="mt-1 text-quiet">
+          Rise by mixing {sheet.rise.mean.toFixed(1)} °C{' '}
+          {sheet.rise.readings === 0
+            ? '(the house’s guess: no mix of it was measured yet)'
+            : `give or take ${sheet.rise.spread.toFixed(1)}, from ${sheet.rise.readings} mixes`}
+          ; factor {sheet.factor.mean.toFixed(1)},{' '}
+          {sheet.factor.readings === 0 ? 'a guess too' : `from ${sheet.factor.readings}`}.
+        </p>
+      </div>
+      <Button
+        look={conditions ? 'plain' : 'act'}
+        floor
+        className="w-full"
+        disabled={!mixing}
+        onClick={tellWater}
+      >
+        {conditions ? 'Water taken again so' : 'Water taken so'}
+      </Button>
+      <form
+        className="mt-3 flex items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const celsius = parseCelsius(dough, units.temperature);
+          if (celsius === null) {
+            setTrouble(NO_TEMPERATURE);
+            return;
+          }
+          setTrouble(null);
+          setDough('');
+          void onTell({ kind: 'temperature', celsius: Math.round(celsius * 10) / 10 });
+        }}
+      >
+        <Field
+          label="Dough after mixing, °C"
+          size="floor"
+          value={dough}
+          onType={setDough}
+          trouble={trouble}
+          hint={
+            measured === null
+              ? undefined
+              : `measured ${showCelsius(measured, units)}${conditions ? '' : '; without the water nothing is learnt from it'}`
+          }
+        />
+        <Button type="submit" floor look={conditions && measured === null ? 'act' : 'plain'}>
+          Tell it
+        </Button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+'use client';
+
+import { useMemo } from 'react';
+import { ingredientBook, type Ingredient } from '@/core/formula/ingredient';
+import { readAmount, weigh } from '@/core/units/amount';
+import { KITCHENS } from '@/core/units/measures';
+import { showMass } from '@/core/units/reader';
+import { Field } from '../kit/field';
+import { useTyped } from './use-typed';
+
+/** What an amount weighs, in every country's cups and spoons. */
+export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
+  const book = useMemo(() => ingredientBook(ingredients), [ingredients]);
+  const { typed, field } = useTyped({ amount: '1/2 cup', of: 'sugar' });
+  const ingredient = book.find(typed.of);
+  const read = readAmount(typed.amount);
+  const answers = KITCHENS.map(({ id, name }) => {
+    const weighed = read.ok
+      ? weigh(read.value, {
+          kitchen: id,
+          eggs: 'M',
+          name: ingredient?.name ?? typed.of,
+          density: ingredient?.density ?? null,
+        })
+      : read;
+    return { name, weighed };
+  });
+  const first = answers[0]?.weighed;
+  const trouble = first && !first.ok ? first.message : null;
+  const same =
+    new Set(answers.map(({ weighed }) => (weighed.ok ? weighed.value.grams.toFixed(2) : ''))).size === 1;
+  return (
+    <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
+      <div className="grid content-start gap-3">
+        <Field label="Amount" {...field('amount')} trouble={trouble} />
+        <Field
+          label="Of"
+          {...field('of')}
+          list="amount-ingredients"
+          hint={
+            ingredient
+              ? `${ingredient.name}${ingredient.density === null ? '' : `, ${ingredient.density} g/ml`}`
+              : 'not in the house’s ingredients'
+          }
+        />
+        <datalist id="amount-ingredients">
+          {ingredients.map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
+      </div>
+      <dl className="text-xl">
+        {(same ? answers.slice(0, 1) : answers).map(({ name, weighed }) =>
+          weighed.ok ? (
+            <div
+              key={name}
+              className="flex max-w-xl items-baseline justify-between border-b border-hairline py-1.5"
+            >
+              <dt>{same ? 'in every kitchen' : name}</dt>
+              <dd className="text-right">
+                <span className="text-3xl font-bold">{showMass(weighed.value.grams, { mass: 'g' })}</span>{' '}
+                <span className="text-quiet">{showMass(weighed.value.grams, { mass: 'oz' })}</span>
+                {weighed.value.approximate && <span className="text-quiet">, about</span>}
+                {weighed.value.disagree && (
+                  <span className="block text-base text-warn">{weighed.value.disagree}</span>
+                )}
+              </dd>
+            </div>
+          ) : null,
+        )}
+      </dl>
+    </div>
+  );
+}

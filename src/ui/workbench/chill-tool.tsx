@@ -1,0 +1,215 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { chillWords } from '@/core/heat/answers';
+import { conduct, type Body, type Shape } from '@/core/heat/conduction';
+import { BUTTER, DOUGH } from '@/core/heat/material';
+import { films, LYING, type Lying, type PlaceKind } from '@/core/heat/places';
+import { showCelsius } from '@/core/units/reader';
+import { Choice, Field } from '../kit/field';
+import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from './use-typed';
+
+const TemperatureChart = dynamic(() => import('./temperature-chart'), {
+  ssr: false,
+  loading: () => <p className="h-72">Drawing …</p>,
+});
+
+const PIECES: {
+  id: string;
+  name: string;
+  mm: string;
+  start: string;
+  target: string;
+  lying: Lying;
+  laminated: boolean;
+}[] = [
+  {
+    id: 'tub',
+    name: 'bulk in a tub',
+    mm: '160 mm',
+    start: '24',
+    target: '8',
+    lying: 'tub',
+    laminated: false,
+  },
+  {
+    id: 'tray',
+    name: 'bulk pressed flat on a tray',
+    mm: '30 mm',
+    start: '24',
+    target: '6',
+    lying: 'tray',
+    laminated: false,
+  },
+  {
+    id: 'dough',
+    name: 'dough block',
+    mm: '25 mm',
+    start: '15',
+    target: '6',
+    lying: 'tray',
+    laminated: false,
+  },
+  {
+    id: 'butter',
+    name: 'butter block',
+    mm: '10 mm',
+    start: '4',
+    target: '12',
+    lying: 'board',
+    laminated: false,
+  },
+  {
+    id: 'block',
+    name: 'laminated block',
+    mm: '24 mm',
+    start: '12',
+    target: '6',
+    lying: 'tray',
+    laminated: true,
+  },
+  { id: 'sheet', name: 'sheet', mm: '4 mm', start: '14', target: '6', lying: 'tray', laminated: true },
+  {
+    id: 'shaped',
+    name: 'shaped piece',
+    mm: '38 mm',
+    start: '16',
+    target: '5',
+    lying: 'tray',
+    laminated: true,
+  },
+  { id: 'bun', name: 'round bun', mm: '60 mm', start: '22', target: '26', lying: 'tray', laminated: false },
+];
+
+/** A quarter of a laminated block is butter, between two sheets of dough. */
+const BUTTER_SHARE = 0.25;
+
+function bodyOf(piece: string, mm: number): Body {
+  const shape: Shape = piece === 'shaped' ? 'cylinder' : piece === 'bun' ? 'ball' : 'slab';
+  if (piece === 'butter') return { shape, layers: [{ material: BUTTER, mm }] };
+  if (piece === 'block') {
+    const dough = (mm * (1 - BUTTER_SHARE)) / 2;
+    return {
+      shape,
+      layers: [
+        { material: DOUGH, mm: dough },
+        { material: BUTTER, mm: mm * BUTTER_SHARE },
+        { material: DOUGH, mm: dough },
+      ],
+    };
+  }
+  return { shape, layers: [{ material: DOUGH, mm: shape === 'slab' ? mm : mm / 2 }] };
+}
+
+export interface ToolPlace {
+  id: string;
+  label: string;
+  kind: PlaceKind;
+  celsius: number;
+}
+
+/** How long a piece takes to chill, freeze, thaw or warm, and what that does to it. */
+export function ChillTool({ places }: { places: ToolPlace[] }) {
+  const where = [
+    ...places.filter(({ kind, id }) => kind !== 'oven' && id !== 'tap' && id !== 'flour'),
+    { id: 'blast', label: 'Blast freezer', kind: 'blast' as const, celsius: -30 },
+  ];
+  const { typed, setTyped, read, field, units } = useTyped({
+    ...{ piece: 'dough', mm: '25 mm', start: '15', target: '6', lying: 'tray', place: 'retarder' },
+    ...{ air: String(where.find(({ id }) => id === 'retarder')?.celsius ?? 4), hours: '3' },
+  });
+  const [mm, hours] = [read.mm('mm'), read.number('hours')];
+  const [start, target, air] = [read.celsius('start'), read.celsius('target'), read.celsius('air')];
+  const kind = where.find(({ id }) => id === typed.place)?.kind ?? 'fridge';
+  const known = PIECES.find(({ id }) => id === typed.piece);
+  const ready = mm > 0 && mm <= 400 && hours > 0 && hours <= 48 && ![start, target, air].some(Number.isNaN);
+  const { piece, lying } = typed;
+  const { top, bottom } = films(kind, lying as Lying);
+  const warming = ready
+    ? conduct(bodyOf(piece, mm), start, [{ minutes: hours * 60, celsius: air, top, bottom }], hours > 8 ? 5 : 1)
+    : null;
+  return (
+    <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
+      <div className="grid content-start gap-3">
+        <Choice
+          label="Piece"
+          value={typed.piece}
+          options={PIECES}
+          onChoose={(id) => {
+            const next = PIECES.find((one) => one.id === id);
+            if (next)
+              setTyped({
+                ...typed,
+                piece: id,
+                mm: next.mm,
+                start: next.start,
+                target: next.target,
+                lying: next.lying,
+              });
+          }}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label={piece === 'shaped' || piece === 'bun' ? 'Diameter' : 'Thickness'}
+            {...field('mm')}
+            trouble={mm > 400 ? 'At most 400 mm.' : unless(mm, NO_LENGTH)}
+          />
+          <Field label="Starts at" {...field('start')} trouble={unless(start, NO_TEMPERATURE)} />
+        </div>
+        <Choice
+          label="Goes into"
+          value={typed.place}
+          options={where.map(({ id, label }) => ({ id, name: label }))}
+          onChoose={(id) =>
+            setTyped({ ...typed, place: id, air: String(where.find((one) => one.id === id)?.celsius ?? 4) })
+          }
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="It is there" {...field('air')} trouble={unless(air, NO_TEMPERATURE)} />
+          <Field label="Core wanted" {...field('target')} trouble={unless(target, NO_TEMPERATURE)} />
+        </div>
+        <Choice
+          label="Lies"
+          value={typed.lying}
+          options={Object.entries(LYING).map(([id, { label }]) => ({ id, name: label }))}
+          onChoose={(id) => setTyped({ ...typed, lying: id })}
+        />
+        <Field
+          label="Look ahead, hours"
+          {...field('hours')}
+          inputMode="decimal"
+          trouble={hours > 0 && hours <= 48 ? null : 'From a fraction to 48 hours.'}
+        />
+      </div>
+      <div>
+        {warming && (
+          <>
+            <div role="status" className="mb-3 text-2xl font-semibold">
+              {chillWords(warming, target, { laminated: known?.laminated ?? false, units }).map(
+                (sentence) => (
+                  <p key={sentence}>{sentence}</p>
+                ),
+              )}
+            </div>
+            <TemperatureChart
+              title="Core, surface and mean over time"
+              minutes={warming.minutes}
+              target={target}
+              units={units}
+              lines={[
+                { name: 'core', dash: '', colour: 'var(--ink)', values: warming.core },
+                { name: 'mean', dash: '7 4', colour: 'var(--quiet)', values: warming.mean },
+                { name: 'surface', dash: '2 4', colour: 'var(--edge)', values: warming.surface },
+              ]}
+            />
+            <p className="mt-2 text-quiet">
+              At the end: core {showCelsius(warming.core.at(-1) ?? 0, units)}, mean{' '}
+              {showCelsius(warming.mean.at(-1) ?? 0, units)}, surface{' '}
+              {showCelsius(warming.surface.at(-1) ?? 0, units)}.
+            </p>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

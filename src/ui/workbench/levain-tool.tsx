@@ -1,0 +1,62 @@
+'use client';
+
+import { minuteReached } from '@/core/ferment/progress';
+import { LEVAIN } from '@/core/ferment/rate';
+import type { Rise } from '@/core/route/route';
+import { addLocalDays, dayTime, formatLocal, MINUTE, parseLocal } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { Field } from '../kit/field';
+import { localText } from '../kit/day-time';
+import { useClock } from '../live/clock';
+import { NO_TEMPERATURE, unless, useTyped } from './use-typed';
+
+/** When a levain must be built for a mix at a given time, and how long it stays at its peak. */
+export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zone: string }) {
+  const { now } = useClock();
+  const { typed, read, field } = useTyped({ at: '14:00', room: String(room), seed: '20' });
+  const [celsius, seed] = [read.celsius('room'), read.number('seed')];
+  // A levain fed with more seed has less far to go: time as one over the share of seed, within half and double.
+  const share = Math.min(2, Math.max(0.5, seed / 20));
+  const fermentation = { cardinal: LEVAIN, celsius: rise.celsius, minutes: rise.minutes / share };
+  const flat = [{ minute: 0, celsius }];
+  const reached = (progress: number) =>
+    Number.isNaN(celsius) || !(seed > 0) ? null : minuteReached(fermentation, flat, progress);
+  const [from, best, to] = [reached(rise.early), reached(1), reached(rise.late)];
+  const today = formatLocal(now, zone).slice(0, 10);
+  const given = parseLocal(localText({ day: today, time: typed.at }), zone);
+  const mix = given === null ? null : given > now ? given : addLocalDays(given, 1, zone);
+  return (
+    <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
+      <div className="grid content-start gap-3">
+        <Field
+          label="Mix at"
+          {...field('at')}
+          trouble={mix === null ? 'Type a time, such as 14:00.' : null}
+        />
+        <Field label="It stands at" {...field('room')} trouble={unless(celsius, NO_TEMPERATURE)} />
+        <Field
+          label="Seed, % of the levain's flour"
+          {...field('seed')}
+          trouble={seed > 0 ? null : 'Without seed there is no levain.'}
+        />
+      </div>
+      <div className="text-xl">
+        {from === null || best === null || to === null || mix === null ? (
+          <p>It does not ripen there.</p>
+        ) : (
+          <>
+            <p className="text-4xl font-bold">Build it {dayTime(mix - best * MINUTE, zone)}</p>
+            <p>
+              for the mix {dayTime(mix, zone)}; not before {dayTime(mix - to * MINUTE, zone)}, not after{' '}
+              {dayTime(mix - from * MINUTE, zone)}.
+            </p>
+            <p className="mt-2 text-lg text-quiet">
+              Ripe after {duration(from)} to {duration(to)}, best {duration(best)}: it stays at its peak for{' '}
+              {duration(to - from)}.
+            </p>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,234 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { alongLegs, readiness, schoolLegs, type Leg, type School } from '@/core/ferment/path';
+import { DOUGH } from '@/core/heat/material';
+import { firstMode } from '@/core/heat/mode';
+import { meanFilm } from '@/core/heat/places';
+import type { Verdict } from '@/core/learning/verdicts';
+import type { Rise, RisePhase } from '@/core/route/route';
+import { fermentationOf } from '@/core/route/windows';
+import { dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { showCelsius } from '@/core/units/reader';
+import { Choice, Field } from '../kit/field';
+import { Button } from '../kit/button';
+import { send } from '../live/command';
+import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from './use-typed';
+import type { ToolPlace } from './chill-tool';
+
+/** A product's rises as set and as learnt, with the batches behind them. */
+export interface LearntProduct {
+  productId: number;
+  name: string;
+  phases: {
+    phase: RisePhase;
+    set: Rise;
+    learnt: { mean: number; spread: number; readings: number };
+    evidence: {
+      id: number;
+      minutes: number;
+      verdict: Verdict | null;
+      at: number;
+      declined: boolean;
+      dough: string | null;
+      questioned: boolean;
+    }[];
+  }[];
+}
+
+const SCHOOLS: { id: School; name: string }[] = [
+  { id: 'warm', name: 'Warm, in the proofer' },
+  { id: 'room', name: 'At room temperature' },
+  { id: 'overnight', name: 'Cold overnight, then warmed' },
+];
+
+/** When a proof is ready, by each school, and what another place, start or dose does; what that is learnt from. */
+export function ProofTool({
+  products,
+  places,
+  zone,
+}: {
+  products: LearntProduct[];
+  places: ToolPlace[];
+  zone: string;
+}) {
+  const of = (id: string, otherwise: number) =>
+    String(places.find((place) => place.id === id)?.celsius ?? otherwise);
+  const { typed, setTyped, read, field, units } = useTyped({
+    ...{ product: String(products[0]?.productId ?? ''), start: '18', mm: '40 mm', dose: '100' },
+    ...{ room: of('bakery', 22), cold: of('retarder', 4), proofer: of('proofer', 26) },
+  });
+  const product = products.find(({ productId }) => String(productId) === typed.product);
+  const proof = product?.phases.find(({ phase }) => phase === 'proof');
+  const [start, mm, dose] = [read.celsius('start'), read.mm('mm'), read.number('dose') / 100];
+  const at = { room: read.celsius('room'), cold: read.celsius('cold'), proofer: read.celsius('proofer') };
+  const ready = mm > 0 && mm < 300 && dose > 0 && ![start, ...Object.values(at)].some(Number.isNaN);
+  const settling = (kind: ToolPlace['kind']) =>
+    firstMode({ shape: 'cylinder', mm }, DOUGH, meanFilm(kind, 'tray')).settling;
+  const degrees = (celsius: number) => showCelsius(celsius, units);
+
+  const rows = (rise: Rise) => {
+    const fermentation = (share: number) => fermentationOf(rise, dose * share);
+    const all = { room: settling('room'), cold: settling('fridge'), proofer: settling('proofer') };
+    const answer = (legs: Leg[], from: number, share = 1) =>
+      readiness(fermentation(share), alongLegs(from, legs), rise);
+    const schools = SCHOOLS.map(({ id, name }) => ({ name, ...answer(schoolLegs(id, at, all), start) }));
+    const other = { room: at.room + 5, cold: at.cold + 3, proofer: at.proofer - 3 };
+    const whatIf = [
+      {
+        name: `Proofer at ${degrees(other.proofer)}`,
+        ...answer(schoolLegs('warm', { ...at, proofer: other.proofer }, all), start),
+      },
+      {
+        name: `Room at ${degrees(other.room)}`,
+        ...answer(schoolLegs('room', { ...at, room: other.room }, all), start),
+      },
+      {
+        name: `Overnight at ${degrees(other.cold)}`,
+        ...answer(schoolLegs('overnight', { ...at, cold: other.cold }, all), start),
+      },
+      { name: 'Half the yeast, warm', ...answer(schoolLegs('warm', at, all), start, 0.5) },
+      { name: 'Straight from the cold, warm', ...answer(schoolLegs('warm', at, all), at.cold) },
+    ];
+    return { schools, whatIf };
+  };
+  const told = ready && proof ? rows({ ...proof.set, minutes: proof.learnt.mean }) : null;
+  return (
+    <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
+      <div className="grid content-start gap-3">
+        <Choice
+          label="Product"
+          value={typed.product}
+          options={products.map(({ productId, name }) => ({ id: String(productId), name }))}
+          onChoose={(id) => setTyped({ ...typed, product: id })}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="Piece starts at" {...field('start')} trouble={unless(start, NO_TEMPERATURE)} />
+          <Field
+            label="Its diameter"
+            {...field('mm')}
+            trouble={mm >= 300 ? 'Less than 300 mm.' : unless(mm, NO_LENGTH)}
+          />
+          <Field label="Room" {...field('room')} trouble={unless(at.room, NO_TEMPERATURE)} />
+          <Field label="Cold" {...field('cold')} trouble={unless(at.cold, NO_TEMPERATURE)} />
+          <Field label="Proofer" {...field('proofer')} trouble={unless(at.proofer, NO_TEMPERATURE)} />
+          <Field
+            label="Yeast, % of formula"
+            {...field('dose')}
+            trouble={dose > 0 ? null : 'Without yeast it does not rise.'}
+          />
+        </div>
+        {at.proofer > 28 && (
+          <p className="border-l-4 border-edge pl-3 text-[15px]">
+            Above {degrees(28)} the butter of laminated dough starts to run.
+          </p>
+        )}
+      </div>
+      <div>
+        {told && (
+          <table className="w-full border-collapse text-left text-lg">
+            <caption className="mb-1 text-left text-quiet">ready after, from shaping</caption>
+            <thead>
+              <tr className="border-b border-edge text-[15px] text-quiet">
+                {['School', 'Earliest', 'Best', 'Latest'].map((heading) => (
+                  <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                    {heading}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {[
+                ...told.schools,
+                { name: 'What if', earliest: null, best: null, latest: null, progress: 0 },
+                ...told.whatIf,
+              ].map((row, i) => {
+                const heading = i === told.schools.length;
+                const shown = (minutes: number | null) =>
+                  heading ? '' : minutes === null ? 'never' : duration(minutes);
+                return (
+                  <tr key={row.name} className="border-b border-hairline">
+                    <th
+                      scope="row"
+                      className={
+                        heading
+                          ? 'pt-4 pr-4 pb-1 text-base font-normal text-quiet'
+                          : 'py-1.5 pr-4 font-normal'
+                      }
+                    >
+                      {heading ? 'what if' : row.name}
+                    </th>
+                    <td className="pr-4">{shown(row.earliest)}</td>
+                    <td className="pr-4 text-xl font-semibold">{shown(row.best)}</td>
+                    <td>{shown(row.latest)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        )}
+        {product?.phases.map((phase) => (
+          <LearntPhase key={phase.phase} phase={phase} zone={zone} degrees={degrees} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** What the house set for a rise, what it has learnt, and from what; each batch can be left out. */
+function LearntPhase({
+  phase: { phase, set, learnt, evidence },
+  zone,
+  degrees,
+}: {
+  phase: LearntProduct['phases'][number];
+  zone: string;
+  degrees: (celsius: number) => string;
+}) {
+  const router = useRouter();
+  const word = async (evidenceId: number, declined: boolean) => {
+    const answer = await send('decline-evidence', { evidenceId, declined });
+    if (answer.ok) router.refresh();
+  };
+  const after = `${duration(learnt.mean)} at ${degrees(set.celsius)}`;
+  return (
+    <section aria-label={`Learnt of the ${phase}`} className="mt-5 border-t border-hairline pt-3">
+      <h3 className="text-lg">
+        <span className="font-semibold capitalize">{phase}</span>:{' '}
+        {learnt.readings === 0 ? (
+          <>
+            set to {duration(set.minutes)} at {degrees(set.celsius)}. No batch has been judged yet, so it may
+            be a third off.
+          </>
+        ) : (
+          <>
+            {duration(set.minutes)} before, now <span className="font-semibold">{after}</span>, give or take{' '}
+            {duration(learnt.spread)}, from {learnt.readings} judged{' '}
+            {learnt.readings === 1 ? 'batch' : 'batches'}.
+          </>
+        )}
+      </h3>
+      {evidence.length > 0 && (
+        <ul className="mt-1 columns-1 gap-8 sm:columns-2">
+          {evidence.map((one) => (
+            <li key={one.id} className="flex items-center justify-between gap-2 border-b border-hairline">
+              <span className={one.declined ? 'text-quiet line-through' : ''}>
+                {duration(one.minutes)} {one.verdict}{' '}
+                <span className="text-[15px] text-quiet">
+                  {one.dough ?? ''} {dayTime(one.at, zone)}
+                </span>
+                {one.questioned && !one.declined && (
+                  <span className="text-[15px] text-warn"> far off; was it so?</span>
+                )}
+              </span>
+              <Button look="quiet" onClick={() => void word(one.id, !one.declined)}>
+                {one.declined ? 'count it' : 'leave out'}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+'use client';
+
+import { useState } from 'react';
+import { readAmount, weigh } from '@/core/units/amount';
+import { parseMillimetres } from '@/core/units/length';
+import { parseNumber } from '@/core/units/number';
+import { parseCelsius } from '@/core/units/temperature';
+import { useUnits } from '../live/units';
+
+/** Typed texts by name, with a setter for each, and readers in this reader's units. NaN where a text is no such value. */
+export function useTyped<T extends Record<string, string>>(begin: T) {
+  const [units] = useUnits();
+  const [typed, setTyped] = useState(begin);
+  const read = {
+    celsius: (name: keyof T) => parseCelsius(typed[name] ?? '', units.temperature) ?? NaN,
+    mm: (name: keyof T) => parseMillimetres(typed[name] ?? '', units.length === 'in' ? 'in' : 'mm') ?? NaN,
+    number: (name: keyof T) => parseNumber((typed[name] ?? '').replace('%', '')) ?? NaN,
+    grams: (name: keyof T) => {
+      const amount = readAmount(typed[name] ?? '');
+      const weighed = amount.ok
+        ? weigh(amount.value, { kitchen: units.kitchen, eggs: 'M', name: '', density: null })
+        : amount;
+      return weighed.ok ? weighed.value.grams : NaN;
+    },
+  };
+  const field = (name: keyof T & string) => ({
+    value: typed[name] ?? '',
+    onType: (text: string) => setTyped((before) => ({ ...before, [name]: text })),
+  });
+  return { typed, setTyped, read, field, units };
+}
+
+export const NO_TEMPERATURE = 'Type a temperature, such as 24 or 75 F.';
+export const NO_LENGTH = 'Type a thickness, such as 25 mm or 1 in.';
+export const NO_WEIGHT = 'Type a weight, such as 4.9 kg or 12 oz.';
+/** The sentence where a value was not read. */
+export const unless = (value: number, sentence: string) => (Number.isNaN(value) ? sentence : null);

@@ -1,0 +1,100 @@
+'use client';
+
+import { useMemo } from 'react';
+import { analyse } from '@/core/formula/analysis';
+import type { Ingredient } from '@/core/formula/ingredient';
+import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
+import { scale } from '@/core/formula/scale';
+import { mixingOf, type BowlTemperatures } from '@/core/heat/mixing';
+import type { Learnt } from '@/core/learning/readings';
+import { Choice, Field } from '../kit/field';
+import { WaterWords } from '../sheet/water-words';
+import { NO_TEMPERATURE, NO_WEIGHT, unless, useTyped } from './use-typed';
+
+interface Props {
+  formulas: NamedFormula[];
+  ingredients: Ingredient[];
+  temperatures: BowlTemperatures;
+  rise: Learnt;
+  factor: Learnt;
+}
+
+/** Water for a dough temperature, for any formula and batch. */
+export function WaterTool({ formulas, ingredients, temperatures, rise, factor }: Props) {
+  const book = useMemo(() => bookWithFormulas(ingredients, formulas), [ingredients, formulas]);
+  const doughs = formulas.filter(({ formula }) => analyse(formula, book).flour > 0);
+  const begin = doughs[0];
+  const show = (celsius: number) => String(Math.round(celsius * 10) / 10);
+  const { typed, setTyped, read, field, units } = useTyped({
+    formula: String(begin?.id ?? ''),
+    flourWeight: '10 kg',
+    target: show(begin?.formula.doughCelsius ?? 24),
+    flour: show(temperatures.flour),
+    room: show(temperatures.room),
+    tap: show(temperatures.tap),
+    preferment: show(temperatures.preferment),
+    rise: show(rise.mean),
+  });
+  const chosen = doughs.find(({ id }) => String(id) === typed.formula);
+  const grams = read.grams('flourWeight');
+  const values = {
+    ...{ flour: read.celsius('flour'), room: read.celsius('room'), tap: read.celsius('tap') },
+    preferment: read.celsius('preferment'),
+  };
+  const [target, warms] = [read.celsius('target'), read.number('rise')];
+  const ready = chosen && grams > 0 && ![...Object.values(values), target, warms].some(Number.isNaN);
+  const mixing = ready
+    ? mixingOf(
+        scale(chosen.formula, book, { by: 'flour', grams }),
+        book,
+        { ...temperatures, ...values },
+        target,
+        warms,
+      )
+    : null;
+  const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
+    <Field
+      label={label}
+      {...field(name)}
+      inputMode="text"
+      trouble={unless(read.celsius(name), NO_TEMPERATURE)}
+    />
+  );
+  return (
+    <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
+      <div className="grid content-start gap-3">
+        <Choice
+          label="Formula"
+          value={typed.formula}
+          options={doughs.map(({ id, name }) => ({ id: String(id), name }))}
+          onChoose={(id) => {
+            const celsius = doughs.find((one) => String(one.id) === id)?.formula.doughCelsius;
+            setTyped({ ...typed, formula: id, ...(celsius ? { target: show(celsius) } : {}) });
+          }}
+        />
+        <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, NO_WEIGHT)} />
+        <div className="grid grid-cols-2 gap-3">
+          {degrees('target', 'Dough wanted')}
+          {degrees('flour', 'Flour')}
+          {degrees('room', 'Room')}
+          {degrees('tap', 'Tap water')}
+          {degrees('preferment', 'Levain or sponge')}
+          <Field
+            label="Rise by mixing, °C"
+            {...field('rise')}
+            trouble={unless(warms, 'Type by how many °C mixing warms it.')}
+          />
+        </div>
+      </div>
+      <div>
+        {mixing ? (
+          <WaterWords mixing={mixing} factor={factor.mean} units={units} />
+        ) : (
+          <p className="text-lg text-quiet">
+            {ready ? 'This dough has no liquid to set the temperature with.' : 'Fill in what is missing.'}
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
