@@ -43,8 +43,8 @@ function formulaOf({ draft, faults }: ReadFormula): Formula {
   expect(read.faults).toEqual([]);
   const stages = read.formula.stages.map(({ kind, lines }) => ({
     kind,
-    lines: lines.map(({ typed: _, ...line }) => line),
-  }));
+    lines: lines.map((line) => Object.fromEntries(Object.entries(line).filter(([key]) => key !== 'typed'))),
+  })) as Formula['stages'];
   return { ...read.formula, stages };
 }
 

@@ -109,18 +109,13 @@ function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient; onDone
   const [facts, setFacts] = useState(ingredient);
   const text = (value: number | null | undefined) =>
     value === null || value === undefined ? '' : String(value);
-  const [typed, setTyped] = useState(
-    () =>
-      ({
-        also: ingredient.also.join(', '),
-        density: text(ingredient.density),
-        heat: text(ingredient.heat),
-        protein: text(ingredient.protein),
-        ...Object.fromEntries(
-          SHARES.map((share) => [share, text(Number((ingredient[share] * 100).toFixed(2)))]),
-        ),
-      }),
-  );
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({
+    also: ingredient.also.join(', '),
+    density: text(ingredient.density),
+    heat: text(ingredient.heat),
+    protein: text(ingredient.protein),
+    ...Object.fromEntries(SHARES.map((share) => [share, text(Number((ingredient[share] * 100).toFixed(2)))])),
+  }));
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
   const at = (field: string) => (trouble?.field === field ? trouble.message : null);
   const number = (field: string) => {

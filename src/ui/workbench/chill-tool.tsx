@@ -126,7 +126,12 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
   const { piece, lying } = typed;
   const { top, bottom } = films(kind, lying as Lying);
   const warming = ready
-    ? conduct(bodyOf(piece, mm), start, [{ minutes: hours * 60, celsius: air, top, bottom }], hours > 8 ? 5 : 1)
+    ? conduct(
+        bodyOf(piece, mm),
+        start,
+        [{ minutes: hours * 60, celsius: air, top, bottom }],
+        hours > 8 ? 5 : 1,
+      )
     : null;
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
