@@ -1,4 +1,4 @@
-import { approach, minuteReached, progressAlong, type Fermentation, type Profile } from './progress';
+import { approach, minuteReached, type Fermentation, type Profile } from './progress';
 
 /** A leg of a way through the bakery: air of `celsius` around a dough that follows by `settling` minutes. */
 export interface Leg {
@@ -26,8 +26,6 @@ export interface Readiness {
   earliest: number | null;
   best: number | null;
   latest: number | null;
-  /** Progress at the end of the legs. */
-  progress: number;
 }
 
 /** Ready from `early` to `late` of the progress, 1 at best; after the last leg it stays where it is. */
@@ -40,9 +38,11 @@ export function readiness(
     earliest: minuteReached(fermentation, profile, early),
     best: minuteReached(fermentation, profile, 1),
     latest: minuteReached(fermentation, profile, late),
-    progress: progressAlong(fermentation, profile),
   };
 }
+
+/** Longer than any proof, minutes: the last leg goes on until it is ready. */
+const UNTIL_READY = 2 * 24 * 60;
 
 /** The schools of the final proof; temperatures are those of the house where it knows them. */
 export type School = 'warm' | 'room' | 'overnight';
@@ -56,8 +56,8 @@ export function schoolLegs(
   const leg = (place: keyof typeof places, minutes: number): Leg => {
     return { celsius: places[place], settling: settling[place], minutes };
   };
-  if (school === 'warm') return [leg('proofer', 1)];
-  if (school === 'room') return [leg('room', 1)];
+  if (school === 'warm') return [leg('proofer', UNTIL_READY)];
+  if (school === 'room') return [leg('room', UNTIL_READY)];
   // Some minutes at room temperature first, the night in the cold, then warmed while the oven heats.
-  return [leg('room', 30), leg('cold', 600), leg('proofer', 1)];
+  return [leg('room', 30), leg('cold', 600), leg('proofer', UNTIL_READY)];
 }

@@ -21,7 +21,7 @@ export interface Mixing {
   question: MixQuestion;
   /** Which part of the question is the flour; −1 without. */
   flour: number;
-  /** The liquid that is solved for: water, or else the milk there is most of. */
+  /** The liquid that is solved for: water, or else the milk or egg there is most of. */
   liquid: { ingredient: string; name: string; grams: number };
   /** Terms of the factor rule: flour, room, and preferment where there is one. */
   terms: number[];
@@ -48,7 +48,7 @@ export function mixingOf(
   const liquid =
     most('water') ??
     lines
-      .filter(({ ingredient }) => (book.get(ingredient)?.water ?? 0) > 0.8)
+      .filter(({ ingredient }) => (book.get(ingredient)?.water ?? 0) > 0.7)
       .sort((a, b) => b.grams - a.grams)[0];
   if (!liquid) return null;
   const temperature = (id: string): number => {

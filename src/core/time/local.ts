@@ -80,3 +80,11 @@ export function longDayName(at: Instant, zone: string): string {
 export function dayTime(at: Instant, zone: string): string {
   return `${dayName(at, zone)} ${clockTime(at, zone)}`;
 }
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** Day and month, for what is weeks away: `27 Oct`. */
+export function dayMonth(at: Instant, zone: string): string {
+  const [, month = '1', day = '1'] = formatLocal(at, zone).slice(0, 10).split('-');
+  return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
+}

@@ -3,6 +3,7 @@ import { adjusted, machineClock, shownTime } from './clock';
 import {
   addLocalDays,
   atLocalMinute,
+  dayMonth,
   dayTime,
   formatLocal,
   localMidnight,
@@ -85,5 +86,11 @@ describe('the demo clock', () => {
     const faster = adjusted(clock, 5000, { rate: 10 });
     expect(shownTime(faster, 5000)).toBe(shownTime(clock, 5000));
     expect(shownTime(faster, 6000)).toBe(shownTime(clock, 5000) + 10_000);
+  });
+});
+
+describe('a day weeks away', () => {
+  it('has its month, in the bakery’s zone', () => {
+    expect(dayMonth(Date.UTC(2026, 9, 26, 23, 30), 'Europe/Berlin')).toBe('27 Oct');
   });
 });

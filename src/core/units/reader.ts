@@ -21,6 +21,7 @@ export function showMass(grams: number, { mass }: Pick<ReaderUnits, 'mass'>): st
   }
   const size = Math.abs(grams);
   if (size < 20) return `${(Math.round(grams * 10) / 10).toFixed(1)} g`;
+  if (size < 200) return `${Math.round(grams * 10) / 10} g`;
   if (size < 1000) return `${Math.round(grams)} g`;
   return `${(grams / 1000).toFixed(size < 10_000 ? 3 : 2)} kg`;
 }
@@ -29,6 +30,12 @@ export function showMass(grams: number, { mass }: Pick<ReaderUnits, 'mass'>): st
 export function showCelsius(celsius: number, { temperature }: Pick<ReaderUnits, 'temperature'>): string {
   if (temperature === 'F') return `${Math.round(toFahrenheit(celsius))} °F`;
   return `${Math.round(celsius * 10) / 10} °C`;
+}
+
+/** A difference of temperatures: `2.5 °C`, or `4.5 °F`. */
+export function showDifference(celsius: number, { temperature }: Pick<ReaderUnits, 'temperature'>): string {
+  const degrees = temperature === 'F' ? celsius * 1.8 : celsius;
+  return `${Math.round(degrees * 10) / 10} °${temperature}`;
 }
 
 /** Millimetres as `25 mm`, `41.5 cm` or `1.63 in`. */

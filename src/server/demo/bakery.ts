@@ -86,12 +86,12 @@ export const PAST_PROOFS: [daysAgo: number, minutes: number, verdict: 'under' | 
 
 /** Mixes of crescent dough before the demo: days ago, rise in °C, friction factor. */
 export const PAST_MIXES: [daysAgo: number, rise: number, factor: number][] = [
-  [23, 6.8, 20.5],
-  [21, 7.4, 23],
-  [18, 6.1, 18.5],
-  [16, 7.2, 22],
-  [14, 7.0, 21.5],
-  [11, 6.4, 19],
-  [9, 7.7, 23.5],
-  [7, 6.9, 21],
+  [23, 6.8, 9.5],
+  [21, 7.4, 11.5],
+  [18, 6.1, 8],
+  [16, 7.2, 11],
+  [14, 7.0, 10.5],
+  [11, 6.4, 8.5],
+  [9, 7.7, 12],
+  [7, 6.9, 10],
 ];

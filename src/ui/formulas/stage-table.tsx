@@ -18,6 +18,8 @@ import {
 const CELL =
   'min-h-9 w-full rounded border border-transparent bg-ground px-2 text-[17px] hover:border-edge focus:border-edge';
 const FIELDS = ['name', 'amount', 'note'] as const;
+/** Ingredient, how much, per cent, weight, remark, order. */
+const WIDTHS = ['27%', '19%', '11%', '13%', '', '6.5rem'];
 type FieldName = (typeof FIELDS)[number];
 
 interface Props {
@@ -84,13 +86,19 @@ export function StageTable({ draft, read, stage, units, mayChange, onChange, onM
 
   return (
     <section aria-label={kind} className="mb-4">
-      <h2 className="mb-1 flex items-baseline gap-3 text-lg font-semibold capitalize">
-        {kind}
-        <span className="text-[15px] font-normal text-quiet normal-case">
+      <h2 className="mb-1 flex items-baseline gap-3 text-lg font-semibold">
+        {kind[0]?.toUpperCase()}
+        {kind.slice(1)}
+        <span className="text-[15px] font-normal text-quiet">
           {sums.percent.toFixed(1)} %, {showMass(sums.grams, units)}
         </span>
       </h2>
       <table className="w-full table-fixed border-collapse text-left">
+        <colgroup>
+          {WIDTHS.map((width, i) => (
+            <col key={i} style={{ width }} />
+          ))}
+        </colgroup>
         <thead className="sr-only">
           <tr>
             {['Ingredient', 'How much', 'Per cent', 'Weight', 'Remark', 'Order'].map((heading) => (
@@ -124,12 +132,12 @@ export function StageTable({ draft, read, stage, units, mayChange, onChange, onM
             );
             return (
               <tr key={i} className="border-b border-hairline align-top">
-                <td className="w-[28%] py-0.5 pr-2">{input('name', 'Ingredient')}</td>
-                <td className="w-[19%] py-0.5 pr-2">{input('amount', 'How much')}</td>
-                <td className="w-[11%] py-2 pr-3 text-right text-[17px]">
+                <td className="py-0.5 pr-2">{input('name', 'Ingredient')}</td>
+                <td className="py-0.5 pr-2">{input('amount', 'How much')}</td>
+                <td className="py-2 pr-3 text-right text-[17px]">
                   {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
                 </td>
-                <td className="w-[13%] py-2 pr-3 text-right text-[17px]">
+                <td className="py-2 pr-3 text-right text-[17px]">
                   {live ? showMass(live.grams, units) : ''}
                 </td>
                 <td className="py-0.5 pr-2">
@@ -145,7 +153,7 @@ export function StageTable({ draft, read, stage, units, mayChange, onChange, onM
                     </p>
                   ))}
                 </td>
-                <td className="w-[6.5rem] py-0.5">
+                <td className="py-0.5">
                   {mayChange && (
                     <span className="flex justify-end">
                       <RowButton

@@ -6,7 +6,7 @@ import { compareFormulas } from '@/core/formula/compare';
 import type { Formula } from '@/core/formula/formula';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
-import { dayTime } from '@/core/time/local';
+import { dayMonth } from '@/core/time/local';
 import { Choice } from '../kit/field';
 
 export interface ShownVersion {
@@ -53,7 +53,7 @@ export function Versions({
       <ol className="mb-4">
         {versions.map(({ id, version, note, by, at }) => (
           <li key={id} className="border-b border-hairline py-1">
-            <span className="font-semibold">version {version}</span>, {dayTime(at, zone)}
+            <span className="font-semibold">version {version}</span>, {dayMonth(at, zone)}
             {by && `, ${by}`}
             {note && <span className="text-quiet">: {note}</span>}
           </li>

@@ -44,7 +44,7 @@ export function RoomsView({ places, board, person }: { places: ShownPlace[]; boa
     .map((dough) => ({ dough, misfits: misfits(dough) }))
     .filter(({ misfits: list }) => list.length > 0);
   return (
-    <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.2fr_1fr]">
+    <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.3fr_1fr]">
       <section aria-label="Temperatures today" className="bg-flour p-5">
         <h1 className="mb-1 text-3xl font-bold">Rooms</h1>
         <p className="mb-3 text-quiet">
@@ -117,7 +117,7 @@ function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: 
       ? 'the usual'
       : `${reading.source === 'typed' ? `told by ${reading.by ?? 'somebody'}` : 'by probe'} ${clockTime(reading.at, zone)}, ${fromNow((reading.at - now) / 60_000)}`;
   return (
-    <li className="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[1fr_8rem_17rem]">
+    <li className="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[1fr_7.5rem_13rem]">
       <div>
         <h2 className="text-xl font-semibold">
           <span

@@ -138,7 +138,12 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
               : `measured ${showCelsius(measured, units)}${conditions ? '' : '; without the water nothing is learnt from it'}`
           }
         />
-        <Button type="submit" floor look={conditions && measured === null ? 'act' : 'plain'}>
+        <Button
+          type="submit"
+          floor
+          className="shrink-0 whitespace-nowrap"
+          look={conditions && measured === null ? 'act' : 'plain'}
+        >
           Tell it
         </Button>
       </form>

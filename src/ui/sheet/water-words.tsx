@@ -1,7 +1,7 @@
 import { waterAnswer, factorRule, minutesToCool, type WaterAnswer } from '@/core/heat/water';
 import type { Mixing } from '@/core/heat/mixing';
 import { duration } from '@/core/units/format';
-import { showCelsius, showMass, type ReaderUnits } from '@/core/units/reader';
+import { showCelsius, showDifference, showMass, type ReaderUnits } from '@/core/units/reader';
 
 interface Props {
   mixing: Mixing;
@@ -26,8 +26,8 @@ export function WaterWords({ mixing, factor, units }: Props) {
         {own !== null && Math.abs(own - rule) >= 0.5 && (
           <>
             {' '}
-            {degrees(Math.abs(own - rule))} apart: the rule counts each term alike and does not see{' '}
-            {blind(mixing)}; its factor is not the rise of {question.rise.toFixed(1)} °C.
+            {showDifference(Math.abs(own - rule), units)} apart: the rule counts each term alike and does not
+            see {blind(mixing)}; its factor is not the rise of {showDifference(question.rise, units)}.
           </>
         )}
       </p>
@@ -127,7 +127,8 @@ function MilkCooling({
   degrees: (celsius: number) => string;
   name: string;
 }) {
-  const aim = Math.min(40, Math.max(to, room + 2));
+  // Below this it is warm enough for the yeast and no longer too hot; colder it comes from the fridge.
+  const aim = to >= 26 ? Math.min(40, to) : 30;
   const standing = minutesToCool({ kg, heat: 3.9, from: 60, to: aim, around: room }, 12);
   const bath = minutesToCool({ kg, heat: 3.9, from: 60, to: aim, around: 10 }, 300);
   return (

@@ -30,7 +30,8 @@ export function HouseClock({ zone }: { zone: string }) {
       >
         {time}
         <span className="ml-2 text-sm text-quiet">
-          demo clock, {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
+          <span className="max-xl:hidden">demo clock, </span>
+          {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
         </span>
       </button>
       <Sheet open={open} onOpenChange={setOpen} title="Demo clock">

@@ -43,9 +43,9 @@ export function Shell({
     <ClockProvider made={clock}>
       <Live>
         <div className="flex min-h-dvh flex-col">
-          <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-hairline px-4 py-1.5">
+          <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline px-4 py-1.5">
             <p className="text-xl font-bold">
-              Hefeteig <span className="hidden text-sm font-normal text-quiet lg:inline">{house.name}</span>
+              Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
             <nav aria-label="Views" className="flex gap-1">
               {VIEWS.map(({ href, name }) => (
@@ -54,7 +54,7 @@ export function Shell({
                   href={href}
                   aria-current={path.startsWith(href) ? 'page' : undefined}
                   className={clsx(
-                    'grid min-h-11 place-items-center rounded px-4 text-lg',
+                    'grid min-h-11 place-items-center rounded px-3 text-lg',
                     path.startsWith(href) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                   )}
                 >
@@ -62,7 +62,7 @@ export function Shell({
                 </a>
               ))}
             </nav>
-            <div className="ml-auto flex items-center gap-4">
+            <div className="ml-auto flex items-center gap-3">
               <LineState />
               <HouseClock zone={house.zone} />
               <span className="text-lg font-semibold">{person.name}</span>

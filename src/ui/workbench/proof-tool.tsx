@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { alongLegs, readiness, schoolLegs, type Leg, type School } from '@/core/ferment/path';
 import { DOUGH } from '@/core/heat/material';
 import { firstMode } from '@/core/heat/mode';
@@ -8,14 +7,12 @@ import { meanFilm } from '@/core/heat/places';
 import type { Verdict } from '@/core/learning/verdicts';
 import type { Rise, RisePhase } from '@/core/route/route';
 import { fermentationOf } from '@/core/route/windows';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
-import { Button } from '../kit/button';
-import { send } from '../live/command';
 import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from './use-typed';
 import type { ToolPlace } from './chill-tool';
+import { EvidenceList } from './evidence-list';
 
 /** A product's rises as set and as learnt, with the batches behind them. */
 export interface LearntProduct {
@@ -53,10 +50,13 @@ export function ProofTool({
   places: ToolPlace[];
   zone: string;
 }) {
+  const batches = ({ phases }: LearntProduct) =>
+    phases.reduce((sum, { evidence }) => sum + evidence.length, 0);
+  const best = [...products].sort((a, b) => batches(b) - batches(a))[0];
   const of = (id: string, otherwise: number) =>
     String(places.find((place) => place.id === id)?.celsius ?? otherwise);
   const { typed, setTyped, read, field, units } = useTyped({
-    ...{ product: String(products[0]?.productId ?? ''), start: '18', mm: '40 mm', dose: '100' },
+    ...{ product: String(best?.productId ?? ''), start: '18', mm: '40 mm', dose: '100' },
     ...{ room: of('bakery', 22), cold: of('retarder', 4), proofer: of('proofer', 26) },
   });
   const product = products.find(({ productId }) => String(productId) === typed.product);
@@ -141,7 +141,7 @@ export function ProofTool({
             <tbody>
               {[
                 ...told.schools,
-                { name: 'What if', earliest: null, best: null, latest: null, progress: 0 },
+                { name: 'What if', earliest: null, best: null, latest: null },
                 ...told.whatIf,
               ].map((row, i) => {
                 const heading = i === told.schools.length;
@@ -186,11 +186,6 @@ function LearntPhase({
   zone: string;
   degrees: (celsius: number) => string;
 }) {
-  const router = useRouter();
-  const word = async (evidenceId: number, declined: boolean) => {
-    const answer = await send('decline-evidence', { evidenceId, declined });
-    if (answer.ok) router.refresh();
-  };
   const after = `${duration(learnt.mean)} at ${degrees(set.celsius)}`;
   return (
     <section aria-label={`Learnt of the ${phase}`} className="mt-5 border-t border-hairline pt-3">
@@ -209,26 +204,10 @@ function LearntPhase({
           </>
         )}
       </h3>
-      {evidence.length > 0 && (
-        <ul className="mt-1 columns-1 gap-8 sm:columns-2">
-          {evidence.map((one) => (
-            <li key={one.id} className="flex items-center justify-between gap-2 border-b border-hairline">
-              <span className={one.declined ? 'text-quiet line-through' : ''}>
-                {duration(one.minutes)} {one.verdict}{' '}
-                <span className="text-[15px] text-quiet">
-                  {one.dough ?? ''} {dayTime(one.at, zone)}
-                </span>
-                {one.questioned && !one.declined && (
-                  <span className="text-[15px] text-warn"> far off; was it so?</span>
-                )}
-              </span>
-              <Button look="quiet" onClick={() => void word(one.id, !one.declined)}>
-                {one.declined ? 'count it' : 'leave out'}
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <EvidenceList
+        evidence={evidence.map((one) => ({ ...one, words: `${duration(one.minutes)} ${one.verdict ?? ''}` }))}
+        zone={zone}
+      />
     </section>
   );
 }

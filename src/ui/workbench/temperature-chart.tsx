@@ -37,7 +37,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
   const data = minutes.map((minute, i) => ({
     minute,
     ...Object.fromEntries(
-      lines.map(({ name, values }) => [name, Math.round(shown(values[i] ?? 0) * 10) / 10]),
+      lines.map(({ name, values }) => [name, Math.round(shown(values[i] ?? 0) * 100) / 100]),
     ),
   }));
   const unit = units.temperature === 'F' ? '°F' : '°C';
@@ -64,7 +64,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
           />
           <Tooltip
             labelFormatter={(minute) => `after ${duration(Number(minute))}`}
-            formatter={(value) => `${String(value)} ${unit}`}
+            formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
             contentStyle={{ background: 'var(--flour)', border: '1px solid var(--edge)', borderRadius: 4 }}
           />
           <Legend iconType="plainline" />
@@ -73,7 +73,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
               y={shown(target)}
               stroke="var(--butter)"
               strokeWidth={3}
-              label={{ value: 'wanted', fill: 'var(--quiet)', position: 'insideTopRight' }}
+              label={{ value: 'wanted', fill: 'var(--quiet)', position: 'insideTopLeft' }}
             />
           )}
           {lines.map(({ name, dash, colour }) => (

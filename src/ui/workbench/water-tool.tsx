@@ -9,21 +9,39 @@ import { mixingOf, type BowlTemperatures } from '@/core/heat/mixing';
 import type { Learnt } from '@/core/learning/readings';
 import { Choice, Field } from '../kit/field';
 import { WaterWords } from '../sheet/water-words';
+import { EvidenceList } from './evidence-list';
 import { NO_TEMPERATURE, NO_WEIGHT, unless, useTyped } from './use-typed';
+
+/** What is learnt of mixing one formula, and from which mixes. */
+export interface LearntMixing {
+  formulaId: number;
+  rise: Learnt & { evidence: ShownEvidence[] };
+  factor: Learnt;
+}
+
+interface ShownEvidence {
+  id: number;
+  value: number;
+  at: number;
+  declined: boolean;
+  dough: string | null;
+}
 
 interface Props {
   formulas: NamedFormula[];
   ingredients: Ingredient[];
   temperatures: BowlTemperatures;
-  rise: Learnt;
-  factor: Learnt;
+  mixing: LearntMixing[];
+  zone: string;
 }
 
 /** Water for a dough temperature, for any formula and batch. */
-export function WaterTool({ formulas, ingredients, temperatures, rise, factor }: Props) {
+export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt, zone }: Props) {
   const book = useMemo(() => bookWithFormulas(ingredients, formulas), [ingredients, formulas]);
   const doughs = formulas.filter(({ formula }) => analyse(formula, book).flour > 0);
-  const begin = doughs[0];
+  const learntOf = (id: number) => learnt.find(({ formulaId }) => formulaId === id);
+  const readings = ({ id }: NamedFormula) => learntOf(id)?.rise.readings ?? 0;
+  const begin = [...doughs].sort((a, b) => readings(b) - readings(a))[0];
   const show = (celsius: number) => String(Math.round(celsius * 10) / 10);
   const { typed, setTyped, read, field, units } = useTyped({
     formula: String(begin?.id ?? ''),
@@ -33,7 +51,7 @@ export function WaterTool({ formulas, ingredients, temperatures, rise, factor }:
     room: show(temperatures.room),
     tap: show(temperatures.tap),
     preferment: show(temperatures.preferment),
-    rise: show(rise.mean),
+    rise: show(learntOf(begin?.id ?? 0)?.rise.mean ?? 6),
   });
   const chosen = doughs.find(({ id }) => String(id) === typed.formula);
   const grams = read.grams('flourWeight');
@@ -52,6 +70,7 @@ export function WaterTool({ formulas, ingredients, temperatures, rise, factor }:
         warms,
       )
     : null;
+  const known = chosen && learntOf(chosen.id);
   const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
     <Field
       label={label}
@@ -69,7 +88,12 @@ export function WaterTool({ formulas, ingredients, temperatures, rise, factor }:
           options={doughs.map(({ id, name }) => ({ id: String(id), name }))}
           onChoose={(id) => {
             const celsius = doughs.find((one) => String(one.id) === id)?.formula.doughCelsius;
-            setTyped({ ...typed, formula: id, ...(celsius ? { target: show(celsius) } : {}) });
+            setTyped({
+              ...typed,
+              formula: id,
+              ...(celsius ? { target: show(celsius) } : {}),
+              rise: show(learntOf(Number(id))?.rise.mean ?? 6),
+            });
           }}
         />
         <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, NO_WEIGHT)} />
@@ -88,13 +112,37 @@ export function WaterTool({ formulas, ingredients, temperatures, rise, factor }:
       </div>
       <div>
         {mixing ? (
-          <WaterWords mixing={mixing} factor={factor.mean} units={units} />
+          <WaterWords mixing={mixing} factor={known?.factor.mean ?? 18} units={units} />
         ) : (
           <p className="text-lg text-quiet">
             {ready ? 'This dough has no liquid to set the temperature with.' : 'Fill in what is missing.'}
           </p>
         )}
+        {known && <MixingLearnt known={known} zone={zone} />}
       </div>
     </div>
+  );
+}
+
+/** The rise that the house has learnt, and the mixes behind it; each can be left out. */
+function MixingLearnt({ known: { rise, factor }, zone }: { known: LearntMixing; zone: string }) {
+  const counting = rise.evidence.filter(({ declined }) => !declined);
+  const far = new Set(rise.questioned.map((i) => counting[i]?.id));
+  return (
+    <section aria-label="Learnt of mixing" className="mt-5 border-t border-hairline pt-3">
+      <h3 className="text-lg">
+        {rise.readings === 0
+          ? `Mixing is taken to warm it by ${rise.mean.toFixed(1)} °C: the house’s guess, no mix of it was measured yet.`
+          : `Mixing warms it by ${rise.mean.toFixed(1)} °C, give or take ${rise.spread.toFixed(1)}, from ${rise.readings} measured mixes; friction factor ${factor.mean.toFixed(1)}, give or take ${factor.spread.toFixed(1)}.`}
+      </h3>
+      <EvidenceList
+        evidence={rise.evidence.map((one) => ({
+          ...one,
+          words: `${one.value.toFixed(1)} °C`,
+          questioned: far.has(one.id),
+        }))}
+        zone={zone}
+      />
+    </section>
   );
 }

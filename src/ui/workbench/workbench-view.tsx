@@ -5,7 +5,6 @@ import { useState } from 'react';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import type { BowlTemperatures } from '@/core/heat/mixing';
-import type { Learnt } from '@/core/learning/readings';
 import type { Rise } from '@/core/route/route';
 import { ScalePanel } from '../formulas/scale-panel';
 import { Choice } from '../kit/field';
@@ -13,15 +12,14 @@ import { AmountTool } from './amount-tool';
 import { ChillTool, type ToolPlace } from './chill-tool';
 import { LevainTool } from './levain-tool';
 import { ProofTool, type LearntProduct } from './proof-tool';
-import { WaterTool } from './water-tool';
+import { WaterTool, type LearntMixing } from './water-tool';
 
 interface Props {
   formulas: NamedFormula[];
   ingredients: Ingredient[];
   places: ToolPlace[];
   temperatures: BowlTemperatures;
-  rise: Learnt;
-  factor: Learnt;
+  mixing: LearntMixing[];
   products: LearntProduct[];
   levain: Rise;
   bowlGrams: number;
@@ -30,13 +28,12 @@ interface Props {
 
 /** The calculators alone, for a quick question. */
 export function WorkbenchView(props: Props) {
-  const { formulas, ingredients, places, temperatures, rise, factor, products, levain, bowlGrams, zone } =
-    props;
+  const { formulas, ingredients, places, temperatures, mixing, products, levain, bowlGrams, zone } = props;
   const tools = [
     {
       id: 'water',
       name: 'Water',
-      tool: <WaterTool {...{ formulas, ingredients, temperatures, rise, factor }} />,
+      tool: <WaterTool {...{ formulas, ingredients, temperatures, mixing, zone }} />,
     },
     { id: 'chill', name: 'Chill and warm', tool: <ChillTool places={places} /> },
     { id: 'proof', name: 'Proof', tool: <ProofTool {...{ products, places, zone }} /> },

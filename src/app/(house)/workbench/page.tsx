@@ -28,7 +28,9 @@ export default async function WorkbenchPage() {
       evidence(db, 'reference'),
       house(db),
     ]);
-  const mixing = await learntMixing(db, mixSubject('mixer', named[0]?.id ?? 0));
+  const mixing = await Promise.all(
+    named.map(async ({ id }) => ({ formulaId: id, ...(await learntMixing(db, mixSubject('mixer', id))) })),
+  );
   const today = todayOf(known);
   const learnt = products.map(({ productId, name, rises }): LearntProduct => ({
     ...{ productId, name },
@@ -52,8 +54,7 @@ export default async function WorkbenchPage() {
     <WorkbenchView
       formulas={named}
       {...{ ingredients, temperatures, bowlGrams, zone }}
-      rise={mixing.rise}
-      factor={mixing.factor}
+      mixing={mixing}
       products={learnt}
       levain={products.find(({ rises }) => rises?.levain)?.rises?.levain ?? LEVAIN}
       places={known.map(({ id, label, kind, usual }) => ({

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { did, MIN, plannedDough, smallDough } from '../../../test-support/floor';
+import { readyAt } from './agenda';
+import { doseOf, knownOf } from './known';
+import { misfits } from './misfit';
+import { foldDough } from './state';
+
+const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+const alive = (
+  minute: number,
+  data: { answer: 'ready' | 'wait' | 'anew' | 'add-yeast'; minutes?: number; grams?: number },
+) => did('alive', 'retard', minute, { data: { kind: 'alive', sign: 'hardly moved', ...data } });
+const retard = (events: ReturnType<typeof did>[]) => {
+  const state = foldDough(smallDough(), events).steps.get('retard');
+  if (!state) throw new Error('No retard.');
+  return state;
+};
+
+describe('a look at what should be alive', () => {
+  it('puts the end of its wait off until the next look, and takes that back when it is ready', () => {
+    const later = [...mixed, alive(600, { answer: 'wait', minutes: 45 })];
+    expect(retard(later).notBefore).toBe(645 * MIN);
+    expect(retard([...later, alive(640, { answer: 'ready' })]).notBefore).toBeNull();
+    const dough = plannedDough(later);
+    const step = dough.steps.find(({ key }) => key === 'retard');
+    const state = dough.state.steps.get('retard');
+    if (!step || !state) throw new Error('No retard.');
+    expect(readyAt(step, state)).toBe(645 * MIN);
+  });
+
+  it('begins the wait anew where it was dead', () => {
+    expect(retard([...mixed, alive(600, { answer: 'anew' })]).startedAt).toBe(600 * MIN);
+  });
+
+  it('counts the yeast that was added against the formula’s', () => {
+    const state = foldDough(smallDough(), [...mixed, alive(600, { answer: 'add-yeast', grams: 50 })]);
+    expect(doseOf(state, 100)).toBeCloseTo(1.5, 9);
+    expect(doseOf(state, 0)).toBe(1);
+  });
+});
+
+describe('what is recorded of a mix', () => {
+  it('is kept in order: conditions, weights, what was held back', () => {
+    const { steps } = foldDough(smallDough(), [
+      ...mixed,
+      did('conditions', 'mix', 1, {
+        data: { kind: 'conditions', flour: 21, room: 24, liquid: 12, iceKg: 0.3 },
+      }),
+      did('mix', 'mix', 2, { data: { kind: 'weighed', line: '0.0', bowl: 1, grams: 2700 } }),
+      did('mix', 'mix', 3, { data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 } }),
+    ]);
+    expect(steps.get('mix')?.conditions?.iceKg).toBe(0.3);
+    expect(steps.get('mix')?.changes.map(({ kind }) => kind)).toEqual(['weighed', 'adjusted']);
+  });
+
+  it('is taken back by an undo', () => {
+    const held = did('mix', 'mix', 3, { data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 } });
+    const { steps } = foldDough(smallDough(), [held, did('undo', 'mix', 4, { undoes: held.id })]);
+    expect(steps.get('mix')?.changes).toEqual([]);
+  });
+});
+
+describe('what is known of a dough’s steps', () => {
+  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
+  const known = (events: ReturnType<typeof did>[], minute: number) =>
+    knownOf(smallDough(), events, planned, { retarder: { celsius: 6, kind: 'fridge' } }, minute * MIN, 1)
+      .steps;
+
+  it('is how long a step was, or is planned to be', () => {
+    expect(known(mixed, 20).get('mix')?.minutes).toBe(15);
+    expect(known([], 0).get('retard')?.minutes).toBe(60);
+  });
+
+  it('is how long a wait under way has been already, when nobody ends it', () => {
+    expect(known(mixed, 500).get('retard')?.minutes).toBe(485);
+  });
+
+  it('is the last temperature that was measured', () => {
+    const warm = did('temperature', 'mix', 14, { celsius: 26.5 });
+    expect(known([...mixed, warm], 20).get('mix')?.celsius).toBe(26.5);
+  });
+});
+
+describe('a plan that no longer fits', () => {
+  it('names the waits that it gives too little time', () => {
+    const list = misfits(plannedDough([]));
+    expect(list.map(({ key }) => key)).toContain('retard');
+    expect(list.find(({ key }) => key === 'retard')).toMatchObject({
+      by: -420,
+      sentence: 'retard now takes 8 h to 15 h; the plan gives it 1 h.',
+    });
+  });
+
+  it('says nothing of waits that are over', () => {
+    const over = [...mixed, did('start', 'lock-in', 75)];
+    expect(misfits(plannedDough(over)).map(({ key }) => key)).not.toContain('retard');
+  });
+});

@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest';
+import { SMALL_SIZES } from '../../../test-support/floor';
+import { SMALL_PRODUCT } from '../../../test-support/small-dough';
+import { expandDough, type DoughStep, type ExpandedDough } from './expand';
+import type { ProductSpec, Rise, RouteStep } from './route';
+import { movedWindows, NOTHING_KNOWN, settleWindows, type Known, type Today } from './windows';
+
+const PROOF: Rise = { yeast: 'bakers', celsius: 26, minutes: 150, early: 0.8, late: 1.25 };
+const rolled = { piece: { shape: 'cylinder' as const, mm: 40, lying: 'tray' as const } };
+
+/** The small product with a night in the cold before its proof, and a rest that is for a core of 6 °C. */
+const PRODUCT: ProductSpec = {
+  ...SMALL_PRODUCT,
+  rises: { proof: PROOF },
+  route: {
+    ...SMALL_PRODUCT.route,
+    dough: {
+      ...SMALL_PRODUCT.route.dough,
+      steps: SMALL_PRODUCT.route.dough.steps.map((step): RouteStep =>
+        step.id === 'rest'
+          ? { ...step, place: 'retarder', until: 6, piece: { shape: 'slab', mm: 24, lying: 'tray' } }
+          : step,
+      ),
+    },
+    output: {
+      steps: SMALL_PRODUCT.route.output.steps.flatMap((step): RouteStep[] => {
+        if (step.id !== 'proof') return [step];
+        const wait = { shortest: 420, best: 600, longest: 900, shortCost: 1, longCost: 1 };
+        const night: RouteStep = {
+          ...{
+            id: 'night',
+            kind: 'retard',
+            label: 'Cold proof',
+            around: 4,
+            settling: 40,
+            place: 'retarder',
+            wait,
+          },
+          ...{ rise: { phase: 'proof' }, ...rolled },
+        };
+        return [
+          night,
+          { ...step, around: 26, place: 'proofer', rise: { phase: 'proof', decides: true }, ...rolled },
+        ];
+      }),
+      links: ['shape', 'night', 'proof', 'load', 'bake', 'finish'].flatMap((to, i, all) => {
+        const from = all[i - 1];
+        return from ? [{ from, to, min: 0, max: 0 }] : [];
+      }),
+    },
+  },
+};
+
+const usual: Today = {
+  retarder: { celsius: 4, kind: 'fridge' },
+  proofer: { celsius: 26, kind: 'proofer' },
+};
+const base = expandDough([{ id: 5, product: PRODUCT, pieces: 40 }], SMALL_SIZES);
+const products = new Map([
+  [null, PRODUCT],
+  [5, PRODUCT],
+]);
+const settled = (today = usual, known: Partial<Known> = {}): ExpandedDough =>
+  settleWindows(base, products, today, { ...NOTHING_KNOWN, ...known });
+const step = (dough: ExpandedDough, key: string): DoughStep => {
+  const found = dough.steps.find((one) => one.key === key);
+  if (!found) throw new Error(`No step ${key}.`);
+  return found;
+};
+const lasting = (key: string, minutes: number) => ({ steps: new Map([[key, { minutes }]]) });
+
+describe('the window of a proof', () => {
+  it('is shorter by what has risen overnight, and longer again by the cold start', () => {
+    const proof = step(settled(), '5.1.proof');
+    expect(proof.target).toBeLessThan(150);
+    expect(proof.target).toBeGreaterThan(80);
+    expect(proof.min).toBeLessThan(proof.target);
+    expect(proof.max).toBeGreaterThan(proof.target);
+    expect(proof.risen?.after).toBeGreaterThan(proof.risen?.before ?? 0);
+  });
+
+  it('closes as the night grows longer, since they share one fermentation', () => {
+    const [short, long] = [420, 900].map((minutes) =>
+      step(settled(usual, lasting('5.1.night', minutes)), '5.1.proof'),
+    );
+    expect((short?.target ?? 0) - (long?.target ?? 0)).toBeGreaterThan(25);
+  });
+
+  it('moves with a fridge at 7 °C, with the dose of yeast, and with the time that the house has learnt', () => {
+    const usually = step(settled(), '5.1.proof').target;
+    const warm = step(settled({ ...usual, retarder: { celsius: 7, kind: 'fridge' } }), '5.1.proof');
+    expect(warm.target).toBeLessThan(usually - 15);
+    expect(step(settled(usual, { dose: 0.5 }), '5.1.proof').target).toBeGreaterThan(usually + 60);
+    const slow = new Map([[5, { rises: { proof: { ...PROOF, minutes: 180 } } }]]);
+    expect(step(settleWindows(base, slow, usual), '5.1.proof').target).toBeGreaterThan(usually + 20);
+  });
+
+  it('takes the proofer’s setting for a proof to come, and what is measured for one under way', () => {
+    const cool = { ...usual, proofer: { celsius: 22, kind: 'proofer' as const } };
+    expect(step(settled(cool), '5.1.proof').target).toBe(step(settled(), '5.1.proof').target);
+    const underway = { steps: new Map([['5.1.proof', { around: 22 }]]) };
+    expect(step(settled(cool, underway), '5.1.proof').target).toBeGreaterThan(
+      step(settled(), '5.1.proof').target + 20,
+    );
+  });
+
+  it('says so where it never rises, and keeps what the house has set', () => {
+    const dead = {
+      steps: new Map([
+        ['5.1.proof', { around: 60 }],
+        ['5.1.night', { minutes: 1 }],
+      ]),
+    };
+    const proof = step(settled(usual, dead), '5.1.proof');
+    expect(proof.remark).toMatch(/At 60 °C it does not rise/);
+    expect([proof.min, proof.max]).toEqual([60, 120]);
+  });
+
+  it('does not end before somebody wants to look again', () => {
+    const proof = step(settled(usual, { steps: new Map([['5.1.proof', { atLeast: 400 }]]) }), '5.1.proof');
+    expect([proof.min, proof.target, proof.max]).toEqual([400, 400, 400]);
+  });
+});
+
+describe('a rest for the sake of a core temperature', () => {
+  const warm = (celsius: number) => ({ steps: new Map([['turn-1', { celsius }]]) });
+
+  it('is at least as long as the core takes in this bakery today', () => {
+    const [cool, hot] = [warm(6.4), warm(16)].map((known) => step(settled(usual, known), 'rest'));
+    expect(cool?.min).toBe(30);
+    expect(hot?.min).toBeGreaterThan(60);
+    expect(hot?.target).toBeGreaterThanOrEqual(hot?.min ?? 0);
+    const still = step(settled({ ...usual, retarder: { celsius: 5.5, kind: 'fridge' } }, warm(16)), 'rest');
+    expect(still.min).toBeGreaterThan((hot?.min ?? 0) + 30);
+  });
+
+  it('says so where the cold store is too warm for it', () => {
+    const rest = step(settled({ ...usual, retarder: { celsius: 9, kind: 'fridge' } }, warm(16)), 'rest');
+    expect(rest.remark).toBe('At 9 °C the core does not come to 6 °C.');
+  });
+});
+
+describe('windows that moved', () => {
+  it('are named when they moved by more than some minutes', () => {
+    const hot = settled({ ...usual, retarder: { celsius: 7, kind: 'fridge' } });
+    expect(movedWindows(settled(), hot, 3)).toContain('5.1.proof');
+    expect(movedWindows(settled(), settled(), 3)).toEqual([]);
+  });
+
+  it('leave everything else as the house has set it', () => {
+    const untouched = base.steps.filter(({ key }) => !['rest', '5.1.proof'].includes(key));
+    for (const { key, min, target, max } of untouched)
+      expect(step(settled(), key)).toMatchObject({ min, target, max });
+  });
+});
