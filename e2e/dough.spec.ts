@@ -78,7 +78,7 @@ test('what is wrong with a formula is said beside the row, and nothing typed is 
   await page.goto('/formulas/new');
   const amount = (nth: number) => page.getByRole('textbox', { name: `How much, dough line ${nth}` });
   await page.getByRole('textbox', { name: 'Name' }).fill('Trial');
-  await page.getByRole('textbox', { name: 'Ingredient, dough line 1' }).fill('flour');
+  await page.getByRole('combobox', { name: 'Ingredient, dough line 1' }).fill('flour');
   await amount(1).fill('70');
   await expect(page.getByText(/All flours together are 100 %.*here they are 70 %/)).toBeVisible();
   await page.getByRole('button', { name: /Keep version 1/ }).click();
@@ -88,7 +88,7 @@ test('what is wrong with a formula is said beside the row, and nothing typed is 
   await amount(1).fill('1,5 kg');
   await expect(page.getByRole('region', { name: 'dough' })).toContainText('1.500 kg');
   await amount(1).press('Enter');
-  await page.getByRole('textbox', { name: 'Ingredient, dough line 2' }).fill('salt');
+  await page.getByRole('combobox', { name: 'Ingredient, dough line 2' }).fill('salt');
   await amount(2).fill('20 %');
   await expect(page.getByText(/Salt 20 % is high/)).toBeVisible();
   await amount(2).fill('120 g (1 tbsp)');
@@ -216,9 +216,9 @@ test('the workbench says how long a piece chills, and what the freezer does to t
 
 test('a proof that is not yet ready is judged so, and its time moves', async ({ browser }) => {
   const page = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
-  await page.getByRole('button', { name: /^Crescent 38\s*proof butter crescent/ }).click();
+  await page.getByRole('button', { name: /^Crescent 38\s*proof chocolate roll/ }).click();
   const card = page.getByRole('article');
-  await expect(card.getByRole('heading', { name: 'Proof butter crescent' })).toBeVisible();
+  await expect(card.getByRole('heading', { name: 'Proof chocolate roll' })).toBeVisible();
   const best = async () => (await card.getByText(/^ready/).textContent()) ?? '';
   const before = await best();
   await card.getByRole('button', { name: /Too far/ }).click();
@@ -266,7 +266,8 @@ test('a hot morning moves the waits, and the plan follows when it is told to', a
   await expect(bakery).toContainText('told by Jonas');
   await expect(moves).toContainText(/now takes .*; the plan gives it/);
   await expectAccessible(page);
-  const dough = moves.getByRole('listitem').filter({ hasText: 'Brioche 8' });
+  const name = (await moves.getByRole('heading', { level: 3 }).first().textContent()) ?? '';
+  const dough = moves.getByRole('listitem').filter({ hasText: name });
   await dough.getByRole('button', { name: 'Let the plan follow' }).click();
   await expect(dough).toHaveCount(0);
   await tell('Bakery', '21.8');

@@ -39,13 +39,14 @@ export function Totals({ analysis, advice }: { analysis: Analysis; advice: Advic
             {shown.map(({ about, name, of }) => {
               const said = advice.filter((one) => one.about === about && about !== null);
               return (
-                <div key={name} className="border-b border-hairline py-1.5">
-                  <div className="flex items-baseline justify-between">
-                    <dt>{name}</dt>
-                    <dd className="text-xl font-semibold">{of(analysis).toFixed(1)} %</dd>
-                  </div>
+                <div
+                  key={name}
+                  className="grid grid-cols-[1fr_auto] items-baseline border-b border-hairline py-1.5"
+                >
+                  <dt>{name}</dt>
+                  <dd className="text-xl font-semibold">{of(analysis).toFixed(1)} %</dd>
                   {said.map(({ sentence }) => (
-                    <dd key={sentence} className="text-[15px] text-quiet">
+                    <dd key={sentence} className="col-span-2 text-[15px] text-quiet">
                       {sentence}
                     </dd>
                   ))}

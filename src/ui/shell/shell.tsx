@@ -47,14 +47,14 @@ export function Shell({
             <p className="text-xl font-bold">
               Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
-            <nav aria-label="Views" className="flex gap-1">
+            <nav aria-label="Views" className="flex flex-wrap gap-1">
               {VIEWS.map(({ href, name }) => (
                 <a
                   key={href}
                   href={href}
                   aria-current={path.startsWith(href) ? 'page' : undefined}
                   className={clsx(
-                    'grid min-h-11 place-items-center rounded px-3 text-lg',
+                    'grid min-h-11 place-items-center rounded px-2 text-lg sm:px-3',
                     path.startsWith(href) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                   )}
                 >

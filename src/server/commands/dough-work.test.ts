@@ -1,0 +1,377 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freshDatabase } from '../../../test-support/house';
+import type { Answer } from '@/core/floor/answer';
+import type { Person } from '@/core/floor/board';
+import type { Lesson } from '@/core/floor/lesson';
+import { misfits } from '@/core/floor/misfit';
+import { floorDough } from '@/core/floor/board';
+import type { Draft } from '@/core/formula/draft';
+import { linesOf } from '@/core/formula/formula';
+import { seedDemo } from '../demo/seed';
+import { rowsOf } from '../db/rows';
+import { takeReadings, takeWeight, lastWeight } from '../intake';
+import { houseNow } from '../queries/clock';
+import { doughById, doughsDueFrom } from '../queries/doughs';
+import { evidence, learntMixing, mixSubject } from '../queries/evidence';
+import { currentFormulas, formulaVersions } from '../queries/formulas';
+import { people } from '../queries/house';
+import { mixSheet } from '../queries/mix';
+import { places } from '../queries/places';
+import { currentProducts } from '../queries/products';
+import { runCommand } from './run';
+
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+let mara: Person;
+let jonas: Person;
+
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
+  const all = await people(house.pool);
+  const named = (name: string) => all.find((person) => person.name === name) as Person;
+  [mara, jonas] = [named('Mara'), named('Jonas')];
+});
+afterAll(() => house.close());
+
+async function ok<T>(answer: Promise<Answer>): Promise<T> {
+  const got = await answer;
+  if (!got.ok) throw new Error(got.message);
+  return got.result as T;
+}
+async function refusal(answer: Promise<Answer>): Promise<{ message: string; field: string | null }> {
+  const got = await answer;
+  if (got.ok) throw new Error(`It was done: ${JSON.stringify(got.result)}`);
+  return got;
+}
+async function count(
+  table: 'formula_version' | 'floor_event' | 'place_reading' | 'evidence',
+): Promise<number> {
+  const [row] = await rowsOf<{ n: number }>(house.pool, `SELECT COUNT(*) AS n FROM ${table}`);
+  return row?.n ?? 0;
+}
+async function doughNamed(name: string) {
+  const found = (await doughsDueFrom(house.pool, await houseNow(house.pool))).find(
+    (dough) => dough.name === name,
+  );
+  if (!found) throw new Error(`The demo has no ${name}.`);
+  return found;
+}
+
+const draft = (rows: [string, string][], kind: Draft['stages'][number]['kind'] = 'dough'): Draft => ({
+  ...{ flour: '1 kg', doughCelsius: '24' },
+  stages: [{ kind, rows: rows.map(([name, amount]) => ({ name, amount, note: '' })) }],
+});
+const save = (part: Record<string, unknown>) =>
+  runCommand('save-formula', mara, {
+    ...{ clientId: randomUUID(), from: null, name: 'Trial dough', note: '', kitchen: 'metric' },
+    draft: draft([
+      ['flour', '100'],
+      ['water', '60'],
+    ]),
+    ...part,
+  });
+
+describe('keeping a formula', () => {
+  it('makes a version, once for the same form, and a new one for a change', async () => {
+    const clientId = randomUUID();
+    const first = await ok<{ formulaId: number; versionId: number; version: number }>(save({ clientId }));
+    expect(await ok(save({ clientId }))).toEqual(first);
+    const changed = draft([
+      ['flour', '100'],
+      ['water', '62'],
+    ]);
+    const second = await ok<{ version: number }>(
+      save({ from: first.versionId, draft: changed, note: 'softer' }),
+    );
+    expect(second.version).toBe(2);
+    const versions = await formulaVersions(house.pool, first.formulaId);
+    expect(versions.map(({ version, note, by }) => [version, note, by])).toEqual([
+      [2, 'softer', 'Mara'],
+      [1, '', 'Mara'],
+    ]);
+  });
+
+  it('says when somebody else has kept a version meanwhile', async () => {
+    const [old] = (
+      await formulaVersions(
+        house.pool,
+        (await currentFormulas(house.pool)).find(({ name }) => name === 'Trial dough')?.formulaId ?? 0,
+      )
+    ).slice(-1);
+    const { message } = await refusal(save({ from: old?.id ?? 0 }));
+    expect(message).toMatch(/Mara has kept version 2 meanwhile/);
+  });
+
+  it('lets products follow, while doughs that are planned keep theirs', async () => {
+    const crescent = (await currentFormulas(house.pool)).find(({ name }) => name === 'Crescent dough');
+    const before = await mixSheet(house.pool, await doughNamed('Crescent 39'));
+    const rows: [string, string][] = [
+      ['water', '28 %'],
+      ['milk', '25 %'],
+      ['flour', '100 %'],
+      ['salt', '1.9 %'],
+      ['yeast', '3.6 %'],
+    ];
+    const made = await ok<{ versionId: number }>(
+      save({ from: crescent?.id, name: 'Crescent dough', draft: draft(rows) }),
+    );
+    const product = (await currentProducts(house.pool)).find(({ name }) => name === 'Butter crescent');
+    expect(product?.formulaVersionId).toBe(made.versionId);
+    const after = await mixSheet(house.pool, await doughNamed('Crescent 39'));
+    expect(after?.formula.id).toBe(before?.formula.id);
+  });
+
+  it.each([
+    [
+      'flours that are not 100 %',
+      draft([
+        ['flour', '70'],
+        ['rye flour', '20'],
+      ]),
+      /All flours together are 100 %/,
+    ],
+    [
+      'an unknown ingredient',
+      draft([
+        ['flour', '100'],
+        ['moon dust', '3'],
+      ]),
+      /does not know “moon dust”/,
+    ],
+    [
+      'a slip of the finger',
+      draft([
+        ['flour', '100'],
+        ['water', '1000000 %'],
+      ]),
+      /slip of the finger/,
+    ],
+    ['nothing', draft([]), /at least one ingredient/],
+  ])('refuses %s, and keeps nothing of it', async (_, wrong, sentence) => {
+    const before = await count('formula_version');
+    expect(
+      (await refusal(save({ name: `Wrong ${randomUUID().slice(0, 8)}`, draft: wrong }))).message,
+    ).toMatch(sentence);
+    expect(await count('formula_version')).toBe(before);
+  });
+
+  it('refuses a second formula of one name, a levain made of itself, and a baker’s change', async () => {
+    expect((await refusal(save({ name: 'danish dough' }))).message).toMatch(/called Danish dough already/);
+    const levain = (other: string) =>
+      draft(
+        [
+          ['flour', '1000 g'],
+          [other, '100 g'],
+        ],
+        'levain',
+      );
+    const mother = await ok<{ versionId: number }>(save({ name: 'Mother', draft: levain('water') }));
+    await ok(save({ name: 'Child', draft: levain('Mother') }));
+    const circle = save({ from: mother.versionId, name: 'Mother', draft: levain('Child') });
+    expect((await refusal(circle)).message).toBe('Mother is made of itself: Mother → Child → Mother.');
+    const byJonas = runCommand('save-formula', jonas, {
+      clientId: randomUUID(),
+      from: null,
+      name: 'X',
+      note: '',
+      kitchen: 'us',
+      draft: draft([]),
+    });
+    expect((await refusal(byJonas)).message).toMatch(/may not do this/);
+  });
+});
+
+describe('ingredients', () => {
+  it('are kept from being taken out while a formula needs them', async () => {
+    expect((await refusal(runCommand('remove-ingredient', mara, { id: 'milk' }))).message).toMatch(
+      /It is used in .* take it out there first/,
+    );
+    await ok(runCommand('remove-ingredient', mara, { id: 'peanut' }));
+    expect((await refusal(runCommand('remove-ingredient', mara, { id: 'moon-dust' }))).message).toMatch(
+      /no such ingredient/,
+    );
+  });
+});
+
+describe('a mix', () => {
+  const record = (doughId: number, part: Record<string, unknown>, person = jonas) =>
+    runCommand('record-event', person, { id: randomUUID(), doughId, stepKey: 'mix', ...part });
+
+  it('teaches the rise and the factor, and an undo takes the lesson back', async () => {
+    const { id } = await doughNamed('Danish 14');
+    const sheet = await mixSheet(house.pool, await doughNamed('Danish 14'));
+    const subject = mixSubject('mixer', sheet?.formula.formulaId ?? 0);
+    const conditions = { kind: 'conditions', flour: 20, room: 22, liquid: 8, iceKg: 0 };
+    await ok(record(id, { kind: 'conditions', data: conditions }));
+    const reading = randomUUID();
+    const { lesson } = await ok<{ lesson: Lesson | null }>(
+      runCommand('record-event', jonas, {
+        id: reading,
+        doughId: id,
+        stepKey: 'mix',
+        kind: 'temperature',
+        celsius: 21,
+      }),
+    );
+    expect(lesson?.evidenceId).toBeGreaterThan(0);
+    const learnt = await learntMixing(house.pool, subject);
+    expect([learnt.rise.readings, learnt.factor.readings]).toEqual([1, 1]);
+    expect(learnt.rise.spread).toBeLessThan(2.5);
+    await ok(record(id, { kind: 'undo', undoes: reading }));
+    expect((await learntMixing(house.pool, subject)).rise.readings).toBe(0);
+  });
+
+  it('questions a reading that is far off, keeps it, and lets a person leave it out', async () => {
+    const { id } = await doughNamed('Danish 14');
+    const { lesson } = await ok<{ lesson: Lesson }>(record(id, { kind: 'temperature', celsius: 41 }));
+    expect(lesson.question).toMatch(/Measure again if it may be wrong/);
+    await ok(runCommand('decline-evidence', jonas, { evidenceId: lesson.evidenceId, declined: true }));
+    const rises = await evidence(house.pool, 'rise');
+    expect(rises.find((one) => one.id === lesson.evidenceId)?.declined).toBe(true);
+    expect(
+      (await refusal(runCommand('decline-evidence', jonas, { evidenceId: 99_999, declined: true }))).message,
+    ).toMatch(/no such batch/);
+  });
+
+  it('refuses a dough at 75 °C, liquid at 60 °C, weights below nothing and data of another kind', async () => {
+    const { id } = await doughNamed('Danish 14');
+    const before = await count('floor_event');
+    const cases: [Record<string, unknown>, RegExp][] = [
+      [{ kind: 'temperature', celsius: 75 }, /75 °F is 23.9 °C/],
+      [
+        { kind: 'conditions', data: { kind: 'conditions', flour: 20, room: 22, liquid: 60, iceKg: 0 } },
+        /liquid lies between -20 and 43/,
+      ],
+      [
+        { kind: 'conditions', data: { kind: 'conditions', flour: 75, room: 22, liquid: 6, iceKg: 0 } },
+        /flour lies between -5 and 45/,
+      ],
+      [{ kind: 'mix', data: { kind: 'weighed', line: '0.0', bowl: 1, grams: -5 } }, /Give a weight/],
+      [{ kind: 'mix', data: { kind: 'verdict', verdict: 'right' } }, /does not say what was done/],
+      [{ kind: 'mix' }, /does not say what was done/],
+      [{ kind: 'verdict', data: { kind: 'verdict', verdict: 'right' } }, /Nothing rises during mix/],
+      [{ kind: 'alive', data: { kind: 'alive', answer: 'ready', sign: null } }, /no levain, sponge or yeast/],
+    ];
+    for (const [part, sentence] of cases) expect((await refusal(record(id, part))).message).toMatch(sentence);
+    expect(await count('floor_event')).toBe(before);
+  });
+
+  it('becomes a new version of its formula as it was really done', async () => {
+    const { id } = await doughNamed('Danish 14');
+    expect(
+      (await refusal(runCommand('adopt-mix', jonas, { clientId: randomUUID(), doughId: id }))).message,
+    ).toMatch(/nothing new to keep/);
+    await ok(record(id, { kind: 'mix', data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -100 } }));
+    const made = await ok<{ formulaId: number; version: number }>(
+      runCommand('adopt-mix', jonas, { clientId: randomUUID(), doughId: id }),
+    );
+    const [newest] = await formulaVersions(house.pool, made.formulaId);
+    expect(newest?.note).toMatch(/as Danish 14 was mixed: 100 g wheat flour held back/);
+    expect(linesOf(newest?.formula ?? { stages: [], doughCelsius: null })[0]?.percent).toBeGreaterThan(36);
+  });
+});
+
+describe('a verdict on a proof', () => {
+  it('teaches the product’s time, and moves the window of the proof that was judged', async () => {
+    const dough = await doughNamed('Crescent 38');
+    const proof = dough.steps.find(({ label }) => label.startsWith('Proof chocolate'));
+    const { lesson } = await ok<{ lesson: Lesson | null }>(
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: dough.id, stepKey: proof?.key, kind: 'verdict' },
+        data: { kind: 'verdict', verdict: 'over' },
+      }),
+    );
+    expect(lesson).not.toBeNull();
+    const after = (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === proof?.key);
+    expect(after?.target).toBeLessThan((proof?.target ?? 0) - 3);
+  });
+});
+
+describe('today’s temperatures', () => {
+  const request = (token: string, body: unknown) =>
+    new Request('http://127.0.0.1/api/intake', {
+      method: 'POST',
+      headers: { authorization: `Bearer ${token}`, 'content-type': 'application/json' },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    });
+  const place = async (id: string) =>
+    (await places(house.pool, await houseNow(house.pool))).find((one) => one.id === id);
+
+  it('come from probes with their own token, each reading once', async () => {
+    const at = (await houseNow(house.pool)) - 60_000;
+    const body = { readings: [{ place: 'retarder', celsius: 5.5, at }] };
+    expect((await takeReadings(request('lindenried-probes', body))).status).toBe(200);
+    const before = await count('place_reading');
+    expect((await takeReadings(request('lindenried-probes', body))).status).toBe(200);
+    expect(await count('place_reading')).toBe(before);
+    expect((await takeReadings(request('lindenried-scale', body))).status).toBe(401);
+    expect((await takeReadings(request('guessed-token', body))).status).toBe(401);
+    expect((await takeReadings(request('lindenried-probes', '{'))).status).toBe(400);
+    expect((await takeReadings(request('lindenried-probes', { readings: [] }))).status).toBe(400);
+  });
+
+  it('keep a probe that reports 85 °C, and reckon nothing from it', async () => {
+    await ok(runCommand('set-clock', jonas, { shows: '2026-11-19T04:15', paused: true }));
+    const before = await place('retarder');
+    await takeReadings(request('lindenried-probes', { readings: [{ place: 'retarder', celsius: 85 }] }));
+    const after = await place('retarder');
+    expect(after?.reading?.celsius).toBe(before?.reading?.celsius);
+    expect(after?.remark).toMatch(/85 °C, as a broken one does; not believed/);
+  });
+
+  it('fall back to the usual when a probe stops reporting', async () => {
+    const later = (await places(house.pool, (await houseNow(house.pool)) + 5 * 3_600_000)).find(
+      ({ id }) => id === 'freezer',
+    );
+    expect(later?.reading).toBeNull();
+    expect(later?.remark).toMatch(/No reading for 5 h; reckoning with the usual/);
+  });
+
+  it('take weights from the scale', async () => {
+    const weight = { id: randomUUID(), grams: 2517 };
+    expect((await takeWeight(request('lindenried-scale', weight))).status).toBe(200);
+    expect((await takeWeight(request('lindenried-scale', { id: 'mine', grams: -1 }))).status).toBe(400);
+    expect((await lastWeight(house.pool, await houseNow(house.pool)))?.grams).toBe(2517);
+  });
+
+  it('refuse what cannot be true of a place', async () => {
+    expect(
+      (await refusal(runCommand('tell-place', jonas, { place: 'retarder', celsius: 85 }))).message,
+    ).toMatch(/cannot be true of retarder; between -8 and 25/);
+    expect(
+      (await refusal(runCommand('tell-place', jonas, { place: 'cellar', celsius: 12 }))).message,
+    ).toMatch(/no such place/);
+    expect((await refusal(runCommand('tell-place', jonas, { place: 'bakery' }))).message).toMatch(
+      /such as 24 or 75 F/,
+    );
+  });
+
+  it('move the waits of open doughs, and the plan follows when told, leaving all others where they are', async () => {
+    const open = async () =>
+      (await doughsDueFrom(house.pool, await houseNow(house.pool))).filter(
+        (dough) => !floorDough(dough).state.finished,
+      );
+    await ok(runCommand('tell-place', jonas, { place: 'bakery', celsius: 33 }));
+    const off = (await open()).filter((dough) => misfits(floorDough(dough)).length > 0);
+    const [first] = off;
+    if (!first) throw new Error('A hot morning moved nothing.');
+    const others = (await open()).filter(({ id }) => id !== first.id);
+    const answer = await ok<{ settled: boolean; moved: number }>(
+      runCommand('follow-dough', jonas, { doughId: first.id }),
+    );
+    expect(answer.settled).toBe(true);
+    expect(answer.moved).toBeGreaterThan(0);
+    const after = await open();
+    for (const other of others) {
+      const now = after.find(({ id }) => id === other.id);
+      expect(now?.steps.map(({ plannedStart }) => plannedStart)).toEqual(
+        other.steps.map(({ plannedStart }) => plannedStart),
+      );
+    }
+    expect((await refusal(runCommand('follow-dough', jonas, { doughId: 9999 }))).message).toMatch(
+      /not in the plan/,
+    );
+  });
+});
