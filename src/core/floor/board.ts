@@ -50,7 +50,7 @@ export interface Board {
   machines: Machine[];
   presences: Presence[];
   /** Latest reading of each place. */
-  places: { place: string; celsius: number; at: Instant }[];
+  places: { place: string; celsius: number; humidity: number | null; at: Instant }[];
   doughs: BoardDough[];
 }
 

@@ -77,7 +77,7 @@ describe('what is known of a dough’s steps', () => {
 
   it('is the last temperature that was measured', () => {
     const warm = did('temperature', 'mix', 14, { celsius: 26.5 });
-    expect(known([...mixed, warm], 20).get('mix')?.celsius).toBe(26.5);
+    expect(known([...mixed, warm], 20).get('mix')?.reading).toEqual({ minute: 14, celsius: 26.5 });
   });
 });
 

@@ -37,7 +37,10 @@ export function knownOf(
     const place = step.step.place === undefined ? undefined : today[step.step.place];
     if (state.status === 'running' && place && step.step.kind !== 'bake') known.around = place.celsius;
     const measured = state.temperatures.at(-1);
-    if (measured) known.celsius = measured.celsius;
+    if (measured) {
+      const since = (measured.at - (startedAt ?? measured.at)) / MINUTE;
+      known.reading = { minute: Math.max(0, since), celsius: measured.celsius };
+    }
     if (state.notBefore !== null && startedAt !== null)
       known.atLeast = (state.notBefore - startedAt) / MINUTE;
     steps.set(step.key, known);

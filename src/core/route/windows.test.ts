@@ -104,6 +104,16 @@ describe('the window of a proof', () => {
     );
   });
 
+  it('goes on from the temperature that was measured in the dough, and not from what was reckoned', () => {
+    const measured = (celsius: number) => ({
+      steps: new Map([['5.1.proof', { reading: { minute: 20, celsius } }]]),
+    });
+    const [cold, warm] = [8, 20].map(
+      (celsius) => step(settled(usual, measured(celsius)), '5.1.proof').target,
+    );
+    expect((cold ?? 0) - (warm ?? 0)).toBeGreaterThan(10);
+  });
+
   it('says so where it never rises, and keeps what the house has set', () => {
     const dead = {
       steps: new Map([
@@ -123,7 +133,9 @@ describe('the window of a proof', () => {
 });
 
 describe('a rest for the sake of a core temperature', () => {
-  const warm = (celsius: number) => ({ steps: new Map([['turn-1', { celsius }]]) });
+  const warm = (celsius: number) => ({
+    steps: new Map([['turn-1', { minutes: 8, reading: { minute: 8, celsius } }]]),
+  });
 
   it('is at least as long as the core takes in this bakery today', () => {
     const [cool, hot] = [warm(6.4), warm(16)].map((known) => step(settled(usual, known), 'rest'));

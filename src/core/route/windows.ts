@@ -1,4 +1,11 @@
-import { approach, minuteReached, progressAlong, withDose, type Fermentation } from '../ferment/progress';
+import {
+  approach,
+  minuteReached,
+  progressAlong,
+  withDose,
+  type Fermentation,
+  type Profile,
+} from '../ferment/progress';
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
 import { BUTTER, DOUGH } from '../heat/material';
 import { firstMode, minutesToCore, type FirstMode } from '../heat/mode';
@@ -11,10 +18,11 @@ import type { ProductSpec, Rise, RisePhase, RouteLink } from './route';
 /** Temperatures of the house's places as they are today. */
 export type Today = Record<string, { celsius: number; kind: PlaceKind }>;
 
-/** What is known of a step beyond the route: how long it is planned or was, and how warm the dough was at its end. */
+/** What is known of a step beyond the route: how long it is planned or was, and how warm the dough was. */
 export interface KnownStep {
   minutes?: number;
-  celsius?: number;
+  /** The last temperature that was measured, so many minutes after its start. */
+  reading?: { minute: number; celsius: number };
   /** How warm it is around the dough at this moment, as measured where it stands. */
   around?: number;
   /** It cannot end before it is this long: somebody looked, and it was not ready. */
@@ -112,19 +120,44 @@ function settle(
   if (phase && rise) {
     const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
     const already = risen[phase] ?? 0;
-    if (route.rise?.decides)
-      done = riseUntil(done, fermentation, rise, approach(start, around, settling, LONGEST_RISE), already);
+    const along = (minutes: number) => courseOf(start, around, settling, minutes, known?.reading);
+    if (route.rise?.decides) done = riseUntil(done, fermentation, rise, along(LONGEST_RISE), already);
     const length = known?.minutes ?? done.target;
-    const now =
-      already + progressAlong(fermentation, approach(start, around, settling, Math.max(1, length)), length);
+    const now = already + progressAlong(fermentation, along(Math.max(1, length)), length);
     risen[phase] = now;
     // In minutes of the undosed rise: what a verdict on it teaches.
     done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
   }
   if (known?.atLeast !== undefined && known.atLeast > done.min) done = atLeast(done, known.atLeast);
   const length = known?.minutes ?? done.target;
-  const celsius = known?.celsius ?? route.gives ?? around + (start - around) * Math.exp(-length / settling);
+  // Where the dough was measured it goes on from there, and not from where it was reckoned to be.
+  const [from, since] = known?.reading
+    ? [known.reading.celsius, known.reading.minute]
+    : [route.gives ?? start, 0];
+  const celsius =
+    route.gives !== undefined && !known?.reading
+      ? route.gives
+      : around + (from - around) * Math.exp(-Math.max(0, length - since) / settling);
   return { done, after: { celsius, risen } };
+}
+
+/** The dough's own temperature during a step: from its start, or through what was measured, towards what is around it. */
+function courseOf(
+  start: number,
+  around: number,
+  settling: number,
+  minutes: number,
+  reading?: { minute: number; celsius: number },
+): Profile {
+  if (!reading) return approach(start, around, settling, minutes);
+  const after = approach(
+    reading.celsius,
+    around,
+    settling,
+    Math.max(1, minutes - reading.minute),
+    reading.minute,
+  );
+  return reading.minute > 0 ? [{ minute: 0, celsius: start }, ...after] : after;
 }
 
 function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | null {
@@ -154,7 +187,7 @@ function riseUntil(
   step: DoughStep,
   fermentation: Fermentation,
   { early, late }: Rise,
-  profile: ReturnType<typeof approach>,
+  profile: Profile,
   already: number,
 ): DoughStep {
   const at = (progress: number) => minuteReached(fermentation, profile, progress, already, LONGEST_RISE);

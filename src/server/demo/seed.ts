@@ -118,14 +118,15 @@ async function seedReadings(db: Db, now: Instant): Promise<void> {
     flour: [19.5, 0.4],
     tap: [12.6, 0.3],
   };
-  const rows: (string | number | Date)[][] = [];
+  const rows: (string | number | Date | null)[][] = [];
   for (let at = now - 2 * 24 * 60 * MINUTE; at <= now; at += 10 * MINUTE) {
     Object.entries(places).forEach(([place, [mean = 0, swing = 0]], i) => {
       const wave = Math.sin(at / (37 * MINUTE) + i) + 0.4 * Math.sin(at / (11 * MINUTE));
-      rows.push([place, new Date(at), Math.round((mean + swing * wave) * 10) / 10]);
+      const humidity = place === 'proofer' ? Math.round(78 + 3 * wave) : null;
+      rows.push([place, new Date(at), Math.round((mean + swing * wave) * 10) / 10, humidity]);
     });
   }
-  await write(db, 'INSERT INTO place_reading (place, at, celsius) VALUES ?', [rows]);
+  await write(db, 'INSERT INTO place_reading (place, at, celsius, humidity) VALUES ?', [rows]);
 }
 
 /** Tokens of the demo's own stand-ins; a real house makes its own. */

@@ -53,14 +53,14 @@ export function shifts(db: Db): Promise<Shift[]> {
 export async function latestReadings(
   db: Db,
   now: number,
-): Promise<{ place: string; celsius: number; at: number }[]> {
-  const rows = await rowsOf<{ place: string; celsius: number; at: Date }>(
+): Promise<{ place: string; celsius: number; humidity: number | null; at: number }[]> {
+  const rows = await rowsOf<{ place: string; celsius: number; humidity: number | null; at: Date }>(
     db,
-    `SELECT r.place, r.celsius, r.at FROM place_reading r
+    `SELECT r.place, r.celsius, r.humidity, r.at FROM place_reading r
      JOIN (SELECT place, MAX(at) AS at FROM place_reading WHERE at <= ? AND doubt IS NULL GROUP BY place) last
        ON last.place = r.place AND last.at = r.at
      ORDER BY r.place`,
     [new Date(now)],
   );
-  return rows.map(({ place, celsius, at }) => ({ place, celsius, at: at.getTime() }));
+  return rows.map(({ at, ...reading }) => ({ ...reading, at: at.getTime() }));
 }

@@ -51,6 +51,11 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
   const lastStep =
     last && doughs.find(({ id }) => id === last.doughId)?.steps.find(({ key }) => key === last.stepKey);
   const undoable = last && now - last.at < 60 * 60_000 ? last : null;
+  const pick = (item: AgendaItem) => {
+    setHeld(idOf(item));
+    // The card is at the top, what was tapped may be far below.
+    window.scrollTo({ top: 0 });
+  };
   const name = (id: number | null) => board.people.find((p) => p.id === id)?.name ?? '';
 
   return (
@@ -71,6 +76,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
             key={idOf(looked)}
             item={looked}
             {...{ now, zone, record }}
+            humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
             onBack={() => setHeld(null)}
           />
         ) : chosen ? (
@@ -114,15 +120,9 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
         next={lists.next.filter((item) => item !== chosen)}
         coming={lists.coming}
         {...{ zone, name }}
-        onPick={(item) => setHeld(idOf(item))}
+        onPick={pick}
       />
-      <WaitingLanes
-        items={lists.waiting}
-        places={board.places}
-        now={now}
-        zone={zone}
-        onPick={(item) => setHeld(idOf(item))}
-      />
+      <WaitingLanes items={lists.waiting} places={board.places} now={now} zone={zone} onPick={pick} />
     </main>
   );
 }

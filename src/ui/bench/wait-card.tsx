@@ -17,6 +17,8 @@ interface Props {
   now: number;
   zone: string;
   record: (recording: Recording) => Promise<unknown>;
+  /** Humidity where it stands, %, where a probe knows it. */
+  humidity: number | null;
   onBack: () => void;
 }
 
@@ -28,7 +30,7 @@ const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
 const MINUTE = 60_000;
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
-export function WaitCard({ item, now, zone, record, onBack }: Props) {
+export function WaitCard({ item, now, zone, record, humidity, onBack }: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const from = state.startedAt ?? step.plannedStart;
@@ -60,7 +62,12 @@ export function WaitCard({ item, now, zone, record, onBack }: Props) {
           {state.notBefore !== null && `, look again ${clockTime(state.notBefore, zone)}`}
         </p>
         {step.remark && <p className="text-warn">{step.remark}</p>}
-        {step.step.cover && <p>Cover: {step.step.cover}</p>}
+        {step.step.cover && (
+          <p>
+            Cover: {step.step.cover}
+            {humidity !== null && `; humidity there ${Math.round(humidity)} %`}
+          </p>
+        )}
         {step.step.check && <p>Look for: {step.step.check}</p>}
         {last && (
           <p>

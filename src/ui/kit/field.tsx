@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useId, type ComponentProps, type ReactNode } from 'react';
 
-const BOX = 'w-full rounded border border-edge bg-ground px-2';
+const BOX = 'w-full min-w-0 rounded border border-edge bg-ground px-2';
 
 type Size = 'desk' | 'floor';
 const SIZES: Record<Size, string> = { desk: 'min-h-10 text-[17px]', floor: 'min-h-14 px-4 text-2xl' };
@@ -17,7 +17,7 @@ interface Shared {
 
 function Labelled({ label, trouble, hint, id, children }: Shared & { id: string; children: ReactNode }) {
   return (
-    <div className="grid content-start gap-1 text-[15px]">
+    <div className="grid min-w-0 content-start gap-1 text-[15px]">
       <label htmlFor={id}>{label}</label>
       {children}
       {trouble ? (

@@ -45,7 +45,7 @@ export function RoomsView({ places, board, person }: { places: ShownPlace[]; boa
     .filter(({ misfits: list }) => list.length > 0);
   return (
     <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.3fr_1fr]">
-      <section aria-label="Temperatures today" className="bg-flour p-5">
+      <section aria-label="Temperatures today" className="min-w-0 bg-flour p-5">
         <h1 className="mb-1 text-3xl font-bold">Rooms</h1>
         <p className="mb-3 text-quiet">
           Water, chilling and proofs of all open doughs are reckoned from these.
@@ -140,7 +140,7 @@ function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: 
       </div>
       <p className="text-3xl font-bold">{showCelsius(celsius, units)}</p>
       <form
-        className="flex items-end gap-2"
+        className="flex min-w-0 items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
           void tell();

@@ -54,7 +54,7 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
           weighed.ok ? (
             <div
               key={name}
-              className="flex max-w-xl items-baseline justify-between border-b border-hairline py-1.5"
+              className="flex max-w-xl flex-wrap items-baseline justify-between gap-x-4 border-b border-hairline py-1.5"
             >
               <dt>{same ? 'in every kitchen' : name}</dt>
               <dd className="text-right">
