@@ -18,7 +18,10 @@ export default {
       comment: 'The core knows the trade and small pure libraries; no React, no Next, no Node, no SQL.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/(date-fns|@date-fns/tz|ajv|jsonc-parser|papaparse)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core'],
+        pathNot: 'node_modules/(date-fns|@date-fns/tz|ajv|jsonc-parser|papaparse)/',
+      },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

@@ -30,5 +30,8 @@ export default tseslint.config(
     },
   },
   { files: ['**/*.mjs'], ...tseslint.configs.disableTypeChecked },
-  { files: ['bench/**', 'scripts/**', 'src/workers/**', 'src/app/api/**', 'src/devices/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['bench/**', 'scripts/**', 'src/workers/**', 'src/app/api/**', 'src/devices/**'],
+    rules: { 'no-console': 'off' },
+  },
 );

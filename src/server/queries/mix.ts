@@ -1,31 +1,16 @@
-import { bowlsFor, oneBowl, roundToScale, type Rounded } from '@/core/formula/bowls';
+import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { linesOf, type Formula } from '@/core/formula/formula';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
-import { scale, type ScaledFormula } from '@/core/formula/scale';
+import type { MixSheet } from '@/core/formula/mix-sheet';
+import { scale } from '@/core/formula/scale';
 import type { BoardDough } from '@/core/floor/board';
-import type { Learnt } from '@/core/learning/readings';
 import type { BowlTemperatures } from '@/core/heat/mixing';
 import { rowsOf, type Db } from '../db/rows';
 import { sizes } from './doughs';
-import { learntMixing, mixSubject, type Evidence } from './evidence';
+import { learntMixing, mixSubject } from './evidence';
 import { formulaVersion, ingredientsAndFormulas, type FormulaVersion } from './formulas';
 import { houseValues } from './house';
 import { today } from './places';
-
-/** All there is to know for mixing a dough. Plain data: it goes to the browser. */
-export interface MixSheet {
-  formula: Pick<FormulaVersion, 'id' | 'formulaId' | 'name' | 'version' | 'formula'>;
-  /** The formula in weights for the whole dough, exact. */
-  whole: ScaledFormula;
-  bowls: number;
-  /** One bowl as it is weighed, and what rounding changed. */
-  bowl: Rounded;
-  /** The house's ingredients that the formula has, and all others to take instead. */
-  ingredients: Ingredient[];
-  temperatures: BowlTemperatures;
-  rise: Learnt & { evidence: Evidence[] };
-  factor: Learnt & { evidence: Evidence[] };
-}
 
 /** The formula version that a dough is mixed by. */
 export async function formulaOfDough(db: Db, doughId: number): Promise<FormulaVersion | null> {

@@ -6,12 +6,8 @@ import { useMemo, useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
 import { actualMix, lineId } from '@/core/formula/actual';
 import { analyse } from '@/core/formula/analysis';
-import { ingredientBook, type Ingredient } from '@/core/formula/ingredient';
-import type { Rounded } from '@/core/formula/bowls';
-import type { Formula } from '@/core/formula/formula';
-import type { ScaledFormula } from '@/core/formula/scale';
-import type { BowlTemperatures } from '@/core/heat/mixing';
-import type { Learnt } from '@/core/learning/readings';
+import { ingredientBook } from '@/core/formula/ingredient';
+import type { MixSheet } from '@/core/formula/mix-sheet';
 import { dayTime } from '@/core/time/local';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
@@ -23,21 +19,10 @@ import { ActualPanel } from './actual-panel';
 import { LineSheet } from './line-sheet';
 import { WaterPanel } from './water-panel';
 
-export interface SheetData {
-  formula: { formulaId: number; name: string; version: number; formula: Formula };
-  whole: ScaledFormula;
-  bowls: number;
-  bowl: Rounded;
-  ingredients: Ingredient[];
-  temperatures: BowlTemperatures;
-  rise: Learnt;
-  factor: Learnt;
-}
-
 interface Props {
   board: Board;
   person: Person;
-  sheet: SheetData;
+  sheet: MixSheet;
   lastWeight: { id: string; grams: number } | null;
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { MixConditions } from '@/core/floor/events';
 import type { Answer } from '@/core/floor/answer';
 import type { IngredientBook } from '@/core/formula/ingredient';
+import type { MixSheet } from '@/core/formula/mix-sheet';
 import { mixingOf } from '@/core/heat/mixing';
 import { waterAnswer } from '@/core/heat/water';
 import { showCelsius } from '@/core/units/reader';
@@ -12,11 +13,10 @@ import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
-import type { SheetData } from './dough-sheet';
 import { WaterWords } from './water-words';
 
 interface Props {
-  sheet: SheetData;
+  sheet: MixSheet;
   book: IngredientBook;
   conditions: MixConditions | null;
   measured: number | null;
