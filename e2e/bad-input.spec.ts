@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { address, alertOf, expectNoSidewaysScroll, signIn } from './support/people';
+import { address, alertOf, everybodyLeaves, expectNoSidewaysScroll, signIn } from './support/people';
+
+test.afterEach(everybodyLeaves);
 
 test('a due time that is too soon is refused with the step and the earliest time, which then works', async ({
   browser,

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alertOf, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
+import { alertOf, everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
+
+test.afterEach(everybodyLeaves);
 
 /** Types into whatever has the focus, as a person without a mouse does. */
 async function type(page: Page, ...keys: string[]): Promise<void> {
@@ -38,8 +40,11 @@ test('a levain croissant formula is entered by keyboard alone, scaled over two b
   const page = await signIn(browser, 'Mara');
   await page.goto('/formulas');
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
-  await page.keyboard.press('n');
-  await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
+  // Keys are listened to once the page has come to life.
+  await expect(async () => {
+    await page.keyboard.press('n');
+    await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused({ timeout: 3000 });
+  }).toPass();
   await type(page, 'House levain croissant', 'Enter');
   for (const [stage, rows] of LEVAIN_CROISSANT) {
     await type(page, stage, 'Enter');

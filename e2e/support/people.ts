@@ -1,8 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Browser, type Locator, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { PEOPLE } from '@/server/demo/bakery';
 
 export const address = () => process.env.HEFETEIG_ADDRESS ?? '';
+
+const atWork: BrowserContext[] = [];
+
+/** Closes what was opened by signing in: pages left open would follow every change of the tests after them. */
+export async function everybodyLeaves(): Promise<void> {
+  await Promise.all(atWork.splice(0).map((context) => context.close()));
+}
 
 /** Signs somebody in through the screen, in a browser of their own. */
 export async function signIn(
@@ -11,6 +18,7 @@ export async function signIn(
   viewport = { width: 1280, height: 800 },
 ): Promise<Page> {
   const context = await browser.newContext({ viewport, baseURL: address() });
+  atWork.push(context);
   const page = await context.newPage();
   await page.goto('/sign-in');
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();

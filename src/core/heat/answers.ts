@@ -4,7 +4,7 @@ import { showCelsius } from '../units/reader';
 import { minutesUntil, type Warming } from './conduction';
 
 /** Skin colder than this, with butter inside, cracks at the edges when it is rolled. */
-const CRACKS = 2;
+const CRACKS = 3;
 /** A core this much warmer than its skin is not one temperature to a rolling pin. */
 const UNEVEN = 4;
 

@@ -81,6 +81,18 @@ describe('a reference time learnt from verdicts', () => {
     }
   });
 
+  it('moves by less than 5 % for any one batch at all after 20', () => {
+    for (let seed = 1; seed <= 10; seed++) {
+      const known = batches(120, 20, seed);
+      const before = learnFromVerdicts(130, known).mean;
+      for (const minutes of [40, 80, 110, 150, 240])
+        for (const verdict of ['under', 'right', 'over'] as const) {
+          const after = learnFromVerdicts(130, [...known, { minutes, verdict }]).mean;
+          expect(Math.abs(after / before - 1), `${minutes} ${verdict}`).toBeLessThan(0.05);
+        }
+    }
+  });
+
   it('follows "under" to longer and "over" to shorter times', () => {
     const time = (verdict: Verdict) => learnFromVerdicts(130, [{ minutes: 130, verdict }]).mean;
     expect(time('under')).toBeGreaterThan(time('right'));
