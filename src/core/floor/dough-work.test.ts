@@ -91,6 +91,17 @@ describe('a plan that no longer fits', () => {
     });
   });
 
+  it('names a wait that is in vain today, however long it is', () => {
+    const dough = plannedDough([], 600);
+    const steps = dough.steps.map((step) =>
+      step.key === 'rest' ? { ...step, remark: 'At 9 °C the core does not come to 6 °C.' } : step,
+    );
+    expect(misfits({ ...dough, steps }).find(({ key }) => key === 'rest')).toMatchObject({
+      by: 0,
+      sentence: 'rest: At 9 °C the core does not come to 6 °C.',
+    });
+  });
+
   it('says nothing of waits that are over', () => {
     const over = [...mixed, did('start', 'lock-in', 75)];
     expect(misfits(plannedDough(over)).map(({ key }) => key)).not.toContain('retard');

@@ -15,15 +15,17 @@ export interface Misfit {
 /** Less than this is within what anybody can plan, minutes. */
 const SMALL = 3;
 
-/** Waits to come, or under way, that the plan gives too little or too much time. */
+/** Waits to come, or under way, that the plan gives too little or too much time, or that are in vain today. */
 export function misfits({ steps, state }: FloorDough): Misfit[] {
   return steps.flatMap((step) => {
     const own = state.steps.get(step.key);
     if (isHandsOn(step) || !own || own.status === 'done' || own.status === 'skipped') return [];
+    const { label, remark } = step;
+    // What the wait is for does not come about today, however long it is given.
+    if (remark) return [{ key: step.key, label, by: 0, sentence: `${label}: ${remark}` }];
     const planned = Math.round((step.plannedEnd - (own.startedAt ?? step.plannedStart)) / MINUTE);
     const by = planned < step.min ? planned - step.min : planned > step.max ? planned - step.max : 0;
     if (Math.abs(by) <= SMALL) return [];
-    const { label } = step;
     const window =
       step.min === step.max ? duration(step.min) : `${duration(step.min)} to ${duration(step.max)}`;
     const sentence = `${label} now takes ${window}; the plan gives it ${duration(planned)}.`;

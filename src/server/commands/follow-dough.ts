@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { misfits } from '@/core/floor/misfit';
 import { openPart } from '@/core/floor/open-part';
-import { floorDough } from '@/core/floor/board';
+import { floorDough, type BoardDough } from '@/core/floor/board';
 import { planProblem, taskId } from '@/core/route/problem';
 import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
@@ -33,9 +33,12 @@ export const followDough = command<{ doughId: number }, { name: string; settled:
       const was = before.steps.find(({ key }) => key === step.key);
       return was?.plannedStart !== step.plannedStart || was.plannedEnd !== step.plannedEnd;
     });
-    return { name: after.name, settled: misfits(floorDough(after)).length === 0, moved: moved.length };
+    return { name: after.name, settled: timing(after).length === 0, moved: moved.length };
   },
 });
+
+/** Misfits that another time can mend; a wait in vain is not one of them. */
+const timing = (dough: BoardDough) => misfits(floorDough(dough)).filter(({ by }) => by !== 0);
 
 async function openDough({ db }: CommandContext, id: number) {
   const dough = await doughById(db, id);
@@ -47,7 +50,7 @@ async function openDough({ db }: CommandContext, id: number) {
 async function mend(context: CommandContext, id: number): Promise<void> {
   const { db, now, person } = context;
   const dough = await openDough(context, id);
-  if (misfits(floorDough(dough)).length === 0) return;
+  if (timing(dough).length === 0) return;
   const bakery = await house(db);
   const started = dough.events.map(({ at }) => at);
   const origin = localMidnight(Math.min(now, ...started), bakery.zone);

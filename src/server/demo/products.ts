@@ -421,10 +421,10 @@ const rise = (
 ) => {
   return { yeast, celsius, minutes, early, late };
 };
-const bulk60 = rise(24, 60, 0.7, 1.5);
+const bulk60 = rise(24, 60, 0.7, 1.25);
 const night = { bulk: bulk60, proof: rise(26, 150, 0.8, 1.25) };
 const brioche = (minutes: number) => ({
-  ...{ sponge: rise(24, 30, 0.7, 1.6), bulk: rise(25, 90, 0.75, 1.4) },
+  ...{ sponge: rise(24, 30, 0.7, 1.6), bulk: rise(25, 90, 0.75, 1.25) },
   proof: rise(28, minutes, 0.8, 1.25),
 });
 
@@ -506,7 +506,7 @@ export const PRODUCTS: DemoProduct[] = [
         poppyFilling,
       ),
     },
-    { bulk: rise(21, 45, 0.7, 1.5), proof: rise(26, 135, 0.8, 1.25) },
+    { bulk: rise(21, 45, 0.7, 1.3), proof: rise(26, 135, 0.8, 1.25) },
   ),
   product(
     'Brioche knot',

@@ -73,7 +73,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
               y={shown(target)}
               stroke="var(--butter)"
               strokeWidth={3}
-              label={{ value: 'wanted', fill: 'var(--quiet)', position: 'insideTopLeft' }}
+              label={{ value: 'wanted', fill: 'var(--quiet)', position: 'insideBottomRight' }}
             />
           )}
           {lines.map(({ name, dash, colour }) => (
