@@ -63,8 +63,14 @@ describe('what is recorded of a mix', () => {
 describe('what is known of a dough’s steps', () => {
   const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
   const known = (events: ReturnType<typeof did>[], minute: number) =>
-    knownOf(smallDough(), events, planned, { retarder: { celsius: 6, kind: 'fridge' } }, minute * MIN, 1)
-      .steps;
+    knownOf(
+      smallDough(),
+      foldDough(smallDough(), events),
+      planned,
+      { retarder: { celsius: 6, kind: 'fridge' } },
+      minute * MIN,
+      1,
+    ).steps;
 
   it('is how long a step was, or is planned to be', () => {
     expect(known(mixed, 20).get('mix')?.minutes).toBe(15);

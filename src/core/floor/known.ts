@@ -1,8 +1,7 @@
 import type { ExpandedDough } from '../route/expand';
 import type { Known, KnownStep, Today } from '../route/windows';
 import { MINUTE, type Instant } from '../time/local';
-import { foldDough, isHandsOn, type DoughState } from './state';
-import type { FloorEvent } from './events';
+import { isHandsOn, type DoughState } from './state';
 
 /** Planned times of steps by key. */
 export type PlannedTimes = ReadonlyMap<string, { plannedStart: Instant; plannedEnd: Instant }>;
@@ -12,14 +11,13 @@ export type PlannedTimes = ReadonlyMap<string, { plannedStart: Instant; plannedE
  * the dough was; how warm it is now around what stands there now.
  */
 export function knownOf(
-  dough: Pick<ExpandedDough, 'steps' | 'links'>,
-  events: readonly FloorEvent[],
+  dough: Pick<ExpandedDough, 'steps'>,
+  { steps: states }: Pick<DoughState, 'steps'>,
   planned: PlannedTimes,
   today: Today,
   now: Instant,
   dose: number,
 ): Known {
-  const { steps: states } = foldDough(dough, events);
   const steps = new Map<string, KnownStep>();
   for (const step of dough.steps) {
     const state = states.get(step.key);

@@ -25,6 +25,9 @@ export interface DoughStep {
   shortCost: number;
   longCost: number;
   uses: Use[];
+  /** What is around the dough, °C, and how fast it follows, minutes: the route's, or as it is today. */
+  around: number;
+  settling: number;
   /** Where today's temperatures do not bring about what the step is for, in a sentence. */
   remark?: string;
   /** What has risen of its phase, as minutes at the reference temperature: before this step, and at its end. */
@@ -84,6 +87,7 @@ function sized(
     const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
     return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
   });
+  const place = { around: step.around, settling: step.settling };
   if (step.work) {
     const { fixed, perKg = 0, perPiece = 0, people } = step.work;
     const minutes = Math.max(
@@ -93,12 +97,23 @@ function sized(
       ),
     );
     uses.unshift({ resource: CREW, amount: people });
-    return { key, step, label, min: minutes, target: minutes, max: minutes, shortCost: 0, longCost: 0, uses };
+    return {
+      ...place,
+      key,
+      step,
+      label,
+      min: minutes,
+      target: minutes,
+      max: minutes,
+      shortCost: 0,
+      longCost: 0,
+      uses,
+    };
   }
   const { shortest, best, longest, shortCost, longCost } = step.wait ?? {
     ...{ shortest: 0, best: 0, longest: 0, shortCost: 0, longCost: 0 },
   };
-  return { key, step, label, min: shortest, target: best, max: longest, shortCost, longCost, uses };
+  return { ...place, key, step, label, min: shortest, target: best, max: longest, shortCost, longCost, uses };
 }
 
 /**

@@ -2,7 +2,7 @@ import type { RouteStep } from './route';
 
 /** A step with its place in time, minutes. */
 export interface PlacedStep {
-  step: RouteStep;
+  step: Pick<RouteStep, 'gives' | 'around' | 'settling'>;
   start: number;
   end: number;
 }

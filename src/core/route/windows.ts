@@ -112,7 +112,8 @@ function settle(
   const mode = modeOf(step, place?.kind);
   const settling = mode?.settling ?? route.settling;
   const start = route.gives ?? before?.celsius ?? around;
-  let done: DoughStep = { ...step, step: { ...route, around, settling } };
+  // The route's own step stays the object it was: many doughs share it on their way to the browser.
+  let done: DoughStep = { ...step, around, settling };
   if (route.until !== undefined && mode) done = restUntil(done, mode, start, route.until);
   const phase = route.rise?.phase;
   const rise = phase && rises[phase];
@@ -173,11 +174,11 @@ function atLeast(step: DoughStep, minutes: number): DoughStep {
 }
 
 function restUntil(step: DoughStep, mode: FirstMode, start: number, until: number): DoughStep {
-  const minutes = minutesToCore(mode, start, step.step.around, until);
+  const minutes = minutesToCore(mode, start, step.around, until);
   if (minutes === null) {
     return {
       ...step,
-      remark: `At ${round(step.step.around)} °C the core does not come to ${round(until)} °C.`,
+      remark: `At ${round(step.around)} °C the core does not come to ${round(until)} °C.`,
     };
   }
   return minutes > step.min ? atLeast(step, minutes) : step;
@@ -195,7 +196,7 @@ function riseUntil(
   if (target === null || min === null) {
     return {
       ...step,
-      remark: `At ${round(step.step.around)} °C it does not rise within ${duration(LONGEST_RISE)}.`,
+      remark: `At ${round(step.around)} °C it does not rise within ${duration(LONGEST_RISE)}.`,
     };
   }
   const best = Math.max(1, Math.round(target));

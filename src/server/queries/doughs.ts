@@ -79,10 +79,13 @@ async function assemble(
     const times = planned.get(id) ?? (new Map() as StepTimes);
     const happened = events.get(id) ?? [];
     const expanded = expandDough(outputs, takes);
-    const dose = doseOf(foldDough(expanded, happened), yeastGrams(outputs, expanded));
+    const state = foldDough(expanded, happened);
+    const dose = doseOf(state, yeastGrams(outputs, expanded));
     const ended = ending ? endingAt(times, ending) : times;
-    const known = knownOf(expanded, happened, ended, temperatures, ending?.at ?? now, dose);
-    const { steps, links, kg, bowls } = settleWindows(expanded, risesOf(outputs), temperatures, known);
+    const known = knownOf(expanded, state, ended, temperatures, ending?.at ?? now, dose);
+    // What is finished waits for nothing any more.
+    const { steps, links, kg, bowls } =
+      state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
       ...{ id, name: own[0]?.name ?? '', kg, bowls, links },
       outputs: outputs.map(({ product, ...output }) => ({

@@ -56,9 +56,8 @@ export async function latestReadings(
 ): Promise<{ place: string; celsius: number; humidity: number | null; at: number }[]> {
   const rows = await rowsOf<{ place: string; celsius: number; humidity: number | null; at: Date }>(
     db,
-    `SELECT r.place, r.celsius, r.humidity, r.at FROM place_reading r
-     JOIN (SELECT place, MAX(at) AS at FROM place_reading WHERE at <= ? AND doubt IS NULL GROUP BY place) last
-       ON last.place = r.place AND last.at = r.at
+    `SELECT r.place, r.celsius, r.humidity, r.at FROM place JOIN place_reading r ON r.id = (
+       SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND doubt IS NULL ORDER BY at DESC LIMIT 1)
      ORDER BY r.place`,
     [new Date(now)],
   );

@@ -47,12 +47,13 @@ export async function places(db: Db, now: number): Promise<Place[]> {
     houseValues(db),
     rowsOf<ReadingRow>(
       db,
-      `SELECT r.place, r.celsius, r.humidity, r.at, r.source, p.name AS \`by\`, r.doubt FROM place_reading r
-       JOIN (
-         SELECT place, MAX(at) AS at FROM place_reading WHERE at <= ? GROUP BY place, doubt IS NULL
-       ) last ON last.place = r.place AND last.at = r.at
+      `SELECT r.place, r.celsius, r.humidity, r.at, r.source, p.name AS \`by\`, r.doubt
+       FROM place JOIN place_reading r ON r.id IN (
+         (SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND doubt IS NULL ORDER BY at DESC LIMIT 1),
+         (SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND at > ? AND doubt IS NOT NULL ORDER BY at DESC LIMIT 1)
+       )
        LEFT JOIN person p ON p.id = r.person_id`,
-      [new Date(now)],
+      [new Date(now), new Date(now), new Date(now - 24 * HOUR)],
     ),
   ]);
   const holds = { probe: value('probe_holds'), typed: value('typed_holds') };

@@ -63,7 +63,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
         <path
           d="M4 22C70 22 130 10 196 10"
           fill="none"
-          stroke={temperatureColour(step.step.around)}
+          stroke={temperatureColour(step.around)}
           strokeWidth={5}
           pathLength={100}
           strokeDasharray={`${share * 100} 100`}

@@ -58,7 +58,7 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                     <StepMark
                       hands={isHandsOn(step)}
                       status={state?.status ?? 'open'}
-                      celsius={step.step.around}
+                      celsius={step.around}
                     />
                     {step.label}
                   </span>

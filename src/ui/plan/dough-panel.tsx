@@ -96,11 +96,7 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
                 <span className="w-11 shrink-0 text-right font-label text-[16px] font-medium">
                   {clockTime(start, zone)}
                 </span>
-                <StepMark
-                  hands={isHandsOn(step)}
-                  status={state?.status ?? 'open'}
-                  celsius={step.step.around}
-                />
+                <StepMark hands={isHandsOn(step)} status={state?.status ?? 'open'} celsius={step.around} />
                 <span className={clsx('min-w-0 flex-1', isHandsOn(step) ? 'font-semibold' : 'text-quiet')}>
                   {step.label}
                   {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}

@@ -138,7 +138,7 @@ function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: 
           </p>
         )}
       </div>
-      <p className="text-3xl font-bold">{showCelsius(celsius, units)}</p>
+      <p className="text-2xl font-bold whitespace-nowrap">{showCelsius(celsius, units)}</p>
       <form
         className="flex min-w-0 items-end gap-2"
         onSubmit={(event) => {
@@ -149,14 +149,14 @@ function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: 
         <Field
           label={<span className="sr-only">Temperature of {place.label.toLowerCase()}</span>}
           value={typed}
-          placeholder={units.temperature === 'F' ? '75' : '24 or 75 F'}
+          placeholder={units.temperature === 'F' ? '75' : place.kind === 'proofer' ? '26' : '24 or 75 F'}
           onType={setTyped}
         />
         {place.kind === 'proofer' && (
           <Field
             label={<span className="sr-only">Humidity</span>}
             value={humidity}
-            placeholder="% humid"
+            placeholder="80 %"
             onType={setHumidity}
           />
         )}

@@ -97,7 +97,11 @@ export function drawThread(
   const drawn: DrawnThread = { lines: [], knots: [], gives: [] };
   linesOf(dough.steps).forEach((steps, nth) => {
     const placed = steps
-      .map((step) => ({ step: step.step, own: step, ...times(step) }))
+      .map((step) => ({
+        step: { gives: step.step.gives, around: step.around, settling: step.settling },
+        own: step,
+        ...times(step),
+      }))
       .sort((a, b) => a.start - b.start || a.end - b.end)
       .map((s) => ({ ...s, start: s.start / 60_000, end: s.end / 60_000 }));
     const points = temperatureTrace(placed, nth === 0 ? 22 : startOf(placed[0]?.step.around), 20).map(
@@ -118,7 +122,8 @@ export function drawThread(
       else segments.push({ d: `M${before.x.toFixed(1)} ${before.y.toFixed(1)}${piece}`, colour });
     });
     drawn.lines.push({ segments, main: nth === 0 });
-    for (const { own, step, start } of placed) {
+    for (const { own, start } of placed) {
+      const { step } = own;
       const status = dough.state.steps.get(own.key)?.status ?? 'open';
       const at = points.find((p) => p.minute >= start) ?? points.at(-1);
       if (!at) continue;
