@@ -63,7 +63,7 @@ CREATE TABLE IF NOT EXISTS scale_reading (
 CREATE TABLE IF NOT EXISTS evidence (
   id BIGINT UNSIGNED AUTO_INCREMENT PRIMARY KEY,
   -- The event it came from; an undo of it takes the evidence back too. Null for what was there before the log.
-  event_id CHAR(36) NULL UNIQUE,
+  event_id CHAR(36) NULL,
   kind ENUM('reference', 'rise', 'factor') NOT NULL,
   -- "product/phase" for a reference, "mixer/formula" for a rise or factor.
   subject VARCHAR(80) NOT NULL,
@@ -71,6 +71,7 @@ CREATE TABLE IF NOT EXISTS evidence (
   verdict ENUM('under', 'right', 'over') NULL,
   dough_id INT UNSIGNED NULL,
   at DATETIME(3) NOT NULL,
+  UNIQUE KEY evidence_once (event_id, kind),
   KEY evidence_subject (kind, subject, at)
 );
 

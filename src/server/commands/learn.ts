@@ -54,7 +54,7 @@ async function learnMixing(db: PoolConnection, dough: BoardDough, event: FloorEv
   if (!mixing) return null;
   const { rise, factor } = lessonOf(mixing, told.liquid, told.iceKg, event.celsius);
   const subject = mixSubject('mixer', sheet.formula.formulaId);
-  if (factor !== null) await keep(db, { ...event, id: null }, 'factor', subject, factor);
+  if (factor !== null) await keep(db, event, 'factor', subject, factor);
   const evidenceId = await keep(db, event, 'rise', subject, rise);
   const far = isFar(sheet.rise, rise, 1);
   const shown = (value: number) => `${Math.round(value * 10) / 10} °C`;
@@ -68,7 +68,7 @@ async function learnMixing(db: PoolConnection, dough: BoardDough, event: FloorEv
 
 async function keep(
   db: PoolConnection,
-  event: Pick<FloorEvent, 'doughId' | 'at'> & { id: string | null },
+  event: Pick<FloorEvent, 'id' | 'doughId' | 'at'>,
   kind: EvidenceKind,
   subject: string,
   value: number,
