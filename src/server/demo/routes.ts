@@ -1,0 +1,388 @@
+import type { Lying } from '@/core/heat/places';
+import type { Route, RouteLink, RouteStep } from '@/core/route/route';
+
+/** The demo bakery's own routes: house values to begin with, plausible and made up. */
+
+export const work = (fixed: number, perKg = 0, perPiece = 0, people = 1) => ({
+  fixed,
+  perKg,
+  perPiece,
+  people,
+});
+export const wait = (
+  shortest: number,
+  best: number,
+  longest: number,
+  shortCost: number,
+  longCost: number,
+) => {
+  return { shortest, best, longest, shortCost, longCost };
+};
+/** Somebody has to carry it: a rack to the proofer, the butter out of the cold. */
+const move = (id: string, label: string, more: Partial<RouteStep> = {}): RouteStep => ({
+  ...{ id, kind: 'move', label, work: work(2), around: 20, settling: 120 },
+  ...more,
+});
+const room = { around: 22, settling: 120, place: 'bakery' };
+const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
+const rolled = (mm: number) => ({ piece: { shape: 'cylinder' as const, mm, lying: 'tray' as const } });
+const cold = (amountPerKg: number, settling: number) => ({
+  holds: [{ machine: 'retarder', amount: amountPerKg, per: 'kg' as const }],
+  around: 4,
+  settling,
+  place: 'retarder',
+});
+
+/** Each step goes straight on to the next; the dough is always somewhere. */
+function chain(steps: readonly RouteStep[]): RouteLink[] {
+  return steps.slice(1).map((step, i) => ({ from: steps[i]?.id ?? '', to: step.id, min: 0, max: 0 }));
+}
+
+function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: string): RouteStep[] {
+  return [
+    {
+      ...{ id: 'mix', kind: 'mix', label: 'Mix', work: work(minutes, 0.25), gives, ...room, check },
+      holds: [{ machine: 'mixer', amount: 1, per: 'once' }],
+      caution: 'Stop and lock the mixer before a hand goes in.',
+    },
+    {
+      id: 'bulk',
+      kind: 'bulk',
+      label: 'Bulk',
+      wait: bulk,
+      ...room,
+      ...slab(150, 'tub'),
+      rise: { phase: 'bulk', decides: true },
+      cover: 'film on the surface',
+    },
+    {
+      ...{ id: 'degas', kind: 'degas', label: 'Degas and press flat', work: work(5, 0.2), ...room },
+      holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+    },
+    {
+      ...{
+        id: 'retard',
+        kind: 'retard',
+        label: 'Retard',
+        wait: wait(480, 720, 1140, 1, 1),
+        ...cold(0.12, 110),
+      },
+      ...slab(30),
+      until: 7,
+      cover: 'film, tight',
+    },
+  ];
+}
+
+const butterBlock: RouteStep[] = [
+  {
+    ...{
+      id: 'butter',
+      kind: 'butter',
+      label: 'Make butter block',
+      work: work(7, 0.25),
+      ...room,
+      branch: 'butter',
+    },
+    holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+    check: 'same thickness to the corners',
+  },
+  {
+    ...{
+      id: 'butter-chill',
+      kind: 'rest',
+      label: 'Chill butter',
+      wait: wait(30, 60, 1500, 3, 1),
+      branch: 'butter',
+    },
+    ...slab(10, 'film'),
+    ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },
+    ...{ place: 'retarder', until: 8 },
+  },
+  move('butter-out', 'Take butter out', { branch: 'butter' }),
+  {
+    ...{
+      id: 'temper',
+      kind: 'temper',
+      label: 'Temper butter',
+      wait: wait(10, 15, 40, 5, 3),
+      branch: 'butter',
+    },
+    ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'bakery', until: 11 },
+    ...slab(10),
+  },
+];
+
+function turn(nth: number, fold: string): RouteStep {
+  return {
+    ...{
+      id: `turn-${nth}`,
+      kind: 'turn',
+      label: `Turn ${nth}`,
+      turn: nth,
+      fold,
+      work: work(8, 0.25),
+      ...room,
+    },
+    holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
+    check: 'brush the flour off before folding',
+    caution: 'Guards down; stop the sheeter before a hand goes in.',
+  };
+}
+
+function rest(nth: number, best: number, longest: number): RouteStep {
+  return {
+    ...{
+      id: `rest-${nth}`,
+      kind: 'rest',
+      label: `Rest ${nth}`,
+      wait: wait(30, best, longest, 4, 1),
+      ...cold(0.12, 45),
+    },
+    ...slab(24),
+    until: 7,
+    cover: 'film',
+  };
+}
+
+/** Lock-in and turns: the butter joins when the dough is cold, the first turn follows the lock-in at once. */
+function laminated(
+  mix: RouteStep[],
+  folds: string[],
+  more: { steps: RouteStep[]; links: RouteLink[] } = { steps: [], links: [] },
+): Route {
+  const lockIn: RouteStep = {
+    ...{ id: 'lock-in', kind: 'lock-in', label: 'Lock-in', fold: 'envelope', work: work(8, 0.3), ...room },
+    holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
+    check: 'dough 3 to 8 °C, as firm as the butter',
+  };
+  const sheet: RouteStep = {
+    ...{ id: 'sheet', kind: 'sheet', label: 'Sheet and cut', work: work(10, 0.6), ...room },
+    holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
+    caution: 'Knife and wheel: cut away from the other hand.',
+  };
+  const turns = folds.flatMap((fold, i) => [
+    turn(i + 1, fold),
+    rest(i + 1, i + 1 < folds.length ? 45 : 60, 300),
+  ]);
+  const main = [...mix, lockIn, ...turns, sheet];
+  return {
+    steps: [...more.steps, ...mix, ...butterBlock, lockIn, ...turns, sheet],
+    links: [...more.links, ...chain(main), ...chain([...butterBlock, lockIn])],
+  };
+}
+
+interface Baking {
+  shape: RouteStep['work'];
+  night?: boolean;
+  proof: NonNullable<RouteStep['wait']>;
+  proofAt: number;
+  bakeAt: number;
+  bakeMinutes: number;
+  finish: string;
+}
+
+export function output(
+  { shape, night, proof, proofAt, bakeAt, bakeMinutes, finish }: Baking,
+  filling: RouteStep[] = [],
+): Route {
+  const perTray = (machine: string, setting: number) => [
+    { machine, amount: 1, per: 'tray' as const, setting },
+  ];
+  const main: RouteStep[] = [
+    {
+      id: 'shape',
+      kind: 'shape',
+      label: 'Shape',
+      work: shape,
+      holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+      ...room,
+      rise: { phase: 'proof' },
+    },
+    ...(night
+      ? [
+          {
+            ...{
+              id: 'night',
+              kind: 'retard' as const,
+              label: 'Cold proof',
+              wait: wait(420, 600, 900, 1, 1),
+              around: 4,
+              settling: 40,
+              place: 'retarder',
+              rise: { phase: 'proof' as const },
+              ...rolled(36),
+            },
+            holds: [{ machine: 'retarder', amount: 0.5, per: 'tray' as const }],
+            cover: 'bag over the rack',
+          },
+        ]
+      : []),
+    ...(night ? [move('to-proofer', 'Into the proofer', { around: 22 })] : []),
+    {
+      ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },
+      ...{
+        around: proofAt,
+        settling: 45,
+        place: 'proofer',
+        rise: { phase: 'proof', decides: true },
+        ...rolled(42),
+        cover: 'humid proofer, 80 %',
+        check: 'about doubled, the tray wobbles',
+      },
+    },
+    {
+      id: 'wash',
+      kind: 'wash',
+      label: 'Wash',
+      work: work(3, 0, 0.05),
+      around: 24,
+      settling: 120,
+      check: 'tops only, light hand',
+    },
+    {
+      id: 'load',
+      kind: 'load',
+      label: 'Load oven',
+      work: work(3),
+      around: 24,
+      settling: 120,
+      caution: 'Hot trays, hot steam: gloves, door open with a step back.',
+    },
+    {
+      ...{
+        id: 'bake',
+        kind: 'bake',
+        label: 'Bake',
+        wait: wait(bakeMinutes, bakeMinutes, bakeMinutes, 0, 0),
+        ends: 'tap',
+      },
+      ...{
+        holds: perTray('oven', bakeAt),
+        around: bakeAt,
+        settling: 25,
+        check: 'colour, and core by needle',
+      },
+    },
+    { id: 'cool', kind: 'cool', label: 'Cool', wait: wait(15, 25, 90, 3, 1), around: 22, settling: 15 },
+    { id: 'finish', kind: 'finish', label: finish, work: work(3, 0, 0.05), around: 22, settling: 60 },
+  ];
+  const shapeStep = main[0] as RouteStep;
+  const joins =
+    filling.length > 0
+      ? [...chain(filling), { from: filling.at(-1)?.id ?? '', to: shapeStep.id, min: 0, max: 0 }]
+      : [];
+  return { steps: [...filling, ...main], links: [...joins, ...chain(main)] };
+}
+
+export const poppyFilling: RouteStep[] = [
+  {
+    id: 'filling',
+    kind: 'filling',
+    label: 'Cook poppy filling',
+    work: work(12, 0, 0.08),
+    ...room,
+    branch: 'filling',
+    caution: 'Boiling milk and sugar stick and burn.',
+  },
+  {
+    ...{
+      id: 'filling-cool',
+      kind: 'rest',
+      label: 'Cool filling',
+      wait: wait(60, 120, 2880, 2, 0),
+      branch: 'filling',
+    },
+    ...{
+      holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
+      around: 4,
+      settling: 60,
+      cover: 'film on the surface',
+    },
+    caution: 'From 65 to 10 °C within 2 h, then at or below 5 °C; follow the local code.',
+  },
+];
+
+const levain: RouteStep[] = [
+  { id: 'levain', kind: 'levain', label: 'Feed levain', work: work(6, 0.1), ...room, branch: 'levain' },
+  {
+    id: 'levain-ripe',
+    kind: 'levain',
+    label: 'Levain ripens',
+    wait: wait(480, 600, 720, 2, 2),
+    ...room,
+    ...slab(120, 'tub'),
+    rise: { phase: 'levain', decides: true },
+    alive: {
+      of: 'levain',
+      signs: [
+        'past its mark',
+        'floats in water',
+        'domed, full of bubbles',
+        'flat, smells sharp',
+        'hardly moved',
+      ],
+    },
+    branch: 'levain',
+    cover: 'lid, loose',
+    check: 'past its mark, or floats',
+  },
+];
+
+export const fork: RouteLink = { from: 'sheet', to: 'shape', min: 0, max: 30 };
+
+export const crescentBase = laminated(mixing(14, 24, wait(40, 60, 90, 4, 2), 'smooth, short mix'), [
+  'letter fold',
+  'letter fold',
+  'letter fold',
+]);
+export const danishBase = laminated(mixing(13, 21, wait(30, 45, 70, 4, 2), 'smooth, short mix'), [
+  'book fold',
+  'letter fold',
+]);
+export const levainBase = laminated(
+  mixing(18, 25, wait(90, 120, 180, 3, 2), 'windowpane'),
+  ['letter fold', 'letter fold', 'letter fold'],
+  { steps: levain, links: [...chain(levain), { from: 'levain-ripe', to: 'mix', min: 0, max: 0 }] },
+);
+const sponge: RouteStep[] = [
+  {
+    ...{
+      id: 'sponge',
+      kind: 'sponge',
+      label: 'Set sponge',
+      work: work(4, 0.05),
+      ...room,
+      gives: 26,
+      branch: 'sponge',
+    },
+    holds: [{ machine: 'mixer', amount: 1, per: 'once' }],
+    check: 'milk at 30 °C, never above 43 °C',
+  },
+  {
+    ...{
+      id: 'sponge-ripe',
+      kind: 'sponge',
+      label: 'Sponge ripens',
+      wait: wait(20, 30, 50, 3, 2),
+      branch: 'sponge',
+    },
+    ...{ ...room, ...slab(80, 'tub'), rise: { phase: 'sponge', decides: true }, cover: 'flour on top' },
+    check: 'the flour on top cracks',
+    alive: { of: 'sponge', signs: ['flour cracks', 'foam and bubbles', 'no movement'] },
+  },
+];
+const briocheMix = mixing(24, 25, wait(60, 90, 130, 3, 2), 'windowpane');
+const divide: RouteStep = {
+  ...{ id: 'divide', kind: 'divide', label: 'Divide, weigh, round', work: work(4, 1), ...room },
+  holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+};
+export const briocheBase: Route = {
+  steps: [...sponge, ...briocheMix, divide],
+  links: [
+    ...chain(sponge),
+    { from: 'sponge-ripe', to: 'mix', min: 0, max: 10 },
+    ...chain([...briocheMix, divide]),
+  ],
+};
+export const briocheFork: RouteLink = { from: 'divide', to: 'shape', min: 10, max: 40 };
