@@ -10,6 +10,27 @@ export const PLACE_KINDS = {
 } as const;
 export type PlaceKind = keyof typeof PLACE_KINDS;
 
+/** A place of the house and what is known of it now. */
+export interface Place {
+  id: string;
+  label: string;
+  kind: PlaceKind;
+  /** What it has when nobody has said, °C, and what cannot be true of it. */
+  usual: number;
+  lowest: number;
+  highest: number;
+  /** The newest reading that is believed and has not gone stale. */
+  reading: {
+    celsius: number;
+    humidity: number | null;
+    at: number;
+    source: 'probe' | 'typed';
+    by: string | null;
+  } | null;
+  /** Why a newer reading is not believed, or that there is none. */
+  remark: string | null;
+}
+
 /** What a piece lies on or in: the share of the film's heat that still passes above and below. */
 export const LYING = {
   tray: { label: 'on a metal tray', top: 1, bottom: 1 },

@@ -6,7 +6,8 @@ import { doughById } from '../queries/doughs';
 import { currentFormulas } from '../queries/formulas';
 import { mixSheet } from '../queries/mix';
 import { command, Refusal } from './command';
-import { keepVersion } from './save-formula';
+import { lockPlan } from './plan-dough';
+import { keepVersion, versionMadeBy } from './save-formula';
 import { clientId, doughId } from './schemas';
 
 /** Makes what was really mixed a new version of its formula. */
@@ -19,6 +20,10 @@ export const adoptMix = command<
   roles: ['planner', 'baker'],
   doughOf: (input) => input.doughId,
   async run(context, input) {
+    // One at a time, and once for one tap: two tablets must not make the same version number.
+    await lockPlan(context.db);
+    const known = await versionMadeBy(context.db, input.clientId);
+    if (known) return known;
     const dough = await doughById(context.db, input.doughId);
     const sheet = dough && (await mixSheet(context.db, dough));
     if (!dough || !sheet) throw new Refusal('This dough is not in the plan any more.', 'doughId');

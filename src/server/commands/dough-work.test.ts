@@ -265,10 +265,11 @@ describe('a mix', () => {
       (await refusal(runCommand('adopt-mix', jonas, { clientId: randomUUID(), doughId: id }))).message,
     ).toMatch(/nothing new to keep/);
     await ok(record(id, { kind: 'mix', data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -100 } }));
-    const made = await ok<{ formulaId: number; version: number }>(
-      runCommand('adopt-mix', jonas, { clientId: randomUUID(), doughId: id }),
-    );
-    const [newest] = await formulaVersions(house.pool, made.formulaId);
+    const again = { clientId: randomUUID(), doughId: id };
+    const made = await ok<{ formulaId: number; version: number }>(runCommand('adopt-mix', jonas, again));
+    const [newest, ...older] = await formulaVersions(house.pool, made.formulaId);
+    expect(await ok(runCommand('adopt-mix', jonas, again))).toMatchObject({ version: made.version });
+    expect(await formulaVersions(house.pool, made.formulaId)).toHaveLength(older.length + 1);
     expect(newest?.note).toMatch(/as Danish 14 was mixed: 100 g wheat flour held back/);
     expect(linesOf(newest?.formula ?? { stages: [], doughCelsius: null })[0]?.percent).toBeGreaterThan(36);
   });

@@ -3,13 +3,13 @@ import { misfits } from '@/core/floor/misfit';
 import { openPart } from '@/core/floor/open-part';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import { planProblem, taskId } from '@/core/route/problem';
-import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
-import { crewSteps, presences } from '@/core/time/shifts';
+import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
-import { doughById, doughsDueFrom } from '../queries/doughs';
-import { house, houseValues, machines, shifts } from '../queries/house';
+import { doughById } from '../queries/doughs';
+import { houseValues } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan, movePlan, standingSteps } from './plan-dough';
+import { lockPlan, movePlan } from './plan-dough';
+import { doughFrame } from './planning-frame';
 import { doughId } from './schemas';
 
 /** Rounds in which plan and windows may chase one another before it is said that they do not settle. */
@@ -51,28 +51,15 @@ async function mend(context: CommandContext, id: number): Promise<void> {
   const { db, now, person } = context;
   const dough = await openDough(context, id);
   if (timing(dough).length === 0) return;
-  const bakery = await house(db);
-  const started = dough.events.map(({ at }) => at);
-  const origin = localMidnight(Math.min(now, ...started), bakery.zone);
-  const minute = (at: number) => Math.round((at - origin) / MINUTE);
-  const until = addLocalDays(Math.max(now, ...dough.outputs.map(({ dueAt }) => dueAt)), 3, bakery.zone);
-  const frame = {
-    name: dough.name,
-    horizon: minute(until),
-    now: Math.ceil((now - origin) / MINUTE),
-    crew: crewSteps(presences(await shifts(db), origin, until, bakery.zone), origin),
-    machines: await machines(db),
-  };
+  // From the day of its first event, so that what began yesterday can be pinned where it began.
+  const from = Math.min(now, ...dough.events.map(({ at }) => at));
+  const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
   const { expanded, pins } = openPart(dough, now, minute);
   const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
     outputId,
     due: Math.max(0, minute(dueAt)),
     freshFor,
   }));
-  const others = (await doughsDueFrom(db, addLocalDays(now, -2, bakery.zone))).filter(
-    (other) => other.id !== id,
-  );
-  const standing = others.flatMap((other) => standingSteps(other, minute, frame));
   const problem = planProblem(frame, [{ id, expanded, promises }], standing);
   problem.pins.push(...pins);
   const solution = await planInThread(problem, (await houseValues(db))('plan_seconds'));

@@ -1,21 +1,20 @@
 import type { PoolConnection } from 'mysql2/promise';
-import type { BoardDough } from '@/core/floor/board';
 import type { Times } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
 import { quickestWay } from '@/core/route/earliest';
 import { expandDough, type ExpandedDough } from '@/core/route/expand';
-import { planProblem, taskId, type Standing } from '@/core/route/problem';
+import { planProblem, taskId } from '@/core/route/problem';
 import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/route/windows';
-import { addLocalDays, dayTime, localMidnight, MINUTE } from '@/core/time/local';
-import { crewSteps, presences } from '@/core/time/shifts';
+import { dayTime, MINUTE } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { rowsOf, write } from '../db/rows';
 import { planInThread } from '../planner';
-import { doughsDueFrom, newestPlan, risesOf, sizes } from '../queries/doughs';
-import { house, houseValues, machines, shifts } from '../queries/house';
+import { newestPlan, risesOf, sizes } from '../queries/doughs';
+import { houseValues } from '../queries/house';
 import { today } from '../queries/places';
 import type { KnownProduct } from '../queries/products';
 import { Refusal } from './command';
+import { doughFrame } from './planning-frame';
 
 /** A dough that has its rows, but no place in the plan yet. */
 export interface NewDough {
@@ -38,26 +37,11 @@ export async function placeDough(
   dough: NewDough,
   { now, personId, reason }: { now: number; personId: number; reason: string },
 ): Promise<number> {
-  const bakery = await house(db);
-  const origin = localMidnight(now, bakery.zone);
-  const minute = (at: number) => Math.round((at - origin) / MINUTE);
-  const lastDue = Math.max(...dough.outputs.map((output) => output.dueAt));
-  const until = addLocalDays(lastDue, 3, bakery.zone);
-  const others = (await doughsDueFrom(db, addLocalDays(now, -2, bakery.zone))).filter(
-    ({ id }) => id !== dough.id,
-  );
-  const frame = {
-    name: dough.name,
-    horizon: minute(until),
-    now: Math.ceil((now - origin) / MINUTE),
-    crew: crewSteps(presences(await shifts(db), origin, until, bakery.zone), origin),
-    machines: await machines(db),
-  };
+  const { zone, origin, minute, frame, standing } = await doughFrame(db, dough, { now, from: now });
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
   const base = expandDough(dough.outputs, takes);
   const settled = (lengths: ReadonlyMap<string, { minutes: number }>) =>
     settleWindows(base, risesOf(dough.outputs), temperatures, { ...NOTHING_KNOWN, steps: lengths });
-  const standing = others.flatMap((other) => standingSteps(other, minute, frame));
   const seconds = (await houseValues(db))('plan_seconds');
   const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
     const promises = dough.outputs.map((output) => ({
@@ -78,8 +62,7 @@ export async function placeDough(
     if (solution?.plan.status !== 'feasible') throw noPlace(dough, expanded, solution, seconds);
     times = solution.plan.times;
     const late = lateOutput(dough, expanded, times, minute);
-    if (late !== null)
-      throw tooLate(dough, expanded, late, { now, origin, zone: bakery.zone, soonest: times });
+    if (late !== null) throw tooLate(dough, expanded, late, { now, origin, zone: zone, soonest: times });
   }
   return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
 }
@@ -116,19 +99,6 @@ export async function planSettled(
     solution = next;
   }
   return { expanded, solution };
-}
-
-/** Steps of a planned dough that reach past now, as they stand. */
-export function standingSteps(
-  dough: BoardDough,
-  minute: (at: number) => number,
-  { now, horizon }: { now: number; horizon: number },
-): Standing[] {
-  return dough.steps.flatMap(({ key, plannedStart, plannedEnd, uses }) => {
-    const [start, end] = [Math.max(0, minute(plannedStart)), Math.min(horizon, minute(plannedEnd))];
-    if (end <= now || end <= start || uses.length === 0) return [];
-    return { id: taskId(dough.id, key), dough: String(dough.id), start, end, uses };
-  });
 }
 
 function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, seconds: number): Refusal {

@@ -8,6 +8,7 @@ import { rowsOf, write } from '../db/rows';
 import { currentFormulas, formulaVersion, type FormulaVersion } from '../queries/formulas';
 import { ingredients } from '../queries/ingredients';
 import { command, Refusal, type CommandContext } from './command';
+import { lockPlan } from './plan-dough';
 import { clientId } from './schemas';
 
 export interface FormulaInput {
@@ -69,12 +70,8 @@ export const saveFormula = command<FormulaInput, { formulaId: number; versionId:
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;
-    await rowsOf(db, 'SELECT id FROM house WHERE id = 1 FOR UPDATE');
-    const [known] = await rowsOf<{ formulaId: number; versionId: number; version: number }>(
-      db,
-      'SELECT formula_id AS formulaId, id AS versionId, version FROM formula_version WHERE client_id = ?',
-      [input.clientId],
-    );
+    await lockPlan(db);
+    const known = await versionMadeBy(db, input.clientId);
     if (known) return known;
     const all = await currentFormulas(db);
     const before = input.from === null ? null : await newestOf(db, input.from, all);
@@ -137,6 +134,19 @@ function refuseCircle(
     if (error instanceof CircleError) throw new Refusal(error.message, 'draft');
     throw error;
   }
+}
+
+/** What a form or tap has made already, when it is sent once more; null the first time. */
+export async function versionMadeBy(
+  db: PoolConnection,
+  client: string,
+): Promise<{ formulaId: number; versionId: number; version: number } | null> {
+  const [known] = await rowsOf<{ formulaId: number; versionId: number; version: number }>(
+    db,
+    'SELECT formula_id AS formulaId, id AS versionId, version FROM formula_version WHERE client_id = ?',
+    [client],
+  );
+  return known ?? null;
 }
 
 /** Writes a version; products that are made by the one before it follow to it, doughs keep theirs. */

@@ -1,29 +1,8 @@
-import type { PlaceKind } from '@/core/heat/places';
+import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/route/windows';
 import { rowsOf, type Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseValues } from './house';
-
-/** A place of the house and what is known of it now. */
-export interface Place {
-  id: string;
-  label: string;
-  kind: PlaceKind;
-  /** What it has when nobody has said, °C, and what cannot be true of it. */
-  usual: number;
-  lowest: number;
-  highest: number;
-  /** The newest reading that is believed and has not gone stale. */
-  reading: {
-    celsius: number;
-    humidity: number | null;
-    at: number;
-    source: 'probe' | 'typed';
-    by: string | null;
-  } | null;
-  /** Why a newer reading is not believed, or that there is none. */
-  remark: string | null;
-}
 
 interface ReadingRow {
   place: string;

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
 import { misfits } from '@/core/floor/misfit';
-import { PLACE_KINDS, type PlaceKind } from '@/core/heat/places';
+import { PLACE_KINDS, type Place } from '@/core/heat/places';
 import { clockTime } from '@/core/time/local';
 import { fromNow } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
@@ -19,23 +19,8 @@ import { FollowDough } from './follow-dough';
 import { UnitChoices } from './unit-choices';
 import { temperatureColour } from '../thread/temperature';
 
-export interface ShownPlace {
-  id: string;
-  label: string;
-  kind: PlaceKind;
-  usual: number;
-  reading: {
-    celsius: number;
-    humidity: number | null;
-    at: number;
-    source: 'probe' | 'typed';
-    by: string | null;
-  } | null;
-  remark: string | null;
-}
-
 /** What is warm and cold today, and which waits of the plan no longer fit it. */
-export function RoomsView({ places, board, person }: { places: ShownPlace[]; board: Board; person: Person }) {
+export function RoomsView({ places, board, person }: { places: Place[]; board: Board; person: Person }) {
   const now = useMinute();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
@@ -85,7 +70,7 @@ export function RoomsView({ places, board, person }: { places: ShownPlace[]; boa
   );
 }
 
-function PlaceRow({ place, now, zone }: { place: ShownPlace; now: number; zone: string }) {
+function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: string }) {
   const router = useRouter();
   const [units] = useUnits();
   const [typed, setTyped] = useState('');
