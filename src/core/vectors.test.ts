@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { countPieces, type PieceShape } from './cutting/count';
+import { countPieces } from './cutting/count';
+import type { PieceShape } from './cutting/piece';
 import { progressAlong } from './ferment/progress';
 import { fermentationRate } from './ferment/rate';
 import { analyse } from './formula/analysis';

@@ -1,10 +1,7 @@
-export type PieceShape = 'triangle' | 'rectangle' | 'square';
+import { cellOf, pieceArea, pieceGrams, type PieceSize } from './piece';
 
 /** A sheet, already trimmed, and the piece to be cut from it; cm and mm. */
-export interface Cut {
-  shape: PieceShape;
-  base: number;
-  height: number;
+export interface Cut extends PieceSize {
   length: number;
   width: number;
   thicknessMm: number;
@@ -24,19 +21,29 @@ export interface CutCount {
 }
 
 /** Binary fractions must not cost a piece: 48 / 8 is six. */
-const whole = (value: number) => Math.floor(value + 1e-9);
+export const whole = (value: number): number => Math.floor(value + 1e-9);
 
-/** Pieces in a sheet. Triangles alternate in a row, which holds ⌊2L / b⌋ − 1 whole ones. */
-export function countPieces({ shape, base, height, length, width, thicknessMm, density }: Cut): CutCount {
-  const rows = (along: number, across: number) =>
-    whole(across / height) *
-    (shape === 'triangle' ? Math.max(0, whole((2 * along) / base) - 1) : whole(along / base));
+/** Cells of a piece in a row of this length. Triangles alternate: ⌊2L / b⌋ − 1 whole ones. */
+export function cellsIn(size: PieceSize, length: number): number {
+  const { first, next } = cellOf(size);
+  return length < first - 1e-9 ? 0 : 1 + whole((length - first) / next);
+}
+
+/** Length of a row of so many cells. */
+export function rowLength(size: PieceSize, cells: number): number {
+  const { first, next } = cellOf(size);
+  return cells === 0 ? 0 : first + (cells - 1) * next;
+}
+
+/** Pieces in a sheet cut all in one direction. */
+export function countPieces({ length, width, thicknessMm, density, ...size }: Cut): CutCount {
+  const { height, pieces: each } = cellOf(size);
+  const rows = (along: number, across: number) => whole(across / height) * cellsIn(size, along) * each;
   const [baseAlongLength, baseAlongWidth] = [rows(length, width), rows(width, length)];
   const pieces = Math.max(baseAlongLength, baseAlongWidth);
-  const area = base * height * (shape === 'triangle' ? 0.5 : 1);
   return {
     ...{ baseAlongLength, baseAlongWidth, pieces },
-    pieceGrams: (area * thicknessMm * density) / 10,
-    scrap: 1 - (pieces * area) / (length * width),
+    pieceGrams: pieceGrams(size, thicknessMm, density),
+    scrap: 1 - (pieces * pieceArea(size)) / (length * width),
   };
 }

@@ -1,10 +1,12 @@
+import type { LockIn } from './stack';
+
 /** Ways to enclose a butter block; see `neededDough` for what each needs. */
-export type LockInStyle = 'envelope' | 'half-lock' | 'middle' | 'two-thirds';
+export type LockInStyle = LockIn;
 
 /** Length and width, cm. */
 export type Size = readonly [length: number, width: number];
 
-/** Dough [length, width] in cm that a butter block needs, with a seam and a rim. */
+/** Dough [length, width] in cm that a butter block needs, with a seam and a rim. Of a cross it is the span of its flaps. */
 export function neededDough(style: LockInStyle, [length, width]: Size, seam: number, rim: number): Size {
   switch (style) {
     case 'envelope':
@@ -15,10 +17,89 @@ export function neededDough(style: LockInStyle, [length, width]: Size, seam: num
       return [2 * length + seam, width + 2 * rim];
     case 'two-thirds':
       return [1.5 * length + 2 * rim, width + 2 * rim];
+    case 'cross':
+      return [2 * length + 2 * seam, 2 * width + 2 * seam];
+  }
+}
+
+/** The largest butter block [length, width] that a dough can enclose: `neededDough` the other way round. */
+export function largestButter(style: LockInStyle, [length, width]: Size, seam: number, rim: number): Size {
+  const least = ([l, w]: Size): Size => [Math.max(0, l), Math.max(0, w)];
+  switch (style) {
+    case 'envelope':
+      return least([(length - seam) / Math.SQRT2, (width - seam) / Math.SQRT2]);
+    case 'half-lock':
+      return least([length / 2 - rim, width - 2 * rim]);
+    case 'middle':
+      return least([(length - seam) / 2, width - 2 * rim]);
+    case 'two-thirds':
+      return least([(length - 2 * rim) / 1.5, width - 2 * rim]);
+    case 'cross':
+      return least([length / 2 - seam, width / 2 - seam]);
+  }
+}
+
+/** Length and width of the block when the butter is enclosed. */
+export function lockedSize(style: LockInStyle, [length, width]: Size, rim: number): Size {
+  switch (style) {
+    case 'envelope':
+    case 'cross':
+      return [length, width];
+    case 'half-lock':
+      return [length + rim, width + 2 * rim];
+    case 'middle':
+      return [length, width + 2 * rim];
+    case 'two-thirds':
+      return [length / 2 + (2 * rim) / 3, width + 2 * rim];
   }
 }
 
 /** By how many cm a dough is too small for a butter block, each way; 0 where it is large enough. */
 export function shortBy(dough: Size, needed: Size): Size {
   return [Math.max(0, needed[0] - dough[0]), Math.max(0, needed[1] - dough[1])];
+}
+
+/** A block that was made, against the dough that is to enclose it. */
+export interface Fit {
+  needed: Size;
+  short: Size;
+  fits: boolean;
+  /** It fits when the dough is turned by a quarter, and only then. */
+  turned: boolean;
+  /** Roll the dough to this, which makes it so thick, mm. */
+  rollTo: { size: Size; mm: number };
+  /** Or trim the butter to this, which takes so many grams off, to be laid on thin spots. */
+  trimTo: { size: Size; grams: number };
+}
+
+/** A hair's breadth is no reason to roll again, cm. */
+const HAIR = 0.005;
+
+/**
+ * Does the block that was made fit the dough? Lengths in cm, thicknesses in mm, the butter's density in g/cm³. Dough that
+ * is rolled larger grows thinner: its volume stays.
+ */
+export function fitBlock(
+  style: LockInStyle,
+  butter: { size: Size; mm: number },
+  dough: { size: Size; mm: number },
+  { seam, rim, density }: { seam: number; rim: number; density: number },
+): Fit {
+  const needed = neededDough(style, butter.size, seam, rim);
+  const short = shortBy(dough.size, needed);
+  const fits = short[0] < HAIR && short[1] < HAIR;
+  const [quarter] = [shortBy([dough.size[1], dough.size[0]], needed)];
+  const turned = !fits && quarter[0] < HAIR && quarter[1] < HAIR;
+  const size: Size = [Math.max(dough.size[0], needed[0]), Math.max(dough.size[1], needed[1])];
+  const room = largestButter(style, dough.size, seam, rim);
+  const trimmed: Size = [Math.min(butter.size[0], room[0]), Math.min(butter.size[1], room[1])];
+  const area = ([length, width]: Size) => length * width;
+  return {
+    ...{ needed, short, fits, turned },
+    rollTo: { size, mm: (dough.mm * area(dough.size)) / area(size) },
+    trimTo: {
+      size: trimmed,
+      grams: ((area(butter.size) - area(trimmed)) * butter.mm * density) / 10,
+    },
+  };
 }

@@ -1,0 +1,260 @@
+import { cellsIn, rowLength, whole } from './count';
+import { cellOf, pieceArea, type PieceSize } from './piece';
+
+/** Pieces to be cut for one output: `most` of them, or as many as find room where it is null. */
+export interface Wanted {
+  size: PieceSize;
+  most: number | null;
+}
+
+/** Rows of one piece that lie together on a sheet. `turned`: rows run along the sheet's width. Lengths in cm. */
+export interface CutBlock {
+  /** Which of the wanted pieces. */
+  of: number;
+  x: number;
+  y: number;
+  rows: number;
+  perRow: number;
+  turned: boolean;
+}
+
+/** A sheet with all that is cut from it. */
+export interface Arrangement {
+  length: number;
+  width: number;
+  blocks: CutBlock[];
+  /** Pieces of each wanted kind. */
+  counts: number[];
+  /** Share of the sheet that is left over, 0 to 1. */
+  scrap: number;
+  /** Half triangles at the ends of rows, pressed together in pairs: odd pieces, one a row. */
+  odd: number;
+}
+
+interface Option {
+  of: number;
+  turned: boolean;
+  size: PieceSize;
+  area: number;
+}
+
+/** Blocks of one region from its lower left corner, and the area of their pieces. */
+interface Filled {
+  area: number;
+  blocks: readonly CutBlock[];
+}
+
+const NOTHING: Filled = { area: 0, blocks: [] };
+const HAIR = 1e-7;
+/** Regions looked at before the search settles for the largest block that fits. */
+const BUDGET = 1500;
+
+/**
+ * Lays wanted pieces on a sheet with little scrap: a block of rows goes into a corner, and what is left of the sheet beside
+ * and above it, split either way, is filled in the same manner. All blocks that may matter are tried until the budget is
+ * spent. A sheet turned by a quarter gives the same arrangement turned.
+ */
+export function arrange(
+  length: number,
+  width: number,
+  wanted: readonly Wanted[],
+  budget = BUDGET,
+): Arrangement {
+  const [long, short] = length >= width ? [length, width] : [width, length];
+  const search = new Search(wanted, budget);
+  const remaining = wanted.map(({ size, most }) =>
+    most === null ? Infinity : Math.ceil(most / cellOf(size).pieces),
+  );
+  const found = [search.fill(long, short, remaining), ...inOneDirection(long, short, wanted, remaining)];
+  const best = found.reduce((a, b) => (b.area > a.area + HAIR ? b : a));
+  const blocks = best.blocks.map((block): CutBlock =>
+    length >= width ? block : { ...block, x: block.y, y: block.x, turned: !block.turned },
+  );
+  return arrangementOf(length, width, blocks, wanted);
+}
+
+function arrangementOf(
+  length: number,
+  width: number,
+  blocks: CutBlock[],
+  wanted: readonly Wanted[],
+): Arrangement {
+  const counts = wanted.map(({ size }, of) =>
+    blocks
+      .filter((block) => block.of === of)
+      .reduce((sum, { rows, perRow }) => sum + rows * perRow * cellOf(size).pieces, 0),
+  );
+  const used = wanted.reduce((sum, { size }, i) => sum + pieceArea(size) * (counts[i] ?? 0), 0);
+  const odd = blocks
+    .filter(({ of }) => wanted[of]?.size.shape === 'triangle')
+    .reduce((sum, { rows }) => sum + rows, 0);
+  return { length, width, blocks, counts, scrap: Math.max(0, 1 - used / (length * width)), odd };
+}
+
+/** All pieces in rows of one direction, one kind after the other, in every order: what a baker would do without thinking. */
+export function inOneDirection(
+  length: number,
+  width: number,
+  wanted: readonly Wanted[],
+  remaining: readonly number[],
+): Filled[] {
+  return orders(wanted.map((_, i) => i)).flatMap((order) =>
+    [false, true].map((turned) => {
+      const [along, across] = turned ? [width, length] : [length, width];
+      const blocks: CutBlock[] = [];
+      let [at, area] = [0, 0];
+      for (const of of order) {
+        const size = wanted[of]?.size;
+        if (!size) continue;
+        const { height, pieces } = cellOf(size);
+        const perRow = cellsIn(size, along);
+        const most = remaining[of] ?? 0;
+        const rows = Math.min(whole((across - at) / height), perRow > 0 ? Math.floor(most / perRow) : 0);
+        const put = (rowCount: number, cells: number) => {
+          if (rowCount < 1 || cells < 1) return;
+          blocks.push({
+            of,
+            ...(turned ? { x: at, y: 0 } : { x: 0, y: at }),
+            rows: rowCount,
+            perRow: cells,
+            turned,
+          });
+          area += rowCount * cells * pieces * pieceArea(size);
+          at += rowCount * height;
+        };
+        put(rows, perRow);
+        const rest = Math.min(perRow, most - rows * perRow);
+        if (across - at >= height - HAIR) put(1, rest);
+      }
+      return { area, blocks };
+    }),
+  );
+}
+
+function orders(items: readonly number[]): number[][] {
+  if (items.length <= 1) return [[...items]];
+  return items.flatMap((first) =>
+    orders(items.filter((other) => other !== first)).map((rest) => [first, ...rest]),
+  );
+}
+
+class Search {
+  private readonly options: Option[];
+  private readonly known = new Map<string, Filled>();
+  private looked = 0;
+  /** No piece fits where both sides are shorter than this. */
+  private readonly least: number;
+
+  constructor(
+    wanted: readonly Wanted[],
+    private readonly budget: number,
+  ) {
+    this.options = wanted.flatMap(({ size }, of) =>
+      [false, true].map((turned) => ({ of, turned, size, area: pieceArea(size) * cellOf(size).pieces })),
+    );
+    this.least = Math.min(...wanted.map(({ size }) => Math.max(cellOf(size).first, cellOf(size).height)));
+  }
+
+  /** The best that was found for a region with so many cells of each kind still wanted. */
+  fill(length: number, width: number, remaining: readonly number[]): Filled {
+    if (Math.max(length, width) < this.least - HAIR || Math.min(length, width) <= HAIR) return NOTHING;
+    const key = `${length.toFixed(4)}|${width.toFixed(4)}|${remaining.join()}`;
+    const known = this.known.get(key);
+    if (known) return known;
+    this.looked++;
+    const bound = Math.min(
+      length * width,
+      remaining.reduce((sum, cells, i) => sum + cells * (this.options[2 * i]?.area ?? 0), 0),
+    );
+    let best = NOTHING;
+    for (const { option, rows, perRow, covers } of this.blocks(length, width, remaining)) {
+      if (best.area >= bound - HAIR) break;
+      const taken = rowLength(option.size, perRow) * rows * cellOf(option.size).height;
+      // Even with nothing left over beside it, this block would be no better.
+      if (Math.min(bound, length * width - taken + covers) <= best.area + HAIR) continue;
+      for (const filled of this.around(length, width, remaining, option, rows, perRow)) {
+        if (better(filled, best)) best = filled;
+      }
+    }
+    this.known.set(key, best);
+    return best;
+  }
+
+  /** Blocks that may go into the corner, the largest first. When the budget is spent, only that one. */
+  private blocks(length: number, width: number, remaining: readonly number[]) {
+    const found = this.options.flatMap((option) => {
+      const [along, across] = option.turned ? [width, length] : [length, width];
+      const cells = remaining[option.of] ?? 0;
+      const rows = whole(across / cellOf(option.size).height);
+      const perRow = cellsIn(option.size, along);
+      if (rows < 1 || perRow < 1 || cells < 1) return [];
+      return sensible(rows, perRow, cells).map(([r, c]) => ({
+        ...{ option, rows: r, perRow: c },
+        covers: r * c * option.area,
+      }));
+    });
+    found.sort((a, b) => b.covers - a.covers);
+    return this.looked > this.budget ? found.slice(0, 1) : found;
+  }
+
+  /** Puts a block into the corner and fills the rest, split along one of its sides or the other. */
+  private around(
+    length: number,
+    width: number,
+    remaining: readonly number[],
+    { of, turned, size, area }: Option,
+    rows: number,
+    perRow: number,
+  ): Filled[] {
+    const [run, rise] = [rowLength(size, perRow), rows * cellOf(size).height];
+    const [wide, high] = turned ? [rise, run] : [run, rise];
+    const left = remaining.map((cells, i) => (i === of ? cells - rows * perRow : cells));
+    const block: CutBlock = { of, x: 0, y: 0, rows, perRow, turned };
+    const own = rows * perRow * area;
+    const beside = { x: wide, y: 0, length: length - wide, width };
+    const above = { x: 0, y: high, length: wide, width: width - high };
+    const over = { x: 0, y: high, length, width: width - high };
+    const right = { x: wide, y: 0, length: length - wide, width: high };
+    return [
+      [beside, above],
+      [over, right],
+    ].flatMap((regions) =>
+      [regions, [...regions].reverse()].map((order) => {
+        let [sum, still] = [own, left];
+        const blocks = [block];
+        for (const region of order) {
+          const filled = this.fill(region.length, region.width, still);
+          sum += filled.area;
+          still = lessOf(still, filled.blocks);
+          blocks.push(...filled.blocks.map((b) => ({ ...b, x: b.x + region.x, y: b.y + region.y })));
+        }
+        return { area: sum, blocks };
+      }),
+    );
+  }
+}
+
+/** Rows and cells a row that may matter: all of them where they are few, else the largest and those that end a demand. */
+function sensible(rows: number, perRow: number, cells: number): [rows: number, perRow: number][] {
+  const found: [number, number][] = [];
+  const few = rows * perRow <= 16;
+  for (let r = 1; r <= rows; r++) {
+    const most = Math.min(perRow, Math.floor(cells / r));
+    if (most < 1) break;
+    const least = few ? 1 : most;
+    for (let c = least; c <= most; c++) found.push([r, c]);
+  }
+  return found;
+}
+
+function lessOf(remaining: readonly number[], blocks: readonly CutBlock[]): number[] {
+  return remaining.map((cells, i) =>
+    blocks.reduce((sum, { of, rows, perRow }) => (of === i ? sum - rows * perRow : sum), cells),
+  );
+}
+
+/** More of the sheet used; else fewer blocks, which are sooner cut. */
+function better(a: Filled, b: Filled): boolean {
+  if (a.area > b.area + HAIR) return true;
+  return a.area > b.area - HAIR && a.blocks.length < b.blocks.length;
+}

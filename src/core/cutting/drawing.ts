@@ -1,0 +1,147 @@
+import {
+  area,
+  line,
+  rectangle,
+  text,
+  type Drawing,
+  type Mark,
+  type Point,
+  type Tone,
+} from '../drawing/drawing';
+import type { Arrangement, CutBlock, Wanted } from './arrange';
+import { cellOf, cellPolygons, type PieceSize } from './piece';
+
+const TONES: Tone[] = ['dough', 'second', 'third'];
+
+/** A piece as it lies on the sheet: corners in cm from the sheet's lower left. */
+export interface CutPiece {
+  of: number;
+  points: Point[];
+}
+
+/** Every piece of an arrangement as a polygon. */
+export function piecesOf({ blocks }: Pick<Arrangement, 'blocks'>, wanted: readonly Wanted[]): CutPiece[] {
+  return blocks.flatMap((block) => {
+    const size = wanted[block.of]?.size;
+    if (!size) return [];
+    return eachCell(block).flatMap(({ row, cell }) =>
+      cellPolygons(size, cell).map((points) => ({
+        of: block.of,
+        points: points.map(([along, up]) => placed(block, along, up + row * cellOf(size).height)),
+      })),
+    );
+  });
+}
+
+function eachCell({ rows, perRow }: CutBlock): { row: number; cell: number }[] {
+  return Array.from({ length: rows * perRow }, (_, i) => ({ row: Math.floor(i / perRow), cell: i % perRow }));
+}
+
+function placed({ x, y, turned }: CutBlock, along: number, up: number): Point {
+  return turned ? [x + up, y + along] : [x + along, y + up];
+}
+
+/** A mark to be made with the ruler: cm from the sheet's left, on its lower or upper edge; or from below, on the left edge. */
+export interface RulerMark {
+  edge: 'lower' | 'upper' | 'left';
+  at: number;
+}
+
+/** Where the ruler marks go along the edges: bases on one side, the same shifted by half a base on the other. */
+export function rulerMarks(
+  { blocks, width }: Pick<Arrangement, 'blocks' | 'width'>,
+  wanted: readonly Wanted[],
+): RulerMark[] {
+  const marks: RulerMark[] = [];
+  for (const block of blocks) {
+    const size = wanted[block.of]?.size;
+    if (!size) continue;
+    const { height, next } = cellOf(size);
+    const rows = Array.from({ length: block.rows + 1 }, (_, i) => i * height);
+    const across = block.turned
+      ? rows.map((up) => block.x + up)
+      : columnMarks(size, block.perRow, next, block.x);
+    const up = block.turned ? columnMarks(size, block.perRow, next, block.y) : rows.map((r) => block.y + r);
+    const reachesTop = blockEnd(block, size)[1] >= width - Math.max(1, cellOf(size).height);
+    if (block.y === 0) marks.push(...across.map((at): RulerMark => ({ edge: 'lower', at })));
+    if (reachesTop)
+      marks.push(...shifted(size, block, across).map((at): RulerMark => ({ edge: 'upper', at })));
+    marks.push(...up.map((at): RulerMark => ({ edge: 'left', at })));
+  }
+  return unique(marks);
+}
+
+function columnMarks(size: PieceSize, perRow: number, next: number, from: number): number[] {
+  // A triangle's bases touch on each edge; only every other cell stands on this one.
+  const step = size.shape === 'triangle' ? size.base : next;
+  const bases = size.shape === 'triangle' ? Math.ceil(perRow / 2) : perRow;
+  return Array.from({ length: bases + 1 }, (_, i) => from + i * step);
+}
+
+function shifted(size: PieceSize, block: CutBlock, across: readonly number[]): number[] {
+  if (size.shape !== 'triangle' || block.turned) return [...across];
+  const above = Math.floor(block.perRow / 2);
+  return Array.from({ length: above + 1 }, (_, i) => block.x + size.base / 2 + i * size.base);
+}
+
+function blockEnd(block: CutBlock, size: PieceSize): Point {
+  const { first, next, height } = cellOf(size);
+  const [run, rise] = [first + (block.perRow - 1) * next, block.rows * height];
+  return block.turned ? [block.x + rise, block.y + run] : [block.x + run, block.y + rise];
+}
+
+function unique(marks: RulerMark[]): RulerMark[] {
+  const seen = new Map(marks.map((mark) => [`${mark.edge} ${mark.at.toFixed(3)}`, mark]));
+  return [...seen.values()].sort((a, b) => a.at - b.at);
+}
+
+/** Room around the sheet for the ruler, cm. */
+const MARGIN = 9;
+
+/**
+ * The cut plan to scale, 1 unit = 1 cm: the sheet with its pieces, and ruler marks along the edges written by `show`.
+ * The sheet's lower left corner is at 0, 0 of the ruler.
+ */
+export function cutDrawing(
+  plan: Arrangement,
+  wanted: readonly Wanted[],
+  show: (cm: number) => string,
+): Drawing {
+  const { length, width } = plan;
+  const size = Math.max(1.6, length / 68);
+  const down = ([x, y]: Point): Point => [x, width - y];
+  const pieces = piecesOf(plan, wanted);
+  const marks: Mark[] = [
+    area(rectangle(0, 0, length, width), 'odd'),
+    ...pieces.map(({ of, points }) => area(points.map(down), TONES[of % TONES.length] ?? 'dough')),
+  ];
+  let last = { lower: -Infinity, upper: -Infinity, left: -Infinity };
+  for (const { edge, at } of rulerMarks(plan, wanted)) {
+    const room = at - last[edge] > size * (edge === 'left' ? 1.1 : 2.6);
+    if (room) last = { ...last, [edge]: at };
+    const long = room ? 1.8 : 0.9;
+    if (edge === 'left') {
+      marks.push(
+        line([
+          [-long, width - at],
+          [0, width - at],
+        ]),
+      );
+      if (room) marks.push(text([-2.1, width - at + size / 3], show(at), size, 'end'));
+    } else {
+      const [from, to] = edge === 'lower' ? [width, width + long] : [-long, 0];
+      marks.push(
+        line([
+          [at, from],
+          [at, to],
+        ]),
+      );
+      if (room) marks.push(text([at, edge === 'lower' ? width + 2.2 + size * 0.8 : -2.3], show(at), size));
+    }
+  }
+  return {
+    view: [-MARGIN, -MARGIN / 2 - 1, length + MARGIN + 4, width + MARGIN + 2],
+    marks,
+    says: `A sheet of ${show(length)} by ${show(width)} with ${plan.counts.reduce((a, b) => a + b, 0)} pieces`,
+  };
+}

@@ -1,0 +1,157 @@
+import type { Point } from '../drawing/drawing';
+
+export const PIECE_SHAPES = [
+  'triangle',
+  'rectangle',
+  'diagonal',
+  'square',
+  'sector',
+  'slice',
+  'strip',
+] as const;
+/**
+ * What a sheet is cut into: triangles up and down in a row, rectangles, rectangles cut on the diagonal, squares, sectors of
+ * a disc, slices of a sheet rolled to a log, strips.
+ */
+export type PieceShape = (typeof PIECE_SHAPES)[number];
+
+/**
+ * A piece, cm. `base` is a triangle's base, a rectangle's or strip's width, a square's side, a slice's thickness, a disc's
+ * diameter; `height` a triangle's or rectangle's height, a strip's length, what a log is rolled up from. `sectors`: of a disc.
+ */
+export interface PieceSize {
+  shape: PieceShape;
+  base: number;
+  height: number;
+  sectors?: number;
+}
+
+export const SHAPE_WORDS: Record<PieceShape, { label: string; base: string; height: string | null }> = {
+  triangle: { label: 'triangles', base: 'base', height: 'height' },
+  rectangle: { label: 'rectangles', base: 'width', height: 'height' },
+  diagonal: { label: 'rectangles cut on the diagonal', base: 'width', height: 'height' },
+  square: { label: 'squares', base: 'side', height: null },
+  sector: { label: 'sectors of a disc', base: 'disc across', height: null },
+  slice: { label: 'slices of a log', base: 'slice', height: 'rolled up from' },
+  strip: { label: 'strips', base: 'width', height: 'length' },
+};
+
+/** What a piece takes of the sheet in a row of its like: width of the first, of each further one, height, pieces in each. */
+interface Cell {
+  first: number;
+  next: number;
+  height: number;
+  pieces: number;
+}
+
+/** The cell that a piece is cut from. Triangles share their sides, so each further one takes half a base. */
+export function cellOf({ shape, base, height, sectors = 1 }: PieceSize): Cell {
+  switch (shape) {
+    case 'triangle':
+      return { first: base, next: base / 2, height, pieces: 1 };
+    case 'diagonal':
+      return { first: base, next: base, height, pieces: 2 };
+    case 'square':
+      return { first: base, next: base, height: base, pieces: 1 };
+    case 'sector':
+      return { first: base, next: base, height: base, pieces: sectors };
+    default:
+      return { first: base, next: base, height, pieces: 1 };
+  }
+}
+
+/** Area of one piece, cm². */
+export function pieceArea({ shape, base, height, sectors = 1 }: PieceSize): number {
+  switch (shape) {
+    case 'triangle':
+    case 'diagonal':
+      return (base * height) / 2;
+    case 'square':
+      return base * base;
+    case 'sector':
+      return (Math.PI * base * base) / 4 / sectors;
+    default:
+      return base * height;
+  }
+}
+
+/** Grams of one piece from a sheet of `mm`; density in g/cm³. */
+export function pieceGrams(size: PieceSize, mm: number, density: number): number {
+  return (pieceArea(size) * mm * density) / 10;
+}
+
+/** What is wrong with a piece, in a sentence; null for one that can be cut. */
+export function pieceFault({ shape, base, height, sectors = 1 }: PieceSize): string | null {
+  const words = SHAPE_WORDS[shape];
+  if (!(base > 0)) return `The ${words.base} is a length such as 10.5 cm or 4 1/8 in.`;
+  if (words.height && !(height > 0)) return `The ${words.height} is a length such as 26 cm or 10 1/4 in.`;
+  if (shape === 'sector' && !(Number.isInteger(sectors) && sectors >= 1 && sectors <= 64)) {
+    return 'A disc is cut into 1 to 64 sectors.';
+  }
+  if (base > 300 || height > 300) return 'No piece is longer than 3 m.';
+  return null;
+}
+
+const ARC_STEPS = 12;
+
+/**
+ * The pieces of the `nth` cell of a row as polygons, with the row's lower left corner at 0, 0. Triangles alternate, the
+ * first with its base below.
+ */
+export function cellPolygons(size: PieceSize, nth: number): Point[][] {
+  const { shape, base, sectors = 1 } = size;
+  const { next, height } = cellOf(size);
+  const x = nth * next;
+  switch (shape) {
+    case 'triangle':
+      return nth % 2 === 0
+        ? [
+            [
+              [x, 0],
+              [x + base, 0],
+              [x + base / 2, height],
+            ],
+          ]
+        : [
+            [
+              [x, height],
+              [x + base, height],
+              [x + base / 2, 0],
+            ],
+          ];
+    case 'diagonal':
+      return [
+        [
+          [x, 0],
+          [x + base, 0],
+          [x, height],
+        ],
+        [
+          [x + base, 0],
+          [x + base, height],
+          [x, height],
+        ],
+      ];
+    case 'sector':
+      return Array.from({ length: sectors }, (_, i) => sector(x + base / 2, base / 2, base / 2, i, sectors));
+    default:
+      return [
+        [
+          [x, 0],
+          [x + base, 0],
+          [x + base, height],
+          [x, height],
+        ],
+      ];
+  }
+}
+
+function sector(x: number, y: number, radius: number, nth: number, of: number): Point[] {
+  const steps = Math.max(2, Math.ceil((ARC_STEPS * 4) / of));
+  const at = (i: number): Point => {
+    const angle = ((nth + i / steps) * 2 * Math.PI) / of;
+    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+  };
+  const arc = Array.from({ length: steps + 1 }, (_, i) => at(i));
+  return of === 1 ? arc.slice(0, -1) : [[x, y], ...arc];
+}

@@ -1,0 +1,50 @@
+export type Point = readonly [x: number, y: number];
+
+/** What a surface is, and so how it is filled on a screen and hatched on paper. */
+export type Tone = 'dough' | 'shade' | 'butter' | 'filling' | 'odd' | 'second' | 'third' | 'tin' | 'none';
+
+/** One thing on a drawing, in the drawing's own units with y downwards. */
+export type Mark =
+  | { kind: 'area'; points: readonly Point[]; tone: Tone; bare?: boolean }
+  | { kind: 'line'; points: readonly Point[]; dashed?: boolean; heavy?: boolean; arrow?: boolean }
+  | { kind: 'curve'; path: string; tone: Tone; dashed?: boolean }
+  | { kind: 'text'; at: Point; text: string; size: number; anchor?: 'start' | 'middle' | 'end' };
+
+/** A picture as data: drawn on a screen, on paper or into a file by whoever has the means. */
+export interface Drawing {
+  /** The window that is seen: left, top, width, height. */
+  view: readonly [left: number, top: number, width: number, height: number];
+  marks: Mark[];
+  /** What it shows, for those who do not see it. */
+  says: string;
+}
+
+export const area = (points: readonly Point[], tone: Tone, bare = false): Mark => ({
+  kind: 'area',
+  points,
+  tone,
+  ...(bare ? { bare } : {}),
+});
+export const line = (
+  points: readonly Point[],
+  more: { dashed?: boolean; heavy?: boolean; arrow?: boolean } = {},
+): Mark => ({ kind: 'line', points, ...more });
+export const text = (
+  at: Point,
+  words: string,
+  size: number,
+  anchor: 'start' | 'middle' | 'end' = 'middle',
+): Mark => ({ kind: 'text', at, text: words, size, anchor });
+export const rectangle = (left: number, top: number, width: number, height: number): Point[] => [
+  [left, top],
+  [left + width, top],
+  [left + width, top + height],
+  [left, top + height],
+];
+
+/** A polygon or line as the path that SVG draws. */
+export function pathOf(points: readonly Point[], closed: boolean): string {
+  const short = (value: number) => String(Math.round(value * 1000) / 1000);
+  const steps = points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${short(x)} ${short(y)}`);
+  return steps.join('') + (closed ? 'Z' : '');
+}

@@ -1,0 +1,150 @@
+import { judgeLayers, type LaminationKind, type LayerLimits, type LayerVerdict } from './kinds';
+import {
+  fatFraction,
+  foldsMultiplied,
+  layersIn,
+  pileOf,
+  type Fold,
+  type Layers,
+  type LockIn,
+  type Operation,
+} from './stack';
+
+/** How the fat comes between the dough to begin with. */
+export type Beginning =
+  | { way: 'block'; style: LockIn; blockMm: number }
+  /** Soft butter spread, or frozen butter grated, on the open sheet before each of the first `additions` folds. */
+  | { way: 'spread' | 'grated'; additions: number }
+  | { way: 'discs'; discs: number };
+
+/** A turn: roll to `mm`, fold, rest. No rest means that the next turn is given at the same go. */
+export interface Turn {
+  fold: Fold;
+  mm: number;
+  /** Hands-on minutes to begin with, before what each kg adds. */
+  minutes: number;
+  rest: number;
+}
+
+/** A lamination scheme: everything between a cold dough and its final sheet. */
+export interface Scheme {
+  kind: LaminationKind;
+  beginning: Beginning;
+  /** Flour kneaded into the butter, grams a gram: 0.08 to 0.15 by the school of the soft block, else 0. */
+  flourInFat: number;
+  turns: Turn[];
+  /** Minutes for the lock-in, and minutes that each kg adds to lock-in and turns. */
+  lockInMinutes: number;
+  perKg: number;
+}
+
+const MOST_TURNS = 12;
+
+/** What is wrong with a scheme, in a sentence; null for one that can be worked. */
+export function schemeFault({ beginning, turns, flourInFat }: Scheme): string | null {
+  if (turns.length > MOST_TURNS) {
+    return `${turns.length} turns: no dough takes more than ${MOST_TURNS}, and the butter is gone long before.`;
+  }
+  if (turns.length === 0 && beginning.way !== 'discs') return 'A scheme has at least one turn.';
+  if (turns.some(({ mm }) => !(mm >= 1 && mm <= 40)))
+    return 'A sheet is rolled to between 1 and 40 mm before a fold.';
+  if (turns.some(({ rest }) => !(rest >= 0 && rest <= 24 * 60))) return 'A rest lasts up to 24 hours.';
+  if (turns.some(({ minutes }) => !(minutes >= 1 && minutes <= 120)))
+    return 'A turn takes between 1 minute and 2 hours of work.';
+  if (!(flourInFat >= 0 && flourInFat <= 0.3)) return 'Up to 30 % of flour is kneaded into butter.';
+  if (beginning.way === 'block' && !(beginning.blockMm >= 3 && beginning.blockMm <= 40))
+    return 'A butter block is between 3 and 40 mm thick.';
+  if (beginning.way === 'discs' && !(beginning.discs >= 2 && beginning.discs <= 40))
+    return 'A stack has between 2 and 40 discs.';
+  if ('additions' in beginning && !(beginning.additions >= 1 && beginning.additions <= turns.length))
+    return 'Butter goes on before a turn: at least once, and no more often than there are turns.';
+  return null;
+}
+
+/** Folds as digits: letter 3, book 4, half 2. */
+const DIGIT: Record<Fold, number> = { half: 2, letter: 3, book: 4 };
+
+/** A scheme named by its folds: "3-3-3", "grated 3-3-3-3", "6 discs". */
+export function schemeName({ beginning, turns }: Pick<Scheme, 'beginning' | 'turns'>): string {
+  const folds = turns.map(({ fold }) => DIGIT[fold]).join('-');
+  const before =
+    beginning.way === 'discs'
+      ? `${beginning.discs} discs`
+      : beginning.way === 'block'
+        ? beginning.style === 'two-thirds'
+          ? 'two thirds'
+          : ''
+        : beginning.way;
+  return [before, folds].filter(Boolean).join(' ');
+}
+
+/** What is done to the dough, in order, when these folds are given; the scheme's own where none are named. */
+export function operationsOf(
+  { beginning, turns }: Pick<Scheme, 'beginning' | 'turns'>,
+  folds: readonly Fold[] = turns.map(({ fold }) => fold),
+): Operation[] {
+  switch (beginning.way) {
+    case 'block':
+      return [beginning.style, ...folds];
+    case 'discs':
+      return [`stack:${beginning.discs}`, ...folds];
+    default: {
+      const spread = (nth: number): Operation[] => (nth < beginning.additions ? ['spread'] : []);
+      return ['plain', ...folds.flatMap((fold, i): Operation[] => [...spread(i), fold])];
+    }
+  }
+}
+
+/** Weights of what is laminated, grams: `dough` before butter, `fat` as butter alone. */
+export interface Weights {
+  dough: number;
+  fat: number;
+}
+
+/** What a number of folds comes to at the final sheet. */
+export interface Outcome {
+  folds: readonly Fold[];
+  layers: Layers;
+  multiplied: number;
+  verdict: LayerVerdict;
+}
+
+/** Layers and verdict of a scheme at a sheet of `mm`, for these folds instead of its own where they are given. */
+export function outcomeOf(
+  scheme: Scheme,
+  weights: Weights,
+  mm: number,
+  limits: LayerLimits,
+  folds: readonly Fold[] = scheme.turns.map(({ fold }) => fold),
+): Outcome {
+  const operations = operationsOf(scheme, folds);
+  const layers = layersIn(pileOf(operations, fractionOf(scheme, weights)), mm);
+  return { folds, layers, multiplied: foldsMultiplied(operations), verdict: judgeLayers(layers, limits) };
+}
+
+/** The fat's share of the volume in a scheme, flour in the butter included. */
+export function fractionOf({ flourInFat }: Pick<Scheme, 'flourInFat'>, { dough, fat }: Weights): number {
+  return fatFraction(fat * (1 + flourInFat), dough, flourInFat);
+}
+
+/** One turn less and one more than these folds; `less` is null where there is none to leave out. */
+export function turnMoreOrLess(
+  scheme: Scheme,
+  weights: Weights,
+  mm: number,
+  limits: LayerLimits,
+): { less: Outcome | null; more: Outcome } {
+  const folds = scheme.turns.map(({ fold }) => fold);
+  const of = (others: Fold[]) => outcomeOf(scheme, weights, mm, limits, others);
+  return {
+    less: folds.length > 0 ? of(folds.slice(0, -1)) : null,
+    more: of([...folds, folds.at(-1) ?? 'letter']),
+  };
+}
+
+/** Hands-on minutes and rests of a scheme for a dough of so many kg. */
+export function schemeMinutes(scheme: Scheme, kg: number): { work: number; rest: number } {
+  const { turns, lockInMinutes, perKg } = scheme;
+  const work = turns.reduce((sum, { minutes }) => sum + minutes + perKg * kg, lockInMinutes + perKg * kg);
+  return { work: Math.round(work), rest: turns.reduce((sum, { rest }) => sum + rest, 0) };
+}
