@@ -1,3 +1,4 @@
+import type { BlockWork } from './board';
 import type { DoughStep } from '../route/expand';
 import { MINUTE, type Instant } from '../time/local';
 import { isHandsOn, type DoughState, type StepState } from './state';
@@ -6,6 +7,7 @@ import { isHandsOn, type DoughState, type StepState } from './state';
 export interface FloorDough {
   id: number;
   name: string;
+  lamination?: BlockWork | null;
   steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant })[];
   state: DoughState;
 }

@@ -3,6 +3,11 @@ import type { RouteLink } from '../route/route';
 import type { Instant } from '../time/local';
 import type { Presence } from '../time/shifts';
 import type { FloorEvent } from './events';
+import type { LayerLimits, LaminationKind } from '../lamination/kinds';
+import type { Laying } from '../lamination/geometry';
+import type { Table } from '../lamination/gaps';
+import type { Weights } from '../lamination/scheme';
+import type { KnownScheme } from '../route/route';
 import type { FloorDough } from './agenda';
 import { foldDough } from './state';
 
@@ -15,6 +20,25 @@ export interface BoardOutput {
   freshFor: number;
 }
 
+/** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
+export interface BlockWork {
+  scheme: KnownScheme;
+  blocks: number;
+  /** Of one block, grams. */
+  weights: Weights;
+  /** The final sheet, mm. */
+  mm: number;
+}
+
+/** How the house rolls: tables, how blocks are laid out, and what it calls good layers. */
+export interface RollingHouse {
+  table: Table;
+  laying: Laying;
+  limits: Record<LaminationKind, LayerLimits>;
+  /** Longest sheet on the bench where it is cut, cm. */
+  benchLength: number;
+}
+
 /** A dough with all that is needed to draw and fold it: facts and plan, nothing derived. */
 export interface BoardDough {
   id: number;
@@ -22,6 +46,8 @@ export interface BoardDough {
   kg: number;
   /** How many bowls it is mixed in. */
   bowls: number;
+  /** Null for a dough that is not laminated. */
+  lamination: BlockWork | null;
   outputs: BoardOutput[];
   steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant })[];
   links: RouteLink[];
@@ -50,11 +76,12 @@ export interface Board {
   machines: Machine[];
   presences: Presence[];
   /** Latest reading of each place. */
+  rolling: RollingHouse;
   places: { place: string; celsius: number; humidity: number | null; at: Instant }[];
   doughs: BoardDough[];
 }
 
 /** Folds a dough of the board for the floor. */
-export function floorDough({ id, name, steps, links, events }: BoardDough): FloorDough {
-  return { id, name, steps, state: foldDough({ steps, links }, events) };
+export function floorDough({ id, name, steps, links, events, lamination }: BoardDough): FloorDough {
+  return { id, name, steps, lamination, state: foldDough({ steps, links }, events) };
 }

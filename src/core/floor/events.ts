@@ -1,4 +1,5 @@
 import type { MixChange } from '../formula/actual';
+import type { Fold } from '../lamination/stack';
 import type { Verdict } from '../learning/verdicts';
 import type { Instant } from '../time/local';
 
@@ -7,6 +8,8 @@ export const FLOOR_EVENT_KINDS = [
   ...(['start', 'finish', 'skip', 'temperature', 'note', 'undo'] as const),
   /** How a rise looked; whether a levain, sponge or yeast is alive; what went into the bowl and how warm it was. */
   ...(['verdict', 'alive', 'conditions', 'mix'] as const),
+  /** Folds given to a block; a check by hand; pieces weighed; trimmings and what became of them. */
+  ...(['turn', 'check', 'weigh', 'scrap'] as const),
 ] as const;
 export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
 
@@ -30,8 +33,56 @@ export interface MixConditions {
   iceKg: number;
 }
 
+/** Folds that were really given during a turn, to one block (counted from 1) or to all. */
+export interface Turned {
+  kind: 'turned';
+  block: number | null;
+  folds: Fold[];
+  /** How many of the scheme's next turns were given at the same go. */
+  covers: number;
+}
+
+/** Butter bent in the hand, or a dough that was pressed or rolled: what it did, and when to look again. */
+export interface HandCheck {
+  kind: 'checked';
+  check: 'bend' | 'spring';
+  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows';
+  /** Minutes until the next look, where it was not good. */
+  minutes: number;
+}
+
+/** Some divided pieces on the scale together. */
+export interface PiecesWeighed {
+  kind: 'pieces';
+  count: number;
+  grams: number;
+}
+
+export const SCRAP_USES = ['loaf', 'swirls', 'share', 'waste'] as const;
+/** Rolled loaf, tin swirls, a share of the next dough, or waste. */
+export type ScrapUse = (typeof SCRAP_USES)[number];
+
+/** Trimmings of a dough, and what they are for. */
+export interface Scrap {
+  kind: 'scrap';
+  grams: number;
+  how: 'weighed' | 'estimated';
+  use: ScrapUse;
+}
+
+/** Trimmings of an earlier dough that went into this one. */
+export interface ScrapTaken {
+  kind: 'scrap-taken';
+  from: number;
+  grams: number;
+}
+
+/** What the floor records for itself; a state keeps it in order. */
+export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken;
+
 /** What an event carries beyond who, when and where; by its own kind. */
-export type EventData = { kind: 'verdict'; verdict: Verdict } | AliveAnswer | MixConditions | MixChange;
+export type EventData =
+  { kind: 'verdict'; verdict: Verdict } | AliveAnswer | MixConditions | MixChange | FloorRecord;
 
 /** One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing. */
 export interface FloorEvent {

@@ -7,7 +7,7 @@ import { stepSlack } from './slack';
 function dough(dueMinute: number, events: FloorEvent[]): BoardDough {
   const { steps, links, kg, bowls } = smallDough();
   return {
-    ...{ id: 1, name: 'Crescent 1', kg, bowls, links, events },
+    ...{ id: 1, name: 'Crescent 1', kg, bowls, links, events, lamination: null },
     outputs: [{ id: 5, product: 'Crescent', pieces: 40, dueAt: dueMinute * MIN, freshFor: 60 }],
     steps: steps.map((step) => ({ ...step, plannedStart: 0, plannedEnd: 0 })),
   };

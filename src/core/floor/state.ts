@@ -4,7 +4,13 @@ import type { RouteLink } from '../route/route';
 import type { MixChange } from '../formula/actual';
 import type { Verdict } from '../learning/verdicts';
 import { MINUTE, type Instant } from '../time/local';
-import { effectiveEvents, type AliveAnswer, type FloorEvent, type MixConditions } from './events';
+import {
+  effectiveEvents,
+  type AliveAnswer,
+  type FloorEvent,
+  type FloorRecord,
+  type MixConditions,
+} from './events';
 
 export type StepStatus = 'open' | 'running' | 'done' | 'skipped';
 
@@ -25,6 +31,8 @@ export interface StepState {
   notBefore: Instant | null;
   conditions: MixConditions | null;
   changes: MixChange[];
+  /** Folds, checks, weights and trimmings, in the order in which they happened. */
+  records: { data: FloorRecord; at: Instant; personId: number }[];
   /** An open hands-on step that nothing before it holds up any more. */
   startable: boolean;
 }
@@ -87,6 +95,7 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
       notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
   }
   const graph = graphOf(route);
+  coverTurns(route, graph, steps);
   deriveWaits(route, graph, steps);
   for (const step of route.steps) {
     const state = stateOf(steps, step.key);
@@ -118,6 +127,7 @@ function freshState(key: string): StepState {
     notBefore: null,
     conditions: null,
     changes: [],
+    records: [],
     startable: false,
   };
 }
@@ -169,7 +179,50 @@ function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
     case 'adjusted':
     case 'swapped':
       state.changes.push(data);
+      return;
+    case 'turned':
+    case 'pieces':
+    case 'scrap':
+    case 'scrap-taken':
+      state.records.push({ data, at, personId });
+      return;
+    case 'checked':
+      state.records.push({ data, at, personId });
+      state.notBefore = data.answer === 'good' ? null : at + data.minutes * MINUTE;
   }
+}
+
+/** Turns that were given at one go with an earlier one are over, and so are the rests between them. */
+function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): void {
+  for (const { key, step } of route.steps) {
+    if (step.turn === undefined) continue;
+    const covering = stateOf(steps, key).records.findLast(
+      ({ data }) => data.kind === 'turned' && data.covers > 0,
+    );
+    if (covering?.data.kind !== 'turned') continue;
+    const last = step.turn + covering.data.covers;
+    for (const between of stepsUpTo(graph, key, last)) {
+      const state = stateOf(steps, between);
+      if (isOver(state)) continue;
+      state.status = 'skipped';
+      state.finishedAt = covering.at;
+      state.finishedBy = covering.personId;
+      state.skipReason = `given with turn ${step.turn}`;
+    }
+  }
+}
+
+/** Steps after a turn up to the turn with this number, that one included. */
+function stepsUpTo(graph: Graph, from: string, last: number): string[] {
+  const found: string[] = [];
+  for (let [key] = graph.after(from); key !== undefined; [key] = graph.after(key)) {
+    const nth = graph.step(key).step.turn;
+    if (nth !== undefined && nth > last) break;
+    found.push(key);
+    if (nth === last) return found;
+  }
+  // The scheme has fewer turns than that: only the turns that are there.
+  return found.slice(0, found.findLastIndex((key) => graph.step(key).step.turn !== undefined) + 1);
 }
 
 const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';

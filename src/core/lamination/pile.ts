@@ -55,7 +55,7 @@ export function joined(parts: readonly Part[]): Pile {
     const [first, last] = turned
       ? [thinned(pile.top), thinned(pile.bottom)]
       : [thinned(pile.bottom), thinned(pile.top)];
-    const under = open as Layer | null;
+    const under = open;
     const met: Layer =
       under?.fat === first.fat ? { fat: first.fat, share: under.share + first.share } : first;
     if (under && met === first) close(under);
@@ -68,7 +68,7 @@ export function joined(parts: readonly Part[]): Pile {
     for (const [share, times] of pile.dough) count(inner.dough, share * thin, times);
     open = last;
   }
-  const top = open as Layer | null;
+  const top = open;
   if (top === null) throw new RangeError('A pile has at least one layer.');
   return {
     share: parts.reduce((sum, { pile, thin }) => sum + pile.share * thin, 0),

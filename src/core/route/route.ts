@@ -1,5 +1,10 @@
 import type { Lying } from '../heat/places';
+import type { PieceSize } from '../cutting/piece';
 import type { Piece } from '../heat/mode';
+import type { Scheme } from '../lamination/scheme';
+import type { Fold } from '../lamination/stack';
+import type { Filling } from '../shaping/filling';
+import type { ShapeKind } from '../shaping/shapes';
 
 /**
  * A route: a product's steps as a graph. Steps of the dough come first (mix to sheet, with the butter block, levain
@@ -43,7 +48,8 @@ export type StepKind =
   | 'finish'
   | 'levain'
   | 'sponge'
-  | 'move';
+  | 'move'
+  | 'laminate';
 
 export interface RouteStep {
   id: string;
@@ -75,6 +81,8 @@ export interface RouteStep {
   turn?: number;
   /** Fold of a turn or lock-in, in words. */
   fold?: string;
+  /** The fold that a turn gives, and what the sheet is rolled to before it, mm. */
+  given?: { fold: Fold; mm: number };
   /** What keeps a skin from forming during a wait. */
   cover?: string;
   check?: string;
@@ -113,6 +121,21 @@ export interface PieceSpec {
   perTray: number;
   /** Share of the dough lost to trimmings, 0 to below 1. */
   scrap: number;
+  /** How it is cut from the sheet, and how thick that is, mm. None for a dough that is divided. */
+  cut?: { size: PieceSize; mm: number };
+  /** How far a divided piece may be off its weight, grams. */
+  tolerance?: number;
+  shape?: ShapeKind;
+  filling?: Filling;
+  /** The product that this one is a variant of: the same piece with another filling. */
+  variantOf?: string;
+}
+
+/** The lamination scheme of a product version. */
+export interface KnownScheme {
+  versionId: number;
+  name: string;
+  scheme: Scheme;
 }
 
 /** A product as one version knows it. */
@@ -126,6 +149,7 @@ export interface ProductSpec {
   /** Minutes for which the goods count as fresh. */
   freshFor: number;
   rises?: Partial<Record<RisePhase, Rise>>;
+  scheme?: KnownScheme | null;
   /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */
   mixed?: number;
 }

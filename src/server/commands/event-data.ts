@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import type { EventData } from '@/core/floor/events';
+import { SCRAP_USES, type EventData } from '@/core/floor/events';
+import { FOLDS } from '@/core/lamination/stack';
 
 const grams = (least: number) =>
   Joi.number()
@@ -50,6 +51,42 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   weighed: Joi.object({ line, bowl: Joi.number().integer().min(1).max(20).required(), grams: grams(0) }),
   adjusted: Joi.object({ ingredient, grams: grams(-1_000_000) }),
   swapped: Joi.object({ line, ingredient }),
+  turned: Joi.object({
+    block: Joi.number().integer().min(1).max(26).allow(null).required(),
+    folds: Joi.array()
+      .items(Joi.string().valid(...FOLDS))
+      .min(1)
+      .max(6)
+      .required()
+      .messages({ '*': 'Say which folds were given: half, letter or book, up to six at one go.' }),
+    covers: Joi.number().integer().min(0).max(5).required(),
+  }),
+  checked: Joi.object({
+    check: Joi.string().valid('bend', 'spring').required(),
+    answer: Joi.string()
+      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows')
+      .required()
+      .messages({ '*': 'Say how it was.' }),
+    minutes: Joi.number().integer().min(0).max(240).required().messages({ '*': 'Look again within 4 h.' }),
+  }),
+  pieces: Joi.object({
+    count: Joi.number()
+      .integer()
+      .min(1)
+      .max(500)
+      .required()
+      .messages({ '*': 'How many pieces lie on the scale?' }),
+    grams: grams(1),
+  }),
+  scrap: Joi.object({
+    grams: grams(1),
+    how: Joi.string().valid('weighed', 'estimated').required(),
+    use: Joi.string()
+      .valid(...SCRAP_USES)
+      .required()
+      .messages({ '*': 'Say what becomes of the trimmings.' }),
+  }),
+  'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };
 
 /** Which data an event of a kind carries. */
@@ -58,6 +95,10 @@ const CARRIES: Record<string, EventData['kind'][]> = {
   alive: ['alive'],
   conditions: ['conditions'],
   mix: ['weighed', 'adjusted', 'swapped'],
+  turn: ['turned'],
+  check: ['checked'],
+  weigh: ['pieces'],
+  scrap: ['scrap', 'scrap-taken'],
 };
 
 /** The data of an event, by its kind; other kinds carry none. */

@@ -1,15 +1,10 @@
 import Joi from 'joi';
 import { misfits } from '@/core/floor/misfit';
-import { openPart } from '@/core/floor/open-part';
 import { floorDough, type BoardDough } from '@/core/floor/board';
-import { planProblem, taskId } from '@/core/route/problem';
-import { MINUTE } from '@/core/time/local';
-import { planInThread } from '../planner';
 import { doughById } from '../queries/doughs';
-import { houseValues } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan, movePlan } from './plan-dough';
-import { doughFrame } from './planning-frame';
+import { lockPlan } from './plan-dough';
+import { planOpenPart } from './plan-open-part';
 import { doughId } from './schemas';
 
 /** Rounds in which plan and windows may chase one another before it is said that they do not settle. */
@@ -48,35 +43,10 @@ async function openDough({ db }: CommandContext, id: number) {
 
 /** One round: nothing where the windows of the dough hold its plan already. */
 async function mend(context: CommandContext, id: number): Promise<void> {
-  const { db, now, person } = context;
   const dough = await openDough(context, id);
   if (timing(dough).length === 0) return;
-  // From the day of its first event, so that what began yesterday can be pinned where it began.
-  const from = Math.min(now, ...dough.events.map(({ at }) => at));
-  const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
-  const { expanded, pins } = openPart(dough, now, minute);
-  const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
-    outputId,
-    due: Math.max(0, minute(dueAt)),
-    freshFor,
-  }));
-  const problem = planProblem(frame, [{ id, expanded, promises }], standing);
-  problem.pins.push(...pins);
-  const solution = await planInThread(problem, (await houseValues(db))('plan_seconds'));
-  if (solution?.plan.status !== 'feasible') {
-    throw new Refusal(
-      `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`,
-      'doughId',
-    );
-  }
-  const { times } = solution.plan;
-  const moved = expanded.steps.map(({ key }) => {
-    const [start, end] = times[taskId(id, key)] ?? [0, 0];
-    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
-  });
-  await movePlan(db, id, moved, {
-    now,
-    personId: person.id,
+  await planOpenPart(context, dough, {
     reason: `${dough.name} follows today’s temperatures`,
+    nothing: `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`,
   });
 }

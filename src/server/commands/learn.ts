@@ -29,7 +29,7 @@ async function learnReference(
   verdict: string,
 ): Promise<Lesson | null> {
   // The wait as it is now: what has risen up to this verdict.
-  const judged = await doughById(db, dough.id, { key: event.stepKey ?? '', at: event.at });
+  const judged = await doughById(db, dough.id, { ending: { key: event.stepKey ?? '', at: event.at } });
   const step = judged?.steps.find(({ key }) => key === event.stepKey);
   if (!step?.risen || step.risen.after <= 0) return null;
   const [row] = await rowsOf<{ productId: number }>(

@@ -5,10 +5,12 @@ import { pool } from '../db/pool';
 import { houseNow } from '../queries/clock';
 import { addDough } from './add-dough';
 import { adoptMix } from './adopt-mix';
+import { chooseScheme, relaminateDough } from './choose-scheme';
 import { declineEvidence } from './decline-evidence';
 import { followDough } from './follow-dough';
 import { removeIngredient, saveIngredient } from './ingredients';
 import { saveFormula } from './save-formula';
+import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { tellPlace } from './tell-place';
 import { Refusal, type Command } from './command';
 import { recordEvent } from './record-event';
@@ -34,6 +36,11 @@ register(removeIngredient);
 register(tellPlace);
 register(followDough);
 register(declineEvidence);
+register(saveScheme);
+register(removeScheme);
+register(restoreScheme);
+register(chooseScheme);
+register(relaminateDough);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

@@ -176,8 +176,8 @@ export async function keepVersion(
   if (before) {
     await write(
       db,
-      `INSERT INTO product_version (product_id, version, formula_version_id, body, created_at)
-       SELECT product_id, version + 1, ?, body, ? FROM product_version v
+      `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
+       SELECT product_id, version + 1, ?, scheme_version_id, body, ? FROM product_version v
        WHERE formula_version_id = ? AND version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)`,
       [versionId, new Date(now), before.id],
     );

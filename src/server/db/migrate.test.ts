@@ -22,7 +22,14 @@ describe('migrations', () => {
     const again = await Promise.all([migrate(house.url), migrate(house.url)]);
     expect(again).toEqual([[], []]);
     const rows = await rowsOf<{ name: string }>(house.pool, 'SELECT name FROM migration ORDER BY name');
-    expect(rows.map(({ name }) => name.slice(0, 4))).toEqual(['0001', '0002', '0003', '0004', '0005']);
+    expect(rows.map(({ name }) => name.slice(0, 4))).toEqual([
+      '0001',
+      '0002',
+      '0003',
+      '0004',
+      '0005',
+      '0006',
+    ]);
   });
 
   it('refuse a file that has changed or gone since it was applied', async () => {

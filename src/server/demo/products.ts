@@ -1,4 +1,7 @@
+import type { PieceShape } from '@/core/cutting/piece';
 import type { PieceSpec, ProductRoute, ProductSpec, Rise } from '@/core/route/route';
+import type { Filling } from '@/core/shaping/filling';
+import type { ShapeKind } from '@/core/shaping/shapes';
 import {
   briocheBase,
   briocheFork,
@@ -17,6 +20,8 @@ export interface DemoProduct {
   name: string;
   doughName: string;
   formula: string;
+  /** Name of its lamination scheme; null for a dough that is not laminated. */
+  scheme: string | null;
   piece: PieceSpec;
   route: ProductRoute;
   freshFor: number;
@@ -24,21 +29,42 @@ export interface DemoProduct {
 }
 
 const crescentProof = wait(75, 110, 150, 5, 2);
+const THREE = 'Three letter folds';
+const SCHEMES: Record<string, string> = {
+  'Crescent dough': THREE,
+  'Levain crescent dough': THREE,
+  'Danish dough': 'Book, then letter',
+};
+
+type Piece = Omit<PieceSpec, 'grams' | 'perTray' | 'scrap'>;
+
 const product = (
   name: string,
   doughName: string,
   formula: string,
   [grams, perTray, scrap]: [number, number, number],
+  made: Piece,
   route: ProductRoute,
   rises: DemoProduct['rises'],
 ): DemoProduct => ({
-  name,
-  doughName,
-  formula,
-  piece: { grams, perTray, scrap },
-  route,
-  freshFor: 150,
-  rises,
+  ...{ name, doughName, formula, scheme: SCHEMES[formula] ?? null, freshFor: 150, route, rises },
+  piece: { grams, perTray, scrap, ...made },
+});
+
+const cut = (shape: PieceShape, base: number, height: number, mm: number, as: ShapeKind): Piece => ({
+  cut: { size: { shape, base, height }, mm },
+  shape: as,
+});
+const divided = (tolerance: number, as: ShapeKind): Piece => ({ tolerance, shape: as });
+const filled = (
+  name: string,
+  grams: number,
+  limit: number,
+  moment: Filling['moment'],
+  where: string,
+  more: Partial<Filling> = {},
+): { filling: Filling } => ({
+  filling: { name, grams, per: 'piece', limit, bareEdge: 1, moment, where, ...more },
 });
 
 const rise = (
@@ -57,12 +83,13 @@ const brioche = (minutes: number) => ({
   proof: rise(28, minutes, 0.8, 1.25),
 });
 
-export const PRODUCTS: DemoProduct[] = [
+const BASIC: DemoProduct[] = [
   product(
     'Butter crescent',
     'Crescent',
     'Crescent dough',
     [62, 15, 0.07],
+    cut('triangle', 11, 27, 3.9, 'crescent'),
     {
       ...{ dough: crescentBase, fork },
       output: output({
@@ -83,6 +110,10 @@ export const PRODUCTS: DemoProduct[] = [
     'Crescent dough',
     [70, 12, 0.05],
     {
+      ...cut('rectangle', 10.5, 16, 3.9, 'roll'),
+      ...filled('chocolate sticks', 10, 14, 'laid', 'two sticks, the first a finger from the near edge'),
+    },
+    {
       ...{ dough: crescentBase, fork },
       output: output({
         shape: work(4, 0, 0.25),
@@ -102,6 +133,17 @@ export const PRODUCTS: DemoProduct[] = [
     'Crescent dough',
     [85, 12, 0.06],
     {
+      ...cut('slice', 3.6, 56.5, 3.9, 'snail'),
+      ...filled(
+        'almond cream',
+        0.11,
+        30,
+        'spread',
+        'over the whole sheet, raisins strewn on it; the far edge bare',
+        { per: 'area', bareEdge: 2 },
+      ),
+    },
+    {
       ...{ dough: crescentBase, fork },
       output: output({
         shape: work(8, 0, 0.3),
@@ -120,6 +162,10 @@ export const PRODUCTS: DemoProduct[] = [
     'Danish',
     'Danish dough',
     [75, 12, 0.08],
+    {
+      ...cut('square', 12, 0, 4.9, 'pocket'),
+      ...filled('poppy filling', 28, 35, 'laid', 'a spoon in the middle, edges bare'),
+    },
     {
       ...{ dough: danishBase, fork },
       output: output(
@@ -142,6 +188,7 @@ export const PRODUCTS: DemoProduct[] = [
     'Brioche',
     'Brioche dough',
     [60, 15, 0.02],
+    divided(2, 'bun'),
     {
       ...{ dough: briocheBase, fork: briocheFork },
       output: output({
@@ -160,6 +207,7 @@ export const PRODUCTS: DemoProduct[] = [
     'Brioche',
     'Brioche dough',
     [420, 6, 0.02],
+    divided(8, 'bun'),
     {
       ...{ dough: briocheBase, fork: briocheFork },
       output: output({
@@ -178,6 +226,7 @@ export const PRODUCTS: DemoProduct[] = [
     'Levain',
     'Levain crescent dough',
     [64, 15, 0.07],
+    cut('triangle', 11, 28, 3.9, 'crescent'),
     {
       ...{ dough: levainBase, fork },
       output: output({
@@ -196,4 +245,61 @@ export const PRODUCTS: DemoProduct[] = [
       proof: rise(26, 200, 0.8, 1.3, 'levain'),
     },
   ),
+  product(
+    'Sugared bun',
+    'Brioche',
+    'Brioche dough',
+    [70, 12, 0.02],
+    divided(2, 'bun'),
+    {
+      ...{ dough: briocheBase, fork: briocheFork },
+      output: output({
+        shape: work(6, 0, 0.35),
+        proof: wait(90, 130, 170, 5, 2),
+        proofAt: 28,
+        bakeAt: 170,
+        bakeMinutes: 16,
+        finish: 'Unmould hot, sugar and rack',
+      }),
+    },
+    brioche(150),
+  ),
+];
+
+/** The same piece of the same dough with another filling. */
+function variant(
+  of: string,
+  name: string,
+  { filling, shape, finish }: { filling: Filling; shape?: ShapeKind; finish: string },
+): DemoProduct {
+  const basic = BASIC.find((one) => one.name === of);
+  if (!basic) throw new Error(`There is no ${of} to vary.`);
+  // What the basic product is filled with is not cooked for this one.
+  const steps = basic.route.output.steps
+    .filter(({ branch }) => branch !== 'filling')
+    .map((step) => (step.id === 'finish' ? { ...step, label: finish } : step));
+  const has = (id: string) => steps.some((step) => step.id === id);
+  const links = basic.route.output.links.filter(({ from, to }) => has(from) && has(to));
+  const route: ProductRoute = { ...basic.route, output: { steps, links } };
+  return {
+    ...{ ...basic, name, route },
+    piece: { ...basic.piece, filling, shape: shape ?? basic.piece.shape, variantOf: of },
+  };
+}
+
+export const PRODUCTS: DemoProduct[] = [
+  ...BASIC,
+  variant('Butter crescent', 'Almond crescent', {
+    ...filled('almond cream', 24, 30, 'laid', 'a strip along the base, 1 cm bare on three sides'),
+    finish: 'Dust and rack',
+  }),
+  variant('Butter crescent', 'Seeded cheese crescent', {
+    ...filled('grated cheese', 14, 20, 'laid', 'on the lower half, tips bare; seeds on the wash'),
+    finish: 'Rack and count',
+  }),
+  variant('Poppy danish', 'Plum danish', {
+    ...filled('half plums, sugared', 34, 40, 'laid', 'in the middle, cut side up'),
+    shape: 'pinwheel',
+    finish: 'Glaze and rack',
+  }),
 ];

@@ -1,4 +1,5 @@
 import type { Lying } from '@/core/heat/places';
+import { LAMINATE } from '@/core/lamination/steps';
 import type { Route, RouteLink, RouteStep } from '@/core/route/route';
 
 /** The demo bakery's own routes: house values to begin with, plausible and made up. */
@@ -74,103 +75,20 @@ function mixing(minutes: number, gives: number, bulk: RouteStep['wait'], check: 
   ];
 }
 
-const butterBlock: RouteStep[] = [
-  {
-    ...{
-      id: 'butter',
-      kind: 'butter',
-      label: 'Make butter block',
-      work: work(7, 0.25),
-      ...room,
-      branch: 'butter',
-    },
-    holds: [{ machine: 'bench', amount: 1, per: 'once' }],
-    check: 'same thickness to the corners',
-  },
-  {
-    ...{
-      id: 'butter-chill',
-      kind: 'rest',
-      label: 'Chill butter',
-      wait: wait(30, 60, 1500, 3, 1),
-      branch: 'butter',
-    },
-    ...slab(10, 'film'),
-    ...{ holds: [{ machine: 'retarder', amount: 1, per: 'once' }], around: 4, settling: 40, cover: 'film' },
-    ...{ place: 'retarder', until: 8 },
-  },
-  move('butter-out', 'Take butter out', { branch: 'butter' }),
-  {
-    ...{
-      id: 'temper',
-      kind: 'temper',
-      label: 'Temper butter',
-      wait: wait(10, 15, 40, 5, 3),
-      branch: 'butter',
-    },
-    ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'bakery', until: 11 },
-    ...slab(10),
-  },
-];
-
-function turn(nth: number, fold: string): RouteStep {
-  return {
-    ...{
-      id: `turn-${nth}`,
-      kind: 'turn',
-      label: `Turn ${nth}`,
-      turn: nth,
-      fold,
-      work: work(8, 0.25),
-      ...room,
-    },
-    holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
-    check: 'brush the flour off before folding',
-    caution: 'Guards down; stop the sheeter before a hand goes in.',
-  };
-}
-
-function rest(nth: number, best: number, longest: number): RouteStep {
-  return {
-    ...{
-      id: `rest-${nth}`,
-      kind: 'rest',
-      label: `Rest ${nth}`,
-      wait: wait(30, best, longest, 4, 1),
-      ...cold(0.12, 45),
-    },
-    ...slab(24),
-    until: 7,
-    cover: 'film',
-  };
-}
-
-/** Lock-in and turns: the butter joins when the dough is cold, the first turn follows the lock-in at once. */
-function laminated(
+/** Everything between the cold dough and its final sheet: the steps of the product's scheme stand here. */
+const laminated = (
   mix: RouteStep[],
-  folds: string[],
   more: { steps: RouteStep[]; links: RouteLink[] } = { steps: [], links: [] },
-): Route {
-  const lockIn: RouteStep = {
-    ...{ id: 'lock-in', kind: 'lock-in', label: 'Lock-in', fold: 'envelope', work: work(8, 0.3), ...room },
-    holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
-    check: 'dough 3 to 8 °C, as firm as the butter',
-  };
+): Route => {
+  const scheme: RouteStep = { id: LAMINATE, kind: 'laminate', label: 'Laminate', ...room };
   const sheet: RouteStep = {
     ...{ id: 'sheet', kind: 'sheet', label: 'Sheet and cut', work: work(10, 0.6), ...room },
     holds: [{ machine: 'sheeter', amount: 1, per: 'once' }],
     caution: 'Knife and wheel: cut away from the other hand.',
   };
-  const turns = folds.flatMap((fold, i) => [
-    turn(i + 1, fold),
-    rest(i + 1, i + 1 < folds.length ? 45 : 60, 300),
-  ]);
-  const main = [...mix, lockIn, ...turns, sheet];
-  return {
-    steps: [...more.steps, ...mix, ...butterBlock, lockIn, ...turns, sheet],
-    links: [...more.links, ...chain(main), ...chain([...butterBlock, lockIn])],
-  };
-}
+  const main = [...mix, scheme, sheet];
+  return { steps: [...more.steps, ...main], links: [...more.links, ...chain(main)] };
+};
 
 interface Baking {
   shape: RouteStep['work'];
@@ -331,20 +249,12 @@ const levain: RouteStep[] = [
 
 export const fork: RouteLink = { from: 'sheet', to: 'shape', min: 0, max: 30 };
 
-export const crescentBase = laminated(mixing(14, 24, wait(40, 60, 90, 4, 2), 'smooth, short mix'), [
-  'letter fold',
-  'letter fold',
-  'letter fold',
-]);
-export const danishBase = laminated(mixing(13, 21, wait(30, 45, 70, 4, 2), 'smooth, short mix'), [
-  'book fold',
-  'letter fold',
-]);
-export const levainBase = laminated(
-  mixing(18, 25, wait(90, 120, 180, 3, 2), 'windowpane'),
-  ['letter fold', 'letter fold', 'letter fold'],
-  { steps: levain, links: [...chain(levain), { from: 'levain-ripe', to: 'mix', min: 0, max: 0 }] },
-);
+export const crescentBase = laminated(mixing(14, 24, wait(40, 60, 90, 4, 2), 'smooth, short mix'));
+export const danishBase = laminated(mixing(13, 21, wait(30, 45, 70, 4, 2), 'smooth, short mix'));
+export const levainBase = laminated(mixing(18, 25, wait(90, 120, 180, 3, 2), 'windowpane'), {
+  steps: levain,
+  links: [...chain(levain), { from: 'levain-ripe', to: 'mix', min: 0, max: 0 }],
+});
 const sponge: RouteStep[] = [
   {
     ...{

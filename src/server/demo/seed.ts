@@ -1,4 +1,5 @@
 import type { Pool } from 'mysql2/promise';
+import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
 import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
@@ -98,14 +99,34 @@ async function seedProducts(db: Db, at: Instant): Promise<void> {
     );
     versionOf.set(name, version.id);
   }
-  for (const { name, doughName, formula, ...body } of PRODUCTS) {
+  const schemeOf = await seedSchemes(db, at);
+  for (const { name, doughName, formula, scheme, ...body } of PRODUCTS) {
     const { id } = await write(db, 'INSERT INTO product (name, dough_name) VALUES (?, ?)', [name, doughName]);
     await write(
       db,
-      'INSERT INTO product_version (product_id, version, formula_version_id, body, created_at) VALUES (?, 1, ?, ?, ?)',
-      [id, versionOf.get(formula) ?? 0, JSON.stringify(body), new Date(at)],
+      `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
+       VALUES (?, 1, ?, ?, ?, ?)`,
+      [
+        ...[id, versionOf.get(formula) ?? 0, scheme === null ? null : (schemeOf.get(scheme) ?? null)],
+        ...[JSON.stringify(body), new Date(at)],
+      ],
     );
   }
+}
+
+/** The usual lamination schemes; returns their first versions by name. */
+async function seedSchemes(db: Db, at: Instant): Promise<Map<string, number>> {
+  const versions = new Map<string, number>();
+  for (const { name, scheme } of USUAL_SCHEMES) {
+    const { id } = await write(db, 'INSERT INTO scheme (name) VALUES (?)', [name]);
+    const version = await write(
+      db,
+      'INSERT INTO scheme_version (scheme_id, version, body, created_at) VALUES (?, 1, ?, ?)',
+      [id, JSON.stringify(scheme), new Date(at)],
+    );
+    versions.set(name, version.id);
+  }
+  return versions;
 }
 
 async function seedReadings(db: Db, now: Instant): Promise<void> {

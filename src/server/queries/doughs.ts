@@ -1,14 +1,15 @@
-import type { BoardDough } from '@/core/floor/board';
+import type { BlockWork, BoardDough } from '@/core/floor/board';
 import type { EventData, FloorEvent } from '@/core/floor/events';
 import { doseOf, knownOf } from '@/core/floor/known';
 import { foldDough } from '@/core/floor/state';
+import { blocksFor } from '@/core/lamination/geometry';
 import { expandDough, type DoughOutput, type Sizes } from '@/core/route/expand';
 import type { ProductSpec } from '@/core/route/route';
 import { settleWindows } from '@/core/route/windows';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { houseNow } from './clock';
-import { machines } from './house';
+import { houseValues, machines } from './house';
 import { today } from './places';
 import { productVersions, type KnownProduct } from './products';
 
@@ -39,34 +40,39 @@ export async function doughsDueFrom(db: Db, dueFrom: number): Promise<BoardDough
   return assemble(db, rows);
 }
 
-/** One dough in the plan, or null. `ending`: as if a wait were over at that moment, to see how far it has come. */
-export async function doughById(
-  db: Db,
-  id: number,
-  ending?: { key: string; at: number },
-): Promise<BoardDough | null> {
+/** What a look at one dough may suppose. */
+interface Supposing {
+  /** As if a wait were over at that moment, to see how far it has come. */
+  ending?: { key: string; at: number };
+  /** Steps that no plan has a time for yet stand here, instead of being left out. */
+  unplanned?: number;
+}
+
+/** One dough in the plan, or null. */
+export async function doughById(db: Db, id: number, supposing: Supposing = {}): Promise<BoardDough | null> {
   const rows = await rowsOf<OutputRow>(
     db,
     `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`,
     [id],
   );
-  return (await assemble(db, rows, ending))[0] ?? null;
+  return (await assemble(db, rows, supposing))[0] ?? null;
 }
 
 async function assemble(
   db: Db,
   rows: OutputRow[],
-  ending?: { key: string; at: number },
+  { ending, unplanned }: Supposing = {},
 ): Promise<BoardDough[]> {
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
-  const [products, takes, planned, events, temperatures, now] = await Promise.all([
+  const [products, takes, planned, events, temperatures, now, value] = await Promise.all([
     productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
     sizes(db),
     plannedSteps(db, ids),
     floorEvents(db, ids),
     today(db),
     houseNow(db),
+    houseValues(db),
   ]);
   const doughs = ids.map((id): BoardDough => {
     const own = rows.filter((row) => row.doughId === id);
@@ -88,13 +94,15 @@ async function assemble(
       state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
       ...{ id, name: own[0]?.name ?? '', kg, bowls, links },
+      lamination: blockWork(outputs[0]?.product, kg, value('block_kg')),
       outputs: outputs.map(({ product, ...output }) => ({
         ...output,
         product: product.name,
         freshFor: product.freshFor,
       })),
       steps: steps.flatMap((step) => {
-        const time = times.get(step.key);
+        const none = unplanned === undefined ? undefined : { plannedStart: unplanned, plannedEnd: unplanned };
+        const time = times.get(step.key) ?? none;
         return time ? { ...step, ...time } : [];
       }),
       events: happened,
@@ -102,6 +110,18 @@ async function assemble(
   });
   const firstDue = (dough: BoardDough) => Math.min(...dough.outputs.map((output) => output.dueAt));
   return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
+}
+
+/** How a dough of so many kg is laminated, or null. */
+export function blockWork(product: KnownProduct | undefined, kg: number, blockKg: number): BlockWork | null {
+  if (!product?.scheme) return null;
+  const blocks = blocksFor(kg, blockKg);
+  const grams = (kg * 1000) / blocks;
+  const mixed = product.mixed ?? 1;
+  return {
+    ...{ scheme: product.scheme, blocks, mm: product.piece.cut?.mm ?? 4 },
+    weights: { dough: grams * mixed, fat: grams * (1 - mixed) },
+  };
 }
 
 function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): StepTimes {

@@ -1,11 +1,13 @@
 import { linesOf, percentOf, shareOf } from '@/core/formula/formula';
 import { ingredientBook } from '@/core/formula/ingredient';
+import { laminate } from '@/core/lamination/steps';
 import type { ProductSpec } from '@/core/route/route';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { evidence, withLearnt } from './evidence';
 import { formulaBodies, mixedShare } from './formulas';
 import { ingredients } from './ingredients';
+import { schemeVersions } from './schemes';
 
 /** A product version with its product. */
 export interface KnownProduct extends ProductSpec {
@@ -23,29 +25,39 @@ interface ProductRow {
   name: string;
   doughName: string;
   formulaVersionId: number;
+  schemeVersionId: number | null;
   body: unknown;
 }
 
 const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS doughName,
-  v.formula_version_id AS formulaVersionId, v.body`;
+  v.formula_version_id AS formulaVersionId, v.scheme_version_id AS schemeVersionId, v.body`;
 
 const NEWEST = `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
      WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`;
 
 async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
   const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
-  const [formulas, learnt, all] = await Promise.all([
+  const [formulas, schemes, learnt, all] = await Promise.all([
     formulaBodies(db, ids),
+    schemeVersions(
+      db,
+      rows.flatMap(({ schemeVersionId }) => schemeVersionId ?? []),
+    ),
     evidence(db, 'reference'),
     ingredients(db),
   ]);
   const book = ingredientBook(all);
-  return rows.map(({ body, ...row }) => {
+  return rows.map(({ body, schemeVersionId, ...row }) => {
+    const scheme = schemes.get(schemeVersionId ?? 0) ?? null;
+    const own = json<Body>(body);
     const formula = formulas.get(row.formulaVersionId);
     const yeast = formula ? shareOf(linesOf(formula), book, 'yeast') / percentOf(formula) : 0;
     const product = {
       ...row,
-      ...json<Body>(body),
+      ...own,
+      scheme,
+      // “Turn 2” of a product is the second turn of its scheme.
+      route: { ...own.route, dough: laminate(own.route.dough, scheme?.scheme ?? null) },
       mixed: formula ? mixedShare(formula) : 1,
       yeastShare: yeast,
     };

@@ -25,6 +25,10 @@ const eventWords = {
   alive: 'looked at',
   conditions: 'water told',
   mix: 'weighed',
+  turn: 'turned',
+  check: 'checked',
+  weigh: 'weighed',
+  scrap: 'trimmings told',
 };
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */

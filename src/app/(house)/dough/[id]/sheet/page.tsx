@@ -4,6 +4,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { lastWeight } from '@/server/intake';
 import { doughById } from '@/server/queries/doughs';
+import { rollingHouse } from '@/server/queries/rolling';
 import { house, machines, people } from '@/server/queries/house';
 import { mixSheet } from '@/server/queries/mix';
 import { DoughSheet } from '@/ui/sheet/dough-sheet';
@@ -17,11 +18,12 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
   const sheet = dough && (await mixSheet(db, dough));
   if (!dough || !sheet) notFound();
-  const [bakery, persons, pools, weight] = await Promise.all([
+  const [bakery, persons, pools, weight, rolling] = await Promise.all([
     house(db),
     people(db),
     machines(db),
     lastWeight(db, now),
+    rollingHouse(db),
   ]);
   const board = {
     house: bakery,
@@ -29,6 +31,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     machines: pools,
     presences: [],
     places: [],
+    rolling,
     doughs: [dough],
   };
   return <DoughSheet board={board} person={person} sheet={sheet} lastWeight={weight} />;

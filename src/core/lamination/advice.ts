@@ -1,0 +1,51 @@
+import { verdictWords, type LayerLimits } from './kinds';
+import { outcomeOf, type Outcome, type Scheme, type Weights } from './scheme';
+import type { Fold } from './stack';
+
+const um = (value: number) => (value < 10 ? Math.round(value * 10) / 10 : Math.round(value));
+
+/** `27 fat layers, 56 µm on average: an open honeycomb`. */
+export function outcomeWords({ layers, verdict }: Outcome, scheme: Pick<Scheme, 'kind'>): string {
+  return `${layers.fatLayers} fat layers, ${um(layers.meanFat)} µm on average: ${verdictWords(verdict, scheme.kind)}`;
+}
+
+/** What the folds that were really given come to with those still to come, and what to do where they are not the scheme's. */
+export interface FoldAdvice {
+  outcome: Outcome;
+  /** Null where the block goes as the scheme has it. */
+  words: string | null;
+}
+
+/**
+ * Layers of a block at its final sheet by what was done to it. Where it had a fold too many, or one too few, says whether
+ * leaving the last one out, or giving one more, brings it nearer to the scheme's own layers.
+ */
+export function foldAdvice(
+  scheme: Scheme,
+  weights: Weights,
+  mm: number,
+  limits: LayerLimits,
+  { given, toCome }: { given: readonly Fold[]; toCome: readonly Fold[] },
+): FoldAdvice {
+  const of = (folds: readonly Fold[]) => outcomeOf(scheme, weights, mm, limits, folds);
+  const planned = of(scheme.turns.map(({ fold }) => fold));
+  const folds = [...given, ...toCome];
+  const outcome = of(folds);
+  if (outcome.layers.fatLayers === planned.layers.fatLayers) return { outcome, words: null };
+  const tooMany = outcome.layers.fatLayers > planned.layers.fatLayers;
+  const other = tooMany ? (toCome.length > 0 ? of(folds.slice(0, -1)) : null) : of([...folds, 'half']);
+  const off = ({ layers }: Outcome) => Math.abs(Math.log(layers.fatLayers / planned.layers.fatLayers));
+  const now = outcomeWords(outcome, scheme);
+  const head = `Not as planned: ${now}, in place of ${planned.layers.fatLayers}.`;
+  if (!other || off(other) >= off(outcome)) {
+    return {
+      outcome,
+      words:
+        outcome.verdict === planned.verdict
+          ? `${head} It can stay so.`
+          : `${head} Roll it thicker at the end, or use it for something else.`,
+    };
+  }
+  const act = tooMany ? 'Leave out the last turn' : 'Give a half fold more';
+  return { outcome, words: `${head} ${act}: ${outcomeWords(other, scheme)}.` };
+}

@@ -1,0 +1,193 @@
+import { area, line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing/drawing';
+import type { LockInPlan } from './geometry';
+import type { Slab } from './gaps';
+import type { Size } from './lock-in';
+import { fatBetween, layersBetween, type Pile } from './pile';
+import type { Fold, LockIn } from './stack';
+import { FOLD_WORDS, HOW_TO, LOCK_IN_WORDS } from './words';
+
+/** Where a sheet is folded, in shares of its length. A book is shut beside its middle, so that seams do not meet. */
+export const FOLD_LINES: Record<Fold, readonly number[]> = {
+  half: [1 / 2],
+  letter: [1 / 3, 2 / 3],
+  book: [3 / 8, 5 / 8, 7 / 8],
+};
+
+/** A sheet from above with its fold lines, its size written along it, and the way it is rolled; 1 unit = 1 cm. */
+export function foldDrawing(fold: Fold, sheet: Slab, show: (cm: number) => string): Drawing {
+  const { length, width } = sheet;
+  const unit = Math.max(length, 2.2 * width) / 24;
+  const marks: Mark[] = [
+    area(rectangle(0, 0, length, width), 'dough'),
+    ...FOLD_LINES[fold].map((share, i) =>
+      line(
+        [
+          [share * length, 0],
+          [share * length, width],
+        ],
+        { dashed: true, heavy: fold === 'book' && i === 1 },
+      ),
+    ),
+    ...folding(fold, length, width),
+    text([length / 2, width + 1.9 * unit], show(length), 1.7 * unit),
+    text([length + 0.5 * unit, width / 2 + 0.6 * unit], show(width), 1.7 * unit, 'start'),
+  ];
+  return {
+    view: [-unit, -2.4 * unit, length + 7 * unit, width + 5 * unit],
+    marks,
+    says: `${FOLD_WORDS[fold]}: ${HOW_TO[fold]}`,
+  };
+}
+
+/** Arrows of the flaps, in the order in which they are laid. */
+function folding(fold: Fold, length: number, width: number): Mark[] {
+  const bow = (from: number, to: number): Mark => {
+    const [a, b] = [from * length, to * length];
+    return line(
+      [
+        [a, width * 0.5],
+        [(a + b) / 2, width * 0.5 - Math.min(width * 0.28, Math.abs(b - a) * 0.4)],
+        [b, width * 0.5],
+      ],
+      { arrow: true },
+    );
+  };
+  switch (fold) {
+    case 'half':
+      return [bow(0.95, 0.12)];
+    case 'letter':
+      return [bow(0.04, 0.6), bow(0.96, 0.4)];
+    case 'book':
+      return [bow(0.04, 0.7), bow(0.98, 0.8)];
+  }
+}
+
+/** The lock-in from above: dough with its fold lines, and the butter on it; 1 unit = 1 cm. */
+export function lockInDrawing(
+  style: LockIn,
+  { butter, dough }: Pick<LockInPlan, 'butter' | 'dough'>,
+): Drawing {
+  const { length, width } = dough;
+  const unit = Math.max(length, width) / 20;
+  const [middleX, middleY] = [length / 2, width / 2];
+  const block = (x: number, y: number) =>
+    area(rectangle(x - butter.length / 2, y - butter.width / 2, butter.length, butter.width), 'butter');
+  const fold = (from: Point, to: Point) => line([from, to], { dashed: true });
+  const over = {
+    view: [-unit, -unit, length + 2 * unit, width + 2 * unit] as const,
+    says: LOCK_IN_WORDS[style],
+  };
+  const sheet = area(rectangle(0, 0, length, width), 'dough');
+  switch (style) {
+    case 'envelope': {
+      const half = butter.length / Math.SQRT2;
+      const diamond: Point[] = [
+        [middleX, middleY - half],
+        [middleX + half, middleY],
+        [middleX, middleY + half],
+        [middleX - half, middleY],
+      ];
+      return {
+        ...over,
+        marks: [sheet, area(diamond, 'butter'), ...diamond.map((p, i) => fold(p, diamond[(i + 1) % 4] ?? p))],
+      };
+    }
+    case 'half-lock':
+      return { ...over, marks: [sheet, block(length * 0.25, middleY), fold([middleX, 0], [middleX, width])] };
+    case 'middle': {
+      const [left, right] = [middleX - butter.length / 2, middleX + butter.length / 2];
+      return {
+        ...over,
+        marks: [
+          sheet,
+          block(middleX, middleY),
+          fold([left, 0], [left, width]),
+          fold([right, 0], [right, width]),
+        ],
+      };
+    }
+    case 'two-thirds': {
+      const x = length - (length * 2) / 6;
+      const thirds = [length / 3, (2 * length) / 3];
+      return {
+        ...over,
+        marks: [
+          sheet,
+          block(Math.min(x, length - butter.length / 2), middleY),
+          ...thirds.map((at) => fold([at, 0], [at, width])),
+        ],
+      };
+    }
+    case 'cross': {
+      const [l, r] = [middleX - butter.length / 2, middleX + butter.length / 2];
+      const [t, b] = [middleY - butter.width / 2, middleY + butter.width / 2];
+      const cross: Point[] = [
+        ...([
+          [l, 0],
+          [r, 0],
+          [r, t],
+          [length, t],
+          [length, b],
+          [r, b],
+        ] as Point[]),
+        ...([
+          [r, width],
+          [l, width],
+          [l, b],
+          [0, b],
+          [0, t],
+          [l, t],
+        ] as Point[]),
+      ];
+      return { ...over, marks: [area(cross, 'dough'), block(middleX, middleY)] };
+    }
+  }
+}
+
+/** What a section shows at one height: fat, dough, or both too thin to tell apart; in shares of the window, from the bottom. */
+export interface Band {
+  from: number;
+  to: number;
+  /** Share of fat, 0 to 1. */
+  fat: number;
+}
+
+/** More layers than this in a window are told by their mean. */
+const DRAWABLE = 260;
+
+/**
+ * A section through a pile between two heights, true to scale: single layers where there are few enough to be drawn, else
+ * bands of one pixel with the share of fat in them.
+ */
+export function section(
+  pile: Pile,
+  from: number,
+  to: number,
+  pixels: number,
+): { bands: Band[]; single: boolean } {
+  const scale = (at: number) => Math.min(1, Math.max(0, (at - from) / (to - from)));
+  const layers = layersBetween(pile, from, to, Math.min(DRAWABLE, pixels));
+  if (layers) {
+    return {
+      single: true,
+      bands: layers.map((layer) => ({
+        from: scale(layer.from),
+        to: scale(layer.to),
+        fat: layer.fat ? 1 : 0,
+      })),
+    };
+  }
+  const step = (to - from) / pixels;
+  return {
+    single: false,
+    bands: Array.from({ length: pixels }, (_, i) => ({
+      ...{ from: i / pixels, to: (i + 1) / pixels },
+      fat: fatBetween(pile, from + i * step, from + (i + 1) * step) / step,
+    })),
+  };
+}
+
+/** A block's measures in a row: "42 × 28 cm, 21 mm". */
+export function sizeWords([length, width]: Size, mm: number, show: (cm: number) => string): string {
+  return `${show(length)} × ${show(width)}, ${Math.round(mm * 10) / 10} mm`;
+}

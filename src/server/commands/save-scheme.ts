@@ -1,0 +1,183 @@
+import Joi from 'joi';
+import type { PoolConnection } from 'mysql2/promise';
+import { LAMINATION_KINDS } from '@/core/lamination/kinds';
+import { schemeFault, type Scheme } from '@/core/lamination/scheme';
+import { FOLDS, LOCK_INS } from '@/core/lamination/stack';
+import { rowsOf, write } from '../db/rows';
+import { currentSchemes } from '../queries/schemes';
+import { command, Refusal, type CommandContext } from './command';
+import { lockPlan } from './plan-dough';
+import { newProductVersion } from './product-version';
+import { clientId } from './schemas';
+
+interface SchemeInput {
+  clientId: string;
+  /** Version that was edited; null for a new scheme. */
+  from: number | null;
+  name: string;
+  scheme: Scheme;
+}
+
+interface KeptScheme {
+  schemeId: number;
+  versionId: number;
+  version: number;
+}
+
+const minutes = Joi.number().min(0).max(100_000).required().messages({ '*': 'Minutes are a number.' });
+const share = Joi.number().min(0).max(1).required().messages({ '*': 'Give a share in percent.' });
+
+/** The form of a scheme; whether it can be worked is for `schemeFault` to say. */
+const scheme = Joi.object<Scheme>({
+  kind: Joi.string()
+    .valid(...LAMINATION_KINDS)
+    .required()
+    .messages({ '*': 'Say what kind of goods it is for.' }),
+  beginning: Joi.alternatives()
+    .try(
+      Joi.object({
+        way: Joi.valid('block').required(),
+        style: Joi.string()
+          .valid(...LOCK_INS)
+          .required(),
+        blockMm: Joi.number().required(),
+      }),
+      Joi.object({
+        way: Joi.valid('spread', 'grated').required(),
+        additions: Joi.number().integer().required(),
+      }),
+      Joi.object({ way: Joi.valid('discs').required(), discs: Joi.number().integer().required() }),
+    )
+    .required()
+    .messages({ '*': 'Say how the butter comes into the dough.' }),
+  flourInFat: share,
+  turns: Joi.array()
+    .items(
+      Joi.object({
+        fold: Joi.string()
+          .valid(...FOLDS)
+          .required(),
+        mm: Joi.number().required().messages({ '*': 'A thickness is a length such as 7 mm or 1/4 in.' }),
+        minutes,
+        rest: minutes,
+      }),
+    )
+    .max(100)
+    .required(),
+  lockInMinutes: minutes,
+  perKg: minutes,
+});
+
+const schema = Joi.object<SchemeInput>({
+  clientId,
+  from: Joi.number().integer().positive().allow(null).required(),
+  name: Joi.string()
+    .trim()
+    .min(2)
+    .max(80)
+    .required()
+    .messages({ '*': 'A scheme has a name of 2 to 80 characters.' }),
+  scheme: scheme.required(),
+});
+
+/**
+ * Keeps a lamination scheme: a new one, or a new version of the one it was made from. Products that go by it follow in a
+ * version of their own; doughs keep theirs until they are told to follow.
+ */
+export const saveScheme = command<SchemeInput, KeptScheme>({
+  name: 'save-scheme',
+  schema,
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    const { db } = context;
+    await lockPlan(db);
+    const [known] = await rowsOf<KeptScheme>(
+      db,
+      'SELECT scheme_id AS schemeId, id AS versionId, version FROM scheme_version WHERE client_id = ?',
+      [input.clientId],
+    );
+    if (known) return known;
+    const fault = schemeFault(input.scheme);
+    if (fault) throw new Refusal(fault, 'scheme');
+    const all = await currentSchemes(db);
+    const before = input.from === null ? null : all.find(({ versionId }) => versionId === input.from);
+    if (before === undefined)
+      throw new Refusal('Somebody has kept another version meanwhile; load the page again.', 'from');
+    const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
+    if (twin && twin.schemeId !== before?.schemeId)
+      throw new Refusal(`There is a scheme called ${twin.name} already.`, 'name');
+    const schemeId = before?.schemeId ?? (await newScheme(db, input.name));
+    if (before && before.name !== input.name)
+      await write(db, 'UPDATE scheme SET name = ? WHERE id = ?', [input.name, schemeId]);
+    return keepScheme(context, input, {
+      schemeId,
+      version: (before?.version ?? 0) + 1,
+      products: before?.products ?? [],
+    });
+  },
+});
+
+/** A scheme's own row; one of that name that was taken out comes back. */
+async function newScheme(db: PoolConnection, name: string): Promise<number> {
+  const { id } = await write(
+    db,
+    'INSERT INTO scheme (name) VALUES (?) ON DUPLICATE KEY UPDATE removed_at = NULL, id = LAST_INSERT_ID(id)',
+    [name],
+  );
+  return id;
+}
+
+async function keepScheme(
+  { db, person, now }: CommandContext,
+  input: SchemeInput,
+  { schemeId, version, products }: { schemeId: number; version: number; products: { id: number }[] },
+): Promise<KeptScheme> {
+  const [last] = await rowsOf<{ version: number | null }>(
+    db,
+    'SELECT MAX(version) AS version FROM scheme_version WHERE scheme_id = ?',
+    [schemeId],
+  );
+  const next = Math.max(version, (last?.version ?? 0) + 1);
+  const { id: versionId } = await write(
+    db,
+    'INSERT INTO scheme_version (scheme_id, version, body, created_at, made_by, client_id) VALUES (?, ?, ?, ?, ?, ?)',
+    [schemeId, next, JSON.stringify(input.scheme), new Date(now), person.id, input.clientId],
+  );
+  for (const { id } of products) await newProductVersion(db, id, { schemeVersionId: versionId, at: now });
+  return { schemeId, versionId, version: next };
+}
+
+/** Takes a scheme out, unless a product is laminated by it; versions that doughs were made by stay known. */
+export const removeScheme = command<{ schemeId: number }, { name: string }>({
+  name: 'remove-scheme',
+  schema: Joi.object({ schemeId: Joi.number().integer().positive().required() }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db, now }, { schemeId }) {
+    const found = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
+    if (!found) throw new Refusal('The house has no such scheme.', 'schemeId');
+    if (found.products.length > 0) {
+      const names = found.products.map(({ name }) => name.toLowerCase());
+      const [list, last] = [names.slice(0, -1).join(', '), names.at(-1) ?? ''];
+      throw new Refusal(
+        `${found.name} is in use: ${list ? `${list} and ${last} are` : `${last} is`} laminated by it. Give ${names.length > 1 ? 'them' : 'it'} another scheme first.`,
+        'schemeId',
+      );
+    }
+    await write(db, 'UPDATE scheme SET removed_at = ? WHERE id = ?', [new Date(now), schemeId]);
+    return { name: found.name };
+  },
+});
+
+/** Puts a scheme back that was taken out. */
+export const restoreScheme = command<{ schemeId: number }, { schemeId: number }>({
+  name: 'restore-scheme',
+  schema: Joi.object({ schemeId: Joi.number().integer().positive().required() }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, { schemeId }) {
+    await write(db, 'UPDATE scheme SET removed_at = NULL WHERE id = ?', [schemeId]);
+    return { schemeId };
+  },
+});

@@ -1,0 +1,29 @@
+import type { RollingHouse } from '@/core/floor/board';
+import { LAMINATION_KINDS, type LaminationKind, type LayerLimits } from '@/core/lamination/kinds';
+import type { Db } from '../db/rows';
+import { houseValues } from './house';
+
+/** How the house rolls, from its own values. */
+export async function rollingHouse(db: Db): Promise<RollingHouse> {
+  const value = await houseValues(db);
+  const limits = (kind: LaminationKind): LayerLimits => ({
+    merged: value(`${kind}_merged`),
+    fine: value(`${kind}_fine`),
+    coarse: value(`${kind}_coarse`),
+  });
+  return {
+    table: {
+      ...{ width: value('sheeter_width'), length: value('sheeter_length') },
+      ...{ reduction: value('gap_reduction'), fineReduction: value('gap_reduction_fine') },
+      ...{ fineBelow: value('gap_fine_below'), leastGap: value('gap_least') },
+    },
+    laying: {
+      ...{ rim: value('butter_rim'), seam: value('butter_seam') },
+      ...{ trim: value('turn_trim'), ratio: value('butter_ratio') },
+    },
+    limits: Object.fromEntries(
+      LAMINATION_KINDS.map((kind) => [kind, limits(kind)]),
+    ) as RollingHouse['limits'],
+    benchLength: value('bench_length'),
+  };
+}

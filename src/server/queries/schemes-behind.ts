@@ -1,0 +1,66 @@
+import { floorDough } from '@/core/floor/board';
+import { schemeName } from '@/core/lamination/scheme';
+import { rowsOf, type Db } from '../db/rows';
+import { doughsDueFrom } from './doughs';
+import { currentProducts } from './products';
+
+/** A planned dough whose products have another lamination scheme by now. */
+export interface DoughBehind {
+  id: number;
+  name: string;
+  /** Schemes by name and folds: "Three letter folds, 3-3-3". */
+  from: string;
+  to: string;
+  /** Its outputs with the product versions of today. */
+  outputs: { outputId: number; versionId: number }[];
+  /** Why it cannot follow, in a sentence; null where it can. */
+  refused: string | null;
+}
+
+/** Planned doughs that are not laminated as their products are today, in order of their promises. */
+export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> {
+  const [doughs, products, rows] = await Promise.all([
+    doughsDueFrom(db, now),
+    currentProducts(db),
+    rowsOf<{ outputId: number; productId: number; formulaVersionId: number }>(
+      db,
+      `SELECT o.id AS outputId, v.product_id AS productId, v.formula_version_id AS formulaVersionId
+       FROM dough_output o JOIN product_version v ON v.id = o.product_version_id WHERE o.due_at >= ?`,
+      [new Date(now)],
+    ),
+  ]);
+  return doughs.flatMap((dough): DoughBehind[] => {
+    const was = dough.lamination?.scheme;
+    const today = dough.outputs.flatMap(({ id }) => {
+      const row = rows.find(({ outputId }) => outputId === id);
+      const product = products.find(({ productId }) => productId === row?.productId);
+      return row && product ? [{ outputId: id, product, formulaVersionId: row.formulaVersionId }] : [];
+    });
+    const is = today[0]?.product.scheme;
+    if (!was || !is || today.every(({ product }) => product.scheme?.versionId === was.versionId)) return [];
+    const { state, steps } = floorDough(dough);
+    const begun = steps.some(
+      ({ key, step }) =>
+        (step.kind === 'lock-in' || step.turn !== undefined) && state.steps.get(key)?.status !== 'open',
+    );
+    const apart = today.some(({ product }) => product.scheme?.versionId !== is.versionId);
+    const remixed =
+      state.started && today.some((one) => one.product.formulaVersionId !== one.formulaVersionId);
+    return [
+      {
+        ...{ id: dough.id, name: dough.name, from: named(was), to: named(is) },
+        outputs: today.map(({ outputId, product }) => ({ outputId, versionId: product.versionId })),
+        refused: begun
+          ? `${dough.name} has its butter already and stays as it is.`
+          : apart
+            ? `The products of ${dough.name} no longer share a scheme; give them the same one, or make two doughs.`
+            : remixed
+              ? `${dough.name} was mixed by an older formula and stays as it is.`
+              : null,
+      },
+    ];
+  });
+}
+
+const named = ({ name, scheme }: { name: string; scheme: Parameters<typeof schemeName>[0] }) =>
+  `${name} (${schemeName(scheme)})`;
