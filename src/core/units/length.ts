@@ -22,3 +22,22 @@ export function parseMillimetres(text: string, without: 'mm' | 'cm' | 'in' = 'mm
   const factor = MILLIMETRES[unit === '' ? without : unit];
   return factor === undefined ? null : head.value * factor;
 }
+
+/** Sixteenths of an inch as a fraction in its lowest terms: `4 1/8`, `10`, `3/4`. */
+function inchFraction(inches: number): string {
+  const sixteenths = Math.round(inches * 16);
+  const [whole, rest] = [Math.floor(sixteenths / 16), sixteenths % 16];
+  if (rest === 0) return String(whole);
+  const common = rest % 8 === 0 ? 8 : rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1;
+  return `${whole > 0 ? `${whole} ` : ''}${rest / common}/${16 / common}`;
+}
+
+/** A mark on a ruler: centimetres to the millimetre, or inches to the sixteenth; without the unit. */
+export function rulerMark(cm: number, length: 'cm' | 'in'): string {
+  return length === 'in' ? inchFraction(cm / 2.54) : String(Math.round(cm * 10) / 10);
+}
+
+/** A length to roll or cut by: `41.5 cm`, or `16 3/8 in`. */
+export function rulerLength(cm: number, length: 'cm' | 'in'): string {
+  return `${rulerMark(cm, length)} ${length}`;
+}

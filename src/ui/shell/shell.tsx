@@ -17,6 +17,8 @@ const VIEWS = [
   { href: '/plan', name: 'Plan' },
   { href: '/bench', name: 'Bench' },
   { href: '/formulas', name: 'Formulas' },
+  { href: '/lamination', name: 'Lamination' },
+  { href: '/cutting', name: 'Cut plan' },
   { href: '/rooms', name: 'Rooms' },
   { href: '/workbench', name: 'Workbench' },
 ];

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { rollingHouse } from '@/server/queries/rolling';
+import { CutPlanView } from '@/ui/cutting/cut-plan-view';
+
+export const metadata: Metadata = { title: 'Cut plan' };
+
+export default async function CuttingPage() {
+  await housePage();
+  const { benchLength, table } = await rollingHouse(pool());
+  return (
+    <CutPlanView
+      title="Cut plan"
+      sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}
+      sheets={1}
+      pieces={[
+        {
+          ...{ name: 'crescents', size: { shape: 'triangle', base: 10.5, height: 27 } },
+          ...{ most: null, target: 60, perTray: 15 },
+        },
+      ]}
+      benchLength={benchLength}
+    />
+  );
+}

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { doughCut } from '@/server/queries/cut-plan';
+import { doughById } from '@/server/queries/doughs';
+import { rollingHouse } from '@/server/queries/rolling';
+import { CutPlanView } from '@/ui/cutting/cut-plan-view';
+
+export const metadata: Metadata = { title: 'Cut plan' };
+
+export default async function DoughCutPage({ params }: { params: Promise<{ id: string }> }) {
+  await housePage();
+  const id = Number((await params).id);
+  const db = pool();
+  const [dough, rolling] = await Promise.all([
+    Number.isSafeInteger(id) && id > 0 ? doughById(db, id) : null,
+    rollingHouse(db),
+  ]);
+  const cut = dough && (await doughCut(db, dough, rolling));
+  if (!dough || !cut) notFound();
+  return <CutPlanView title={`Cut plan of ${dough.name}`} {...cut} benchLength={rolling.benchLength} />;
+}

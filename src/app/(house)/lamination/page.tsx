@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { house, houseValues } from '@/server/queries/house';
+import { today } from '@/server/queries/places';
+import { currentProducts } from '@/server/queries/products';
+import { rollingHouse } from '@/server/queries/rolling';
+import { currentSchemes } from '@/server/queries/schemes';
+import { doughsBehind } from '@/server/queries/schemes-behind';
+import { LaminationView } from '@/ui/lamination/lamination-view';
+
+export const metadata: Metadata = { title: 'Lamination' };
+
+export default async function LaminationPage() {
+  const { person, now } = await housePage();
+  const db = pool();
+  const [bakery, schemes, products, behind, rolling, value, temperatures] = await Promise.all([
+    house(db),
+    currentSchemes(db),
+    currentProducts(db),
+    doughsBehind(db, now),
+    rollingHouse(db),
+    houseValues(db),
+    today(db),
+  ]);
+  return (
+    <LaminationView
+      person={person}
+      schemes={schemes.map((scheme) => ({ ...scheme, id: String(scheme.schemeId) }))}
+      products={products.flatMap(({ productId, name, scheme }) =>
+        scheme ? [{ id: productId, name, schemeName: scheme.name }] : [],
+      )}
+      behind={behind}
+      rolling={rolling}
+      blockKg={value('block_kg')}
+      room={temperatures.bakery ?? { celsius: 22, kind: 'room' }}
+      cold={temperatures.retarder ?? { celsius: 4, kind: 'fridge' }}
+      zone={bakery.zone}
+    />
+  );
+}

@@ -1,0 +1,63 @@
+import type { BoardDough, RollingHouse } from '@/core/floor/board';
+import { floorDough } from '@/core/floor/board';
+import { foldsOf } from '@/core/floor/turns';
+import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import type { PieceSize } from '@/core/cutting/piece';
+import { rowsOf, type Db } from '../db/rows';
+import { productVersions } from './products';
+
+/** What is cut from a dough: one sheet of each of its blocks, and the pieces of its outputs. */
+export interface DoughCut {
+  sheet: { length: number; width: number; mm: number; density: number };
+  sheets: number;
+  pieces: {
+    name: string;
+    size: PieceSize;
+    /** From one sheet. */
+    most: number | null;
+    target: number | null;
+    perTray: number | null;
+  }[];
+}
+
+/** The cut plan of a laminated dough by its folds as they were given; null for one that is divided or cannot be rolled. */
+export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse): Promise<DoughCut | null> {
+  const work = dough.lamination;
+  if (!work) return null;
+  const rows = await rowsOf<{ id: number; versionId: number }>(
+    db,
+    'SELECT id, product_version_id AS versionId FROM dough_output WHERE dough_id = ? ORDER BY id',
+    [dough.id],
+  );
+  const products = await productVersions(
+    db,
+    rows.map(({ versionId }) => versionId),
+  );
+  const pieces = dough.outputs.flatMap((output) => {
+    const product = products.get(rows.find(({ id }) => id === output.id)?.versionId ?? 0);
+    const cut = product?.piece.cut;
+    if (!product || !cut) return [];
+    return [
+      {
+        ...{ name: output.product.toLowerCase(), size: cut.size, target: product.piece.grams },
+        ...{ most: Math.ceil(output.pieces / work.blocks), perTray: product.piece.perTray },
+      },
+    ];
+  });
+  if (pieces.length === 0) return null;
+  const { given, toCome } = foldsOf(dough.steps, floorDough(dough).state, 1);
+  try {
+    const { final, density } = planBlock(
+      work.scheme.scheme,
+      work.weights,
+      work.mm,
+      rolling.table,
+      rolling.laying,
+      [...given, ...toCome],
+    );
+    return { sheet: { ...final.sheet, density }, sheets: work.blocks, pieces };
+  } catch (error) {
+    if (error instanceof GeometryFault) return null;
+    throw error;
+  }
+}

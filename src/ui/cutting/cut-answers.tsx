@@ -1,0 +1,82 @@
+'use client';
+
+import type { Arrangement } from '@/core/cutting/arrange';
+import { pieceGrams, SHAPE_WORDS } from '@/core/cutting/piece';
+import { sheetFor, weightAdvice } from '@/core/cutting/solve';
+import { trayNeed } from '@/core/cutting/trays';
+import { rulerLength } from '@/core/units/length';
+import { showMass } from '@/core/units/reader';
+import { useUnits } from '../live/units';
+import type { ReadCut } from './rows';
+
+interface Props {
+  plan: Arrangement;
+  cuts: readonly ReadCut[];
+  names: readonly string[];
+  mm: number;
+  density: number;
+  /** How many sheets are cut like this one. */
+  sheets: number;
+}
+
+/** What comes from the sheet: pieces, their weight, how to mend it, trays, and what is left over. */
+export function CutAnswers({ plan, cuts, names, mm, density, sheets }: Props) {
+  const [units] = useUnits();
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="What comes from the sheet">
+      <table className="w-full min-w-[40rem] border-collapse text-left text-[17px]">
+        <thead>
+          <tr className="border-b border-edge text-[15px] text-quiet">
+            {['', 'Pieces', 'Each', 'Weight', 'Trays', 'For that many alone'].map((heading) => (
+              <th key={heading} scope="col" className="pr-4 font-normal">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {cuts.map(({ wanted, target, perTray }, i) => {
+            const pieces = plan.counts[i] ?? 0;
+            const grams = pieceGrams(wanted.size, mm, density);
+            const alone = sheetFor(wanted.size, wanted.most ?? pieces, plan.width);
+            const trays = perTray === null ? null : trayNeed(pieces * sheets, perTray);
+            const missing = wanted.most === null ? 0 : wanted.most - pieces * (sheets > 0 ? 1 : 0);
+            return (
+              <tr key={i} className="border-b border-hairline align-baseline">
+                <th scope="row" className="pr-4 font-semibold">
+                  {names[i] || SHAPE_WORDS[wanted.size.shape].label}
+                </th>
+                <td className="pr-4 whitespace-nowrap">
+                  <span className="text-2xl font-bold">{pieces}</span>
+                  {sheets > 1 && <span className="text-quiet"> a sheet, {pieces * sheets} in all</span>}
+                  {missing > 0 && <span className="text-warn"> {missing} fewer than wanted</span>}
+                </td>
+                <td className="pr-4 whitespace-nowrap">{showMass(grams, units)}</td>
+                <td className="pr-4">
+                  {target === null ? '' : weightAdvice(wanted.size, mm, density, target).words}
+                </td>
+                <td className="pr-4 whitespace-nowrap">
+                  {trays && trays.trays > 0
+                    ? `${trays.trays}${trays.onLast < trays.perTray ? `, the last with ${trays.onLast}` : ''}`
+                    : ''}
+                </td>
+                <td className="whitespace-nowrap text-quiet">
+                  {alone && (wanted.most ?? pieces) > 0
+                    ? `a sheet ${rulerLength(alone.length, units.length)} long`
+                    : ''}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[17px]">
+        Left over {Math.round(plan.scrap * 1000) / 10} % of the sheet,{' '}
+        {showMass((plan.length * plan.width * plan.scrap * mm * density) / 10, units)}
+        {plan.odd > 0 &&
+          `; ${plan.odd} odd ${plan.odd === 1 ? 'piece' : 'pieces'} from the half triangles at the ends of the rows, pressed together`}
+        .
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { Download, Printer } from 'lucide-react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { arrange } from '@/core/cutting/arrange';
+import { cutDrawing } from '@/core/cutting/drawing';
+import type { PieceSize } from '@/core/cutting/piece';
+import { partsFor } from '@/core/cutting/solve';
+import { svgFile } from '@/core/drawing/svg';
+import { rulerLength, rulerMark } from '@/core/units/length';
+import { showLength, showMass } from '@/core/units/reader';
+import { Picture } from '../drawing/picture';
+import { Field } from '../kit/field';
+import { useUnits } from '../live/units';
+import { NO_LENGTH, NO_SIZE, unless, useTyped } from '../workbench/use-typed';
+import { CutAnswers } from './cut-answers';
+import { CutRows } from './cut-rows';
+import { readRow, rowOf, tooLarge, type CutRow } from './rows';
+
+export interface PieceToCut {
+  name: string;
+  size: PieceSize;
+  most: number | null;
+  target: number | null;
+  perTray: number | null;
+}
+
+interface Props {
+  title: string;
+  /** Of one sheet: cm, mm, g/cm³. */
+  sheet: { length: number; width: number; mm: number; density: number };
+  sheets: number;
+  pieces: PieceToCut[];
+  benchLength: number;
+  /** What else belongs on the paper: allergens, shelves. */
+  notes?: string[];
+}
+
+/** From sheet to pieces: where each cut goes, what a piece weighs, what is left over. Typed, drawn, printed. */
+export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes = [] }: Props) {
+  const [units] = useUnits();
+  const [rows, setRows] = useState<CutRow[]>(() =>
+    pieces.map(({ name, size, ...more }) => rowOf(name, size, more, units)),
+  );
+  const { read, field } = useTyped({
+    ...{ length: rulerLength(sheet.length, units.length), width: rulerLength(sheet.width, units.length) },
+    ...{ mm: showLength(sheet.mm, units), density: sheet.density.toFixed(2) },
+  });
+  const [length, width, mm, density] = [
+    read.cm('length'),
+    read.cm('width'),
+    read.mm('mm'),
+    read.number('density'),
+  ];
+  const reads = useMemo(() => rows.map((row) => readRow(row, units)), [rows, units]);
+  const faults = reads.map((one) => (typeof one === 'string' ? one : null));
+  const sheetFault =
+    [length, width, mm, density].some(Number.isNaN) || length <= 0 || width <= 0 || mm <= 0
+      ? 'A sheet has a length, a width and a thickness.'
+      : mm < 1
+        ? `A sheet of ${Math.round(mm * 10) / 10} mm cannot be rolled; 2 mm and more can be cut.`
+        : length > 2000 || width > 300
+          ? 'No table takes a sheet that large.'
+          : density < 0.5 || density > 1.6
+            ? 'Laminated dough has a density of about 1.07 g/cm³.'
+            : null;
+  const parts = sheetFault ? 1 : partsFor(length, benchLength);
+  const ask = useMemo(() => {
+    const good = reads.filter((one) => typeof one !== 'string');
+    return sheetFault || good.length === 0 || good.length < reads.length
+      ? null
+      : { length: length / parts, width, cuts: good, parts };
+  }, [reads, sheetFault, length, width, parts]);
+  const asked = useDeferredValue(ask);
+  const plan = useMemo(() => {
+    if (!asked) return null;
+    const wanted = asked.cuts.map(({ wanted: one }) => ({
+      ...one,
+      most: one.most === null ? null : Math.ceil(one.most / asked.parts),
+    }));
+    return { wanted, arrangement: arrange(asked.length, asked.width, wanted) };
+  }, [asked]);
+  const drawing = plan && cutDrawing(plan.arrangement, plan.wanted, (cm) => rulerMark(cm, units.length));
+  const file = drawing && `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, 10))}`;
+
+  return (
+    <main className="flex-1 p-5 print:p-0">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-3xl font-bold">{title}</h1>
+        <div className="flex gap-2 print:hidden">
+          {file && (
+            <a
+              href={file}
+              download="cut-plan.svg"
+              className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
+            >
+              <Download aria-hidden size={18} /> SVG, true size
+            </a>
+          )}
+          <button
+            type="button"
+            onClick={() => window.print()}
+            className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
+          >
+            <Printer aria-hidden size={18} /> Print on A4
+          </button>
+        </div>
+      </div>
+      <div className="grid gap-3 print:hidden">
+        <div className="grid max-w-3xl grid-cols-2 gap-2 sm:grid-cols-4">
+          <Field label="sheet long" {...field('length')} trouble={unless(length, NO_SIZE)} />
+          <Field label="sheet wide" {...field('width')} trouble={unless(width, NO_SIZE)} />
+          <Field label="sheet thick" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+          <Field label="density, g/cm³" {...field('density')} trouble={unless(density, 'Such as 1.07.')} />
+        </div>
+        <CutRows rows={rows} faults={faults} onChange={setRows} />
+      </div>
+      {sheetFault && (
+        <p role="alert" className="mt-3 border-l-4 border-warn pl-3 text-lg text-warn">
+          {sheetFault}
+        </p>
+      )}
+      {plan && asked && drawing && (
+        <>
+          <p className="mt-4 text-[17px]">
+            {sheets > 1 && `${sheets} sheets like this one. `}
+            {parts > 1 &&
+              `Longer than the bench: cut it in ${parts} of ${rulerLength(asked.length, units.length)}; each is cut like this. `}
+            Sheet {rulerMark(asked.length, units.length)} × {rulerLength(asked.width, units.length)},{' '}
+            {showLength(mm, units)}, {showMass((asked.length * asked.width * mm * density) / 10, units)}.
+            {notes.map((note) => ` ${note}`)}
+          </p>
+          {tooLarge(
+            plan.wanted,
+            plan.arrangement.counts,
+            rows.map(({ name }) => name),
+          ).map((words) => (
+            <p key={words} role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
+              {words}
+            </p>
+          ))}
+          <Picture drawing={drawing} id="cut" className="mt-2 max-h-[46dvh] w-full print:max-h-none" />
+          <p className="mb-2 text-[15px] text-quiet">
+            Ruler marks in {units.length === 'in' ? 'inches' : 'centimetres'} from the left and from below; on
+            paper the sheet is {Math.round((drawing.view[2] / 18) * 10) / 10} times smaller. One stroke with a
+            sharp blade, cold dough; the other hand behind the blade.
+          </p>
+          <CutAnswers
+            plan={plan.arrangement}
+            cuts={asked.cuts}
+            names={rows.map(({ name }) => name)}
+            {...{ mm, density }}
+            sheets={sheets * parts}
+          />
+        </>
+      )}
+    </main>
+  );
+}

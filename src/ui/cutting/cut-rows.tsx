@@ -1,0 +1,92 @@
+'use client';
+
+import { Plus, X } from 'lucide-react';
+import { PIECE_SHAPES, SHAPE_WORDS, type PieceShape } from '@/core/cutting/piece';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import type { CutRow } from './rows';
+
+const SHAPES = PIECE_SHAPES.map((id) => ({ id, name: SHAPE_WORDS[id].label }));
+const MOST_ROWS = 3;
+
+/** The kinds of pieces for a sheet, as typed: up to three. */
+export function CutRows({
+  rows,
+  faults,
+  onChange,
+}: {
+  rows: readonly CutRow[];
+  faults: readonly (string | null)[];
+  onChange: (rows: CutRow[]) => void;
+}) {
+  const set = (i: number, part: Partial<CutRow>) =>
+    onChange(rows.map((row, k) => (k === i ? { ...row, ...part } : row)));
+  return (
+    <div className="grid gap-2">
+      {rows.map((row, i) => {
+        const words = SHAPE_WORDS[row.shape];
+        return (
+          <fieldset key={i}>
+            <legend className="sr-only">Piece {i + 1}</legend>
+            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
+              <Field label="for" value={row.name} onType={(name) => set(i, { name })} />
+              <Choice
+                label="shape"
+                value={row.shape}
+                options={SHAPES}
+                onChoose={(shape) => set(i, { shape: shape as PieceShape })}
+              />
+              <Field label={words.base} value={row.base} onType={(base) => set(i, { base })} />
+              {row.shape === 'sector' ? (
+                <Field label="sectors" value={row.sectors} onType={(sectors) => set(i, { sectors })} />
+              ) : words.height ? (
+                <Field label={words.height} value={row.height} onType={(height) => set(i, { height })} />
+              ) : (
+                <span />
+              )}
+              <Field
+                label="pieces a sheet"
+                value={row.most}
+                placeholder="all that fit"
+                onType={(most) => set(i, { most })}
+              />
+              <Field label="each should weigh" value={row.target} onType={(target) => set(i, { target })} />
+              <Field label="on a tray" value={row.perTray} onType={(perTray) => set(i, { perTray })} />
+              {rows.length > 1 && (
+                <button
+                  type="button"
+                  aria-label={`Leave out piece ${i + 1}`}
+                  className="grid size-10 place-items-center rounded border border-edge"
+                  onClick={() => onChange(rows.filter((_, k) => k !== i))}
+                >
+                  <X aria-hidden size={18} />
+                </button>
+              )}
+            </div>
+            {faults[i] && (
+              <p role="alert" className="mt-1 text-warn">
+                {faults[i]}
+              </p>
+            )}
+          </fieldset>
+        );
+      })}
+      {rows.length < MOST_ROWS && (
+        <Button
+          className="flex min-h-10 items-center gap-2 justify-self-start"
+          onClick={() =>
+            onChange([
+              ...rows,
+              {
+                ...{ name: '', shape: 'rectangle', base: '8 cm', height: '15 cm', sectors: '8' },
+                ...{ most: '', target: '', perTray: '' },
+              },
+            ])
+          }
+        >
+          <Plus aria-hidden size={18} /> Another shape from the same sheet
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { pieceFault, SHAPE_WORDS, type PieceShape, type PieceSize } from '@/core/cutting/piece';
+import type { Wanted } from '@/core/cutting/arrange';
+import { readAmount, weigh } from '@/core/units/amount';
+import { parseMillimetres } from '@/core/units/length';
+import { parseNumber } from '@/core/units/number';
+import { rulerLength } from '@/core/units/length';
+import type { ReaderUnits } from '@/core/units/reader';
+
+/** One kind of piece as it is typed. */
+export interface CutRow {
+  name: string;
+  shape: PieceShape;
+  base: string;
+  height: string;
+  sectors: string;
+  /** Pieces from one sheet; empty for as many as fit. */
+  most: string;
+  /** What a piece should weigh; empty where nobody minds. */
+  target: string;
+  /** Pieces a tray takes with room to double; empty where that is not known. */
+  perTray: string;
+}
+
+export interface ReadCut {
+  wanted: Wanted;
+  target: number | null;
+  perTray: number | null;
+}
+
+/** A row for a piece that is known, in this reader's units. */
+export function rowOf(
+  name: string,
+  size: PieceSize,
+  { most, target, perTray }: { most: number | null; target: number | null; perTray: number | null },
+  { length }: Pick<ReaderUnits, 'length'>,
+): CutRow {
+  const or = (value: number | null) => (value === null ? '' : String(value));
+  return {
+    ...{ name, shape: size.shape, base: rulerLength(size.base, length) },
+    height: size.height > 0 ? rulerLength(size.height, length) : '',
+    ...{ sectors: String(size.sectors ?? 8), most: or(most), perTray: or(perTray) },
+    target: target === null ? '' : `${target} g`,
+  };
+}
+
+/** Reads a row; a sentence where it cannot be cut. */
+export function readRow(row: CutRow, units: ReaderUnits): ReadCut | string {
+  const words = SHAPE_WORDS[row.shape];
+  const cm = (text: string) => (parseMillimetres(text, units.length) ?? NaN) / 10;
+  const base = cm(row.base);
+  if (Number.isNaN(base)) return `The ${words.base} is a length such as 10.5 cm or 4 1/8 in.`;
+  const height = words.height ? cm(row.height) : 0;
+  if (Number.isNaN(height)) return `The ${words.height ?? 'height'} is a length such as 26 cm or 9 1/2 in.`;
+  const sectors = row.shape === 'sector' ? (parseNumber(row.sectors) ?? NaN) : undefined;
+  const size: PieceSize = { shape: row.shape, base, height, ...(sectors === undefined ? {} : { sectors }) };
+  const fault = pieceFault(size);
+  if (fault) return fault;
+  const most = count(row.most);
+  if (most === 'none') return 'Pieces are a whole number; leave it empty for as many as fit.';
+  const perTray = count(row.perTray);
+  if (perTray === 'none') return 'Pieces a tray are a whole number.';
+  const target = grams(row.target, units);
+  if (target === 'none') return 'A piece’s weight is such as 62 g or 2.2 oz.';
+  return { wanted: { size, most }, target, perTray };
+}
+
+function count(text: string): number | null | 'none' {
+  if (text.trim() === '') return null;
+  const value = parseNumber(text);
+  return value !== null && Number.isInteger(value) && value >= 1 && value <= 5000 ? value : 'none';
+}
+
+function grams(text: string, { kitchen }: Pick<ReaderUnits, 'kitchen'>): number | null | 'none' {
+  if (text.trim() === '') return null;
+  const amount = readAmount(text);
+  const weighed = amount.ok ? weigh(amount.value, { kitchen, eggs: 'M', name: '', density: null }) : amount;
+  return weighed.ok && weighed.value.grams > 0 ? weighed.value.grams : 'none';
+}
+
+/** A sheet that no piece fits, in a sentence; null where one does. */
+export function tooLarge(
+  wanted: readonly Wanted[],
+  counts: readonly number[],
+  names: readonly string[],
+): string[] {
+  return wanted.flatMap(({ size, most }, i) =>
+    (counts[i] ?? 0) === 0 && most !== 0
+      ? [
+          `No ${SHAPE_WORDS[size.shape].label} of ${names[i] || 'this size'} come from this sheet: they are larger than what is left of it.`,
+        ]
+      : [],
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { useMemo } from 'react';
+import { butterWindow, FATS, temperFor, WORKABLE, type FatKind } from '@/core/lamination/butter-window';
+import { films, type PlaceKind } from '@/core/heat/places';
+import { showCelsius } from '@/core/units/reader';
+import { Choice, Field } from '../kit/field';
+import { useMinute } from '../live/clock';
+import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from '../workbench/use-typed';
+import { butterWords, takeOutWords } from './butter-words';
+
+export interface PlaceToday {
+  celsius: number;
+  kind: PlaceKind;
+}
+
+const MINUTE = 60_000;
+const FAT_OPTIONS = FATS.map((id) => ({
+  id,
+  name: `${WORKABLE[id].label}, ${WORKABLE[id].low} to ${WORKABLE[id].high} °C`,
+}));
+
+/** Is the butter pliable: its core and skin from what it has had in cold and room, and until when it lasts. */
+export function ButterPanel({
+  room,
+  cold,
+  blockMm,
+  zone,
+}: {
+  room: PlaceToday;
+  cold: PlaceToday;
+  blockMm: number;
+  zone: string;
+}) {
+  const now = useMinute();
+  const { typed, setTyped, read, field, units } = useTyped({
+    ...{ mm: `${blockMm} mm`, out: '0', lockIn: '30', fat: 'butter-82' },
+    ...{ room: String(room.celsius), cold: String(cold.celsius) },
+  });
+  const [mm, out, lockIn] = [read.mm('mm'), read.number('out'), read.number('lockIn')];
+  const [warm, chilled] = [read.celsius('room'), read.celsius('cold')];
+  const fat = typed.fat as FatKind;
+  const answer = useMemo(() => {
+    if ([mm, out, lockIn, warm, chilled].some(Number.isNaN) || !(mm >= 2 && mm <= 60)) return null;
+    const block = {
+      ...{ mm, fat, start: chilled },
+      room: { celsius: warm, ...films(room.kind, 'tray') },
+      cold: { celsius: chilled, ...films(cold.kind, 'film') },
+    };
+    const history = out > 0 ? [{ ...block.room, minutes: Math.min(600, out) }] : [];
+    return { window: butterWindow({ ...block, history }), temper: temperFor(block) };
+  }, [mm, out, lockIn, warm, chilled, fat, room.kind, cold.kind]);
+  const showsRoom = Number.isNaN(warm) ? '' : showCelsius(warm, units);
+  return (
+    <section aria-labelledby="butter-heading" className="grid content-start gap-2">
+      <h2 id="butter-heading" className="text-xl font-semibold">
+        Is the butter pliable?
+      </h2>
+      <div className="grid grid-cols-3 gap-2">
+        <Choice
+          label="fat"
+          value={typed.fat}
+          options={FAT_OPTIONS}
+          onChoose={(chosen) => setTyped((before) => ({ ...before, fat: chosen }))}
+        />
+        <Field label="block thick" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+        <Field
+          label="out of the cold for, min"
+          {...field('out')}
+          trouble={unless(out, 'How many minutes?')}
+        />
+        <Field label="room" {...field('room')} trouble={unless(warm, NO_TEMPERATURE)} />
+        <Field label="cold" {...field('cold')} trouble={unless(chilled, NO_TEMPERATURE)} />
+        <Field
+          label="lock-in in, min"
+          {...field('lockIn')}
+          trouble={unless(lockIn, 'In how many minutes?')}
+        />
+      </div>
+      {answer ? (
+        <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">
+          {butterWords(answer.window, now, zone, showsRoom).map((words, i) => (
+            <p key={words} className={i === 0 ? 'text-xl font-semibold' : undefined}>
+              {words}
+            </p>
+          ))}
+          <p>
+            Core {showCelsius(answer.window.core, units)}, skin {showCelsius(answer.window.surface, units)}.
+          </p>
+          <p>{takeOutWords(now + lockIn * MINUTE, answer.temper, now, zone)}</p>
+        </div>
+      ) : (
+        <p role="alert" className="text-warn">
+          A block is between 2 and 60 mm thick; times are minutes.
+        </p>
+      )}
+      <p className="text-[15px] text-quiet">
+        By hand: it bends without snapping and dents under a finger. Pounding warms and softens it; never the
+        microwave.
+      </p>
+    </section>
+  );
+}

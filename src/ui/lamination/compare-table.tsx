@@ -1,0 +1,79 @@
+import clsx from 'clsx';
+import type { RollingHouse } from '@/core/floor/board';
+import { verdictWords } from '@/core/lamination/kinds';
+import { outcomeOf, schemeMinutes, schemeName, type Scheme, type Weights } from '@/core/lamination/scheme';
+import { duration } from '@/core/units/format';
+import { microns } from './layer-facts';
+
+export interface ComparedScheme {
+  id: string;
+  name: string;
+  scheme: Scheme;
+  products: readonly { name: string }[];
+}
+
+interface Props {
+  schemes: readonly ComparedScheme[];
+  chosen: string | null;
+  weights: Weights;
+  mm: number;
+  limits: RollingHouse['limits'];
+  onChoose: (id: string) => void;
+}
+
+const HEADINGS = ['Scheme', 'Folds', 'Fat layers', 'Multiplied', 'Mean fat', 'Comes out', 'Work', 'Rests'];
+
+/** The house's schemes side by side, for the same dough, butter and sheet. */
+export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }: Props) {
+  const kg = (weights.dough + weights.fat) / 1000;
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Schemes side by side">
+      <table className="w-full min-w-[44rem] border-collapse text-left text-[16px]">
+        <thead>
+          <tr className="border-b border-edge text-[15px] text-quiet">
+            {HEADINGS.map((heading) => (
+              <th key={heading} scope="col" className="pr-3 pb-1 font-normal">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {schemes.map(({ id, name, scheme, products }) => {
+            const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
+            const { work, rest } = schemeMinutes(scheme, kg);
+            return (
+              <tr
+                key={id}
+                className={clsx('border-b border-hairline align-baseline', id === chosen && 'bg-butter-wash')}
+              >
+                <th scope="row" className="pr-3 font-normal">
+                  <button
+                    type="button"
+                    aria-pressed={id === chosen}
+                    onClick={() => onChoose(id)}
+                    className="min-h-9 text-left font-semibold underline-offset-4 hover:underline"
+                  >
+                    {name}
+                  </button>
+                  {products.length > 0 && (
+                    <span className="block pb-1 text-[14px] text-quiet">
+                      {products.map((product) => product.name.toLowerCase()).join(', ')}
+                    </span>
+                  )}
+                </th>
+                <td className="pr-3 whitespace-nowrap">{schemeName(scheme)}</td>
+                <td className="pr-3">{layers.fatLayers}</td>
+                <td className="pr-3 text-quiet">{multiplied}</td>
+                <td className="pr-3 whitespace-nowrap">{microns(layers.meanFat)}</td>
+                <td className="pr-3">{verdictWords(verdict, scheme.kind)}</td>
+                <td className="pr-3 whitespace-nowrap">{duration(work)}</td>
+                <td className="whitespace-nowrap">{duration(rest)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+import type { LaminationKind } from '@/core/lamination/kinds';
+import { schemeFault, type Beginning, type Scheme, type Turn } from '@/core/lamination/scheme';
+import { LOCK_INS, type Fold, type LockIn } from '@/core/lamination/stack';
+import { LOCK_IN_WORDS } from '@/core/lamination/words';
+import { parseMillimetres } from '@/core/units/length';
+import { parseNumber } from '@/core/units/number';
+import { showLength, type ReaderUnits } from '@/core/units/reader';
+
+/** A scheme as it is typed: every number a text, so that nothing is lost while it is not one yet. */
+export interface SchemeDraft {
+  kind: LaminationKind;
+  beginning: string;
+  /** Thickness of the butter block, number of discs, or how often butter goes on. */
+  amount: string;
+  flour: string;
+  turns: TurnDraft[];
+  lockInMinutes: string;
+  perKg: number;
+}
+
+export interface TurnDraft {
+  fold: Fold;
+  mm: string;
+  minutes: string;
+  rest: string;
+}
+
+type Length = Pick<ReaderUnits, 'length'>;
+
+/** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
+export const BEGINNINGS: { id: string; name: string }[] = [
+  ...LOCK_INS.map((style) => ({ id: style, name: `block, ${LOCK_IN_WORDS[style]}` })),
+  { id: 'spread', name: 'soft butter spread' },
+  { id: 'grated', name: 'frozen butter grated' },
+  { id: 'discs', name: 'discs stacked' },
+];
+
+/** What the amount beside a beginning is. */
+export function amountLabel(beginning: string): string {
+  if (beginning === 'discs') return 'discs';
+  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'block thick';
+}
+
+/** An amount that fits a beginning that was just chosen. */
+export function usualAmount(beginning: string, turns: number, units: Length): string {
+  if (beginning === 'discs') return '8';
+  if (beginning === 'spread' || beginning === 'grated')
+    return String(Math.max(1, Math.min(turns, beginning === 'grated' ? 4 : 1)));
+  return showLength(beginning === 'two-thirds' ? 6 : 10, units);
+}
+
+export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
+  const { beginning, flourInFat, turns, kind, lockInMinutes, perKg } = scheme;
+  return {
+    ...{ kind, perKg, lockInMinutes: String(lockInMinutes) },
+    beginning: beginning.way === 'block' ? beginning.style : beginning.way,
+    amount:
+      beginning.way === 'block'
+        ? showLength(beginning.blockMm, units)
+        : String(beginning.way === 'discs' ? beginning.discs : beginning.additions),
+    flour: String(Math.round(flourInFat * 1000) / 10),
+    turns: turns.map(({ fold, mm, minutes, rest }) => ({
+      fold,
+      mm: showLength(mm, units),
+      minutes: String(minutes),
+      rest: String(rest),
+    })),
+  };
+}
+
+/** Reads a draft; `fault` is a sentence where it is no scheme that can be worked. */
+export function readDraft(
+  draft: SchemeDraft,
+  { length }: Length,
+): { scheme: Scheme; fault: null } | { scheme: null; fault: string } {
+  const mm = (text: string) => parseMillimetres(text, length === 'in' ? 'in' : 'mm');
+  const number = (text: string) => parseNumber(text.replace(/%|min\b/g, '').trim());
+  const turns: Turn[] = [];
+  for (const [i, turn] of draft.turns.entries()) {
+    const [sheet, minutes, rest] = [mm(turn.mm), number(turn.minutes), number(turn.rest)];
+    if (sheet === null)
+      return faulty(`Turn ${i + 1}: a sheet’s thickness is a length such as 7 mm or 1/4 in.`);
+    if (minutes === null) return faulty(`Turn ${i + 1}: how many minutes of work?`);
+    if (rest === null) return faulty(`Turn ${i + 1}: how many minutes of rest? 0 goes straight on.`);
+    turns.push({ fold: turn.fold, mm: sheet, minutes, rest });
+  }
+  const beginning = readBeginning(draft, mm, number);
+  if (typeof beginning === 'string') return faulty(beginning);
+  const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
+  if (flour === null) return faulty('Flour in the butter is a percentage, such as 0 or 10.');
+  if (lockInMinutes === null) return faulty('How many minutes does the lock-in take?');
+  const scheme: Scheme = {
+    ...{ kind: draft.kind, beginning, flourInFat: flour / 100, turns, lockInMinutes, perKg: draft.perKg },
+  };
+  const fault = schemeFault(scheme);
+  return fault ? faulty(fault) : { scheme, fault: null };
+}
+
+const faulty = (fault: string) => ({ scheme: null, fault });
+
+function readBeginning(
+  { beginning, amount }: SchemeDraft,
+  mm: (text: string) => number | null,
+  number: (text: string) => number | null,
+): Beginning | string {
+  if (beginning === 'discs' || beginning === 'spread' || beginning === 'grated') {
+    const count = number(amount);
+    if (count === null || !Number.isInteger(count))
+      return beginning === 'discs' ? 'How many discs? A whole number.' : 'How often does butter go on?';
+    return beginning === 'discs' ? { way: 'discs', discs: count } : { way: beginning, additions: count };
+  }
+  const blockMm = mm(amount);
+  if (blockMm === null) return 'A butter block’s thickness is a length such as 10 mm or 3/8 in.';
+  return { way: 'block', style: beginning as LockIn, blockMm };
+}

@@ -1,0 +1,177 @@
+'use client';
+
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { Person, RollingHouse } from '@/core/floor/board';
+import { blocksFor, GeometryFault, planBlock, type BlockPlan } from '@/core/lamination/geometry';
+import { fractionOf, outcomeOf, operationsOf, schemeName } from '@/core/lamination/scheme';
+import { pileOf } from '@/core/lamination/stack';
+import { showLength, showMass } from '@/core/units/reader';
+import { Field } from '../kit/field';
+import { useUnits } from '../live/units';
+import { NO_LENGTH, NO_WEIGHT, unless, useTyped } from '../workbench/use-typed';
+import { ButterPanel, type PlaceToday } from './butter-panel';
+import { CompareTable, type ComparedScheme } from './compare-table';
+import { Composer } from './composer';
+import { draftOf, readDraft, type SchemeDraft } from './draft';
+import { FitPanel } from './fit-panel';
+import { GeometryStrip } from './geometry-strip';
+import { LayerFacts } from './layer-facts';
+import { SchemeKeeper, type Behind, type SchemeProduct } from './scheme-keeper';
+import { SectionView } from './section-view';
+
+export interface HouseSchemeView extends ComparedScheme {
+  schemeId: number;
+  versionId: number;
+  version: number;
+}
+
+interface Props {
+  person: Person;
+  schemes: HouseSchemeView[];
+  products: SchemeProduct[];
+  behind: Behind[];
+  rolling: RollingHouse;
+  blockKg: number;
+  room: PlaceToday;
+  cold: PlaceToday;
+  zone: string;
+}
+
+/** Schemes side by side, composed, seen in section and worked out on the bench. */
+export function LaminationView({ person, schemes, products, behind, rolling, blockKg, ...places }: Props) {
+  const [units] = useUnits();
+  const [chosen, setChosen] = useState(schemes[0]?.id ?? null);
+  const scheme = schemes.find(({ id }) => id === chosen) ?? null;
+  const [draft, setDraft] = useState<SchemeDraft | null>(scheme && draftOf(scheme.scheme, units));
+  const { read, field } = useTyped({ dough: '7.8 kg', fat: '2.4 kg', mm: '3.9 mm' });
+  const [dough, fat, mm] = [read.grams('dough'), read.grams('fat'), read.mm('mm')];
+  const reading = useMemo(() => (draft ? readDraft(draft, units) : null), [draft, units]);
+  const composed = useDeferredValue(reading?.scheme ?? null);
+  const choose = (id: string) => {
+    setChosen(id);
+    const next = schemes.find((one) => one.id === id);
+    if (next) setDraft(draftOf(next.scheme, units));
+  };
+  const sizes = [dough, fat, mm];
+  const fault = sizes.some(Number.isNaN)
+    ? 'Dough, butter and sheet are needed.'
+    : dough <= 0
+      ? 'How much dough? Give its weight before butter.'
+      : fat <= 0
+        ? 'How much butter? Without it there is nothing to laminate.'
+        : mm <= 0
+          ? 'A sheet has a thickness, such as 3.9 mm.'
+          : null;
+  const blocks = fault ? 1 : blocksFor((dough + fat) / 1000, blockKg);
+  const weights = { dough: dough / blocks, fat: fat / blocks };
+  const worked = useMemo((): BlockPlan | string | null => {
+    if (!composed || fault) return null;
+    try {
+      return planBlock(
+        composed,
+        { dough: dough / blocks, fat: fat / blocks },
+        mm,
+        rolling.table,
+        rolling.laying,
+      );
+    } catch (error) {
+      if (error instanceof GeometryFault) return error.message;
+      throw error;
+    }
+  }, [composed, fault, dough, fat, mm, blocks, rolling]);
+  const pile = useMemo(
+    () => (composed && !fault ? pileOf(operationsOf(composed), fractionOf(composed, { dough, fat })) : null),
+    [composed, fault, dough, fat],
+  );
+  const finest =
+    composed && pile
+      ? outcomeOf(composed, { dough, fat }, mm, rolling.limits[composed.kind]).layers.meanFat
+      : 1;
+
+  return (
+    <main className="flex-1 p-5">
+      <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+        <h1 className="text-3xl font-bold">Lamination</h1>
+        <div className="grid w-full max-w-lg grid-cols-3 gap-2">
+          <Field label="dough before butter" {...field('dough')} trouble={unless(dough, NO_WEIGHT)} />
+          <Field label="butter" {...field('fat')} trouble={unless(fat, NO_WEIGHT)} />
+          <Field label="final sheet" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+        </div>
+        {!fault && (
+          <p className="pb-2 text-[16px] text-quiet">
+            {showMass(dough + fat, units)} in all, {blocks > 1 ? `${blocks} blocks` : 'one block'}
+          </p>
+        )}
+      </div>
+      {fault && (
+        <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-lg text-warn">
+          {fault}
+        </p>
+      )}
+      {!fault && (
+        <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[1.25fr_1fr]">
+          <div className="grid content-start gap-5">
+            <CompareTable
+              schemes={schemes}
+              {...{ chosen, weights, mm }}
+              limits={rolling.limits}
+              onChoose={choose}
+            />
+            {draft && <Composer draft={draft} onChange={setDraft} />}
+            {reading?.fault && (
+              <p role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
+                {reading.fault}
+              </p>
+            )}
+            {person.role === 'planner' && (
+              <SchemeKeeper
+                key={scheme?.versionId ?? 0}
+                from={scheme}
+                scheme={reading?.scheme ?? null}
+                {...{ products, behind }}
+              />
+            )}
+          </div>
+          {composed && pile && (
+            <section aria-labelledby="section-heading" className="grid content-start gap-3">
+              <h2 id="section-heading" className="text-xl font-semibold">
+                {schemeName(composed)} at {showLength(mm, units)}
+              </h2>
+              <div className="flex flex-wrap gap-6">
+                <SectionView pile={pile} mm={mm} finest={finest} />
+                <div className="min-w-64 flex-1">
+                  <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
+                </div>
+              </div>
+            </section>
+          )}
+        </div>
+      )}
+      {typeof worked === 'string' && (
+        <p role="alert" className="mt-5 border-l-4 border-warn pl-3 text-lg text-warn">
+          {worked}
+        </p>
+      )}
+      {worked && typeof worked !== 'string' && (
+        <div className="mt-6 grid gap-6">
+          <GeometryStrip plan={worked} blocks={blocks} />
+          <div className="grid gap-8 lg:grid-cols-2">
+            {worked.lockIn && (
+              <FitPanel
+                key={`${worked.lockIn.style} ${worked.lockIn.butter.length.toFixed(1)}`}
+                plan={worked.lockIn}
+                laying={rolling.laying}
+                flour={composed?.flourInFat ?? 0}
+              />
+            )}
+            <ButterPanel
+              key={worked.lockIn?.butter.mm ?? 10}
+              blockMm={worked.lockIn?.butter.mm ?? 10}
+              {...places}
+            />
+          </div>
+        </div>
+      )}
+    </main>
+  );
+}

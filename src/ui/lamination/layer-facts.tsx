@@ -1,0 +1,63 @@
+import type { RollingHouse } from '@/core/floor/board';
+import { outcomeWords } from '@/core/lamination/advice';
+import { verdictWords } from '@/core/lamination/kinds';
+import { outcomeOf, turnMoreOrLess, type Scheme, type Weights } from '@/core/lamination/scheme';
+import { FOLD_WORDS } from '@/core/lamination/words';
+
+/** Micrometres, or millimetres where layers are that thick. */
+export function microns(um: number): string {
+  if (um >= 1000) return `${Math.round(um / 100) / 10} mm`;
+  return `${um < 10 ? Math.round(um * 10) / 10 : Math.round(um)} µm`;
+}
+
+interface Props {
+  scheme: Scheme;
+  weights: Weights;
+  mm: number;
+  limits: RollingHouse['limits'];
+}
+
+/** What the layers of a scheme are at the final sheet, the verdict, and what one turn more or less would do. */
+export function LayerFacts({ scheme, weights, mm, limits }: Props) {
+  const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
+  const { less, more } = turnMoreOrLess(scheme, weights, mm, limits[scheme.kind]);
+  const facts: [string, string][] = [
+    ['fat layers', layers.fatLayers.toLocaleString('en')],
+    ['layers in all', layers.layers.toLocaleString('en')],
+    ['folds multiplied', multiplied.toLocaleString('en')],
+    ['fat layer', `${microns(layers.meanFat)}, ${microns(layers.minFat)} to ${microns(layers.maxFat)}`],
+    [
+      'dough layer',
+      `${microns(layers.meanDough)}, ${microns(layers.minDough)} to ${microns(layers.maxDough)}`,
+    ],
+    ['fat by volume', `${Math.round(layers.fatVolumeFraction * 1000) / 10} %`],
+  ];
+  const last = scheme.turns.at(-1);
+  return (
+    <div className="grid content-start gap-3">
+      <p role="status" className="border-l-4 border-butter pl-3 text-2xl font-semibold">
+        {verdictWords(verdict, scheme.kind)}
+      </p>
+      <dl className="grid grid-cols-[9rem_1fr] gap-y-0.5 text-[17px]">
+        {facts.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="text-quiet">{name}</dt>
+            <dd className="font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <div className="text-[16px]">
+        {less && (
+          <p>
+            <span className="text-quiet">without the last turn: </span>
+            {outcomeWords(less, scheme)}
+          </p>
+        )}
+        <p>
+          <span className="text-quiet">one {last ? FOLD_WORDS[last.fold] : 'letter fold'} more: </span>
+          {outcomeWords(more, scheme)}
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,140 @@
+'use client';
+
+import { useState } from 'react';
+import type { Scheme } from '@/core/lamination/scheme';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { send } from '../live/command';
+import { go } from '../live/go';
+
+export interface SchemeProduct {
+  id: number;
+  name: string;
+  schemeName: string;
+}
+
+export interface Behind {
+  id: number;
+  name: string;
+  from: string;
+  to: string;
+  refused: string | null;
+}
+
+interface Props {
+  /** The scheme that is being changed; null for none. */
+  from: { schemeId: number; versionId: number; name: string; products: readonly { name: string }[] } | null;
+  /** As composed now; null where it cannot be worked. */
+  scheme: Scheme | null;
+  products: SchemeProduct[];
+  behind: Behind[];
+}
+
+/** Keeps what was composed, gives it to products, and lets planned doughs follow. */
+export function SchemeKeeper({ from, scheme, products, behind }: Props) {
+  const [name, setName] = useState(from?.name ?? '');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [given, setGiven] = useState<number[]>([]);
+  const [busy, setBusy] = useState(false);
+  const act = async (command: string, input: unknown) => {
+    setBusy(true);
+    const answer = await send(command, input);
+    setBusy(false);
+    setTrouble(answer.ok ? null : answer.message);
+    if (answer.ok) go('/lamination');
+  };
+  const keep = (version: number | null) =>
+    void act('save-scheme', { clientId: crypto.randomUUID(), from: version, name, scheme });
+  const isNew = name.trim().toLowerCase() !== from?.name.toLowerCase();
+  return (
+    <section aria-labelledby="keep-heading" className="grid gap-2">
+      <h2 id="keep-heading" className="text-xl font-semibold">
+        Keep
+      </h2>
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-72">
+          <Field label="name of the scheme" value={name} onType={setName} />
+        </div>
+        {from && !isNew && (
+          <Button
+            look="act"
+            className="min-h-10"
+            disabled={!scheme || busy}
+            onClick={() => keep(from.versionId)}
+          >
+            Keep as a new version
+          </Button>
+        )}
+        {isNew && (
+          <Button look="act" className="min-h-10" disabled={!scheme || busy} onClick={() => keep(null)}>
+            Keep as a new scheme
+          </Button>
+        )}
+        {from && (
+          <Button
+            className="min-h-10"
+            disabled={busy}
+            onClick={() => void act('remove-scheme', { schemeId: from.schemeId })}
+          >
+            Take “{from.name}” out
+          </Button>
+        )}
+      </div>
+      {from && (
+        <details>
+          <summary className="min-h-9 cursor-pointer text-[16px]">Give “{from.name}” to products</summary>
+          <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+            <legend className="sr-only">Products</legend>
+            {products.map(({ id, name: product, schemeName }) => (
+              <label key={id} className="flex min-h-9 items-center gap-2 text-[16px]">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={given.includes(id)}
+                  onChange={(event) =>
+                    setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
+                  }
+                />
+                {product} <span className="text-quiet">now {schemeName}</span>
+              </label>
+            ))}
+          </fieldset>
+          <Button
+            className="mt-1 min-h-10"
+            disabled={given.length === 0 || busy}
+            onClick={() => void act('choose-scheme', { productIds: given, schemeId: from.schemeId })}
+          >
+            Give it to {given.length === 1 ? 'this product' : `these ${given.length} products`}
+          </Button>
+        </details>
+      )}
+      {behind.length > 0 && (
+        <div>
+          <h3 className="font-semibold">Planned by an older scheme</h3>
+          <ul className="grid gap-1">
+            {behind.map((dough) => (
+              <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
+                {dough.refused ?? (
+                  <>
+                    {dough.name}: {dough.from}, now {dough.to}
+                    <Button
+                      disabled={busy}
+                      onClick={() => void act('relaminate-dough', { doughId: dough.id })}
+                    >
+                      Let {dough.name} follow
+                    </Button>
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {trouble && (
+        <p role="alert" className="border-l-4 border-warn pl-3 text-warn">
+          {trouble}
+        </p>
+      )}
+    </section>
+  );
+}
