@@ -7,7 +7,7 @@ import type { LayerLimits, LaminationKind } from '../lamination/kinds';
 import type { Laying } from '../lamination/geometry';
 import type { Table } from '../lamination/gaps';
 import type { Weights } from '../lamination/scheme';
-import type { KnownScheme } from '../route/route';
+import type { KnownScheme, PieceSpec } from '../route/route';
 import type { FloorDough } from './agenda';
 import { foldDough } from './state';
 
@@ -18,6 +18,8 @@ export interface BoardOutput {
   pieces: number;
   dueAt: Instant;
   freshFor: number;
+  /** How a piece is cut or divided, filled and made up. */
+  piece: PieceSpec;
 }
 
 /** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
@@ -77,6 +79,8 @@ export interface Board {
   presences: Presence[];
   /** Latest reading of each place. */
   rolling: RollingHouse;
+  /** What the scale last said, where it said so just now. */
+  scale: { grams: number; at: Instant } | null;
   places: { place: string; celsius: number; humidity: number | null; at: Instant }[];
   doughs: BoardDough[];
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, smallDough } from '../../../test-support/floor';
+import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import type { BoardDough } from './board';
 import type { FloorEvent } from './events';
 import { stepSlack } from './slack';
@@ -8,7 +9,16 @@ function dough(dueMinute: number, events: FloorEvent[]): BoardDough {
   const { steps, links, kg, bowls } = smallDough();
   return {
     ...{ id: 1, name: 'Crescent 1', kg, bowls, links, events, lamination: null },
-    outputs: [{ id: 5, product: 'Crescent', pieces: 40, dueAt: dueMinute * MIN, freshFor: 60 }],
+    outputs: [
+      {
+        id: 5,
+        product: 'Crescent',
+        pieces: 40,
+        dueAt: dueMinute * MIN,
+        freshFor: 60,
+        piece: SMALL_PRODUCT.piece,
+      },
+    ],
     steps: steps.map((step) => ({ ...step, plannedStart: 0, plannedEnd: 0 })),
   };
 }

@@ -34,11 +34,12 @@ export function foldsOf(steps: Steps, state: DoughState, block: number): BlockFo
     if (step.turn === undefined) continue;
     const { fold, mm } = step.given ?? { fold: 'letter' as const, mm: 8 };
     const own = state.steps.get(key);
-    const turned = (own?.records ?? []).flatMap(({ data }) =>
-      data.kind === 'turned' && (data.block === null || data.block === block) ? data.folds : [],
-    );
+    // The last word on a turn counts, so that what was told wrong can be told again.
+    const turned = own?.records.findLast(
+      ({ data }) => data.kind === 'turned' && (data.block === null || data.block === block),
+    )?.data;
     const turn = step.turn;
-    if (turned.length > 0) folds.given.push(...turned.map((one) => ({ fold: one, mm, turn })));
+    if (turned?.kind === 'turned') folds.given.push(...turned.folds.map((one) => ({ fold: one, mm, turn })));
     else if (own?.status === 'done') folds.given.push({ fold, mm, turn });
     else if (own?.status !== 'skipped') folds.toCome.push({ fold, mm, turn });
   }

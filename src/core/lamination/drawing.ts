@@ -41,24 +41,21 @@ export function foldDrawing(fold: Fold, sheet: Slab, show: (cm: number) => strin
 
 /** Arrows of the flaps, in the order in which they are laid. */
 function folding(fold: Fold, length: number, width: number): Mark[] {
-  const bow = (from: number, to: number): Mark => {
-    const [a, b] = [from * length, to * length];
-    return line(
+  const bow = (from: number, to: number, height = 0.5): Mark =>
+    line(
       [
-        [a, width * 0.5],
-        [(a + b) / 2, width * 0.5 - Math.min(width * 0.28, Math.abs(b - a) * 0.4)],
-        [b, width * 0.5],
+        [from * length, width * height],
+        [to * length, width * height],
       ],
       { arrow: true },
     );
-  };
   switch (fold) {
     case 'half':
       return [bow(0.95, 0.12)];
     case 'letter':
-      return [bow(0.04, 0.6), bow(0.96, 0.4)];
+      return [bow(0.04, 0.62, 0.3), bow(0.96, 0.38, 0.7)];
     case 'book':
-      return [bow(0.04, 0.7), bow(0.98, 0.8)];
+      return [bow(0.04, 0.72, 0.3), bow(0.98, 0.78, 0.7)];
   }
 }
 

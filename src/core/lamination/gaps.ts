@@ -30,47 +30,52 @@ const settable = (gap: number) => {
   return Math.round(Math.ceil(gap / step - 1e-9) * step * 10) / 10;
 };
 
+/** The next smaller gap on the way to `to`. Throws where none keeps the reduction. */
+function nextGap(gap: number, to: number, table: Table): number {
+  const share = gap > table.fineBelow ? table.reduction : table.fineReduction;
+  const next = Math.max(to, settable(gap * (1 - share)));
+  if (next >= gap) throw new RangeError(`From ${gap} mm no smaller gap keeps the reduction.`);
+  return next;
+}
+
+function refuseTooThin(to: number, { leastGap }: Table): void {
+  if (to < leastGap) {
+    throw new RangeError(`A sheet of ${to} mm is thinner than the smallest gap, ${leastGap} mm.`);
+  }
+}
+
 /**
  * Gap settings from a thickness down to another, mm: each pass takes off no more than the table's reduction, less below
  * 8 mm. Throws where the sheet is thinner than the smallest gap, or a reduction cannot be kept.
  */
 export function gapRow(from: number, to: number, table: Table): number[] {
-  if (to < table.leastGap) {
-    throw new RangeError(`A sheet of ${to} mm is thinner than the smallest gap, ${table.leastGap} mm.`);
-  }
+  refuseTooThin(to, table);
   const gaps: number[] = [];
-  let gap = from;
-  while (gap > to + 1e-9) {
-    const share = gap > table.fineBelow ? table.reduction : table.fineReduction;
-    const next = Math.max(to, settable(gap * (1 - share)));
-    if (next >= gap) throw new RangeError(`From ${gap} mm no smaller gap keeps the reduction.`);
-    gaps.push(next);
-    gap = next;
+  for (let gap = from; gap > to + 1e-9;) {
+    gap = nextGap(gap, to, table);
+    gaps.push(gap);
   }
   return gaps;
 }
 
 /**
- * The passes that bring a block to a sheet of `mm` and at least `width`, volume kept: first across until it is wide
- * enough, then turned by a quarter and on along its length. A block that is wide enough is not turned.
+ * The passes that bring a block to a sheet of `mm`, volume kept: first across until it is `width` wide, then turned by a
+ * quarter and on along its length. A block that is wide enough is not turned.
  */
 export function passesTo(block: Slab, mm: number, width: number, table: Table): Pass[] {
-  const gaps = gapRow(block.mm, mm, table);
+  refuseTooThin(mm, table);
   const volume = block.length * block.width * block.mm;
   const passes: Pass[] = [];
-  // With a single pass there is nothing to share between the two ways.
-  let widening = block.width < width - 1e-9 && gaps.length > 1;
-  let [along, across] = widening ? [block.width, block.length] : [block.length, block.width];
-  gaps.forEach((gap, i) => {
-    const wideEnough = volume / (gap * across) > width + 1e-9;
-    const turned = widening && i > 0 && (wideEnough || i === gaps.length - 1);
-    if (turned) {
-      [along, across] = [across, along];
-      widening = false;
-    }
-    along = volume / (gap * across);
-    passes.push({ gap, length: along, width: across, mm: gap, turned });
-  });
+  const pass = (gap: number, across: number, turned: boolean) =>
+    passes.push({ gap, length: volume / (gap * across), width: across, mm: gap, turned });
+  let gap = block.mm;
+  // Across first: the last of these gaps is the one that gives the width, and no thinner than the sheet.
+  const wide = Math.max(mm, settable(volume / (width * block.length)));
+  const widening = block.width < width - 1e-9 && wide > mm && wide < gap ? gapRow(gap, wide, table) : [];
+  for (const next of widening) pass(next, block.length, false);
+  gap = widening.at(-1) ?? gap;
+  const across = widening.length > 0 ? volume / (gap * block.length) : block.width;
+  gapRow(gap, mm, table).forEach((next, i) => pass(next, across, i === 0 && widening.length > 0));
   return passes;
 }
 

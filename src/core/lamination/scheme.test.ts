@@ -179,7 +179,7 @@ describe('a row of gaps', () => {
     for (const pass of passes) expect(volume(pass)).toBeCloseTo(volume(block), 6);
     expect(passes.filter(({ turned }) => turned)).toHaveLength(1);
     const sheet = sheetAfter(block, passes);
-    expect(sheet.width).toBeGreaterThan(25);
+    expect(sheet.width).toBeGreaterThan(33);
     expect(sheet.width).toBeLessThanOrEqual(35 + 1e-9);
   });
 

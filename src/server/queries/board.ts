@@ -2,6 +2,7 @@ import type { Board } from '@/core/floor/board';
 import { addLocalDays } from '@/core/time/local';
 import { presences } from '@/core/time/shifts';
 import type { Db } from '../db/rows';
+import { lastWeight } from '../intake';
 import { doughsDueFrom } from './doughs';
 import { rollingHouse } from './rolling';
 import { house, latestReadings, machines, people, shifts } from './house';
@@ -11,13 +12,14 @@ const DAYS_AHEAD = 8;
 
 /** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
-  const [bakery, persons, pools, pattern, places, rolling] = await Promise.all([
+  const [bakery, persons, pools, pattern, places, rolling, scale] = await Promise.all([
     house(db),
     people(db),
     machines(db),
     shifts(db),
     latestReadings(db, now),
     rollingHouse(db),
+    lastWeight(db, now),
   ]);
   const from = addLocalDays(now, -daysBack, bakery.zone);
   return {
@@ -25,7 +27,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     people: persons,
     machines: pools,
     presences: presences(pattern, from, addLocalDays(now, DAYS_AHEAD, bakery.zone), bakery.zone),
-    ...{ places, rolling },
+    ...{ places, rolling, scale },
     doughs: await doughsDueFrom(db, from),
   };
 }

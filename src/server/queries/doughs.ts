@@ -98,6 +98,7 @@ async function assemble(
       outputs: outputs.map(({ product, ...output }) => ({
         ...output,
         product: product.name,
+        piece: product.piece,
         freshFor: product.freshFor,
       })),
       steps: steps.flatMap((step) => {

@@ -81,6 +81,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
             item={looked}
             {...{ now, zone, record }}
             humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
+            places={board.places}
             onBack={() => setHeld(null)}
           />
         ) : chosen ? (
@@ -92,6 +93,9 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
             record={record}
             by={name(chosen.state.startedBy)}
             mine={chosen.state.startedBy === person.id}
+            rolling={board.rolling}
+            outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
+            scale={board.scale?.grams ?? null}
           />
         ) : (
           <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>

@@ -1,18 +1,27 @@
 'use client';
 
 import { Thermometer } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
 import { isHandsOn } from '@/core/floor/state';
-import { countTurns } from '@/core/floor/turns';
+import type { BoardOutput, RollingHouse } from '@/core/floor/board';
+import { countTurns, turnWords } from '@/core/floor/turns';
 import { clockTime } from '@/core/time/local';
 import { celsius, duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { whenWords } from '../plan/words';
-import { Fold } from './fold';
 import { TemperatureSheet } from './temperature-sheet';
+import { turnDone, turnDoneLabel, type Act } from './turn-acts';
 import { WordsSheet } from './words-sheet';
+
+// Drawings and their sums come after the card: the button must be there first.
+const WorkPanel = dynamic(() => import('./work-panel'), {
+  ssr: false,
+  loading: () => <p className="h-36" />,
+});
+const HAS_PANEL: readonly string[] = ['lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
 
 interface Props {
   item: AgendaItem;
@@ -21,6 +30,9 @@ interface Props {
   record: (recording: Recording) => Promise<unknown>;
   by: string;
   mine: boolean;
+  rolling: RollingHouse;
+  outputs: readonly BoardOutput[];
+  scale: number | null;
 }
 
 const REASONS = ['not needed today', 'done without recording', 'dough lost', 'done elsewhere'];
@@ -35,19 +47,20 @@ const NOTES = [
 ];
 
 /** The one thing to do: its name, what to look for, and one big button. */
-export function NowCard({ item, now, zone, record, by, mine }: Props) {
+export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, scale }: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'temperature' | 'note' | 'skip' | null>(null);
-  const turns = countTurns(dough.steps, dough.state);
+  const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const running = state.status === 'running';
   const hands = isHandsOn(step);
-  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
-    void record({ doughId: dough.id, stepKey: step.key, ...part });
+  const tell = (part: Act) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
-  const title = step.step.turn && turns ? `Turn ${step.step.turn} of ${turns.of}` : step.label;
+  const title = step.step.turn && turns ? `Turn ${step.step.turn} of ${turns.planned}` : step.label;
   const act = hands
     ? running
-      ? 'Done'
+      ? step.step.turn
+        ? turnDoneLabel(dough, state)
+        : 'Done'
       : `Start ${step.step.kind === 'turn' ? `turn ${step.step.turn}` : step.step.label.toLowerCase()}`
     : 'Out of the oven';
   const facts = [
@@ -79,14 +92,9 @@ export function NowCard({ item, now, zone, record, by, mine }: Props) {
       <h2 className="text-5xl leading-tight font-bold">{title}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 flex flex-wrap items-start gap-x-8 gap-y-3">
-        {step.step.fold && <Fold fold={step.step.fold} />}
         <div className="grid gap-1 text-xl">
           <p>{facts.join(', ')}</p>
-          {turns && step.step.turn && (
-            <p>
-              {turns.done} of {turns.of} turns given
-            </p>
-          )}
+          {turns && step.step.turn && <p className="font-semibold">{turnWords(turns)}</p>}
           {step.step.gives !== undefined && <p>dough to {celsius(step.step.gives)}</p>}
           {step.step.check && <p>Look for: {step.step.check}</p>}
           {step.step.caution && (
@@ -104,6 +112,11 @@ export function NowCard({ item, now, zone, record, by, mine }: Props) {
           ))}
         </div>
       </div>
+      {HAS_PANEL.includes(step.step.kind) && (
+        <div className="mb-3">
+          <WorkPanel {...{ item, rolling, outputs, scale, tell, running }} />
+        </div>
+      )}
       {step.step.kind === 'mix' && (
         <a
           href={`/dough/${dough.id}/sheet`}
@@ -117,7 +130,11 @@ export function NowCard({ item, now, zone, record, by, mine }: Props) {
           look="act"
           floor
           className="min-h-22 text-3xl"
-          onClick={() => tell({ kind: running ? 'finish' : 'start' })}
+          onClick={() =>
+            running && step.step.turn
+              ? turnDone(dough, step, state).forEach(tell)
+              : tell({ kind: running ? 'finish' : 'start' })
+          }
         >
           {act}
         </Button>

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
 import type { AliveAnswer } from '@/core/floor/events';
@@ -9,8 +10,14 @@ import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { AliveSheet } from './alive-sheet';
+import { checkWords } from './rest-words';
 import { TemperatureSheet } from './temperature-sheet';
 import { WordsSheet } from './words-sheet';
+
+const RestChecks = dynamic(() => import('./rest-checks'), {
+  ssr: false,
+  loading: () => <p className="h-28" />,
+});
 
 interface Props {
   item: AgendaItem;
@@ -19,6 +26,7 @@ interface Props {
   record: (recording: Recording) => Promise<unknown>;
   /** Humidity where it stands, %, where a probe knows it. */
   humidity: number | null;
+  places: readonly { place: string; celsius: number }[];
   onBack: () => void;
 }
 
@@ -30,7 +38,7 @@ const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
 const MINUTE = 60_000;
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
-export function WaitCard({ item, now, zone, record, humidity, onBack }: Props) {
+export function WaitCard({ item, now, zone, record, humidity, places, onBack }: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const from = state.startedAt ?? step.plannedStart;
@@ -44,6 +52,7 @@ export function WaitCard({ item, now, zone, record, humidity, onBack }: Props) {
   const alive = step.step.alive;
   const last = state.alive.at(-1);
   const measured = state.temperatures.at(-1);
+  const checked = state.records.findLast(({ data }) => data.kind === 'checked');
   return (
     <article>
       <p className="text-lg text-quiet">
@@ -81,11 +90,19 @@ export function WaitCard({ item, now, zone, record, humidity, onBack }: Props) {
             {VERDICTS.find(({ verdict }) => verdict === state.verdict?.verdict)?.word.toLowerCase()}
           </p>
         )}
+        {checked?.data.kind === 'checked' && (
+          <p>
+            {clockTime(checked.at, zone)} {checkWords(checked.data)}
+          </p>
+        )}
         {measured && <p>measured {Math.round(measured.celsius * 10) / 10} °C</p>}
         {step.step.caution && (
           <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
         )}
       </div>
+      {isChecked(item) && (
+        <RestChecks {...{ item, now, zone, places }} onTell={(data) => tell({ kind: 'check', data })} />
+      )}
       {alive && (
         <Button look="act" floor className="min-h-22 w-full text-3xl" onClick={() => setSheet('alive')}>
           Is it alive?
@@ -145,6 +162,10 @@ export function WaitCard({ item, now, zone, record, humidity, onBack }: Props) {
     </article>
   );
 }
+
+/** Rests of the block are pressed, tempering butter is bent. */
+const isChecked = ({ step: { step } }: AgendaItem) =>
+  step.kind === 'temper' || (step.kind === 'rest' && step.branch === undefined);
 
 /** An answer in words: "look again in 45 min". */
 export function aliveWords({

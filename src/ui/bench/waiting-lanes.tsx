@@ -39,7 +39,10 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
   const { dough, step, state } = item;
-  const turns = step.step.kind === 'rest' && !step.step.branch ? countTurns(dough.steps, dough.state) : null;
+  const turns =
+    step.step.kind === 'rest' && !step.step.branch
+      ? countTurns(dough.steps, dough.state, dough.lamination?.blocks)
+      : null;
   const from = state.startedAt ?? step.plannedStart;
   const ready = readyAt(step, state);
   const soonest = from + step.min * 60_000;

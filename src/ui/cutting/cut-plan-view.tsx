@@ -11,6 +11,7 @@ import { rulerLength, rulerMark } from '@/core/units/length';
 import { showLength, showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { Field } from '../kit/field';
+import { Tabs } from '../lamination/tabs';
 import { useUnits } from '../live/units';
 import { NO_LENGTH, NO_SIZE, unless, useTyped } from '../workbench/use-typed';
 import { CutAnswers } from './cut-answers';
@@ -26,7 +27,8 @@ export interface PieceToCut {
 }
 
 interface Props {
-  title: string;
+  /** Of a dough; null where it is for any sheet. */
+  title: string | null;
   /** Of one sheet: cm, mm, g/cm³. */
   sheet: { length: number; width: number; mm: number; density: number };
   sheets: number;
@@ -86,7 +88,7 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
   return (
     <main className="flex-1 p-5 print:p-0">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-3xl font-bold">{title}</h1>
+        {title === null ? <Tabs at="/cutting" /> : <h1 className="text-3xl font-bold">{title}</h1>}
         <div className="flex gap-2 print:hidden">
           {file && (
             <a

@@ -15,7 +15,8 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
           d={pathOf(mark.points, true)}
           fill={FILLS[mark.tone]}
           stroke={mark.bare ? 'none' : INK}
-          strokeWidth={thin}
+          strokeWidth={1.1}
+          vectorEffect="non-scaling-stroke"
           strokeLinejoin="round"
         />
       );
@@ -25,8 +26,9 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
           d={mark.path}
           fill={FILLS[mark.tone]}
           stroke={INK}
-          strokeWidth={thin}
-          strokeDasharray={mark.dashed ? `${4 * thin} ${3 * thin}` : undefined}
+          strokeWidth={1.1}
+          vectorEffect="non-scaling-stroke"
+          strokeDasharray={mark.dashed ? '5 4' : undefined}
         />
       );
     case 'line':
@@ -35,8 +37,9 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
           d={pathOf(mark.points, false)}
           fill="none"
           stroke={mark.arrow ? 'var(--ink)' : INK}
-          strokeWidth={(mark.heavy ? 2 : mark.arrow ? 1.6 : 1) * thin}
-          strokeDasharray={mark.dashed ? `${4 * thin} ${3 * thin}` : undefined}
+          strokeWidth={mark.arrow ? 2.2 * thin : mark.heavy ? 2.4 : 1.1}
+          vectorEffect={mark.arrow ? undefined : 'non-scaling-stroke'}
+          strokeDasharray={mark.dashed ? '5 4' : undefined}
           strokeLinejoin="round"
           markerEnd={mark.arrow ? `url(#${arrow})` : undefined}
         />
@@ -64,7 +67,7 @@ export function Picture({ drawing, id, className }: { drawing: Drawing; id: stri
   return (
     <svg viewBox={view.join(' ')} role="img" aria-label={says} className={className}>
       <defs>
-        <marker id={arrow} viewBox="0 0 8 8" refX={5} refY={4} markerWidth={6} markerHeight={6} orient="auto">
+        <marker id={arrow} viewBox="0 0 8 8" refX={5} refY={4} markerWidth={5} markerHeight={5} orient="auto">
           <path d="M0 0.8L8 4L0 7.2Z" fill="var(--ink)" />
         </marker>
       </defs>

@@ -21,14 +21,14 @@ interface Props {
   onChoose: (id: string) => void;
 }
 
-const HEADINGS = ['Scheme', 'Folds', 'Fat layers', 'Multiplied', 'Mean fat', 'Comes out', 'Work', 'Rests'];
+const HEADINGS = ['Scheme', 'Folds', 'Fat', 'Multiplied', 'Mean fat', 'Comes out', 'Work', 'Rests'];
 
 /** The house's schemes side by side, for the same dough, butter and sheet. */
 export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }: Props) {
   const kg = (weights.dough + weights.fat) / 1000;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Schemes side by side">
-      <table className="w-full min-w-[44rem] border-collapse text-left text-[16px]">
+      <table className="w-full min-w-[42rem] border-collapse text-left text-[16px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">
             {HEADINGS.map((heading) => (
@@ -52,11 +52,11 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                     type="button"
                     aria-pressed={id === chosen}
                     onClick={() => onChoose(id)}
-                    className="min-h-9 text-left font-semibold underline-offset-4 hover:underline"
+                    className="min-h-8 text-left font-semibold underline-offset-4 hover:underline"
                   >
                     {name}
                   </button>
-                  {products.length > 0 && (
+                  {products.length > 0 && id === chosen && (
                     <span className="block pb-1 text-[14px] text-quiet">
                       {products.map((product) => product.name.toLowerCase()).join(', ')}
                     </span>

@@ -9,7 +9,12 @@ import { Choice, Field } from '../kit/field';
 import { useUnits } from '../live/units';
 import { amountLabel, BEGINNINGS, usualAmount, type SchemeDraft, type TurnDraft } from './draft';
 
-const FOLD_OPTIONS = FOLDS.map((fold) => ({ id: fold, name: FOLD_WORDS[fold] }));
+const CELL = 'min-h-9 w-full min-w-0 rounded border border-edge bg-ground px-2 text-[17px]';
+const CELLS: { name: 'mm' | 'minutes' | 'rest'; label: string }[] = [
+  { name: 'mm', label: 'Sheet' },
+  { name: 'minutes', label: 'Work' },
+  { name: 'rest', label: 'Rest' },
+];
 
 /** Composes a scheme: how the butter comes in, then turn after turn, each with its sheet, work and rest. */
 export function Composer({
@@ -53,30 +58,61 @@ export function Composer({
           onType={(lockInMinutes) => onChange({ ...draft, lockInMinutes })}
         />
       </div>
-      <ol className="grid gap-1">
-        {draft.turns.map((one, i) => (
-          <li key={i} className="grid grid-cols-[4rem_1.4fr_1fr_1fr_1fr_2.75rem] items-end gap-2">
-            <span className="self-center pt-5 font-semibold">Turn {i + 1}</span>
-            <Choice
-              label="fold"
-              value={one.fold}
-              options={FOLD_OPTIONS}
-              onChoose={(fold) => turn(i, { fold: fold as Fold })}
-            />
-            <Field label="rolled to" value={one.mm} onType={(mm) => turn(i, { mm })} />
-            <Field label="work, min" value={one.minutes} onType={(minutes) => turn(i, { minutes })} />
-            <Field label="then rest, min" value={one.rest} onType={(rest) => turn(i, { rest })} />
-            <button
-              type="button"
-              aria-label={`Leave out turn ${i + 1}`}
-              className="grid size-10 place-items-center rounded border border-edge"
-              onClick={() => onChange({ ...draft, turns: draft.turns.filter((_, k) => k !== i) })}
-            >
-              <X aria-hidden size={18} />
-            </button>
-          </li>
-        ))}
-      </ol>
+      <table className="w-full border-separate border-spacing-x-2 border-spacing-y-1 text-left text-[15px]">
+        <thead>
+          <tr>
+            {['', 'fold', 'rolled to', 'work, min', 'then rest, min', ''].map((heading, i) => (
+              <th key={i} scope="col" className="font-normal">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {draft.turns.map((one, i) => (
+            <tr key={i}>
+              <th scope="row" className="w-16 font-semibold whitespace-nowrap">
+                Turn {i + 1}
+              </th>
+              <td>
+                <select
+                  aria-label={`Fold of turn ${i + 1}`}
+                  className={CELL}
+                  value={one.fold}
+                  onChange={(event) => turn(i, { fold: event.target.value as Fold })}
+                >
+                  {FOLDS.map((fold) => (
+                    <option key={fold} value={fold}>
+                      {FOLD_WORDS[fold]}
+                    </option>
+                  ))}
+                </select>
+              </td>
+              {CELLS.map(({ name, label }) => (
+                <td key={name}>
+                  <input
+                    aria-label={`${label} of turn ${i + 1}`}
+                    autoComplete="off"
+                    className={CELL}
+                    value={one[name]}
+                    onChange={(event) => turn(i, { [name]: event.target.value })}
+                  />
+                </td>
+              ))}
+              <td className="w-10">
+                <button
+                  type="button"
+                  aria-label={`Leave out turn ${i + 1}`}
+                  className="grid size-9 place-items-center rounded border border-edge"
+                  onClick={() => onChange({ ...draft, turns: draft.turns.filter((_, k) => k !== i) })}
+                >
+                  <X aria-hidden size={18} />
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
       <Button
         className="mt-2 flex min-h-10 items-center gap-2"
         onClick={() =>

@@ -18,6 +18,7 @@ import { GeometryStrip } from './geometry-strip';
 import { LayerFacts } from './layer-facts';
 import { SchemeKeeper, type Behind, type SchemeProduct } from './scheme-keeper';
 import { SectionView } from './section-view';
+import { Tabs } from './tabs';
 
 export interface HouseSchemeView extends ComparedScheme {
   schemeId: number;
@@ -91,7 +92,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
   return (
     <main className="flex-1 p-5">
       <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-        <h1 className="text-3xl font-bold">Lamination</h1>
+        <Tabs at="/lamination" />
         <div className="grid w-full max-w-lg grid-cols-3 gap-2">
           <Field label="dough before butter" {...field('dough')} trouble={unless(dough, NO_WEIGHT)} />
           <Field label="butter" {...field('fat')} trouble={unless(fat, NO_WEIGHT)} />
@@ -109,7 +110,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
         </p>
       )}
       {!fault && (
-        <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[1.25fr_1fr]">
+        <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1.55fr_1fr]">
           <div className="grid content-start gap-5">
             <CompareTable
               schemes={schemes}
@@ -137,12 +138,8 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
               <h2 id="section-heading" className="text-xl font-semibold">
                 {schemeName(composed)} at {showLength(mm, units)}
               </h2>
-              <div className="flex flex-wrap gap-6">
-                <SectionView pile={pile} mm={mm} finest={finest} />
-                <div className="min-w-64 flex-1">
-                  <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
-                </div>
-              </div>
+              <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
+              <SectionView pile={pile} mm={mm} finest={finest} />
             </section>
           )}
         </div>

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { section } from '@/core/lamination/drawing';
 import type { Pile } from '@/core/lamination/pile';
 
-const [WIDTH, HEIGHT] = [150, 330];
+const [WIDTH, HEIGHT] = [128, 300];
 /** Dough and butter in section, and what lies between where both are too thin to be told apart. */
 const DOUGH = [234, 220, 184] as const;
 const BUTTER = [226, 172, 32] as const;
@@ -79,6 +79,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
         Enlarge
         <input
           type="range"
+          className="accent-ink"
           min={0}
           max={1}
           step={0.01}
@@ -90,6 +91,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
         Height
         <input
           type="range"
+          className="accent-ink"
           min={0}
           max={1}
           step={0.005}

@@ -8,7 +8,7 @@ const dough = (events: FloorEvent[]) => plannedDough(events, 600);
 
 describe('what is said of a dough', () => {
   it('names what it becomes', () => {
-    const output = { id: 1, dueAt: 0, freshFor: 0 };
+    const output = { id: 1, dueAt: 0, freshFor: 0, piece: { grams: 60, perTray: 10, scrap: 0 } };
     expect(
       outputWords({
         outputs: [

@@ -14,7 +14,7 @@ export function stateWords(dough: FloorDough, now: number): string {
   if (dough.state.finished) return 'finished';
   const behind = minutesBehind(dough, now);
   if (behind > 0) return `late ${duration(behind)}`;
-  const turns = countTurns(dough.steps, dough.state);
+  const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of ? turnWords(turns) : '';
 }
 

@@ -14,14 +14,15 @@ import { LineState } from './line-state';
 import { useTheme } from './theme';
 
 const VIEWS = [
-  { href: '/plan', name: 'Plan' },
-  { href: '/bench', name: 'Bench' },
-  { href: '/formulas', name: 'Formulas' },
-  { href: '/lamination', name: 'Lamination' },
-  { href: '/cutting', name: 'Cut plan' },
-  { href: '/rooms', name: 'Rooms' },
-  { href: '/workbench', name: 'Workbench' },
+  { href: '/plan', name: 'Plan', paths: ['/plan'] },
+  { href: '/bench', name: 'Bench', paths: ['/bench'] },
+  { href: '/formulas', name: 'Formulas', paths: ['/formulas'] },
+  { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting'] },
+  { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },
+  { href: '/workbench', name: 'Workbench', paths: ['/workbench'] },
 ];
+
+const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
 /** The frame of every page behind the sign-in: where you are, what time it is, who you are. */
 export function Shell({
@@ -45,19 +46,19 @@ export function Shell({
     <ClockProvider made={clock}>
       <Live>
         <div className="flex min-h-dvh flex-col">
-          <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline px-4 py-1.5">
+          <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline px-4 py-1.5 print:hidden">
             <p className="text-xl font-bold">
               Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
             <nav aria-label="Views" className="flex flex-wrap gap-1">
-              {VIEWS.map(({ href, name }) => (
+              {VIEWS.map(({ href, name, paths }) => (
                 <a
                   key={href}
                   href={href}
-                  aria-current={path.startsWith(href) ? 'page' : undefined}
+                  aria-current={isHere(path, paths) ? 'page' : undefined}
                   className={clsx(
                     'grid min-h-11 place-items-center rounded px-2 text-lg sm:px-3',
-                    path.startsWith(href) ? 'bg-ink font-semibold text-ground' : 'text-ink',
+                    isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                   )}
                 >
                   {name}

@@ -11,7 +11,7 @@ export default async function CuttingPage() {
   const { benchLength, table } = await rollingHouse(pool());
   return (
     <CutPlanView
-      title="Cut plan"
+      title={null}
       sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}
       sheets={1}
       pieces={[

@@ -33,7 +33,7 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
     people: persons,
     machines: pools,
     presences: there,
-    ...{ places, rolling },
+    ...{ places, rolling, scale: null },
     doughs: [dough],
   };
   return <DoughView board={board} person={person} />;

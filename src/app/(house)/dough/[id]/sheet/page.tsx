@@ -31,7 +31,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     machines: pools,
     presences: [],
     places: [],
-    rolling,
+    ...{ rolling, scale: weight },
     doughs: [dough],
   };
   return <DoughSheet board={board} person={person} sheet={sheet} lastWeight={weight} />;

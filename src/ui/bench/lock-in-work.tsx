@@ -1,0 +1,61 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { lockInDrawing } from '@/core/lamination/drawing';
+import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import { LOCK_IN_WORDS } from '@/core/lamination/words';
+import { showMass } from '@/core/units/reader';
+import { Picture } from '../drawing/picture';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+import { FitPanel } from '../lamination/fit-panel';
+import { useSizes } from '../lamination/geometry-strip';
+import type { WorkProps } from './work-panel';
+
+/** Sizes of butter and dough for the lock-in of this dough's blocks, and what to do with a block of another size. */
+export function LockInWork({ item, rolling }: WorkProps) {
+  const { dough, step } = item;
+  const [fitting, setFitting] = useState(false);
+  const { units, slab } = useSizes();
+  const work = dough.lamination;
+  const plan = useMemo(() => {
+    if (!work) return null;
+    try {
+      return planBlock(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying).lockIn;
+    } catch (error) {
+      if (error instanceof GeometryFault) return null;
+      throw error;
+    }
+  }, [work, rolling]);
+  if (!work || !plan) return null;
+  const flour = work.scheme.scheme.flourInFat;
+  const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
+  return (
+    <div className="flex w-full flex-wrap items-start gap-x-6 gap-y-2">
+      <Picture drawing={lockInDrawing(plan.style, plan)} id="lock-in" className="h-36" />
+      <div className="grid gap-0.5 text-lg">
+        <p className="text-xl font-semibold">
+          {each}butter {slab(plan.butter)}
+        </p>
+        <p>
+          {showMass(work.weights.fat, units)}
+          {flour > 0 && `, creamed with ${showMass(work.weights.fat * flour, units)} of flour`}
+        </p>
+        {step.step.kind === 'lock-in' && (
+          <>
+            <p className="text-xl font-semibold">dough {slab(plan.dough)}</p>
+            <p>
+              {LOCK_IN_WORDS[plan.style]}; then {slab(plan.after)}
+            </p>
+          </>
+        )}
+        <Button floor className="mt-1 justify-self-start" onClick={() => setFitting(true)}>
+          Block of another size?
+        </Button>
+      </div>
+      <Sheet open={fitting} onOpenChange={setFitting} title={`Block of ${dough.name}`}>
+        <FitPanel plan={plan} laying={rolling.laying} flour={flour} />
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { HandCheck } from '@/core/floor/events';
+import { butterWindow } from '@/core/lamination/butter-window';
+import { fractionOf } from '@/core/lamination/scheme';
+import { freezerShortCut, restAnswer } from '@/core/lamination/rest';
+import { showCelsius } from '@/core/units/reader';
+import { clockTime, MINUTE } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { Button } from '../kit/button';
+import { butterWords } from '../lamination/butter-words';
+import { useUnits } from '../live/units';
+import { lastMeasured, restCheckButtons } from './rest-words';
+
+interface Props {
+  item: AgendaItem;
+  now: number;
+  zone: string;
+  places: readonly { place: string; celsius: number }[];
+  onTell: (check: HandCheck) => void;
+}
+
+const STILL = 10;
+const FREEZER = 12;
+const ROOM = 9;
+const air = (celsius: number, film: number) => ({ celsius, top: film, bottom: film });
+
+/** What a resting block or tempering butter is like inside by now, and the check by hand that settles it. */
+export default function RestChecks({ item, now, zone, places, onTell }: Props) {
+  const { dough, step, state } = item;
+  const [units] = useUnits();
+  const at = (id: string, usual: number) => places.find(({ place }) => place === id)?.celsius ?? usual;
+  const isButter = step.step.kind === 'temper';
+  const since = Math.max(0, (now - (state.startedAt ?? now)) / MINUTE);
+  const mm = step.step.piece?.mm ?? 24;
+  const work = dough.lamination;
+  const [room, freezer, cold] = [at('bakery', 22), at('freezer', -18), at('retarder', 4)];
+  const measured = lastMeasured(dough, step);
+  const { lines, soft } = useMemo(() => {
+    if (isButter) {
+      const window = butterWindow({
+        ...{ mm, start: cold, fat: 'butter-82', history: [{ ...air(room, ROOM), minutes: since }] },
+        ...{ room: air(room, ROOM), cold: air(cold, STILL) },
+      });
+      return { lines: butterWords(window, now, zone, showCelsius(room, units)), soft: window.coldFor };
+    }
+    const target = step.step.until ?? 7;
+    const block = {
+      mm,
+      fatFraction: work ? fractionOf(work.scheme.scheme, work.weights) : 0,
+      celsius: measured,
+    };
+    const rest = restAnswer(block, air(step.around, STILL), since, target);
+    const words = [`Core about ${showCelsius(rest.core, units)}, skin ${showCelsius(rest.surface, units)}.`];
+    if (rest.readyIn === null)
+      words.push(`At ${showCelsius(step.around, units)} it does not come to ${showCelsius(target, units)}.`);
+    else if (rest.readyIn > 0)
+      words.push(
+        `Core at ${showCelsius(target, units)} from ${clockTime(now + rest.readyIn * MINUTE, zone)}.`,
+      );
+    const cut = freezerShortCut(
+      { ...block, celsius: rest.core },
+      air(freezer, FREEZER),
+      air(room, ROOM),
+      target,
+    );
+    if (cut && rest.readyIn !== 0) {
+      const price = cut.cracks
+        ? `the skin is at ${showCelsius(cut.skin, units)} by then and cracks at the edges; let it even out for ${duration(cut.evenOut)}`
+        : `skin at ${showCelsius(cut.skin, units)}`;
+      words.push(`Freezer as a short cut: ${duration(cut.minutes)}; ${price}.`);
+    }
+    return { lines: words, soft: null };
+  }, [isButter, mm, cold, room, freezer, since, now, zone, units, step, work, measured]);
+  return (
+    <div className="my-3 grid gap-2">
+      {lines.map((line) => (
+        <p key={line} className="text-xl">
+          {line}
+        </p>
+      ))}
+      <fieldset>
+        <legend className="mb-2 text-xl font-semibold">{isButter ? 'Bend it' : 'Press it'}</legend>
+        <div className="grid gap-3 sm:grid-cols-3">
+          {restCheckButtons(isButter, soft).map(({ word, then, data }) => (
+            <Button key={word} floor className="py-2" onClick={() => onTell(data)}>
+              <span className="block text-2xl font-bold">{word}</span>
+              <span className="block text-base text-quiet">{then}</span>
+            </Button>
+          ))}
+        </div>
+      </fieldset>
+    </div>
+  );
+}

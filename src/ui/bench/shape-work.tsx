@@ -1,0 +1,66 @@
+'use client';
+
+import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
+import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
+import { SHAPES } from '@/core/shaping/shapes';
+import { showMass } from '@/core/units/reader';
+import { Picture } from '../drawing/picture';
+import { useSizes } from '../lamination/geometry-strip';
+import type { WorkProps } from './work-panel';
+
+/** How this piece is made up: what goes in, the hands' work in pictures, and what goes wrong. */
+export function ShapeWork({ item, outputs }: WorkProps) {
+  const { units, cm } = useSizes();
+  const output = outputs.find(({ id }) => id === item.step.outputId) ?? outputs[0];
+  if (!output) return null;
+  const { shape: kind, filling, cut } = output.piece;
+  const shape = kind && SHAPES[kind];
+  const area = cut ? pieceArea(cut.size) : 0;
+  const pieces = item.step.load?.pieces ?? output.pieces;
+  const each = filling ? fillingPerPiece(filling, area) : 0;
+  const size = cut?.size;
+  return (
+    <div className="grid w-full gap-2">
+      {size && (
+        <p className="text-lg">
+          {SHAPE_WORDS[size.shape].label}, {SHAPE_WORDS[size.shape].base} {cm(size.base)}
+          {size.height > 0 && `, ${SHAPE_WORDS[size.shape].height ?? ''} ${cm(size.height)}`}; keep cut pieces
+          cold until shaped
+        </p>
+      )}
+      {filling && (
+        <div className="text-lg">
+          <p className="text-xl font-semibold">
+            {filling.name}: {showMass(each, units)} a piece, {showMass(each * pieces, units)} in all
+          </p>
+          <p>
+            {FILLING_MOMENTS[filling.moment]}, {filling.where}; {cm(filling.bareEdge)} bare at the edge,
+            sealed with water
+          </p>
+          <p className={overfull(filling, area) ? 'text-warn' : 'text-quiet'}>
+            {overfull(filling, area) ?? `no more than ${showMass(filling.limit, units)}: it opens and leaks`}
+          </p>
+        </div>
+      )}
+      {shape && (
+        <>
+          <ol className="grid grid-cols-2 gap-3 lg:grid-cols-4">
+            {shape.steps.map(({ drawing, words }, i) => (
+              <li key={words} className="grid content-start gap-1 text-[17px]">
+                <Picture drawing={drawing} id={`shape-${i}`} className="w-full max-w-44" />
+                {i + 1}. {words}
+              </li>
+            ))}
+          </ol>
+          <ul className="text-[17px] text-quiet">
+            {shape.wrong.map(({ sign, because }) => (
+              <li key={sign}>
+                <span className="font-semibold">{sign}</span>: {because}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+import type { FloorDough } from '@/core/floor/agenda';
+import type { Turned } from '@/core/floor/events';
+import type { StepState } from '@/core/floor/state';
+import { blockName } from '@/core/floor/turns';
+import type { Fold } from '@/core/lamination/stack';
+import { FOLD_WORDS } from '@/core/lamination/words';
+import type { Recording } from '../live/floor';
+
+/** What is recorded of a step of a dough. */
+export type Act = Omit<Recording, 'doughId' | 'stepKey'>;
+
+type Step = FloorDough['steps'][number];
+
+/** The blocks that have had this turn, and the one whose turn it is; null when all have. */
+export function blockInHand(dough: Pick<FloorDough, 'lamination'>, state: StepState): number | null {
+  const blocks = dough.lamination?.blocks ?? 1;
+  for (let block = 1; block <= blocks; block++) {
+    const told = state.records.some(
+      ({ data }) => data.kind === 'turned' && (data.block === null || data.block === block),
+    );
+    if (!told) return block;
+  }
+  return null;
+}
+
+/**
+ * What is recorded when a turn is done: of several blocks the one in hand, and the step's end with the last of them. A
+ * single block's turn, given as the scheme has it, needs no word beyond its end.
+ */
+export function turnDone(dough: FloorDough, step: Step, state: StepState, folds?: Fold[]): Act[] {
+  const blocks = dough.lamination?.blocks ?? 1;
+  const block = blockInHand(dough, state) ?? blocks;
+  const own = step.step.given?.fold;
+  const finish: Act = { kind: 'finish' };
+  if (blocks === 1 && !folds) return [finish];
+  const turned: Turned = {
+    kind: 'turned',
+    block: blocks === 1 ? null : block,
+    folds: folds ?? (own ? [own] : []),
+    covers: 0,
+  };
+  const told: Act = { kind: 'turn', data: turned };
+  return block === blocks ? [told, finish] : [told];
+}
+
+/** What is recorded when this turn and the next were given at one go, to every block. */
+export function turnsAtOneGo(step: Step, next: Step): Act[] {
+  const folds = [step, next].flatMap(({ step: route }) => route.given?.fold ?? []);
+  return [{ kind: 'turn', data: { kind: 'turned', block: null, folds, covers: 1 } }, { kind: 'finish' }];
+}
+
+/** What the big button says. */
+export function turnDoneLabel(dough: FloorDough, state: StepState): string {
+  const blocks = dough.lamination?.blocks ?? 1;
+  if (blocks === 1) return 'Done';
+  return `Block ${blockName(blockInHand(dough, state) ?? blocks)} done`;
+}
+
+/** Other ways in which a turn may have been given, as a baker would say it. */
+export function otherWays(fold: Fold): { label: string; folds: Fold[] }[] {
+  const others = (['half', 'letter', 'book'] as const).filter((other) => other !== fold);
+  return [
+    { label: `one fold too many: a ${FOLD_WORDS[fold]}, then another`, folds: [fold, fold] },
+    ...others.map((other) => ({
+      label: `one fold too many: a ${FOLD_WORDS[fold]}, then a ${FOLD_WORDS[other]}`,
+      folds: [fold, other],
+    })),
+    ...others.map((other) => ({ label: `a ${FOLD_WORDS[other]} instead`, folds: [other] })),
+  ];
+}

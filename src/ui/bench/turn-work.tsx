@@ -1,0 +1,128 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { RollingHouse } from '@/core/floor/board';
+import { blockName, foldsOf } from '@/core/floor/turns';
+import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
+import { foldDrawing } from '@/core/lamination/drawing';
+import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import { FOLD_WORDS, HOW_TO } from '@/core/lamination/words';
+import { Picture } from '../drawing/picture';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+import { GapRow, useSizes } from '../lamination/geometry-strip';
+import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
+import type { WorkProps } from './work-panel';
+
+/** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
+export function TurnWork({ item, rolling, tell, running }: WorkProps) {
+  const { dough, step, state } = item;
+  const [telling, setTelling] = useState(false);
+  const { cm, slab } = useSizes();
+  const work = dough.lamination;
+  const fold = step.step.given?.fold ?? 'letter';
+  const block = blockInHand(dough, state) ?? work?.blocks ?? 1;
+  const folds = useMemo(() => foldsOf(dough.steps, dough.state, block), [dough, block]);
+  const turn = useMemo(() => planned(work, rolling, folds), [work, rolling, folds]);
+  const next = dough.steps.find(({ step: other }) => other.turn === (step.step.turn ?? 0) + 1);
+  const advice =
+    work &&
+    foldAdvice(work.scheme.scheme, work.weights, work.mm, rolling.limits[work.scheme.scheme.kind], {
+      given: folds.given.map((one) => one.fold),
+      toCome: folds.toCome.map((one) => one.fold),
+    });
+  const tellAll = (acts: ReturnType<typeof turnDone>) => {
+    acts.forEach(tell);
+    setTelling(false);
+  };
+  return (
+    <div className="grid w-full gap-2">
+      {work && work.blocks > 1 && (
+        <ol aria-label="Blocks" className="flex flex-wrap gap-2 text-lg">
+          {Array.from({ length: work.blocks }, (_, i) => i + 1).map((nth) => {
+            const had = foldsOf(dough.steps, dough.state, nth).given.length;
+            return (
+              <li
+                key={nth}
+                aria-current={nth === block ? 'step' : undefined}
+                className={
+                  nth === block
+                    ? 'rounded bg-butter-wash px-3 py-1 font-bold'
+                    : 'rounded border border-hairline px-3 py-1'
+                }
+              >
+                Block {blockName(nth)}: {had} {had === 1 ? 'fold' : 'folds'}
+                {nth === block && running && ', in hand'}
+              </li>
+            );
+          })}
+        </ol>
+      )}
+      <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+        {turn ? (
+          <Picture drawing={foldDrawing(fold, turn.sheet, cm)} id="fold" className="h-36 max-w-full" />
+        ) : (
+          <p className="text-xl font-semibold">{FOLD_WORDS[fold]}</p>
+        )}
+        <div className="grid gap-0.5 text-lg">
+          <p className="text-xl font-semibold">
+            {FOLD_WORDS[fold]}
+            {turn && `: roll to ${slab(turn.sheet)}`}
+          </p>
+          <p>{HOW_TO[fold]}</p>
+          {turn && <p>from {slab(turn.before)}: open side ahead, a quarter turn from the last</p>}
+          {turn && <GapRow passes={turn.passes} />}
+          {turn && turn.cutInto > 1 && (
+            <p className="text-warn">
+              Longer than the table: cut it in {turn.cutInto} and fold each by itself.
+            </p>
+          )}
+          <p className="text-quiet">
+            had{' '}
+            {folds.given.length > 0 ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ') : 'no fold'};
+            with all to come {advice ? outcomeWords(advice.outcome, work.scheme.scheme) : ''}
+          </p>
+          {advice?.words && <p className="border-l-4 border-warn pl-3 text-warn">{advice.words}</p>}
+        </div>
+      </div>
+      {running && (
+        <Button floor className="justify-self-start" onClick={() => setTelling(true)}>
+          Given otherwise
+        </Button>
+      )}
+      <Sheet open={telling} onOpenChange={setTelling} title="What was given?">
+        <div className="grid gap-3">
+          {next?.step.given && (
+            <Button floor onClick={() => tellAll(turnsAtOneGo(step, next))}>
+              turns {step.step.turn} and {next.step.turn} at one go
+            </Button>
+          )}
+          {otherWays(fold).map(({ label, folds: given }) => (
+            <Button key={label} floor onClick={() => tellAll(turnDone(dough, step, state, given))}>
+              {label}
+            </Button>
+          ))}
+        </div>
+      </Sheet>
+    </div>
+  );
+}
+
+/** The next turn of a block by the folds that it has had; null where it cannot be rolled. */
+function planned(
+  work: WorkProps['item']['dough']['lamination'],
+  { table, laying }: RollingHouse,
+  { given, toCome }: ReturnType<typeof foldsOf>,
+) {
+  if (!work) return null;
+  try {
+    const { turns } = planBlock(work.scheme.scheme, work.weights, work.mm, table, laying, [
+      ...given,
+      ...toCome,
+    ]);
+    return turns[given.length] ?? null;
+  } catch (error) {
+    if (error instanceof GeometryFault) return null;
+    throw error;
+  }
+}

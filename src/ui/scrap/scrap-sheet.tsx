@@ -1,0 +1,78 @@
+'use client';
+
+import { useState } from 'react';
+import { SCRAP_WAYS } from '@/core/cutting/scrap';
+import { SCRAP_USES, type Scrap, type ScrapUse } from '@/core/floor/events';
+import { readAmount, weigh } from '@/core/units/amount';
+import { showMass } from '@/core/units/reader';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { useUnits } from '../live/units';
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  /** Grams that the scale shows, where it does. */
+  scale: number | null;
+  onTell: (scrap: Scrap) => void;
+}
+
+/** Trimmings: how much, weighed or by eye, and what becomes of them. */
+export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
+  const [units] = useUnits();
+  const [typed, setTyped] = useState('');
+  const [how, setHow] = useState<Scrap['how']>('weighed');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const tell = (use: ScrapUse) => {
+    const amount = readAmount(typed);
+    const read = amount.ok
+      ? weigh(amount.value, { kitchen: units.kitchen, eggs: 'M', name: '', density: null })
+      : amount;
+    if (!read.ok || read.value.grams < 1) return setTrouble('Type a weight, such as 640 g or 1 lb 6 oz.');
+    setTrouble(null);
+    onTell({ kind: 'scrap', grams: Math.round(read.value.grams), how, use });
+    setTyped('');
+    onOpenChange(false);
+  };
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Trimmings">
+      <div className="grid gap-4">
+        <div className="flex flex-wrap items-end gap-3">
+          <Field label="how much" size="floor" value={typed} onType={setTyped} trouble={trouble} />
+          {scale !== null && (
+            <Button
+              floor
+              onClick={() => {
+                setTyped(`${Math.round(scale)} g`);
+                setHow('weighed');
+              }}
+            >
+              {showMass(scale, units)} from the scale
+            </Button>
+          )}
+          <div role="group" aria-label="How it is known" className="flex gap-2">
+            {(['weighed', 'estimated'] as const).map((one) => (
+              <Button
+                key={one}
+                floor
+                aria-pressed={how === one}
+                className={how === one ? 'bg-butter-wash font-bold' : ''}
+                onClick={() => setHow(one)}
+              >
+                {one}
+              </Button>
+            ))}
+          </div>
+        </div>
+        <p className="text-lg">What becomes of it?</p>
+        {SCRAP_USES.map((use) => (
+          <Button key={use} floor className="py-2 text-left" onClick={() => tell(use)}>
+            <span className="block font-bold">{SCRAP_WAYS[use].label}</span>
+            <span className="block text-base text-quiet">{SCRAP_WAYS[use].takes}</span>
+          </Button>
+        ))}
+      </div>
+    </Sheet>
+  );
+}
