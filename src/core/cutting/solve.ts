@@ -49,7 +49,7 @@ export function weightAdvice(size: PieceSize, mm: number, density: number, targe
   const tenth = (value: number) => Math.round(value * 10) / 10;
   const words = outOfReach
     ? `${tenth(target)} g from this piece would ask for a sheet of ${tenth(rollTo)} mm; ${tenth(CUTTABLE.least)} to ${tenth(CUTTABLE.most)} mm can be cut. Change its size.`
-    : Math.abs(off) < 0.5
+    : Math.abs(rollTo - mm) < 0.05
       ? `${tenth(grams)} g a piece, as wanted.`
       : `${tenth(grams)} g a piece, ${tenth(Math.abs(off))} g too ${off > 0 ? 'heavy' : 'light'}: roll ${tenth(Math.abs(rollTo - mm))} mm ${off > 0 ? 'thinner' : 'thicker'}, to ${tenth(rollTo)} mm.`;
   return { grams, target, rollTo, words, outOfReach };

@@ -59,6 +59,15 @@ function crescent(bend: number): Mark[] {
   ];
 }
 
+/** One wing of a pinwheel, and where a point comes to lie after some quarter turns around the middle. */
+const WING: Point[] = [
+  [50, 35],
+  [50, 6],
+  [78, 6],
+];
+const turned = ([x, y]: Point, quarters: number): Point =>
+  quarters === 0 ? [x, y] : turned([50 - (y - 35), 35 + (x - 50)], quarters - 1);
+
 const SQUARE = rectangle(22, 7, 56, 56);
 
 export const SHAPES: Record<ShapeKind, Shape> = {
@@ -112,7 +121,7 @@ export const SHAPES: Record<ShapeKind, Shape> = {
         curve('M20 14C35 8 65 8 80 14C82 20 66 28 50 28S18 20 20 14Z', 'shade'),
         arrow([50, 32], [50, 54]),
       ),
-      step('seam under the piece; tips straight, or bent', ...crescent(14)),
+      step('seam under the piece; tips straight, or bent', ...crescent(24)),
     ],
     wrong: [
       { sign: 'tip torn', because: 'rolled too tight, or dough too cold' },
@@ -260,22 +269,13 @@ export const SHAPES: Record<ShapeKind, Shape> = {
       ),
       step(
         'press hard in the middle; filling on top of it',
-        area(
-          [
-            [50, 5],
-            [60, 24],
-            [88, 28],
-            [66, 38],
-            [62, 64],
-            [50, 46],
-            [22, 52],
-            [36, 36],
-            [22, 12],
-            [44, 22],
-          ],
-          'dough',
+        ...[0, 1, 2, 3].map((quarter) =>
+          area(
+            WING.map((point) => turned(point, quarter)),
+            'dough',
+          ),
         ),
-        round(50, 34, 8, 'filling'),
+        round(50, 35, 7, 'filling'),
       ),
     ],
     wrong: [
@@ -289,17 +289,33 @@ export const SHAPES: Record<ShapeKind, Shape> = {
       step('filling in the middle, edges bare', area(SQUARE, 'dough'), round(50, 35, 11, 'filling')),
       step(
         'two opposite corners to the middle, water as glue',
-        area(SQUARE, 'dough'),
         area(
           [
-            [22, 7],
-            [52, 7],
-            [52, 37],
-            [22, 37],
-          ].map(([x = 0, y = 0]): Point => [x, y]),
+            [50, 7],
+            [78, 7],
+            [78, 35],
+            [50, 63],
+            [22, 63],
+            [22, 35],
+          ],
+          'dough',
+        ),
+        area(
+          [
+            [50, 7],
+            [50, 35],
+            [22, 35],
+          ],
           'shade',
         ),
-        arrow([76, 60], [56, 40]),
+        area(
+          [
+            [78, 35],
+            [50, 35],
+            [50, 63],
+          ],
+          'shade',
+        ),
       ),
       step(
         'the other two over them; press to the tray',

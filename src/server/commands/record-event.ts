@@ -10,6 +10,7 @@ import { doughById } from '../queries/doughs';
 import { houseValues } from '../queries/house';
 import { command, Refusal } from './command';
 import { eventData } from './event-data';
+import { refuseOddWork } from './event-sense';
 import { learnFrom } from './learn';
 import { clientId, doughId } from './schemas';
 
@@ -129,6 +130,7 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
       data: input.data ?? null,
     };
     await refuseNonsense(db, dough, event, now);
+    await refuseOddWork(db, dough, event, now);
     const { touched } = await write(
       db,
       `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes, data)

@@ -15,12 +15,13 @@ interface Props {
   names: readonly string[];
   mm: number;
   density: number;
-  /** How many sheets are cut like this one. */
+  /** How many sheets are cut like this one, and how many of them make one whole sheet. */
   sheets: number;
+  parts: number;
 }
 
 /** What comes from the sheet: pieces, their weight, how to mend it, trays, and what is left over. */
-export function CutAnswers({ plan, cuts, names, mm, density, sheets }: Props) {
+export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts }: Props) {
   const [units] = useUnits();
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="What comes from the sheet">
@@ -40,7 +41,8 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets }: Props) {
             const grams = pieceGrams(wanted.size, mm, density);
             const alone = sheetFor(wanted.size, wanted.most ?? pieces, plan.width);
             const trays = perTray === null ? null : trayNeed(pieces * sheets, perTray);
-            const missing = wanted.most === null ? 0 : wanted.most - pieces * (sheets > 0 ? 1 : 0);
+            const missing =
+              wanted.most === null ? 0 : Math.max(0, wanted.most * (sheets / parts) - pieces * sheets);
             return (
               <tr key={i} className="border-b border-hairline align-baseline">
                 <th scope="row" className="pr-4 font-semibold">

@@ -152,7 +152,8 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
             cuts={asked.cuts}
             names={rows.map(({ name }) => name)}
             {...{ mm, density }}
-            sheets={sheets * parts}
+            sheets={sheets * asked.parts}
+            parts={asked.parts}
           />
         </>
       )}

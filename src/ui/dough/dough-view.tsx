@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { FloorDough } from '@/core/floor/agenda';
 import type { Board, Person } from '@/core/floor/board';
 import { misfits } from '@/core/floor/misfit';
 import { stepSlack } from '@/core/floor/slack';
@@ -14,7 +15,14 @@ import { outputWords, stateWords } from '../plan/words';
 import { WordsSheet } from '../bench/words-sheet';
 import { FollowDough } from '../rooms/follow-dough';
 import { LargeThread } from './large-thread';
+import { LayersPanel } from './layers-panel';
+import { PiecesPanel } from './pieces-panel';
+import { ScrapPanel } from './scrap-panel';
 import { StepTable } from './step-table';
+
+/** Trimmings belong to the step that cuts or divides. */
+const scrapStep = ({ steps }: FloorDough) =>
+  steps.find(({ step }) => step.kind === 'sheet' || step.kind === 'divide')?.key ?? null;
 
 /** One dough: its thread large, planned and real, and every step with what is known of it. */
 export function DoughView({ board, person }: { board: Board; person: Person }) {
@@ -100,6 +108,21 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
           ))}
         </ul>
       )}
+      {facts.lamination && (
+        <LayersPanel
+          dough={dough}
+          work={facts.lamination}
+          rolling={board.rolling}
+          onTell={(stepKey, data) => void record({ doughId: dough.id, stepKey, kind: 'turn', data })}
+        />
+      )}
+      <PiecesPanel dough={dough} outputs={facts.outputs} machines={board.machines} />
+      <ScrapPanel
+        {...{ dough, zone }}
+        kg={facts.kg}
+        people={board.people}
+        onTell={(data) => void record({ doughId: dough.id, stepKey: scrapStep(dough), kind: 'scrap', data })}
+      />
       <StepTable dough={dough} slack={slack} people={board.people} zone={zone} now={now} />
       <WordsSheet
         open={noting}

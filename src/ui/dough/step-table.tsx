@@ -6,6 +6,7 @@ import type { Person } from '@/core/floor/board';
 import { isHandsOn } from '@/core/floor/state';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { celsius, duration } from '@/core/units/format';
+import { checkWords } from '../bench/rest-words';
 import { StepMark } from '../thread/step-mark';
 
 interface Props {
@@ -95,6 +96,9 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                   {[
                     ...(state?.temperatures ?? []).map((reading) => celsius(reading.celsius)),
                     ...(state?.notes ?? []).map(({ text }) => `“${text}”`),
+                    ...(state?.records ?? []).flatMap(({ data }) =>
+                      data.kind === 'checked' ? [checkWords(data)] : [],
+                    ),
                     state?.skipReason ?? '',
                   ]
                     .filter(Boolean)

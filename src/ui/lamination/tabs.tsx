@@ -1,9 +1,10 @@
 const PAGES = [
   { href: '/lamination', name: 'Lamination' },
   { href: '/cutting', name: 'Cut plan' },
+  { href: '/fillings', name: 'Fillings and shapes' },
 ];
 
-/** The two halves of the second day's work: layers, and what is cut from them. */
+/** The second day's work: layers, what is cut from them, what goes in and how it is made up. */
 export function Tabs({ at }: { at: string }) {
   return (
     <nav aria-label="Layers and cuts" className="flex items-baseline gap-5 print:hidden">

@@ -3,6 +3,7 @@
 import { Check, Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import type { ScrapStock } from '@/core/cutting/scrap';
 import type { Board, Person } from '@/core/floor/board';
 import { actualMix, lineId } from '@/core/formula/actual';
 import { analyse } from '@/core/formula/analysis';
@@ -17,6 +18,7 @@ import { useFloor, type Recording } from '../live/floor';
 import { useUnits } from '../live/units';
 import { ActualPanel } from './actual-panel';
 import { LineSheet } from './line-sheet';
+import { ScrapOffers } from './scrap-offers';
 import { WaterPanel } from './water-panel';
 
 interface Props {
@@ -24,10 +26,12 @@ interface Props {
   person: Person;
   sheet: MixSheet;
   lastWeight: { id: string; grams: number } | null;
+  /** Trimmings of other doughs, and what the house lets into a dough. */
+  scrap: { stock: ScrapStock[]; share: number; mostHours: number };
 }
 
 /** The mixing sheet of a dough: weigh, tick off, water, temperature, and what was done differently. */
-export function DoughSheet({ board, person, sheet, lastWeight }: Props) {
+export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
   const now = useMinute();
   const router = useRouter();
   const { zone } = board.house;
@@ -162,6 +166,13 @@ export function DoughSheet({ board, person, sheet, lastWeight }: Props) {
           conditions={state?.conditions ?? null}
           measured={state?.temperatures.at(-1)?.celsius ?? null}
           onTell={tell}
+        />
+        <ScrapOffers
+          {...scrap}
+          doughGrams={facts.kg * 1000}
+          records={state?.records ?? []}
+          allergens={analyse(mix.formula, book).allergens.map(({ allergen }) => allergen)}
+          onTake={(data) => tell({ kind: 'scrap', data })}
         />
         <ActualPanel
           planned={analyse(sheet.formula.formula, book)}

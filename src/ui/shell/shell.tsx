@@ -17,7 +17,7 @@ const VIEWS = [
   { href: '/plan', name: 'Plan', paths: ['/plan'] },
   { href: '/bench', name: 'Bench', paths: ['/bench'] },
   { href: '/formulas', name: 'Formulas', paths: ['/formulas'] },
-  { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting'] },
+  { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting', '/fillings'] },
   { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },
   { href: '/workbench', name: 'Workbench', paths: ['/workbench'] },
 ];

@@ -7,6 +7,7 @@ import { doughById } from '@/server/queries/doughs';
 import { rollingHouse } from '@/server/queries/rolling';
 import { house, machines, people } from '@/server/queries/house';
 import { mixSheet } from '@/server/queries/mix';
+import { scrapLimits, scrapStock } from '@/server/queries/scrap';
 import { DoughSheet } from '@/ui/sheet/dough-sheet';
 
 export const metadata: Metadata = { title: 'Mixing sheet' };
@@ -18,12 +19,14 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
   const sheet = dough && (await mixSheet(db, dough));
   if (!dough || !sheet) notFound();
-  const [bakery, persons, pools, weight, rolling] = await Promise.all([
+  const [bakery, persons, pools, weight, rolling, stock, limits] = await Promise.all([
     house(db),
     people(db),
     machines(db),
     lastWeight(db, now),
     rollingHouse(db),
+    scrapStock(db, now),
+    scrapLimits(db),
   ]);
   const board = {
     house: bakery,
@@ -34,5 +37,13 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     ...{ rolling, scale: weight },
     doughs: [dough],
   };
-  return <DoughSheet board={board} person={person} sheet={sheet} lastWeight={weight} />;
+  return (
+    <DoughSheet
+      board={board}
+      person={person}
+      sheet={sheet}
+      lastWeight={weight}
+      scrap={{ stock: stock.filter(({ fromDough }) => fromDough !== dough.id), ...limits }}
+    />
+  );
 }

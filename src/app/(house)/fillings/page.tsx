@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { fillingNeeds } from '@/server/queries/fillings';
+import { house } from '@/server/queries/house';
+import { FillingsView } from '@/ui/fillings/fillings-view';
+
+export const metadata: Metadata = { title: 'Fillings and shapes' };
+
+export default async function FillingsPage() {
+  const { now } = await housePage();
+  const db = pool();
+  const [bakery, needs] = await Promise.all([house(db), fillingNeeds(db, now)]);
+  return <FillingsView needs={needs} zone={bakery.zone} />;
+}

@@ -1,0 +1,75 @@
+import { scrapOffers } from '@/core/cutting/scrap';
+import { floorDough, type BoardDough } from '@/core/floor/board';
+import type { FloorEvent } from '@/core/floor/events';
+import { blockName } from '@/core/floor/turns';
+import type { Db } from '../db/rows';
+import { scrapLimits, scrapStock } from '../queries/scrap';
+import { Refusal } from './command';
+
+/** Says what is wrong with folds, checks, weights and trimmings amid what is known of their dough. */
+export async function refuseOddWork(
+  db: Db,
+  dough: BoardDough,
+  event: FloorEvent,
+  now: number,
+): Promise<void> {
+  const { data } = event;
+  const step = dough.steps.find(({ key }) => key === event.stepKey);
+  const state = event.stepKey === null ? undefined : floorDough(dough).state.steps.get(event.stepKey);
+  const label = step?.label ?? 'This';
+  switch (data?.kind) {
+    case 'turned': {
+      if (step?.step.turn === undefined) throw new Refusal(`${label} is no turn.`, 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
+      const blocks = dough.lamination?.blocks ?? 1;
+      if (data.block !== null && data.block > blocks)
+        throw new Refusal(`${dough.name} has no block ${blockName(data.block)}.`, 'data.block');
+      return;
+    }
+    case 'checked':
+      if (step?.step.wait === undefined)
+        throw new Refusal(`${label} is not a wait to be checked.`, 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
+      return;
+    case 'pieces':
+      if (step?.step.kind !== 'divide')
+        throw new Refusal('Pieces are weighed where a dough is divided.', 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
+      return;
+    case 'scrap':
+      if (data.grams > dough.kg * 1000)
+        throw new Refusal(
+          `${dough.name} weighs ${Math.round(dough.kg * 10) / 10} kg; its trimmings cannot be more.`,
+          'data.grams',
+        );
+      return;
+    case 'scrap-taken':
+      return refuseTooMuchScrap(db, dough, data, now);
+  }
+}
+
+async function refuseTooMuchScrap(
+  db: Db,
+  dough: BoardDough,
+  { from, grams }: { from: number; grams: number },
+  now: number,
+): Promise<void> {
+  if (from === dough.id) throw new Refusal('A dough’s own trimmings do not go back into it.', 'data.from');
+  const [stock, limits] = await Promise.all([scrapStock(db, now), scrapLimits(db)]);
+  const offers = scrapOffers(stock, dough.kg * 1000, { ...limits, taken: scrapTaken(dough) });
+  const offer = offers.find(({ fromDough }) => fromDough === from);
+  if (!offer) throw new Refusal('Those trimmings are not there any more.', 'data.from');
+  if (offer.refused) throw new Refusal(offer.refused, 'data.from');
+  if (grams > offer.most + 1)
+    throw new Refusal(
+      `At most ${Math.floor(offer.most)} g: no more than ${Math.round(limits.share * 100)} % of a dough.`,
+      'data.grams',
+    );
+}
+
+/** Grams of earlier trimmings that a dough has had. */
+export function scrapTaken(dough: BoardDough): number {
+  return [...floorDough(dough).state.steps.values()]
+    .flatMap(({ records }) => records)
+    .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
+}

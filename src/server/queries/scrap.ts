@@ -1,0 +1,67 @@
+import type { ScrapStock } from '@/core/cutting/scrap';
+import { effectiveEvents, type FloorEvent } from '@/core/floor/events';
+import { analyse } from '@/core/formula/analysis';
+import { rowsOf, type Db } from '../db/rows';
+import { floorEvents } from './doughs';
+import { ingredientsAndFormulas } from './formulas';
+import { houseValues } from './house';
+import { formulaOfDough } from './mix';
+
+const HOUR = 3_600_000;
+
+/** Trimmings that wait to go into another dough, with their age and what is in them; the oldest first. */
+export async function scrapStock(db: Db, now: number): Promise<ScrapStock[]> {
+  const value = await houseValues(db);
+  // Twice as far back as they may be used, so that what is too old is named and not simply gone.
+  const since = now - 2 * value('scrap_hours') * HOUR;
+  const rows = await rowsOf<{ id: number; name: string }>(
+    db,
+    `SELECT d.id, d.name FROM dough d WHERE d.id IN
+       (SELECT dough_id FROM floor_event WHERE kind = 'scrap' AND at > ?) ORDER BY d.id`,
+    [new Date(since)],
+  );
+  if (rows.length === 0) return [];
+  const [events, book] = await Promise.all([
+    floorEvents(
+      db,
+      rows.map(({ id }) => id),
+    ),
+    ingredientsAndFormulas(db),
+  ]);
+  const counting = new Map(rows.map(({ id }) => [id, effectiveEvents(events.get(id) ?? [])]));
+  const taken = (from: number) =>
+    [...counting.values()].flat().reduce((sum, { data }) => {
+      return data?.kind === 'scrap-taken' && data.from === from ? sum + data.grams : sum;
+    }, 0);
+  const stock: ScrapStock[] = [];
+  for (const { id, name } of rows) {
+    const own = (counting.get(id) ?? []).filter(({ data }) => data?.kind === 'scrap' && data.use === 'share');
+    const grams =
+      own.reduce((sum, { data }) => sum + (data?.kind === 'scrap' ? data.grams : 0), 0) - taken(id);
+    const [first] = own;
+    if (!first || grams < 1) continue;
+    const formula = await formulaOfDough(db, id);
+    const allergens = formula ? analyse(formula.formula, book).allergens.map(({ allergen }) => allergen) : [];
+    stock.push({
+      ...{ fromDough: id, name, grams: Math.round(grams), hours: (now - first.at) / HOUR },
+      allergens: [...new Set([...allergens, ...swappedIn(counting.get(id) ?? [], book)])],
+    });
+  }
+  return stock.sort((a, b) => b.hours - a.hours);
+}
+
+/** Allergens of what was taken instead of, or added to, what a formula says. */
+function swappedIn(
+  events: readonly FloorEvent[],
+  book: Awaited<ReturnType<typeof ingredientsAndFormulas>>,
+): string[] {
+  return events.flatMap(({ data }) =>
+    data?.kind === 'swapped' || data?.kind === 'adjusted' ? (book.get(data.ingredient)?.allergens ?? []) : [],
+  );
+}
+
+/** What the house lets into a dough: share of it, and hours of age. */
+export async function scrapLimits(db: Db): Promise<{ share: number; mostHours: number }> {
+  const value = await houseValues(db);
+  return { share: value('scrap_share'), mostHours: value('scrap_hours') };
+}

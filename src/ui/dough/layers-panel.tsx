@@ -1,0 +1,107 @@
+'use client';
+
+import { useState } from 'react';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { BlockWork, RollingHouse } from '@/core/floor/board';
+import type { Turned } from '@/core/floor/events';
+import { blockName, countTurns, foldsOf, turnWords } from '@/core/floor/turns';
+import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
+import { fractionOf, operationsOf, schemeName } from '@/core/lamination/scheme';
+import { pileOf, type Fold } from '@/core/lamination/stack';
+import { FOLD_WORDS } from '@/core/lamination/words';
+import { showLength, showMass } from '@/core/units/reader';
+import { otherWays } from '../bench/turn-acts';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+import { SectionView } from '../lamination/section-view';
+import { useUnits } from '../live/units';
+
+interface Props {
+  dough: FloorDough;
+  work: BlockWork;
+  rolling: RollingHouse;
+  onTell: (stepKey: string, turned: Turned) => void;
+}
+
+/** The layers of a dough: its scheme, which folds each block has had, what they come to, and a word to set it right. */
+export function LayersPanel({ dough, work, rolling, onTell }: Props) {
+  const [units] = useUnits();
+  const [correcting, setCorrecting] = useState<{ key: string; fold: Fold } | null>(null);
+  const { scheme, name } = work.scheme;
+  const turns = countTurns(dough.steps, dough.state, work.blocks);
+  const blocks = Array.from({ length: work.blocks }, (_, i) => ({
+    block: i + 1,
+    ...foldsOf(dough.steps, dough.state, i + 1),
+  }));
+  const first = blocks[0];
+  const advice = foldAdvice(scheme, work.weights, work.mm, rolling.limits[scheme.kind], {
+    given: (first?.given ?? []).map(({ fold }) => fold),
+    toCome: (first?.toCome ?? []).map(({ fold }) => fold),
+  });
+  const pile = pileOf(operationsOf(scheme, advice.outcome.folds), fractionOf(scheme, work.weights));
+  const done = dough.steps.filter(
+    ({ key, step }) => step.turn !== undefined && dough.state.steps.get(key)?.status === 'done',
+  );
+  return (
+    <section aria-labelledby="layers-heading" className="mt-6">
+      <h2 id="layers-heading" className="text-2xl font-semibold">
+        Layers
+      </h2>
+      <div className="flex flex-wrap gap-8">
+        <div className="grid max-w-xl content-start gap-2 text-[17px]">
+          <p>
+            {name}, <span className="font-semibold">{schemeName(scheme)}</span>; {work.blocks}{' '}
+            {work.blocks === 1 ? 'block' : 'blocks of equal weight'}, each{' '}
+            {showMass(work.weights.dough, units)} dough and {showMass(work.weights.fat, units)} butter
+          </p>
+          {turns && <p className="text-xl font-semibold">{turnWords(turns)}</p>}
+          {blocks.map(({ block, given, toCome }) => (
+            <p key={block}>
+              {work.blocks > 1 && <span className="font-semibold">{blockName(block)}: </span>}
+              had {given.map(({ fold }) => FOLD_WORDS[fold]).join(', ') || 'no fold yet'}
+              {toCome.length > 0 && `; to come ${toCome.map(({ fold }) => FOLD_WORDS[fold]).join(', ')}`}
+            </p>
+          ))}
+          <p>
+            At {showLength(work.mm, units)}: {outcomeWords(advice.outcome, scheme)}.
+          </p>
+          {advice.words && <p className="border-l-4 border-warn pl-3 text-warn">{advice.words}</p>}
+          {done.length > 0 && (
+            <div className="flex flex-wrap gap-2">
+              {done.map(({ key, step }) => (
+                <Button
+                  key={key}
+                  className="min-h-11"
+                  onClick={() => setCorrecting({ key, fold: step.given?.fold ?? 'letter' })}
+                >
+                  {step.label} was given otherwise
+                </Button>
+              ))}
+            </div>
+          )}
+        </div>
+        <SectionView pile={pile} mm={work.mm} finest={advice.outcome.layers.meanFat || 1} />
+      </div>
+      <Sheet open={correcting !== null} onOpenChange={() => setCorrecting(null)} title="What was given?">
+        <div className="grid gap-3">
+          {correcting &&
+            [
+              { label: `a ${FOLD_WORDS[correcting.fold]}, as planned`, folds: [correcting.fold] },
+              ...otherWays(correcting.fold),
+            ].map(({ label, folds: given }) => (
+              <Button
+                key={label}
+                floor
+                onClick={() => {
+                  onTell(correcting.key, { kind: 'turned', block: null, folds: given, covers: 0 });
+                  setCorrecting(null);
+                }}
+              >
+                {label}
+              </Button>
+            ))}
+        </div>
+      </Sheet>
+    </section>
+  );
+}

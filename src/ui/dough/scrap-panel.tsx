@@ -1,0 +1,63 @@
+'use client';
+
+import { useState } from 'react';
+import { doughYield, SCRAP_WAYS } from '@/core/cutting/scrap';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { Person } from '@/core/floor/board';
+import type { Scrap } from '@/core/floor/events';
+import { dayTime } from '@/core/time/local';
+import { showMass } from '@/core/units/reader';
+import { Button } from '../kit/button';
+import { useUnits } from '../live/units';
+import { ScrapSheet } from '../scrap/scrap-sheet';
+
+interface Props {
+  dough: FloorDough;
+  kg: number;
+  people: readonly Person[];
+  zone: string;
+  onTell: (scrap: Scrap) => void;
+}
+
+/** Trimmings of a dough, what became of them, and the yield. */
+export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
+  const [units] = useUnits();
+  const [telling, setTelling] = useState(false);
+  const told = [...dough.state.steps.values()].flatMap(({ records }) =>
+    records.flatMap(({ data, at, personId }) => (data.kind === 'scrap' ? [{ ...data, at, personId }] : [])),
+  );
+  const share = (value: number) => `${Math.round(value * 1000) / 10} %`;
+  const out = doughYield(kg * 1000, told);
+  return (
+    <section aria-labelledby="trimmings-heading" className="mt-6">
+      <div className="flex flex-wrap items-center gap-4">
+        <h2 id="trimmings-heading" className="text-2xl font-semibold">
+          Trimmings
+        </h2>
+        <Button className="min-h-11" onClick={() => setTelling(true)}>
+          Tell trimmings
+        </Button>
+      </div>
+      {told.length === 0 ? (
+        <p className="text-[17px] text-quiet">None told yet.</p>
+      ) : (
+        <>
+          <ul className="text-[17px]">
+            {told.map(({ grams, how, use, at, personId }) => (
+              <li key={`${at} ${grams} ${use}`}>
+                {showMass(grams, units)} {how}: {SCRAP_WAYS[use].label}{' '}
+                <span className="text-quiet">
+                  {people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <p className="text-[17px]">
+            Yield: {share(out.pieces)} became pieces, {share(out.used)} was used.
+          </p>
+        </>
+      )}
+      <ScrapSheet open={telling} onOpenChange={setTelling} scale={null} onTell={onTell} />
+    </section>
+  );
+}

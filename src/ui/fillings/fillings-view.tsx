@@ -1,0 +1,71 @@
+'use client';
+
+import { FILLING_MOMENTS, fillingTotals, overfull, type FillingNeed } from '@/core/shaping/filling';
+import { SHAPE_KINDS, SHAPES } from '@/core/shaping/shapes';
+import { clockTime, dayName } from '@/core/time/local';
+import { showMass } from '@/core/units/reader';
+import { Picture } from '../drawing/picture';
+import { Tabs } from '../lamination/tabs';
+import { useUnits } from '../live/units';
+
+/** The days' fillings with their totals, and how each shape is made up. */
+export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: string }) {
+  const [units] = useUnits();
+  const days = [...new Map(needs.map(({ at }) => [dayName(at, zone), at])).entries()].sort(
+    (a, b) => a[1] - b[1],
+  );
+  return (
+    <main className="flex-1 p-5">
+      <Tabs at="/fillings" />
+      {days.length === 0 && <p className="mt-3 text-lg">No planned dough asks for a filling.</p>}
+      <div className="mt-3 grid gap-x-10 gap-y-5 lg:grid-cols-3">
+        {days.map(([day]) => (
+          <section key={day} aria-label={`Fillings of ${day}`}>
+            <h2 className="text-2xl font-semibold">{day}</h2>
+            {fillingTotals(needs.filter(({ at }) => dayName(at, zone) === day)).map(
+              ({ name, grams, needs: rows }) => (
+                <div key={name} className="mt-2 border-t border-hairline pt-1">
+                  <p className="flex justify-between gap-4 text-xl">
+                    {name} <span className="font-bold">{showMass(grams, units)}</span>
+                  </p>
+                  {rows.map((need) => {
+                    const full = overfull(need.filling, need.pieceArea);
+                    return (
+                      <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">
+                        {clockTime(need.at, zone)} {need.product.toLowerCase()}, {need.dough}: {need.pieces}{' '}
+                        pieces, {showMass(need.grams, units)}; {FILLING_MOMENTS[need.filling.moment]}
+                        {full && <span className="block text-warn">{full}</span>}
+                      </p>
+                    );
+                  })}
+                </div>
+              ),
+            )}
+          </section>
+        ))}
+      </div>
+      <h2 className="mt-8 text-2xl font-semibold">Shapes</h2>
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        {SHAPE_KINDS.map((kind) => {
+          const { label, steps, wrong } = SHAPES[kind];
+          return (
+            <section key={kind} aria-label={label} className="border-t border-hairline pt-2">
+              <h3 className="text-xl font-semibold">{label}</h3>
+              <ol className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-4">
+                {steps.map(({ drawing, words }, i) => (
+                  <li key={words} className="grid content-start gap-1 text-[15px]">
+                    <Picture drawing={drawing} id={`${kind}-${i}`} className="w-full max-w-40" />
+                    {i + 1}. {words}
+                  </li>
+                ))}
+              </ol>
+              <p className="mt-1 text-[15px] text-quiet">
+                {wrong.map(({ sign, because }) => `${sign}: ${because}`).join('; ')}.
+              </p>
+            </section>
+          );
+        })}
+      </div>
+    </main>
+  );
+}
