@@ -1,4 +1,4 @@
-import type { BlockWork } from './board';
+import type { BlockWork } from './block-work';
 import type { DoughStep } from '../route/expand';
 import { MINUTE, type Instant } from '../time/local';
 import { isHandsOn, type DoughState, type StepState } from './state';

@@ -6,9 +6,9 @@ import type { FloorEvent } from './events';
 import type { LayerLimits, LaminationKind } from '../lamination/kinds';
 import type { Laying } from '../lamination/geometry';
 import type { Table } from '../lamination/gaps';
-import type { Weights } from '../lamination/scheme';
-import type { KnownScheme, PieceSpec } from '../route/route';
+import type { PieceSpec } from '../route/route';
 import type { FloorDough } from './agenda';
+import type { BlockWork } from './block-work';
 import { foldDough } from './state';
 
 /** One promise of a dough. */
@@ -20,16 +20,6 @@ export interface BoardOutput {
   freshFor: number;
   /** How a piece is cut or divided, filled and made up. */
   piece: PieceSpec;
-}
-
-/** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
-export interface BlockWork {
-  scheme: KnownScheme;
-  blocks: number;
-  /** Of one block, grams. */
-  weights: Weights;
-  /** The final sheet, mm. */
-  mm: number;
 }
 
 /** How the house rolls: tables, how blocks are laid out, and what it calls good layers. */

@@ -29,11 +29,11 @@ export function foldDrawing(fold: Fold, sheet: Slab, show: (cm: number) => strin
       ),
     ),
     ...folding(fold, length, width),
-    text([length / 2, width + 1.9 * unit], show(length), 1.7 * unit),
-    text([length + 0.5 * unit, width / 2 + 0.6 * unit], show(width), 1.7 * unit, 'start'),
+    text([length / 2, width + 2.7 * unit], show(length), 2.5 * unit),
+    text([length + 0.5 * unit, width / 2 + 0.9 * unit], show(width), 2.5 * unit, 'start'),
   ];
   return {
-    view: [-unit, -2.4 * unit, length + 7 * unit, width + 5 * unit],
+    view: [-unit, -2.4 * unit, length + 10 * unit, width + 6 * unit],
     marks,
     says: `${FOLD_WORDS[fold]}: ${HOW_TO[fold]}`,
   };

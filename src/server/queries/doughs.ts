@@ -1,4 +1,5 @@
-import type { BlockWork, BoardDough } from '@/core/floor/board';
+import type { BlockWork } from '@/core/floor/block-work';
+import type { BoardDough } from '@/core/floor/board';
 import type { EventData, FloorEvent } from '@/core/floor/events';
 import { doseOf, knownOf } from '@/core/floor/known';
 import { foldDough } from '@/core/floor/state';

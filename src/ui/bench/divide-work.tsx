@@ -8,7 +8,7 @@ import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useUnits } from '../live/units';
-import type { WorkProps } from './work-panel';
+import type { WorkProps } from './work-props';
 
 /** House tolerance where a product has none: a fiftieth of the piece. */
 const USUAL_TOLERANCE = 0.02;

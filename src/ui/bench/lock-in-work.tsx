@@ -10,7 +10,7 @@ import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { FitPanel } from '../lamination/fit-panel';
 import { useSizes } from '../lamination/geometry-strip';
-import type { WorkProps } from './work-panel';
+import type { WorkProps } from './work-props';
 
 /** Sizes of butter and dough for the lock-in of this dough's blocks, and what to do with a block of another size. */
 export function LockInWork({ item, rolling }: WorkProps) {
@@ -31,8 +31,8 @@ export function LockInWork({ item, rolling }: WorkProps) {
   const flour = work.scheme.scheme.flourInFat;
   const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
   return (
-    <div className="flex w-full flex-wrap items-start gap-x-6 gap-y-2">
-      <Picture drawing={lockInDrawing(plan.style, plan)} id="lock-in" className="h-36" />
+    <div className="grid w-full items-start gap-x-5 gap-y-2 sm:grid-cols-[9rem_1fr]">
+      <Picture drawing={lockInDrawing(plan.style, plan)} id="lock-in" className="w-full" />
       <div className="grid gap-0.5 text-lg">
         <p className="text-xl font-semibold">
           {each}butter {slab(plan.butter)}

@@ -91,10 +91,17 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
       </p>
       <h2 className="text-5xl leading-tight font-bold">{title}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
+      {HAS_PANEL.includes(step.step.kind) && (
+        <div className="mt-2">
+          <WorkPanel {...{ item, rolling, outputs, scale, tell, running }} />
+        </div>
+      )}
       <div className="my-3 flex flex-wrap items-start gap-x-8 gap-y-3">
         <div className="grid gap-1 text-xl">
           <p>{facts.join(', ')}</p>
-          {turns && step.step.turn && <p className="font-semibold">{turnWords(turns)}</p>}
+          {turns && step.step.turn && turns.of !== turns.planned && (
+            <p className="font-semibold">{turnWords(turns)}</p>
+          )}
           {step.step.gives !== undefined && <p>dough to {celsius(step.step.gives)}</p>}
           {step.step.check && <p>Look for: {step.step.check}</p>}
           {step.step.caution && (
@@ -112,11 +119,6 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           ))}
         </div>
       </div>
-      {HAS_PANEL.includes(step.step.kind) && (
-        <div className="mb-3">
-          <WorkPanel {...{ item, rolling, outputs, scale, tell, running }} />
-        </div>
-      )}
       {step.step.kind === 'mix' && (
         <a
           href={`/dough/${dough.id}/sheet`}
@@ -125,7 +127,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           Mixing sheet, water and ice
         </a>
       )}
-      <div className="grid grid-cols-[2fr_1fr] gap-3">
+      <div className="sticky bottom-0 grid grid-cols-[2fr_1fr] gap-3 bg-flour py-2">
         <Button
           look="act"
           floor

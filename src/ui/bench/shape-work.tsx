@@ -6,7 +6,7 @@ import { SHAPES } from '@/core/shaping/shapes';
 import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { useSizes } from '../lamination/geometry-strip';
-import type { WorkProps } from './work-panel';
+import type { WorkProps } from './work-props';
 
 /** How this piece is made up: what goes in, the hands' work in pictures, and what goes wrong. */
 export function ShapeWork({ item, outputs }: WorkProps) {

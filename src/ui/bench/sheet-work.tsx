@@ -5,7 +5,7 @@ import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { Button } from '../kit/button';
 import { useSizes } from '../lamination/geometry-strip';
 import { ScrapSheet } from '../scrap/scrap-sheet';
-import type { WorkProps } from './work-panel';
+import type { WorkProps } from './work-props';
 
 /** Sheet and cut: what comes from it, the cut plan, and what is left over. */
 export function SheetWork({ item, outputs, scale, tell }: WorkProps) {

@@ -12,7 +12,7 @@ import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
-import type { WorkProps } from './work-panel';
+import type { WorkProps } from './work-props';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
 export function TurnWork({ item, rolling, tell, running }: WorkProps) {
@@ -58,20 +58,19 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           })}
         </ol>
       )}
-      <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+      <div className="grid items-start gap-x-5 gap-y-2 sm:grid-cols-[14rem_1fr]">
         {turn ? (
-          <Picture drawing={foldDrawing(fold, turn.sheet, cm)} id="fold" className="h-36 max-w-full" />
+          <Picture drawing={foldDrawing(fold, turn.sheet, cm)} id="fold" className="w-full" />
         ) : (
           <p className="text-xl font-semibold">{FOLD_WORDS[fold]}</p>
         )}
         <div className="grid gap-0.5 text-lg">
-          <p className="text-xl font-semibold">
-            {FOLD_WORDS[fold]}
-            {turn && `: roll to ${slab(turn.sheet)}`}
+          {turn && <p className="text-2xl font-bold">{slab(turn.sheet)}</p>}
+          <p>
+            <span className="font-semibold">{FOLD_WORDS[fold]}</span>, {HOW_TO[fold]}
           </p>
-          <p>{HOW_TO[fold]}</p>
-          {turn && <p>from {slab(turn.before)}: open side ahead, a quarter turn from the last</p>}
-          {turn && <GapRow passes={turn.passes} />}
+          {turn && <p>from {slab(turn.before)}; open side ahead, a quarter turn from the last</p>}
+          {turn && <GapRow passes={turn.passes} floor />}
           {turn && turn.cutInto > 1 && (
             <p className="text-warn">
               Longer than the table: cut it in {turn.cutInto} and fold each by itself.

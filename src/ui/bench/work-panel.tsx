@@ -1,23 +1,11 @@
 'use client';
 
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { BoardOutput, RollingHouse } from '@/core/floor/board';
 import { DivideWork } from './divide-work';
 import { LockInWork } from './lock-in-work';
 import { ShapeWork } from './shape-work';
 import { SheetWork } from './sheet-work';
-import type { Act } from './turn-acts';
 import { TurnWork } from './turn-work';
-
-export interface WorkProps {
-  item: AgendaItem;
-  rolling: RollingHouse;
-  outputs: readonly BoardOutput[];
-  /** Grams that the scale shows, where it does. */
-  scale: number | null;
-  tell: (act: Act) => void;
-  running: boolean;
-}
+import type { WorkProps } from './work-props';
 
 /** What this step's own work needs beside its name: a turn's card, the butter's size, shapes, a tally. */
 export default function WorkPanel(props: WorkProps) {

@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
-import type { BlockWork, RollingHouse } from '@/core/floor/board';
+import type { BlockWork } from '@/core/floor/block-work';
+import type { RollingHouse } from '@/core/floor/board';
 import type { Turned } from '@/core/floor/events';
 import { blockName, countTurns, foldsOf, turnWords } from '@/core/floor/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';

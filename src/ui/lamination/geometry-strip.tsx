@@ -22,11 +22,14 @@ export function useSizes() {
 }
 
 /** The row of gap settings, with the length after each pass. */
-export function GapRow({ passes }: { passes: readonly Pass[] }) {
+export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; floor?: boolean }) {
   const { units } = useSizes();
   if (passes.length === 0) return <p className="text-[15px] text-quiet">thin enough already</p>;
   return (
-    <ol aria-label="Gaps of the sheeter" className="flex flex-wrap gap-x-3 gap-y-1 text-[15px]">
+    <ol
+      aria-label="Gaps of the sheeter"
+      className={`flex flex-wrap gap-x-3 gap-y-1 ${floor ? 'text-xl' : 'text-[15px]'}`}
+    >
       {passes.map(({ gap, length, turned }, i) => (
         <li key={i} className="whitespace-nowrap">
           {turned && <span className="text-quiet">turn 90°, </span>}

@@ -46,18 +46,18 @@ export function Shell({
     <ClockProvider made={clock}>
       <Live>
         <div className="flex min-h-dvh flex-col">
-          <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline px-4 py-1.5 print:hidden">
+          <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
             <p className="text-xl font-bold">
               Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
-            <nav aria-label="Views" className="flex flex-wrap gap-1">
+            <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
               {VIEWS.map(({ href, name, paths }) => (
                 <a
                   key={href}
                   href={href}
                   aria-current={isHere(path, paths) ? 'page' : undefined}
                   className={clsx(
-                    'grid min-h-11 place-items-center rounded px-2 text-lg sm:px-3',
+                    'grid min-h-11 place-items-center rounded px-2 text-[17px] xl:px-3 xl:text-lg',
                     isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                   )}
                 >
@@ -65,7 +65,7 @@ export function Shell({
                 </a>
               ))}
             </nav>
-            <div className="ml-auto flex items-center gap-3">
+            <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
               <LineState />
               <HouseClock zone={house.zone} />
               <span className="text-lg font-semibold">{person.name}</span>

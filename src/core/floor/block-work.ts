@@ -1,0 +1,12 @@
+import type { Weights } from '../lamination/scheme';
+import type { KnownScheme } from '../route/route';
+
+/** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
+export interface BlockWork {
+  scheme: KnownScheme;
+  blocks: number;
+  /** Of one block, grams. */
+  weights: Weights;
+  /** The final sheet, mm. */
+  mm: number;
+}
