@@ -35,16 +35,17 @@ interface Option {
   of: number;
   turned: boolean;
   size: PieceSize;
-  area: number;
+  /** What a cell of it is worth: its area, more where it was asked for and others only fill the rest. */
+  worth: number;
 }
 
-/** Blocks of one region from its lower left corner, and the area of their pieces. */
+/** Blocks of one region from its lower left corner, and what their pieces are worth. */
 interface Filled {
-  area: number;
+  worth: number;
   blocks: readonly CutBlock[];
 }
 
-const NOTHING: Filled = { area: 0, blocks: [] };
+const NOTHING: Filled = { worth: 0, blocks: [] };
 const HAIR = 1e-7;
 /** Regions looked at before the search settles for the largest block that fits. */
 const BUDGET = 1500;
@@ -52,7 +53,7 @@ const BUDGET = 1500;
 /**
  * Lays wanted pieces on a sheet with little scrap: a block of rows goes into a corner, and what is left of the sheet beside
  * and above it, split either way, is filled in the same manner. All blocks that may matter are tried until the budget is
- * spent. A sheet turned by a quarter gives the same arrangement turned.
+ * spent. Pieces that are counted come before those that only fill what is left. A sheet turned by a quarter gives the same arrangement turned.
  */
 export function arrange(
   length: number,
@@ -66,7 +67,7 @@ export function arrange(
     most === null ? Infinity : Math.ceil(most / cellOf(size).pieces),
   );
   const found = [search.fill(long, short, remaining), ...inOneDirection(long, short, wanted, remaining)];
-  const best = found.reduce((a, b) => (b.area > a.area + HAIR ? b : a));
+  const best = found.reduce((a, b) => (b.worth > a.worth + HAIR ? b : a));
   const blocks = best.blocks.map((block): CutBlock =>
     length >= width ? block : { ...block, x: block.y, y: block.x, turned: !block.turned },
   );
@@ -102,7 +103,7 @@ export function inOneDirection(
     [false, true].map((turned) => {
       const [along, across] = turned ? [width, length] : [length, width];
       const blocks: CutBlock[] = [];
-      let [at, area] = [0, 0];
+      let [at, worth] = [0, 0];
       for (const of of order) {
         const size = wanted[of]?.size;
         if (!size) continue;
@@ -119,14 +120,14 @@ export function inOneDirection(
             perRow: cells,
             turned,
           });
-          area += rowCount * cells * pieces * pieceArea(size);
+          worth += rowCount * cells * pieces * pieceArea(size) * weightIn(wanted, of);
           at += rowCount * height;
         };
         put(rows, perRow);
         const rest = Math.min(perRow, most - rows * perRow);
         if (across - at >= height - HAIR) put(1, rest);
       }
-      return { area, blocks };
+      return { worth, blocks };
     }),
   );
 }
@@ -138,20 +139,34 @@ function orders(items: readonly number[]): number[][] {
   );
 }
 
+/** A cm² of pieces that were asked for counts so often as one of pieces that only fill the rest. */
+const ASKED_FOR = 4;
+
+function weightIn(wanted: readonly Wanted[], of: number): number {
+  const fills = wanted.some(({ most }) => most === null);
+  return fills && wanted[of]?.most !== null ? ASKED_FOR : 1;
+}
+
 class Search {
   private readonly options: Option[];
   private readonly known = new Map<string, Filled>();
   private looked = 0;
   /** No piece fits where both sides are shorter than this. */
   private readonly least: number;
+  /** What a cm² can be worth at most. */
+  private readonly most: number;
 
   constructor(
     wanted: readonly Wanted[],
     private readonly budget: number,
   ) {
     this.options = wanted.flatMap(({ size }, of) =>
-      [false, true].map((turned) => ({ of, turned, size, area: pieceArea(size) * cellOf(size).pieces })),
+      [false, true].map((turned) => ({
+        ...{ of, turned, size },
+        worth: pieceArea(size) * cellOf(size).pieces * weightIn(wanted, of),
+      })),
     );
+    this.most = Math.max(1, ...wanted.map((_, of) => weightIn(wanted, of)));
     this.least = Math.min(...wanted.map(({ size }) => Math.max(cellOf(size).first, cellOf(size).height)));
   }
 
@@ -163,15 +178,15 @@ class Search {
     if (known) return known;
     this.looked++;
     const bound = Math.min(
-      length * width,
-      remaining.reduce((sum, cells, i) => sum + cells * (this.options[2 * i]?.area ?? 0), 0),
+      length * width * this.most,
+      remaining.reduce((sum, cells, i) => sum + cells * (this.options[2 * i]?.worth ?? 0), 0),
     );
     let best = NOTHING;
     for (const { option, rows, perRow, covers } of this.blocks(length, width, remaining)) {
-      if (best.area >= bound - HAIR) break;
+      if (best.worth >= bound - HAIR) break;
       const taken = rowLength(option.size, perRow) * rows * cellOf(option.size).height;
       // Even with nothing left over beside it, this block would be no better.
-      if (Math.min(bound, length * width - taken + covers) <= best.area + HAIR) continue;
+      if (Math.min(bound, (length * width - taken) * this.most + covers) <= best.worth + HAIR) continue;
       for (const filled of this.around(length, width, remaining, option, rows, perRow)) {
         if (better(filled, best)) best = filled;
       }
@@ -190,7 +205,7 @@ class Search {
       if (rows < 1 || perRow < 1 || cells < 1) return [];
       return sensible(rows, perRow, cells).map(([r, c]) => ({
         ...{ option, rows: r, perRow: c },
-        covers: r * c * option.area,
+        covers: r * c * option.worth,
       }));
     });
     found.sort((a, b) => b.covers - a.covers);
@@ -202,7 +217,7 @@ class Search {
     length: number,
     width: number,
     remaining: readonly number[],
-    { of, turned, size, area }: Option,
+    { of, turned, size, worth }: Option,
     rows: number,
     perRow: number,
   ): Filled[] {
@@ -210,7 +225,7 @@ class Search {
     const [wide, high] = turned ? [rise, run] : [run, rise];
     const left = remaining.map((cells, i) => (i === of ? cells - rows * perRow : cells));
     const block: CutBlock = { of, x: 0, y: 0, rows, perRow, turned };
-    const own = rows * perRow * area;
+    const own = rows * perRow * worth;
     const beside = { x: wide, y: 0, length: length - wide, width };
     const above = { x: 0, y: high, length: wide, width: width - high };
     const over = { x: 0, y: high, length, width: width - high };
@@ -224,11 +239,11 @@ class Search {
         const blocks = [block];
         for (const region of order) {
           const filled = this.fill(region.length, region.width, still);
-          sum += filled.area;
+          sum += filled.worth;
           still = lessOf(still, filled.blocks);
           blocks.push(...filled.blocks.map((b) => ({ ...b, x: b.x + region.x, y: b.y + region.y })));
         }
-        return { area: sum, blocks };
+        return { worth: sum, blocks };
       }),
     );
   }
@@ -255,6 +270,6 @@ function lessOf(remaining: readonly number[], blocks: readonly CutBlock[]): numb
 
 /** More of the sheet used; else fewer blocks, which are sooner cut. */
 function better(a: Filled, b: Filled): boolean {
-  if (a.area > b.area + HAIR) return true;
-  return a.area > b.area - HAIR && a.blocks.length < b.blocks.length;
+  if (a.worth > b.worth + HAIR) return true;
+  return a.worth > b.worth - HAIR && a.blocks.length < b.blocks.length;
 }

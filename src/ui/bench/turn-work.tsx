@@ -58,6 +58,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           })}
         </ol>
       )}
+      {advice?.words && <p className="border-l-4 border-warn pl-3 text-lg text-warn">{advice.words}</p>}
       <div className="grid items-start gap-x-5 gap-y-2 sm:grid-cols-[14rem_1fr]">
         {turn ? (
           <Picture drawing={foldDrawing(fold, turn.sheet, cm)} id="fold" className="w-full" />
@@ -78,10 +79,9 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           )}
           <p className="text-quiet">
             had{' '}
-            {folds.given.length > 0 ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ') : 'no fold'};
-            with all to come {advice ? outcomeWords(advice.outcome, work.scheme.scheme) : ''}
+            {folds.given.length > 0 ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ') : 'no fold'}
+            {advice && !advice.words && `; comes to ${outcomeWords(advice.outcome, work.scheme.scheme)}`}
           </p>
-          {advice?.words && <p className="border-l-4 border-warn pl-3 text-warn">{advice.words}</p>}
         </div>
       </div>
       {running && (

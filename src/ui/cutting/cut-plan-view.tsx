@@ -1,8 +1,7 @@
 'use client';
 
 import { Download, Printer } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { arrange } from '@/core/cutting/arrange';
+import { useMemo, useState } from 'react';
 import { cutDrawing } from '@/core/cutting/drawing';
 import type { PieceSize } from '@/core/cutting/piece';
 import { partsFor } from '@/core/cutting/solve';
@@ -16,6 +15,7 @@ import { useUnits } from '../live/units';
 import { NO_LENGTH, NO_SIZE, unless, useTyped } from '../workbench/use-typed';
 import { CutAnswers } from './cut-answers';
 import { CutRows } from './cut-rows';
+import { useArrangement } from './use-arrangement';
 import { readRow, rowOf, tooLarge, type CutRow } from './rows';
 
 export interface PieceToCut {
@@ -68,21 +68,17 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
             : null;
   const parts = sheetFault ? 1 : partsFor(length, benchLength);
   const ask = useMemo(() => {
-    const good = reads.filter((one) => typeof one !== 'string');
-    return sheetFault || good.length === 0 || good.length < reads.length
-      ? null
-      : { length: length / parts, width, cuts: good, parts };
-  }, [reads, sheetFault, length, width, parts]);
-  const asked = useDeferredValue(ask);
-  const plan = useMemo(() => {
-    if (!asked) return null;
-    const wanted = asked.cuts.map(({ wanted: one }) => ({
+    const cuts = reads.filter((one) => typeof one !== 'string');
+    if (sheetFault || cuts.length === 0 || cuts.length < reads.length) return null;
+    const wanted = cuts.map(({ wanted: one }) => ({
       ...one,
-      most: one.most === null ? null : Math.ceil(one.most / asked.parts),
+      most: one.most === null ? null : Math.ceil(one.most / parts),
     }));
-    return { wanted, arrangement: arrange(asked.length, asked.width, wanted) };
-  }, [asked]);
-  const drawing = plan && cutDrawing(plan.arrangement, plan.wanted, (cm) => rulerMark(cm, units.length));
+    return { length: length / parts, width, wanted, cuts, parts, mm, density };
+  }, [reads, sheetFault, length, width, parts, mm, density]);
+  const laid = useArrangement(ask);
+  const names = rows.map(({ name }) => name);
+  const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units.length));
   const file = drawing && `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, 10))}`;
 
   return (
@@ -122,21 +118,22 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
           {sheetFault}
         </p>
       )}
-      {plan && asked && drawing && (
+      {ask && !laid && <p className="mt-4 text-lg">Laying it out …</p>}
+      {laid && drawing && (
         <>
           <p className="mt-4 text-[17px]">
             {sheets > 1 && `${sheets} sheets like this one. `}
-            {parts > 1 &&
-              `Longer than the bench: cut it in ${parts} of ${rulerLength(asked.length, units.length)}; each is cut like this. `}
-            Sheet {rulerMark(asked.length, units.length)} × {rulerLength(asked.width, units.length)},{' '}
-            {showLength(mm, units)}, {showMass((asked.length * asked.width * mm * density) / 10, units)}.
-            {notes.map((note) => ` ${note}`)}
+            {laid.sheet.parts > 1 &&
+              `Longer than the bench: cut it in ${laid.sheet.parts} of ${rulerLength(laid.sheet.length, units.length)}; each is cut like this. `}
+            Sheet {rulerMark(laid.sheet.length, units.length)} × {rulerLength(laid.sheet.width, units.length)}
+            , {showLength(laid.sheet.mm, units)},{' '}
+            {showMass(
+              (laid.sheet.length * laid.sheet.width * laid.sheet.mm * laid.sheet.density) / 10,
+              units,
+            )}
+            .{notes.map((note) => ` ${note}`)}
           </p>
-          {tooLarge(
-            plan.wanted,
-            plan.arrangement.counts,
-            rows.map(({ name }) => name),
-          ).map((words) => (
+          {tooLarge(laid.sheet.wanted, laid.plan.counts, names).map((words) => (
             <p key={words} role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
               {words}
             </p>
@@ -148,12 +145,13 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
             sharp blade, cold dough; the other hand behind the blade.
           </p>
           <CutAnswers
-            plan={plan.arrangement}
-            cuts={asked.cuts}
-            names={rows.map(({ name }) => name)}
-            {...{ mm, density }}
-            sheets={sheets * asked.parts}
-            parts={asked.parts}
+            plan={laid.plan}
+            cuts={laid.sheet.cuts}
+            names={names}
+            mm={laid.sheet.mm}
+            density={laid.sheet.density}
+            sheets={sheets * laid.sheet.parts}
+            parts={laid.sheet.parts}
           />
         </>
       )}
