@@ -40,6 +40,8 @@ export interface Turned {
   folds: Fold[];
   /** How many of the scheme's next turns were given at the same go. */
   covers: number;
+  /** It was the last block: the turn is over with it. One fact, so that neither half of it can be lost. */
+  ends: boolean;
 }
 
 /** Butter bent in the hand, or a dough that was pressed or rolled: what it did, and when to look again. */
@@ -84,7 +86,10 @@ export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTake
 export type EventData =
   { kind: 'verdict'; verdict: Verdict } | AliveAnswer | MixConditions | MixChange | FloorRecord;
 
-/** One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing. */
+/**
+ * One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing; ids of one
+ * tablet sort by when they were made, which tells the order of what happened in one moment.
+ */
 export interface FloorEvent {
   id: string;
   doughId: number;

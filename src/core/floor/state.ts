@@ -148,17 +148,19 @@ function apply(state: StepState, event: FloorEvent): void {
     state.startedBy = personId;
     if (state.status === 'open') state.status = 'running';
   }
-  if (kind === 'finish' && state.finishedAt === null) {
-    state.finishedAt = at;
-    state.finishedBy = personId;
-    state.status = 'done';
-  }
+  if (kind === 'finish' && state.finishedAt === null) finish(state, at, personId);
   if (kind === 'skip' && state.status !== 'done' && state.status !== 'skipped') {
     state.status = 'skipped';
     state.finishedAt = at;
     state.finishedBy = personId;
     state.skipReason = text;
   }
+}
+
+function finish(state: StepState, at: Instant, personId: number): void {
+  state.finishedAt = at;
+  state.finishedBy = personId;
+  state.status = 'done';
 }
 
 function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
@@ -181,6 +183,9 @@ function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
       state.changes.push(data);
       return;
     case 'turned':
+      state.records.push({ data, at, personId });
+      if (data.ends && state.finishedAt === null) finish(state, at, personId);
+      return;
     case 'pieces':
     case 'scrap':
     case 'scrap-taken':

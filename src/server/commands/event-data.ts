@@ -60,6 +60,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': 'Say which folds were given: half, letter or book, up to six at one go.' }),
     covers: Joi.number().integer().min(0).max(5).required(),
+    ends: Joi.boolean().required(),
   }),
   checked: Joi.object({
     check: Joi.string().valid('bend', 'spring').required(),

@@ -2,9 +2,12 @@ import Joi from 'joi';
 
 /** Building blocks of the commands' schemas, with the sentences that a person reads. */
 
-export const clientId = Joi.string().guid({ version: 'uuidv4' }).required().messages({
-  '*': 'The form lost its own number; load the page again.',
-});
+export const clientId = Joi.string()
+  .guid({ version: ['uuidv4', 'uuidv7'] })
+  .required()
+  .messages({
+    '*': 'The form lost its own number; load the page again.',
+  });
 
 export const doughId = Joi.number()
   .integer()

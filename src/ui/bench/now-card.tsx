@@ -133,9 +133,11 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           floor
           className="min-h-22 text-3xl"
           onClick={() =>
-            running && step.step.turn
-              ? turnDone(dough, step, state).forEach(tell)
-              : tell({ kind: running ? 'finish' : 'start' })
+            tell(
+              running && step.step.turn
+                ? turnDone(dough, step, state)
+                : { kind: running ? 'finish' : 'start' },
+            )
           }
         >
           {act}

@@ -27,26 +27,25 @@ export function blockInHand(dough: Pick<FloorDough, 'lamination'>, state: StepSt
  * What is recorded when a turn is done: of several blocks the one in hand, and the step's end with the last of them. A
  * single block's turn, given as the scheme has it, needs no word beyond its end.
  */
-export function turnDone(dough: FloorDough, step: Step, state: StepState, folds?: Fold[]): Act[] {
+export function turnDone(dough: FloorDough, step: Step, state: StepState, folds?: Fold[]): Act {
   const blocks = dough.lamination?.blocks ?? 1;
   const block = blockInHand(dough, state) ?? blocks;
   const own = step.step.given?.fold;
-  const finish: Act = { kind: 'finish' };
-  if (blocks === 1 && !folds) return [finish];
+  if (blocks === 1 && !folds) return { kind: 'finish' };
   const turned: Turned = {
     kind: 'turned',
     block: blocks === 1 ? null : block,
     folds: folds ?? (own ? [own] : []),
     covers: 0,
+    ends: block === blocks,
   };
-  const told: Act = { kind: 'turn', data: turned };
-  return block === blocks ? [told, finish] : [told];
+  return { kind: 'turn', data: turned };
 }
 
 /** What is recorded when this turn and the next were given at one go, to every block. */
-export function turnsAtOneGo(step: Step, next: Step): Act[] {
+export function turnsAtOneGo(step: Step, next: Step): Act {
   const folds = [step, next].flatMap(({ step: route }) => route.given?.fold ?? []);
-  return [{ kind: 'turn', data: { kind: 'turned', block: null, folds, covers: 1 } }, { kind: 'finish' }];
+  return { kind: 'turn', data: { kind: 'turned', block: null, folds, covers: 1, ends: true } };
 }
 
 /** What the big button says. */

@@ -11,7 +11,7 @@ import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
-import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
+import { blockInHand, otherWays, turnDone, turnsAtOneGo, type Act } from './turn-acts';
 import type { WorkProps } from './work-props';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
@@ -31,8 +31,8 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
       given: folds.given.map((one) => one.fold),
       toCome: folds.toCome.map((one) => one.fold),
     });
-  const tellAll = (acts: ReturnType<typeof turnDone>) => {
-    acts.forEach(tell);
+  const tellOf = (act: Act) => {
+    tell(act);
     setTelling(false);
   };
   return (
@@ -92,12 +92,12 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
       <Sheet open={telling} onOpenChange={setTelling} title="What was given?">
         <div className="grid gap-3">
           {next?.step.given && (
-            <Button floor onClick={() => tellAll(turnsAtOneGo(step, next))}>
+            <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>
               turns {step.step.turn} and {next.step.turn} at one go
             </Button>
           )}
           {otherWays(fold).map(({ label, folds: given }) => (
-            <Button key={label} floor onClick={() => tellAll(turnDone(dough, step, state, given))}>
+            <Button key={label} floor onClick={() => tellOf(turnDone(dough, step, state, given))}>
               {label}
             </Button>
           ))}

@@ -94,7 +94,13 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
                 key={label}
                 floor
                 onClick={() => {
-                  onTell(correcting.key, { kind: 'turned', block: null, folds: given, covers: 0 });
+                  onTell(correcting.key, {
+                    kind: 'turned',
+                    block: null,
+                    folds: given,
+                    covers: 0,
+                    ends: true,
+                  });
                   setCorrecting(null);
                 }}
               >

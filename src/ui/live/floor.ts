@@ -1,11 +1,13 @@
 'use client';
 
 import { useMemo, useRef, useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
 import { floorDough, type Board } from '@/core/floor/board';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { Answer } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
+
 import { send } from './command';
 import { go } from './go';
 
@@ -35,7 +37,8 @@ export function useFloor(board: Board, personId: number, now: number) {
   const events = useMemo(() => [...board.doughs.flatMap((dough) => dough.events), ...sent], [board, sent]);
 
   async function record(recording: Recording): Promise<Answer> {
-    const id = crypto.randomUUID();
+    // Ordered by the time they were made: of two words in one minute the later counts.
+    const id = uuidv7();
     const blank = { celsius: null, text: null, undoes: null, data: null };
     const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
     setTrouble(null);

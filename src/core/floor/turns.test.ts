@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { did } from '../../../test-support/floor';
+import { laminatedDough, turned } from '../../../test-support/laminated';
+import type { FloorEvent } from './events';
+import { blockName, countTurns, foldsOf, turnWords } from './turns';
+
+const toButter = ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [
+  did('start', key, 20 * i),
+  did('finish', key, 20 * i + 9),
+]);
+const turn = (nth: number, minute: number) => [
+  did('start', `turn-${nth}`, minute),
+  did('finish', `turn-${nth}`, minute + 9),
+];
+const after = (events: FloorEvent[], blocks = 1) =>
+  laminatedDough([...toButter, ...events], 'Three letter folds', blocks);
+const words = (events: FloorEvent[], blocks = 1) => {
+  const { steps, state } = after(events, blocks);
+  const count = countTurns(steps, state, blocks);
+  return count && turnWords(count);
+};
+const given = (events: FloorEvent[], block = 1, blocks = 1) => {
+  const { steps, state } = after(events, blocks);
+  return foldsOf(steps, state, block).given.map(({ fold }) => fold);
+};
+
+describe('the folds of a block', () => {
+  it('are the scheme’s when a turn is finished without a word', () => {
+    expect(given([...turn(1, 100)])).toEqual(['letter']);
+    expect(words([...turn(1, 100)])).toBe('turn 1 of 3 done');
+  });
+
+  it('are none before the first turn, and none of a turn that was left out', () => {
+    expect(words([])).toBe('no turn yet, 3 to do');
+    const skipped = [...turn(1, 100), did('skip', 'turn-2', 200, { text: 'left out' })];
+    expect(given(skipped)).toEqual(['letter']);
+    expect(words(skipped)).toBe('turn 1 of 2 done, 1 left out');
+  });
+
+  it('are two when two turns were given at one go; the next turn and the rest between are over', () => {
+    const both = [
+      did('start', 'turn-1', 100),
+      turned('turn-1', 112, { folds: ['letter', 'letter'], covers: 1 }),
+    ];
+    const { state, steps } = after(both);
+    expect(state.steps.get('turn-1')?.status).toBe('done');
+    expect(state.steps.get('turn-2')).toMatchObject({ status: 'skipped', skipReason: 'given with turn 1' });
+    expect(state.steps.get('rest-1')?.status).toBe('skipped');
+    expect(state.steps.get('rest-2')?.status).toBe('running');
+    expect(state.steps.get('turn-3')?.startable).toBe(true);
+    expect(foldsOf(steps, state, 1).toCome).toHaveLength(1);
+    expect(words(both)).toBe('turn 2 of 3 done');
+  });
+
+  it('are one more when the sheet went wide and was folded again, and the next turns are still to come', () => {
+    const extra = [did('start', 'turn-1', 100), turned('turn-1', 110, { folds: ['letter', 'half'] })];
+    expect(given(extra)).toEqual(['letter', 'half']);
+    expect(words(extra)).toBe('turn 2 of 4 done, 1 more than planned');
+  });
+
+  it('are what was said last, where it was told wrong', () => {
+    const extra = turned('turn-1', 110, { folds: ['letter', 'half'] });
+    expect(given([did('start', 'turn-1', 100), extra, turned('turn-1', 130, { folds: ['letter'] })])).toEqual(
+      ['letter'],
+    );
+    const undone = did('undo', 'turn-1', 140, { undoes: extra.id });
+    expect(given([did('start', 'turn-1', 100), extra, undone])).toEqual([]);
+  });
+
+  it('are counted for each block by itself, and no turn is done before the last block has it', () => {
+    const one = [did('start', 'turn-1', 100), turned('turn-1', 110, { block: 1, ends: false })];
+    expect(given(one, 1, 2)).toEqual(['letter']);
+    expect(given(one, 2, 2)).toEqual([]);
+    expect(words(one, 2)).toBe('turn 1 of 3 under way, A 1, B 0');
+    const two = [...one, turned('turn-1', 120, { block: 2 })];
+    expect(after(two, 2).state.steps.get('turn-1')?.status).toBe('done');
+    expect(words(two, 2)).toBe('turn 1 of 3 done');
+  });
+
+  it('stay in doubt for nobody: two tablets that finish the same turn count it once', () => {
+    const events = [...turn(1, 100), did('finish', 'turn-1', 109), did('start', 'turn-1', 101)];
+    expect(words(events)).toBe('turn 1 of 3 done');
+  });
+
+  it('cover no more turns than the scheme has', () => {
+    const all = [
+      ...turn(1, 100),
+      ...turn(2, 200),
+      did('start', 'turn-3', 300),
+      turned('turn-3', 310, { folds: ['letter', 'letter'], covers: 2 }),
+    ];
+    const { state } = after(all);
+    expect(state.steps.get('sheet')?.status).toBe('open');
+    expect(state.steps.get('rest-3')?.status).toBe('running');
+  });
+});
+
+describe('checks by hand', () => {
+  it('put the next look off, and a good one takes that back', () => {
+    const springs = did('check', 'rest-1', 130, {
+      data: { kind: 'checked', check: 'spring', answer: 'springs', minutes: 15 },
+    });
+    const { state } = after([...turn(1, 100), springs]);
+    expect(state.steps.get('rest-1')?.notBefore).toBe((130 + 15) * 60_000);
+    const good = did('check', 'rest-1', 150, {
+      data: { kind: 'checked', check: 'spring', answer: 'good', minutes: 0 },
+    });
+    expect(after([...turn(1, 100), springs, good]).state.steps.get('rest-1')?.notBefore).toBeNull();
+  });
+});
+
+it('blocks are called by letters', () => {
+  expect([1, 2, 26].map(blockName)).toEqual(['A', 'B', 'Z']);
+});

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { fillingPerPiece, fillingTotals, overfull, type Filling, type FillingNeed } from './filling';
+import { SHAPE_KINDS, SHAPES } from './shapes';
+
+const poppy: Filling = {
+  ...{ name: 'poppy filling', grams: 28, per: 'piece', limit: 35, bareEdge: 1 },
+  ...{ moment: 'laid', where: 'in the middle' },
+};
+const cream: Filling = {
+  ...poppy,
+  name: 'almond cream',
+  grams: 0.1,
+  per: 'area',
+  bareEdge: 2,
+  moment: 'spread',
+};
+
+describe('a filling', () => {
+  it('is grams a piece, or grams an area less its bare edge', () => {
+    expect(fillingPerPiece(poppy, 144)).toBe(28);
+    expect(fillingPerPiece(cream, 144)).toBeCloseTo(0.1 * 12 * 10, 9);
+    expect(fillingPerPiece({ ...cream, bareEdge: 20 }, 144)).toBe(0);
+  });
+
+  it('that is too much for a piece is named', () => {
+    expect(overfull(poppy, 144)).toBeNull();
+    expect(overfull({ ...poppy, grams: 40 }, 144)).toBe(
+      '40 g of poppy filling a piece: above 35 g it opens and leaks.',
+    );
+  });
+
+  it('is added up by name over doughs, in the order in which it is needed', () => {
+    const need = (filling: Filling, pieces: number, at: number): FillingNeed => ({
+      ...{ filling, pieces, at, pieceArea: 144, product: 'Danish', dough: 'Danish 1' },
+    });
+    const totals = fillingTotals([need(poppy, 10, 30), need(cream, 10, 20), need(poppy, 5, 10)]);
+    expect(totals.map(({ name, grams }) => [name, Math.round(grams)])).toEqual([
+      ['poppy filling', 420],
+      ['almond cream', 120],
+    ]);
+    expect(totals[0]?.needs.map(({ pieces }) => pieces)).toEqual([5, 10]);
+  });
+});
+
+describe('shapes', () => {
+  it.each(SHAPE_KINDS)(
+    '%s is shown in three steps or more, each said in words, with what goes wrong',
+    (kind) => {
+      const { steps, wrong } = SHAPES[kind];
+      expect(steps.length).toBeGreaterThanOrEqual(3);
+      expect(wrong.length).toBeGreaterThanOrEqual(2);
+      for (const { drawing, words } of steps) {
+        expect(drawing.says).toBe(words);
+        expect(drawing.marks.length).toBeGreaterThan(0);
+      }
+    },
+  );
+
+  it('stay within their pictures', () => {
+    for (const kind of SHAPE_KINDS) {
+      for (const { drawing } of SHAPES[kind].steps) {
+        const [left, top, width, height] = drawing.view;
+        for (const mark of drawing.marks) {
+          if (mark.kind !== 'area' && mark.kind !== 'line') continue;
+          for (const [x, y] of mark.points) {
+            expect(x).toBeGreaterThanOrEqual(left);
+            expect(x).toBeLessThanOrEqual(left + width);
+            expect(y).toBeGreaterThanOrEqual(top);
+            expect(y).toBeLessThanOrEqual(top + height);
+          }
+        }
+      }
+    }
+  });
+});

@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { fitBlock } from '@/core/lamination/lock-in';
+import { schemeName } from '@/core/lamination/scheme';
+import { USUAL_SCHEMES } from '@/core/lamination/usual';
+import { METRIC } from '@/core/units/reader';
+import { butterWords, takeOutWords } from './butter-words';
+import { amountLabel, BEGINNINGS, draftOf, readDraft, usualAmount } from './draft';
+import { fitWords } from './fit-words';
+
+const INCHES = { ...METRIC, length: 'in' as const };
+const MINUTE = 60_000;
+
+describe('a scheme as it is typed', () => {
+  it('comes back as it was, in centimetres; and in inches to the hundredth', () => {
+    for (const { scheme } of USUAL_SCHEMES) {
+      expect(readDraft(draftOf(scheme, METRIC), METRIC).scheme).toEqual(scheme);
+      const inches = readDraft(draftOf(scheme, INCHES), INCHES).scheme;
+      expect(inches && schemeName(inches)).toBe(schemeName(scheme));
+      inches?.turns.forEach(({ mm }, i) => expect(mm).toBeCloseTo(scheme.turns[i]?.mm ?? 0, 0));
+    }
+  });
+
+  const draft = draftOf(USUAL_SCHEMES[0]?.scheme ?? never(), METRIC);
+  const fault = (change: Partial<typeof draft>) => readDraft({ ...draft, ...change }, METRIC).fault;
+  const turn = (change: Partial<(typeof draft.turns)[number]>) =>
+    fault({ turns: draft.turns.map((one) => ({ ...one, ...change })) });
+
+  it('reads thicknesses with fractions of an inch', () => {
+    expect(readDraft({ ...draft, amount: '3/8 in' }, METRIC).scheme?.beginning).toMatchObject({
+      blockMm: 9.525,
+    });
+  });
+
+  it('says what is wrong, and where', () => {
+    expect(turn({ mm: 'thin' })).toMatch(/^Turn 1: a sheet’s thickness/);
+    expect(turn({ minutes: '' })).toBe('Turn 1: how many minutes of work?');
+    expect(turn({ rest: 'long' })).toMatch(/0 goes straight on/);
+    expect(turn({ mm: '0.2 mm' })).toMatch(/between 1 and 40 mm/);
+    expect(fault({ amount: '' })).toMatch(/butter block’s thickness/);
+    expect(fault({ flour: 'some' })).toMatch(/percentage/);
+    expect(fault({ lockInMinutes: '?' })).toMatch(/lock-in take/);
+    expect(fault({ beginning: 'discs', amount: '2.5' })).toMatch(/whole number/);
+    expect(fault({ beginning: 'grated', amount: 'x' })).toMatch(/How often/);
+    expect(fault({ turns: Array(15).fill(draft.turns[0]) as typeof draft.turns })).toMatch(/^15 turns/);
+  });
+
+  it('has an amount that can be worked for every way to begin', () => {
+    for (const { id } of BEGINNINGS) {
+      const begun = { ...draft, beginning: id, amount: usualAmount(id, draft.turns.length, METRIC) };
+      // A grated scheme of three turns has three additions.
+      expect(readDraft(begun, METRIC).fault, id).toBeNull();
+      expect(amountLabel(id)).not.toBe('');
+    }
+  });
+});
+
+function never(): never {
+  throw new Error('There are schemes.');
+}
+
+describe('a block that was made', () => {
+  const fit = (dough: [number, number]) =>
+    fitBlock(
+      'envelope',
+      { size: [21.5, 21.5], mm: 10 },
+      { size: dough, mm: 12 },
+      { seam: 1.5, rim: 0, density: 0.95 },
+    );
+
+  it('fits, or is told by how much not, with both remedies', () => {
+    expect(fitWords(fit([32, 32]), METRIC)).toEqual(['It fits.']);
+    const [short, roll, trim] = fitWords(fit([30, 32]), METRIC);
+    expect(short).toBe('It does not fit: the dough is 1.9 cm in length too small.');
+    expect(roll).toBe('Roll the dough to 31.9 × 32 cm; it will be 11.3 mm thick.');
+    expect(trim).toMatch(/^Or trim the butter to 20.2 × 21.5 cm: 27.5 g off, laid on thin spots\.$/);
+  });
+
+  it('is told in inches to those who read them', () => {
+    expect(fitWords(fit([30, 30]), INCHES)[0]).toBe(
+      'It does not fit: the dough is 3/4 in in length and 3/4 in in width too small.',
+    );
+  });
+
+  it('is not trimmed to nothing', () => {
+    expect(fitWords(fit([1, 1]), METRIC)).toHaveLength(2);
+  });
+});
+
+describe('butter in words', () => {
+  const base = { core: 5, surface: 6, state: 'hard' as const, readyIn: 12, softIn: 45, coldFor: null };
+  const say = (change: Partial<Parameters<typeof butterWords>[0]>) =>
+    butterWords({ ...base, ...change }, 0, 'UTC', '21 °C');
+
+  it('says what to do first', () => {
+    expect(say({})).toEqual(['12 min more: pliable at 00:12.', 'At 21 °C it runs from 00:45.']);
+    expect(say({ state: 'pliable', readyIn: 0 })).toEqual([
+      ...['Pliable now, for another 45 min.', 'On the bench until 00:45 at 21 °C.'],
+    ]);
+    expect(say({ state: 'pliable', softIn: null })).toEqual(['Pliable now.', 'At 21 °C it stays workable.']);
+    expect(say({ state: 'soft', coldFor: 15 })).toEqual(['Too soft: 15 min in the cold.']);
+    expect(say({ state: 'soft' })[0]).toMatch(/make a new block/);
+    expect(say({ readyIn: null })[0]).toMatch(/pound it/);
+  });
+
+  it('says when to take it out for a lock-in, or that it is too late for it', () => {
+    expect(takeOutWords(60 * MINUTE, 20, 0, 'UTC')).toBe(
+      'Take it out at 00:40 for a lock-in at 01:00: 20 min in the room.',
+    );
+    expect(takeOutWords(10 * MINUTE, 20, 30 * MINUTE, 'UTC')).toMatch(
+      /should have come out.*earliest is 00:50/,
+    );
+    expect(takeOutWords(60 * MINUTE, null, 0, 'UTC')).toMatch(/temper it slower/);
+  });
+});

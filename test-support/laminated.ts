@@ -1,0 +1,57 @@
+import type { BlockWork } from '@/core/floor/block-work';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { FloorEvent, Turned } from '@/core/floor/events';
+import { foldDough } from '@/core/floor/state';
+import { laminate, LAMINATE } from '@/core/lamination/steps';
+import type { Scheme } from '@/core/lamination/scheme';
+import { USUAL_SCHEMES } from '@/core/lamination/usual';
+import { expandDough } from '@/core/route/expand';
+import type { ProductSpec, Route } from '@/core/route/route';
+import { did, MIN, SMALL_SIZES } from './floor';
+import { SMALL_PRODUCT, SMALL_ROUTE } from './small-dough';
+
+/** A shipped scheme by its name. */
+export function usualScheme(name: string): Scheme {
+  const found = USUAL_SCHEMES.find((one) => one.name === name);
+  if (!found) throw new Error(`No scheme is called ${name}.`);
+  return found.scheme;
+}
+
+const plain = SMALL_ROUTE.dough.steps.filter(({ id }) => id === 'mix' || id === 'retard' || id === 'sheet');
+
+/** Mix, retard, whatever the scheme asks for, sheet. */
+export const UNLAMINATED: Route = {
+  steps: [...plain, { id: LAMINATE, kind: 'laminate', label: 'Laminate', around: 22, settling: 60 }],
+  links: [
+    { from: 'mix', to: 'retard', min: 0, max: 0 },
+    { from: 'retard', to: LAMINATE, min: 0, max: 0 },
+    { from: LAMINATE, to: 'sheet', min: 0, max: 0 },
+  ],
+};
+
+/** The small product, laminated by a scheme. */
+export function laminatedProduct(scheme: Scheme): ProductSpec {
+  return { ...SMALL_PRODUCT, route: { ...SMALL_ROUTE, dough: laminate(UNLAMINATED, scheme) } };
+}
+
+/** A dough in blocks, with what has happened to it; its steps are planned an hour each. */
+export function laminatedDough(events: FloorEvent[], scheme = 'Three letter folds', blocks = 1): FloorDough {
+  const own = usualScheme(scheme);
+  const { steps, links } = expandDough([{ id: 5, product: laminatedProduct(own), pieces: 40 }], SMALL_SIZES);
+  const lamination: BlockWork = {
+    ...{ blocks, mm: 4, weights: { dough: 3000, fat: 900 } },
+    scheme: { versionId: 1, name: scheme, scheme: own },
+  };
+  const timed = steps.map((step, i) => ({
+    ...step,
+    plannedStart: i * 60 * MIN,
+    plannedEnd: (i + 1) * 60 * MIN,
+  }));
+  return { id: 1, name: 'Crescent 1', steps: timed, lamination, state: foldDough({ steps, links }, events) };
+}
+
+/** Folds given during a turn. */
+export function turned(key: string, minute: number, data: Partial<Turned>): FloorEvent {
+  const whole: Turned = { kind: 'turned', block: null, folds: ['letter'], covers: 0, ends: true, ...data };
+  return did('turn', key, minute, { data: whole });
+}
