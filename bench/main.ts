@@ -22,6 +22,7 @@ import { houseNow } from '@/server/queries/clock';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
+import { LAMINATION } from './lamination';
 
 const TRIES = 15;
 const { values } = parseArgs({ options: { plans: { type: 'string' } } });
@@ -180,6 +181,8 @@ async function main(): Promise<void> {
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
       '',
     );
+    for (const { what, wanted, work } of LAMINATION)
+      row(what, `${(await timed(work)).toFixed(1)} ms`, wanted);
   } finally {
     await browser.close();
     await application.stop();

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { address, signIn } from '../../e2e/support/people';
+import { record } from '../../e2e/support/record';
 
 async function keep(page: Page, name: string): Promise<void> {
   await expect(page.getByText('Laying out the work')).toBeHidden();
@@ -42,6 +43,28 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.getByRole('tab', { name: 'Proof' }).click();
   await expect(planner.getByRole('row', { name: /^Warm, in the proofer/ })).toBeVisible();
   await keep(planner, 'workbench-proof');
+
+  await planner.goto('/lamination');
+  await expect(planner.getByRole('region', { name: /at 3\.9 mm/ }).getByRole('status')).toHaveText(
+    'an open honeycomb',
+  );
+  await keep(planner, 'lamination');
+  await planner.goto('/dough/2/cut');
+  await expect(planner.getByRole('row', { name: /^chocolate roll/ })).toBeVisible();
+  await keep(planner, 'cut-plan');
+  await planner.goto('/fillings');
+  await expect(planner.getByRole('region', { name: 'crescent', exact: true })).toBeVisible();
+  await keep(planner, 'fillings');
+
+  const laminator = await signIn(browser, 'Selma', { width: 1024, height: 768 });
+  for (const key of ['butter', 'butter-out', 'lock-in']) {
+    await record(laminator, 5, key, 'start');
+    await record(laminator, 5, key, 'finish');
+  }
+  await record(laminator, 5, 'turn-1', 'start');
+  await laminator.goto('/bench');
+  await expect(laminator.getByRole('list', { name: 'Gaps of the sheeter' })).toBeVisible();
+  await keep(laminator, 'bench-turn');
 
   const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
   await expect(baker.getByRole('region', { name: 'Now' })).toBeVisible();

@@ -15,6 +15,7 @@ import { people } from '../queries/house';
 import { currentProducts } from '../queries/products';
 import { rollingHouse } from '../queries/rolling';
 import { scrapStock } from '../queries/scrap';
+import { sharedBoard } from '../queries/shared-board';
 import { currentSchemes } from '../queries/schemes';
 import { doughsBehind } from '../queries/schemes-behind';
 import { runCommand } from './run';
@@ -82,6 +83,24 @@ async function buttered(kind: string) {
   }
   return dough;
 }
+
+describe('the board that all views share', () => {
+  it('is worked out once for everybody in one minute, and anew after every act', async () => {
+    const now = await houseNow(house.pool);
+    const [first, again] = await Promise.all([
+      sharedBoard(house.pool, now, 1),
+      sharedBoard(house.pool, now, 1),
+    ]);
+    expect(again).toBe(first);
+    const dough = await waiting('Crescent');
+    await done('record-event', selma, record(dough.id, null, 'note', { text: 'for the market' }));
+    const after = await sharedBoard(house.pool, now, 1);
+    expect(after.doughs.find(({ id }) => id === dough.id)?.events.at(-1)).toMatchObject({
+      text: 'for the market',
+    });
+    expect(await sharedBoard(house.pool, now + 60_000, 1)).not.toBe(after);
+  });
+});
 
 describe('lamination schemes', () => {
   it('are kept once for one tap, by a planner, and never under a name that is taken', async () => {

@@ -71,6 +71,11 @@ export async function productsAsSet(db: Db): Promise<Pick<KnownProduct, 'product
   return rows.map(({ productId, name, body }) => ({ productId, name, rises: json<Body>(body).rises }));
 }
 
+/** What a dough can be made of: every product by name. */
+export function productNames(db: Db): Promise<{ id: number; name: string }[]> {
+  return rowsOf(db, 'SELECT id, name FROM product ORDER BY name');
+}
+
 /** The newest version of every product, by name; its rises take the times that the house has learnt. */
 export async function currentProducts(db: Db): Promise<KnownProduct[]> {
   const rows = await rowsOf<ProductRow>(db, NEWEST);
