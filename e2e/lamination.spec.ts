@@ -11,7 +11,7 @@ test('a scheme is composed, its verdict changes with a turn, it is kept, given t
 }) => {
   const page = await signIn(browser, 'Mara');
   await page.goto('/lamination');
-  await expect(verdict(page)).toHaveText('an open honeycomb');
+  await expect(verdict(page)).toHaveText('open honeycomb');
   const section = page.getByRole('region', { name: /at 3\.9 mm/ });
   await expect(section).toContainText('fat layers27');
   await expect(section).toContainText('one letter fold more: 81 fat layers');

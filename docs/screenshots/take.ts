@@ -46,7 +46,7 @@ test('one current picture of each main view', async ({ browser }) => {
 
   await planner.goto('/lamination');
   await expect(planner.getByRole('region', { name: /at 3\.9 mm/ }).getByRole('status')).toHaveText(
-    'an open honeycomb',
+    'open honeycomb',
   );
   await keep(planner, 'lamination');
   await planner.goto('/dough/2/cut');

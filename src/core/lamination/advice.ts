@@ -4,7 +4,7 @@ import type { Fold } from './stack';
 
 const um = (value: number) => (value < 10 ? Math.round(value * 10) / 10 : Math.round(value));
 
-/** `27 fat layers, 56 µm on average: an open honeycomb`. */
+/** `27 fat layers, 56 µm on average: open honeycomb`. */
 export function outcomeWords({ layers, verdict }: Outcome, scheme: Pick<Scheme, 'kind'>): string {
   return `${layers.fatLayers} fat layers, ${um(layers.meanFat)} µm on average: ${verdictWords(verdict, scheme.kind)}`;
 }

@@ -12,8 +12,8 @@ export const LAMINATION_KINDS = ['honeycomb', 'tender', 'discs'] as const;
 export type LaminationKind = (typeof LAMINATION_KINDS)[number];
 
 export const KIND_WORDS: Record<LaminationKind, { label: string; aim: string }> = {
-  honeycomb: { label: 'crescents and danish', aim: 'an open honeycomb' },
-  tender: { label: 'layered brioche', aim: 'a tender crumb with soft layers' },
+  honeycomb: { label: 'crescents and danish', aim: 'open honeycomb' },
+  tender: { label: 'layered brioche', aim: 'tender, soft layers' },
   discs: { label: 'stacked discs', aim: 'few, plain layers' },
 };
 

@@ -16,9 +16,9 @@ export async function sharedBoard(db: Db, now: number, daysBack: number): Promis
   const [facts] = await rowsOf<Record<string, string | number | null>>(
     db,
     `SELECT DATABASE() AS name, MAX(id) AS feed,
-       (SELECT COUNT(*) FROM change_feed WHERE id > (SELECT MAX(id) FROM change_feed) - 100) AS lately,
+       (SELECT COUNT(*) FROM change_feed WHERE id > (SELECT CAST(MAX(id) AS SIGNED) - 100 FROM change_feed)) AS lately,
        (SELECT MAX(id) FROM place_reading) AS reading,
-       (SELECT COUNT(*) FROM place_reading WHERE id > (SELECT MAX(id) FROM place_reading) - 100) AS readings,
+       (SELECT COUNT(*) FROM place_reading WHERE id > (SELECT CAST(MAX(id) AS SIGNED) - 100 FROM place_reading)) AS readings,
        (SELECT MAX(at) FROM scale_reading) AS weight FROM change_feed`,
   );
   const key = JSON.stringify([facts, Math.floor(now / MINUTE), daysBack]);

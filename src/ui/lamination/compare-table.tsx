@@ -28,7 +28,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
   const kg = (weights.dough + weights.fat) / 1000;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Schemes side by side">
-      <table className="w-full min-w-[42rem] border-collapse text-left text-[16px]">
+      <table className="w-full min-w-[42rem] border-collapse text-left text-[15px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">
             {HEADINGS.map((heading) => (
@@ -39,7 +39,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
           </tr>
         </thead>
         <tbody>
-          {schemes.map(({ id, name, scheme, products }) => {
+          {schemes.map(({ id, name, scheme }) => {
             const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
             const { work, rest } = schemeMinutes(scheme, kg);
             return (
@@ -52,21 +52,16 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                     type="button"
                     aria-pressed={id === chosen}
                     onClick={() => onChoose(id)}
-                    className="min-h-8 text-left font-semibold underline-offset-4 hover:underline"
+                    className="text-left font-semibold underline-offset-4 hover:underline"
                   >
                     {name}
                   </button>
-                  {products.length > 0 && id === chosen && (
-                    <span className="block pb-1 text-[14px] text-quiet">
-                      {products.map((product) => product.name.toLowerCase()).join(', ')}
-                    </span>
-                  )}
                 </th>
                 <td className="pr-3 whitespace-nowrap">{schemeName(scheme)}</td>
                 <td className="pr-3">{layers.fatLayers}</td>
                 <td className="pr-3 text-quiet">{multiplied}</td>
                 <td className="pr-3 whitespace-nowrap">{microns(layers.meanFat)}</td>
-                <td className="pr-3">{verdictWords(verdict, scheme.kind)}</td>
+                <td className="pr-3 whitespace-nowrap">{verdictWords(verdict, scheme.kind)}</td>
                 <td className="pr-3 whitespace-nowrap">{duration(work)}</td>
                 <td className="whitespace-nowrap">{duration(rest)}</td>
               </tr>

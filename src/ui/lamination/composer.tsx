@@ -31,7 +31,7 @@ export function Composer({
   return (
     <fieldset>
       <legend className="mb-2 text-xl font-semibold">Compose</legend>
-      <div className="mb-3 grid grid-cols-[1.5fr_2fr_1fr_1fr_1fr] gap-2">
+      <div className="mb-3 grid grid-cols-[2fr_2fr_1fr_1fr_1fr] gap-2">
         <Choice
           label="for"
           value={draft.kind}
@@ -74,7 +74,7 @@ export function Composer({
               <th scope="row" className="w-16 font-semibold whitespace-nowrap">
                 Turn {i + 1}
               </th>
-              <td>
+              <td className="w-40">
                 <select
                   aria-label={`Fold of turn ${i + 1}`}
                   className={CELL}

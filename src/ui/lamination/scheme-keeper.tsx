@@ -80,6 +80,11 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
           </Button>
         )}
       </div>
+      {from && from.products.length > 0 && (
+        <p className="text-[15px] text-quiet">
+          Laminated by it: {from.products.map((product) => product.name.toLowerCase()).join(', ')}
+        </p>
+      )}
       {from && (
         <details>
           <summary className="min-h-9 cursor-pointer text-[16px]">Give “{from.name}” to products</summary>
