@@ -168,6 +168,16 @@ export function planBlock(
   }
 }
 
+/** The same; null where the block cannot be rolled as it is asked for, for those who have nowhere to say so. */
+export function planBlockIfAny(...asked: Parameters<typeof planBlock>): BlockPlan | null {
+  try {
+    return planBlock(...asked);
+  } catch (error) {
+    if (error instanceof GeometryFault) return null;
+    throw error;
+  }
+}
+
 function openSheet(beginning: Beginning, volume: number, mm: number, table: Table): Slab {
   if (beginning.way === 'discs') {
     // Discs are rolled to a finger's thickness; the side of the square that one is cut from.

@@ -1,7 +1,7 @@
 import type { BoardDough, RollingHouse } from '@/core/floor/board';
 import { floorDough } from '@/core/floor/board';
 import { foldsOf } from '@/core/floor/turns';
-import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import { planBlockIfAny } from '@/core/lamination/geometry';
 import type { PieceSize } from '@/core/cutting/piece';
 import { rowsOf, type Db } from '../db/rows';
 import { productVersions } from './products';
@@ -46,18 +46,9 @@ export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse)
   });
   if (pieces.length === 0) return null;
   const { given, toCome } = foldsOf(dough.steps, floorDough(dough).state, 1);
-  try {
-    const { final, density } = planBlock(
-      work.scheme.scheme,
-      work.weights,
-      work.mm,
-      rolling.table,
-      rolling.laying,
-      [...given, ...toCome],
-    );
-    return { sheet: { ...final.sheet, density }, sheets: work.blocks, pieces };
-  } catch (error) {
-    if (error instanceof GeometryFault) return null;
-    throw error;
-  }
+  const plan = planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying, [
+    ...given,
+    ...toCome,
+  ]);
+  return plan && { sheet: { ...plan.final.sheet, density: plan.density }, sheets: work.blocks, pieces };
 }

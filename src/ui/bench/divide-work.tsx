@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { tally, weighed } from '@/core/cutting/tally';
-import { readAmount, weigh } from '@/core/units/amount';
 import { parseNumber } from '@/core/units/number';
 import { showMass } from '@/core/units/reader';
+import { typedGrams } from '@/core/units/typed-grams';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useUnits } from '../live/units';
@@ -44,13 +44,6 @@ export function DivideWork({ item, outputs, scale, tell, running }: WorkProps) {
     setTrouble(null);
     setGrams('');
     tell({ kind: 'weigh', data: { kind: 'pieces', count: pieces, grams: Math.round(weight * 10) / 10 } });
-  };
-  const typed = () => {
-    const amount = readAmount(grams);
-    const read = amount.ok
-      ? weigh(amount.value, { kitchen: units.kitchen, eggs: 'M', name: '', density: null })
-      : amount;
-    put(read.ok ? read.value.grams : null);
   };
   const verdict = last && weighed(target, last);
   return (
@@ -94,7 +87,7 @@ export function DivideWork({ item, outputs, scale, tell, running }: WorkProps) {
           className="grid grid-cols-[6rem_1fr_auto] items-end gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            typed();
+            put(typedGrams(grams, units));
           }}
         >
           <Field label="pieces" size="floor" inputMode="numeric" value={count} onType={setCount} />

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { lockInDrawing } from '@/core/lamination/drawing';
-import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import { planBlockIfAny } from '@/core/lamination/geometry';
 import { LOCK_IN_WORDS } from '@/core/lamination/words';
 import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
@@ -18,15 +18,12 @@ export function LockInWork({ item, rolling }: WorkProps) {
   const [fitting, setFitting] = useState(false);
   const { units, slab } = useSizes();
   const work = dough.lamination;
-  const plan = useMemo(() => {
-    if (!work) return null;
-    try {
-      return planBlock(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying).lockIn;
-    } catch (error) {
-      if (error instanceof GeometryFault) return null;
-      throw error;
-    }
-  }, [work, rolling]);
+  const plan = useMemo(
+    () =>
+      work &&
+      planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying)?.lockIn,
+    [work, rolling],
+  );
   if (!work || !plan) return null;
   const flour = work.scheme.scheme.flourInFat;
   const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';

@@ -5,7 +5,7 @@ import type { RollingHouse } from '@/core/floor/board';
 import { blockName, foldsOf } from '@/core/floor/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
 import { foldDrawing } from '@/core/lamination/drawing';
-import { GeometryFault, planBlock } from '@/core/lamination/geometry';
+import { planBlockIfAny } from '@/core/lamination/geometry';
 import { FOLD_WORDS, HOW_TO } from '@/core/lamination/words';
 import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
@@ -113,15 +113,7 @@ function planned(
   { table, laying }: RollingHouse,
   { given, toCome }: ReturnType<typeof foldsOf>,
 ) {
-  if (!work) return null;
-  try {
-    const { turns } = planBlock(work.scheme.scheme, work.weights, work.mm, table, laying, [
-      ...given,
-      ...toCome,
-    ]);
-    return turns[given.length] ?? null;
-  } catch (error) {
-    if (error instanceof GeometryFault) return null;
-    throw error;
-  }
+  const all = [...given, ...toCome];
+  const plan = work && planBlockIfAny(work.scheme.scheme, work.weights, work.mm, table, laying, all);
+  return plan?.turns[given.length] ?? null;
 }

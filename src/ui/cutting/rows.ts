@@ -1,10 +1,10 @@
 import { pieceFault, SHAPE_WORDS, type PieceShape, type PieceSize } from '@/core/cutting/piece';
 import type { Wanted } from '@/core/cutting/arrange';
-import { readAmount, weigh } from '@/core/units/amount';
 import { parseMillimetres } from '@/core/units/length';
 import { parseNumber } from '@/core/units/number';
 import { rulerLength } from '@/core/units/length';
 import type { ReaderUnits } from '@/core/units/reader';
+import { typedGrams } from '@/core/units/typed-grams';
 
 /** One kind of piece as it is typed. */
 export interface CutRow {
@@ -70,11 +70,10 @@ function count(text: string): number | null | 'none' {
   return value !== null && Number.isInteger(value) && value >= 1 && value <= 5000 ? value : 'none';
 }
 
-function grams(text: string, { kitchen }: Pick<ReaderUnits, 'kitchen'>): number | null | 'none' {
+function grams(text: string, units: Pick<ReaderUnits, 'kitchen'>): number | null | 'none' {
   if (text.trim() === '') return null;
-  const amount = readAmount(text);
-  const weighed = amount.ok ? weigh(amount.value, { kitchen, eggs: 'M', name: '', density: null }) : amount;
-  return weighed.ok && weighed.value.grams > 0 ? weighed.value.grams : 'none';
+  const weight = typedGrams(text, units);
+  return weight !== null && weight > 0 ? weight : 'none';
 }
 
 /** A sheet that no piece fits, in a sentence; null where one does. */

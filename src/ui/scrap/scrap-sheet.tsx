@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { SCRAP_WAYS } from '@/core/cutting/scrap';
 import { SCRAP_USES, type Scrap, type ScrapUse } from '@/core/floor/events';
-import { readAmount, weigh } from '@/core/units/amount';
 import { showMass } from '@/core/units/reader';
+import { typedGrams } from '@/core/units/typed-grams';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
@@ -25,13 +25,10 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
   const [how, setHow] = useState<Scrap['how']>('weighed');
   const [trouble, setTrouble] = useState<string | null>(null);
   const tell = (use: ScrapUse) => {
-    const amount = readAmount(typed);
-    const read = amount.ok
-      ? weigh(amount.value, { kitchen: units.kitchen, eggs: 'M', name: '', density: null })
-      : amount;
-    if (!read.ok || read.value.grams < 1) return setTrouble('Type a weight, such as 640 g or 1 lb 6 oz.');
+    const grams = typedGrams(typed, units);
+    if (grams === null || grams < 1) return setTrouble('Type a weight, such as 640 g or 1 lb 6 oz.');
     setTrouble(null);
-    onTell({ kind: 'scrap', grams: Math.round(read.value.grams), how, use });
+    onTell({ kind: 'scrap', grams: Math.round(grams), how, use });
     setTyped('');
     onOpenChange(false);
   };

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { readAmount, weigh } from '@/core/units/amount';
 import { parseMillimetres } from '@/core/units/length';
 import { parseNumber } from '@/core/units/number';
 import { parseCelsius } from '@/core/units/temperature';
+import { typedGrams } from '@/core/units/typed-grams';
 import { useUnits } from '../live/units';
 
 /** Typed texts by name, with a setter for each, and readers in this reader's units. NaN where a text is no such value. */
@@ -17,13 +17,7 @@ export function useTyped<T extends Record<string, string>>(begin: T) {
     /** A length on the bench, cm; without a unit it is in the reader's. */
     cm: (name: keyof T) => (parseMillimetres(typed[name] ?? '', units.length) ?? NaN) / 10,
     number: (name: keyof T) => parseNumber((typed[name] ?? '').replace('%', '')) ?? NaN,
-    grams: (name: keyof T) => {
-      const amount = readAmount(typed[name] ?? '');
-      const weighed = amount.ok
-        ? weigh(amount.value, { kitchen: units.kitchen, eggs: 'M', name: '', density: null })
-        : amount;
-      return weighed.ok ? weighed.value.grams : NaN;
-    },
+    grams: (name: keyof T) => typedGrams(typed[name] ?? '', units) ?? NaN,
   };
   const field = (name: keyof T & string) => ({
     value: typed[name] ?? '',

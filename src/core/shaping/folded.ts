@@ -1,0 +1,178 @@
+import { area, line, rectangle, type Point } from '../drawing/drawing';
+import { arrow, curve, round, step, type Shape } from './step';
+
+/** One wing of a pinwheel, and where a point comes to lie after some quarter turns around the middle. */
+const WING: Point[] = [
+  [50, 35],
+  [50, 6],
+  [78, 6],
+];
+const turned = ([x, y]: Point, quarters: number): Point =>
+  quarters === 0 ? [x, y] : turned([50 - (y - 35), 35 + (x - 50)], quarters - 1);
+
+const SQUARE = rectangle(22, 7, 56, 56);
+
+/** Shapes that are cut and folded, or rounded into a tin. */
+export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
+  pinwheel: {
+    label: 'pinwheel',
+    steps: [
+      step(
+        'four cuts from the corners, not quite to the middle',
+        area(SQUARE, 'dough'),
+        ...[
+          [22, 7, 42, 27],
+          [78, 7, 58, 27],
+          [78, 63, 58, 43],
+          [22, 63, 42, 43],
+        ].map(([x = 0, y = 0, u = 0, v = 0]) =>
+          line(
+            [
+              [x, y],
+              [u, v],
+            ],
+            { heavy: true },
+          ),
+        ),
+      ),
+      step(
+        'every second corner to the middle',
+        area(SQUARE, 'dough'),
+        ...(
+          [
+            [
+              [22, 7],
+              [42, 27],
+              [50, 35],
+              [50, 7],
+            ],
+            [
+              [78, 7],
+              [58, 27],
+              [50, 35],
+              [78, 35],
+            ],
+            [
+              [78, 63],
+              [58, 43],
+              [50, 35],
+              [50, 63],
+            ],
+            [
+              [22, 63],
+              [42, 43],
+              [50, 35],
+              [22, 35],
+            ],
+          ] as Point[][]
+        ).map((points) => area(points, 'shade')),
+      ),
+      step(
+        'press hard in the middle; filling on top of it',
+        ...[0, 1, 2, 3].map((quarter) =>
+          area(
+            WING.map((point) => turned(point, quarter)),
+            'dough',
+          ),
+        ),
+        round(50, 35, 7, 'filling'),
+      ),
+    ],
+    wrong: [
+      { sign: 'wings come loose', because: 'middle not pressed, or floury' },
+      { sign: 'falls apart', because: 'cuts went to the middle' },
+    ],
+  },
+  pocket: {
+    label: 'pocket',
+    steps: [
+      step('filling in the middle, edges bare', area(SQUARE, 'dough'), round(50, 35, 11, 'filling')),
+      step(
+        'two opposite corners to the middle, water as glue',
+        area(
+          [
+            [50, 7],
+            [78, 7],
+            [78, 35],
+            [50, 63],
+            [22, 63],
+            [22, 35],
+          ],
+          'dough',
+        ),
+        area(
+          [
+            [50, 7],
+            [50, 35],
+            [22, 35],
+          ],
+          'shade',
+        ),
+        area(
+          [
+            [78, 35],
+            [50, 35],
+            [50, 63],
+          ],
+          'shade',
+        ),
+      ),
+      step(
+        'the other two over them; press to the tray',
+        area(
+          [
+            [50, 7],
+            [78, 35],
+            [50, 63],
+            [22, 35],
+          ],
+          'dough',
+        ),
+        line([
+          [50, 7],
+          [50, 63],
+        ]),
+        line([
+          [22, 35],
+          [78, 35],
+        ]),
+        round(50, 35, 4, 'shade'),
+      ),
+    ],
+    wrong: [
+      { sign: 'springs open', because: 'not pressed through to the tray' },
+      { sign: 'leaks', because: 'overfull, or filling on the edge' },
+    ],
+  },
+  bun: {
+    label: 'bun in a sugared tin',
+    steps: [
+      step(
+        'butter the tin and sugar it, shake out',
+        curve('M22 18h56l-8 42h-40Z', 'tin'),
+        line(
+          [
+            [26, 24],
+            [74, 24],
+          ],
+          { dashed: true },
+        ),
+      ),
+      step(
+        'round tight under a cupped hand',
+        round(50, 42, 18, 'dough'),
+        curve('M24 40C26 14 74 14 76 40', 'none'),
+        arrow([80, 46], [70, 58]),
+      ),
+      step(
+        'seam down; half the tin, no more',
+        curve('M22 14h56l-8 46h-40Z', 'tin'),
+        curve('M31 38C33 30 67 30 69 38L67 58H33Z'),
+      ),
+    ],
+    wrong: [
+      { sign: 'sticks to the tin', because: 'sugar missed a spot, or unmoulded cold' },
+      { sign: 'runs over', because: 'too heavy a piece for the tin' },
+    ],
+  },
+};

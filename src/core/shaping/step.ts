@@ -1,0 +1,36 @@
+import { line, type Drawing, type Mark, type Point } from '../drawing/drawing';
+
+/** One picture of the hands' work, and what it says. */
+export interface ShapeStep {
+  drawing: Drawing;
+  words: string;
+}
+
+export interface Shape {
+  label: string;
+  steps: ShapeStep[];
+  /** What goes wrong, and why. */
+  wrong: { sign: string; because: string }[];
+}
+
+const view = [0, 0, 100, 70] as const;
+/** One step: its words and what is drawn. */
+export const step = (words: string, ...marks: Mark[]): ShapeStep => ({
+  words,
+  drawing: { view, marks, says: words },
+});
+export const arrow = (...points: Point[]) => line(points, { arrow: true });
+export const curve = (
+  path: string,
+  tone: 'dough' | 'shade' | 'filling' | 'none' | 'tin' | 'butter' = 'dough',
+): Mark => ({
+  kind: 'curve',
+  path,
+  tone,
+});
+export const round = (
+  x: number,
+  y: number,
+  r: number,
+  tone: 'dough' | 'filling' | 'none' | 'tin' | 'shade',
+) => curve(`M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`, tone);
