@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { doughYield, scrapOffers, type ScrapStock } from './scrap';
 import { tally, weighed } from './tally';
-import { perTray, trayNeed } from './trays';
+import { footOf, perTray, trayNeed } from './trays';
 import { svgFile } from '../drawing/svg';
 import { area, line, rectangle, text } from '../drawing/drawing';
 
@@ -113,6 +113,16 @@ describe('trays', () => {
   it('are counted whole, the last one with what is left', () => {
     expect(trayNeed(112, 15)).toEqual({ trays: 8, onLast: 7, perTray: 15 });
     expect(trayNeed(30, 15)).toEqual({ trays: 2, onLast: 15, perTray: 15 });
+  });
+
+  it('take pieces as they are set down: crescents rolled, snails lying, squares as cut', () => {
+    const [long, thick] = footOf({ shape: 'triangle', base: 11, height: 27 }, 3.9);
+    expect(long).toBeCloseTo(14.3, 6);
+    expect(thick).toBeCloseTo(2.6, 1);
+    const snail = footOf({ shape: 'slice', base: 3.6, height: 56.5 }, 3.9);
+    expect(snail[0]).toBeCloseTo(5.3, 1);
+    expect(footOf({ shape: 'square', base: 12, height: 0 }, 4.9)).toEqual([12, 12]);
+    expect(footOf({ shape: 'rectangle', base: 8, height: 15 }, 4)).toEqual([8, 15]);
   });
 
   it('hold fewer of larger pieces, with room to double', () => {

@@ -29,6 +29,8 @@ export interface RollingHouse {
   limits: Record<LaminationKind, LayerLimits>;
   /** Longest sheet on the bench where it is cut, cm. */
   benchLength: number;
+  /** A tray, cm. */
+  tray: readonly [length: number, width: number];
 }
 
 /** A dough with all that is needed to draw and fold it: facts and plan, nothing derived. */

@@ -25,5 +25,6 @@ export async function rollingHouse(db: Db): Promise<RollingHouse> {
       LAMINATION_KINDS.map((kind) => [kind, limits(kind)]),
     ) as RollingHouse['limits'],
     benchLength: value('bench_length'),
+    tray: [value('tray_length'), value('tray_width')],
   };
 }

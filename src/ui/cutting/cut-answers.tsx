@@ -3,7 +3,7 @@
 import type { Arrangement } from '@/core/cutting/arrange';
 import { pieceGrams, SHAPE_WORDS } from '@/core/cutting/piece';
 import { sheetFor, weightAdvice } from '@/core/cutting/solve';
-import { trayNeed } from '@/core/cutting/trays';
+import { footOf, perTray as fitting, trayNeed } from '@/core/cutting/trays';
 import { rulerLength } from '@/core/units/length';
 import { showMass } from '@/core/units/reader';
 import { useUnits } from '../live/units';
@@ -18,10 +18,12 @@ interface Props {
   /** How many sheets are cut like this one, and how many of them make one whole sheet. */
   sheets: number;
   parts: number;
+  /** A tray, cm. */
+  tray: readonly [number, number];
 }
 
 /** What comes from the sheet: pieces, their weight, how to mend it, trays, and what is left over. */
-export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts }: Props) {
+export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray }: Props) {
   const [units] = useUnits();
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="What comes from the sheet">
@@ -40,7 +42,9 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts }: Pr
             const pieces = plan.counts[i] ?? 0;
             const grams = pieceGrams(wanted.size, mm, density);
             const alone = sheetFor(wanted.size, wanted.most ?? pieces, plan.width);
-            const trays = perTray === null ? null : trayNeed(pieces * sheets, perTray);
+            // Where nobody has said how many a tray takes, as many as find room to double.
+            const each = perTray ?? fitting(tray, footOf(wanted.size, mm));
+            const trays = each > 0 ? trayNeed(pieces * sheets, each) : null;
             const missing =
               wanted.most === null ? 0 : Math.max(0, wanted.most * (sheets / parts) - pieces * sheets);
             return (
@@ -59,7 +63,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts }: Pr
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {trays && trays.trays > 0
-                    ? `${trays.trays}${trays.onLast < trays.perTray ? `, the last with ${trays.onLast}` : ''}`
+                    ? `${trays.trays} of ${trays.perTray}${trays.onLast < trays.perTray ? `, the last with ${trays.onLast}` : ''}`
                     : ''}
                 </td>
                 <td className="whitespace-nowrap text-quiet">

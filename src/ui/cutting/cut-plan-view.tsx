@@ -34,12 +34,14 @@ interface Props {
   sheets: number;
   pieces: PieceToCut[];
   benchLength: number;
+  /** A tray, cm. */
+  tray: readonly [number, number];
   /** What else belongs on the paper: allergens, shelves. */
   notes?: string[];
 }
 
 /** From sheet to pieces: where each cut goes, what a piece weighs, what is left over. Typed, drawn, printed. */
-export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes = [] }: Props) {
+export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, notes = [] }: Props) {
   const [units] = useUnits();
   const [rows, setRows] = useState<CutRow[]>(() =>
     pieces.map(({ name, size, ...more }) => rowOf(name, size, more, units)),
@@ -150,6 +152,7 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, notes =
             names={names}
             mm={laid.sheet.mm}
             density={laid.sheet.density}
+            tray={tray}
             sheets={sheets * laid.sheet.parts}
             parts={laid.sheet.parts}
           />

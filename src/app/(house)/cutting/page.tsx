@@ -8,7 +8,7 @@ export const metadata: Metadata = { title: 'Cut plan' };
 
 export default async function CuttingPage() {
   await housePage();
-  const { benchLength, table } = await rollingHouse(pool());
+  const { benchLength, table, tray } = await rollingHouse(pool());
   return (
     <CutPlanView
       title={null}
@@ -21,6 +21,7 @@ export default async function CuttingPage() {
         },
       ]}
       benchLength={benchLength}
+      tray={tray}
     />
   );
 }

@@ -19,5 +19,12 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   ]);
   const cut = dough && (await doughCut(db, dough, rolling));
   if (!dough || !cut) notFound();
-  return <CutPlanView title={`Cut plan of ${dough.name}`} {...cut} benchLength={rolling.benchLength} />;
+  return (
+    <CutPlanView
+      title={`Cut plan of ${dough.name}`}
+      {...cut}
+      benchLength={rolling.benchLength}
+      tray={rolling.tray}
+    />
+  );
 }
