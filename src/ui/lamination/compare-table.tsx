@@ -52,7 +52,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                     type="button"
                     aria-pressed={id === chosen}
                     onClick={() => onChoose(id)}
-                    className="text-left font-semibold underline-offset-4 hover:underline"
+                    className="min-h-7 text-left font-semibold underline-offset-4 hover:underline"
                   >
                     {name}
                   </button>
