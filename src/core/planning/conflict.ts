@@ -1,33 +1,18 @@
 import { compile, type Model } from './model';
-import { Placer } from './placement';
+import { networkOf } from './network';
 import type { PlanProblem } from './problem';
 import { seeded } from './random';
+import { Relaxed } from './relaxed';
 import { State } from './state';
-import { narrow, ownWindows, pinnedPlaces } from './windows';
-
-/** Price of overload that no saving of cost outweighs: with it, overload in the best place means no place at all. */
-const NEVER = 1e7;
 
 /**
- * The least that any plan costs, from each set of linked tasks placed as if it had the bakery to itself but for what
- * is pinned. Infinity where even that is impossible: then the problem has no plan. (Tasks of one set do not see each
+ * The least that any plan costs, from each set of linked steps placed as if it had the bakery to itself but for what
+ * is pinned. Infinity where even that is impossible: then the problem has no plan. (Steps of one set do not see each
  * other here, so this is a lower bound.)
  */
 export function relaxedCost(model: Model): number {
-  const windows = ownWindows(model);
-  for (const members of model.components) if (!narrow(model, windows, members)) return Infinity;
-  const placer = new Placer(model, windows);
-  const state = new State(model, placer, seeded(0));
-  const pinned = pinnedPlaces(windows);
-  state.pin(pinned);
-  if (state.overload > 0) return Infinity;
-  const isPinned = new Set(pinned.map(({ task }) => task));
-  let total = state.cost;
-  for (const members of model.components) {
-    const open = members.filter((i) => !isPinned.has(i));
-    if (open.length > 0) total += state.quote(open, NEVER);
-  }
-  return total < NEVER ? total : Infinity;
+  const network = networkOf(model);
+  return (network && Relaxed.of(new State(network, seeded(0))))?.bound ?? Infinity;
 }
 
 /**

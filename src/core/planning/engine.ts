@@ -1,10 +1,10 @@
-import { relaxedCost } from './conflict';
-import { legsOf, neighbours } from './legs';
 import type { Model } from './model';
-import { Placer } from './placement';
+import { Moves } from './moves';
+import { networkOf } from './network';
 import { seeded, shuffled, type Random } from './random';
-import { ownCost, State, type Places } from './state';
-import { narrow, ownWindows, pinnedPlaces } from './windows';
+import { Reinsertion } from './reinsertion';
+import { Relaxed } from './relaxed';
+import { State } from './state';
 
 export interface SearchOptions {
   seed: number;
@@ -22,208 +22,190 @@ export interface Found {
   proven: boolean;
 }
 
-/** Price of a unit-minute of overload to begin with: dear against any cost of the trade, but not endless. */
-const FIRST_PRICE = 300;
-/** Moves without a sound plan after which the price of overload rises. */
-const PATIENCE = 40;
-/** Minutes from its present place within which a lifted task may land, drawn anew for each move. */
-const REACHES = [30, 60, 60, 120, 120, 240, 480, 1440];
-/** How much dearer a contested minute gets each time it is found contested, as a share of overload. */
-const GRUDGE = 0.05;
-/** How far, as a share of the best cost, a move may worsen the plan to get out of a dip. */
-const SLACK = 0.015;
+/** Price of a unit of overload in a plan that is to be sound: dear against any cost of the trade, but not endless. */
+const PRICE = 100;
+/** Price beyond which overload that is still there is taken for stubborn, and the attempt given up. */
+const GIVE_UP = 100_000;
+/** Plans begun anew, in another order, before one of them is improved. */
+const STARTS = 4;
+/** Cost beyond the least that a dough may have when it is first placed, where that keeps it off others. */
+const WIDE = 1600;
+/** How far, as a share of its cost, a plan may worsen on the way out of a dip. */
+const DIP = 0.01;
 
 /**
- * Searches a plan: every dough is placed alone as well as it can be, in order of need, overload at a price; then
- * parts of the plan are lifted and placed anew, over and over, which makes the overload go and the cost fall.
- * Returns null when time ran out before any sound plan was found.
+ * Searches a plan. Doughs are placed one after the other, each as well as it can be, with overload at a price; then
+ * parts of the plan are lifted and placed anew, which makes overload go and the cost fall. When nothing small helps any
+ * more, a dough that suffers is put where it would be best, or everything may overlap for a while at a low price, and
+ * rising prices sort it out again.
+ *
+ * Returns null where there is no plan, or when time ran out before a sound one was found.
  */
-export function search(model: Model, { seed, shouldStop, onBetter }: SearchOptions): Found | null {
-  const random = seeded(seed);
-  const base = ownWindows(model);
-  for (const members of model.components) if (!narrow(model, base, members)) return null;
-  const state = new State(model, new Placer(model, base), random);
-  const bound = relaxedCost(model);
-  let price = FIRST_PRICE;
-  const pinned = pinnedPlaces(base);
-  state.pin(pinned);
-  const isPinned = new Set(pinned.map(({ task }) => task));
-  for (const dough of byNeed(model)) {
-    const members = dough.filter((i) => !isPinned.has(i));
-    let placed = state.insert(members, price);
-    for (let tries = 0; !placed && tries < 50 && !shouldStop(); tries++)
-      placed = state.insert(members, price);
-    if (!placed) return null;
-  }
-
-  const moves = new Moves(state, random, isPinned);
-  if (!untangle(state, moves, random, shouldStop)) return null;
-
-  let best: Found | null = null;
-  let sinceSound = 0;
-  for (;;) {
-    if (state.overload === 0 && (best === null || state.cost < best.cost)) {
-      best = {
-        start: state.schedule.start.slice(),
-        end: state.schedule.end.slice(),
-        cost: state.cost,
-        proven: state.cost <= bound,
-      };
-      onBetter?.(best.cost);
-    }
-    if (best?.proven || shouldStop() || !moves.possible) return best;
-    sinceSound = state.overload === 0 ? 0 : sinceSound + 1;
-    if (sinceSound > 0 && sinceSound % PATIENCE === 0) price *= 1.3;
-    if (sinceSound === 0) price = Math.max(FIRST_PRICE, price * 0.999);
-
-    const before = state.worth(price);
-    const limit = best ? Math.max(before, best.cost + SLACK * Math.max(best.cost, 200)) : before;
-    const undo: Places = [];
-    let placed = true;
-    const groups = moves.draw();
-    for (const group of groups) undo.push(...state.lift(group));
-    const lifted = new Set(undo.map((place) => place.task));
-    const reach = REACHES[random.below(REACHES.length)] ?? model.horizon;
-    const near = { places: new Map(undo.map((place) => [place.task, place])), reach };
-    for (const group of groups) {
-      placed &&= state.insert(group, price, near);
-      if (placed) for (const i of group) lifted.delete(i);
-    }
-    if (!placed || state.worth(price) > limit) {
-      state.lift(undo.map((place) => place.task).filter((i) => !lifted.has(i)));
-      state.restore(undo);
-    }
-  }
+export function search(model: Model, options: SearchOptions): Found | null {
+  const network = networkOf(model);
+  if (!network) return null;
+  const random = seeded(options.seed);
+  const state = new State(network, random);
+  const relaxed = Relaxed.of(state);
+  return relaxed && new Search(state, relaxed, random, options).run();
 }
 
-/**
- * Makes overload go: tasks that clash are lifted, with their dough or their leg, and placed anew, whatever that costs,
- * while contested minutes grow dearer for everybody. Returns false when it has to stop before all is sound.
- */
-function untangle(state: State, moves: Moves, random: Random, shouldStop: () => boolean): boolean {
-  for (let round = 0; state.overload > 0; round++) {
-    if (shouldStop()) return false;
-    const clashing = state.overloaded().filter((i) => moves.isFree(i));
-    state.resentOverload(clashing, GRUDGE);
-    const seed = clashing[random.below(clashing.length)];
-    if (seed === undefined) return false;
-    const group = random.unit() < 0.7 ? moves.dough(seed) : moves.leg(seed);
-    const places = state.lift(group);
-    if (!state.insert(group, FIRST_PRICE)) state.restore(places);
-  }
-  state.forgive();
-  return true;
-}
-
-/** Components by their earliest promise: what is due first is placed first. */
-function byNeed(model: Model): number[][] {
-  const need = (members: number[]) =>
-    Math.min(Infinity, ...members.flatMap((i) => (model.tasks[i]?.outputs ?? []).map((o) => o.due)));
-  return [...model.components].sort((a, b) => need(a) - need(b));
-}
-
-/** Draws the parts of the plan to lift next: groups of tasks, each linked in itself, none pinned in full. */
-class Moves {
-  private readonly free: number[];
-  private readonly componentOf: number[][];
+class Search {
+  private best: { times: Int32Array; cost: number } | null = null;
+  private readonly moves: Moves;
+  private readonly reinsertion: Reinsertion;
 
   constructor(
     private readonly state: State,
+    private readonly relaxed: Relaxed,
     private readonly random: Random,
-    pinned: ReadonlySet<number>,
+    private readonly options: SearchOptions,
   ) {
-    const { tasks, components } = state.model;
-    this.free = tasks.map((task) => task.index).filter((i) => !pinned.has(i));
-    this.componentOf = [];
-    for (const members of components) {
-      const open = members.filter((i) => !pinned.has(i));
-      for (const i of members) this.componentOf[i] = open;
+    this.moves = new Moves(state, relaxed, random);
+    this.reinsertion = new Reinsertion(state, this.moves, relaxed, random);
+  }
+
+  run(): Found | null {
+    if (this.state.network.components.length === 0) this.record();
+    for (let start = 0; !this.over() && (start < STARTS || this.best === null); start++) this.begin(start);
+    if (this.best) this.state.reset(this.best.times);
+    while (!this.over()) this.leap();
+    if (!this.best) return null;
+    this.state.reset(this.best.times);
+    const spans = this.state.network.model.tasks.map((task) => this.state.span(task.index));
+    return {
+      start: Int32Array.from(spans, ([start]) => start),
+      end: Int32Array.from(spans, ([, end]) => end),
+      cost: this.best.cost,
+      proven: this.best.cost <= this.relaxed.bound,
+    };
+  }
+
+  private over(): boolean {
+    return this.options.shouldStop() || (this.best !== null && this.best.cost <= this.relaxed.bound);
+  }
+
+  private record(): void {
+    const { state } = this;
+    if (state.overload > 0 || (this.best && state.cost >= this.best.cost)) return;
+    this.best = { times: state.snapshot(), cost: state.cost };
+    this.options.onBetter?.(state.cost);
+  }
+
+  /** Places every dough, in the order of need the first time and in ever other orders then, and makes the plan sound. */
+  private begin(start: number): void {
+    const { state, random } = this;
+    const { components } = state.network;
+    state.lift(components.flat().filter((b) => (state.times[b] as number) >= 0));
+    const byNeed = [...components].sort((a, b) => this.dueOf(a) - this.dueOf(b));
+    const rank = new Map(byNeed.map((members, i) => [members, i + (start === 0 ? 0 : 6 * random.unit())]));
+    for (const members of byNeed.sort((a, b) => (rank.get(a) ?? 0) - (rank.get(b) ?? 0)))
+      if (!this.place(members)) return;
+    if (this.best && state.cost > 1.3 * this.best.cost + PRICE) return;
+    this.resolve(PRICE, 30, Infinity);
+    this.descend(30, PRICE, () => this.promising());
+    this.record();
+  }
+
+  /** Puts a dough where it costs least, further off where it would overload something near its best place. */
+  private place(members: readonly number[]): boolean {
+    const { state } = this;
+    const before = state.overload;
+    if (state.insert(members, PRICE, Infinity, { windows: this.relaxed.within(WIDE) })) {
+      if (state.overload === before) return true;
+      state.lift(members);
     }
+    // Links that make a circle may fail once and hold in another order.
+    for (let tries = 0; tries < 50 && !this.over(); tries++) if (state.insert(members, PRICE)) return true;
+    return false;
   }
 
-  isFree(i: number): boolean {
-    return (this.componentOf[i] ?? []).includes(i);
-  }
-
-  /** The free tasks of the dough of task `i`. */
-  dough(i: number): number[] {
-    return this.componentOf[i] ?? [];
-  }
-
-  get possible(): boolean {
-    return this.free.length > 0;
-  }
-
-  draw(): number[][] {
-    const seed = this.pick();
-    const kind = this.random.unit();
-    if (kind < 0.25) return [this.componentOf[seed] ?? []];
-    if (kind < 0.5) return [this.stretch(seed, 2 + this.random.below(12))];
-    if (kind < 0.7) return [this.leg(seed)];
-    const around = this.around(seed);
-    const whole = kind < 0.8;
-    const seen = new Set<number>();
-    const groups: number[][] = [];
-    for (const i of [seed, ...around]) {
-      if (seen.has(i)) continue;
-      const group = (whole ? (this.componentOf[i] ?? []) : this.leg(i)).filter((j) => !seen.has(j));
-      for (const j of group) seen.add(j);
-      groups.push(group);
-      if (groups.length > (whole ? 2 : 4)) break;
-    }
-    return shuffled(groups, this.random);
-  }
-
-  /** A free task, oftener one that costs. */
-  private pick(): number {
-    const { schedule, model } = this.state;
-    let chosen = this.any();
-    let most = -1;
-    for (let draw = 0; draw < 1 + this.random.below(6); draw++) {
-      const i = this.any();
-      const task = model.tasks[i];
-      const cost = task ? ownCost(task, schedule.start[i] as number, schedule.end[i] as number) : 0;
-      if (cost > most) [chosen, most] = [i, cost];
-    }
-    return chosen;
-  }
-
-  private any(): number {
-    return this.free[this.random.below(this.free.length)] as number;
-  }
-
-  /** Up to `size` free tasks around `seed`, along links. */
-  private stretch(seed: number, size: number): number[] {
-    const open = new Set(this.componentOf[seed]);
-    const set = [seed];
-    open.delete(seed);
-    for (const at of set) {
-      for (const next of shuffled(neighbours(this.state.model, at), this.random)) {
-        if (set.length < size && open.delete(next)) set.push(next);
-      }
-    }
-    return set;
-  }
-
-  /** The stretch without forks that task `seed` is in. */
-  leg(seed: number): number[] {
-    const legs = legsOf(this.state.model, this.componentOf[seed] ?? []);
-    return legs.find((leg) => leg.includes(seed)) ?? [seed];
-  }
-
-  /** Other free tasks that hold a resource of `seed` near the time of `seed`, in random order. */
-  private around(seed: number): number[] {
-    const { model, schedule } = this.state;
-    const near = 15 * 2 ** this.random.below(5);
-    const uses = new Set((model.tasks[seed]?.uses ?? []).map((use) => use.resource));
-    const [from, to] = [(schedule.start[seed] as number) - near, (schedule.end[seed] as number) + near];
-    const found = this.free.filter(
-      (i) =>
-        i !== seed &&
-        (schedule.end[i] as number) > from &&
-        (schedule.start[i] as number) < to &&
-        (uses.size === 0 || (model.tasks[i]?.uses ?? []).some((use) => uses.has(use.resource))),
+  private dueOf(members: readonly number[]): number {
+    const { blocks } = this.state.network;
+    return Math.min(
+      Infinity,
+      ...members.flatMap((b) => (blocks[b]?.promises ?? []).map(({ output }) => output.due)),
     );
-    return shuffled(found, this.random);
+  }
+
+  private promising(): number {
+    return this.random.unit() < 0.5 ? this.moves.needy() : this.moves.costly();
+  }
+
+  /** Moves on as long as it helps: until `patience` moves in a row made nothing better, or `enough` is true. */
+  private descend(patience: number, price: number, pick: () => number, enough = () => false): void {
+    const { state } = this;
+    for (let idle = 0; idle < patience && !this.options.shouldStop() && !enough(); idle++) {
+      const before = state.worth(price);
+      if (before <= this.relaxed.bound) return;
+      const undo = this.reinsertion.around(pick(), { price, limit: before + 1 });
+      const after = state.worth(price);
+      if (after < before) idle = -1;
+      if (after > before) undo();
+    }
+  }
+
+  /** Makes overload go, at rising prices; leaves off when the plan costs more than `ceiling`. */
+  private resolve(first: number, patience: number, ceiling: number): void {
+    const { state, moves, random } = this;
+    const sound = () => state.overload === 0;
+    for (let price = first; !sound() && price < GIVE_UP; price = Math.ceil(price * 1.55)) {
+      if (this.options.shouldStop() || state.cost > ceiling) break;
+      let clashing = state.overloaded();
+      let draws = 0;
+      const pick = () => {
+        if (++draws % 10 === 0) clashing = state.overloaded();
+        return random.unit() < 0.8 && clashing.length > 0 ? moves.oneOf(clashing) : moves.costly();
+      };
+      this.descend(patience, price, pick, sound);
+      if (price >= PRICE && !sound()) this.dislodge(price);
+    }
+    state.usage.forgive();
+  }
+
+  /** Places a clashing dough anew. What its own products contest it does not see, so those minutes are made dear. */
+  private dislodge(price: number): void {
+    const { state, moves } = this;
+    state.usage.resentOverload(price, 15);
+    const clashing = state.overloaded();
+    const members = moves.dough(moves.oneOf(clashing));
+    const places = state.lift(members);
+    if (!state.insert(members, price)) state.restore(places);
+  }
+
+  /** Leaves the present plan for another part of the country; goes back unless that is better, or little worse. */
+  private leap(): void {
+    const { state, random, moves } = this;
+    const before = state.cost;
+    const places = state.snapshot();
+    if (random.unit() < 0.5) this.descend(20, 2 + random.below(20), () => moves.costly());
+    else this.favour(random.unit() < 0.8 ? moves.needy() : moves.costly());
+    this.resolve(3 + random.below(10), 20, before * 1.06 + 50);
+    if (state.overload === 0) {
+      const changed = moves.changed(places);
+      const near = () =>
+        random.unit() < 0.7 && changed.length > 0 ? moves.oneOf(changed) : this.promising();
+      this.descend(40, PRICE, near);
+    }
+    this.record();
+    const limit = before - DIP * Math.max(before, 200) * Math.log(1 - random.unit());
+    if (state.overload > 0 || state.cost > limit) state.reset(places);
+  }
+
+  /** Puts the dough of a block, and perhaps others near it, where they are best, whoever is there. */
+  private favour(seed: number): void {
+    const { state, random, moves, relaxed } = this;
+    const doughs = new Set([moves.dough(seed)]);
+    const near = moves.around(seed, 60);
+    for (let more = random.below(3); more > 0 && near.length > 0; more--)
+      doughs.add(moves.dough(moves.oneOf(near)));
+    const before = state.snapshot();
+    const spare = (state.cost - relaxed.bound) / 2 ** (1 + random.below(3));
+    for (const members of doughs) state.lift(members);
+    for (const members of shuffled([...doughs], random)) {
+      if (state.insert(members, random.below(3), Infinity, { windows: relaxed.within(spare) })) continue;
+      state.reset(before);
+      return;
+    }
   }
 }

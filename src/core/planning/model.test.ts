@@ -5,10 +5,8 @@ import { modelOf, problemOf, taskOf } from '../../../test-support/model';
 import { planCost as checkersCost } from '../../../test-data/plan/check.mjs';
 import { findConflict } from './conflict';
 import { planCost } from './cost';
-import { legsOf } from './legs';
 import { compile } from './model';
 import { seeded, shuffled } from './random';
-import { narrow, ownWindows, pinnedPlaces } from './windows';
 
 const straight = (...ids: string[]) =>
   ids.slice(1).map((to, i) => ({ from: ids[i] ?? '', to, min: 0, max: 0 }));
@@ -55,72 +53,15 @@ describe('a compiled problem', () => {
     expect([...(model.resources[0]?.capacity ?? [])]).toEqual([1, 1, 3, 3, 3, 0]);
   });
 
-  it('knows which tasks belong together, and only the chosen ones when cut down', () => {
+  it('keeps only the chosen tasks, and the links among them, when cut down', () => {
     const problem = problemOf({
-      tasks: ['a', 'b', 'c', 'd'].map((id) => taskOf(id, [1, 1, 1])),
-      links: [...straight('a', 'b'), ...straight('c', 'd')],
+      tasks: ['a', 'b', 'c'].map((id) => taskOf(id, [1, 1, 1])),
+      links: straight('a', 'b', 'c'),
     });
-    expect(compile(problem).components).toEqual([
-      [0, 1],
-      [2, 3],
-    ]);
-    expect(compile(problem, new Set(['a', 'd'])).components).toEqual([[0], [1]]);
-  });
-});
-
-describe('the legs of a dough', () => {
-  it('are stretches without a fork, each task in exactly one', () => {
-    fc.assert(
-      fc.property(anyProblem, (problem) => {
-        const model = compile(problem);
-        for (const members of model.components) {
-          expect(
-            legsOf(model, members)
-              .flat()
-              .sort((a, b) => a - b),
-          ).toEqual([...members].sort((a, b) => a - b));
-        }
-      }),
-    );
-  });
-
-  it('keep the way to the fork apart from each way on', () => {
-    const { model, task } = modelOf(
-      problemOf({
-        tasks: ['mix', 'rest', 'cut', 'one', 'two'].map((id) => taskOf(id, [1, 1, 1])),
-        links: [...straight('mix', 'rest', 'cut', 'one'), ...straight('cut', 'two')],
-      }),
-    );
-    const legs = legsOf(model, model.components[0] ?? []).map((leg) => leg.map((i) => model.tasks[i]?.id));
-    expect(legs).toContainEqual(['mix', 'rest', 'cut']);
-    expect(legs).toHaveLength(3);
-    expect(task('two').before).toHaveLength(1);
-  });
-});
-
-describe('windows', () => {
-  it('narrow through lengths and links, and say when nothing is left', () => {
-    const of = (deadline: number) =>
-      modelOf(
-        problemOf({
-          tasks: [taskOf('a', [10, 10, 10]), taskOf('b', [20, 20, 30], [], { deadline })],
-          links: straight('a', 'b'),
-        }),
-      ).model;
-    const windows = ownWindows(of(40));
-    expect(narrow(of(40), windows, [0, 1])).toBe(true);
-    expect([windows.startTo[0], windows.startFrom[1], windows.startTo[1]]).toEqual([10, 10, 20]);
-    expect(narrow(of(29), ownWindows(of(29)), [0, 1])).toBe(false);
-  });
-
-  it('show which tasks have but one place', () => {
-    const { model } = modelOf(
-      problemOf({
-        tasks: [taskOf('a', [5, 5, 5]), taskOf('b', [5, 5, 5])],
-        pins: [{ task: 'b', start: 3, end: 8 }],
-      }),
-    );
-    expect(pinnedPlaces(ownWindows(model))).toEqual([{ task: 1, start: 3, end: 8 }]);
+    const { tasks } = compile(problem, new Set(['b', 'c']));
+    expect(tasks.map(({ id }) => id)).toEqual(['b', 'c']);
+    expect(tasks[0]?.before).toEqual([]);
+    expect(tasks[0]?.after).toHaveLength(1);
   });
 });
 

@@ -47,8 +47,6 @@ export interface Model {
   horizon: number;
   resources: ModelResource[];
   tasks: ModelTask[];
-  /** Sets of tasks that links connect: a dough, as a rule. */
-  components: number[][];
 }
 
 function minuteCapacity(steps: readonly [number, number][], horizon: number): Int32Array {
@@ -58,24 +56,6 @@ function minuteCapacity(steps: readonly [number, number][], horizon: number): In
     if (from < to) capacity.fill(amount, from, to);
   });
   return capacity;
-}
-
-/** Sets of indices `0..n-1` that `neighbours` connects, in the order of their first member. */
-export function connected(
-  members: readonly number[],
-  neighbours: (i: number) => Iterable<number>,
-): number[][] {
-  const waiting = new Set(members);
-  const sets: number[][] = [];
-  for (const first of members) {
-    if (!waiting.delete(first)) continue;
-    const set = [first];
-    for (const at of set) {
-      for (const next of neighbours(at)) if (waiting.delete(next)) set.push(next);
-    }
-    sets.push(set);
-  }
-  return sets;
 }
 
 /** Compiles a sound problem. With `only`, cut down to these tasks and the links among them. */
@@ -120,13 +100,5 @@ export function compile(problem: PlanProblem, only?: ReadonlySet<string>): Model
   const resources = problem.resources.map(({ id, capacity, changeover = 0 }) => {
     return { id, capacity: minuteCapacity(capacity, horizon), changeover };
   });
-  const neighbours = (i: number) => [
-    ...(tasks[i]?.before ?? []).map((link) => link.from),
-    ...(tasks[i]?.after ?? []).map((link) => link.to),
-  ];
-  const components = connected(
-    tasks.map((task) => task.index),
-    neighbours,
-  );
-  return { horizon, resources, tasks, components };
+  return { horizon, resources, tasks };
 }

@@ -1,6 +1,6 @@
 import { compile } from './model';
 import type { PlanProblem } from './problem';
-import { narrow, ownWindows } from './windows';
+import { networkOf, startEvent } from './network';
 
 /** Earliest and latest start of a task, in minutes of the problem. */
 export interface StartWindow {
@@ -22,12 +22,17 @@ export function startWindows(problem: PlanProblem): Map<string, StartWindow> | n
       : { ...task, deadline: Math.min(promised, task.deadline ?? promised) };
   });
   const model = compile({ ...problem, tasks });
-  const windows = ownWindows(model);
-  if (!model.components.every((members) => narrow(model, windows, members))) return null;
+  const network = networkOf(model);
+  if (!network) return null;
+  const { blockOf, offsetOf, windows } = network;
   return new Map(
-    model.tasks.map(({ id, index }) => [
-      id,
-      { from: windows.startFrom[index] as number, to: windows.startTo[index] as number },
-    ]),
+    model.tasks.map(({ id, index }) => {
+      const event = startEvent(index);
+      const [block, offset] = [blockOf[event] as number, offsetOf[event] as number];
+      return [
+        id,
+        { from: (windows.from[block] as number) + offset, to: (windows.to[block] as number) + offset },
+      ];
+    }),
   );
 }

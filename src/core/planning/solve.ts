@@ -12,11 +12,12 @@ export type Solution = { plan: Plan; proven: boolean } | null;
  * so or nothing can be better. The same problem, seed and number of moves give the same plan.
  */
 export function solve(problem: PlanProblem, options: SearchOptions): Solution {
-  const conflict = findConflict(problem);
   const head = { format: 'hefeteig-plan/1', problem: problem.name } as const;
-  if (conflict) return { plan: { ...head, status: 'infeasible', conflict }, proven: true };
   const found = search(compile(problem), options);
-  if (!found) return null;
+  if (!found) {
+    const conflict = findConflict(problem);
+    return conflict && { plan: { ...head, status: 'infeasible', conflict }, proven: true };
+  }
   const times: Times = {};
   problem.tasks.forEach((task, i) => {
     times[task.id] = [found.start[i] as number, found.end[i] as number];

@@ -1,48 +1,47 @@
 import { lengthCost, readyCost } from './cost';
-import { legsOf } from './legs';
-import type { Model, ModelTask } from './model';
-import type { Nearby, OverloadSource, Placer, Schedule } from './placement';
-import { Profile } from './profile';
-import { shuffled, type Random } from './random';
+import type { Limits } from './fit-windows';
+import { Fitter } from './fitter';
+import { endEvent, startEvent, type Block, type Network, type Tie, type Times } from './network';
+import type { ModelTask } from './model';
+import type { Random } from './random';
+import { Usage } from './usage';
 
-/** Where some tasks stand, to be put back. */
-export type Places = { task: number; start: number; end: number }[];
+/** Where some blocks stood. */
+export type Places = Map<number, number>;
 
-/**
- * How much heavier overload weighs where what is pinned, or nobody being there, leaves no room: no other task can give
- * way there.
- */
-const NO_WAY = 40;
-
-/** A plan in the making: every task's place, what they hold, and what it costs, kept up to date move by move. */
+/** A plan in the making: every block's time, what its tasks hold and what it costs, kept up to date move by move. */
 export class State {
-  readonly schedule: Schedule;
-  /** The plan's own cost, of the tasks placed now. */
+  /** Time of each block; -1 where it has none. */
+  readonly times: Int32Array;
+  /** The plan's own cost, of what is placed now. */
   cost = 0;
-  /** Unit-minutes by which placed tasks overload resources; a plan is sound at 0. */
-  overload = 0;
-  private readonly profile: Profile;
-  /** What pinned tasks hold, alone. */
-  private readonly fixed: Profile;
-  private readonly source: OverloadSource;
+  readonly usage: Usage;
+  /** The same cost by component; what is fixed for good counts nowhere. */
+  readonly costOf: Float64Array;
+  /** The component of each block, -1 where it is fixed. */
+  readonly componentOf: Int32Array;
+  private readonly fitter: Fitter;
 
   constructor(
-    readonly model: Model,
-    private readonly placer: Placer,
-    private readonly random: Random,
+    readonly network: Network,
+    random: Random,
   ) {
-    this.schedule = {
-      start: new Int32Array(model.tasks.length).fill(-1),
-      end: new Int32Array(model.tasks.length).fill(-1),
-    };
-    this.profile = new Profile(model);
-    this.fixed = new Profile(model);
-    this.source = {
-      fillOverload: (task, from, to, out) => {
-        this.profile.fillOverload(task, from, to, out);
-        this.fixed.addOverload(task, from, to, out, NO_WAY);
-      },
-    };
+    this.times = new Int32Array(network.blocks.length).fill(-1);
+    this.usage = new Usage(network.model);
+    this.costOf = new Float64Array(network.components.length);
+    this.componentOf = new Int32Array(network.blocks.length).fill(-1);
+    network.components.forEach((members, c) => members.forEach((b) => (this.componentOf[b] = c)));
+    this.fitter = new Fitter(network, this.usage, random);
+    for (const b of network.fixed) {
+      this.times[b] = network.windows.from[b] as number;
+      this.cost += this.ownCost(b);
+      this.forEachHeld(b, (task, start, end) => this.usage.fix(task, start, end));
+    }
+  }
+
+  /** Unit-minutes by which placed tasks overload resources; a plan is sound at 0. */
+  get overload(): number {
+    return this.usage.overload;
   }
 
   /** Cost with the overload priced: what the search makes smaller. */
@@ -50,144 +49,228 @@ export class State {
     return this.cost + price * this.overload;
   }
 
-  /** Takes tasks out of the plan and says where they stood. */
-  lift(tasks: readonly number[]): Places {
-    return tasks.map((i) => {
-      const [start, end] = [this.schedule.start[i] as number, this.schedule.end[i] as number];
-      const task = this.task(i);
-      this.profile.remove(task, start, end);
-      this.cost -= ownCost(task, start, end);
-      this.overload -= this.profile.overloadOf(task, start, end);
-      this.schedule.start[i] = this.schedule.end[i] = -1;
-      return { task: i, start, end };
-    });
+  /** Takes blocks, and the waits that hang on them, out of the plan and says where they stood. */
+  lift(blocks: Iterable<number>): Places {
+    const places: Places = new Map();
+    for (const b of blocks) {
+      places.set(b, this.times[b] as number);
+      this.take(b);
+    }
+    return places;
   }
 
-  /** Places tasks that have but one place, for good: nothing else can have what they hold. */
-  pin(places: Places): void {
-    for (const { task, start, end } of places) this.fixed.add(this.task(task), start, end);
-    this.restore(places);
+  /** Where every block stands now. */
+  snapshot(): Int32Array {
+    return this.times.slice();
   }
 
-  /** Puts lifted tasks back where they stood. */
+  /** Puts every block back to where it stood. */
+  reset(times: Int32Array): void {
+    const moved: number[] = [];
+    for (let b = 0; b < times.length; b++) if (times[b] !== this.times[b]) moved.push(b);
+    this.lift(moved.filter((b) => (this.times[b] as number) >= 0));
+    for (const b of moved) this.put(b, times[b] as number);
+  }
+
+  /** Puts lifted blocks back where they stood. */
   restore(places: Places): void {
-    for (const { task, start, end } of places) this.commit(this.task(task), start, end);
+    for (const [b, at] of places) this.put(b, at);
   }
 
   /**
-   * Finds places for lifted tasks, the cheapest given all others. Tasks of the set that get in each other's way are
-   * placed leg by leg: those committed first are obstacles to the rest. Returns false, with all of them lifted again,
-   * where a link could not be kept (only where links make a circle).
+   * Finds times for lifted blocks, the cheapest given all others, and puts them there. Blocks of the set that get in
+   * each other's way are placed one after the other: those put first are obstacles to the rest. Returns false, with
+   * all of them lifted again, where there is no place below the limit, or where ties in a circle got in the way.
    */
-  insert(tasks: readonly number[], price: number, near?: Nearby): boolean {
-    let open = [...tasks];
+  insert(blocks: readonly number[], price: number, limit = Infinity, limits: Limits = {}): boolean {
+    const { fitter } = this;
+    let open = blocks;
     const done: number[] = [];
     while (open.length > 0) {
-      if (this.placer.place(open, this.schedule, this.source, price, near) === Infinity) {
-        for (const i of open) this.schedule.start[i] = this.schedule.end[i] = -1;
+      if (fitter.fit(open, this.times, price, limit - this.worth(price), limits) === Infinity) {
         this.lift(done);
         return false;
       }
-      const proposal = open.map((i) => ({
-        task: i,
-        start: this.schedule.start[i] as number,
-        end: this.schedule.end[i] as number,
-      }));
-      const placeOf = new Map(proposal.map((place) => [place.task, place]));
-      for (const i of open) this.schedule.start[i] = this.schedule.end[i] = -1;
-      const seen = new Map(
-        proposal.map(({ task, start, end }) => [task, this.profile.overloadOf(this.task(task), start, end)]),
-      );
-      const deferred: number[] = [];
-      const legs = shuffled(legsOf(this.model, open), this.random);
-      legs.forEach((leg, nth) => {
-        const places = leg.flatMap((i) => placeOf.get(i) ?? []);
-        this.restore(places);
-        const clash = places.some(({ task }) => this.overloadAt(task) > (seen.get(task) ?? 0));
-        const keeps = this.keepsLinks(leg);
-        if (nth > 0 && (clash || !keeps)) {
-          this.lift(leg);
-          deferred.push(...leg);
-        } else if (!keeps) {
-          const [first, ...others] = leg;
-          this.lift(others);
-          deferred.push(...others);
-          if (first !== undefined) done.push(first);
-        } else {
-          done.push(...leg);
+      const seen = fitter.order.map((b) => this.foundOverload(b));
+      const deferred = new Set<number>();
+      const put = new Set<number>();
+      fitter.order.forEach((b, i) => {
+        const clash = i > 0 && this.foundOverload(b) > (seen[i] as number);
+        if (!deferred.has(fitter.parentOf[b] as number) && !clash && fitter.settleFor(b)) {
+          this.put(b, fitter.found[b] as number);
+          put.add(b);
+          return;
+        }
+        deferred.add(b);
+        if (!clash) return;
+        // The stretch that leads here from the last fork goes with it: it has to start at another time.
+        const root = fitter.order[0];
+        for (let a = fitter.parentOf[b] as number; put.has(a) && a !== root && fitter.branches[a] === 1;) {
+          this.take(a);
+          put.delete(a);
+          deferred.add(a);
+          a = fitter.parentOf[a] as number;
         }
       });
-      open = deferred;
+      if (put.size === 0) {
+        this.lift(done);
+        return false;
+      }
+      done.push(...put);
+      open = [...deferred];
     }
     return true;
   }
 
-  /** What lifted tasks would cost at their best, seeing only what is placed now; nothing is placed. */
-  quote(tasks: readonly number[], price: number): number {
-    const cost = this.placer.place(tasks, this.schedule, this.source, price);
-    for (const i of tasks) this.schedule.start[i] = this.schedule.end[i] = -1;
-    return cost;
+  /** See {@link Fitter.relax}. */
+  relax(blocks: readonly number[], allowances: readonly number[], out: readonly Times[]): number | null {
+    return this.fitter.relax(blocks, this.times, allowances, out);
   }
 
-  /** Tasks whose place overloads a resource, now that all others stand. */
-  overloaded(): number[] {
-    return this.model.tasks.map((task) => task.index).filter((i) => this.overloadAt(i) > 0);
+  /** Free blocks with a task, or a wait, that overloads a resource; with `near`, only those that reach that time. */
+  overloaded(near = { from: -Infinity, to: Infinity }): number[] {
+    const found: number[] = [];
+    for (const members of this.network.components) {
+      for (const b of members) if (this.isOverloaded(b, near.from, near.to)) found.push(b);
+    }
+    return found;
   }
 
-  /**
-   * Remembers contested minutes, so that the next placements avoid them. Minutes at which only some of the tasks of
-   * one dough get in each other's way look free to each of them alone; a grudge moves them all.
-   */
-  resentOverload(tasks: readonly number[], amount: number): void {
-    for (const i of tasks) {
-      this.profile.resent(
-        this.task(i),
-        this.schedule.start[i] as number,
-        this.schedule.end[i] as number,
-        amount,
+  private isOverloaded(b: number, from: number, to: number): boolean {
+    const { times, usage } = this;
+    const at = times[b] as number;
+    const { tasks, ties } = this.block(b);
+    for (const { task, offset, length } of tasks) {
+      const start = at + offset;
+      if (start < to && start + length > from && usage.isOver(task, start, start + length)) return true;
+    }
+    for (const { wait, a, b: last } of ties) {
+      if (!wait || (times[a] as number) < 0 || (times[last] as number) < 0) continue;
+      const [start, end] = [
+        (times[a] as number) + wait.startOffset,
+        (times[last] as number) + wait.endOffset,
+      ];
+      if (start < to && end > from && usage.isOver(wait.task, start, end)) return true;
+    }
+    return false;
+  }
+
+  /** From when to when these blocks hold something. */
+  reach(blocks: Iterable<number>): { from: number; to: number } {
+    const reach = { from: Infinity, to: -Infinity };
+    for (const b of blocks)
+      this.forEachHeld(b, (_, start, end) => {
+        reach.from = Math.min(reach.from, start);
+        reach.to = Math.max(reach.to, end);
+      });
+    return reach;
+  }
+
+  /** What the block costs where it is, the waits at its ties included. */
+  ownCost(b: number): number {
+    const block = this.block(b);
+    let sum = this.promiseCost(block);
+    for (const tie of block.ties) if (tie.wait) sum += this.waitCost(tie);
+    return sum;
+  }
+
+  /** Start and end of a task. */
+  span(task: number): [start: number, end: number] {
+    const { blockOf, offsetOf } = this.network;
+    const at = (event: number) =>
+      (this.times[blockOf[event] as number] as number) + (offsetOf[event] as number);
+    return [at(startEvent(task)), at(endEvent(task))];
+  }
+
+  /** Calls back for each task that the block holds time for: its own, and the waits to placed neighbours. */
+  forEachHeld(b: number, held: (task: ModelTask, start: number, end: number) => void): void {
+    const at = this.times[b] as number;
+    const block = this.block(b);
+    for (const { task, offset, length } of block.tasks) held(task, at + offset, at + offset + length);
+    for (const { wait, a, b: end } of block.ties) {
+      if (!wait || (this.times[a] as number) < 0 || (this.times[end] as number) < 0) continue;
+      held(
+        wait.task,
+        (this.times[a] as number) + wait.startOffset,
+        (this.times[end] as number) + wait.endOffset,
       );
     }
   }
 
-  forgive(): void {
-    this.profile.forgive();
+  /** Overload that a block would add at the time found for it, with the wait from its parent. */
+  private foundOverload(b: number): number {
+    const { found, parentOf } = this.fitter;
+    const { times, usage } = this;
+    const parent = parentOf[b] as number;
+    const at = found[b] as number;
+    const block = this.block(b);
+    let total = 0;
+    for (const { task, offset, length } of block.tasks)
+      total += usage.overloadOf(task, at + offset, at + offset + length);
+    for (const { wait, a, b: end } of block.ties) {
+      if (!wait) continue;
+      const other = a === b ? end : a;
+      const there =
+        other === parent && (times[other] as number) < 0
+          ? (found[other] as number)
+          : (times[other] as number);
+      if (there < 0) continue;
+      const [from, to] = a === b ? [at, there] : [there, at];
+      total += usage.overloadOf(wait.task, from + wait.startOffset, to + wait.endOffset);
+    }
+    return total;
   }
 
-  private overloadAt(i: number): number {
-    const task = this.task(i);
-    const [start, end] = [this.schedule.start[i] as number, this.schedule.end[i] as number];
-    if (start < 0) return 0;
-    this.profile.remove(task, start, end);
-    const overload = this.profile.overloadOf(task, start, end);
-    this.profile.add(task, start, end);
-    return overload;
+  private put(b: number, at: number): void {
+    const { times, usage } = this;
+    times[b] = at;
+    const { tasks, ties } = this.block(b);
+    for (const { task, offset, length } of tasks) usage.add(task, at + offset, at + offset + length);
+    for (const { wait, a, b: end } of ties) {
+      if (!wait || (times[a] as number) < 0 || (times[end] as number) < 0) continue;
+      usage.add(wait.task, (times[a] as number) + wait.startOffset, (times[end] as number) + wait.endOffset);
+    }
+    this.charge(b, 1);
   }
 
-  private keepsLinks(leg: readonly number[]): boolean {
-    const { start, end } = this.schedule;
-    return leg.every((i) =>
-      [...this.task(i).before, ...this.task(i).after].every(({ from, to, min, max }) => {
-        if ((start[from] as number) < 0 || (start[to] as number) < 0) return true;
-        const lag = (start[to] as number) - (end[from] as number);
-        return lag >= min && lag <= max;
-      }),
-    );
+  private charge(b: number, sign: 1 | -1): void {
+    const cost = sign * this.ownCost(b);
+    this.cost += cost;
+    const component = this.componentOf[b] as number;
+    this.costOf[component] = (this.costOf[component] as number) + cost;
   }
 
-  private commit(task: ModelTask, start: number, end: number): void {
-    this.overload += this.profile.overloadOf(task, start, end);
-    this.profile.add(task, start, end);
-    this.cost += ownCost(task, start, end);
-    this.schedule.start[task.index] = start;
-    this.schedule.end[task.index] = end;
+  private take(b: number): void {
+    const { times, usage } = this;
+    const at = times[b] as number;
+    const { tasks, ties } = this.block(b);
+    for (const { task, offset, length } of tasks) usage.remove(task, at + offset, at + offset + length);
+    for (const { wait, a, b: end } of ties) {
+      if (!wait || (times[a] as number) < 0 || (times[end] as number) < 0) continue;
+      usage.remove(
+        wait.task,
+        (times[a] as number) + wait.startOffset,
+        (times[end] as number) + wait.endOffset,
+      );
+    }
+    this.charge(b, -1);
+    times[b] = -1;
   }
 
-  private task(i: number): ModelTask {
-    return this.model.tasks[i] as ModelTask;
+  private promiseCost(block: Block): number {
+    const at = this.times[block.index] as number;
+    let sum = 0;
+    for (const { output, offset } of block.promises) sum += readyCost(output, at + offset);
+    return sum;
   }
-}
 
-/** What a task costs by itself: its length off target and its promises. */
-export function ownCost(task: ModelTask, start: number, end: number): number {
-  return task.outputs.reduce((sum, output) => sum + readyCost(output, end), lengthCost(task, end - start));
+  private waitCost({ wait, a, b }: Tie): number {
+    if (!wait || (this.times[a] as number) < 0 || (this.times[b] as number) < 0) return 0;
+    const start = (this.times[a] as number) + wait.startOffset;
+    return lengthCost(wait.task, (this.times[b] as number) + wait.endOffset - start);
+  }
+
+  private block(b: number): Block {
+    return this.network.blocks[b] as Block;
+  }
 }

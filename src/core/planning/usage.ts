@@ -1,0 +1,349 @@
+import type { Model, ModelResource, ModelTask, ModelUse } from './model';
+
+/** A minute where what is pinned, or nobody being there, leaves no room: no plan pays that. */
+export const HARD = 1e7;
+
+/** Running prices of a task held over `[s, e)`: `toEnd[e - from] - toStart[s - from]`. */
+export interface Sums {
+  toStart: Float64Array;
+  toEnd: Float64Array;
+}
+
+/**
+ * What the placed tasks hold, minute by minute.
+ *
+ * Too much is counted, not forbidden: the search prices it. Two tasks at different settings clash by the minutes
+ * that their spans, widened by half a changeover on either side, have in common; that count is the same from both
+ * sides, so adding and removing in any order comes out even. All prices are whole numbers, so sums are exact.
+ */
+export class Usage {
+  /** Unit-minutes beyond capacity, and minutes of clashing settings; a plan is sound at 0. */
+  overload = 0;
+  /** Capacity less what placed tasks hold; below 0 where it is too much. */
+  private readonly free: Int32Array[];
+  /** Capacity that what is fixed leaves over; below 0 where it is too much by itself. */
+  private readonly room: Int32Array[];
+  /** How much dearer than once a contested minute has become, by resource. */
+  private readonly grudge: Int32Array[];
+  private resentful = false;
+  private readonly spans: Spans[];
+  private readonly fixedSpans: Spans[];
+  private readonly prices: Float64Array;
+  /** What a unit-minute too much counts, and a minute of clashing settings, by resource. */
+  private readonly weights: { held: number; clash: number }[];
+
+  constructor(private readonly model: Model) {
+    const { horizon, resources } = model;
+    this.free = resources.map(({ capacity }) => capacity.slice());
+    this.room = resources.map(({ capacity }) => capacity.slice());
+    this.grudge = resources.map(() => new Int32Array(horizon));
+    this.spans = resources.map(() => new Spans(horizon));
+    this.fixedSpans = resources.map(() => new Spans(horizon));
+    this.prices = new Float64Array(2 * horizon + 2);
+    this.weights = resources.map((_, r) => weightsOf(model, r));
+  }
+
+  add(task: ModelTask, start: number, end: number): void {
+    if (end <= start) return;
+    for (const use of task.uses) {
+      const free = this.free[use.resource] as Int32Array;
+      const weight = this.weightOf(use);
+      const { amount } = use;
+      let over = 0;
+      for (let m = start; m < end; m++) {
+        const left = (free[m] as number) - amount;
+        if (left < 0) over += Math.min(-left, amount);
+        free[m] = left;
+      }
+      this.overload += over * weight.held;
+      if (use.setting === null) continue;
+      const [from, to] = this.widened(use, start, end);
+      this.overload += weight.clash * (this.spans[use.resource] as Spans).change(use.setting, from, to, 1);
+    }
+  }
+
+  remove(task: ModelTask, start: number, end: number): void {
+    if (end <= start) return;
+    for (const use of task.uses) {
+      const free = this.free[use.resource] as Int32Array;
+      const weight = this.weightOf(use);
+      const { amount } = use;
+      let over = 0;
+      for (let m = start; m < end; m++) {
+        const left = free[m] as number;
+        if (left < 0) over += Math.min(-left, amount);
+        free[m] = left + amount;
+      }
+      this.overload -= over * weight.held;
+      if (use.setting === null) continue;
+      const [from, to] = this.widened(use, start, end);
+      this.overload -= weight.clash * (this.spans[use.resource] as Spans).change(use.setting, from, to, -1);
+    }
+  }
+
+  /** Adds a task that stays for good: others find its room gone, whatever they would pay. */
+  fix(task: ModelTask, start: number, end: number): void {
+    this.add(task, start, end);
+    if (end <= start) return;
+    for (const use of task.uses) {
+      const room = this.room[use.resource] as Int32Array;
+      for (let m = start; m < end; m++) room[m] = (room[m] as number) - use.amount;
+      if (use.setting === null) continue;
+      const [from, to] = this.widened(use, start, end);
+      (this.fixedSpans[use.resource] as Spans).change(use.setting, from, to, 1);
+    }
+  }
+
+  /** Unit-minutes of overload that the task would add there. */
+  overloadOf(task: ModelTask, start: number, end: number): number {
+    let total = 0;
+    if (end <= start) return 0;
+    for (const use of task.uses) {
+      const free = this.free[use.resource] as Int32Array;
+      const weight = this.weightOf(use);
+      const { amount } = use;
+      let sum = 0;
+      for (let m = start; m < end; m++) {
+        const over = amount - (free[m] as number);
+        if (over > 0) sum += Math.min(over, amount);
+      }
+      total += sum * weight.held;
+      if (use.setting === null) continue;
+      const [from, to] = this.widened(use, start, end);
+      total += weight.clash * (this.spans[use.resource] as Spans).clashes(use.setting, from, to);
+    }
+    return total;
+  }
+
+  /** Tells whether what the task holds there, itself counted, is more than there is, or clashes with another setting. */
+  isOver(task: ModelTask, start: number, end: number): boolean {
+    if (end <= start) return false;
+    for (const use of task.uses) {
+      const free = this.free[use.resource] as Int32Array;
+      for (let m = start; m < end; m++) if ((free[m] as number) < 0) return true;
+      if (use.setting === null) continue;
+      const [from, to] = this.widened(use, start, end);
+      const { all } = this.spans[use.resource] as Spans;
+      const same = (this.spans[use.resource] as Spans).at(use.setting);
+      for (let m = from; m < to; m++) if (all[m] !== same[m]) return true;
+    }
+    return false;
+  }
+
+  /** Makes every minute that is contested now, and `around` minutes on either side, dearer for everybody. */
+  resentOverload(amount: number, around: number): void {
+    this.resentful = true;
+    this.free.forEach((free, r) => {
+      const [grudge, spans] = [this.grudge[r], this.spans[r]] as [Int32Array, Spans];
+      let done = 0;
+      for (let m = 0; m < free.length; m++) {
+        if ((free[m] as number) >= 0 && !spans.mixed(m)) continue;
+        const to = Math.min(free.length, m + around + 1);
+        for (let n = Math.max(done, m - around); n < to; n++) grudge[n] = (grudge[n] as number) + amount;
+        done = to;
+      }
+    });
+  }
+
+  forgive(): void {
+    if (!this.resentful) return;
+    this.resentful = false;
+    for (const grudge of this.grudge) grudge.fill(0);
+  }
+
+  /** Adds to `out[t - from]`, for starts `t` in `[from, to]`, what a task of this length would pay there. */
+  addPrices(
+    task: ModelTask,
+    length: number,
+    from: number,
+    to: number,
+    price: number,
+    out: Float64Array,
+    at: number,
+  ) {
+    if (length <= 0) return;
+    for (const use of task.uses) {
+      if (this.fillHeld(use, from, to + length, price)) this.slide(length, to - from, out, at);
+      if (use.setting === null) continue;
+      const [before, after] = halves(this.resource(use).changeover);
+      if (this.fillClashes(use, from - before, to + length + after, price))
+        this.slide(length + before + after, to - from, out, at);
+    }
+  }
+
+  /** Running prices of a task of any length, for starts and ends in `[from, to]`. */
+  fillSums(task: ModelTask, from: number, to: number, price: number, { toStart, toEnd }: Sums): boolean {
+    const size = to - from;
+    let any = false;
+    toStart.fill(0, 0, size + 1);
+    toEnd.fill(0, 0, size + 1);
+    for (const use of task.uses) {
+      let sum = 0;
+      if (this.fillHeld(use, from, to, price)) {
+        any = true;
+        for (let i = 0; i < size; i++) {
+          sum += this.prices[i] as number;
+          toStart[i + 1] = (toStart[i + 1] as number) + sum;
+          toEnd[i + 1] = (toEnd[i + 1] as number) + sum;
+        }
+      }
+      if (use.setting === null) continue;
+      // A start at t has the clashes of the minutes up to t - before behind it, an end at t those up to t + after.
+      const [before, after] = halves(this.resource(use).changeover);
+      if (!this.fillClashes(use, from - before, to + after, price)) continue;
+      any = true;
+      sum = 0;
+      for (let i = 0; i <= size + before + after; i++) {
+        if (i <= size) toStart[i] = (toStart[i] as number) + sum;
+        if (i >= before + after) toEnd[i - before - after] = (toEnd[i - before - after] as number) + sum;
+        sum += this.prices[i] as number;
+      }
+    }
+    return any;
+  }
+
+  /** Writes what each minute in `[from, to)` costs; false, with nothing written, where none costs anything. */
+  private fillHeld(use: ModelUse, from: number, to: number, price: number): boolean {
+    const { prices } = this;
+    const { amount } = use;
+    const free = this.free[use.resource] as Int32Array;
+    if (!this.resentful) {
+      let first = from;
+      while (first < to && (free[first] as number) >= amount) first++;
+      if (first === to) return false;
+    }
+    const room = this.room[use.resource] as Int32Array;
+    const grudge = this.grudge[use.resource] as Int32Array;
+    const { held } = this.weightOf(use);
+    const dear = price * held;
+    for (let m = from; m < to; m++) {
+      const left = free[m] as number;
+      let sum = amount * held * (grudge[m] as number);
+      if (left < amount) {
+        sum += (left > 0 ? amount - left : amount) * dear;
+        const lack = amount - (room[m] as number);
+        if (lack > 0) sum += lack * HARD;
+      }
+      prices[m - from] = sum;
+    }
+    return true;
+  }
+
+  private fillClashes(use: ModelUse, from: number, to: number, price: number): boolean {
+    const { prices } = this;
+    const { all } = this.spans[use.resource] as Spans;
+    const fixed = this.fixedSpans[use.resource] as Spans;
+    const setting = use.setting as number;
+    const same = (this.spans[use.resource] as Spans).at(setting);
+    const fixedSame = fixed.at(setting);
+    const dear = price * this.weightOf(use).clash;
+    const [first, last] = [Math.max(from, 0), Math.min(to, this.model.horizon)];
+    let clash = first;
+    while (clash < last && all[clash] === same[clash]) clash++;
+    if (clash === last) return false;
+    for (let m = from; m < to; m++) {
+      const inside = m >= first && m < last;
+      prices[m - from] = inside
+        ? ((all[m] as number) - (same[m] as number)) * dear +
+          ((fixed.all[m] as number) - (fixedSame[m] as number)) * HARD
+        : 0;
+    }
+    prices[to - from] = 0;
+    return true;
+  }
+
+  /** Adds the sum of each `width` prices in a row to `out`. */
+  private slide(width: number, last: number, out: Float64Array, at: number): void {
+    const { prices } = this;
+    let sum = 0;
+    for (let i = 0; i < width; i++) sum += prices[i] as number;
+    for (let i = 0; ; i++) {
+      out[at + i] = (out[at + i] as number) + sum;
+      if (i === last) return;
+      sum += (prices[i + width] as number) - (prices[i] as number);
+    }
+  }
+
+  private widened(use: ModelUse, start: number, end: number): [number, number] {
+    const [before, after] = halves(this.resource(use).changeover);
+    return [Math.max(0, start - before), Math.min(this.model.horizon, end + after)];
+  }
+
+  private weightOf(use: ModelUse): { held: number; clash: number } {
+    return this.weights[use.resource] as { held: number; clash: number };
+  }
+
+  private resource(use: ModelUse): ModelResource {
+    return this.model.resources[use.resource] as ModelResource;
+  }
+}
+
+/** How many widened spans cover each minute of a resource, in all and by setting. */
+class Spans {
+  readonly all: Int32Array;
+  private readonly bySetting = new Map<number, Int32Array>();
+
+  constructor(private readonly horizon: number) {
+    this.all = new Int32Array(horizon);
+  }
+
+  at(setting: number): Int32Array {
+    let spans = this.bySetting.get(setting);
+    if (!spans) this.bySetting.set(setting, (spans = new Int32Array(this.horizon)));
+    return spans;
+  }
+
+  /** Adds a span, or takes it away, and says how many minutes it shares with those of other settings. */
+  change(setting: number, from: number, to: number, sign: 1 | -1): number {
+    const same = this.at(setting);
+    let clashes = 0;
+    for (let m = from; m < to; m++) {
+      clashes += (this.all[m] as number) - (same[m] as number);
+      this.all[m] = (this.all[m] as number) + sign;
+      same[m] = (same[m] as number) + sign;
+    }
+    return clashes;
+  }
+
+  /** Tells whether spans of more than one setting cover the minute. */
+  mixed(minute: number): boolean {
+    const all = this.all[minute] as number;
+    if (all < 2) return false;
+    for (const same of this.bySetting.values()) {
+      const count = same[minute] as number;
+      if (count > 0) return count < all;
+    }
+    return false;
+  }
+
+  clashes(setting: number, from: number, to: number): number {
+    const same = this.at(setting);
+    let clashes = 0;
+    for (let m = from; m < to; m++) clashes += (this.all[m] as number) - (same[m] as number);
+    return clashes;
+  }
+}
+
+/**
+ * One clash between two tasks should count about the same whether they are cuts of 10 minutes or nights in the cold, so
+ * a minute counts less on resources that are held long. Powers of two keep the sums exact.
+ */
+function weightsOf(model: Model, resource: number): { held: number; clash: number } {
+  let [tasks, minutes, held] = [0, 0, 0];
+  for (const { target, uses } of model.tasks) {
+    for (const use of uses) {
+      if (use.resource !== resource) continue;
+      tasks++;
+      minutes += target;
+      held += target * use.amount;
+    }
+  }
+  const share = (sum: number) =>
+    tasks === 0 ? 1 : 2 ** -Math.max(0, Math.round(Math.log2(sum / tasks / 15) / 4));
+  return { held: share(held), clash: share(minutes) };
+}
+
+const halves = (changeover: number): [number, number] => [
+  Math.floor(changeover / 2),
+  Math.ceil(changeover / 2),
+];
