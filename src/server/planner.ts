@@ -1,9 +1,8 @@
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import type { PlanProblem } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
 import type { PlanAnswer, PlanRequest } from '@/workers/plan-thread';
+import { startPlanThread } from '@/workers/start-thread';
 
 /** The planner's thread of this process and who waits for its answers. */
 interface Thread {
@@ -21,15 +20,13 @@ export function planInThread(problem: PlanProblem, seconds: number, seed = 1): P
   return new Promise((resolve, reject) => {
     thread.waiting.set(id, { resolve, reject });
     thread.worker.ref();
-    thread.worker.postMessage({ id, problem, seconds, seed } satisfies PlanRequest);
+    const deadline = Date.now() + seconds * 1000;
+    thread.worker.postMessage({ id, problem, deadline, seed } satisfies PlanRequest);
   });
 }
 
 function startThread(): Thread {
-  // The thread runs from its source, outside the bundle, so it brings its own TypeScript loader.
-  const file = pathToFileURL(join(process.cwd(), 'src', 'workers', 'plan-thread.ts')).href;
-  const start = `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(file)}); })`;
-  const worker = new Worker(start, { eval: true, execArgv: [] });
+  const worker = startPlanThread();
   const thread: Thread = { worker, waiting: new Map(), lastId: 0 };
   worker.on('message', ({ id, solution }: PlanAnswer) => {
     thread.waiting.get(id)?.resolve(solution);

@@ -1,13 +1,18 @@
 /**
- * `npm run --silent plan -- problem.json --seconds 5 --seed 1` prints the plan.
+ * `npm run --silent plan -- problem.json --seconds 5 --seed 1` prints the plan: the best that two searches found, each
+ * with a seed of its own, the second in a thread beside this one.
  *
  * Exit 0 with a feasible plan, 2 with an infeasible one; 1 where the file is faulty (every fault on a line of its
  * own) or where time ran out before a plan was found or shown to be impossible.
  */
 import { readFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
 import { parseProblem } from '@/core/planning/parse';
-import { solve } from '@/core/planning/solve';
+import type { PlanProblem } from '@/core/planning/problem';
+import { solve, type Solution } from '@/core/planning/solve';
+import type { PlanAnswer, PlanRequest } from './plan-thread';
+import { startPlanThread } from './start-thread';
 
 const USAGE = 'usage: npm run --silent plan -- problem.json [--seconds 5] [--seed 1]';
 
@@ -37,8 +42,22 @@ function readProblem(file: string): unknown {
   }
 }
 
-function main(): number {
-  const begun = performance.now();
+/** A second search for the same problem, in a thread beside this one. */
+function secondSearch(problem: PlanProblem, deadline: number, seed: number) {
+  const worker = startPlanThread();
+  const answer = new Promise<Solution>((resolve, reject) => {
+    worker.once('message', ({ solution }: PlanAnswer) => resolve(solution));
+    worker.once('error', reject);
+  });
+  worker.postMessage({ id: 1, problem, deadline, seed } satisfies PlanRequest);
+  return { answer, stop: () => worker.terminate() };
+}
+
+const costOf = (solution: Solution): number =>
+  solution?.plan.status === 'feasible' ? solution.plan.cost : Infinity;
+
+async function main(): Promise<number> {
+  const begun = Date.now();
   const args = readArguments();
   if (!args) {
     console.error(USAGE);
@@ -51,8 +70,14 @@ function main(): number {
     console.error(faults.join('\n'));
     return 1;
   }
-  const until = begun + args.seconds * 1000;
-  const solution = solve(problem, { seed: args.seed, shouldStop: () => performance.now() > until });
+  const deadline = begun + args.seconds * 1000;
+  const beside = availableParallelism() > 1 ? secondSearch(problem, deadline, args.seed + 1000) : null;
+  let solution = solve(problem, { seed: args.seed, shouldStop: () => Date.now() > deadline });
+  if (beside && !solution?.proven) {
+    const other = await beside.answer;
+    if (!solution || costOf(other) < costOf(solution)) solution = other;
+  }
+  await beside?.stop();
   if (!solution) {
     console.error(
       `No plan was found within ${args.seconds} s, nor shown to be impossible. More seconds may help.`,
@@ -63,4 +88,4 @@ function main(): number {
   return solution.plan.status === 'feasible' ? 0 : 2;
 }
 
-process.exitCode = main();
+process.exitCode = await main();

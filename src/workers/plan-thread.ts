@@ -3,11 +3,11 @@ import { parentPort } from 'node:worker_threads';
 import type { PlanProblem } from '@/core/planning/problem';
 import { solve, type Solution } from '@/core/planning/solve';
 
-/** `seconds`: how long to look for something better. */
+/** `deadline`: until when to look for something better, epoch ms. */
 export interface PlanRequest {
   id: number;
   problem: PlanProblem;
-  seconds: number;
+  deadline: number;
   seed: number;
 }
 
@@ -16,8 +16,7 @@ export interface PlanAnswer {
   solution: Solution;
 }
 
-parentPort?.on('message', ({ id, problem, seconds, seed }: PlanRequest) => {
-  const until = performance.now() + seconds * 1000;
-  const solution = solve(problem, { seed, shouldStop: () => performance.now() > until });
+parentPort?.on('message', ({ id, problem, deadline, seed }: PlanRequest) => {
+  const solution = solve(problem, { seed, shouldStop: () => Date.now() > deadline });
   parentPort?.postMessage({ id, solution } satisfies PlanAnswer);
 });

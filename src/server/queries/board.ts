@@ -8,7 +8,7 @@ import { rollingHouse } from './rolling';
 import { house, latestReadings, machines, people, shifts } from './house';
 
 /** Days after today that a board covers. */
-const DAYS_AHEAD = 8;
+const DAYS_AHEAD = 15;
 
 /** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {

@@ -4,8 +4,10 @@ import { Sheet } from '../kit/sheet';
 
 const KEYS: [string, string][] = [
   ['↑ ↓', 'Pick the thread above or below'],
-  ['← →', 'Half a day earlier or later'],
+  ['← →', 'Earlier or later'],
+  ['+ −', 'Closer, to one hour, or wider, to a fortnight'],
   ['h', 'Here and now'],
+  ['f', 'Take the plan along as a file'],
   ['a', 'Add a dough'],
   ['t', 'Take the picked dough out'],
   ['Enter', 'Open the picked dough'],

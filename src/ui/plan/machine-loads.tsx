@@ -9,8 +9,10 @@ import type { TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 
 const ROW = 24;
-const BIN = 30;
 const SHOWN = ['sheeter', 'retarder', 'proofer', 'oven'];
+
+/** Minutes of one bar: what shows, and no finer. */
+const binOf = ({ from, to }: TimeScale) => ((to - from) / 3_600_000 <= 24 ? 5 : 30);
 
 /** What the doughs hold of hands and machines, hanging under the floor at the same times. */
 export function MachineLoads({
@@ -30,7 +32,7 @@ export function MachineLoads({
     const pools = [hands, ...board.machines.filter(({ id }) => SHOWN.includes(id))];
     return pools.map((pool) => ({
       ...pool,
-      bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to, now }, BIN),
+      bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to, now }, binOf(scale)),
     }));
   }, [board, doughs, scale, now]);
   const height = rows.length * ROW;

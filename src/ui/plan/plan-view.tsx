@@ -1,10 +1,10 @@
 'use client';
 
-import { ChevronLeft, ChevronRight, Plus } from 'lucide-react';
+import { ChevronLeft, ChevronRight, Plus, ZoomIn, ZoomOut } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
-import { addLocalDays, clockTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { Button } from '../kit/button';
 import { useKeys } from '../kit/use-keys';
@@ -19,11 +19,14 @@ import { AddDough } from './add-dough';
 import { DoughPanel } from './dough-panel';
 import { KeySheet } from './key-sheet';
 import { MachineLoads } from './machine-loads';
+import { PlanFiles } from './plan-files';
 import { ThreadRow, ROW } from './thread-row';
 import { TakenOut } from './taken-out';
+import { canZoom, homeWindow, moved, spanWords, zoomed } from './time-window';
 
 const HOUR = 3_600_000;
-const SPAN = 96 * HOUR;
+/** Hours shown first: a dough from its mix to the oven. */
+const FIRST_SPAN = 96;
 
 /** Every dough as a thread over four days, what they hold beneath, and the one picked beside it. */
 export function PlanView({
@@ -39,13 +42,16 @@ export function PlanView({
   const now = useMinute();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
-  const [home, setHome] = useState(() => addLocalDays(now, 0, zone) - 24 * HOUR + 12 * HOUR);
+  const [view, setView] = useState(() => homeWindow(now, FIRST_SPAN, zone));
   const [picked, setPicked] = useState<number | null>(null);
-  const [sheet, setSheet] = useState<'add' | 'keys' | null>(null);
+  const [sheet, setSheet] = useState<'add' | 'keys' | 'files' | null>(null);
   const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const { ref, width } = useWidth<HTMLDivElement>(0);
-  const scale: TimeScale = useMemo(() => ({ from: home, to: home + SPAN, width }), [home, width]);
+  const scale: TimeScale = useMemo(
+    () => ({ from: view.from, to: view.from + view.hours * HOUR, width }),
+    [view, width],
+  );
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
   const shown = doughs.filter((dough) =>
     dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to),
@@ -72,9 +78,12 @@ export function PlanView({
   useKeys({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
-    ArrowLeft: () => setHome(home - 12 * HOUR),
-    ArrowRight: () => setHome(home + 12 * HOUR),
-    h: () => setHome(addLocalDays(now, 0, zone) - 12 * HOUR),
+    ArrowLeft: () => setView(moved(view, -1)),
+    ArrowRight: () => setView(moved(view, 1)),
+    '+': () => setView(zoomed(view, -1)),
+    '-': () => setView(zoomed(view, 1)),
+    h: () => setView(homeWindow(now, view.hours, zone)),
+    f: () => setSheet('files'),
     a: () => mayPlan && setSheet('add'),
     t: () => mayPlan && selected && void takeOut(selected),
     Enter: () => selected && go(`/dough/${selected.id}`),
@@ -86,19 +95,37 @@ export function PlanView({
       <h1 className="sr-only">Plan</h1>
       <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
         <div className="flex items-center gap-2 py-2">
-          <Button onClick={() => setHome(home - 12 * HOUR)} aria-label="Half a day earlier">
+          <Button onClick={() => setView(moved(view, -1))} aria-label="Earlier">
             <ChevronLeft aria-hidden size={18} />
           </Button>
-          <Button onClick={() => setHome(addLocalDays(now, 0, zone) - 12 * HOUR)}>
+          <Button onClick={() => setView(homeWindow(now, view.hours, zone))}>
             Now {clockTime(now, zone)}
           </Button>
-          <Button onClick={() => setHome(home + 12 * HOUR)} aria-label="Half a day later">
+          <Button onClick={() => setView(moved(view, 1))} aria-label="Later">
             <ChevronRight aria-hidden size={18} />
           </Button>
-          <p className="ml-3 text-[15px] text-quiet max-sm:hidden">
-            {openDoughs.length} doughs under way or to come
+          <Button
+            onClick={() => setView(zoomed(view, -1))}
+            disabled={!canZoom(view.hours, -1)}
+            aria-label="Closer"
+          >
+            <ZoomIn aria-hidden size={18} />
+          </Button>
+          <Button
+            onClick={() => setView(zoomed(view, 1))}
+            disabled={!canZoom(view.hours, 1)}
+            aria-label="Wider"
+          >
+            <ZoomOut aria-hidden size={18} />
+          </Button>
+          <p className="ml-2 text-[15px] text-quiet max-sm:hidden" role="status">
+            {spanWords(view.hours)}, {openDoughs.length} {openDoughs.length === 1 ? 'dough' : 'doughs'} under
+            way or to come
           </p>
-          <Button look="quiet" className="ml-auto" onClick={() => setSheet('keys')}>
+          <Button look="quiet" className="ml-auto" onClick={() => setSheet('files')}>
+            Files
+          </Button>
+          <Button look="quiet" onClick={() => setSheet('keys')}>
             Keys <kbd className="ml-1 font-sans font-bold">?</kbd>
           </Button>
           {mayPlan && (
@@ -167,6 +194,7 @@ export function PlanView({
         {...{ products, zone, now }}
       />
       <KeySheet open={sheet === 'keys'} onOpenChange={(open) => setSheet(open ? 'keys' : null)} />
+      <PlanFiles open={sheet === 'files'} onOpenChange={(open) => setSheet(open ? 'files' : null)} />
       {taken && <TakenOut dough={taken} onClose={() => setTaken(null)} />}
     </main>
   );

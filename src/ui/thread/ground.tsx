@@ -1,24 +1,10 @@
-import { addLocalDays, clockTime, longDayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { xOf, type TimeScale } from './geometry';
+import { marksOf } from './marks';
 
 interface Span {
   start: number;
   end: number;
-}
-
-/** Local midnights and the hours worth a mark within a span. */
-export function marksOf({ from, to, width }: TimeScale, zone: string): { days: number[]; hours: number[] } {
-  const days: number[] = [];
-  const hours: number[] = [];
-  const every = width / ((to - from) / 3_600_000) > 14 ? 3 : 6;
-  for (let day = addLocalDays(from, 0, zone); day < to; day = addLocalDays(day, 1, zone)) {
-    if (day >= from) days.push(day);
-    for (let hour = every; hour < 24; hour += every) {
-      const at = day + hour * 3_600_000;
-      if (at >= from && at <= to) hours.push(at);
-    }
-  }
-  return { days, hours };
 }
 
 /** The bakery's day under the threads: staffed hours light, empty hours dark, midnights as lines. */
@@ -33,7 +19,7 @@ export function Ground({
   zone: string;
   height: number;
 }) {
-  const { days, hours } = marksOf(scale, zone);
+  const { days, times } = marksOf(scale, zone);
   return (
     <g aria-hidden>
       <rect width={scale.width} height={height} fill="var(--dark-hours)" />
@@ -44,7 +30,7 @@ export function Ground({
           <rect key={start} x={x} width={width} height={height} fill="var(--flour)" />
         ) : null;
       })}
-      {hours.map((at) => (
+      {times.map(({ at }) => (
         <path
           key={at}
           d={`M${xOf(scale, at).toFixed(1)} 0V${height}`}
@@ -52,7 +38,7 @@ export function Ground({
           strokeWidth={0.5}
         />
       ))}
-      {days.map((at) => (
+      {days.map(({ at }) => (
         <path
           key={at}
           d={`M${xOf(scale, at).toFixed(1)} 0V${height}`}
@@ -66,12 +52,12 @@ export function Ground({
 
 /** The floor: days and hours in words, and what time it is now. */
 export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
-  const { days, hours } = marksOf(scale, zone);
+  const { days, times } = marksOf(scale, zone);
   const x = xOf(scale, now);
-  const clear = (at: number) => Math.abs(xOf(scale, at) - x) > 34;
+  const clear = ({ at }: { at: number }) => Math.abs(xOf(scale, at) - x) > 34;
   return (
     <svg width={scale.width} height={36} className="block font-label" role="img" aria-label="Days and hours">
-      {hours.filter(clear).map((at) => (
+      {times.filter(clear).map(({ at, label }) => (
         <text
           key={at}
           x={xOf(scale, at)}
@@ -79,12 +65,12 @@ export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; no
           textAnchor="middle"
           className="fill-quiet text-[13px] font-medium"
         >
-          {clockTime(at, zone).slice(0, 2)}
+          {label}
         </text>
       ))}
-      {days.map((at) => (
+      {days.map(({ at, label }) => (
         <text key={at} x={xOf(scale, at) + 6} y={31} className="fill-ink text-[16px] font-semibold">
-          {longDayName(at, zone)}
+          {label}
         </text>
       ))}
       {x >= 0 && x <= scale.width && (

@@ -1,0 +1,40 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { planErrors, problemErrors } from '../../test-data/plan/check.mjs';
+import { freshDatabase } from '../../test-support/house';
+import { solve } from '@/core/planning/solve';
+import { seedDemo } from './demo/seed';
+import { planInThread } from './planner';
+import { houseNow } from './queries/clock';
+import { wholeProblem } from './queries/whole-problem';
+
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+}, 120_000);
+afterAll(() => house.close());
+
+describe('what is still open of all doughs, as one problem', () => {
+  it('is sound by the checker, and begins with what is under way', async () => {
+    const { problem, origin } = await wholeProblem(house.pool, await houseNow(house.pool));
+    expect(problemErrors(problem)).toEqual([]);
+    expect(new Set(problem.tasks.map(({ dough }) => dough)).size).toBeGreaterThanOrEqual(10);
+    expect(problem.pins.length).toBeGreaterThan(0);
+    expect(new Date(origin).toISOString()).toMatch(/T23:00:00/);
+  });
+
+  it('has a plan that keeps every rule', async () => {
+    const { problem } = await wholeProblem(house.pool, await houseNow(house.pool));
+    let asked = 0;
+    const solution = solve(problem, { seed: 1, shouldStop: () => ++asked > 3000 });
+    expect(solution?.plan.status).toBe('feasible');
+    if (solution) expect(planErrors(problem, solution.plan)).toEqual([]);
+  }, 60_000);
+
+  it('is planned in a thread of its own until the time is up', async () => {
+    const { problem } = await wholeProblem(house.pool, await houseNow(house.pool));
+    const solution = await planInThread(problem, 2);
+    expect(solution?.plan.status).toBe('feasible');
+  }, 60_000);
+});
