@@ -7,8 +7,8 @@ import { doughsDueFrom } from './doughs';
 import { rollingHouse } from './rolling';
 import { house, latestReadings, machines, people, shifts } from './house';
 
-/** Days after today that a board covers. */
-const DAYS_AHEAD = 15;
+/** Days before and after today for which a board knows who is there: as far as the plan can be moved and widened. */
+const STAFFED = { back: 8, ahead: 15 };
 
 /** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
@@ -26,7 +26,12 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     house: bakery,
     people: persons,
     machines: pools,
-    presences: presences(pattern, from, addLocalDays(now, DAYS_AHEAD, bakery.zone), bakery.zone),
+    presences: presences(
+      pattern,
+      addLocalDays(now, -STAFFED.back, bakery.zone),
+      addLocalDays(now, STAFFED.ahead, bakery.zone),
+      bakery.zone,
+    ),
     ...{ places, rolling, scale },
     doughs: await doughsDueFrom(db, from),
   };

@@ -10,12 +10,18 @@ const AWAY: Answer = {
   offer: null,
 };
 
+/** Longest message that a browser still sends when its page is left, by the fetch standard 64 KiB for all under way. */
+const KEPT_ALIVE = 30_000;
+
 async function post(path: string, input: unknown): Promise<Answer> {
   try {
+    const body = JSON.stringify(input);
     const answer = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(input),
+      body,
+      // A tap just before somebody opens another page is sent all the same.
+      keepalive: body.length < KEPT_ALIVE,
     });
     return (await answer.json()) as Answer;
   } catch {

@@ -9,6 +9,7 @@ import { dayTime } from '@/core/time/local';
 import { drawThread, xOf, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
+import { namePlace } from './name-place';
 import { outputWords, stateWords } from './words';
 
 /** Height of a thread's row, px. */
@@ -35,12 +36,7 @@ export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: 
   const dues = [...new Set(outputs.map(({ dueAt }) => dueAt))].sort((a, b) => a - b);
   const lastDue = Math.max(...dues);
   const x = xOf(scale, lastDue);
-  const nameAtEnd = xOf(scale, begins) < 190;
-  const nameX = nameAtEnd
-    ? x + 230 < scale.width
-      ? x + 62
-      : Math.max(4, x - 300)
-    : Math.max(4, xOf(scale, begins) - 196);
+  const name = namePlace(xOf(scale, begins), x, scale.width);
   return (
     <button
       onClick={onPick}
@@ -69,7 +65,14 @@ export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: 
         </text>
         <NowLine scale={scale} now={now} height={ROW} />
       </svg>
-      <span className="absolute top-2 block max-w-[190px] leading-tight" style={{ left: nameX }} aria-hidden>
+      <span
+        className={clsx(
+          'absolute top-2 block max-w-[190px] leading-tight',
+          name.overThread && 'rounded bg-flour/85 px-1',
+        )}
+        style={{ left: name.left }}
+        aria-hidden
+      >
         <span className="block text-[16px] font-semibold">{dough.name}</span>
         <span className="block truncate text-[13px] text-quiet">{outputWords({ outputs })}</span>
         {words && (
