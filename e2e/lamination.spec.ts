@@ -137,7 +137,10 @@ test('three turns by two bakers across a shift change, one of them a double: the
   await late.goto('/bench');
   await expect(his.getByRole('heading', { name: 'Turn 2 of 3' })).toBeVisible();
   await his.getByRole('button', { name: 'Given otherwise' }).click();
+  // The page is left only once the house has answered.
+  const answered = late.waitForResponse('**/api/commands/*');
   await late.getByRole('button', { name: 'turns 2 and 3 at one go' }).click();
+  await answered;
 
   await late.goto(`/dough/${doughId}`);
   const layers = late.getByRole('region', { name: 'Layers' });

@@ -119,8 +119,8 @@ export function PlanView({
             <ZoomOut aria-hidden size={18} />
           </Button>
           <p className="ml-2 text-[15px] text-quiet max-sm:hidden" role="status">
-            {spanWords(view.hours)}, {openDoughs.length} {openDoughs.length === 1 ? 'dough' : 'doughs'} under
-            way or to come
+            {openDoughs.length} {openDoughs.length === 1 ? 'dough' : 'doughs'} under way or to come,{' '}
+            {spanWords(view.hours)} shown
           </p>
           <Button look="quiet" className="ml-auto" onClick={() => setSheet('files')}>
             Files
