@@ -1,5 +1,5 @@
 /** Widest that a thread's name gets, and what the due time beside a thread's end takes, px. */
-const NAME = 190;
+const NAME = 196;
 const DUE = 62;
 
 /**
@@ -11,8 +11,8 @@ export function namePlace(
   ends: number,
   width: number,
 ): { left: number; overThread: boolean } {
-  if (begins >= NAME && begins <= width + NAME) return { left: begins - NAME - 6, overThread: false };
+  if (begins >= NAME && begins <= width + NAME) return { left: begins - NAME, overThread: false };
   const after = ends + DUE;
-  if (ends >= 0 && after + NAME - 20 < width) return { left: after, overThread: false };
+  if (ends >= 0 && after + NAME < width + 26) return { left: after, overThread: false };
   return { left: 4, overThread: true };
 }
