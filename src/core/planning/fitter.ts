@@ -312,28 +312,14 @@ export class Fitter {
     const best = none + sign * target;
     const shortest = none + sign * min;
     const longest = none + sign * max;
-    if (min < target || max === target)
-      slider.lower(
-        heard,
-        row,
-        at,
-        window,
-        Math.min(shortest, best),
-        Math.max(shortest, best),
-        -sign * shortCost,
-        best,
-      );
-    if (max > target)
-      slider.lower(
-        heard,
-        row,
-        at,
-        window,
-        Math.min(best, longest),
-        Math.max(best, longest),
-        sign * longCost,
-        best,
-      );
+    for (const [end, slope] of [
+      [shortest, -sign * shortCost],
+      [longest, sign * longCost],
+    ] as const) {
+      // Where the target is the least or the most there is one side only.
+      if (end === best && min !== max) continue;
+      slider.lower(heard, row, at, window, Math.min(end, best), Math.max(end, best), slope, best);
+    }
     if (busy) {
       const port = from + portOffset - first;
       const held = isStart ? sums.toStart : sums.toEnd;

@@ -44,40 +44,33 @@ export class Usage {
   }
 
   add(task: ModelTask, start: number, end: number): void {
-    if (end <= start) return;
-    for (const use of task.uses) {
-      const free = this.free[use.resource] as Int32Array;
-      const weight = this.weightOf(use);
-      const { amount } = use;
-      let over = 0;
-      for (let m = start; m < end; m++) {
-        const left = (free[m] as number) - amount;
-        if (left < 0) over += Math.min(-left, amount);
-        free[m] = left;
-      }
-      this.overload += over * weight.held;
-      if (use.setting === null) continue;
-      const [from, to] = this.widened(use, start, end);
-      this.overload += weight.clash * (this.spans[use.resource] as Spans).change(use.setting, from, to, 1);
-    }
+    this.change(task, start, end, 1);
   }
 
   remove(task: ModelTask, start: number, end: number): void {
+    this.change(task, start, end, -1);
+  }
+
+  private change(task: ModelTask, start: number, end: number, sign: 1 | -1): void {
     if (end <= start) return;
     for (const use of task.uses) {
       const free = this.free[use.resource] as Int32Array;
       const weight = this.weightOf(use);
       const { amount } = use;
+      // Overload is what is too little with the task there: after it is added, or before it is taken away.
+      const given = sign * amount;
+      const before = sign > 0 ? amount : 0;
       let over = 0;
       for (let m = start; m < end; m++) {
-        const left = free[m] as number;
+        const left = (free[m] as number) - before;
         if (left < 0) over += Math.min(-left, amount);
-        free[m] = left + amount;
+        free[m] = (free[m] as number) - given;
       }
-      this.overload -= over * weight.held;
+      this.overload += sign * over * weight.held;
       if (use.setting === null) continue;
       const [from, to] = this.widened(use, start, end);
-      this.overload -= weight.clash * (this.spans[use.resource] as Spans).change(use.setting, from, to, -1);
+      const clashes = (this.spans[use.resource] as Spans).change(use.setting, from, to, sign);
+      this.overload += sign * weight.clash * clashes;
     }
   }
 
