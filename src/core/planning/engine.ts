@@ -1,9 +1,11 @@
 import type { Model } from './model';
 import { Moves } from './moves';
 import { networkOf } from './network';
+import type { Times } from './problem';
 import { seeded, shuffled, type Random } from './random';
 import { Reinsertion } from './reinsertion';
 import { Relaxed } from './relaxed';
+import { standingIn } from './standing';
 import { State } from './state';
 
 export interface SearchOptions {
@@ -12,6 +14,8 @@ export interface SearchOptions {
   shouldStop: () => boolean;
   /** Told of each better sound plan. */
   onBetter?: (cost: number) => void;
+  /** A plan to begin from: what of it still holds is kept at first. */
+  from?: Times;
 }
 
 /** The best plan found: starts and ends by task index. `proven`: no plan can cost less. */
@@ -30,6 +34,8 @@ const GIVE_UP = 100_000;
 const STARTS = 4;
 /** Cost beyond the least that a dough may have when it is first placed, where that keeps it off others. */
 const WIDE = 1600;
+/** How far from where it was a dough is looked for when a plan is taken up again, minutes. */
+const NEAR = [0, 30, 240];
 /** How far, as a share of its cost, a plan may worsen on the way out of a dip. */
 const DIP = 0.01;
 
@@ -67,6 +73,7 @@ class Search {
 
   run(): Found | null {
     if (this.state.network.components.length === 0) this.record();
+    if (this.options.from) this.resume(this.options.from);
     for (let start = 0; !this.over() && (start < STARTS || this.best === null); start++) this.begin(start);
     if (this.best) this.state.reset(this.best.times);
     while (!this.over()) this.leap();
@@ -90,6 +97,22 @@ class Search {
     if (state.overload > 0 || (this.best && state.cost >= this.best.cost)) return;
     this.best = { times: state.snapshot(), cost: state.cost };
     this.options.onBetter?.(state.cost);
+  }
+
+  /** Puts every dough where it was, or as near as it can be now, and makes the plan sound. */
+  private resume(times: Times): void {
+    const { state } = this;
+    const standing = standingIn(state, times);
+    const was = new Map([...standing.entries()].filter(([, at]) => at >= 0));
+    for (const members of state.network.components) {
+      const near = NEAR.some((reach) =>
+        state.insert(members, PRICE, Infinity, { near: { times: was, reach } }),
+      );
+      if (!near && !this.place(members)) return;
+    }
+    this.resolve(PRICE, 30, Infinity);
+    this.descend(60, PRICE, () => this.promising());
+    this.record();
   }
 
   /** Places every dough, in the order of need the first time and in ever other orders then, and makes the plan sound. */

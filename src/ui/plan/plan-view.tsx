@@ -94,7 +94,7 @@ export function PlanView({
     <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]">
       <h1 className="sr-only">Plan</h1>
       <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
-        <div className="flex items-center gap-2 py-2">
+        <div className="flex flex-wrap items-center gap-2 py-2">
           <Button onClick={() => setView(moved(view, -1))} aria-label="Earlier">
             <ChevronLeft aria-hidden size={18} />
           </Button>
