@@ -1,36 +1,73 @@
 import type { Worker } from 'node:worker_threads';
-import type { PlanProblem } from '@/core/planning/problem';
+import type { PlanProblem, Times } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
 import type { PlanAnswer, PlanRequest } from '@/workers/plan-thread';
 import { startPlanThread } from '@/workers/start-thread';
 
+/** How a plan is looked for. */
+export interface Search {
+  seconds: number;
+  seed?: number;
+  /** A plan to begin from. */
+  from?: Times;
+  /** Told of each better plan. */
+  onBetter?: (cost: number) => void;
+  /** Ends the search with the best so far. */
+  signal?: AbortSignal;
+}
+
+interface Waiting {
+  resolve: (solution: Solution) => void;
+  reject: (error: Error) => void;
+  onBetter?: ((cost: number) => void) | undefined;
+}
+
 /** The planner's thread of this process and who waits for its answers. */
 interface Thread {
   worker: Worker;
-  waiting: Map<number, { resolve: (solution: Solution) => void; reject: (error: Error) => void }>;
+  waiting: Map<number, Waiting>;
   lastId: number;
 }
 
 const held = globalThis as { hefeteigPlanner?: Thread | null };
 
+/** The planner's thread ended before it had an answer. */
+export class PlannerLost extends Error {}
+
 /** Plans in a thread of its own, so that the floor's taps are answered meanwhile. Fails if the thread dies. */
-export function planInThread(problem: PlanProblem, seconds: number, seed = 1): Promise<Solution> {
+export function planInThread(
+  problem: PlanProblem,
+  { seconds, seed = 1, from, onBetter, signal }: Search,
+): Promise<Solution> {
   const thread = (held.hefeteigPlanner ??= startThread());
   const id = ++thread.lastId;
   return new Promise((resolve, reject) => {
-    thread.waiting.set(id, { resolve, reject });
+    thread.waiting.set(id, { resolve, reject, onBetter });
     thread.worker.ref();
-    const deadline = Date.now() + seconds * 1000;
-    thread.worker.postMessage({ id, problem, deadline, seed } satisfies PlanRequest);
+    // A thread at work reads no messages, but it sees this number change.
+    const stop = new Int32Array(new SharedArrayBuffer(4));
+    signal?.addEventListener('abort', () => Atomics.store(stop, 0, 1));
+    const request: PlanRequest = { id, problem, until: { seconds }, seed, stop, ...(from ? { from } : {}) };
+    thread.worker.postMessage(request);
   });
+}
+
+/** Ends the planner's thread, as a crash would; whoever waits for it is told. */
+export async function endPlanner(): Promise<void> {
+  await held.hefeteigPlanner?.worker.terminate();
 }
 
 function startThread(): Thread {
   const worker = startPlanThread();
   const thread: Thread = { worker, waiting: new Map(), lastId: 0 };
-  worker.on('message', ({ id, solution }: PlanAnswer) => {
-    thread.waiting.get(id)?.resolve(solution);
-    thread.waiting.delete(id);
+  worker.on('message', (answer: PlanAnswer) => {
+    const waiting = thread.waiting.get(answer.id);
+    if ('better' in answer) {
+      waiting?.onBetter?.(answer.better);
+      return;
+    }
+    waiting?.resolve(answer.solution);
+    thread.waiting.delete(answer.id);
     if (thread.waiting.size === 0) worker.unref();
   });
   const lost = (error: Error) => {
@@ -38,7 +75,7 @@ function startThread(): Thread {
     for (const { reject } of thread.waiting.values()) reject(error);
     thread.waiting.clear();
   };
-  worker.on('error', lost);
-  worker.on('exit', () => lost(new Error('The planning thread ended.')));
+  worker.on('error', (error) => lost(new PlannerLost(error.message)));
+  worker.on('exit', () => lost(new PlannerLost('The planning thread ended.')));
   return thread;
 }

@@ -5,7 +5,7 @@ import { solve } from '@/core/planning/solve';
 import { seedDemo } from './demo/seed';
 import { planInThread } from './planner';
 import { houseNow } from './queries/clock';
-import { wholeProblem } from './queries/whole-problem';
+import { readWholePlan } from './queries/whole-problem';
 
 let house: Awaited<ReturnType<typeof freshDatabase>>;
 
@@ -17,7 +17,7 @@ afterAll(() => house.close());
 
 describe('what is still open of all doughs, as one problem', () => {
   it('is sound by the checker, and begins with what is under way', async () => {
-    const { problem, origin } = await wholeProblem(house.pool, await houseNow(house.pool));
+    const { problem, origin } = await readWholePlan(house.pool, await houseNow(house.pool));
     expect(problemErrors(problem)).toEqual([]);
     expect(new Set(problem.tasks.map(({ dough }) => dough)).size).toBeGreaterThanOrEqual(9);
     expect(problem.pins.length).toBeGreaterThan(0);
@@ -25,7 +25,7 @@ describe('what is still open of all doughs, as one problem', () => {
   });
 
   it('has a plan that keeps every rule', async () => {
-    const { problem } = await wholeProblem(house.pool, await houseNow(house.pool));
+    const { problem } = await readWholePlan(house.pool, await houseNow(house.pool));
     let asked = 0;
     const solution = solve(problem, { seed: 1, shouldStop: () => ++asked > 3000 });
     expect(solution?.plan.status).toBe('feasible');
@@ -33,8 +33,8 @@ describe('what is still open of all doughs, as one problem', () => {
   }, 60_000);
 
   it('is planned in a thread of its own until the time is up', async () => {
-    const { problem } = await wholeProblem(house.pool, await houseNow(house.pool));
-    const solution = await planInThread(problem, 2);
+    const { problem } = await readWholePlan(house.pool, await houseNow(house.pool));
+    const solution = await planInThread(problem, { seconds: 2 });
     expect(solution?.plan.status).toBe('feasible');
   }, 60_000);
 });

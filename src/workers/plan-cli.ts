@@ -46,10 +46,12 @@ function readProblem(file: string): unknown {
 function secondSearch(problem: PlanProblem, deadline: number, seed: number) {
   const worker = startPlanThread();
   const answer = new Promise<Solution>((resolve, reject) => {
-    worker.once('message', ({ solution }: PlanAnswer) => resolve(solution));
+    worker.on('message', (answer: PlanAnswer) => {
+      if ('solution' in answer) resolve(answer.solution);
+    });
     worker.once('error', reject);
   });
-  worker.postMessage({ id: 1, problem, deadline, seed } satisfies PlanRequest);
+  worker.postMessage({ id: 1, problem, until: { at: deadline }, seed } satisfies PlanRequest);
   return { answer, stop: () => worker.terminate() };
 }
 

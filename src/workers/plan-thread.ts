@@ -1,22 +1,28 @@
 /** A worker thread that plans: takes problems, answers with solutions, one after the other. */
 import { parentPort } from 'node:worker_threads';
-import type { PlanProblem } from '@/core/planning/problem';
+import type { PlanProblem, Times } from '@/core/planning/problem';
 import { solve, type Solution } from '@/core/planning/solve';
 
-/** `deadline`: until when to look for something better, epoch ms. */
+/** `until`: epoch ms, or seconds from when the thread takes it up. `stop`: shared; not 0, the search ends at once. */
 export interface PlanRequest {
   id: number;
   problem: PlanProblem;
-  deadline: number;
+  until: { at: number } | { seconds: number };
   seed: number;
+  stop?: Int32Array;
+  from?: Times;
 }
 
-export interface PlanAnswer {
-  id: number;
-  solution: Solution;
-}
+/** A better plan on the way, or the end. */
+export type PlanAnswer = { id: number; better: number } | { id: number; solution: Solution };
 
-parentPort?.on('message', ({ id, problem, deadline, seed }: PlanRequest) => {
-  const solution = solve(problem, { seed, shouldStop: () => Date.now() > deadline });
+parentPort?.on('message', ({ id, problem, until, seed, stop, from }: PlanRequest) => {
+  const deadline = 'at' in until ? until.at : Date.now() + until.seconds * 1000;
+  const solution = solve(problem, {
+    seed,
+    shouldStop: () => Date.now() > deadline || (stop !== undefined && Atomics.load(stop, 0) !== 0),
+    onBetter: (better) => parentPort?.postMessage({ id, better } satisfies PlanAnswer),
+    ...(from ? { from } : {}),
+  });
   parentPort?.postMessage({ id, solution } satisfies PlanAnswer);
 });

@@ -8,7 +8,7 @@ export interface FloorDough {
   id: number;
   name: string;
   lamination?: BlockWork | null;
-  steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant })[];
+  steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant; pinned?: boolean })[];
   state: DoughState;
 }
 

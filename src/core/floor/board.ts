@@ -43,7 +43,8 @@ export interface BoardDough {
   /** Null for a dough that is not laminated. */
   lamination: BlockWork | null;
   outputs: BoardOutput[];
-  steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant })[];
+  /** `pinned`: a planner has fixed its start. */
+  steps: (DoughStep & { plannedStart: Instant; plannedEnd: Instant; pinned?: boolean })[];
   links: RouteLink[];
   events: FloorEvent[];
 }
@@ -61,6 +62,8 @@ export interface Machine {
   capacity: number;
   unit: string;
   changeover: number;
+  /** When how many of its units are out; null for all. */
+  outages?: { start: Instant; end: Instant; units: number | null }[];
 }
 
 /** What a signed-in screen starts from. */

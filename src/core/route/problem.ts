@@ -6,6 +6,8 @@ export interface MachinePool {
   id: string;
   capacity: number;
   changeover: number;
+  /** What is left of it over time, where some of it is out: `[from, amount]` in minutes of the horizon. */
+  steps?: [from: number, amount: number][];
 }
 
 /** A dough to be planned: its steps, and its promises in minutes from the start of the horizon. */
@@ -48,8 +50,8 @@ export function planProblem(
   const { name, horizon, now } = frame;
   const resources: Resource[] = [
     { id: CREW, capacity: frame.crew },
-    ...frame.machines.map(({ id, capacity, changeover }): Resource => {
-      return { id, capacity: [[0, capacity]], ...(changeover > 0 ? { changeover } : {}) };
+    ...frame.machines.map(({ id, capacity, changeover, steps = [[0, capacity]] }): Resource => {
+      return { id, capacity: steps, ...(changeover > 0 ? { changeover } : {}) };
     }),
   ];
   const fixed = standing.map(({ id, dough, start, end, uses }): Task => {

@@ -35,6 +35,65 @@ export function presences(shifts: readonly Shift[], from: Instant, to: Instant, 
   return found.sort((a, b) => a.start - b.start || a.end - b.end);
 }
 
+/**
+ * Who is there when the weekly pattern has exceptions: shifts more, and stretches in which somebody is away. A person who is
+ * there twice at once counts once.
+ */
+export function withExceptions(
+  pattern: readonly Presence[],
+  more: readonly Presence[],
+  away: readonly Presence[],
+): Presence[] {
+  const byPerson = new Map<number, Presence[]>();
+  for (const there of [...pattern, ...more]) {
+    byPerson.set(there.personId, [...(byPerson.get(there.personId) ?? []), there]);
+  }
+  const left = [...byPerson].flatMap(([personId, all]) => {
+    const gone = away.filter((a) => a.personId === personId);
+    return staffedSpans([...all].sort((a, b) => a.start - b.start))
+      .flatMap((span) => without(span, gone))
+      .map((span) => ({ personId, ...span }));
+  });
+  return left.sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+interface Span {
+  start: Instant;
+  end: Instant;
+}
+
+function without(span: Span, gone: readonly Span[]): Span[] {
+  return gone.reduce<Span[]>(
+    (rest, { start, end }) =>
+      rest.flatMap((part) =>
+        [
+          { start: part.start, end: Math.min(part.end, start) },
+          { start: Math.max(part.start, end), end: part.end },
+        ].filter((piece) => piece.start < piece.end),
+      ),
+    [span],
+  );
+}
+
+/** What is left of a pool over time while some of its units are out: capacity steps in whole minutes from `origin`. */
+export function capacitySteps(
+  capacity: number,
+  out: readonly (Span & { units: number | null })[],
+  origin: Instant,
+): [from: number, amount: number][] {
+  const minute = (at: Instant) => Math.max(0, Math.round((at - origin) / MINUTE));
+  const spans = out
+    .map(({ start, end, units }) => ({ from: minute(start), to: minute(end), units: units ?? capacity }))
+    .filter(({ from, to }) => from < to);
+  const edges = [...new Set([0, ...spans.flatMap(({ from, to }) => [from, to])])].sort((a, b) => a - b);
+  return edges
+    .map((at): [number, number] => {
+      const gone = spans.filter(({ from, to }) => from <= at && at < to);
+      return [at, Math.max(0, capacity - gone.reduce((sum, { units }) => sum + units, 0))];
+    })
+    .filter(([, amount], i, all) => i === 0 || amount !== all[i - 1]?.[1]);
+}
+
 /** Number of people there over time, as capacity steps in whole minutes from `origin`. */
 export function crewSteps(there: readonly Presence[], origin: Instant): [from: number, amount: number][] {
   const changes = new Map<number, number>([[0, 0]]);

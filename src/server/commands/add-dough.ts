@@ -9,7 +9,8 @@ import { sizes } from '../queries/doughs';
 import { house, houseValues } from '../queries/house';
 import { currentProducts, type KnownProduct } from '../queries/products';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan, placeDough, type NewDough } from './plan-dough';
+import { placeDough, type NewDough } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { clientId, localTime, pieces } from './schemas';
 
 interface DoughInput {

@@ -6,7 +6,7 @@ import { doughById } from '../queries/doughs';
 import { currentFormulas } from '../queries/formulas';
 import { mixSheet } from '../queries/mix';
 import { command, Refusal } from './command';
-import { lockPlan } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { keepVersion, versionMadeBy } from './save-formula';
 import { clientId, doughId } from './schemas';
 

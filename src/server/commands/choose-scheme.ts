@@ -5,7 +5,7 @@ import { currentProducts } from '../queries/products';
 import { doughsBehind } from '../queries/schemes-behind';
 import { currentSchemes } from '../queries/schemes';
 import { command, Refusal } from './command';
-import { lockPlan } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { planOpenPart } from './plan-open-part';
 import { newProductVersion } from './product-version';
 import { doughId } from './schemas';
@@ -66,6 +66,8 @@ export const relaminateDough = command<{ doughId: number }, { name: string }>({
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
     await planOpenPart(context, dough, {
       reason: `${dough.name} laminated ${behind.to}`,
+      // The dough has other steps from now on: earlier plans do not fit it any more.
+      act: 'base',
       nothing: `${dough.name} finds no place in the plan with the steps of ${behind.to}; it keeps ${behind.from}.`,
     });
     await dropGone(

@@ -3,7 +3,7 @@ import { misfits } from '@/core/floor/misfit';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import { doughById } from '../queries/doughs';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { planOpenPart } from './plan-open-part';
 import { doughId } from './schemas';
 

@@ -7,25 +7,20 @@ import { planProblem, taskId } from '@/core/route/problem';
 import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/route/windows';
 import { dayTime, MINUTE } from '@/core/time/local';
 import { duration } from '@/core/units/format';
-import { rowsOf, write } from '../db/rows';
 import { planInThread } from '../planner';
-import { newestPlan, risesOf, sizes } from '../queries/doughs';
+import { risesOf, sizes } from '../queries/doughs';
 import { houseValues } from '../queries/house';
 import { today } from '../queries/places';
 import type { KnownProduct } from '../queries/products';
 import { Refusal } from './command';
 import { doughFrame } from './planning-frame';
+import { movePlan, type Making } from './plan-version';
 
 /** A dough that has its rows, but no place in the plan yet. */
 export interface NewDough {
   id: number;
   name: string;
   outputs: { id: number; product: KnownProduct; pieces: number; dueAt: number }[];
-}
-
-/** Lets one planner act at a time: holds the bakery's row until the transaction ends. */
-export async function lockPlan(db: PoolConnection): Promise<void> {
-  await rowsOf(db, 'SELECT id FROM house WHERE id = 1 FOR UPDATE');
 }
 
 /**
@@ -51,7 +46,7 @@ export async function placeDough(
       keep,
     }));
     return planSettled(dough.id, settled, (expanded) =>
-      planInThread(planProblem(frame, [{ id: dough.id, expanded, promises }], standing), seconds),
+      planInThread(planProblem(frame, [{ id: dough.id, expanded, promises }], standing), { seconds }),
     );
   };
   let { expanded, solution } = await plan((output) => output.dueAt, true);
@@ -199,40 +194,7 @@ async function writePlan(
 ): Promise<number> {
   const placed = steps.map(({ key }) => {
     const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
-    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+    return { doughId, key, start: origin + start * MINUTE, end: origin + end * MINUTE };
   });
-  return movePlan(db, doughId, placed, made);
-}
-
-/** Who made a plan version, when and why. */
-interface Making {
-  now: number;
-  personId: number;
-  reason: string;
-}
-
-/** Writes a new plan version: the last one, with these steps of one dough where they are now. */
-export async function movePlan(
-  db: PoolConnection,
-  doughId: number,
-  placed: readonly { key: string; start: number; end: number }[],
-  { now, personId, reason }: Making,
-): Promise<number> {
-  const before = await newestPlan(db);
-  const { id } = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
-    ...[new Date(now), personId, reason.slice(0, 200)],
-  ]);
-  await write(
-    db,
-    `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at)
-     SELECT ?, dough_id, step_key, start_at, end_at FROM planned_step
-     WHERE plan_version_id = ? AND NOT (dough_id = ? AND step_key IN (?))`,
-    [id, before, doughId, placed.map(({ key }) => key)],
-  );
-  await write(
-    db,
-    'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
-    [placed.map(({ key, start, end }) => [id, doughId, key, new Date(start), new Date(end)])],
-  );
-  return id;
+  return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }

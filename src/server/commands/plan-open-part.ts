@@ -5,7 +5,7 @@ import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
 import { houseValues } from '../queries/house';
 import { Refusal, type CommandContext } from './command';
-import { movePlan } from './plan-dough';
+import { movePlan, type Making } from './plan-version';
 import { doughFrame } from './planning-frame';
 
 /**
@@ -15,7 +15,7 @@ import { doughFrame } from './planning-frame';
 export async function planOpenPart(
   { db, now, person }: CommandContext,
   dough: BoardDough,
-  { reason, nothing }: { reason: string; nothing: string },
+  { reason, nothing, act = 'plan' }: { reason: string; nothing: string; act?: NonNullable<Making['act']> },
 ): Promise<void> {
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
@@ -28,12 +28,12 @@ export async function planOpenPart(
   }));
   const problem = planProblem(frame, [{ id: dough.id, expanded, promises }], standing);
   problem.pins.push(...pins);
-  const solution = await planInThread(problem, (await houseValues(db))('plan_seconds'));
+  const solution = await planInThread(problem, { seconds: (await houseValues(db))('plan_seconds') });
   if (solution?.plan.status !== 'feasible') throw new Refusal(nothing, 'doughId');
   const { times } = solution.plan;
   const moved = expanded.steps.map(({ key }) => {
     const [start, end] = times[taskId(dough.id, key)] ?? [0, 0];
-    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+    return { doughId: dough.id, key, start: origin + start * MINUTE, end: origin + end * MINUTE };
   });
-  await movePlan(db, dough.id, moved, { now, personId: person.id, reason });
+  await movePlan(db, moved, { now, personId: person.id, reason, act });
 }

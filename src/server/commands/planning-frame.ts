@@ -3,9 +3,8 @@ import type { PlanningFrame, Standing } from '@/core/route/problem';
 import { taskId } from '@/core/route/problem';
 import type { BoardDough } from '@/core/floor/board';
 import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
-import { crewSteps, presences } from '@/core/time/shifts';
 import { doughsDueFrom } from '../queries/doughs';
-import { house, machines, shifts } from '../queries/house';
+import { house, means } from '../queries/house';
 
 /** What planning one dough amid all others starts from. Minutes are counted from `origin`, a local midnight. */
 export interface DoughFrame {
@@ -34,8 +33,7 @@ export async function doughFrame(
     name: dough.name,
     horizon: minute(until),
     now: Math.ceil((now - origin) / MINUTE),
-    crew: crewSteps(presences(await shifts(db), origin, until, zone), origin),
-    machines: await machines(db),
+    ...(await means(db, origin, until, zone)),
   };
   const all = await doughsDueFrom(db, addLocalDays(now, -DAYS.back, zone));
   const standing = all

@@ -3,7 +3,8 @@ import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
 import { productVersions } from '../queries/products';
 import { command, Refusal } from './command';
-import { lockPlan, placeDough } from './plan-dough';
+import { placeDough } from './plan-dough';
+import { lockPlan, movePlan } from './plan-version';
 import { doughId } from './schemas';
 
 interface DoughRef {
@@ -32,6 +33,9 @@ export const removeDough = command<DoughRef, { name: string }>({
         person.id,
         input.doughId,
       ]);
+      const reason = `${dough.name} taken out`;
+      const act = { id: input.doughId, act: 'removed' as const };
+      await movePlan(db, [], { now, personId: person.id, reason, dough: act });
     }
     return { name: dough.name };
   },
@@ -63,7 +67,11 @@ export const restoreDough = command<DoughRef, { name: string }>({
     if (!first) throw new Refusal('That dough is in the plan already.', 'doughId');
     await write(db, 'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ?', [input.doughId]);
     // A dough that was begun goes on where it stands; one that was not is planned anew amid what came since.
-    if (first.started) return { name: first.name };
+    if (first.started) {
+      const made = { now, personId: person.id, reason: `${first.name} put back` };
+      await movePlan(db, [], { ...made, dough: { id: input.doughId, act: 'added' } });
+      return { name: first.name };
+    }
     if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
       throw new Refusal('Its time has passed.', 'doughId');
     const products = await productVersions(

@@ -13,6 +13,10 @@ import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { tellPlace } from './tell-place';
 import { Refusal, type Command } from './command';
+import { moveStep, pinStep } from './plan-steps';
+import { acceptProposal, dropProposal, proposeMend } from './proposals';
+import { tryWay } from './try-way';
+import { redoPlan, undoPlan } from './undo-plan';
 import { recordEvent } from './record-event';
 import { removeDough, restoreDough } from './remove-dough';
 import { setClock } from './set-clock';
@@ -41,6 +45,14 @@ register(removeScheme);
 register(restoreScheme);
 register(chooseScheme);
 register(relaminateDough);
+register(moveStep);
+register(pinStep);
+register(undoPlan);
+register(redoPlan);
+register(proposeMend);
+register(acceptProposal);
+register(dropProposal);
+register(tryWay);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

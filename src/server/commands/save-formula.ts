@@ -8,7 +8,7 @@ import { rowsOf, write } from '../db/rows';
 import { currentFormulas, formulaVersion, type FormulaVersion } from '../queries/formulas';
 import { ingredients } from '../queries/ingredients';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { clientId } from './schemas';
 
 export interface FormulaInput {

@@ -6,7 +6,7 @@ import { FOLDS, LOCK_INS } from '@/core/lamination/stack';
 import { rowsOf, write } from '../db/rows';
 import { currentSchemes } from '../queries/schemes';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan } from './plan-dough';
+import { lockPlan } from './plan-version';
 import { newProductVersion } from './product-version';
 import { clientId } from './schemas';
 

@@ -1,22 +1,27 @@
 import type { Board } from '@/core/floor/board';
 import { addLocalDays } from '@/core/time/local';
-import { presences } from '@/core/time/shifts';
 import type { Db } from '../db/rows';
 import { lastWeight } from '../intake';
 import { doughsDueFrom } from './doughs';
 import { rollingHouse } from './rolling';
-import { house, latestReadings, machines, people, shifts } from './house';
+import { house, latestReadings, machinePools, people, staffing } from './house';
 
 /** Days before and after today for which a board knows who is there: as far as the plan can be moved and widened. */
 const STAFFED = { back: 8, ahead: 15 };
 
+/** From when to when a board knows who is there. */
+export function staffedBetween(now: number, zone: string): [from: number, to: number] {
+  return [addLocalDays(now, -STAFFED.back, zone), addLocalDays(now, STAFFED.ahead, zone)];
+}
+
 /** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
-  const [bakery, persons, pools, pattern, places, rolling, scale] = await Promise.all([
-    house(db),
+  const bakery = await house(db);
+  const span = staffedBetween(now, bakery.zone);
+  const [persons, pools, presences, places, rolling, scale] = await Promise.all([
     people(db),
-    machines(db),
-    shifts(db),
+    machinePools(db, ...span),
+    staffing(db, ...span, bakery.zone),
     latestReadings(db, now),
     rollingHouse(db),
     lastWeight(db, now),
@@ -26,12 +31,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     house: bakery,
     people: persons,
     machines: pools,
-    presences: presences(
-      pattern,
-      addLocalDays(now, -STAFFED.back, bakery.zone),
-      addLocalDays(now, STAFFED.ahead, bakery.zone),
-      bakery.zone,
-    ),
+    presences,
     ...{ places, rolling, scale },
     doughs: await doughsDueFrom(db, from),
   };

@@ -6,6 +6,7 @@ import { foldDough } from '@/core/floor/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import { expandDough, type DoughOutput, type Sizes } from '@/core/route/expand';
 import type { ProductSpec } from '@/core/route/route';
+import { extraLoads, withChanges, type DoughChange } from '@/core/route/changes';
 import { settleWindows } from '@/core/route/windows';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
@@ -31,22 +32,32 @@ interface EventRow extends Omit<FloorEvent, 'at' | 'data'> {
 const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt
   FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
 
-/** Doughs in the plan that are due at or after `dueFrom`, in order of their first promise. */
-export async function doughsDueFrom(db: Db, dueFrom: number): Promise<BoardDough[]> {
+/**
+ * Doughs in the plan that are due at or after `dueFrom`, in order of their first promise.
+ */
+export async function doughsDueFrom(
+  db: Db,
+  dueFrom: number,
+  supposing: Supposing = {},
+): Promise<BoardDough[]> {
   const rows = await rowsOf<OutputRow>(
     db,
     `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?) ORDER BY o.id`,
     [new Date(dueFrom)],
   );
-  return assemble(db, rows);
+  return assemble(db, rows, supposing);
 }
 
 /** What a look at one dough may suppose. */
-interface Supposing {
+export interface Supposing {
   /** As if a wait were over at that moment, to see how far it has come. */
   ending?: { key: string; at: number };
   /** Steps that no plan has a time for yet stand here, instead of being left out. */
   unplanned?: number;
+  /** Times by dough and step that stand for the plan's. */
+  planned?: PlannedSteps;
+  /** Changes of doughs, by id, beside those that are decided. */
+  changes?: ReadonlyMap<number, readonly DoughChange[]>;
 }
 
 /** One dough in the plan, or null. */
@@ -62,30 +73,36 @@ export async function doughById(db: Db, id: number, supposing: Supposing = {}): 
 async function assemble(
   db: Db,
   rows: OutputRow[],
-  { ending, unplanned }: Supposing = {},
+  { ending, unplanned, planned: instead, changes = new Map() }: Supposing = {},
 ): Promise<BoardDough[]> {
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
-  const [products, takes, planned, events, temperatures, now, value] = await Promise.all([
+  const [products, takes, planned, events, temperatures, now, value, decided] = await Promise.all([
     productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
     sizes(db),
-    plannedSteps(db, ids),
+    instead ?? plannedSteps(db, ids),
     floorEvents(db, ids),
     today(db),
     houseNow(db),
     houseValues(db),
+    changesOf(db, ids, changes),
   ]);
   const doughs = ids.map((id): BoardDough => {
-    const own = rows.filter((row) => row.doughId === id);
-    const outputs = own.map((row) => {
-      const product = products.get(row.versionId);
-      if (!product)
-        throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
-      return { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
-    });
+    const own = decided.get(id) ?? [];
+    const outputs = rows
+      .filter((row) => row.doughId === id)
+      .map((row) => {
+        const product = products.get(row.versionId);
+        if (!product)
+          throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
+        return {
+          ...{ id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() },
+          extraLoads: extraLoads(own, row.id),
+        };
+      });
     const times = planned.get(id) ?? (new Map() as StepTimes);
     const happened = events.get(id) ?? [];
-    const expanded = expandDough(outputs, takes);
+    const expanded = withChanges(expandDough(outputs, takes), own);
     const state = foldDough(expanded, happened);
     const dose = doseOf(state, yeastGrams(outputs, expanded));
     const ended = ending ? endingAt(times, ending) : times;
@@ -94,10 +111,10 @@ async function assemble(
     const { steps, links, kg, bowls } =
       state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
-      ...{ id, name: own[0]?.name ?? '', kg, bowls, links },
+      ...{ id, name: rows.find((row) => row.doughId === id)?.name ?? '', kg, bowls, links },
       lamination: blockWork(outputs[0]?.product, kg, value('block_kg')),
-      outputs: outputs.map(({ product, ...output }) => ({
-        ...output,
+      outputs: outputs.map(({ id: outputId, product, pieces, dueAt }) => ({
+        ...{ id: outputId, pieces, dueAt },
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
@@ -130,6 +147,23 @@ function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): S
   return new Map(times).set(key, { plannedStart: times.get(key)?.plannedStart ?? at, plannedEnd: at });
 }
 
+/** Changes of doughs that are decided, and those that are supposed. */
+async function changesOf(
+  db: Db,
+  ids: readonly number[],
+  supposed: ReadonlyMap<number, readonly DoughChange[]>,
+): Promise<Map<number, DoughChange[]>> {
+  const rows = await rowsOf<DoughChange & { doughId: number }>(
+    db,
+    'SELECT dough_id AS doughId, kind, target FROM dough_change WHERE dough_id IN (?)',
+    [ids],
+  );
+  const known = new Map<number, DoughChange[]>();
+  for (const { doughId, ...change } of rows) known.set(doughId, [...(known.get(doughId) ?? []), change]);
+  for (const [id, more] of supposed) known.set(id, [...(known.get(id) ?? []), ...more]);
+  return known;
+}
+
 /** What oven and mixer take at once. */
 export async function sizes(db: Db): Promise<Sizes> {
   const all = await machines(db);
@@ -150,18 +184,22 @@ function yeastGrams(outputs: readonly { product: KnownProduct }[], { kg }: { kg:
   return (outputs[0]?.product.yeastShare ?? 0) * kg * 1000;
 }
 
-type StepTimes = Map<string, { plannedStart: number; plannedEnd: number }>;
+type StepTimes = Map<string, { plannedStart: number; plannedEnd: number; pinned?: boolean }>;
+
+/** Planned times by dough and step. */
+export type PlannedSteps = ReadonlyMap<number, StepTimes>;
 
 async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number, StepTimes>> {
-  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date }>(
+  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date; pinned: number }>(
     db,
-    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt FROM planned_step
+    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned FROM planned_step
      WHERE plan_version_id = (SELECT MAX(id) FROM plan_version) AND dough_id IN (?)`,
     [ids],
   );
   const byDough = new Map<number, StepTimes>(ids.map((id) => [id, new Map()]));
-  for (const { doughId, key, startAt, endAt } of rows) {
-    byDough.get(doughId)?.set(key, { plannedStart: startAt.getTime(), plannedEnd: endAt.getTime() });
+  for (const { doughId, key, startAt, endAt, pinned } of rows) {
+    const times = { plannedStart: startAt.getTime(), plannedEnd: endAt.getTime() };
+    byDough.get(doughId)?.set(key, pinned ? { ...times, pinned: true } : times);
   }
   return byDough;
 }

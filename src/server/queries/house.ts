@@ -1,5 +1,13 @@
 import type { Machine, Person } from '@/core/floor/board';
-import type { Shift } from '@/core/time/shifts';
+import type { MachinePool } from '@/core/route/problem';
+import {
+  capacitySteps,
+  crewSteps,
+  presences,
+  withExceptions,
+  type Presence,
+  type Shift,
+} from '@/core/time/shifts';
 import { rowsOf, type Db } from '../db/rows';
 
 export interface House {
@@ -34,7 +42,7 @@ export function people(db: Db): Promise<Person[]> {
   return rowsOf<Person>(db, 'SELECT id, name, role, team FROM person WHERE active ORDER BY role DESC, name');
 }
 
-export function machines(db: Db): Promise<(Machine & { kgAtOnce: number | null })[]> {
+export function machines(db: Db): Promise<(Omit<Machine, 'outages'> & { kgAtOnce: number | null })[]> {
   return rowsOf(
     db,
     'SELECT id, label, capacity, unit, changeover_minutes AS changeover, kg_at_once AS kgAtOnce FROM machine ORDER BY position',
@@ -47,6 +55,93 @@ export function shifts(db: Db): Promise<Shift[]> {
     `SELECT person_id AS personId, weekday, start_minute AS startMinute, end_minute AS endMinute
      FROM shift JOIN person ON person.id = person_id AND active`,
   );
+}
+
+/** A person or machine that is not there for some time. */
+export interface Absence {
+  id: number;
+  personId: number | null;
+  machineId: string | null;
+  /** Units of the machine that are out; null for all. */
+  units: number | null;
+  start: number;
+  end: number;
+  note: string;
+}
+
+export interface ExtraShift extends Presence {
+  id: number;
+  note: string;
+}
+
+/** Absences that reach into a span. */
+export async function absences(db: Db, from: number, to: number): Promise<Absence[]> {
+  const rows = await rowsOf<Omit<Absence, 'start' | 'end'> & { startAt: Date; endAt: Date }>(
+    db,
+    `SELECT id, person_id AS personId, machine_id AS machineId, units, start_at AS startAt, end_at AS endAt, note
+     FROM absence WHERE end_at > ? AND start_at < ? ORDER BY start_at, id`,
+    [new Date(from), new Date(to)],
+  );
+  return rows.map(({ startAt, endAt, ...row }) => ({
+    ...row,
+    start: startAt.getTime(),
+    end: endAt.getTime(),
+  }));
+}
+
+/** Shifts beyond the weekly pattern that reach into a span. */
+export async function extraShifts(db: Db, from: number, to: number): Promise<ExtraShift[]> {
+  const rows = await rowsOf<{ id: number; personId: number; startAt: Date; endAt: Date; note: string }>(
+    db,
+    `SELECT extra_shift.id, person_id AS personId, start_at AS startAt, end_at AS endAt, note
+     FROM extra_shift JOIN person ON person.id = person_id AND active
+     WHERE end_at > ? AND start_at < ? ORDER BY start_at`,
+    [new Date(from), new Date(to)],
+  );
+  return rows.map(({ startAt, endAt, ...row }) => ({
+    ...row,
+    start: startAt.getTime(),
+    end: endAt.getTime(),
+  }));
+}
+
+/** Who is there when, exceptions counted. */
+export async function staffing(db: Db, from: number, to: number, zone: string): Promise<Presence[]> {
+  const [pattern, more, away] = await Promise.all([
+    shifts(db),
+    extraShifts(db, from, to),
+    absences(db, from, to),
+  ]);
+  const gone = away.flatMap(({ personId, start, end }) =>
+    personId === null ? [] : { personId, start, end },
+  );
+  return withExceptions(presences(pattern, from, to, zone), more, gone);
+}
+
+/** Machines with what of them is out between two moments. */
+export async function machinePools(db: Db, from: number, to: number): Promise<Machine[]> {
+  const [pools, out] = await Promise.all([machines(db), absences(db, from, to)]);
+  return pools.map((pool) => ({ ...pool, outages: out.filter(({ machineId }) => machineId === pool.id) }));
+}
+
+/** What a plan may use between two moments: hands and machines over time, in minutes from `origin`. */
+export async function means(
+  db: Db,
+  origin: number,
+  until: number,
+  zone: string,
+): Promise<{ crew: [number, number][]; machines: MachinePool[] }> {
+  const [there, pools] = await Promise.all([
+    staffing(db, origin, until, zone),
+    machinePools(db, origin, until),
+  ]);
+  return {
+    crew: crewSteps(there, origin),
+    machines: pools.map((pool) => ({
+      ...pool,
+      steps: capacitySteps(pool.capacity, pool.outages ?? [], origin),
+    })),
+  };
 }
 
 /** The latest reading of each place. */

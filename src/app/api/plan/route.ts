@@ -5,7 +5,7 @@ import { signedIn } from '@/server/auth/session';
 import { pool } from '@/server/db/pool';
 import { houseNow } from '@/server/queries/clock';
 import { sharedBoard } from '@/server/queries/shared-board';
-import { wholeProblem } from '@/server/queries/whole-problem';
+import { readWholePlan } from '@/server/queries/whole-problem';
 
 interface Form {
   type: string;
@@ -24,7 +24,7 @@ const FORMS: Record<string, Form> = {
   },
   problem: {
     ...{ type: 'application/json', ending: 'json' },
-    write: async (_, now) => `${JSON.stringify((await wholeProblem(pool(), now)).problem, null, 1)}\n`,
+    write: async (_, now) => `${JSON.stringify((await readWholePlan(pool(), now)).problem, null, 1)}\n`,
   },
 };
 

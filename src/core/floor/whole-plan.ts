@@ -1,0 +1,87 @@
+import type { PlanProblem, Times } from '../planning/problem';
+import { planProblem, taskId } from '../route/problem';
+import { addLocalDays, localMidnight, MINUTE } from '../time/local';
+import { capacitySteps, crewSteps } from '../time/shifts';
+import { floorDough, type Board, type BoardDough } from './board';
+import { openPart } from './open-part';
+import { isHandsOn } from './state';
+
+/** Days after the last promise that a plan may use. */
+const AHEAD = 3;
+
+/** What is still open of all doughs: the problem, and the plan that stands. Minutes are counted from `origin`. */
+export interface WholePlan {
+  problem: PlanProblem;
+  /** A local midnight. */
+  origin: number;
+  zone: string;
+  doughs: BoardDough[];
+  /** Present times of the problem's tasks. */
+  present: Times;
+  /** Ids of the tasks that people carry out. */
+  hands: string[];
+}
+
+/** The whole plan of a board. */
+export function wholePlan(
+  { house, doughs: all, presences, machines }: Pick<Board, 'house' | 'doughs' | 'presences' | 'machines'>,
+  now: number,
+): WholePlan {
+  const { name, zone } = house;
+  const doughs = all.filter((dough) => isOpen(dough, now));
+  const begun = doughs.flatMap(({ events }) => events.map(({ at }) => at));
+  const origin = localMidnight(Math.min(now, ...begun), zone);
+  const minute = (at: number) => Math.round((at - origin) / MINUTE);
+  const dues = doughs.flatMap(({ outputs }) => outputs.map(({ dueAt }) => dueAt));
+  const until = addLocalDays(Math.max(now, ...dues), AHEAD, zone);
+  const from = Math.ceil((now - origin) / MINUTE);
+  const frame = {
+    ...{ name, horizon: minute(until), now: from },
+    crew: crewSteps(
+      presences.filter(({ end, start }) => end > origin && start < until),
+      origin,
+    ),
+    machines: machines.map(({ id, capacity, changeover, outages = [] }) => {
+      return { id, capacity, changeover, steps: capacitySteps(capacity, outages, origin) };
+    }),
+  };
+  const open = doughs.map((dough) => ({ dough, ...openPart(dough, now, minute) }));
+  const problem = planProblem(
+    frame,
+    open.map(({ dough, expanded }) => ({
+      id: dough.id,
+      expanded,
+      promises: dough.outputs.map(({ id, dueAt, freshFor }) => {
+        return { outputId: id, due: Math.max(0, minute(dueAt)), freshFor };
+      }),
+    })),
+    [],
+  );
+  const present: Times = {};
+  const hands: string[] = [];
+  for (const { dough, expanded, pins } of open) {
+    const started = new Map(pins.map(({ task, start }) => [task, start]));
+    for (const step of expanded.steps) {
+      const id = taskId(dough.id, step.key);
+      const known = dough.steps.find(({ key }) => key === step.key);
+      const start = started.get(id) ?? minute(known?.plannedStart ?? now);
+      const length = Math.max(started.has(id) ? step.min : 0, minute(known?.plannedEnd ?? now) - start);
+      present[id] = [start, start + length];
+      // What no plan has placed yet has nowhere to stay.
+      if (isHandsOn(step) && length > 0) hands.push(id);
+      // A pin whose time has passed fixes nothing any more.
+      if (known?.pinned && !started.has(id) && start >= from) pins.push({ task: id, start });
+    }
+    problem.pins.push(...pins);
+  }
+  return { problem, origin, zone, doughs, present, hands };
+}
+
+/** Planned to be over for longer than this and not recorded: forgotten, not late. */
+const FORGOTTEN = 12 * 60 * MINUTE;
+
+/** A dough with steps that are neither done nor skipped, and that somebody may still be about. */
+function isOpen(dough: BoardDough, now: number): boolean {
+  if (floorDough(dough).state.finished) return false;
+  return dough.steps.some(({ plannedEnd }) => plannedEnd > now - FORGOTTEN);
+}

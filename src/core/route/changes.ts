@@ -1,0 +1,35 @@
+import type { ExpandedDough } from './expand';
+
+/**
+ * Where one dough leaves its product's route, as a planner decided. `target` is a step's key for `longer`, the number of
+ * an output otherwise.
+ *
+ * - `longer`: a wait may last half as long again as its longest; it costs what every long minute costs.
+ * - `room-proof`: the last rise on racks in the room and not in the proofer; its window follows today's temperature.
+ * - `split-bake`: baked in one load more than the trays would need, so that a part can go in where the whole has no room.
+ */
+export interface DoughChange {
+  kind: 'longer' | 'room-proof' | 'split-bake';
+  target: string;
+}
+
+const LONGER = 1.5;
+
+/** How many loads beyond what its trays need an output is baked in. */
+export function extraLoads(changes: readonly DoughChange[], outputId: number): number {
+  return changes.filter(({ kind, target }) => kind === 'split-bake' && target === String(outputId)).length;
+}
+
+/** The steps with their waits and places as decided; loads are split when a dough is expanded. */
+export function withChanges(dough: ExpandedDough, changes: readonly DoughChange[]): ExpandedDough {
+  if (changes.length === 0) return dough;
+  const has = (kind: DoughChange['kind'], target: string) =>
+    changes.some((change) => change.kind === kind && change.target === target);
+  const steps = dough.steps.map((step) => {
+    if (has('longer', step.key)) return { ...step, max: Math.round(step.max * LONGER) };
+    if (step.step.kind !== 'proof' || !has('room-proof', String(step.outputId))) return step;
+    const uses = step.uses.filter(({ setting }) => setting === undefined);
+    return { ...step, step: { ...step.step, place: 'bakery' }, label: `${step.label} in the room`, uses };
+  });
+  return { ...dough, steps };
+}

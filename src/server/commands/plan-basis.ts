@@ -1,0 +1,33 @@
+import Joi from 'joi';
+import type { PoolConnection } from 'mysql2/promise';
+import { dayTime } from '@/core/time/local';
+import { rowsOf } from '../db/rows';
+import { newestPlan } from '../queries/doughs';
+import { house } from '../queries/house';
+import { Refusal } from './command';
+
+/** The plan version that somebody had before them. */
+export const basis = Joi.number()
+  .integer()
+  .min(0)
+  .required()
+  .messages({ '*': 'The page lost the number of its plan; load it again.' });
+
+/** Refuses what was made for a plan that is no longer the newest, and says what has happened to it since. */
+export async function refuseOldBasis(db: PoolConnection, seen: number): Promise<void> {
+  const newest = await newestPlan(db);
+  if (newest === seen) return;
+  const since = await rowsOf<{ reason: string; name: string; at: Date }>(
+    db,
+    `SELECT v.reason, p.name, v.made_at AS at FROM plan_version v JOIN person p ON p.id = v.made_by
+     WHERE v.id > ? ORDER BY v.id DESC LIMIT 3`,
+    [seen],
+  );
+  const { zone } = await house(db);
+  const told = since.map(({ reason, name, at }) => `${reason} (${name}, ${dayTime(at.getTime(), zone)})`);
+  throw new Refusal(
+    `The plan has changed since: ${told.join('; ')}. Nothing of yours was done; look at it again.`,
+    'basis',
+    { newest },
+  );
+}

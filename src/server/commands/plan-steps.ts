@@ -1,0 +1,152 @@
+import Joi from 'joi';
+import { WhatIf } from '@/core/planning/what-if';
+import type { Pin, PlanProblem } from '@/core/planning/problem';
+import { taskId } from '@/core/route/problem';
+import { dayTime, MINUTE } from '@/core/time/local';
+import type { ProposalBody } from '@/core/floor/proposal';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import { houseValues } from '../queries/house';
+import { readWholePlan } from '../queries/whole-problem';
+import { replan, type Replanned } from '../replan';
+import { command, Refusal, type CommandContext } from './command';
+import { basis, refuseOldBasis } from './plan-basis';
+import { lockPlan, movePlan, type Placed } from './plan-version';
+import { doughId } from './schemas';
+
+const stepKey = Joi.string().max(80).required().messages({ '*': 'Name a step of the plan.' });
+
+interface Move {
+  doughId: number;
+  key: string;
+  start: number;
+  basis: number;
+}
+
+/** Fixes a step at another time; its dough follows, and the others make way where they must. */
+export const moveStep = command<Move, { label: string; moved: number; start: number }>({
+  name: 'move-step',
+  schema: Joi.object({
+    doughId,
+    key: stepKey,
+    start: Joi.number().integer().positive().required().messages({ '*': 'When should it start?' }),
+    basis,
+  }),
+  roles: ['planner'],
+  doughOf: (input) => input.doughId,
+  async run(context, input) {
+    const { db, now, person } = context;
+    await lockPlan(db);
+    await refuseOldBasis(db, input.basis);
+    const whole = await readWholePlan(db, now);
+    const { id, label, dough } = openStep(whole, input);
+    const start = Math.round((input.start - whole.origin) / MINUTE);
+    const { placed, at } = await placedBy(context, whole, { task: id, start });
+    const { zone, origin } = whole;
+    await movePlan(
+      db,
+      placed.map((p) => (p.doughId === input.doughId && p.key === input.key ? { ...p, pinned: true } : p)),
+      {
+        ...{ now, personId: person.id },
+        reason: `${dough}: ${label} to ${dayTime(origin + at * MINUTE, zone)}`,
+      },
+    );
+    return { label, moved: placed.length, start: origin + at * MINUTE };
+  },
+});
+
+function openStep({ doughs, problem }: WholePlan, { doughId: of, key }: Pick<Move, 'doughId' | 'key'>) {
+  const dough = doughs.find((one) => one.id === of);
+  const step = dough?.steps.find((one) => one.key === key);
+  const id = taskId(of, key);
+  if (!dough || !step || !problem.tasks.some((task) => task.id === id))
+    throw new Refusal('That step is done, or no longer in the plan.', 'key');
+  return { id, label: step.label, dough: dough.name };
+}
+
+/** Times for a pinned step: as they were shown while it was dragged, or with others moved where it got in their way. */
+async function placedBy(
+  { db, now }: CommandContext,
+  whole: WholePlan,
+  { task, start }: { task: string; start: number },
+): Promise<{ placed: Placed[]; at: number }> {
+  const { problem, present, hands, origin } = whole;
+  const value = await houseValues(db);
+  const supposed = new WhatIf(problem, present, hands, value('stay_cost')).move(task, start);
+  if (!supposed)
+    throw new Refusal(
+      `There is no place for it at ${dayTime(origin + start * MINUTE, whole.zone)}: nobody is there, what it needs is taken, or a step before or after it leaves no time.`,
+      'start',
+    );
+  if (supposed.breaks.length === 0) {
+    const body: Pick<ProposalBody, 'times'> = { times: [] };
+    for (const [id, [from, to]] of Object.entries(supposed.moved)) {
+      const [of, key] = splitId(id);
+      body.times.push([of, { [key]: [origin + from * MINUTE, origin + to * MINUTE] }]);
+    }
+    return { placed: placedOf(body), at: supposed.start };
+  }
+  const replanned = await replan(db, now, {
+    seconds: value('plan_seconds'),
+    change: (wanted) => withPin(wanted, { task, start: supposed.start }),
+  });
+  return { placed: placedOf(planOf(replanned)), at: supposed.start };
+}
+
+function withPin(problem: PlanProblem, pin: Pin): PlanProblem {
+  return { ...problem, pins: [...problem.pins.filter(({ task }) => task !== pin.task), pin] };
+}
+
+function splitId(id: string): [doughId: number, key: string] {
+  const cut = id.indexOf('/');
+  return [Number(id.slice(0, cut)), id.slice(cut + 1)];
+}
+
+/** The plan of a replanning, or a refusal in a sentence. */
+export function planOf(replanned: Replanned): ProposalBody {
+  if (replanned.kind === 'plan') return replanned.body;
+  if (replanned.kind === 'lost')
+    throw new Refusal('The planner was interrupted; nothing was changed. Try once more.');
+  const { conflict, whole } = replanned;
+  const labels = conflict.slice(0, 4).flatMap((id) => {
+    const [of, key] = splitId(id);
+    const dough = whole.doughs.find((one) => one.id === of);
+    const step = dough?.steps.find((one) => one.key === key);
+    return dough && step ? [`${dough.name}: ${step.label}`] : [];
+  });
+  throw new Refusal(
+    labels.length > 0
+      ? `This cannot be fitted in together: ${labels.join(', ')}.`
+      : 'No plan was found in the time; with fewer pins or more time there may be one.',
+  );
+}
+
+/** The rows of a proposed plan. */
+export function placedOf({ times }: Pick<ProposalBody, 'times'>): Placed[] {
+  return times.flatMap(([of, steps]) =>
+    Object.entries(steps).map(([key, [start, end]]) => ({ doughId: of, key, start, end })),
+  );
+}
+
+/** Fixes a step where it is, or lets it go again. */
+export const pinStep = command<Omit<Move, 'start'> & { pinned: boolean }, { label: string }>({
+  name: 'pin-step',
+  schema: Joi.object({ doughId, key: stepKey, pinned: Joi.boolean().required(), basis }),
+  roles: ['planner'],
+  doughOf: (input) => input.doughId,
+  async run({ db, now, person }, input) {
+    await lockPlan(db);
+    await refuseOldBasis(db, input.basis);
+    const whole = await readWholePlan(db, now);
+    const { label, dough } = openStep(whole, input);
+    const step = whole.doughs
+      .find(({ id }) => id === input.doughId)
+      ?.steps.find(({ key }) => key === input.key);
+    const { key, pinned } = input;
+    const [start, end] = [step?.plannedStart ?? now, step?.plannedEnd ?? now];
+    await movePlan(db, [{ doughId: input.doughId, key, start, end, pinned }], {
+      ...{ now, personId: person.id },
+      reason: `${dough}: ${label} ${pinned ? 'fixed' : 'let go'}`,
+    });
+    return { label };
+  },
+});

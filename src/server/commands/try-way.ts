@@ -1,0 +1,189 @@
+import Joi from 'joi';
+import type { BoardDough } from '@/core/floor/board';
+import type { Proposal, ProposalAct } from '@/core/floor/proposal';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import { changesOnWay, WAY_NAMES, whoCouldCome, type WayKind } from '@/core/floor/ways-out';
+import type { PlanProblem, Times } from '@/core/planning/problem';
+import { usedBeyond, withMore } from '@/core/planning/suppose';
+import { CREW } from '@/core/route/expand';
+import { taskId } from '@/core/route/problem';
+import { clockTime, dayTime, MINUTE } from '@/core/time/local';
+import { staffedSpans } from '@/core/time/shifts';
+import { houseValues, people, staffing } from '../queries/house';
+import { readWholePlan } from '../queries/whole-problem';
+import { replan, type Replanning } from '../replan';
+import { command, Refusal, type CommandContext } from './command';
+import { basis, refuseOldBasis } from './plan-basis';
+import { planOf } from './plan-steps';
+import { keepProposal } from './proposals';
+import { doughId } from './schemas';
+
+/** A plan on some way out, and whether the dough's promises are kept by it. */
+interface Tried {
+  proposal: Proposal;
+  kept: boolean;
+}
+
+interface Asked {
+  doughId: number;
+  way: WayKind;
+  basis: number;
+}
+
+/** Works out what a way out would come to, as a plan that keeps every rule; it is kept until somebody decides. */
+export const tryWay = command<Asked, Tried>({
+  name: 'try-way',
+  schema: Joi.object({
+    doughId,
+    basis,
+    way: Joi.string()
+      .valid(...Object.keys(WAY_NAMES))
+      .required()
+      .messages({ '*': 'There is no such way.' }),
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    const { db, now } = context;
+    await refuseOldBasis(db, input.basis);
+    const whole = await readWholePlan(db, now);
+    const dough = whole.doughs.find(({ id }) => id === input.doughId);
+    if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+    const seconds = (await houseValues(db))('plan_seconds');
+    const options = await onWay(context, whole, dough, input.way);
+    const first = await replan(db, now, { ...options, seconds });
+    const body = planOf(first);
+    const { acts, needs } = await broughtAbout(context, { whole, dough, way: input.way }, body);
+    const told = { ...body, acts, needs };
+    const title = `${dough.name}: ${WAY_NAMES[input.way].toLowerCase()}`;
+    const proposal = await keepProposal(context, 'way-out', title, told);
+    return { proposal, kept: input.way === 'later' || !body.late.some((late) => late.doughId === dough.id) };
+  },
+});
+
+/** Hours before the last promise in which more hands are looked for. */
+const HELP = { hands: 10, night: 60 };
+
+async function onWay(
+  { db, now }: CommandContext,
+  { origin, zone }: WholePlan,
+  dough: BoardDough,
+  way: WayKind,
+): Promise<Omit<Replanning, 'seconds'>> {
+  const changes = changesOnWay(dough, way);
+  if (changes.length > 0) return { changes: new Map([[dough.id, changes]]) };
+  if (way === 'unpin') return { change: (problem) => ({ ...problem, pins: onlyRunning(problem) }) };
+  if (way !== 'hands' && way !== 'night') {
+    if (way === 'later') return {};
+    throw new Refusal(`${dough.name} has no step left for that.`, 'way');
+  }
+  const to = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
+  const from = Math.max(now, to - HELP[way] * 60 * MINUTE);
+  const staffed = staffedSpans(await staffing(db, from, to, zone));
+  const minute = (at: number) => Math.round((at - origin) / MINUTE);
+  const spans = (way === 'hands' ? staffed : gaps(staffed, from, to)).map(({ start, end }) => {
+    return { from: minute(start), to: minute(end) };
+  });
+  return { change: (problem) => withMore(problem, CREW, spans, 1) };
+}
+
+/** Pins of what is under way; those that a planner set are let go. */
+function onlyRunning({ pins, now }: PlanProblem): PlanProblem['pins'] {
+  return pins.filter(({ start }) => start < now);
+}
+
+function gaps(spans: readonly { start: number; end: number }[], from: number, to: number) {
+  const edges = [from, ...spans.flatMap(({ start, end }) => [start, end]), to];
+  return edges
+    .flatMap((start, i) => (i % 2 === 0 ? [{ start, end: edges[i + 1] ?? to }] : []))
+    .filter(({ start, end }) => start < end);
+}
+
+/** Stretches of help closer than this are one coming, minutes; nobody comes for less than the least. */
+const ONE_COMING = 90;
+const LEAST_HELP = 30;
+
+/** What accepting the plan has to bring about, and what that is called. */
+async function broughtAbout(
+  { db, now }: CommandContext,
+  { whole, dough, way }: { whole: WholePlan; dough: BoardDough; way: WayKind },
+  body: Proposal['body'],
+): Promise<{ acts: ProposalAct[]; needs: string[] }> {
+  const { zone } = whole;
+  if (way === 'later') {
+    const late = body.late.filter(({ doughId: id }) => id === dough.id);
+    const acts = late.flatMap(({ product, readyAt }): ProposalAct[] => {
+      const output = dough.outputs.find((one) => one.product === product);
+      const dueAt = Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE;
+      return output ? [{ kind: 'due', outputId: output.id, dueAt }] : [];
+    });
+    return {
+      acts,
+      needs: late.map(
+        ({ product, dueAt, readyAt }) =>
+          `tell the customer: ${product.toLowerCase()} at ${dayTime(Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE, zone)} instead of ${clockTime(dueAt, zone)}`,
+      ),
+    };
+  }
+  if (way === 'unpin') {
+    const pinned = whole.doughs.flatMap(({ id, steps }) =>
+      steps.filter((step) => step.pinned).map(({ key }) => ({ kind: 'unpin' as const, doughId: id, key })),
+    );
+    return { acts: pinned, needs: [`${pinned.length} fixed steps are let go`] };
+  }
+  const changes = changesOnWay(dough, way);
+  if (changes.length > 0) {
+    return {
+      acts: changes.map((change) => ({ kind: 'dough-change', doughId: dough.id, change })),
+      needs: [`${WAY_NAMES[way].toLowerCase()} for ${dough.name}`],
+    };
+  }
+  return help(db, now, whole, body);
+}
+
+async function help(
+  db: CommandContext['db'],
+  now: number,
+  whole: WholePlan,
+  body: Proposal['body'],
+): Promise<{ acts: ProposalAct[]; needs: string[] }> {
+  const { origin, zone, problem } = whole;
+  const [everybody, there] = await Promise.all([
+    people(db),
+    staffing(db, now - 2 * 24 * 60 * MINUTE, now + 10 * 24 * 60 * MINUTE, zone),
+  ]);
+  const acts: ProposalAct[] = [];
+  const needs: string[] = [];
+  for (const { start, end } of comings(usedBeyond(problem, timesOf(whole, body), CREW), origin)) {
+    const taken = acts.flatMap((act) => (act.kind === 'extra-shift' ? [act] : []));
+    const person = whoCouldCome(everybody, [...there, ...taken], { start, end });
+    if (!person)
+      throw new Refusal(`Nobody could come ${dayTime(start, zone)} to ${clockTime(end, zone)}.`, 'way');
+    acts.push({ kind: 'extra-shift', personId: person.id, start, end });
+    needs.push(`${person.name} works ${dayTime(start, zone)} to ${clockTime(end, zone)} as well`);
+  }
+  return { acts, needs };
+}
+
+/** Times of all tasks when a proposal is the plan. */
+function timesOf({ present, origin }: WholePlan, { times }: Proposal['body']): Times {
+  const minute = (at: number) => Math.round((at - origin) / MINUTE);
+  const moved = times.flatMap(([id, steps]) =>
+    Object.entries(steps).map(([key, [start, end]]): [string, [number, number]] => {
+      return [taskId(id, key), [minute(start), minute(end)]];
+    }),
+  );
+  return { ...present, ...Object.fromEntries(moved) };
+}
+
+function comings(used: readonly { from: number; to: number }[], origin: number) {
+  const spans: { start: number; end: number }[] = [];
+  for (const { from, to } of used) {
+    const start = origin + Math.floor(from / 15) * 15 * MINUTE;
+    const end = Math.max(start + LEAST_HELP * MINUTE, origin + Math.ceil(to / 15) * 15 * MINUTE);
+    const last = spans.at(-1);
+    if (last && start - last.end <= ONE_COMING * MINUTE) last.end = Math.max(last.end, end);
+    else spans.push({ start, end });
+  }
+  return spans;
+}

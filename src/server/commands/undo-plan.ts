@@ -1,0 +1,95 @@
+import Joi from 'joi';
+import type { PlanVersion } from '@/core/floor/plan-history';
+import { floorDough } from '@/core/floor/board';
+import { dayTime } from '@/core/time/local';
+import { rowsOf, write } from '../db/rows';
+import { doughsDueFrom } from '../queries/doughs';
+import { planHistory } from '../queries/plan-history';
+import { house } from '../queries/house';
+import { command, Refusal, type CommandContext } from './command';
+import { lockPlan, movePlan, type Placed } from './plan-version';
+
+const nothing = Joi.object<object>({});
+
+/** Takes back the last planning act. What has been done on the floor meanwhile stays as it is. */
+export const undoPlan = command<object, { reason: string }>({
+  name: 'undo-plan',
+  schema: nothing,
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context) {
+    await lockPlan(context.db);
+    const { undo } = await planHistory(context.db);
+    if (!undo) throw new Refusal('There is nothing to undo.');
+    const [row] = await rowsOf<{ before: number }>(
+      context.db,
+      'SELECT before_id AS `before` FROM plan_version WHERE id = ?',
+      [undo.id],
+    );
+    return again(context, undo, row?.before ?? undo.id, 'undo');
+  },
+});
+
+/** Does the planning act again that was taken back last. */
+export const redoPlan = command<object, { reason: string }>({
+  name: 'redo-plan',
+  schema: nothing,
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context) {
+    await lockPlan(context.db);
+    const { redo } = await planHistory(context.db);
+    if (!redo) throw new Refusal('There is nothing to do again.');
+    return again(context, redo, redo.id, 'redo');
+  },
+});
+
+/** Brings the plan to how version `like` had it, for all steps that are still to come. */
+async function again(
+  { db, now, person }: CommandContext,
+  act: PlanVersion,
+  like: number,
+  kind: 'undo' | 'redo',
+): Promise<{ reason: string }> {
+  const [row] = await rowsOf<{ doughId: number | null; doughAct: 'added' | 'removed' | null }>(
+    db,
+    'SELECT dough_id AS doughId, dough_act AS doughAct FROM plan_version WHERE id = ?',
+    [act.id],
+  );
+  if (row?.doughId && row.doughAct) {
+    const out = (row.doughAct === 'added') === (kind === 'undo');
+    await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
+      ...[out ? new Date(now) : null, out ? person.id : null, row.doughId],
+    ]);
+  }
+  const placed = await openSteps({ db, now }, like);
+  const reason = `${kind === 'undo' ? 'Undone' : 'Done again'}: ${act.reason}`;
+  await movePlan(db, placed, { now, personId: person.id, reason, act: kind, ofVersion: act.id });
+  return { reason: act.reason };
+}
+
+/** Steps of a version that are still to come; refuses where one of them should have begun by now. */
+async function openSteps(
+  { db, now }: Pick<CommandContext, 'db' | 'now'>,
+  version: number,
+): Promise<Placed[]> {
+  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date; pinned: number }>(
+    db,
+    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned
+     FROM planned_step WHERE plan_version_id = ?`,
+    [version],
+  );
+  const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
+  const { zone } = await house(db);
+  return rows.flatMap(({ doughId, key, startAt, endAt, pinned }) => {
+    const dough = doughs.get(doughId);
+    const step = dough?.steps.find((one) => one.key === key);
+    if (!dough || !step || floorDough(dough).state.steps.get(key)?.status !== 'open') return [];
+    const [start, end] = [startAt.getTime(), endAt.getTime()];
+    if (start < now && start !== step.plannedStart && step.step.work)
+      throw new Refusal(
+        `That cannot be undone any more: ${dough.name}, ${step.label.toLowerCase()} would have begun at ${dayTime(start, zone)}.`,
+      );
+    return [{ doughId, key, start, end, pinned: pinned === 1 }];
+  });
+}

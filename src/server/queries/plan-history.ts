@@ -1,0 +1,15 @@
+import { undoable, type PlanVersion } from '@/core/floor/plan-history';
+import { rowsOf, type Db } from '../db/rows';
+
+/** Versions that an undo may go back through. */
+const REMEMBERED = 100;
+
+/** The acts that undo and redo would take back or do again. */
+export async function planHistory(db: Db): Promise<ReturnType<typeof undoable>> {
+  const rows = await rowsOf<PlanVersion>(
+    db,
+    `SELECT id, act, of_version AS ofVersion, reason FROM plan_version WHERE id > 1 ORDER BY id DESC LIMIT ?`,
+    [REMEMBERED],
+  );
+  return undoable(rows.reverse());
+}

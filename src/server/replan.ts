@@ -1,0 +1,183 @@
+import type { BoardDough } from '@/core/floor/board';
+import { madeRoomFor, planChanges, type StepTimes } from '@/core/floor/plan-changes';
+import type { LatePromise, ProposalAct, ProposalBody } from '@/core/floor/proposal';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import { planCost } from '@/core/planning/cost';
+import type { PlanProblem, Times } from '@/core/planning/problem';
+import { withStay } from '@/core/planning/stay';
+import type { DoughChange } from '@/core/route/changes';
+import { taskId } from '@/core/route/problem';
+import { MINUTE } from '@/core/time/local';
+import type { Db } from './db/rows';
+import { PlannerLost, planInThread, type Search } from './planner';
+import type { PlannedSteps } from './queries/doughs';
+import { houseValues, machines } from './queries/house';
+import { readWholePlan } from './queries/whole-problem';
+
+/** How the plan is worked out anew. */
+export interface Replanning extends Search {
+  /** What is supposed beyond the facts: pins, more hands, other promises. Told the plan that stands. */
+  change?: (problem: PlanProblem, whole: WholePlan) => PlanProblem;
+  /** Doughs that leave their routes, by id. */
+  changes?: ReadonlyMap<number, readonly DoughChange[]>;
+  /** What a minute's move of a hands-on step counts; the house's where nothing is said. */
+  stay?: number;
+  /** Why a dough drifted, by id; others make room for one of these. */
+  causes?: ReadonlyMap<number, string>;
+  /** What has to be brought about for it. */
+  needs?: string[];
+  /** What accepting the plan does beside moving steps. */
+  acts?: ProposalAct[];
+}
+
+/** Windows that move by less than this from one round to the next have settled, minutes; rounds at most. */
+const SETTLED = 3;
+const ROUNDS = 5;
+/** Rounds after the first begin from a plan, so they take a share of its time. */
+const AGAIN = 0.25;
+
+/** What came of it: a plan to propose, or the tasks that cannot hold together. */
+export type Replanned =
+  | { kind: 'plan'; body: ProposalBody; whole: WholePlan }
+  | { kind: 'none'; conflict: string[]; whole: WholePlan }
+  | { kind: 'lost' };
+
+/**
+ * Plans everything that is open anew, with as few and small changes as it can, and works the windows of waits out again
+ * from the plan until they settle. Writes nothing.
+ */
+export async function replan(db: Db, now: number, options: Replanning): Promise<Replanned> {
+  try {
+    return await settled(db, now, options);
+  } catch (error) {
+    if (error instanceof PlannerLost) return { kind: 'lost' };
+    throw error;
+  }
+}
+
+async function settled(db: Db, now: number, options: Replanning): Promise<Replanned> {
+  const { change = (problem) => problem, stay, seconds, changes, ...search } = options;
+  const supposing = changes ? { changes, unplanned: now } : {};
+  const weight = stay ?? (await houseValues(db))('stay_cost');
+  const standing = await readWholePlan(db, now, supposing);
+  let whole = standing;
+  let from = standing.present;
+  let times: Times = {};
+  let unsettled = true;
+  for (let round = 0; round < ROUNDS && unsettled; round++) {
+    const wanted = change(whole.problem, standing);
+    const solution = await planInThread(withStay(wanted, standing.present, standing.hands, weight), {
+      ...search,
+      ...{ seconds: round === 0 ? seconds : seconds * AGAIN, from },
+    });
+    if (solution?.plan.status !== 'feasible') {
+      // Windows that would only close again are left as they were.
+      if (round > 0) break;
+      return { kind: 'none', conflict: solution?.plan.conflict ?? [], whole };
+    }
+    times = solution.plan.times;
+    from = times;
+    const next = await readWholePlan(db, now, { ...supposing, planned: stepsAt(whole, times) });
+    unsettled = hasMoved(whole.problem, next.problem);
+    whole = next;
+  }
+  const base = changes ? await readWholePlan(db, now) : standing;
+  const body = await describe(
+    db,
+    { base, whole: standing, wanted: change(standing.problem, standing), times },
+    options,
+  );
+  return { kind: 'plan', body: unsettled ? { ...body, unsettled } : body, whole: standing };
+}
+
+/** Whether a window moved by more than is let pass. */
+function hasMoved(before: PlanProblem, after: PlanProblem): boolean {
+  const known = new Map(before.tasks.map((task) => [task.id, task]));
+  return after.tasks.some(({ id, min, max }) => {
+    const was = known.get(id);
+    return !was || Math.abs(was.min - min) > SETTLED || Math.abs(was.max - max) > SETTLED;
+  });
+}
+
+/** Times of all steps by dough: those of the plan, the rest as they stand. */
+function stepsAt({ doughs, origin }: WholePlan, times: Times): PlannedSteps {
+  return new Map(
+    doughs.map(({ id, steps }) => [
+      id,
+      new Map(
+        steps.map(({ key, plannedStart, plannedEnd, pinned }) => {
+          const [start, end] = times[taskId(id, key)] ?? [];
+          const at =
+            start === undefined || end === undefined
+              ? { plannedStart, plannedEnd }
+              : { plannedStart: origin + start * MINUTE, plannedEnd: origin + end * MINUTE };
+          return [key, pinned ? { ...at, pinned } : at];
+        }),
+      ),
+    ]),
+  );
+}
+
+async function describe(
+  db: Db,
+  { base, whole, wanted, times }: { base: WholePlan; whole: WholePlan; wanted: PlanProblem; times: Times },
+  { causes = new Map(), needs = [], acts = [] }: Replanning,
+): Promise<ProposalBody> {
+  const { doughs, present } = whole;
+  const moved = new Map(doughs.map((dough) => [dough.id, movedSteps(dough, whole, times)]));
+  const names = new Map(doughs.map(({ id, name }) => [String(id), name]));
+  const labels = new Map((await machines(db)).map(({ id, label }) => [id, label.toLowerCase()]));
+  const why = ({ id }: BoardDough): string => {
+    const cause = causes.get(id);
+    if (cause) return cause;
+    const room = madeRoomFor(wanted, present, times, id);
+    if (!room) return 'fits better so';
+    return `makes room for ${names.get(room.dough) ?? 'another'}: ${labels.get(room.resource) ?? 'hands'}`;
+  };
+  return {
+    times: [...moved].filter(([, steps]) => Object.keys(steps).length > 0),
+    changes: planChanges(base.doughs, moved, why),
+    cost: planCost(wanted, times),
+    costBefore: planCost(base.problem, base.present),
+    late: latePromises(whole, wanted, times),
+    ...{ needs, acts },
+  };
+}
+
+function movedSteps({ id, steps }: BoardDough, { origin, problem }: WholePlan, times: Times): StepTimes {
+  const begun = new Set(problem.pins.filter(({ start }) => start < problem.now).map(({ task }) => task));
+  return Object.fromEntries(
+    steps.flatMap(({ key, plannedStart, plannedEnd }) => {
+      const [start, end] = times[taskId(id, key)] ?? [];
+      if (start === undefined || end === undefined) return [];
+      // What is under way began when it did; the plan for that is not rewritten.
+      const from = begun.has(taskId(id, key)) ? plannedStart : origin + start * MINUTE;
+      const at: [number, number] = [from, Math.max(from, origin + end * MINUTE)];
+      return at[0] === plannedStart && at[1] === plannedEnd ? [] : [[key, at]];
+    }),
+  );
+}
+
+/** Promises of the problem that these times do not keep. */
+export function latePromises(
+  { doughs, origin }: WholePlan,
+  wanted: PlanProblem,
+  times: Times,
+): LatePromise[] {
+  const late = wanted.outputs.flatMap(({ task, due }): LatePromise[] => {
+    const ready = times[task]?.[1] ?? 0;
+    if (ready <= due) return [];
+    const dough = doughs.find(({ id }) => task.startsWith(taskId(id, '')));
+    const key = dough ? task.slice(taskId(dough.id, '').length) : '';
+    const step = dough?.steps.find((s) => s.key === key);
+    const output = dough?.outputs.find(({ id }) => id === step?.outputId);
+    if (!dough || !output) return [];
+    const { product } = output;
+    const [dueAt, readyAt] = [origin + due * MINUTE, origin + ready * MINUTE];
+    return [{ doughId: dough.id, dough: dough.name, product, dueAt, readyAt }];
+  });
+  // An output baked in loads is as late as its last one.
+  return late.filter((one) => late.every((o) => !sameOutput(o, one) || o.readyAt <= one.readyAt));
+}
+
+const sameOutput = (a: LatePromise, b: LatePromise) => a.doughId === b.doughId && a.product === b.product;
