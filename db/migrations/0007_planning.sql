@@ -35,7 +35,7 @@ CREATE TABLE IF NOT EXISTS plan_proposal (
 );
 
 INSERT IGNORE INTO house_value (name, value, unit, note) VALUES
-  ('stay_cost', 1, 'per minute', 'What moving a hands-on step by a minute counts when a plan is mended; a minute late counts 20.'),
+  ('stay_cost', 3, 'per minute', 'What moving a hands-on step by a minute counts when a plan is mended; a minute late counts 20.'),
   ('pass_shift_minutes', 0, 'min', 'Mends that move no step by more than this pass by themselves; 0: somebody accepts every one.'),
   ('late_matters', 10, 'min', 'How far behind a step may be before the plan is said to need mending.');
 

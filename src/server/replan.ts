@@ -35,6 +35,8 @@ const SETTLED = 3;
 const ROUNDS = 5;
 /** Rounds after the first begin from a plan, so they take a share of its time. */
 const AGAIN = 0.25;
+/** How much longer is looked where nothing was found. */
+const PATIENCE = 4;
 
 /** What came of it: a plan to propose, or the tasks that cannot hold together. */
 export type Replanned =
@@ -66,10 +68,12 @@ async function settled(db: Db, now: number, options: Replanning): Promise<Replan
   let unsettled = true;
   for (let round = 0; round < ROUNDS && unsettled; round++) {
     const wanted = change(whole.problem, standing);
-    const solution = await planInThread(withStay(wanted, standing.present, standing.hands, weight), {
-      ...search,
-      ...{ seconds: round === 0 ? seconds : seconds * AGAIN, from },
-    });
+    const asked = withStay(wanted, standing.present, standing.hands, weight);
+    const time = round === 0 ? seconds : seconds * AGAIN;
+    let solution = await planInThread(asked, { ...search, seconds: time, from });
+    // Neither found nor shown to be impossible: a tight plan is worth waiting for.
+    if (!solution && round === 0)
+      solution = await planInThread(asked, { ...search, seconds: PATIENCE * time, from });
     if (solution?.plan.status !== 'feasible') {
       // Windows that would only close again are left as they were.
       if (round > 0) break;
@@ -88,6 +92,12 @@ async function settled(db: Db, now: number, options: Replanning): Promise<Replan
     options,
   );
   return { kind: 'plan', body: unsettled ? { ...body, unsettled } : body, whole: standing };
+}
+
+/** Whether the windows of waits are what they were when these times are the plan. */
+export async function holdsWindows(db: Db, now: number, whole: WholePlan, times: Times): Promise<boolean> {
+  const next = await readWholePlan(db, now, { planned: stepsAt(whole, { ...whole.present, ...times }) });
+  return !hasMoved(whole.problem, next.problem);
 }
 
 /** Whether a window moved by more than is let pass. */

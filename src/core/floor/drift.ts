@@ -1,11 +1,11 @@
 import { clashes } from '../planning/clashes';
-import { dayTime, MINUTE, type Instant } from '../time/local';
+import { MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { floorDough, type BoardDough, type Machine } from './board';
 import { misfits } from './misfit';
+import { clashSentence } from './supposed';
 import { minutesBehind } from './times';
 import type { WholePlan } from './whole-plan';
-import { CREW } from '../route/expand';
 
 /** Where the day has left the plan. */
 export interface Drift {
@@ -43,24 +43,13 @@ function ownDrifts(dough: BoardDough, now: Instant, lateMatters: number): Drift[
   return off ? [{ doughId: id, sentence: `${name}: ${off.sentence}`, at: step?.plannedStart ?? now }] : [];
 }
 
-function shortages(
-  { problem, present, origin, zone, doughs }: WholePlan,
-  machines: readonly Machine[],
-  now: Instant,
-) {
-  const nameOf = (task: string) => doughs.find(({ id }) => task.startsWith(`${id}/`))?.name ?? '';
-  return clashes(problem, present).flatMap((clash): Drift[] => {
-    if (!('resource' in clash)) return [];
-    const from = origin + clash.from * MINUTE;
-    if (origin + clash.to * MINUTE <= now) return [];
-    const who = [...new Set(clash.tasks.map(nameOf))].join(', ');
-    const machine = machines.find(({ id }) => id === clash.resource);
-    const what = clash.resource === CREW ? 'Hands' : (machine?.label ?? clash.resource);
-    const lack =
-      clash.rule === 'setting'
-        ? 'two settings too close together'
-        : `${clash.over} ${clash.resource === CREW ? '' : `${machine?.unit ?? ''} `}too few`;
-    const sentence = `${what}: ${lack.replace('  ', ' ')} at ${dayTime(Math.max(now, from), zone)} (${who})`;
-    return [{ doughId: null, sentence, at: Math.max(now, from) }];
-  });
+function shortages(whole: WholePlan, machines: readonly Machine[], now: Instant): Drift[] {
+  const { problem, present, origin } = whole;
+  return clashes(problem, present)
+    .filter((clash) => 'resource' in clash && origin + clash.to * MINUTE > now)
+    .map((clash) => ({
+      doughId: null,
+      sentence: clashSentence(whole, machines, clash),
+      at: 'resource' in clash ? Math.max(now, origin + clash.from * MINUTE) : now,
+    }));
 }

@@ -1,7 +1,7 @@
 import type { DoughToPlan } from '../route/problem';
 import type { Pin } from '../planning/problem';
 import { taskId } from '../route/problem';
-import type { Instant } from '../time/local';
+import { MINUTE, type Instant } from '../time/local';
 import { floorDough, type BoardDough } from './board';
 
 /**
@@ -16,17 +16,16 @@ export function openPart(
   const { state } = floorDough(dough);
   const isOver = (key: string) => ['done', 'skipped'].includes(state.steps.get(key)?.status ?? 'open');
   const startOf = (key: string) => state.steps.get(key)?.startedAt ?? null;
+  // A minute that has begun counts whole: what is under way goes on at least until then.
+  const nowMinute = minute(now + MINUTE / 2 - 1);
   const steps = dough.steps
     .filter(({ key }) => !isOver(key))
     .map((step) => {
       const startedAt = startOf(step.key);
-      const elapsed = startedAt === null ? 0 : minute(now) - minute(startedAt);
-      return {
-        ...step,
-        min: step.step.work && startedAt !== null ? Math.max(step.min, elapsed) : step.min,
-        max: Math.max(step.max, elapsed),
-        target: Math.max(step.target, Math.min(elapsed, step.max)),
-      };
+      const elapsed = startedAt === null ? 0 : nowMinute - minute(startedAt);
+      const min = step.step.work && startedAt !== null ? Math.max(step.min, elapsed) : step.min;
+      const max = Math.max(step.max, elapsed);
+      return { ...step, min, max, target: Math.max(step.target, min, Math.min(elapsed, max)) };
     });
   const links = dough.links.filter((link) => !isOver(link.from) && !isOver(link.to));
   const ready = dough.outputs.flatMap(({ id }) =>

@@ -24,6 +24,22 @@ export interface Supposed {
 /** Price of a unit-minute too much: dearer than any wait, so that a dough makes way where it can. */
 const PRICE = 50;
 
+/** How far from being taken along by as much the other steps of a dough may end up, minutes: as little as can be. */
+const ALONG = [0, 15, 60, 240, Infinity];
+
+/** How far from its present start a step is tried, and in steps of how many minutes. */
+const FARTHEST = 480;
+const STRIDE = 10;
+
+/** How early or late a step can be, and what is in the way beyond that. */
+export interface Reach {
+  start: number;
+  /** A rule that would break next; a promise that would be late; nothing where its own dough leaves no room. */
+  stop: { clash: Clash } | { late: string } | { shut: true } | { far: true };
+  /** Times of the steps that would move with it. */
+  moved: Times;
+}
+
 /**
  * Answers, within milliseconds, what moves when a step is dragged: its dough follows with as little change as it can and
  * makes way for the others, which stay. What it cannot make way for is said.
@@ -57,8 +73,11 @@ export class WhatIf {
     this.state.reset(this.standing);
   }
 
-  /** Supposes that `task` starts at `start`; null where its dough has no place then, or where it is fixed. */
-  move(task: string, start: number): Supposed | null {
+  /**
+   * Supposes that `task` starts at `start`; null where its dough has no place then, or where it is fixed. Of `whole`, the
+   * rest of its dough is taken along by as much, as nearly as it can be; otherwise it stays where it can.
+   */
+  move(task: string, start: number, whole = false): Supposed | null {
     const { network, state } = this;
     const index = this.indexOf.get(task);
     if (!network || !state || index === undefined) return null;
@@ -69,10 +88,42 @@ export class WhatIf {
     const [earliest, latest] = [network.windows.from[block] as number, network.windows.to[block] as number];
     const at = Math.min(latest, Math.max(earliest, start - offset));
     state.lift(members);
-    const placed = state.insert(members, PRICE, Infinity, { forced: { block, from: at, to: at } });
+    const forced = { block, from: at, to: at };
+    const by = at - (this.standing[block] as number);
+    const alongside = new Map(members.map((b) => [b, (this.standing[b] as number) + by]));
+    const placed = (whole ? ALONG : [Infinity]).some((reach) =>
+      state.insert(members, PRICE, Infinity, {
+        forced,
+        ...(reach < Infinity ? { near: { times: alongside, reach } } : {}),
+      }),
+    );
     const supposed = placed ? this.read(at + offset) : null;
     state.reset(this.standing);
     return supposed;
+  }
+
+  /** How far a step can be moved earlier and later with no rule broken and no promise later than it is now. */
+  reach(task: string): { earlier: Reach; later: Reach } | null {
+    const span = this.times[task];
+    if (!span) return null;
+    return { earlier: this.reachBy(task, span[0], -STRIDE), later: this.reachBy(task, span[0], STRIDE) };
+  }
+
+  private reachBy(task: string, from: number, stride: number): Reach {
+    let reach: Reach = { start: from, stop: { far: true }, moved: {} };
+    for (let start = from + stride; Math.abs(start - from) <= FARTHEST; start += stride) {
+      const supposed = this.move(task, start);
+      if (supposed?.start !== start) return { ...reach, stop: { shut: true } };
+      const [clash] = supposed.breaks;
+      if (clash) return { ...reach, stop: { clash } };
+      const late = this.problem.outputs.find(({ task: id, due }) => {
+        const [was = 0, now = 0] = [this.times[id]?.[1], supposed.moved[id]?.[1]];
+        return now > due && now > was;
+      });
+      if (late) return { ...reach, stop: { late: late.task } };
+      reach = { start, stop: { far: true }, moved: supposed.moved };
+    }
+    return reach;
   }
 
   private read(start: number): Supposed {

@@ -7,7 +7,7 @@ import type { ProposalBody } from '@/core/floor/proposal';
 import type { WholePlan } from '@/core/floor/whole-plan';
 import { houseValues } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
-import { replan, type Replanned } from '../replan';
+import { holdsWindows, replan, type Replanned } from '../replan';
 import { command, Refusal, type CommandContext } from './command';
 import { basis, refuseOldBasis } from './plan-basis';
 import { lockPlan, movePlan, type Placed } from './plan-version';
@@ -19,6 +19,8 @@ interface Move {
   doughId: number;
   key: string;
   start: number;
+  /** The rest of the dough is taken along by as much. */
+  whole: boolean;
   basis: number;
 }
 
@@ -29,6 +31,7 @@ export const moveStep = command<Move, { label: string; moved: number; start: num
     doughId,
     key: stepKey,
     start: Joi.number().integer().positive().required().messages({ '*': 'When should it start?' }),
+    whole: Joi.boolean().default(false),
     basis,
   }),
   roles: ['planner'],
@@ -40,7 +43,7 @@ export const moveStep = command<Move, { label: string; moved: number; start: num
     const whole = await readWholePlan(db, now);
     const { id, label, dough } = openStep(whole, input);
     const start = Math.round((input.start - whole.origin) / MINUTE);
-    const { placed, at } = await placedBy(context, whole, { task: id, start });
+    const { placed, at } = await placedBy(context, whole, { task: id, start, whole: input.whole });
     const { zone, origin } = whole;
     await movePlan(
       db,
@@ -67,17 +70,17 @@ function openStep({ doughs, problem }: WholePlan, { doughId: of, key }: Pick<Mov
 async function placedBy(
   { db, now }: CommandContext,
   whole: WholePlan,
-  { task, start }: { task: string; start: number },
+  { task, start, whole: all }: { task: string; start: number; whole: boolean },
 ): Promise<{ placed: Placed[]; at: number }> {
   const { problem, present, hands, origin } = whole;
   const value = await houseValues(db);
-  const supposed = new WhatIf(problem, present, hands, value('stay_cost')).move(task, start);
+  const supposed = new WhatIf(problem, present, hands, value('stay_cost')).move(task, start, all);
   if (!supposed)
     throw new Refusal(
       `There is no place for it at ${dayTime(origin + start * MINUTE, whole.zone)}: nobody is there, what it needs is taken, or a step before or after it leaves no time.`,
       'start',
     );
-  if (supposed.breaks.length === 0) {
+  if (supposed.breaks.length === 0 && (await holdsWindows(db, now, whole, supposed.moved))) {
     const body: Pick<ProposalBody, 'times'> = { times: [] };
     for (const [id, [from, to]] of Object.entries(supposed.moved)) {
       const [of, key] = splitId(id);
@@ -128,7 +131,7 @@ export function placedOf({ times }: Pick<ProposalBody, 'times'>): Placed[] {
 }
 
 /** Fixes a step where it is, or lets it go again. */
-export const pinStep = command<Omit<Move, 'start'> & { pinned: boolean }, { label: string }>({
+export const pinStep = command<Omit<Move, 'start' | 'whole'> & { pinned: boolean }, { label: string }>({
   name: 'pin-step',
   schema: Joi.object({ doughId, key: stepKey, pinned: Joi.boolean().required(), basis }),
   roles: ['planner'],

@@ -8,7 +8,7 @@ const REMEMBERED = 100;
 export async function planHistory(db: Db): Promise<ReturnType<typeof undoable>> {
   const rows = await rowsOf<PlanVersion>(
     db,
-    `SELECT id, act, of_version AS ofVersion, reason FROM plan_version WHERE id > 1 ORDER BY id DESC LIMIT ?`,
+    `SELECT id, act, of_version AS ofVersion, reason FROM plan_version WHERE before_id IS NOT NULL ORDER BY id DESC LIMIT ?`,
     [REMEMBERED],
   );
   return undoable(rows.reverse());

@@ -10,7 +10,7 @@ export function useKeys(keys: Record<string, () => void>): void {
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const target = event.target instanceof Element ? event.target : document.body;
     const taken = target.closest(TYPING) || (event.key === 'Enter' && target.closest(PRESSED_BY_ENTER));
-    const act = keys[event.key];
+    const act = keys[event.shiftKey ? `Shift+${event.key}` : event.key] ?? keys[event.key];
     if (
       !act ||
       taken ||

@@ -1,8 +1,11 @@
 'use client';
 
 import clsx from 'clsx';
+import { Pin } from 'lucide-react';
 import type { FloorDough } from '@/core/floor/agenda';
-import type { BoardDough, Person } from '@/core/floor/board';
+import type { BoardDough, Machine, Person } from '@/core/floor/board';
+import { promisesOf } from '@/core/floor/promises';
+import type { WholePlan } from '@/core/floor/whole-plan';
 import { misfits } from '@/core/floor/misfit';
 import { isHandsOn } from '@/core/floor/state';
 import { stepTimes } from '@/core/floor/times';
@@ -11,6 +14,8 @@ import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { FollowDough } from '../rooms/follow-dough';
 import { StepMark } from '../thread/step-mark';
+import { StepWhy } from './step-why';
+import type { MovingHand } from './use-moving';
 import { stateWords, whenWords } from './words';
 
 interface Props {
@@ -19,16 +24,27 @@ interface Props {
   now: number;
   zone: string;
   people: Person[];
+  whole: WholePlan;
+  machines: readonly Machine[];
+  /** The step that is looked at. */
+  step: string | null;
+  onStep: (key: string | null) => void;
+  hand: MovingHand;
+  mayPlan: boolean;
   onTakeOut: (() => void) | null;
+  /** Asks for ways out where a promise is not kept. */
+  onWays: (() => void) | null;
 }
 
 /** The picked dough: what it becomes, what comes next, and its steps with planned and real times. */
-export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props) {
+export function DoughPanel(props: Props) {
+  const { dough, facts, now, zone, people, whole, machines, hand, mayPlan, onTakeOut, onWays } = props;
   const steps = [...dough.steps].sort(
     (a, b) => stepTimes(dough, a, now).start - stepTimes(dough, b, now).start,
   );
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
   const words = stateWords(dough, now);
+  const promises = dough.state.finished ? [] : promisesOf(dough, facts, now);
   const off = misfits(dough);
   return (
     <aside
@@ -37,14 +53,23 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
     >
       <div className="border-b border-hairline p-4">
         <h2 className="text-2xl font-bold">{dough.name}</h2>
-        {facts.outputs.map(({ id, pieces, product, dueAt }) => (
-          <p key={id} className="flex justify-between gap-2">
-            <span>
-              {pieces} {product.toLowerCase()}
-            </span>
-            <span className="text-quiet">{dayTime(dueAt, zone)}</span>
-          </p>
+        {promises.map(({ output: { id, pieces, product, dueAt }, late, stale }) => (
+          <div key={id}>
+            <p className="flex justify-between gap-2">
+              <span>
+                {pieces} {product.toLowerCase()}
+              </span>
+              <span className="text-quiet">{dayTime(dueAt, zone)}</span>
+            </p>
+            {late > 0 && <p className="text-right font-bold text-warn">ready {duration(late)} late</p>}
+            {stale > 0 && <p className="text-right text-warn">{duration(stale)} staler than fresh</p>}
+          </div>
         ))}
+        {onWays && promises.some(({ late }) => late > 0) && (
+          <Button look="act" className="mt-1" onClick={onWays}>
+            Ways out
+          </Button>
+        )}
         <p className="text-[15px] text-quiet">
           {weight(facts.kg)} of dough{words && `, ${words}`}
         </p>
@@ -87,11 +112,13 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
           return (
             <li key={step.key}>
               {newDay && <p className="mt-2 font-label text-[15px] font-semibold text-quiet">{name}</p>}
-              <div
+              <button
                 className={clsx(
-                  'flex items-baseline gap-2 py-0.5 text-[15px]',
+                  'flex min-h-6 w-full items-baseline gap-2 py-0.5 text-left text-[15px]',
                   state?.status === 'skipped' && 'line-through',
                 )}
+                aria-expanded={props.step === step.key}
+                onClick={() => props.onStep(props.step === step.key ? null : step.key)}
               >
                 <span className="w-11 shrink-0 text-right font-label text-[16px] font-medium">
                   {clockTime(start, zone)}
@@ -99,6 +126,7 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
                 <StepMark hands={isHandsOn(step)} status={state?.status ?? 'open'} celsius={step.around} />
                 <span className={clsx('min-w-0 flex-1', isHandsOn(step) ? 'font-semibold' : 'text-quiet')}>
                   {step.label}
+                  {step.pinned && <Pin aria-label="fixed" size={13} className="ml-1 inline" />}
                   {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}
                 </span>
                 <span className="shrink-0 text-right font-label text-[14px] text-quiet">
@@ -106,7 +134,10 @@ export function DoughPanel({ dough, facts, now, zone, people, onTakeOut }: Props
                     ? `planned ${clockTime(step.plannedStart, zone)}`
                     : duration((end - start) / 60_000)}
                 </span>
-              </div>
+              </button>
+              {props.step === step.key && (
+                <StepWhy {...{ dough, step, whole, machines, zone, hand, mayPlan }} />
+              )}
             </li>
           );
         })}

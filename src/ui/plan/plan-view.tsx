@@ -1,12 +1,14 @@
 'use client';
 
-import { ChevronLeft, ChevronRight, Plus, ZoomIn, ZoomOut } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
-import { clockTime } from '@/core/time/local';
+import { drifts } from '@/core/floor/drift';
+import { promisesOf } from '@/core/floor/promises';
+import type { Proposal } from '@/core/floor/proposal';
+import { withTimes } from '@/core/floor/supposed';
+import { wholePlan } from '@/core/floor/whole-plan';
 import { staffedSpans } from '@/core/time/shifts';
-import { Button } from '../kit/button';
 import { useKeys } from '../kit/use-keys';
 import { useWidth } from '../kit/use-width';
 import { useMinute } from '../live/clock';
@@ -19,22 +21,41 @@ import { AddDough } from './add-dough';
 import { DoughPanel } from './dough-panel';
 import { KeySheet } from './key-sheet';
 import { MachineLoads } from './machine-loads';
+import { MendSheet } from './mend-sheet';
+import { MoveCard } from './move-card';
+import { PlanBar } from './plan-bar';
 import { PlanFiles } from './plan-files';
+import { PlanNews } from './plan-news';
 import { ThreadRow, ROW } from './thread-row';
 import { TakenOut } from './taken-out';
-import { canZoom, homeWindow, moved, spanWords, zoomed } from './time-window';
+import { homeWindow, moved, zoomed } from './time-window';
+import { useMoving } from './use-moving';
+import { WaysSheet } from './ways-sheet';
+import { matches, movable } from './words';
 
 const HOUR = 3_600_000;
 /** Hours shown first: a dough from its mix to the oven. */
 const FIRST_SPAN = 96;
 
-/** Every dough as a thread over four days, what they hold beneath, and the one picked beside it. */
+/** What the plan page knows beside its board. */
+export interface PlanState {
+  /** Number of the plan version that is shown. */
+  basis: number;
+  history: { undo: string | null; redo: string | null };
+  mends: Proposal[];
+  /** Minutes behind from which it matters. */
+  lateMatters: number;
+}
+
+/** Every dough as a thread over the days, what they hold beneath, and the one picked beside it. */
 export function PlanView({
   board,
+  plan,
   products,
   person,
 }: {
   board: Board;
+  plan: PlanState;
   products: { id: number; name: string }[];
   person: Person;
 }) {
@@ -44,49 +65,90 @@ export function PlanView({
   const { doughs } = useFloor(board, person.id, now);
   const [view, setView] = useState(() => homeWindow(now, FIRST_SPAN, zone));
   const [picked, setPicked] = useState<number | null>(null);
-  const [sheet, setSheet] = useState<'add' | 'keys' | 'files' | null>(null);
+  const [step, setStep] = useState<string | null>(null);
+  const [filter, setFilter] = useState('');
+  const [sheet, setSheet] = useState<'add' | 'keys' | 'files' | 'ways' | null>(null);
+  const [looked, setLooked] = useState<Proposal | null>(null);
   const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const [outTrouble, setOutTrouble] = useState<string | null>(null);
   const { ref, width } = useWidth<HTMLDivElement>(0);
   const scale: TimeScale = useMemo(
     () => ({ from: view.from, to: view.from + view.hours * HOUR, width }),
     [view, width],
   );
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
-  const shown = doughs.filter((dough) =>
-    dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to),
+  const whole = useMemo(() => wholePlan(board, now), [board, now]);
+  const hand = useMoving(whole, plan.basis);
+  const { moving, supposed } = hand;
+  const drifted = useMemo(
+    () => drifts(whole, board.machines, now, plan.lateMatters),
+    [whole, board.machines, now, plan.lateMatters],
   );
+  const factsOf = (id: number) => board.doughs.find((dough) => dough.id === id);
+  const shown = doughs.filter(
+    (dough) =>
+      dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to) &&
+      matches(dough, factsOf(dough.id)?.outputs ?? [], filter),
+  );
+  // While a step is in the hand the plan is drawn as it would be.
+  const asSupposed = supposed?.found
+    ? doughs.map((dough) => withTimes(dough, supposed.found?.moved ?? {}, whole.origin))
+    : doughs;
   // Threads are drawn where their width is known: in the browser.
   const drawn = width > 0 ? shown : [];
   const openDoughs = shown.filter((dough) => !dough.state.finished);
   const selected = doughs.find(({ id }) => id === picked) ?? openDoughs[0] ?? shown[0];
-  const facts = board.doughs.find(({ id }) => id === selected?.id);
+  const facts = selected && factsOf(selected.id);
   const height = Math.max(1, shown.length) * ROW;
   const mayPlan = person.role === 'planner';
+  const late = doughs.filter(
+    (dough) =>
+      !dough.state.finished &&
+      promisesOf(dough, factsOf(dough.id) ?? { outputs: [] }, now).some((p) => p.late > 0),
+  );
+  const trouble = outTrouble ?? hand.trouble;
 
   const takeOut = async (dough: { id: number; name: string }) => {
     const answer = await send('remove-dough', { doughId: dough.id });
-    setTrouble(answer.ok ? null : answer.message);
+    setOutTrouble(answer.ok ? null : answer.message);
     if (!answer.ok) return;
     setTaken(dough);
     router.refresh();
   };
+  const pick = (id: number | null) => {
+    if (id !== selected?.id) setStep(null);
+    setPicked(id);
+  };
   const move = (by: number) => {
     const at = shown.findIndex(({ id }) => id === selected?.id);
-    setPicked(shown[Math.min(shown.length - 1, Math.max(0, at + by))]?.id ?? null);
+    pick(shown[Math.min(shown.length - 1, Math.max(0, at + by))]?.id ?? null);
   };
+  const takeUp = (all: boolean) => {
+    if (!mayPlan || !selected) return;
+    const open = movable(selected);
+    const found = open.find(({ key }) => key === step) ?? open[0];
+    if (found) hand.begin(selected.id, found.key, all);
+  };
+  const inHand = moving !== null;
   useKeys({
-    ArrowDown: () => move(1),
-    ArrowUp: () => move(-1),
-    ArrowLeft: () => setView(moved(view, -1)),
-    ArrowRight: () => setView(moved(view, 1)),
+    ArrowDown: () => !inHand && move(1),
+    ArrowUp: () => !inHand && move(-1),
+    ArrowLeft: () => (inHand ? hand.by(-5) : setView(moved(view, -1))),
+    ArrowRight: () => (inHand ? hand.by(5) : setView(moved(view, 1))),
+    'Shift+ArrowLeft': () => inHand && hand.by(-30),
+    'Shift+ArrowRight': () => inHand && hand.by(30),
     '+': () => setView(zoomed(view, -1)),
     '-': () => setView(zoomed(view, 1)),
     h: () => setView(homeWindow(now, view.hours, zone)),
     f: () => setSheet('files'),
     a: () => mayPlan && setSheet('add'),
     t: () => mayPlan && selected && void takeOut(selected),
-    Enter: () => selected && go(`/dough/${selected.id}`),
+    m: () => takeUp(false),
+    w: () => takeUp(true),
+    u: () => mayPlan && void hand.act('undo-plan'),
+    r: () => mayPlan && void hand.act('redo-plan'),
+    Escape: () => hand.drop(),
+    Enter: () => (inHand ? void hand.keep() : selected && go(`/dough/${selected.id}`)),
     '?': () => setSheet('keys'),
   });
 
@@ -94,46 +156,28 @@ export function PlanView({
     <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]">
       <h1 className="sr-only">Plan</h1>
       <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
-        <div className="flex flex-wrap items-center gap-2 py-2">
-          <Button onClick={() => setView(moved(view, -1))} aria-label="Earlier">
-            <ChevronLeft aria-hidden size={18} />
-          </Button>
-          <Button onClick={() => setView(homeWindow(now, view.hours, zone))}>
-            Now {clockTime(now, zone)}
-          </Button>
-          <Button onClick={() => setView(moved(view, 1))} aria-label="Later">
-            <ChevronRight aria-hidden size={18} />
-          </Button>
-          <Button
-            onClick={() => setView(zoomed(view, -1))}
-            disabled={!canZoom(view.hours, -1)}
-            aria-label="Closer"
-          >
-            <ZoomIn aria-hidden size={18} />
-          </Button>
-          <Button
-            onClick={() => setView(zoomed(view, 1))}
-            disabled={!canZoom(view.hours, 1)}
-            aria-label="Wider"
-          >
-            <ZoomOut aria-hidden size={18} />
-          </Button>
-          <p className="ml-2 text-[15px] text-quiet max-sm:hidden" role="status">
-            {openDoughs.length} {openDoughs.length === 1 ? 'dough' : 'doughs'} under way or to come,{' '}
-            {spanWords(view.hours)} shown
-          </p>
-          <Button look="quiet" className="ml-auto" onClick={() => setSheet('files')}>
-            Files
-          </Button>
-          <Button look="quiet" onClick={() => setSheet('keys')}>
-            Keys <kbd className="ml-1 font-sans font-bold">?</kbd>
-          </Button>
-          {mayPlan && (
-            <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('add')}>
-              <Plus aria-hidden size={18} /> Add dough
-            </Button>
-          )}
-        </div>
+        <PlanBar
+          {...{ view, now, zone, filter }}
+          onView={setView}
+          onFilter={setFilter}
+          openDoughs={openDoughs.length}
+          late={late.length}
+          onLate={() =>
+            pick(late[(late.findIndex(({ id }) => id === selected?.id) + 1) % late.length]?.id ?? null)
+          }
+          history={mayPlan ? plan.history : null}
+          onAct={(act) => void hand.act(act)}
+          onSheet={setSheet}
+        />
+        <PlanNews
+          drifts={drifted}
+          mends={plan.mends}
+          onLook={setLooked}
+          onJump={({ doughId, at }) => {
+            if (doughId !== null) pick(doughId);
+            setView(homeWindow(at, Math.min(view.hours, 24), zone));
+          }}
+        />
         {trouble && (
           <p role="alert" className="mb-2 border-l-4 border-warn pl-3 text-lg text-warn">
             {trouble}
@@ -153,21 +197,27 @@ export function PlanView({
               <ThreadRow
                 key={dough.id}
                 dough={dough}
-                outputs={board.doughs.find(({ id }) => id === dough.id)?.outputs ?? []}
+                ghost={asSupposed.find(({ id }) => id === dough.id) ?? dough}
+                outputs={factsOf(dough.id)?.outputs ?? []}
                 {...{ scale, now, zone }}
                 picked={dough.id === selected?.id}
-                onPick={() => setPicked(dough.id)}
+                onPick={() => pick(dough.id)}
+                hand={mayPlan ? hand : null}
               />
             ))}
             {shown.length === 0 && (
-              <p className="relative p-6 text-lg">No dough in these days. Add one, or go back to now.</p>
+              <p className="relative p-6 text-lg">
+                {filter
+                  ? `No dough with “${filter}” in these days.`
+                  : 'No dough in these days. Add one, or go back to now.'}
+              </p>
             )}
           </div>
         </div>
         {width > 0 && (
           <>
             <Floor scale={scale} zone={zone} now={now} />
-            <MachineLoads board={board} doughs={doughs} scale={scale} now={now} />
+            <MachineLoads board={board} doughs={asSupposed} scale={scale} now={now} />
           </>
         )}
       </section>
@@ -175,26 +225,55 @@ export function PlanView({
         <DoughPanel
           dough={selected}
           facts={facts}
-          {...{ now, zone }}
+          {...{ now, zone, whole }}
           people={board.people}
+          machines={board.machines}
+          step={step}
+          onStep={setStep}
+          hand={hand}
+          mayPlan={mayPlan}
           onTakeOut={mayPlan ? () => void takeOut(selected) : null}
+          onWays={mayPlan ? () => setSheet('ways') : null}
         />
       ) : (
         <aside className="border-l border-hairline p-6 text-lg text-quiet">
           Pick a thread to see its steps.
         </aside>
       )}
+      <MoveCard hand={hand} whole={whole} machines={board.machines} zone={zone} />
       <AddDough
         open={sheet === 'add'}
         onOpenChange={(open) => setSheet(open ? 'add' : null)}
         onAdded={(id) => {
-          setPicked(id);
+          pick(id);
           router.refresh();
         }}
         {...{ products, zone, now }}
       />
       <KeySheet open={sheet === 'keys'} onOpenChange={(open) => setSheet(open ? 'keys' : null)} />
       <PlanFiles open={sheet === 'files'} onOpenChange={(open) => setSheet(open ? 'files' : null)} />
+      <MendSheet
+        proposal={looked}
+        zone={zone}
+        mayAccept={mayPlan}
+        onClose={() => {
+          setLooked(null);
+          router.refresh();
+        }}
+      />
+      {facts && (
+        <WaysSheet
+          open={sheet === 'ways'}
+          dough={facts}
+          pinned={board.doughs.some(({ steps }) => steps.some((s) => s.pinned))}
+          basis={plan.basis}
+          zone={zone}
+          onClose={() => {
+            setSheet(null);
+            router.refresh();
+          }}
+        />
+      )}
       {taken && <TakenOut dough={taken} onClose={() => setTaken(null)} />}
     </main>
   );

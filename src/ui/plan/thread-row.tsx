@@ -1,16 +1,17 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo } from 'react';
+import { useMemo, useRef, type PointerEvent } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { BoardOutput } from '@/core/floor/board';
 import { minutesBehind } from '@/core/floor/times';
 import { dayTime } from '@/core/time/local';
-import { drawThread, xOf, type TimeScale } from '../thread/geometry';
+import { drawThread, xOf, type DrawnThread, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
 import { namePlace } from './name-place';
-import { outputWords, stateWords } from './words';
+import type { MovingHand } from './use-moving';
+import { movable, outputWords, stateWords } from './words';
 
 /** Height of a thread's row, px. */
 export const ROW = 60;
@@ -23,14 +24,27 @@ interface Props {
   zone: string;
   picked: boolean;
   onPick: () => void;
+  /** As it would be with what is in the planner's hand; the dough itself where nothing of it moves. */
+  ghost: FloorDough;
+  /** Null for who may not plan. */
+  hand: MovingHand | null;
 }
 
+/** How near a knot a finger or pointer takes it, and how far it has to go before that is a drag, px. */
+const GRIP = 14;
+const DRAG = 4;
+
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
-export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: Props) {
+export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onPick, hand }: Props) {
   const thread = useMemo(
     () => drawThread(dough, scale, ROW - 6, now, { leastGive: 180 }),
     [dough, scale, now],
   );
+  const supposed = useMemo(
+    () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, now, { leastGive: 180 })),
+    [ghost, dough, scale, now],
+  );
+  const drag = useDrag(dough, thread, scale, hand);
   const words = stateWords(dough, now);
   const begins = Math.min(...dough.steps.map((step) => step.plannedStart));
   const dues = [...new Set(outputs.map(({ dueAt }) => dueAt))].sort((a, b) => a - b);
@@ -40,16 +54,18 @@ export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: 
   return (
     <button
       onClick={onPick}
+      {...drag}
       aria-pressed={picked}
       aria-label={`${dough.name}, ${outputWords({ outputs })}, due ${dayTime(lastDue, zone)}${words && `, ${words}`}`}
-      className={clsx('relative block w-full text-left', picked && 'bg-butter-wash/70')}
+      className={clsx('relative block w-full touch-pan-y text-left', picked && 'bg-butter-wash/70')}
       style={{ height: ROW }}
     >
       <svg width={scale.width} height={ROW} className="absolute inset-0" aria-hidden>
         <path d={`M0 ${ROW - 0.5}H${scale.width}`} stroke="var(--hairline)" strokeWidth={0.7} />
         <g transform="translate(0 3)">
-          <ThreadGives thread={thread} />
-          <ThreadLines thread={thread} />
+          <ThreadGives thread={supposed ?? thread} />
+          {supposed && <ThreadLines thread={thread} faint />}
+          <ThreadLines thread={supposed ?? thread} />
           {dues.map((due) => (
             <path
               key={due}
@@ -58,7 +74,7 @@ export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: 
               strokeWidth={due === lastDue ? 2 : 1}
             />
           ))}
-          <ThreadKnots thread={thread} />
+          <ThreadKnots thread={supposed ?? thread} />
         </g>
         <text x={x + 5} y={ROW - 10} className="fill-ink font-label text-[14px] font-semibold">
           {dayTime(lastDue, zone)}
@@ -88,4 +104,51 @@ export function ThreadRow({ dough, outputs, scale, now, zone, picked, onPick }: 
       </span>
     </button>
   );
+}
+
+/** Takes a knot, or the whole thread between its knots, along with the pointer. */
+function useDrag(dough: FloorDough, thread: DrawnThread, scale: TimeScale, hand: MovingHand | null) {
+  const grip = useRef<{ x: number; key: string; whole: boolean; start: number; held: boolean } | null>(null);
+  const perPx = (scale.to - scale.from) / Math.max(1, scale.width);
+  if (!hand) return {};
+  return {
+    onPointerDown(event: PointerEvent<HTMLButtonElement>) {
+      if (event.button !== 0) return;
+      const box = event.currentTarget.getBoundingClientRect();
+      const [x, y] = [event.clientX - box.left, event.clientY - box.top - 3];
+      const open = movable(dough);
+      const near = thread.knots
+        .filter(({ key }) => open.some((step) => step.key === key))
+        .map((knot) => ({ key: knot.key, far: Math.hypot(knot.x - x, knot.y - y) }))
+        .sort((a, b) => a.far - b.far)[0];
+      const knot = near && near.far <= GRIP ? open.find(({ key }) => key === near.key) : undefined;
+      const [first, last] = [open[0], open.at(-1)];
+      if (!first || !last) return;
+      const onThread = x > xOf(scale, first.plannedStart) && x < xOf(scale, last.plannedEnd);
+      const step = knot ?? (onThread ? first : undefined);
+      if (!step) return;
+      grip.current = { x: event.clientX, key: step.key, whole: !knot, start: step.plannedStart, held: false };
+    },
+    onPointerMove(event: PointerEvent<HTMLButtonElement>) {
+      const own = grip.current;
+      if (!own) return;
+      const by = event.clientX - own.x;
+      if (!own.held) {
+        if (Math.abs(by) < DRAG) return;
+        own.held = true;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        hand.begin(dough.id, own.key, own.whole);
+        return;
+      }
+      hand.to(own.start + by * perPx);
+    },
+    onPointerUp() {
+      if (grip.current?.held) void hand.keep();
+      grip.current = null;
+    },
+    onPointerCancel() {
+      if (grip.current?.held) hand.drop();
+      grip.current = null;
+    },
+  };
 }

@@ -1,5 +1,6 @@
 import type { AgendaItem, FloorDough } from '@/core/floor/agenda';
-import type { BoardDough } from '@/core/floor/board';
+import type { BoardDough, BoardOutput } from '@/core/floor/board';
+import { isHandsOn } from '@/core/floor/state';
 import { minutesBehind } from '@/core/floor/times';
 import { countTurns, turnWords } from '@/core/floor/turns';
 import { duration, fromNow } from '@/core/units/format';
@@ -21,4 +22,36 @@ export function stateWords(dough: FloorDough, now: number): string {
 /** `in 25 min`, or `12 min late` for what should have begun. */
 export function whenWords({ inMinutes }: Pick<AgendaItem, 'inMinutes'>): string {
   return inMinutes < 0 ? `late ${duration(-inMinutes)}` : fromNow(inMinutes);
+}
+
+/** What a plan costs against another, in the plan's points: `costs 120 points more`. */
+export function pointsWords(more: number): string {
+  if (more === 0) return 'costs the same';
+  const points = `${Math.abs(more)} ${Math.abs(more) === 1 ? 'point' : 'points'}`;
+  return more > 0 ? `costs ${points} more` : `saves ${points}`;
+}
+
+/** `40 min later`, `2 h earlier` */
+export function shiftWords(from: number, to: number): string {
+  const minutes = Math.round((to - from) / 60_000);
+  return `${duration(Math.abs(minutes))} ${minutes < 0 ? 'earlier' : 'later'}`;
+}
+
+/** Steps that a planner can take in the hand: hands-on work that nobody has begun, in the order of the plan. */
+export function movable({ steps, state }: FloorDough): FloorDough['steps'] {
+  return steps
+    .filter((step) => isHandsOn(step) && state.steps.get(step.key)?.status === 'open')
+    .sort((a, b) => a.plannedStart - b.plannedStart);
+}
+
+/** Whether a dough's name or one of its products has this in it. */
+export function matches(
+  dough: Pick<FloorDough, 'name'>,
+  outputs: readonly BoardOutput[],
+  text: string,
+): boolean {
+  const wanted = text.trim().toLowerCase();
+  return [dough.name, ...outputs.map(({ product }) => product)].some((name) =>
+    name.toLowerCase().includes(wanted),
+  );
 }

@@ -1,0 +1,105 @@
+import { expect, test, type Page } from '@playwright/test';
+import { alertOf, expectAccessible, signIn } from './support/people';
+
+/** The row of a dough in the plan. */
+const row = (page: Page, dough: string) =>
+  page.getByRole('region', { name: 'Threads' }).getByRole('button', { name: new RegExp(`^${dough},`) });
+
+async function openPlan(page: Page): Promise<void> {
+  await page.goto('/plan');
+  // Keys are heard once the page is alive.
+  await expect(async () => {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.keyboard.press('Escape');
+}
+
+const done = (page: Page, command: string) =>
+  page.waitForResponse((response) => response.url().endsWith(`/api/commands/${command}`));
+
+test('a step is taken in the hand by keys, shown with what moves and what it costs, kept, undone and done again', async ({
+  browser,
+}) => {
+  const page = await signIn(browser, 'Mara');
+  await openPlan(page);
+  await row(page, 'Brioche 9').click();
+  await page.keyboard.press('m');
+  const card = page.getByRole('status').filter({ hasText: 'Escape drops it' });
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(card).toContainText(/3\d min later/);
+  await expect(card).toContainText(/costs|saves/);
+  await page.keyboard.press('Escape');
+  await expect(card).toHaveCount(0);
+
+  await page.keyboard.press('m');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(card).toContainText(/(2\d|3\d) min later/);
+  const kept = done(page, 'move-step');
+  await page.keyboard.press('Enter');
+  expect((await kept).status()).toBe(200);
+  const steps = page.getByRole('list', { name: 'Steps' });
+  await expect(steps.getByLabel('fixed')).toHaveCount(1);
+  const undo = page.getByRole('button', { name: /^Undo: Brioche 9/ });
+  await expect(undo).toBeVisible();
+  await expectAccessible(page);
+  await undo.click();
+  await expect(steps.getByLabel('fixed')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Do again: Brioche 9/ }).click();
+  await expect(steps.getByLabel('fixed')).toHaveCount(1);
+  const again = done(page, 'undo-plan');
+  await page.keyboard.press('u');
+  await again;
+  await expect(steps.getByLabel('fixed')).toHaveCount(0);
+});
+
+test('a knot is dragged into an empty shift and refused, then dragged to where it can be and stays there', async ({
+  browser,
+}) => {
+  const page = await signIn(browser, 'Mara');
+  await openPlan(page);
+  const thread = row(page, 'Brioche 9');
+  const drag = async (hours: number) => {
+    await thread.scrollIntoViewIfNeeded();
+    const box = await thread.boundingBox();
+    const knot = thread.locator('circle').first();
+    const at = await knot.boundingBox();
+    if (!box || !at) throw new Error('The thread has no knot.');
+    const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 6, y);
+    await page.mouse.move(x + (hours * box.width) / 96, y, { steps: 6 });
+  };
+  const card = page.getByRole('status').filter({ hasText: 'Escape drops it' });
+  // From the afternoon to three hours after the last shift has gone.
+  await drag(8);
+  await expect(card).toContainText('No place there');
+  const refused = done(page, 'move-step');
+  await page.mouse.up();
+  expect((await refused).status()).toBe(422);
+  await expect(alertOf(page)).toContainText('There is no place for it at');
+
+  await drag(1);
+  await expect(card).toContainText('later');
+  const kept = done(page, 'move-step');
+  await page.mouse.up();
+  expect((await kept).status()).toBe(200);
+  await expect(page.getByRole('button', { name: /^Undo: Brioche 9/ })).toBeVisible();
+});
+
+test('a picked step says how early and late it can be, and what holds it', async ({ browser }) => {
+  const page = await signIn(browser, 'Mara');
+  await openPlan(page);
+  await row(page, 'Levain 3').click();
+  const step = page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: /Lock-in/ });
+  await step.click();
+  await expect(step).toHaveAttribute('aria-expanded', 'true');
+  await expect(page.getByText(/^Not before \w{3} \d\d:\d\d:/)).toBeVisible();
+  await expect(page.getByText(/^Not after \w{3} \d\d:\d\d:/)).toBeVisible();
+  await page.getByRole('button', { name: 'Fix it here' }).click();
+  await expect(page.getByRole('button', { name: 'Let it go' })).toBeVisible();
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByRole('button', { name: 'Fix it here' })).toBeVisible();
+});

@@ -1,0 +1,78 @@
+'use client';
+
+import { useState } from 'react';
+import type { Proposal } from '@/core/floor/proposal';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+import { send } from '../live/command';
+import { ProposalText } from './proposal-body';
+
+/** A proposed change of the plan, to accept or to drop. */
+export function MendSheet({
+  proposal,
+  zone,
+  mayAccept,
+  onClose,
+}: {
+  proposal: Proposal | null;
+  zone: string;
+  mayAccept: boolean;
+  onClose: () => void;
+}) {
+  return (
+    <Sheet
+      open={proposal !== null}
+      onOpenChange={onClose}
+      title={proposal?.kind === 'better' ? 'A better plan' : 'A mend for the plan'}
+    >
+      {proposal && (
+        <>
+          <p className="mb-3 text-lg">{proposal.title}</p>
+          <ProposalText body={proposal.body} zone={zone} />
+          <Decision proposal={proposal} mayAccept={mayAccept} onDone={onClose} />
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+/** Accept or drop, and what stands in the way of it. */
+export function Decision({
+  proposal,
+  mayAccept,
+  onDone,
+}: {
+  proposal: Proposal;
+  mayAccept: boolean;
+  onDone: () => void;
+}) {
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const decide = async (command: 'accept-proposal' | 'drop-proposal') => {
+    setBusy(true);
+    const answer = await send(command, { id: proposal.id });
+    setBusy(false);
+    if (answer.ok) onDone();
+    else setTrouble(answer.message);
+  };
+  return (
+    <div className="mt-4 grid gap-2">
+      {trouble && (
+        <p role="alert" className="text-lg text-warn">
+          {trouble}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        {mayAccept && (
+          <Button look="act" disabled={busy} onClick={() => void decide('accept-proposal')}>
+            Accept it
+          </Button>
+        )}
+        <Button disabled={busy} onClick={() => void decide('drop-proposal')}>
+          Drop it
+        </Button>
+        {!mayAccept && <span className="text-quiet">A planner accepts it; until then nothing changes.</span>}
+      </div>
+    </div>
+  );
+}

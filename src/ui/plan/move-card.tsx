@@ -1,0 +1,92 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import type { Machine } from '@/core/floor/board';
+import { clashSentence, stepOf } from '@/core/floor/supposed';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import { dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import type { MovingHand } from './use-moving';
+import { pointsWords } from './words';
+
+/** What a step in the hand would come to: where it lands, what moves with it, what it costs, what it breaks. */
+export function MoveCard({
+  hand,
+  whole,
+  machines,
+  zone,
+}: {
+  hand: MovingHand;
+  whole: WholePlan;
+  machines: readonly Machine[];
+  zone: string;
+}) {
+  const { moving, supposed, keeping } = hand;
+  const card = useFocusWhile(moving !== null);
+  if (!moving) return null;
+  const by = Math.round((moving.start - moving.from) / 60_000);
+  // An answer for where it was held a moment ago says nothing of where it could not go.
+  const answered = supposed?.asked.start === (moving.start - whole.origin) / 60_000;
+  const found = supposed?.found ?? null;
+  const steps = Object.keys(found?.moved ?? {}).filter((task) => {
+    const known = stepOf(whole, task);
+    return known?.step.step.work && known.step.key !== moving.key;
+  });
+  const lands = found ? whole.origin + found.start * 60_000 : moving.start;
+  return (
+    <div
+      ref={card}
+      tabIndex={-1}
+      role="status"
+      className="fixed top-16 left-1/2 z-10 w-[min(44rem,94vw)] -translate-x-1/2 rounded border-2 border-ink bg-flour px-4 py-3 text-[17px] lg:left-[calc(50%-10.5rem)]"
+    >
+      <p className="text-xl font-semibold">
+        {moving.label} {dayTime(lands, zone)}
+        {by !== 0 && (
+          <span className="font-normal text-quiet">
+            {' '}
+            {duration(Math.abs(by))} {by > 0 ? 'later' : 'earlier'}
+          </span>
+        )}
+      </p>
+      {answered && !found && by !== 0 && (
+        <p className="text-warn">
+          No place there: nobody is in, or the steps before and after leave no time.
+        </p>
+      )}
+      {answered && found && lands !== moving.start && <p>Its own dough lets it go no further.</p>}
+      {found && (
+        <p>
+          {steps.length === 0
+            ? 'Nothing else moves'
+            : `${steps.length} more ${steps.length === 1 ? 'step moves' : 'steps move'} with it`}
+          ; {pointsWords(found.cost - found.costBefore)}.
+        </p>
+      )}
+      {found?.breaks.slice(0, 3).map((clash, i) => (
+        <p key={i} className="text-warn">
+          {clashSentence(whole, machines, clash, moving.doughId)}; others would make way.
+        </p>
+      ))}
+      <p className="text-quiet">
+        {keeping
+          ? 'Being kept …'
+          : 'Release or Enter keeps it there, Escape drops it. ← → move it by 5 minutes, with Shift by 30.'}
+      </p>
+    </div>
+  );
+}
+
+/** Has the focus while something is in the hand, so that Enter keeps it and presses nothing; then gives it back. */
+function useFocusWhile(held: boolean) {
+  const card = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!held) return;
+    const before = document.activeElement;
+    card.current?.focus({ preventScroll: true });
+    return () => {
+      if (before instanceof HTMLElement) before.focus({ preventScroll: true });
+    };
+  }, [held]);
+  return card;
+}

@@ -1,0 +1,61 @@
+'use client';
+
+import { useState } from 'react';
+import type { Drift } from '@/core/floor/drift';
+import type { Proposal } from '@/core/floor/proposal';
+import { Button } from '../kit/button';
+import { send } from '../live/command';
+
+/** Where the day has left the plan, and what is proposed for it. One line, and the one thing to do. */
+export function PlanNews({
+  drifts,
+  mends,
+  onLook,
+  onJump,
+}: {
+  drifts: readonly Drift[];
+  mends: readonly Proposal[];
+  onLook: (proposal: Proposal) => void;
+  onJump: (drift: Drift) => void;
+}) {
+  const [busy, setBusy] = useState(false);
+  const [told, setTold] = useState<string | null>(null);
+  const [newest] = mends;
+  const [first] = drifts;
+  const work = async () => {
+    setBusy(true);
+    setTold(null);
+    const answer = await send('propose-mend', {});
+    setBusy(false);
+    if (!answer.ok) return setTold(answer.message);
+    const { proposal, passed } = answer.result as { proposal: Proposal; passed: boolean };
+    if (passed) setTold('The shifts were small; the plan has followed.');
+    else onLook(proposal);
+  };
+  if (!first && !newest && !told) return null;
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-l-4 border-warn pl-3 text-[17px]">
+      {first && (
+        <button
+          className="min-h-9 text-left text-warn underline-offset-4 hover:underline"
+          onClick={() => onJump(first)}
+        >
+          {first.sentence}
+          {drifts.length > 1 && `, and ${drifts.length - 1} more`}
+        </button>
+      )}
+      {newest ? (
+        <Button look="act" onClick={() => onLook(newest)}>
+          Look at the proposed plan
+        </Button>
+      ) : (
+        first && (
+          <Button look="act" disabled={busy} onClick={() => void work()}>
+            {busy ? 'Working it out …' : 'Work out a mend'}
+          </Button>
+        )
+      )}
+      {told && <span role="status">{told}</span>}
+    </div>
+  );
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { FloorDough } from '@/core/floor/agenda';
+import type { Machine } from '@/core/floor/board';
+import { clashSentence, stepOf } from '@/core/floor/supposed';
+import { isHandsOn } from '@/core/floor/state';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import type { Reach } from '@/core/planning/what-if';
+import { taskId } from '@/core/route/problem';
+import { dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { Button } from '../kit/button';
+import type { MovingHand } from './use-moving';
+
+interface Props {
+  dough: FloorDough;
+  step: FloorDough['steps'][number];
+  whole: WholePlan;
+  machines: readonly Machine[];
+  zone: string;
+  hand: MovingHand;
+  mayPlan: boolean;
+}
+
+/** How far a step could go, what holds it on each side, and how to take it in the hand. */
+export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: Props) {
+  const [reach, setReach] = useState<{ earlier: Reach; later: Reach } | null>(null);
+  const { reach: ask } = hand;
+  const task = taskId(dough.id, step.key);
+  useEffect(() => {
+    let left = false;
+    void ask(task).then((found) => {
+      if (!left) setReach(found);
+    });
+    return () => {
+      left = true;
+    };
+  }, [ask, task]);
+  const open = dough.state.steps.get(step.key)?.status === 'open' && isHandsOn(step);
+  return (
+    <div className="mb-2 grid gap-1 border-l-4 border-ink py-1 pl-3 text-[15px]">
+      {!open && (
+        <p className="text-quiet">
+          {isHandsOn(step)
+            ? 'Begun or done: it stays where it is.'
+            : `A wait of ${windowWords(step)}; it gives as the steps around it move.`}
+        </p>
+      )}
+      {open && !reach && <p className="text-quiet">Looking how far it can go …</p>}
+      {open && reach && (
+        <>
+          {(['earlier', 'later'] as const).map((side) => (
+            <p key={side}>
+              <b>
+                {side === 'earlier' ? 'Not before ' : 'Not after '}
+                {dayTime(whole.origin + reach[side].start * 60_000, zone)}:
+              </b>{' '}
+              {holdWords(reach[side], side, { dough, step, whole, machines })}
+            </p>
+          ))}
+          {mayPlan && (
+            <div className="mt-1 flex flex-wrap gap-2">
+              <Button onClick={() => hand.begin(dough.id, step.key)}>Move it</Button>
+              <Button onClick={() => void hand.pin(dough.id, step.key, !step.pinned)}>
+                {step.pinned ? 'Let it go' : 'Fix it here'}
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+function windowWords({ min, max }: { min: number; max: number }): string {
+  return min === max ? duration(min) : `${duration(min)} to ${duration(max)}`;
+}
+
+/** What is in the way of a step beyond its reach, in a sentence. */
+function holdWords(
+  { stop, moved }: Reach,
+  side: 'earlier' | 'later',
+  { dough, step, whole, machines }: Omit<Props, 'hand' | 'mayPlan' | 'zone'>,
+): string {
+  if ('clash' in stop) return `${clashSentence(whole, machines, stop.clash, dough.id)}.`;
+  if ('late' in stop) {
+    const late = stepOf(whole, stop.late);
+    return `${late?.step.label ?? 'the bake'} would be late.`;
+  }
+  if ('far' in stop) return 'nothing near is in the way.';
+  const wait = tightWait(dough, step, side, moved);
+  if (wait)
+    return `${wait.label.toLowerCase()} would be ${wait.short ? 'shorter' : 'longer'} than ${duration(wait.limit)}.`;
+  return side === 'earlier'
+    ? 'it would have begun already, or nobody is there.'
+    : 'nobody is there, or the steps after it leave no time.';
+}
+
+/** The wait of the dough that is at its limit when the step is as far as it can go. */
+function tightWait(dough: FloorDough, step: Props['step'], side: 'earlier' | 'later', moved: Reach['moved']) {
+  const waits = dough.steps
+    .filter((one) => !isHandsOn(one) && one.min < one.max)
+    .map((one) => {
+      const [start, end] = moved[taskId(dough.id, one.key)] ?? [];
+      const length =
+        start === undefined || end === undefined ? (one.plannedEnd - one.plannedStart) / 60_000 : end - start;
+      const before = one.plannedStart < step.plannedStart;
+      return { ...one, length, before };
+    });
+  // Earlier squeezes what lies before it and stretches what lies after; later the other way round.
+  const found = waits
+    .filter(({ before, length, min, max }) =>
+      before === (side === 'earlier') ? length <= min + 10 : length >= max - 10,
+    )
+    .sort(
+      (a, b) => Math.abs(a.plannedStart - step.plannedStart) - Math.abs(b.plannedStart - step.plannedStart),
+    )[0];
+  if (!found) return null;
+  const short = found.before === (side === 'earlier');
+  return { label: found.label, short, limit: short ? found.min : found.max };
+}
