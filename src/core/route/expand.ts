@@ -8,8 +8,8 @@ export interface DoughOutput {
   id: number;
   product: ProductSpec;
   pieces: number;
-  /** Oven loads beyond what its trays need. */
-  extraLoads?: number;
+  /** Oven loads that it is baked in, where that is settled; otherwise as many as its trays need. */
+  loads?: number;
 }
 
 /** A step of one dough, with its sizes worked out. Minutes are whole. */
@@ -142,7 +142,7 @@ export function expandDough(outputs: readonly DoughOutput[], { ovenTrays, bowlKg
   for (const output of outputs) {
     const { route } = output.product;
     const inAll = traysFor(output);
-    const loads = Math.min(output.pieces, Math.ceil(inAll / ovenTrays) + (output.extraLoads ?? 0));
+    const loads = Math.min(output.pieces, output.loads ?? Math.ceil(inAll / ovenTrays));
     const perLoad = Math.ceil(output.pieces / loads);
     for (let nth = 1; nth <= loads; nth++) {
       const part = Math.min(perLoad, output.pieces - perLoad * (nth - 1));

@@ -1,3 +1,5 @@
+import type { Allergen } from '../formula/ingredient';
+
 /** When and where a filling goes. */
 export const FILLING_MOMENTS = {
   spread: 'spread on the sheet before rolling',
@@ -22,6 +24,8 @@ export interface Filling {
   moment: FillingMoment;
   /** Where on the piece: "a strip 2 cm from the near edge". */
   where: string;
+  /** What it brings that has to be declared. */
+  allergens?: Allergen[];
 }
 
 /** Grams of filling in one piece of this area, cm². The bare edge counts along one side of a square of that area. */

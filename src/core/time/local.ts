@@ -88,3 +88,16 @@ export function dayMonth(at: Instant, zone: string): string {
   const [, month = '1', day = '1'] = formatLocal(at, zone).slice(0, 10).split('-');
   return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
 }
+
+/** `06:30`, for a minute of the day. */
+export function clockOfDay(minute: number): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
+}
+
+/** The minute of the day of `06:30`; null where it is none. */
+export function minuteOfDay(text: string): number | null {
+  const match = /^(\d{1,2}):(\d{2})$/.exec(text.trim());
+  const [hour, minute] = [Number(match?.[1]), Number(match?.[2])];
+  return match && hour < 24 && minute < 60 ? hour * 60 + minute : null;
+}

@@ -18,6 +18,8 @@ interface DoughInput {
   outputs: { productId: number; pieces: number; due: string }[];
   /** Said once more, though the same dough is in the plan already. */
   again?: boolean;
+  /** Late is better than not at all: ways out are looked for afterwards. */
+  late?: boolean;
 }
 
 const schema = Joi.object<DoughInput>({
@@ -43,6 +45,7 @@ const schema = Joi.object<DoughInput>({
       'any.required': 'A dough has at least one product.',
     }),
   again: Joi.boolean(),
+  late: Joi.boolean(),
 });
 
 type Output = { product: KnownProduct; pieces: number; dueAt: number };
@@ -155,7 +158,12 @@ export const addDough = command<DoughInput, { id: number; name: string }>({
     await refuseUnfit(db, outputs);
     if (!input.again) await refuseTwin(context, outputs);
     const dough = await insertDough(context, input.clientId, outputs);
-    await placeDough(db, dough, { now, personId: person.id, reason: `${dough.name} added` });
+    await placeDough(db, dough, {
+      now,
+      personId: person.id,
+      reason: `${dough.name} added`,
+      late: input.late ?? false,
+    });
     return { id: dough.id, name: dough.name };
   },
 });

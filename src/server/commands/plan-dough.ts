@@ -30,7 +30,7 @@ export interface NewDough {
 export async function placeDough(
   db: PoolConnection,
   dough: NewDough,
-  { now, personId, reason }: { now: number; personId: number; reason: string },
+  { now, personId, reason, late = false }: { now: number; personId: number; reason: string; late?: boolean },
 ): Promise<number> {
   const { zone, origin, minute, frame, standing } = await doughFrame(db, dough, { now, from: now });
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
@@ -49,15 +49,16 @@ export async function placeDough(
       planInThread(planProblem(frame, [{ id: dough.id, expanded, promises }], standing), { seconds }),
     );
   };
-  let { expanded, solution } = await plan((output) => output.dueAt, true);
+  let { expanded, solution } = await plan((output) => output.dueAt, !late);
   let times = solution?.plan.status === 'feasible' ? solution.plan.times : null;
   if (!times) {
     // Late, or not found in time: as soon as can be says which, and is a plan itself if it is soon enough.
     ({ expanded, solution } = await plan(() => now, false));
     if (solution?.plan.status !== 'feasible') throw noPlace(dough, expanded, solution, seconds);
     times = solution.plan.times;
-    const late = lateOutput(dough, expanded, times, minute);
-    if (late !== null) throw tooLate(dough, expanded, late, { now, origin, zone: zone, soonest: times });
+    const lateNth = lateOutput(dough, expanded, times, minute);
+    if (lateNth !== null)
+      throw tooLate(dough, expanded, lateNth, { now, origin, zone: zone, soonest: times });
   }
   return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
 }

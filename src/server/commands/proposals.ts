@@ -96,6 +96,9 @@ export const acceptProposal = command<{ id: number }, { title: string }>({
   },
 });
 
+/** Minutes for which a proposal may be read before a step of it that was to begin at once is past. */
+const READING = 15;
+
 async function refuseBegun({ db, now }: CommandContext, { times }: ProposalBody): Promise<void> {
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
   for (const [doughId, steps] of times) {
@@ -110,7 +113,7 @@ async function refuseBegun({ db, now }: CommandContext, { times }: ProposalBody)
           `${dough.name}: ${step.label.toLowerCase()} has been started since. Work it out anew from where it stands.`,
           'id',
         );
-      if (start < now - MINUTE)
+      if (start < now - READING * MINUTE)
         throw new Refusal(
           `${dough.name}: ${step.label.toLowerCase()} would have begun already. Work it out anew.`,
           'id',

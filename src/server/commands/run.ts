@@ -13,6 +13,16 @@ import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { tellPlace } from './tell-place';
 import { Refusal, type Command } from './command';
+import {
+  addOrder,
+  changeOrder,
+  changeStanding,
+  closeDay,
+  moveFrozen,
+  saveStanding,
+  takeOrders,
+} from './orders';
+import { addException, removeException, saveMachine, savePerson, saveShifts } from './house';
 import { moveStep, pinStep } from './plan-steps';
 import { acceptProposal, dropProposal, proposeMend } from './proposals';
 import { tryWay } from './try-way';
@@ -53,6 +63,18 @@ register(proposeMend);
 register(acceptProposal);
 register(dropProposal);
 register(tryWay);
+register(addOrder);
+register(takeOrders);
+register(changeOrder);
+register(saveStanding);
+register(changeStanding);
+register(closeDay);
+register(moveFrozen);
+register(saveShifts);
+register(addException);
+register(removeException);
+register(saveMachine);
+register(savePerson);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

@@ -35,8 +35,14 @@ export const MACHINES = [
   { id: 'tin', label: 'Tins', capacity: 48, unit: 'tins', kg: null, changeover: 0 },
 ];
 
-/** Doughs of the week: what, how many, ready when (day 0 is the Tuesday before the opening). */
-export const DOUGHS: { outputs: { product: string; pieces: number; day: number; time: string }[] }[] = [
+/**
+ * Doughs of the week: what, how many, ready when (day 0 is the Tuesday before the opening). `justOrdered`: planned from the
+ * opening on, so late that the promise cannot be kept.
+ */
+export const DOUGHS: {
+  justOrdered?: true;
+  outputs: { product: string; pieces: number; day: number; time: string }[];
+}[] = [
   { outputs: [{ product: 'Brioche loaf', pieces: 12, day: 1, time: '10:00' }] },
   {
     outputs: [
@@ -63,6 +69,45 @@ export const DOUGHS: { outputs: { product: string; pieces: number; day: number; 
   { outputs: [{ product: 'Chocolate roll', pieces: 60, day: 4, time: '09:00' }] },
   { outputs: [{ product: 'Poppy danish', pieces: 48, day: 4, time: '09:45' }] },
   { outputs: [{ product: 'Brioche knot', pieces: 48, day: 5, time: '08:00' }] },
+  { justOrdered: true, outputs: [{ product: 'Sugared bun', pieces: 48, day: 2, time: '17:00' }] },
+];
+
+/** What customers want on which weekdays (1 Monday to 7 Sunday), ready when. */
+export const STANDING: { customer: string; product: string; days: number[]; time: string; pieces: number }[] =
+  [
+    { customer: 'Shop', product: 'Butter crescent', days: [5], time: '06:30', pieces: 90 },
+    { customer: 'Shop', product: 'Butter crescent', days: [6, 7], time: '06:30', pieces: 110 },
+    { customer: 'Shop', product: 'Butter crescent', days: [1, 2, 3, 4], time: '06:30', pieces: 70 },
+    {
+      customer: 'Café am Wehr',
+      product: 'Butter crescent',
+      days: [1, 2, 3, 4, 5],
+      time: '07:30',
+      pieces: 30,
+    },
+    { customer: 'Café am Wehr', product: 'Raisin snail', days: [5, 7], time: '07:30', pieces: 40 },
+    { customer: 'Café Lindenhof', product: 'Poppy danish', days: [5], time: '09:00', pieces: 72 },
+    { customer: 'Café Lindenhof', product: 'Poppy danish', days: [6, 1], time: '09:45', pieces: 48 },
+    { customer: 'Shop', product: 'Chocolate roll', days: [6], time: '09:00', pieces: 60 },
+    { customer: 'Shop', product: 'Chocolate roll', days: [7, 2], time: '07:00', pieces: 36 },
+    { customer: 'Shop', product: 'Brioche knot', days: [5], time: '11:15', pieces: 60 },
+    { customer: 'Shop', product: 'Brioche knot', days: [7], time: '08:00', pieces: 48 },
+    { customer: 'Shop', product: 'Brioche loaf', days: [5], time: '11:45', pieces: 12 },
+    { customer: 'Café Lindenhof', product: 'Levain crescent', days: [6], time: '08:00', pieces: 84 },
+    { customer: 'Shop', product: 'Sugared bun', days: [1, 3], time: '10:00', pieces: 48 },
+  ];
+
+/** Orders for one day; day 0 is the Tuesday before the opening. */
+export const SINGLE: { customer: string; product: string; day: number; time: string; pieces: number }[] = [
+  { customer: 'Music club', product: 'Sugared bun', day: 2, time: '17:00', pieces: 48 },
+  { customer: 'School', product: 'Plum danish', day: 6, time: '09:00', pieces: 40 },
+  { customer: 'Music club', product: 'Almond crescent', day: 7, time: '08:30', pieces: 24 },
+];
+
+/** Shaped pieces in the freezer. */
+export const FROZEN: { product: string; pieces: number }[] = [
+  { product: 'Chocolate roll', pieces: 24 },
+  { product: 'Butter crescent', pieces: 30 },
 ];
 
 /** Stand-ins for probes and scale (`src/devices`), with the tokens that they send. */

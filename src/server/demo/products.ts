@@ -56,6 +56,8 @@ const cut = (shape: PieceShape, base: number, height: number, mm: number, as: Sh
   shape: as,
 });
 const divided = (tolerance: number, as: ShapeKind): Piece => ({ tolerance, shape: as });
+/** Almonds. */
+const NUTS: Partial<Filling> = { allergens: ['nuts'] };
 const filled = (
   name: string,
   grams: number,
@@ -140,7 +142,7 @@ const BASIC: DemoProduct[] = [
         30,
         'spread',
         'over the whole sheet, raisins strewn on it; the far edge bare',
-        { per: 'area', bareEdge: 2 },
+        { per: 'area', bareEdge: 2, ...NUTS },
       ),
     },
     {
@@ -290,7 +292,7 @@ function variant(
 export const PRODUCTS: DemoProduct[] = [
   ...BASIC,
   variant('Butter crescent', 'Almond crescent', {
-    ...filled('almond cream', 24, 30, 'laid', 'a strip along the base, 1 cm bare on three sides'),
+    ...filled('almond cream', 24, 30, 'laid', 'a strip along the base, 1 cm bare on three sides', NUTS),
     finish: 'Dust and rack',
   }),
   variant('Butter crescent', 'Seeded cheese crescent', {

@@ -34,7 +34,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
   ]);
   const standing: Standing[] = [];
   const counts = new Map<string, number>();
-  for (const { outputs } of DOUGHS) {
+  for (const { outputs, justOrdered } of DOUGHS) {
     const wanted = outputs.map(({ product, pieces, day, time }) => {
       const [hour = 0, minutes = 0] = time.split(':').map(Number);
       const known = products.find(({ name }) => name === product);
@@ -73,7 +73,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
       (steps) => settleWindows(base, risesOf(withIds), temperatures, { ...NOTHING_KNOWN, steps }),
       (settled) => {
         const problem = planProblem(
-          { ...frame, name },
+          { ...frame, name, now: justOrdered ? Math.ceil((now - tuesday) / MINUTE) : 0 },
           [{ id: dough.id, expanded: settled, promises }],
           standing,
         );

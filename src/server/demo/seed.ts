@@ -12,6 +12,7 @@ import { DEVICES, HOUSE, MACHINES, OPENING, PAST_MIXES, PAST_PROOFS, PEOPLE } fr
 import { FORMULAS } from './formulas';
 import { PRODUCTS } from './products';
 import { seedDoughs } from './seed-doughs';
+import { seedOrders } from './seed-orders';
 
 /** Fills an empty database with the demo bakery; does nothing when it holds a bakery already. */
 export async function seedDemo(pool: Pool): Promise<boolean> {
@@ -26,6 +27,7 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
     await seedDevices(db);
     await seedEvidence(db, now);
     await seedDoughs(db, now);
+    await seedOrders(db, now);
   });
   return true;
 }

@@ -89,18 +89,19 @@ async function assemble(
   ]);
   const doughs = ids.map((id): BoardDough => {
     const own = decided.get(id) ?? [];
+    const times = planned.get(id) ?? (new Map() as StepTimes);
     const outputs = rows
       .filter((row) => row.doughId === id)
       .map((row) => {
         const product = products.get(row.versionId);
         if (!product)
           throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
-        return {
-          ...{ id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() },
-          extraLoads: extraLoads(own, row.id),
-        };
+        const output = { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
+        // A dough keeps its loads, whatever becomes of the oven.
+        const settled = loadsIn(times, row.id);
+        const more = instead ? 0 : extraLoads(changes.get(id) ?? [], row.id);
+        return settled > 0 ? { ...output, loads: settled + more } : output;
       });
-    const times = planned.get(id) ?? (new Map() as StepTimes);
     const happened = events.get(id) ?? [];
     const expanded = withChanges(expandDough(outputs, takes), own);
     const state = foldDough(expanded, happened);
@@ -145,6 +146,14 @@ export function blockWork(product: KnownProduct | undefined, kg: number, blockKg
 
 function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): StepTimes {
   return new Map(times).set(key, { plannedStart: times.get(key)?.plannedStart ?? at, plannedEnd: at });
+}
+
+/** How many loads of an output the plan has; 0 where it has none. */
+function loadsIn(times: StepTimes, outputId: number): number {
+  const loads = [...times.keys()]
+    .filter((key) => key.startsWith(`${outputId}.`))
+    .map((key) => key.split('.')[1]);
+  return new Set(loads).size;
 }
 
 /** Changes of doughs that are decided, and those that are supposed. */

@@ -57,7 +57,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
   const change = (nth: number, part: Partial<Line>) =>
     setLines(lines.map((line, i) => (i === nth ? { ...line, ...part } : line)));
 
-  const add = async (again: boolean) => {
+  const add = async ({ again = false, late = false }: { again?: boolean; late?: boolean }) => {
     setBusy(true);
     setTrouble(null);
     const outputs = lines.map(({ productId, pieces, day, time }) => ({
@@ -65,7 +65,12 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
       pieces: pieces.trim(),
       due: localText({ day, time }),
     }));
-    const answer = await send('add-dough', { clientId, outputs, ...(again ? { again } : {}) });
+    const answer = await send('add-dough', {
+      clientId,
+      outputs,
+      ...(again ? { again } : {}),
+      ...(late ? { late } : {}),
+    });
     setBusy(false);
     if (answer.ok) {
       onOpenChange(false);
@@ -97,7 +102,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void add(false);
+        void add({});
       }}
     >
       {lines.map((line, i) => (
@@ -161,16 +166,20 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
             {beside(`outputs.${i}.productId`)}
             {beside(`outputs.${i}.due`)}
             {troubleAt(`outputs.${i}.due`) && typeof trouble?.earliest === 'number' && (
-              <Button
-                className="mt-2"
-                onClick={() => {
-                  const ready = formatLocal(trouble.earliest ?? now, zone);
-                  change(i, { day: ready.slice(0, 10), time: ready.slice(11) });
-                  setTrouble(null);
-                }}
-              >
-                Take the earliest
-              </Button>
+              <div className="mt-2 flex flex-wrap gap-2">
+                <Button
+                  onClick={() => {
+                    const ready = formatLocal(trouble.earliest ?? now, zone);
+                    change(i, { day: ready.slice(0, 10), time: ready.slice(11) });
+                    setTrouble(null);
+                  }}
+                >
+                  Take the earliest
+                </Button>
+                <Button disabled={busy} onClick={() => void add({ late: true })}>
+                  Add it late, then look for ways out
+                </Button>
+              </div>
             )}
           </div>
         </fieldset>
@@ -189,7 +198,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
       )}
       <div className="flex justify-end gap-3">
         {trouble?.again && (
-          <Button disabled={busy} onClick={() => void add(true)}>
+          <Button disabled={busy} onClick={() => void add({ again: true })}>
             Add once more
           </Button>
         )}

@@ -5,7 +5,10 @@ import { Pin } from 'lucide-react';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { BoardDough, Machine, Person } from '@/core/floor/board';
 import { promisesOf } from '@/core/floor/promises';
+import { stepOf } from '@/core/floor/supposed';
 import type { WholePlan } from '@/core/floor/whole-plan';
+import type { Sampled } from '@/core/planning/sampling';
+import { taskId } from '@/core/route/problem';
 import { misfits } from '@/core/floor/misfit';
 import { isHandsOn } from '@/core/floor/state';
 import { stepTimes } from '@/core/floor/times';
@@ -25,6 +28,8 @@ interface Props {
   zone: string;
   people: Person[];
   whole: WholePlan;
+  /** How sure the plan is; null until it was played through. */
+  sampled: Sampled | null;
   machines: readonly Machine[];
   /** The step that is looked at. */
   step: string | null;
@@ -44,7 +49,14 @@ export function DoughPanel(props: Props) {
   );
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
   const words = stateWords(dough, now);
-  const promises = dough.state.finished ? [] : promisesOf(dough, facts, now);
+  const promises = (dough.state.finished ? [] : promisesOf(dough, facts, now)).map((promise) => ({
+    ...promise,
+    sure: surenessOf(props.sampled, dough, promise.output.id),
+  }));
+  const watch = (props.sampled?.watch ?? []).flatMap(({ task }) => {
+    const found = stepOf(whole, task);
+    return found?.dough.id === dough.id ? [found.step.label.toLowerCase()] : [];
+  });
   const off = misfits(dough);
   return (
     <aside
@@ -53,7 +65,7 @@ export function DoughPanel(props: Props) {
     >
       <div className="border-b border-hairline p-4">
         <h2 className="text-2xl font-bold">{dough.name}</h2>
-        {promises.map(({ output: { id, pieces, product, dueAt }, late, stale }) => (
+        {promises.map(({ output: { id, pieces, product, dueAt }, late, stale, sure }) => (
           <div key={id}>
             <p className="flex justify-between gap-2">
               <span>
@@ -61,10 +73,16 @@ export function DoughPanel(props: Props) {
               </span>
               <span className="text-quiet">{dayTime(dueAt, zone)}</span>
             </p>
+            {sure !== null && (
+              <p className="text-right text-[15px] text-quiet">
+                on time in {Math.round(100 * sure)} of 100 plays
+              </p>
+            )}
             {late > 0 && <p className="text-right font-bold text-warn">ready {duration(late)} late</p>}
             {stale > 0 && <p className="text-right text-warn">{duration(stale)} staler than fresh</p>}
           </div>
         ))}
+        {watch.length > 0 && <p className="text-[15px]">Watch: {watch.join(', ')}</p>}
         {onWays && promises.some(({ late }) => late > 0) && (
           <Button look="act" className="mt-1" onClick={onWays}>
             Ways out
@@ -144,4 +162,12 @@ export function DoughPanel(props: Props) {
       </ol>
     </aside>
   );
+}
+
+/** The share of plays in which all loads of an output are on time; null where it was not played. */
+function surenessOf(sampled: Sampled | null, dough: FloorDough, outputId: number): number | null {
+  const own = (sampled?.outputs ?? []).filter(({ task }) =>
+    task.startsWith(taskId(dough.id, `${outputId}.`)),
+  );
+  return own.length === 0 ? null : Math.min(...own.map(({ onTime }) => onTime));
 }

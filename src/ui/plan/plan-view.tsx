@@ -30,6 +30,7 @@ import { ThreadRow, ROW } from './thread-row';
 import { TakenOut } from './taken-out';
 import { homeWindow, moved, zoomed } from './time-window';
 import { useMoving } from './use-moving';
+import { useSampled } from './use-sampled';
 import { WaysSheet } from './ways-sheet';
 import { matches, movable } from './words';
 
@@ -79,6 +80,7 @@ export function PlanView({
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
   const whole = useMemo(() => wholePlan(board, now), [board, now]);
   const hand = useMoving(whole, plan.basis);
+  const sampled = useSampled(whole);
   const { moving, supposed } = hand;
   const drifted = useMemo(
     () => drifts(whole, board.machines, now, plan.lateMatters),
@@ -225,7 +227,7 @@ export function PlanView({
         <DoughPanel
           dough={selected}
           facts={facts}
-          {...{ now, zone, whole }}
+          {...{ now, zone, whole, sampled }}
           people={board.people}
           machines={board.machines}
           step={step}

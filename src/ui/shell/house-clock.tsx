@@ -30,7 +30,7 @@ export function HouseClock({ zone }: { zone: string }) {
       >
         {time}
         <span className="ml-2 text-sm text-quiet max-sm:hidden">
-          <span className="max-xl:hidden">demo clock, </span>
+          <span className="max-2xl:hidden">demo clock, </span>
           {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
         </span>
       </button>

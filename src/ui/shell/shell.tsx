@@ -15,11 +15,13 @@ import { useTheme } from './theme';
 
 const VIEWS = [
   { href: '/plan', name: 'Plan', paths: ['/plan'] },
+  { href: '/orders', name: 'Orders', paths: ['/orders'] },
   { href: '/bench', name: 'Bench', paths: ['/bench'] },
   { href: '/formulas', name: 'Formulas', paths: ['/formulas'] },
   { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting', '/fillings'] },
   { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },
   { href: '/workbench', name: 'Workbench', paths: ['/workbench'] },
+  { href: '/house', name: 'House', paths: ['/house'] },
 ];
 
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
@@ -57,7 +59,7 @@ export function Shell({
                   href={href}
                   aria-current={isHere(path, paths) ? 'page' : undefined}
                   className={clsx(
-                    'grid min-h-11 place-items-center rounded px-2 text-[17px] xl:px-3 xl:text-lg',
+                    'grid min-h-11 place-items-center rounded px-2 text-[17px] 2xl:px-3 2xl:text-lg',
                     isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                   )}
                 >

@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { house } from '@/server/queries/house';
+import { orderBook } from '@/server/queries/orders';
+import { OrdersView } from '@/ui/orders/orders-view';
+
+export const metadata: Metadata = { title: 'Orders' };
+
+export default async function OrdersPage() {
+  const { person, now } = await housePage();
+  const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
+  return <OrdersView book={book} zone={zone} person={person} />;
+}

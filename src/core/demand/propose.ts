@@ -1,0 +1,237 @@
+import { doughForPieces } from '../formula/scale';
+import { bowlsFor } from '../formula/bowls';
+import type { Allergen } from '../formula/ingredient';
+import type { ProductSpec } from '../route/route';
+import { MINUTE, type Instant } from '../time/local';
+import type { Covered } from './cover';
+
+/** What the house makes, as far as proposing doughs needs it. */
+export interface Maker extends Pick<ProductSpec, 'name' | 'piece' | 'freshFor'> {
+  productId: number;
+  /** Products with the same word can come from one dough. */
+  sharing: string;
+  /** Share of the dough ready to cut that comes out of the mixer. */
+  mixed: number;
+  /** Shortest time from the first step to ready goods, minutes. */
+  lead: number;
+}
+
+/** Limits of the house that a dough keeps to. */
+export interface Making {
+  /** Kilograms of dough before butter in one bowl, and bowls of one dough at most. */
+  bowlKg: number;
+  mostBowls: number;
+  /** Fillings with one of these are not made up at one table with others. */
+  apart: readonly Allergen[];
+}
+
+/** Allergens that the house keeps apart to begin with: what is hardest to clean off a table, and dearest to get wrong. */
+export const KEPT_APART: readonly Allergen[] = ['nuts', 'peanut'];
+
+/** One product out of a proposed dough. */
+export interface ProposedOutput {
+  productId: number;
+  product: string;
+  pieces: number;
+  dueAt: Instant;
+  /** Pieces beyond what is ordered. */
+  spare: number;
+}
+
+/** A dough that would meet some of the open demand, and what it costs. */
+export interface ProposedDough {
+  outputs: ProposedOutput[];
+  /** Kilograms before butter, bowls, and how full they are, 0 to 1. */
+  kg: number;
+  bowls: number;
+  fill: number;
+  /** Minutes by which the last customer's goods are ready before they are wanted. */
+  waits: number;
+  /** Until when its numbers can be changed: it has to be mixed then. */
+  changeUntil: Instant;
+  /** Why it does not go together with another: it has an allergen that is kept apart. */
+  apart: Allergen[];
+}
+
+/** Promises that lie closer than this can come from one dough: one morning's baking, minutes. */
+const ONE_MORNING = 6 * 60;
+
+/** Open demand of one product that is baked together. */
+interface Batch {
+  maker: Maker;
+  pieces: number;
+  dueAt: Instant;
+  lastDue: Instant;
+}
+
+/**
+ * Proposes doughs for what no dough makes yet. Outputs that share a dough and a scheme and are wanted in one morning go
+ * together, unless an allergen keeps them apart; more than the bowls take is split into equal doughs. Few doughs and full
+ * bowls come first: a product is baked once for all its customers as long as the first one's goods are fresh for the last.
+ */
+export function proposeDoughs(
+  demand: readonly Pick<Covered, 'productId' | 'dueAt' | 'open'>[],
+  makers: readonly Maker[],
+  making: Making,
+): ProposedDough[] {
+  const batches = batchesOf(demand, makers).sort((a, b) => a.dueAt - b.dueAt);
+  const groups: Batch[][] = [];
+  for (const batch of batches) {
+    const group = groups.find(([first]) => first !== undefined && goTogether(first, batch, making));
+    if (group) group.push(batch);
+    else groups.push([batch]);
+  }
+  return groups.flatMap((group) => fitted(group, making)).sort((a, b) => firstDue(a) - firstDue(b));
+}
+
+function batchesOf(
+  demand: readonly Pick<Covered, 'productId' | 'dueAt' | 'open'>[],
+  makers: readonly Maker[],
+): Batch[] {
+  const batches: Batch[] = [];
+  for (const { productId, dueAt, open } of [...demand].sort((a, b) => a.dueAt - b.dueAt)) {
+    const maker = makers.find((one) => one.productId === productId);
+    if (!maker || open === 0) continue;
+    const same = batches.findLast((batch) => batch.maker === maker);
+    if (same && dueAt - same.dueAt <= maker.freshFor * MINUTE) {
+      same.pieces += open;
+      same.lastDue = dueAt;
+    } else batches.push({ maker, pieces: open, dueAt, lastDue: dueAt });
+  }
+  return batches;
+}
+
+/** Allergens of a product's filling that are kept apart. */
+function apartIn({ piece }: Maker, { apart }: Making): Allergen[] {
+  return apart.filter((allergen) => piece.filling?.allergens?.includes(allergen));
+}
+
+function goTogether(a: Batch, b: Batch, making: Making): boolean {
+  const alike = apartIn(a.maker, making).join() === apartIn(b.maker, making).join();
+  const near = Math.abs(a.dueAt - b.dueAt) <= ONE_MORNING * MINUTE;
+  return alike && near && a.maker.sharing === b.maker.sharing;
+}
+
+/** Kilograms before butter that pieces of a product need. */
+function mixedKg({ maker, pieces }: Pick<Batch, 'maker' | 'pieces'>): number {
+  return (doughForPieces(pieces, maker.piece.grams, maker.piece.scrap) * maker.mixed) / 1000;
+}
+
+/** One dough, or as many equal ones as its bowls make necessary. */
+function fitted(group: readonly Batch[], making: Making): ProposedDough[] {
+  const kg = group.reduce((sum, batch) => sum + mixedKg(batch), 0);
+  const parts = Math.max(1, Math.ceil(kg / (making.bowlKg * making.mostBowls) - 1e-9));
+  return Array.from({ length: parts }, (_, nth) =>
+    doughOf(
+      group.map((batch) => ({ ...batch, pieces: share(batch.pieces, parts, nth) })),
+      making,
+    ),
+  ).filter(({ outputs }) => outputs.length > 0);
+}
+
+const share = (pieces: number, parts: number, nth: number) =>
+  Math.floor((pieces * (nth + 1)) / parts) - Math.floor((pieces * nth) / parts);
+
+function doughOf(group: readonly Batch[], making: Making): ProposedDough {
+  const batches = group.filter(({ pieces }) => pieces > 0);
+  const kg = batches.reduce((sum, batch) => sum + mixedKg(batch), 0);
+  const bowls = bowlsFor(kg * 1000, making.bowlKg * 1000);
+  return {
+    outputs: batches.map(({ maker, pieces, dueAt }) => {
+      return { productId: maker.productId, product: maker.name, pieces, dueAt, spare: 0 };
+    }),
+    ...{ kg, bowls, fill: kg / (bowls * making.bowlKg) },
+    waits: Math.max(0, ...batches.map(({ dueAt, lastDue }) => (lastDue - dueAt) / MINUTE)),
+    changeUntil: Math.min(...batches.map(({ dueAt, maker }) => dueAt - maker.lead * MINUTE)),
+    apart: [...new Set(batches.flatMap(({ maker }) => apartIn(maker, making)))],
+  };
+}
+
+const firstDue = ({ outputs }: ProposedDough) => Math.min(...outputs.map(({ dueAt }) => dueAt));
+
+/** The products and pieces of a proposal, as demand again. */
+const asBatches = ({ outputs }: ProposedDough, makers: readonly Maker[]): Batch[] =>
+  outputs.flatMap(({ productId, pieces, dueAt }) => {
+    const maker = makers.find((one) => one.productId === productId);
+    return maker ? [{ maker, pieces, dueAt, lastDue: dueAt }] : [];
+  });
+
+/** Two proposals as one dough, or why they cannot be. */
+export function mergeDoughs(
+  a: ProposedDough,
+  b: ProposedDough,
+  makers: readonly Maker[],
+  making: Making,
+): ProposedDough | { refused: string } {
+  const [one, other] = [asBatches(a, makers), asBatches(b, makers)];
+  const [first, second] = [one[0], other[0]];
+  if (!first || !second) return { refused: 'A product of it is no longer made.' };
+  if (first.maker.sharing !== second.maker.sharing)
+    return { refused: `${second.maker.name} comes from another dough than ${first.maker.name}.` };
+  if (a.apart.join() !== b.apart.join())
+    return { refused: `${[...a.apart, ...b.apart].join(', ')} is kept apart from the others.` };
+  const batches: Batch[] = [];
+  for (const batch of [...one, ...other]) {
+    const same = batches.find(({ maker, dueAt }) => maker === batch.maker && dueAt === batch.dueAt);
+    if (same) same.pieces += batch.pieces;
+    else batches.push({ ...batch });
+  }
+  const merged = doughOf(batches, making);
+  if (merged.bowls > making.mostBowls)
+    return { refused: `Together they are ${merged.bowls} bowls; a dough is ${making.mostBowls} at most.` };
+  return { ...merged, waits: Math.max(a.waits, b.waits) };
+}
+
+/** A proposal as two: its products apart where there are several, otherwise half the pieces each. */
+export function splitDough(
+  dough: ProposedDough,
+  makers: readonly Maker[],
+  making: Making,
+): [ProposedDough, ProposedDough] | { refused: string } {
+  const batches = asBatches(dough, makers);
+  const [first, ...rest] = batches;
+  if (!first) return { refused: 'A product of it is no longer made.' };
+  if (rest.length > 0) return [doughOf([first], making), doughOf(rest, making)];
+  if (first.pieces < 2) return { refused: 'One piece cannot be split.' };
+  const half = (nth: number) => doughOf([{ ...first, pieces: share(first.pieces, 2, nth) }], making);
+  return [half(0), half(1)];
+}
+
+/** Bowls less full than this have room that the freezer can use. */
+const ROOMY = 0.6;
+
+/**
+ * Pieces of a proposal's first product that its bowls could make for the freezer besides: as many as fit, up to what is
+ * missing of the stock that the house keeps; none where the bowls are full enough.
+ */
+export function roomForFreezer(
+  { kg, bowls, fill, outputs }: ProposedDough,
+  makers: readonly Maker[],
+  { bowlKg }: Making,
+  missing: (productId: number) => number,
+): { productId: number; pieces: number } | null {
+  const [first] = outputs;
+  const maker = makers.find(({ productId }) => productId === first?.productId);
+  if (!maker || fill >= ROOMY) return null;
+  const room = Math.floor((bowls * bowlKg - kg) / mixedKg({ maker, pieces: 1 }));
+  const pieces = Math.min(room, missing(maker.productId));
+  return pieces > 0 ? { productId: maker.productId, pieces } : null;
+}
+
+/** The proposal with pieces beyond what is ordered. */
+export function withSpare(
+  dough: ProposedDough,
+  { productId, pieces }: { productId: number; pieces: number },
+  makers: readonly Maker[],
+  making: Making,
+): ProposedDough {
+  const grown = asBatches(dough, makers).map((batch) =>
+    batch.maker.productId === productId ? { ...batch, pieces: batch.pieces + pieces } : batch,
+  );
+  const made = doughOf(grown, making);
+  const outputs = made.outputs.map((output) => {
+    const before = dough.outputs.find((one) => one.productId === output.productId)?.spare ?? 0;
+    return { ...output, spare: before + (output.productId === productId ? pieces : 0) };
+  });
+  return { ...made, outputs, waits: dough.waits };
+}

@@ -1,0 +1,256 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Answer } from '@/core/floor/answer';
+import type { Person } from '@/core/floor/board';
+import { MINUTE } from '@/core/time/local';
+import { freshDatabase } from '../../../test-support/house';
+import { seedDemo } from '../demo/seed';
+import { houseNow } from '../queries/clock';
+import { houseBook } from '../queries/house-book';
+import { people, staffing } from '../queries/house';
+import { orderBook } from '../queries/orders';
+import { runCommand } from './run';
+
+const ZONE = 'Europe/Berlin';
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+let mara: Person;
+let jonas: Person;
+let ida: Person;
+
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+  const named = new Map((await people(house.pool)).map((person) => [person.name, person]));
+  [mara, jonas, ida] = ['Mara', 'Jonas', 'Ida'].map((name) => named.get(name)) as [Person, Person, Person];
+  await ok(runCommand('set-clock', mara, { paused: true }));
+}, 120_000);
+afterAll(() => house.close());
+
+async function ok<T>(answer: Promise<Answer>): Promise<T> {
+  const given = await answer;
+  if (!given.ok) throw new Error(given.message);
+  return given.result as T;
+}
+
+async function refused(answer: Promise<Answer>) {
+  const given = await answer;
+  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
+  return given;
+}
+
+const now = () => houseNow(house.pool);
+const book = async () => orderBook(house.pool, await now());
+
+describe('the house', () => {
+  const week = (from: number, to: number) =>
+    [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, startMinute: from, endMinute: to }));
+
+  it('says what a change of shifts does to the plan before it is kept, and keeps it when told again', async () => {
+    const before = (await houseBook(house.pool, await now())).people;
+    const none = { personId: jonas.id, shifts: [] };
+    const both = { personId: ida.id, shifts: [] };
+    await ok(runCommand('save-shifts', mara, { ...none, sure: true }));
+    const held = await refused(runCommand('save-shifts', mara, both));
+    expect(held.message).toMatch(/^The plan would be hurt: Hands: \d too few at (Thu|Fri) .*not kept yet/);
+    expect(held.offer).toMatchObject({ sure: true });
+    const shiftsOf = async (person: Person) =>
+      (await houseBook(house.pool, await now())).people.find(({ id }) => id === person.id)?.shifts.length;
+    expect(await shiftsOf(ida)).toBe(7);
+    await ok(runCommand('save-shifts', mara, { ...both, sure: true }));
+    expect(await shiftsOf(ida)).toBe(0);
+    for (const { id, shifts } of before.filter((one) => [jonas.id, ida.id].includes(one.id))) {
+      const again = shifts.map(({ weekday, startMinute, endMinute }) => ({
+        weekday,
+        startMinute,
+        endMinute,
+      }));
+      await ok(runCommand('save-shifts', mara, { personId: id, shifts: again }));
+    }
+  }, 60_000);
+
+  it('asks whether a shift ends before it starts', async () => {
+    const { message } = await refused(
+      runCommand('save-shifts', mara, { personId: jonas.id, shifts: week(14 * 60, 13 * 60) }),
+    );
+    expect(message).toMatch(/From 14:00 to 13:00 would be 23 h, into the next day/);
+    const away = { kind: 'away', personId: jonas.id, machineId: null, units: null, note: '' };
+    const answer = await refused(
+      runCommand('add-exception', mara, { ...away, start: '2026-11-24T14:00', end: '2026-11-24T06:00' }),
+    );
+    expect([answer.field, answer.message]).toEqual([
+      'end',
+      'It ends at Tue 06:00, before it starts at Tue 14:00.',
+    ]);
+  });
+
+  it('knows a night across the change of the clocks, both ways', async () => {
+    const nights = { personId: jonas.id, shifts: week(22 * 60, 6 * 60) };
+    const back = (await houseBook(house.pool, await now())).people.find(({ id }) => id === jonas.id);
+    await ok(runCommand('save-shifts', mara, { ...nights, sure: true }));
+    const hours = async (from: string, to: string) => {
+      const there = await staffing(house.pool, Date.parse(from), Date.parse(to), ZONE);
+      return there
+        .filter(({ personId }) => personId === jonas.id)
+        .map(({ start, end }) => (end - start) / 60 / MINUTE);
+    };
+    expect(await hours('2026-10-24T14:00Z', '2026-10-25T12:00Z')).toEqual([9]);
+    expect(await hours('2027-03-27T14:00Z', '2027-03-28T12:00Z')).toEqual([7]);
+    const again = back?.shifts.map(({ weekday, startMinute, endMinute }) => ({
+      weekday,
+      startMinute,
+      endMinute,
+    }));
+    await ok(runCommand('save-shifts', mara, { personId: jonas.id, shifts: again, sure: true }));
+  });
+
+  it('refuses a second machine of one name, a machine of nothing, and who may not', async () => {
+    const oven = { id: 'oven', label: 'Proofer', capacity: 9, changeover: 15 };
+    expect((await refused(runCommand('save-machine', mara, oven))).message).toMatch(/called Proofer already/);
+    expect(
+      (await refused(runCommand('save-machine', mara, { ...oven, label: 'Oven', capacity: 0 }))).field,
+    ).toBe('capacity');
+    expect((await refused(runCommand('save-machine', jonas, { ...oven, label: 'Oven' }))).message).toMatch(
+      /may not/,
+    );
+  });
+
+  it('tells that a smaller oven would hurt the plan', async () => {
+    const { message } = await refused(
+      runCommand('save-machine', mara, { id: 'oven', label: 'Oven', capacity: 3, changeover: 15 }),
+    );
+    expect(message).toMatch(/Oven: \d trays too few/);
+  });
+
+  it('takes people in and lets them go, but nobody out of their own rights', async () => {
+    const lena = {
+      id: null,
+      name: 'Lena',
+      role: 'baker',
+      team: 'nights',
+      pin: '8080',
+      skills: ['bake'],
+      active: true,
+    };
+    await ok(runCommand('save-person', mara, lena));
+    const known = (await houseBook(house.pool, await now())).people.find(({ name }) => name === 'Lena');
+    expect(known).toMatchObject({ skills: ['bake'], shifts: [] });
+    expect((await refused(runCommand('save-person', mara, lena))).message).toMatch(/a Lena already/);
+    expect((await refused(runCommand('save-person', mara, { ...lena, name: 'Max', pin: '12' }))).field).toBe(
+      'pin',
+    );
+    await ok(runCommand('save-person', mara, { ...lena, id: known?.id, pin: '', active: false }));
+    expect((await people(house.pool)).some(({ name }) => name === 'Lena')).toBe(false);
+    const self = {
+      ...lena,
+      id: mara.id,
+      name: 'Mara',
+      role: 'planner',
+      team: 'plan',
+      pin: '',
+      active: false,
+    };
+    expect((await refused(runCommand('save-person', mara, self))).message).toMatch(/take your own rights/);
+  });
+});
+
+describe('orders', () => {
+  const order = async (more: Record<string, unknown> = {}) => {
+    const productId = (await book()).makers.find(({ name }) => name === 'Sugared bun')?.productId;
+    return {
+      clientId: randomUUID(),
+      customer: 'Choir',
+      productId,
+      pieces: 24,
+      due: '2026-11-24T09:00',
+      ...more,
+    };
+  };
+
+  it('of the demo are met by its doughs, but for those that have none yet', async () => {
+    const { demand, proposals, taken } = await book();
+    const friday = demand.filter(({ dueAt }) => dueAt < Date.parse('2026-11-21T00:00+01:00'));
+    expect(friday.length).toBeGreaterThan(5);
+    expect(friday.every(({ open, from }) => open === 0 && from.length > 0)).toBe(true);
+    expect(proposals.length).toBeGreaterThan(3);
+    expect(taken.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(54);
+  });
+
+  it('become demand once, are changed, and cancelled by 0', async () => {
+    const one = await order();
+    await ok(runCommand('add-order', mara, one));
+    await ok(runCommand('add-order', mara, one));
+    const own = async () => (await book()).demand.filter(({ customer }) => customer === 'Choir');
+    expect((await own()).map(({ pieces }) => pieces)).toEqual([24]);
+    const id = (await own())[0]?.source.id;
+    await ok(runCommand('change-order', mara, { id, pieces: 30 }));
+    expect((await own()).map(({ pieces }) => pieces)).toEqual([30]);
+    await ok(runCommand('change-order', mara, { id, pieces: 0 }));
+    expect(await own()).toEqual([]);
+  });
+
+  it.each([
+    ['for yesterday', { due: '2026-11-18T09:00' }, /Wed 09:00 has passed already/],
+    ['for a day that is none', { due: '2026-11-31T09:00' }, /does not exist/],
+    ['of nothing', { pieces: 0 }, /At least 1 piece/],
+    ['for nobody', { customer: ' ' }, /Name the customer/],
+    ['of something the house does not make', { productId: 999 }, /no such product/],
+  ])('%s are refused', async (_, more, words) => {
+    expect((await refused(runCommand('add-order', mara, await order(more)))).message).toMatch(words);
+  });
+
+  it('of 10,000 crescents are proposed as many equal doughs', async () => {
+    const crescent = (await book()).makers.find(({ name }) => name === 'Butter crescent')?.productId;
+    await ok(
+      runCommand(
+        'add-order',
+        mara,
+        await order({ productId: crescent, pieces: 10_000, due: '2026-11-25T18:00' }),
+      ),
+    );
+    const big = (await book()).proposals.filter(({ outputs }) => (outputs[0]?.pieces ?? 0) > 1000);
+    expect(big.length).toBeGreaterThan(2);
+    expect(big.reduce((sum, { outputs }) => sum + (outputs[0]?.pieces ?? 0), 0)).toBeGreaterThanOrEqual(
+      10_000,
+    );
+  });
+
+  it('from a file are taken all or not at all', async () => {
+    const good = await order({ customer: 'File', due: '2026-11-24T10:00' });
+    const bad = await order({ customer: 'File', due: '2026-11-01T10:00' });
+    const own = async () => (await book()).demand.filter(({ customer }) => customer === 'File').length;
+    expect((await refused(runCommand('take-orders', mara, { orders: [good, bad] }))).message).toMatch(
+      /passed already/,
+    );
+    expect(await own()).toBe(0);
+    await ok(runCommand('take-orders', mara, { orders: [good] }));
+    expect(await own()).toBe(1);
+  });
+
+  it('standing for a weekday rest on a closed day and change on one day only', async () => {
+    const productId = (await order()).productId;
+    const standing = { customer: 'Inn', productId, weekdays: [1, 2], dueMinute: 480, pieces: 12 };
+    await ok(runCommand('save-standing', mara, standing));
+    const own = async () => (await book()).demand.filter(({ customer }) => customer === 'Inn');
+    expect((await own()).map(({ pieces }) => pieces)).toEqual([12, 12]);
+    const { source } = (await own())[0] ?? {};
+    if (source?.kind !== 'standing') throw new Error('a standing order was expected');
+    await ok(runCommand('change-standing', mara, { id: source.id, day: source.day, pieces: 20 }));
+    expect((await own()).map(({ pieces }) => pieces)).toEqual([20, 12]);
+    await ok(runCommand('close-day', mara, { day: source.day, closed: true }));
+    expect((await own()).map(({ pieces }) => pieces)).toEqual([12]);
+    await ok(runCommand('close-day', mara, { day: source.day, closed: false }));
+    await ok(runCommand('save-standing', mara, { ...standing, pieces: 0 }));
+    expect(await own()).toEqual([]);
+  });
+
+  it('take from the freezer no more than there is', async () => {
+    const productId = (await book()).stock[0]?.productId;
+    expect((await refused(runCommand('move-frozen', jonas, { productId, pieces: -900 }))).message).toMatch(
+      /only \d+ in the freezer/,
+    );
+    const { stock } = await ok<{ stock: number }>(
+      runCommand('move-frozen', jonas, { productId, pieces: 10 }),
+    );
+    expect(stock).toBeGreaterThan(10);
+  });
+});

@@ -1,0 +1,238 @@
+import Joi from 'joi';
+import type { PoolConnection } from 'mysql2/promise';
+import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
+import { rowsOf, write } from '../db/rows';
+import { house, houseValues } from '../queries/house';
+import { command, Refusal, type CommandContext } from './command';
+import { clientId, localTime, pieces } from './schemas';
+
+const customer = Joi.string().trim().min(1).max(80).required().messages({
+  '*': 'Name the customer, in 80 characters at most.',
+});
+const productId = Joi.number()
+  .integer()
+  .positive()
+  .required()
+  .messages({ '*': 'Choose a product of the house.' });
+const id = Joi.number().integer().positive().required().messages({ '*': 'Name an order.' });
+const day = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}$/)
+  .required()
+  .messages({ '*': 'Name a day, such as 2026-11-22.' });
+const noneOrMore = Joi.number().integer().min(0).max(100_000).required().messages({
+  '*': 'Pieces are a whole number from 0 (none that day) to 100,000.',
+});
+
+async function customerNamed(db: PoolConnection, name: string): Promise<number> {
+  await write(db, 'INSERT IGNORE INTO customer (name) VALUES (?)', [name]);
+  const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM customer WHERE name = ?', [name]);
+  return row?.id ?? 0;
+}
+
+async function refuseUnknown(db: PoolConnection, product: number): Promise<void> {
+  const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM product WHERE id = ?', [product]);
+  if (!row) throw new Refusal('The house has no such product.', 'productId');
+}
+
+interface OrderInput {
+  clientId: string;
+  customer: string;
+  productId: number;
+  pieces: number;
+  due: string;
+}
+
+const single = { clientId, customer, productId, pieces, due: localTime };
+
+async function addOne({ db, now }: CommandContext, input: OrderInput): Promise<void> {
+  const { zone } = await house(db);
+  const dueAt = parseLocal(input.due, zone);
+  if (dueAt === null) throw new Refusal('That day and time does not exist.', 'due');
+  if (dueAt <= now) throw new Refusal(`${dayTime(dueAt, zone)} has passed already.`, 'due');
+  const ahead = (await houseValues(db))('plan_days_ahead');
+  if (dueAt > now + ahead * 26 * 24 * 60 * MINUTE)
+    throw new Refusal('That is more than a year ahead.', 'due');
+  await refuseUnknown(db, input.productId);
+  // The same form sent twice is one order.
+  await write(
+    db,
+    'INSERT IGNORE INTO single_order (client_id, customer_id, product_id, due_at, pieces) VALUES (?, ?, ?, ?, ?)',
+    [
+      ...[input.clientId, await customerNamed(db, input.customer), input.productId],
+      ...[new Date(dueAt), input.pieces],
+    ],
+  );
+}
+
+/** An order for one day. */
+export const addOrder = command<OrderInput, null>({
+  name: 'add-order',
+  schema: Joi.object(single),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    await addOne(context, input);
+    return null;
+  },
+});
+
+/** Orders from a file, all of them or none. */
+export const takeOrders = command<{ orders: OrderInput[] }, { taken: number }>({
+  name: 'take-orders',
+  schema: Joi.object({ orders: Joi.array().items(Joi.object(single)).min(1).max(1500).required() }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, { orders }) {
+    for (const order of orders) await addOne(context, order);
+    return { taken: orders.length };
+  },
+});
+
+/** Another number for an order of one day; 0 cancels it. */
+export const changeOrder = command<{ id: number; pieces: number }, null>({
+  name: 'change-order',
+  schema: Joi.object({ id, pieces: noneOrMore }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db, now }, input) {
+    const { touched } = await write(
+      db,
+      input.pieces === 0
+        ? 'UPDATE single_order SET cancelled_at = ? WHERE id = ?'
+        : 'UPDATE single_order SET pieces = ?, cancelled_at = NULL WHERE id = ?',
+      [input.pieces === 0 ? new Date(now) : input.pieces, input.id],
+    );
+    if (touched === 0) throw new Refusal('There is no such order.', 'id');
+    return null;
+  },
+});
+
+interface StandingInput {
+  customer: string;
+  productId: number;
+  weekdays: number[];
+  dueMinute: number;
+  pieces: number;
+}
+
+/** So many pieces for a customer on some weekdays; 0 ends the standing order. */
+export const saveStanding = command<StandingInput, null>({
+  name: 'save-standing',
+  schema: Joi.object({
+    ...{ customer, productId, pieces: noneOrMore },
+    weekdays: Joi.array()
+      .items(Joi.number().integer().min(1).max(7))
+      .min(1)
+      .required()
+      .messages({ '*': 'Choose at least one weekday.' }),
+    dueMinute: Joi.number()
+      .integer()
+      .min(0)
+      .max(1439)
+      .required()
+      .messages({ '*': 'Give a time of the day, such as 06:30.' }),
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, input) {
+    await refuseUnknown(db, input.productId);
+    const of = await customerNamed(db, input.customer);
+    for (const weekday of new Set(input.weekdays)) {
+      const key = [of, input.productId, weekday, input.dueMinute];
+      if (input.pieces === 0) {
+        await write(
+          db,
+          'DELETE FROM standing_order WHERE customer_id = ? AND product_id = ? AND weekday = ? AND due_minute = ?',
+          key,
+        );
+      } else {
+        await write(
+          db,
+          `INSERT INTO standing_order (customer_id, product_id, weekday, due_minute, pieces) VALUES (?, ?, ?, ?, ?)
+           ON DUPLICATE KEY UPDATE pieces = VALUES(pieces)`,
+          [...key, input.pieces],
+        );
+      }
+    }
+    return null;
+  },
+});
+
+/** Another number of a standing order on one day; the usual one again where nothing is said. */
+export const changeStanding = command<{ id: number; day: string; pieces: number | null }, null>({
+  name: 'change-standing',
+  schema: Joi.object({ id, day, pieces: noneOrMore.allow(null) }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, input) {
+    const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM standing_order WHERE id = ?', [input.id]);
+    if (!row) throw new Refusal('There is no such standing order.', 'id');
+    if (input.pieces === null) {
+      await write(db, 'DELETE FROM standing_change WHERE standing_order_id = ? AND day = ?', [
+        ...[input.id, input.day],
+      ]);
+    } else {
+      await write(
+        db,
+        `INSERT INTO standing_change (standing_order_id, day, pieces) VALUES (?, ?, ?)
+         ON DUPLICATE KEY UPDATE pieces = VALUES(pieces)`,
+        [input.id, input.day, input.pieces],
+      );
+    }
+    return null;
+  },
+});
+
+/** A day on which standing orders rest, or do not any more. */
+export const closeDay = command<{ day: string; closed: boolean; note: string }, null>({
+  name: 'close-day',
+  schema: Joi.object({
+    day,
+    closed: Joi.boolean().required(),
+    note: Joi.string().trim().allow('').max(120).default(''),
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, input) {
+    if (input.closed) {
+      await write(
+        db,
+        'INSERT INTO closed_day (day, note) VALUES (?, ?) ON DUPLICATE KEY UPDATE note = VALUES(note)',
+        [...[input.day, input.note]],
+      );
+    } else await write(db, 'DELETE FROM closed_day WHERE day = ?', [input.day]);
+    return null;
+  },
+});
+
+/** Pieces that went into the freezer, or came out of it (below 0). */
+export const moveFrozen = command<{ productId: number; pieces: number; note: string }, { stock: number }>({
+  name: 'move-frozen',
+  schema: Joi.object({
+    productId,
+    pieces: Joi.number()
+      .integer()
+      .min(-10_000)
+      .max(10_000)
+      .invalid(0)
+      .required()
+      .messages({ '*': 'How many pieces went in, or came out (−24)?' }),
+    note: Joi.string().trim().allow('').max(200).default(''),
+  }),
+  roles: ['planner', 'baker'],
+  doughOf: () => null,
+  async run({ db, now }, input) {
+    await refuseUnknown(db, input.productId);
+    const [row] = await rowsOf<{ pieces: number | null }>(
+      db,
+      'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
+      [input.productId],
+    );
+    const stock = Number(row?.pieces ?? 0) + input.pieces;
+    if (stock < 0) throw new Refusal(`There are only ${stock - input.pieces} in the freezer.`, 'pieces');
+    await write(db, 'INSERT INTO frozen_move (product_id, pieces, at, note) VALUES (?, ?, ?, ?)', [
+      ...[input.productId, input.pieces, new Date(now), input.note],
+    ]);
+    return { stock };
+  },
+});

@@ -1,0 +1,115 @@
+import type { OrderBook } from '@/core/demand/book';
+import { coverDemand, type Made } from '@/core/demand/cover';
+import { takeFrozen } from '@/core/demand/frozen';
+import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
+import { KEPT_APART, proposeDoughs, type Maker } from '@/core/demand/propose';
+import { quickestWay } from '@/core/route/earliest';
+import { expandDough } from '@/core/route/expand';
+import { addLocalDays } from '@/core/time/local';
+import { rowsOf, type Db } from '../db/rows';
+import { doughsDueFrom, sizes } from './doughs';
+import { house, houseValues } from './house';
+import { currentProducts, type KnownProduct } from './products';
+
+/** Days that are looked ahead. */
+export const ORDER_DAYS = 7;
+
+export async function orderBook(db: Db, now: number): Promise<OrderBook> {
+  const { zone } = await house(db);
+  const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
+  const [standing, single, closed, stock, products, made, takes, value, customers] = await Promise.all([
+    standingOrders(db),
+    singleOrders(db, span),
+    rowsOf<{ day: string; note: string }>(
+      db,
+      "SELECT DATE_FORMAT(day, '%Y-%m-%d') AS day, note FROM closed_day WHERE day >= ? ORDER BY day",
+      [dayOf(now, zone)],
+    ),
+    rowsOf<{ productId: number; pieces: number }>(
+      db,
+      `SELECT product_id AS productId, CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move
+       GROUP BY product_id HAVING SUM(pieces) > 0`,
+    ),
+    currentProducts(db),
+    madeByDoughs(db, now),
+    sizes(db),
+    houseValues(db),
+    rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
+  ]);
+  const makers = products.map((product) => makerOf(product, takes));
+  const making = { bowlKg: takes.bowlKg, mostBowls: value('most_bowls'), apart: KEPT_APART };
+  const wanted = demandBetween(standing, single, new Set(closed.map(({ day }) => day)), span);
+  const { covered, left } = coverDemand(wanted, made);
+  const { open, taken } = takeFrozen(
+    covered,
+    new Map(stock.map(({ productId, pieces }) => [productId, Number(pieces)])),
+  );
+  return {
+    customers: customers.map(({ name }) => name),
+    ...{ standing, demand: covered, left, closed, taken, makers, making },
+    stock: stock.map(({ productId, pieces }) => ({ productId, pieces: Number(pieces) })),
+    proposals: proposeDoughs(open, makers, making),
+  };
+}
+
+function makerOf(product: KnownProduct, takes: Awaited<ReturnType<typeof sizes>>): Maker {
+  const { productId, name, piece, freshFor, mixed = 1, formulaVersionId, route } = product;
+  const expanded = expandDough([{ id: 0, product, pieces: piece.perTray }], takes);
+  const ready = expanded.ready[0]?.key ?? '';
+  const sharing = JSON.stringify([formulaVersionId, route.fork.from, route.dough]);
+  const lead = quickestWay(expanded, ready).minutes;
+  return { productId, name, piece, freshFor, mixed, lead, sharing: hashOf(sharing) };
+}
+
+/** A short word for a long one; alike only where the long ones are, as far as a bakery has products. */
+function hashOf(text: string): string {
+  let hash = 0;
+  for (let i = 0; i < text.length; i++) hash = (Math.imul(hash, 31) + text.charCodeAt(i)) | 0;
+  return `${text.length}.${hash}`;
+}
+
+async function madeByDoughs(db: Db, now: number): Promise<Made[]> {
+  const doughs = await doughsDueFrom(db, now);
+  const ids = await rowsOf<{ outputId: number; productId: number }>(
+    db,
+    `SELECT o.id AS outputId, v.product_id AS productId FROM dough_output o
+     JOIN product_version v ON v.id = o.product_version_id WHERE o.due_at >= ?`,
+    [new Date(now)],
+  );
+  const productOf = new Map(ids.map(({ outputId, productId }) => [outputId, productId]));
+  return doughs.flatMap(({ id, name, outputs, steps }) =>
+    outputs.map(({ id: outputId, pieces, dueAt, freshFor }) => ({
+      ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
+      mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
+    })),
+  );
+}
+
+export async function standingOrders(db: Db): Promise<StandingOrder[]> {
+  const [rows, changes] = await Promise.all([
+    rowsOf<Omit<StandingOrder, 'changes'>>(
+      db,
+      `SELECT s.id, c.name AS customer, s.product_id AS productId, s.weekday, s.due_minute AS dueMinute, s.pieces
+       FROM standing_order s JOIN customer c ON c.id = s.customer_id ORDER BY s.weekday, s.due_minute, c.name`,
+    ),
+    rowsOf<{ id: number; day: string; pieces: number }>(
+      db,
+      "SELECT standing_order_id AS id, DATE_FORMAT(day, '%Y-%m-%d') AS day, pieces FROM standing_change",
+    ),
+  ]);
+  return rows.map((row) => ({
+    ...row,
+    changes: changes.filter(({ id }) => id === row.id).map(({ day, pieces }) => ({ day, pieces })),
+  }));
+}
+
+async function singleOrders(db: Db, { from, to }: { from: number; to: number }): Promise<SingleOrder[]> {
+  const rows = await rowsOf<Omit<SingleOrder, 'dueAt'> & { at: Date }>(
+    db,
+    `SELECT s.id, c.name AS customer, s.product_id AS productId, s.due_at AS at, s.pieces
+     FROM single_order s JOIN customer c ON c.id = s.customer_id
+     WHERE s.cancelled_at IS NULL AND s.due_at > ? AND s.due_at < ? ORDER BY s.due_at`,
+    [new Date(from), new Date(to)],
+  );
+  return rows.map(({ at, ...row }) => ({ ...row, dueAt: at.getTime() }));
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useState } from 'react';
+import type { Machine } from '@/core/floor/board';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { HeldNote } from './held-note';
+import { useChange } from './use-change';
+
+/** What a machine is called, takes, and needs to change its setting. */
+export function MachineSheet({ machine, onClose }: { machine: Machine | null; onClose: () => void }) {
+  const { change, held, calm } = useChange();
+  const [form, setForm] = useState({
+    label: machine?.label ?? '',
+    capacity: String(machine?.capacity ?? ''),
+    changeover: String(machine?.changeover ?? 0),
+  });
+  const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
+  const at = (field: string) => (held?.field === field ? held.message : null);
+  const save = async () => {
+    if (await change('save-machine', { id: machine?.id ?? '', ...form })) onClose();
+  };
+  return (
+    <Sheet open onOpenChange={onClose} title={machine?.label ?? 'Machine'}>
+      <form
+        noValidate
+        className="grid gap-3 sm:grid-cols-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <Field label="Name" value={form.label} trouble={at('label')} onType={(label) => set({ label })} />
+        <Field
+          label={`Takes (${machine?.unit ?? ''})`}
+          inputMode="numeric"
+          value={form.capacity}
+          trouble={at('capacity')}
+          onType={(capacity) => set({ capacity })}
+        />
+        <Field
+          label="Minutes for another setting"
+          inputMode="numeric"
+          value={form.changeover}
+          trouble={at('changeover')}
+          onType={(changeover) => set({ changeover })}
+        />
+        <div className="sm:col-span-3">
+          {!['label', 'capacity', 'changeover'].includes(held?.field ?? '') && (
+            <HeldNote held={held} onDone={onClose} onCalm={calm} />
+          )}
+          <Button look="act" type="submit" className="min-h-11">
+            Keep
+          </Button>
+        </div>
+      </form>
+    </Sheet>
+  );
+}

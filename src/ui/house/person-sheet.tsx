@@ -1,0 +1,156 @@
+'use client';
+
+import { useState } from 'react';
+import type { HouseBook } from '@/core/floor/house-book';
+import { SKILLS } from '@/core/floor/skills';
+import { clockOfDay, minuteOfDay } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { HeldNote } from './held-note';
+import { useChange } from './use-change';
+
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+type Known = HouseBook['people'][number];
+
+/** What is known of a person, and their week. */
+export function PersonSheet({ person, onClose }: { person: Known | null; onClose: () => void }) {
+  return (
+    <Sheet open onOpenChange={onClose} title={person?.name ?? 'Somebody new'}>
+      <PersonForm person={person} onClose={onClose} />
+      {person && <WeekForm person={person} onClose={onClose} />}
+    </Sheet>
+  );
+}
+
+function PersonForm({ person, onClose }: { person: Known | null; onClose: () => void }) {
+  const { change, held, calm } = useChange();
+  const [form, setForm] = useState({
+    name: person?.name ?? '',
+    role: person?.role ?? 'baker',
+    team: person?.team ?? 'nights',
+    pin: '',
+    skills: person?.skills ?? [],
+  });
+  const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
+  const save = async (active: boolean) => {
+    if (await change('save-person', { id: person?.id ?? null, ...form, active })) onClose();
+  };
+  const at = (field: string) => (held?.field === field ? held.message : null);
+  return (
+    <form
+      noValidate
+      className="grid gap-3 sm:grid-cols-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save(true);
+      }}
+    >
+      <Field label="Name" value={form.name} trouble={at('name')} onType={(name) => set({ name })} />
+      <Choice
+        label="Does"
+        value={form.role}
+        trouble={at('role')}
+        options={[
+          { id: 'baker', name: 'Work on the floor' },
+          { id: 'planner', name: 'Plan as well' },
+        ]}
+        onChoose={(role) => set({ role: role === 'planner' ? 'planner' : 'baker' })}
+      />
+      <Field label="Team" value={form.team} trouble={at('team')} onType={(team) => set({ team })} />
+      <Field
+        label={person ? 'New PIN, if it is to change' : 'PIN'}
+        inputMode="numeric"
+        type="password"
+        value={form.pin}
+        trouble={at('pin')}
+        onType={(pin) => set({ pin })}
+      />
+      <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
+        <legend className="text-[15px]">Can do (nothing chosen: everything)</legend>
+        {SKILLS.map((skill) => {
+          const on = form.skills.includes(skill);
+          return (
+            <Button
+              key={skill}
+              aria-pressed={on}
+              className={on ? 'border-2 border-ink font-semibold' : ''}
+              onClick={() =>
+                set({ skills: on ? form.skills.filter((one) => one !== skill) : [...form.skills, skill] })
+              }
+            >
+              {skill}
+            </Button>
+          );
+        })}
+      </fieldset>
+      <div className="sm:col-span-2">
+        {!['name', 'role', 'team', 'pin'].includes(held?.field ?? '') && (
+          <HeldNote held={held} onDone={onClose} onCalm={calm} />
+        )}
+        <div className="flex gap-2">
+          <Button look="act" type="submit" className="min-h-11">
+            Keep
+          </Button>
+          {person && <Button onClick={() => void save(false)}>Has left the house</Button>}
+        </div>
+      </div>
+    </form>
+  );
+}
+
+/** From and to of each weekday, as they are typed; empty for a day off. */
+type Week = { from: string; to: string }[];
+
+function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
+  const { change, held, calm } = useChange();
+  const [week, setWeek] = useState<Week>(() =>
+    DAYS.map((_, i) => {
+      const shift = person.shifts.find(({ weekday }) => weekday === i + 1);
+      return shift
+        ? { from: clockOfDay(shift.startMinute), to: clockOfDay(shift.endMinute) }
+        : { from: '', to: '' };
+    }),
+  );
+  const set = (day: number, part: Partial<Week[number]>) =>
+    setWeek(week.map((one, i) => (i === day ? { ...one, ...part } : one)));
+  const save = async () => {
+    const shifts = week.flatMap(({ from, to }, i) => {
+      if (from === '' && to === '') return [];
+      return [{ weekday: i + 1, startMinute: minuteOfDay(from), endMinute: minuteOfDay(to) }];
+    });
+    if (await change('save-shifts', { personId: person.id, shifts })) onClose();
+  };
+  return (
+    <section aria-label="Week" className="mt-5 border-t border-edge pt-3">
+      <h3 className="text-xl font-semibold">Every week</h3>
+      <p className="text-[15px] text-quiet">An end before the start is on the next day. Empty: a day off.</p>
+      <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
+        {DAYS.map((day, i) => (
+          <fieldset key={day} className="flex items-end gap-1">
+            <legend className="font-semibold">{day}</legend>
+            <Field
+              label="from"
+              aria-label={`${day} from`}
+              placeholder="–"
+              value={week[i]?.from ?? ''}
+              onType={(from) => set(i, { from })}
+            />
+            <Field
+              label="to"
+              aria-label={`${day} to`}
+              placeholder="–"
+              value={week[i]?.to ?? ''}
+              onType={(to) => set(i, { to })}
+            />
+          </fieldset>
+        ))}
+      </div>
+      <HeldNote held={held} onDone={onClose} onCalm={calm} />
+      <Button className="mt-3" onClick={() => void save()}>
+        Keep the week
+      </Button>
+    </section>
+  );
+}

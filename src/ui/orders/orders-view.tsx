@@ -1,0 +1,150 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { OrderBook } from '@/core/demand/book';
+import type { Covered } from '@/core/demand/cover';
+import { dayOf } from '@/core/demand/orders';
+import type { Person } from '@/core/floor/board';
+import { longDayName, dayMonth, parseLocal } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { send } from '../live/command';
+import { AddOrder } from './add-order';
+import { DemandRow } from './demand-row';
+import { Freezer } from './freezer';
+import { Proposals } from './proposals';
+import { ReadOrders } from './read-orders';
+import { StandingSheet } from './standing-sheet';
+
+type SheetName = 'order' | 'standing' | 'read' | null;
+
+/** What is to be ready in the coming days, what of it no dough makes yet, and the doughs that would. */
+export function OrdersView({ book, zone, person }: { book: OrderBook; zone: string; person: Person }) {
+  const router = useRouter();
+  const [sheet, setSheet] = useState<SheetName>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const mayPlan = person.role === 'planner';
+  const products = useMemo(
+    () => new Map(book.makers.map(({ productId, name }) => [productId, name])),
+    [book.makers],
+  );
+  const days = useMemo(() => byDay(book, zone), [book, zone]);
+  const act = async (command: string, input: unknown) => {
+    const answer = await send(command, input);
+    setTrouble(answer.ok ? null : answer.message);
+    router.refresh();
+    return answer;
+  };
+  const open = book.demand.reduce((sum, { open: pieces }) => sum + pieces, 0);
+  const closeSheet = () => {
+    setSheet(null);
+    router.refresh();
+  };
+  return (
+    <main className="grid flex-1 content-start lg:min-h-0 lg:grid-cols-[1fr_27rem]">
+      <h1 className="sr-only">Orders</h1>
+      <section
+        aria-label="What is wanted"
+        className="min-w-0 px-4 pb-6 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto"
+      >
+        <div className="flex flex-wrap items-center gap-2 py-2">
+          <p className="text-lg" role="status">
+            {open === 0 ? 'Doughs are planned for everything.' : `${open} pieces have no dough yet.`}
+          </p>
+          <span className="ml-auto" />
+          {mayPlan && (
+            <>
+              <Button look="quiet" onClick={() => setSheet('read')}>
+                Read a file
+              </Button>
+              <Button onClick={() => setSheet('standing')}>Standing orders</Button>
+              <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('order')}>
+                <Plus aria-hidden size={18} /> Add order
+              </Button>
+            </>
+          )}
+        </div>
+        {trouble && (
+          <p role="alert" className="mb-2 border-l-4 border-warn pl-3 text-lg text-warn">
+            {trouble}
+          </p>
+        )}
+        {days.map(({ day, at, closed, demand }) => (
+          <section key={day} aria-label={longDayName(at, zone)} className="mb-4">
+            <div className="flex items-baseline gap-3 border-b border-edge">
+              <h2 className="text-xl font-semibold">
+                {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
+              </h2>
+              {closed !== null && <span>closed{closed && `: ${closed}`}</span>}
+              {mayPlan && (
+                <Button
+                  look="quiet"
+                  className="ml-auto"
+                  onClick={() => void act('close-day', { day, closed: closed === null })}
+                >
+                  {closed === null ? 'Close the day' : 'Open the day'}
+                </Button>
+              )}
+            </div>
+            {demand.length === 0 && <p className="py-1 text-quiet">Nothing is wanted.</p>}
+            <ul>
+              {demand.map((want) => (
+                <DemandRow
+                  key={`${want.source.kind}${want.source.id}`}
+                  want={want}
+                  product={products.get(want.productId) ?? ''}
+                  frozen={frozenFor(book, want)}
+                  zone={zone}
+                  onChange={mayPlan ? (pieces) => void act(...changeOf(want, pieces)) : null}
+                />
+              ))}
+            </ul>
+          </section>
+        ))}
+      </section>
+      <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
+        <Proposals
+          key={JSON.stringify(book.proposals)}
+          book={book}
+          zone={zone}
+          mayPlan={mayPlan}
+          onPlanned={() => router.refresh()}
+        />
+        <Freezer book={book} products={products} onMove={(input) => act('move-frozen', input)} />
+      </aside>
+      <AddOrder open={sheet === 'order'} onClose={closeSheet} book={book} />
+      <StandingSheet open={sheet === 'standing'} onClose={closeSheet} book={book} products={products} />
+      <ReadOrders open={sheet === 'read'} onClose={closeSheet} book={book} zone={zone} />
+    </main>
+  );
+}
+
+/** The command that gives an order another number on its day. */
+function changeOf({ source }: Covered, pieces: number): [string, unknown] {
+  return source.kind === 'single'
+    ? ['change-order', { id: source.id, pieces }]
+    : [
+        'change-standing',
+        { id: source.id, day: source.day, pieces: pieces === source.usual ? null : pieces },
+      ];
+}
+
+function frozenFor({ taken }: OrderBook, want: Covered): number {
+  if (want.open === 0) return 0;
+  return taken
+    .filter(({ productId, dueAt }) => productId === want.productId && dueAt === want.dueAt)
+    .reduce((sum, { pieces }) => sum + pieces, 0);
+}
+
+function byDay({ demand, closed }: OrderBook, zone: string) {
+  const days = [
+    ...new Set([...demand.map(({ dueAt }) => dayOf(dueAt, zone)), ...closed.map(({ day }) => day)]),
+  ].sort();
+  return days.map((day) => ({
+    day,
+    at: parseLocal(`${day}T12:00`, zone) ?? 0,
+    closed: closed.find((one) => one.day === day)?.note ?? null,
+    demand: demand.filter(({ dueAt }) => dayOf(dueAt, zone) === day),
+  }));
+}

@@ -1,0 +1,167 @@
+'use client';
+
+import { useState } from 'react';
+import type { OrderBook } from '@/core/demand/book';
+import {
+  mergeDoughs,
+  roomForFreezer,
+  splitDough,
+  withSpare,
+  type ProposedDough,
+} from '@/core/demand/propose';
+import { dayTime, formatLocal } from '@/core/time/local';
+import { duration, weight } from '@/core/units/format';
+import { Button } from '../kit/button';
+import { send } from '../live/command';
+
+interface Props {
+  book: OrderBook;
+  zone: string;
+  mayPlan: boolean;
+  onPlanned: () => void;
+}
+
+/** Pieces of a product that a house likes to have in the freezer. */
+const KEPT_FROZEN = 48;
+
+/** What became of a proposal that was to be planned. */
+type Outcome = { message: string; late: boolean };
+
+/** Doughs for what has none yet, with what they cost; to be merged, split and planned. */
+export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
+  const { makers, making } = book;
+  const [doughs, setDoughs] = useState(book.proposals);
+  const [ids] = useState(() => new Map<string, string>());
+  const [busy, setBusy] = useState<ProposedDough | null>(null);
+  const [outcomes, setOutcomes] = useState<ReadonlyMap<ProposedDough, Outcome>>(new Map());
+  const tell = (dough: ProposedDough, outcome: Outcome | null) =>
+    setOutcomes((before) => {
+      const next = new Map(before);
+      if (outcome) next.set(dough, outcome);
+      else next.delete(dough);
+      return next;
+    });
+
+  const plan = async (dough: ProposedDough, late: boolean): Promise<boolean> => {
+    setBusy(dough);
+    const outputs = dough.outputs.map(({ productId, pieces, dueAt }) => {
+      return { productId, pieces, due: formatLocal(dueAt, zone) };
+    });
+    // A proposal that is planned twice, by a second tap, is one dough.
+    const key = JSON.stringify(outputs);
+    const id = ids.get(key) ?? crypto.randomUUID();
+    ids.set(key, id);
+    const answer = await send('add-dough', { clientId: id, outputs, ...(late ? { late } : {}) });
+    setBusy(null);
+    tell(dough, answer.ok ? null : { message: answer.message, late: answer.offer !== null });
+    return answer.ok;
+  };
+  const planAll = async () => {
+    let any = false;
+    for (const dough of doughs) any = (await plan(dough, false)) || any;
+    if (any) onPlanned();
+  };
+  const planOne = async (dough: ProposedDough, late = false) => {
+    if (await plan(dough, late)) onPlanned();
+  };
+  const merge = (dough: ProposedDough, nth: number) => {
+    const next = doughs[nth + 1];
+    if (!next) return;
+    const merged = mergeDoughs(dough, next, makers, making);
+    if ('refused' in merged) tell(dough, { message: merged.refused, late: false });
+    else setDoughs(doughs.flatMap((one) => (one === next ? [] : one === dough ? [merged] : [one])));
+  };
+  const split = (dough: ProposedDough) => {
+    const parts = splitDough(dough, makers, making);
+    if ('refused' in parts) tell(dough, { message: parts.refused, late: false });
+    else setDoughs(doughs.flatMap((one) => (one === dough ? parts : [one])));
+  };
+  const missing = (id: number) =>
+    KEPT_FROZEN - (book.stock.find(({ productId }) => productId === id)?.pieces ?? 0);
+  const bowls = doughs.reduce((sum, dough) => sum + dough.bowls, 0);
+  const kg = doughs.reduce((sum, dough) => sum + dough.kg, 0);
+  return (
+    <section aria-label="Proposed doughs">
+      <h2 className="text-2xl font-bold">Proposed doughs</h2>
+      {doughs.length === 0 ? (
+        <p className="mt-1 text-lg text-quiet">None is needed for these days.</p>
+      ) : (
+        <p className="text-quiet">
+          {doughs.length} {doughs.length === 1 ? 'dough' : 'doughs'}, {bowls} {bowls === 1 ? 'bowl' : 'bowls'}{' '}
+          of {weight(making.bowlKg)}, {percent(kg / (bowls * making.bowlKg))} full on the whole
+        </p>
+      )}
+      <ol className="mt-2 grid gap-3">
+        {doughs.map((dough, nth) => {
+          const outcome = outcomes.get(dough);
+          const spare = dough.outputs.reduce((sum, output) => sum + output.spare, 0);
+          const room = spare === 0 ? roomForFreezer(dough, makers, making, missing) : null;
+          return (
+            <li key={JSON.stringify(dough.outputs)} className="border-l-4 border-edge pl-3">
+              {dough.outputs.map(({ productId, product, pieces, dueAt }) => (
+                <p key={`${productId} ${dueAt}`} className="flex justify-between gap-2 text-[17px]">
+                  <span className="font-semibold">
+                    {pieces} {product.toLowerCase()}
+                  </span>
+                  <span>{dayTime(dueAt, zone)}</span>
+                </p>
+              ))}
+              <p className="text-[15px] text-quiet">
+                {weight(dough.kg)} in {dough.bowls} {dough.bowls === 1 ? 'bowl' : 'bowls'},{' '}
+                {percent(dough.fill)} full;{' '}
+                {spare === 0 ? 'nothing left over' : `${spare} pieces for the freezer`}
+                {dough.waits > 0 && `; ready ${duration(dough.waits)} before the last is wanted`}. Change
+                until {dayTime(dough.changeUntil, zone)}.
+                {dough.apart.length > 0 && ` Has ${dough.apart.join(', ')}: kept apart.`}
+              </p>
+              {outcome && (
+                <p role="alert" className="text-warn">
+                  {outcome.message}
+                </p>
+              )}
+              {mayPlan && (
+                <div className="mt-1 flex flex-wrap gap-2">
+                  <Button disabled={busy !== null} onClick={() => void planOne(dough)}>
+                    {busy === dough ? 'Finding its place …' : 'Plan it'}
+                  </Button>
+                  {outcome?.late && (
+                    <Button disabled={busy !== null} onClick={() => void planOne(dough, true)}>
+                      Plan it late
+                    </Button>
+                  )}
+                  <Button look="quiet" onClick={() => split(dough)}>
+                    Split
+                  </Button>
+                  {room && (
+                    <Button
+                      look="quiet"
+                      onClick={() =>
+                        setDoughs(
+                          doughs.map((one) => (one === dough ? withSpare(dough, room, makers, making) : one)),
+                        )
+                      }
+                    >
+                      {room.pieces} more to freeze
+                    </Button>
+                  )}
+                  {nth + 1 < doughs.length && (
+                    <Button look="quiet" onClick={() => merge(dough, nth)}>
+                      With the next
+                    </Button>
+                  )}
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {mayPlan && doughs.length > 1 && (
+        <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planAll()}>
+          Plan all {doughs.length}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;

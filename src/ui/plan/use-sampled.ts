@@ -1,0 +1,33 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { WholePlan } from '@/core/floor/whole-plan';
+import type { Sampled } from '@/core/planning/sampling';
+
+/** Plays of a plan: enough for a share to be right within three in a hundred. */
+const RUNS = 1000;
+/** A plan that changes again within this is not played yet, ms. */
+const SETTLES = 400;
+
+/** How sure each output of the plan is, played through in a worker beside the page; null until it is known. */
+export function useSampled({ problem, present }: WholePlan): Sampled | null {
+  const worker = useRef<Worker | null>(null);
+  const nth = useRef(0);
+  const [sampled, setSampled] = useState<Sampled | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      if (!worker.current) {
+        const own = new Worker(new URL('../../workers/sample-plan.ts', import.meta.url), { type: 'module' });
+        own.onmessage = ({ data }: MessageEvent<{ nth: number; sampled: Sampled }>) => {
+          if (data.nth === nth.current) setSampled(data.sampled);
+        };
+        worker.current = own;
+      }
+      nth.current++;
+      worker.current.postMessage({ nth: nth.current, problem, present, runs: RUNS });
+    }, SETTLES);
+    return () => clearTimeout(timer);
+  }, [problem, present]);
+  return sampled;
+}
