@@ -9,6 +9,7 @@ import type { Table } from '../lamination/gaps';
 import type { PieceSpec } from '../route/route';
 import type { FloorDough } from './agenda';
 import type { BlockWork } from './block-work';
+import type { Skill } from './skills';
 import { foldDough } from './state';
 
 /** One promise of a dough. */
@@ -54,6 +55,8 @@ export interface Person {
   name: string;
   role: 'planner' | 'baker';
   team: string;
+  /** What they can do; nothing said, everything. */
+  skills?: Skill[];
 }
 
 export interface Machine {

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { BoardDough, Machine } from '../floor/board';
 import { CREW } from '../route/expand';
+import { taskId } from '../route/problem';
 import { formatLocal } from '../time/local';
 import type { CalendarEvent } from './icalendar';
 
@@ -43,10 +44,14 @@ export function writePlanCsv(
   return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\n', escapeFormulae: true })}\n`;
 }
 
-/** The hands-on work of the plan as calendar events; waits are the time between them. */
-export function planEvents(doughs: readonly BoardDough[], machines: readonly Machine[]): CalendarEvent[] {
+/** The hands-on work of the plan as calendar events; waits are the time between them. `tasks`: only these. */
+export function planEvents(
+  doughs: readonly BoardDough[],
+  machines: readonly Machine[],
+  tasks?: ReadonlySet<string>,
+): CalendarEvent[] {
   return inOrder(doughs)
-    .filter(({ step }) => people(step) > 0)
+    .filter(({ dough, step }) => people(step) > 0 && (tasks?.has(taskId(dough.id, step.key)) ?? true))
     .map(({ dough, step }) => ({
       uid: `dough-${dough.id}-${step.key}@hefeteig`,
       start: step.plannedStart,

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clashSentence } from '@/core/floor/supposed';
@@ -7,6 +8,7 @@ import { SKILLS, type Skill } from '@/core/floor/skills';
 import { clockOfDay, dayTime, parseLocal } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { hashPin } from '../auth/pin';
+import { tokenHash } from '../auth/token';
 import { rowsOf, write } from '../db/rows';
 import { house, machinePools } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
@@ -203,6 +205,77 @@ export const removeException = command<
       const { touched } = await write(context.db, `DELETE FROM ${table} WHERE id = ?`, [input.id]);
       if (touched === 0) throw new Refusal('That is gone already.', 'id');
     });
+  },
+});
+
+interface BusyInput {
+  personId: number | null;
+  machineId: string | null;
+  busy: { source: string; summary: string; start: number; end: number }[];
+  sure: boolean;
+}
+
+/** Busy times of a person or machine from a calendar; what was read before is brought up to date, never doubled. */
+export const takeBusy = command<BusyInput, { hurts: number }>({
+  name: 'take-busy',
+  schema: Joi.object({
+    personId: Joi.number().integer().positive().allow(null).required(),
+    machineId: Joi.string().max(40).allow(null).required(),
+    busy: Joi.array()
+      .items(
+        Joi.object({
+          source: Joi.string().max(255).required(),
+          summary: Joi.string().allow('').max(200).required(),
+          start: Joi.number().integer().required(),
+          end: Joi.number().integer().greater(Joi.ref('start')).required(),
+        }),
+      )
+      .min(1)
+      .max(500)
+      .required(),
+    sure,
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, { personId, machineId, busy, sure: isSure }) {
+    if ((personId === null) === (machineId === null))
+      throw new Refusal('A calendar belongs to one person or to one machine.', 'personId');
+    return unlessItHurts(context, isSure, async () => {
+      await write(
+        context.db,
+        `INSERT INTO absence (person_id, machine_id, start_at, end_at, note, source) VALUES ?
+         ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at), note = VALUES(note)`,
+        [
+          busy.map(({ source, summary, start, end }) => [
+            ...[personId, machineId, new Date(start), new Date(end), summary],
+            `${personId ?? machineId ?? ''} ${source}`.slice(0, 255),
+          ]),
+        ],
+      );
+    });
+  },
+});
+
+/** A private address where a calendar program fetches the plan, or one person's work; the newest replaces the one before. */
+export const makeAddress = command<{ personId: number | null }, { path: string }>({
+  name: 'make-address',
+  schema: Joi.object({ personId: Joi.number().integer().positive().allow(null).required() }),
+  roles: ['planner', 'baker'],
+  doughOf: () => null,
+  async run({ db, now, person }, { personId }) {
+    if (person.role !== 'planner' && personId !== person.id)
+      throw new Refusal('This is somebody else’s work; a planner can give that address.', 'personId');
+    const token = randomBytes(24).toString('base64url');
+    await write(db, 'DELETE FROM calendar_address WHERE person_id <=> ? AND made_by = ?', [
+      personId,
+      person.id,
+    ]);
+    await write(
+      db,
+      'INSERT INTO calendar_address (token_hash, person_id, made_by, made_at) VALUES (?, ?, ?, ?)',
+      [...[tokenHash(token), personId, person.id, new Date(now)]],
+    );
+    return { path: `/api/calendar/${token}` };
   },
 });
 

@@ -22,7 +22,15 @@ import {
   saveStanding,
   takeOrders,
 } from './orders';
-import { addException, removeException, saveMachine, savePerson, saveShifts } from './house';
+import {
+  addException,
+  makeAddress,
+  removeException,
+  takeBusy,
+  saveMachine,
+  savePerson,
+  saveShifts,
+} from './house';
 import { moveStep, pinStep } from './plan-steps';
 import { acceptProposal, dropProposal, proposeMend } from './proposals';
 import { tryWay } from './try-way';
@@ -75,6 +83,8 @@ register(addException);
 register(removeException);
 register(saveMachine);
 register(savePerson);
+register(takeBusy);
+register(makeAddress);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

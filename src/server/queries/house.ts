@@ -1,4 +1,5 @@
 import type { Machine, Person } from '@/core/floor/board';
+import { SKILLS } from '@/core/floor/skills';
 import type { MachinePool } from '@/core/route/problem';
 import {
   capacitySteps,
@@ -38,8 +39,17 @@ export async function houseValues(db: Db): Promise<(name: string) => number> {
   };
 }
 
-export function people(db: Db): Promise<Person[]> {
-  return rowsOf<Person>(db, 'SELECT id, name, role, team FROM person WHERE active ORDER BY role DESC, name');
+export async function people(db: Db): Promise<Person[]> {
+  const rows = await rowsOf<Omit<Person, 'skills'> & { skills: string | null }>(
+    db,
+    `SELECT id, name, role, team,
+       (SELECT GROUP_CONCAT(skill) FROM person_skill WHERE person_id = person.id) AS skills
+     FROM person WHERE active ORDER BY role DESC, name`,
+  );
+  return rows.map(({ skills, ...person }) => {
+    const own = SKILLS.filter((skill) => skills?.split(',').includes(skill));
+    return own.length > 0 ? { ...person, skills: own } : person;
+  });
 }
 
 export function machines(db: Db): Promise<(Omit<Machine, 'outages'> & { kgAtOnce: number | null })[]> {

@@ -5,6 +5,7 @@ import type { Person } from '@/core/floor/board';
 import type { HouseBook } from '@/core/floor/house-book';
 import { clockOfDay, dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { BusySheet } from './busy-sheet';
 import { ExceptionSheet } from './exception-sheet';
 import { HeldNote } from './held-note';
 import { MachineSheet } from './machine-sheet';
@@ -13,7 +14,7 @@ import { useChange } from './use-change';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
-type Open = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' } | null;
+type Open = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' | 'busy' } | null;
 
 /** Who works when and can do what, what the machines take, and what is different on single days. */
 export function HouseView({ book, zone, person }: { book: HouseBook; zone: string; person: Person }) {
@@ -113,7 +114,14 @@ export function HouseView({ book, zone, person }: { book: HouseBook; zone: strin
         <section aria-label="Exceptions">
           <div className="flex items-baseline justify-between border-b border-edge pb-1">
             <h2 className="text-2xl font-bold">Different on single days</h2>
-            {mayPlan && <Button onClick={() => setOpen({ sheet: 'exception' })}>Add</Button>}
+            {mayPlan && (
+              <span className="flex gap-2">
+                <Button look="quiet" onClick={() => setOpen({ sheet: 'busy' })}>
+                  Read a calendar
+                </Button>
+                <Button onClick={() => setOpen({ sheet: 'exception' })}>Add</Button>
+              </span>
+            )}
           </div>
           <HeldNote held={open ? null : held} onCalm={calm} />
           {book.exceptions.length === 0 && (
@@ -158,6 +166,7 @@ export function HouseView({ book, zone, person }: { book: HouseBook; zone: strin
       {open?.sheet === 'machine' && (
         <MachineSheet machine={book.machines.find(({ id }) => id === open.id) ?? null} onClose={close} />
       )}
+      {open?.sheet === 'busy' && <BusySheet book={book} zone={zone} onClose={close} />}
       {open?.sheet === 'exception' && <ExceptionSheet book={book} onClose={close} />}
     </main>
   );

@@ -7,6 +7,7 @@ import type { BoardDough, Machine, Person } from '@/core/floor/board';
 import { promisesOf } from '@/core/floor/promises';
 import { stepOf } from '@/core/floor/supposed';
 import type { WholePlan } from '@/core/floor/whole-plan';
+import type { Duty } from '@/core/floor/rota';
 import type { Sampled } from '@/core/planning/sampling';
 import { taskId } from '@/core/route/problem';
 import { misfits } from '@/core/floor/misfit';
@@ -28,6 +29,8 @@ interface Props {
   zone: string;
   people: Person[];
   whole: WholePlan;
+  /** Who is to carry the steps out. */
+  duties: readonly Duty[];
   /** How sure the plan is; null until it was played through. */
   sampled: Sampled | null;
   machines: readonly Machine[];
@@ -125,7 +128,11 @@ export function DoughPanel(props: Props) {
           const name = dayName(start, zone);
           const before = steps[nth - 1];
           const newDay = !before || dayName(stepTimes(dough, before, now).start, zone) !== name;
-          const by = people.find(({ id }) => id === (state?.startedBy ?? state?.finishedBy))?.name;
+          const nameOf = (of: number | null | undefined) => people.find(({ id }) => id === of)?.name;
+          const planned =
+            props.duties.find(({ task }) => task === taskId(dough.id, step.key))?.personIds ?? [];
+          const did = nameOf(state?.startedBy ?? state?.finishedBy);
+          const by = did ?? planned.map(nameOf).join(', ');
           const off = recorded ? Math.round(((state?.startedAt ?? 0) - step.plannedStart) / 60_000) : 0;
           return (
             <li key={step.key}>

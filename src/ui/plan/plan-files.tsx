@@ -1,6 +1,10 @@
 'use client';
 
+import { useState } from 'react';
+import type { Person } from '@/core/floor/board';
+import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
+import { send } from '../live/command';
 
 const FILES = [
   { as: 'calendar', name: 'Calendar', what: 'Hands-on work, for any calendar program (.ics)' },
@@ -10,10 +14,18 @@ const FILES = [
     name: 'Plan problem',
     what: 'What is still open, with its rules (hefeteig-plan-problem/1)',
   },
+  { as: 'plan', name: 'Plan', what: 'The times that stand for it (hefeteig-plan/1)' },
 ];
 
-/** The plan to take along as a file. */
-export function PlanFiles({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  person: Person;
+  people: readonly Person[];
+}
+
+/** The plan to take along as a file, or at a private address that a calendar program keeps up to date. */
+export function PlanFiles({ open, onOpenChange, person, people }: Props) {
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Take the plan along">
       <ul className="grid gap-3">
@@ -22,7 +34,7 @@ export function PlanFiles({ open, onOpenChange }: { open: boolean; onOpenChange:
             <a
               href={`/api/plan?as=${as}`}
               download
-              className="block rounded border border-edge bg-flour px-4 py-3 text-lg"
+              className="block rounded border border-edge bg-flour px-4 py-2 text-lg"
             >
               <span className="font-semibold">{name}</span>
               <span className="block text-[15px] text-quiet">{what}</span>
@@ -30,6 +42,60 @@ export function PlanFiles({ open, onOpenChange }: { open: boolean; onOpenChange:
           </li>
         ))}
       </ul>
+      <PrivateAddress person={person} people={people} />
     </Sheet>
+  );
+}
+
+function PrivateAddress({ person, people }: Pick<Props, 'person' | 'people'>) {
+  const mayAll = person.role === 'planner';
+  const [of, setOf] = useState(mayAll ? '' : String(person.id));
+  const [told, setTold] = useState<{ ok: boolean; text: string } | null>(null);
+  const make = async () => {
+    const answer = await send('make-address', { personId: of === '' ? null : Number(of) });
+    const path = answer.ok ? (answer.result as { path: string }).path : '';
+    setTold(
+      answer.ok ? { ok: true, text: `${location.origin}${path}` } : { ok: false, text: answer.message },
+    );
+  };
+  return (
+    <section aria-label="Private address" className="mt-5 border-t border-edge pt-3">
+      <h3 className="text-lg font-semibold">A calendar that stays up to date</h3>
+      <p className="text-[15px] text-quiet">
+        A private address to subscribe to. Who has it can read it; a new one ends the one before.
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <select
+          aria-label="Whose work"
+          className="min-h-9 rounded border border-edge bg-ground px-2"
+          value={of}
+          onChange={(event) => setOf(event.target.value)}
+        >
+          {mayAll && <option value="">The whole plan</option>}
+          {people
+            .filter(({ id }) => mayAll || id === person.id)
+            .map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}’s work
+              </option>
+            ))}
+        </select>
+        <Button onClick={() => void make()}>Make an address</Button>
+        {of !== '' && (
+          <a
+            className="grid min-h-9 place-items-center rounded border border-edge bg-flour px-3 text-[15px]"
+            href={`/api/plan?as=calendar&person=${of}`}
+            download
+          >
+            As a file
+          </a>
+        )}
+      </div>
+      {told && (
+        <p role={told.ok ? 'status' : 'alert'} className={told.ok ? 'mt-2 break-all' : 'mt-2 text-warn'}>
+          {told.text}
+        </p>
+      )}
+    </section>
   );
 }

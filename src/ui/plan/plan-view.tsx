@@ -6,6 +6,7 @@ import type { Board, Person } from '@/core/floor/board';
 import { drifts } from '@/core/floor/drift';
 import { promisesOf } from '@/core/floor/promises';
 import type { Proposal } from '@/core/floor/proposal';
+import { rota, unmanned } from '@/core/floor/rota';
 import { withTimes } from '@/core/floor/supposed';
 import { wholePlan } from '@/core/floor/whole-plan';
 import { staffedSpans } from '@/core/time/shifts';
@@ -85,6 +86,16 @@ export function PlanView({
   const drifted = useMemo(
     () => drifts(whole, board.machines, now, plan.lateMatters),
     [whole, board.machines, now, plan.lateMatters],
+  );
+  const duties = useMemo(() => rota(board.doughs, board.people, board.presences), [board]);
+  const nobody = useMemo(
+    () =>
+      unmanned(duties, now, zone).map(({ sentence, duty }) => ({
+        sentence,
+        doughId: duty.doughId,
+        at: duty.start,
+      })),
+    [duties, now, zone],
   );
   const factsOf = (id: number) => board.doughs.find((dough) => dough.id === id);
   const shown = doughs.filter(
@@ -172,7 +183,7 @@ export function PlanView({
           onSheet={setSheet}
         />
         <PlanNews
-          drifts={drifted}
+          drifts={[...drifted, ...nobody]}
           mends={plan.mends}
           onLook={setLooked}
           onJump={({ doughId, at }) => {
@@ -227,7 +238,7 @@ export function PlanView({
         <DoughPanel
           dough={selected}
           facts={facts}
-          {...{ now, zone, whole, sampled }}
+          {...{ now, zone, whole, sampled, duties }}
           people={board.people}
           machines={board.machines}
           step={step}
@@ -253,7 +264,12 @@ export function PlanView({
         {...{ products, zone, now }}
       />
       <KeySheet open={sheet === 'keys'} onOpenChange={(open) => setSheet(open ? 'keys' : null)} />
-      <PlanFiles open={sheet === 'files'} onOpenChange={(open) => setSheet(open ? 'files' : null)} />
+      <PlanFiles
+        open={sheet === 'files'}
+        onOpenChange={(open) => setSheet(open ? 'files' : null)}
+        person={person}
+        people={board.people}
+      />
       <MendSheet
         proposal={looked}
         zone={zone}

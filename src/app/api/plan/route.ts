@@ -1,22 +1,23 @@
-import { writeCalendar } from '@/core/formats/icalendar';
-import { planEvents, writePlanCsv } from '@/core/formats/plan-table';
+import { writePlanCsv } from '@/core/formats/plan-table';
 import type { Board } from '@/core/floor/board';
+import { planCost } from '@/core/planning/cost';
 import { signedIn } from '@/server/auth/session';
 import { pool } from '@/server/db/pool';
 import { houseNow } from '@/server/queries/clock';
+import { planCalendar } from '@/server/queries/person-calendar';
 import { sharedBoard } from '@/server/queries/shared-board';
 import { readWholePlan } from '@/server/queries/whole-problem';
 
 interface Form {
   type: string;
   ending: string;
-  write: (board: Board, now: number) => string | Promise<string>;
+  write: (board: Board, now: number, person: number | null) => string | Promise<string>;
 }
 
 const FORMS: Record<string, Form> = {
   calendar: {
     ...{ type: 'text/calendar; charset=utf-8', ending: 'ics' },
-    write: ({ house, doughs, machines }, now) => writeCalendar(house.name, planEvents(doughs, machines), now),
+    write: (_, now, person) => planCalendar(pool(), now, person),
   },
   csv: {
     ...{ type: 'text/csv; charset=utf-8', ending: 'csv' },
@@ -26,16 +27,29 @@ const FORMS: Record<string, Form> = {
     ...{ type: 'application/json', ending: 'json' },
     write: async (_, now) => `${JSON.stringify((await readWholePlan(pool(), now)).problem, null, 1)}\n`,
   },
+  plan: {
+    ...{ type: 'application/json', ending: 'json' },
+    write: async (_, now) => {
+      const { problem, present } = await readWholePlan(pool(), now);
+      const head = { format: 'hefeteig-plan/1', problem: problem.name, status: 'feasible' };
+      return `${JSON.stringify({ ...head, cost: planCost(problem, present), times: present }, null, 1)}\n`;
+    },
+  },
 };
 
-/** The plan as a file: `?as=calendar` (hands-on work), `csv` (every step) or `problem` (what is still open). */
+/**
+ * The plan as a file: `?as=calendar` (hands-on work; with `&person=` what the rota gives to one), `csv` (every step),
+ * `problem` (what is still open) or `plan` (its times).
+ */
 export async function GET(request: Request): Promise<Response> {
   if (!(await signedIn())) return new Response('You are signed out.', { status: 401 });
   const as = new URL(request.url).searchParams.get('as') ?? '';
   const form = Object.hasOwn(FORMS, as) ? FORMS[as] : undefined;
-  if (!form) return new Response('The plan comes as calendar, csv or problem.', { status: 404 });
+  if (!form) return new Response('The plan comes as calendar, csv, problem or plan.', { status: 404 });
   const now = await houseNow(pool());
-  const text = await form.write(await sharedBoard(pool(), now, 2), now);
+  const asked = Number(new URL(request.url).searchParams.get('person') ?? NaN);
+  const person = Number.isInteger(asked) && asked > 0 ? asked : null;
+  const text = await form.write(await sharedBoard(pool(), now, 2), now, person);
   const headers = {
     'content-type': form.type,
     'content-disposition': `attachment; filename="plan.${form.ending}"`,

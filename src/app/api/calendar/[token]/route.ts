@@ -1,0 +1,12 @@
+import { pool } from '@/server/db/pool';
+import { houseNow } from '@/server/queries/clock';
+import { addressOf, planCalendar } from '@/server/queries/person-calendar';
+
+/** A calendar by its private address: whoever knows it reads it, and can do nothing else. */
+export async function GET(_: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
+  const { token } = await params;
+  const address = await addressOf(pool(), token);
+  if (!address) return new Response('There is no calendar at this address.', { status: 404 });
+  const text = await planCalendar(pool(), await houseNow(pool()), address.personId);
+  return new Response(text, { headers: { 'content-type': 'text/calendar; charset=utf-8' } });
+}

@@ -1,0 +1,32 @@
+import { writeCalendar } from '@/core/formats/icalendar';
+import { planEvents } from '@/core/formats/plan-table';
+import { rota } from '@/core/floor/rota';
+import { tokenHash } from '../auth/token';
+import { rowsOf, type Db } from '../db/rows';
+import { houseBook } from './house-book';
+import { sharedBoard } from './shared-board';
+
+/** The plan's hands-on work as a calendar: all of it, or what the rota gives to one person. */
+export async function planCalendar(db: Db, now: number, personId: number | null): Promise<string> {
+  const { house, doughs, machines, presences } = await sharedBoard(db, now, 2);
+  if (personId === null) return writeCalendar(house.name, planEvents(doughs, machines), now);
+  const { people } = await houseBook(db, now);
+  const own = rota(doughs, people, presences).filter(({ personIds }) => personIds.includes(personId));
+  const name = people.find(({ id }) => id === personId)?.name ?? '';
+  return writeCalendar(
+    `${house.name}: ${name}`,
+    planEvents(doughs, machines, new Set(own.map(({ task }) => task))),
+    now,
+  );
+}
+
+/** Whose calendar a private address gives; undefined where there is no such address. */
+export async function addressOf(db: Db, token: string): Promise<{ personId: number | null } | undefined> {
+  const [row] = await rowsOf<{ personId: number | null }>(
+    db,
+    `SELECT a.person_id AS personId FROM calendar_address a JOIN person maker ON maker.id = a.made_by AND maker.active
+     WHERE a.token_hash = ?`,
+    [tokenHash(token)],
+  );
+  return row;
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import { useState } from 'react';
+import type { HouseBook } from '@/core/floor/house-book';
+import { LONGEST_CALENDAR, readBusy } from '@/core/formats/busy';
+import { dayMonth, dayTime } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { Choice } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { HeldNote } from './held-note';
+import { useChange } from './use-change';
+
+/** Busy times of a person or machine from an iCalendar file, shown before they are taken. */
+export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: string; onClose: () => void }) {
+  const { change, held, calm } = useChange();
+  const [of, setOf] = useState(`p${book.people[0]?.id ?? ''}`);
+  const [text, setText] = useState('');
+  const [tooLarge, setTooLarge] = useState<string | null>(null);
+  const read = text === '' ? null : readBusy(text, zone);
+  const choose = (file: File) => {
+    const large = file.size > 2 * LONGEST_CALENDAR;
+    setTooLarge(
+      large ? `${file.name} has ${Math.round(file.size / 1e6)} MB; a calendar is 4 MB at most.` : null,
+    );
+    if (!large) void file.text().then(setText);
+  };
+  const take = async () => {
+    const [personId, machineId] = of.startsWith('p') ? [Number(of.slice(1)), null] : [null, of.slice(1)];
+    if (await change('take-busy', { personId, machineId, busy: read?.busy })) onClose();
+  };
+  return (
+    <Sheet open onOpenChange={onClose} title="Busy times from a calendar">
+      <div className="grid gap-3">
+        <Choice
+          label="Whose calendar"
+          value={of}
+          options={[
+            ...book.people.map(({ id, name }) => ({ id: `p${id}`, name })),
+            ...book.machines.map(({ id, label }) => ({ id: `m${id}`, name: label })),
+          ]}
+          onChoose={setOf}
+        />
+        <input
+          type="file"
+          aria-label="Calendar file"
+          accept=".ics,text/calendar"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) choose(file);
+          }}
+        />
+        {[...(tooLarge ? [tooLarge] : []), ...(read?.faults ?? [])].slice(0, 10).map((fault) => (
+          <p key={fault} role="alert" className="text-warn">
+            {fault}
+          </p>
+        ))}
+        {read && read.busy.length > 0 && (
+          <>
+            <ul aria-label="Busy times" className="max-h-60 overflow-y-auto" tabIndex={0}>
+              {read.busy.slice(0, 100).map(({ source, summary, start, end }) => (
+                <li key={source} className="flex justify-between gap-3 border-b border-hairline py-1">
+                  <span>{summary}</span>
+                  <span>
+                    {dayMonth(start, zone)} {dayTime(start, zone)} to {dayTime(end, zone)}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <HeldNote held={held} onDone={onClose} onCalm={calm} />
+            <Button look="act" className="min-h-11 justify-self-start" onClick={() => void take()}>
+              Take {read.busy.length} busy {read.busy.length === 1 ? 'time' : 'times'}
+            </Button>
+          </>
+        )}
+      </div>
+    </Sheet>
+  );
+}
