@@ -18,7 +18,7 @@ test('the planner looks at a fortnight, at one hour, and takes the plan along', 
 
   await page.keyboard.press('f');
   const files = page.getByRole('dialog', { name: 'Take the plan along' });
-  await expect(files.getByRole('link')).toHaveCount(3);
+  await expect(files.getByRole('link')).toHaveCount(4);
   const download = page.waitForEvent('download');
   await files.getByRole('link', { name: /^Calendar/ }).click();
   expect((await download).suggestedFilename()).toBe('plan.ics');

@@ -10,8 +10,8 @@ export interface Search {
   seed?: number;
   /** A plan to begin from. */
   from?: Times;
-  /** Told of each better plan. */
-  onBetter?: (cost: number) => void;
+  /** Told of each better plan, and of the ids of the promises that are late in it. */
+  onBetter?: (cost: number, late: string[]) => void;
   /** Ends the search with the best so far. */
   signal?: AbortSignal;
 }
@@ -19,7 +19,7 @@ export interface Search {
 interface Waiting {
   resolve: (solution: Solution) => void;
   reject: (error: Error) => void;
-  onBetter?: ((cost: number) => void) | undefined;
+  onBetter?: Search['onBetter'] | undefined;
 }
 
 /** The planner's thread of this process and who waits for its answers. */
@@ -46,7 +46,9 @@ export function planInThread(
     thread.worker.ref();
     // A thread at work reads no messages, but it sees this number change.
     const stop = new Int32Array(new SharedArrayBuffer(4));
-    signal?.addEventListener('abort', () => Atomics.store(stop, 0, 1));
+    const end = () => Atomics.store(stop, 0, 1);
+    if (signal?.aborted) end();
+    signal?.addEventListener('abort', end);
     const request: PlanRequest = { id, problem, until: { seconds }, seed, stop, ...(from ? { from } : {}) };
     thread.worker.postMessage(request);
   });
@@ -63,7 +65,7 @@ function startThread(): Thread {
   worker.on('message', (answer: PlanAnswer) => {
     const waiting = thread.waiting.get(answer.id);
     if ('better' in answer) {
-      waiting?.onBetter?.(answer.better);
+      waiting?.onBetter?.(answer.better, answer.late);
       return;
     }
     waiting?.resolve(answer.solution);

@@ -14,14 +14,14 @@ export interface PlanRequest {
 }
 
 /** A better plan on the way, or the end. */
-export type PlanAnswer = { id: number; better: number } | { id: number; solution: Solution };
+export type PlanAnswer = { id: number; better: number; late: string[] } | { id: number; solution: Solution };
 
 parentPort?.on('message', ({ id, problem, until, seed, stop, from }: PlanRequest) => {
   const deadline = 'at' in until ? until.at : Date.now() + until.seconds * 1000;
   const solution = solve(problem, {
     seed,
     shouldStop: () => Date.now() > deadline || (stop !== undefined && Atomics.load(stop, 0) !== 0),
-    onBetter: (better) => parentPort?.postMessage({ id, better } satisfies PlanAnswer),
+    onBetter: (better, late) => parentPort?.postMessage({ id, better, late } satisfies PlanAnswer),
     ...(from ? { from } : {}),
   });
   parentPort?.postMessage({ id, solution } satisfies PlanAnswer);

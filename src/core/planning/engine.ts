@@ -12,8 +12,8 @@ export interface SearchOptions {
   seed: number;
   /** Asked between moves; the search gives its best so far when it says true. */
   shouldStop: () => boolean;
-  /** Told of each better sound plan. */
-  onBetter?: (cost: number) => void;
+  /** Told of each better sound plan, and of the ids of the promises that are late in it. */
+  onBetter?: (cost: number, late: string[]) => void;
   /** A plan to begin from: what of it still holds is kept at first. */
   from?: Times;
 }
@@ -96,7 +96,15 @@ class Search {
     const { state } = this;
     if (state.overload > 0 || (this.best && state.cost >= this.best.cost)) return;
     this.best = { times: state.snapshot(), cost: state.cost };
-    this.options.onBetter?.(state.cost);
+    this.options.onBetter?.(state.cost, this.late());
+  }
+
+  private late(): string[] {
+    const { state } = this;
+    return state.network.model.tasks.flatMap(({ index, outputs }) => {
+      const [, end] = state.span(index);
+      return outputs.filter(({ due }) => end > due).map(({ id }) => id);
+    });
   }
 
   /** Puts every dough where it was, or as near as it can be now, and makes the plan sound. */

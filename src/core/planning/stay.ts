@@ -1,5 +1,10 @@
 import type { Output, PlanProblem, Times } from './problem';
 
+const STAY = 'stay ';
+
+/** Tells a wish to stay from a promise. */
+export const isStay = (outputId: string): boolean => outputId.startsWith(STAY);
+
 /**
  * The problem with a wish that steps stay where they are: a minute by which one of `steps` ends earlier or later than in
  * `present` costs `weight`. It is written in the file's own terms, as a promise that is late and stale at once, so a
@@ -19,7 +24,7 @@ export function withStay(
   const wishes = [...steps].flatMap((id): Output[] => {
     const due = present[id]?.[1];
     if (due === undefined || due < 0 || due > problem.horizon || !ids.has(id)) return [];
-    return [{ id: `stay ${id}`, task: id, due, lateCost: weight, freshFor: 0, staleCost: weight }];
+    return [{ id: `${STAY}${id}`, task: id, due, lateCost: weight, freshFor: 0, staleCost: weight }];
   });
   return { ...problem, outputs: [...problem.outputs, ...wishes] };
 }

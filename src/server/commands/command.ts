@@ -18,6 +18,16 @@ export interface CommandContext {
   person: Person;
   /** What the house's clock shows. */
   now: number;
+  /** Somebody who waits, and may be told how far it is or say that it is enough. */
+  live?: Live;
+}
+
+/** A line to somebody who waits for a long command. */
+export interface Live {
+  /** The plan's points so far, and how many promises are late in it. */
+  onBetter: (points: number, late: number) => void;
+  /** Ends the search with the best so far. */
+  signal: AbortSignal;
 }
 
 /** One way to change something. `run` is inside a transaction; what it throws leaves nothing behind. */

@@ -9,6 +9,7 @@ import { houseNow } from '../queries/clock';
 import { houseBook } from '../queries/house-book';
 import { people, staffing } from '../queries/house';
 import { orderBook } from '../queries/orders';
+import { addressOf, planCalendar } from '../queries/person-calendar';
 import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';
@@ -252,5 +253,36 @@ describe('orders', () => {
       runCommand('move-frozen', jonas, { productId, pieces: 10 }),
     );
     expect(stock).toBeGreaterThan(10);
+  });
+});
+
+describe('calendars', () => {
+  it('of a person come in as times away, once, however often they are read', async () => {
+    const start = Date.parse('2026-11-23T02:00:00+01:00');
+    const busy = [{ source: 'u1 1', summary: 'course', start, end: start + 60 * MINUTE }];
+    const input = { personId: jonas.id, machineId: null, busy, sure: true };
+    await ok(runCommand('take-busy', mara, input));
+    await ok(runCommand('take-busy', mara, { ...input, busy: [{ ...busy[0], end: start + 90 * MINUTE }] }));
+    const own = (await houseBook(house.pool, await now())).exceptions.filter(({ note }) => note === 'course');
+    expect(own).toMatchObject([{ kind: 'away', personId: jonas.id, start, end: start + 90 * MINUTE }]);
+    expect((await refused(runCommand('take-busy', mara, { ...input, machineId: 'oven' }))).message).toMatch(
+      /one person or to one machine/,
+    );
+  });
+
+  it('go out at a private address that only its owner or a planner can make, and the newest one counts', async () => {
+    const make = (person: Person, of: number | null) => runCommand('make-address', person, { personId: of });
+    expect((await refused(make(jonas, null))).message).toMatch(/somebody else’s work/);
+    const first = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
+    const second = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
+    expect(await addressOf(house.pool, first)).toBeUndefined();
+    expect(await addressOf(house.pool, second)).toEqual({ personId: jonas.id });
+    expect(await addressOf(house.pool, 'guessed')).toBeUndefined();
+    const own = await planCalendar(house.pool, await now(), jonas.id);
+    const all = await planCalendar(house.pool, await now(), null);
+    const events = (text: string) => text.match(/BEGIN:VEVENT/g)?.length ?? 0;
+    expect(events(own)).toBeGreaterThan(0);
+    expect(events(own)).toBeLessThan(events(all));
+    expect(own).toContain('NAME:Backhaus Lindenried: Jonas');
   });
 });

@@ -3,6 +3,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/floor/drift';
 import { floorDough } from '@/core/floor/board';
 import type { Proposal, ProposalAct, ProposalBody } from '@/core/floor/proposal';
+import { isStay } from '@/core/planning/stay';
 import { MINUTE } from '@/core/time/local';
 import { write } from '../db/rows';
 import { doughsDueFrom, newestPlan } from '../queries/doughs';
@@ -60,7 +61,14 @@ export const proposeMend = command<{ seconds?: number }, Mended>({
     const causes = new Map(
       found.flatMap(({ doughId, sentence }) => (doughId === null ? [] : [[doughId, sentence]])),
     );
-    const body = planOf(await replan(db, now, { seconds: input.seconds ?? value('plan_seconds'), causes }));
+    const { live } = context;
+    const watched = live && {
+      signal: live.signal,
+      onBetter: (points: number, late: string[]) =>
+        live.onBetter(points, late.filter((id) => !isStay(id)).length),
+    };
+    const seconds = input.seconds ?? value('plan_seconds');
+    const body = planOf(await replan(db, now, { seconds, causes, ...watched }));
     const title = found[0]?.sentence ?? 'The plan as it could be';
     const kind = found.length > 0 ? 'mend' : 'better';
     const proposal = await keepProposal(context, kind, title, body);

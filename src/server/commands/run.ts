@@ -12,7 +12,7 @@ import { removeIngredient, saveIngredient } from './ingredients';
 import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { tellPlace } from './tell-place';
-import { Refusal, type Command } from './command';
+import { Refusal, type Command, type Live } from './command';
 import {
   addOrder,
   changeOrder,
@@ -40,10 +40,10 @@ import { removeDough, restoreDough } from './remove-dough';
 import { setClock } from './set-clock';
 import { check } from './check';
 
-const COMMANDS = new Map<string, (person: Person, input: unknown) => Promise<unknown>>();
+const COMMANDS = new Map<string, (person: Person, input: unknown, live?: Live) => Promise<unknown>>();
 
 function register<Input, Output>(command: Command<Input, Output>): void {
-  COMMANDS.set(command.name, (person, input) => execute(command, person, input));
+  COMMANDS.set(command.name, (person, input, live) => execute(command, person, input, live));
 }
 
 register(addDough);
@@ -90,6 +90,7 @@ async function execute<Input, Output>(
   command: Command<Input, Output>,
   person: Person,
   raw: unknown,
+  live?: Live,
 ): Promise<Output> {
   if (!command.roles.includes(person.role)) {
     throw new Refusal(`${person.name} may not do this here; a ${command.roles.join(' or ')} can.`);
@@ -97,7 +98,7 @@ async function execute<Input, Output>(
   const input = check(command.schema, raw);
   return transaction(pool(), async (db) => {
     const now = await houseNow(db);
-    const output = await command.run({ db, person, now }, input);
+    const output = await command.run({ db, person, now, ...(live ? { live } : {}) }, input);
     const dough = command.doughOf(input, output);
     await write(db, 'INSERT INTO change_feed (at, command, dough_id) VALUES (?, ?, ?)', [
       new Date(),
@@ -112,11 +113,11 @@ async function execute<Input, Output>(
  * Runs a command by name for a signed-in person: permission, schema, transaction, change feed.
  * Refusals are answers; anything else that goes wrong is thrown.
  */
-export async function runCommand(name: string, person: Person, input: unknown): Promise<Answer> {
+export async function runCommand(name: string, person: Person, input: unknown, live?: Live): Promise<Answer> {
   const run = COMMANDS.get(name);
   if (!run) return refused(404, new Refusal(`There is nothing called ${name.slice(0, 40)} to do here.`));
   try {
-    return { ok: true, result: (await run(person, input)) ?? null };
+    return { ok: true, result: (await run(person, input, live)) ?? null };
   } catch (error) {
     if (error instanceof Refusal) return refused(422, error);
     throw error;

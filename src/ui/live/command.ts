@@ -2,7 +2,8 @@
 
 import type { Answer } from '@/core/floor/answer';
 
-const AWAY: Answer = {
+/** Nobody answered. */
+export const AWAY: Answer = {
   ok: false,
   status: 0,
   message: 'The bakery’s computer does not answer. Nothing was changed; try again in a moment.',

@@ -1,7 +1,6 @@
 'use client';
 
 import { ChevronLeft, ChevronRight, Plus, Redo2, Undo2, ZoomIn, ZoomOut } from 'lucide-react';
-import { clockTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { canZoom, homeWindow, moved, spanWords, zoomed, type TimeWindow } from './time-window';
 
@@ -27,11 +26,11 @@ const ICON = { 'aria-hidden': true, size: 18 } as const;
 export function PlanBar(props: Props) {
   const { view, onView, now, zone, openDoughs, late, history, onAct, onSheet } = props;
   return (
-    <div className="flex flex-wrap items-center gap-2 py-2">
+    <div className="flex flex-wrap items-center gap-1.5 py-2">
       <Button onClick={() => onView(moved(view, -1))} aria-label="Earlier">
         <ChevronLeft {...ICON} />
       </Button>
-      <Button onClick={() => onView(homeWindow(now, view.hours, zone))}>Now {clockTime(now, zone)}</Button>
+      <Button onClick={() => onView(homeWindow(now, view.hours, zone))}>Now</Button>
       <Button onClick={() => onView(moved(view, 1))} aria-label="Later">
         <ChevronRight {...ICON} />
       </Button>
@@ -50,8 +49,12 @@ export function PlanBar(props: Props) {
         <span className="sr-only"> under way or to come</span>, {spanWords(view.hours)}
       </p>
       {late > 0 && (
-        <Button className="font-semibold text-warn" onClick={props.onLate}>
-          {late} {late === 1 ? 'promise' : 'promises'} late
+        <Button
+          className="font-semibold text-warn"
+          onClick={props.onLate}
+          aria-label={`${late} ${late === 1 ? 'promise' : 'promises'} late`}
+        >
+          {late} late
         </Button>
       )}
       <input

@@ -4,7 +4,10 @@ import { useState } from 'react';
 import type { Drift } from '@/core/floor/drift';
 import type { Proposal } from '@/core/floor/proposal';
 import { Button } from '../kit/button';
-import { send } from '../live/command';
+import { workOutMend, type Progress } from '../live/mend';
+
+/** How long a mend is looked for unless somebody has enough of it, s. */
+const SECONDS = 5;
 
 /** Where the day has left the plan, and what is proposed for it. One line, and the one thing to do. */
 export function PlanNews({
@@ -18,15 +21,16 @@ export function PlanNews({
   onLook: (proposal: Proposal) => void;
   onJump: (drift: Drift) => void;
 }) {
-  const [busy, setBusy] = useState(false);
+  const [search, setSearch] = useState<{ stop: () => void; progress: Progress | null } | null>(null);
   const [told, setTold] = useState<string | null>(null);
   const [newest] = mends;
   const [first] = drifts;
   const work = async () => {
-    setBusy(true);
     setTold(null);
-    const answer = await send('propose-mend', {});
-    setBusy(false);
+    const { answer: end, stop } = workOutMend(SECONDS, (progress) => setSearch({ stop, progress }));
+    setSearch({ stop, progress: null });
+    const answer = await end;
+    setSearch(null);
     if (!answer.ok) return setTold(answer.message);
     const { proposal, passed } = answer.result as { proposal: Proposal; passed: boolean };
     if (passed) setTold('The shifts were small; the plan has followed.');
@@ -44,14 +48,30 @@ export function PlanNews({
           {drifts.length > 1 && `, and ${drifts.length - 1} more`}
         </button>
       )}
-      {newest ? (
-        <Button look="act" onClick={() => onLook(newest)}>
-          Look at the proposed plan
-        </Button>
+      {search ? (
+        <>
+          <span role="status">
+            Working it out
+            {search.progress &&
+              `: ${search.progress.points} points, ${search.progress.late === 0 ? 'nothing late' : `${search.progress.late} late`}`}
+          </span>
+          <Button onClick={search.stop}>Stop and keep the best</Button>
+        </>
+      ) : newest ? (
+        <>
+          <Button look="act" onClick={() => onLook(newest)}>
+            Look at the proposed plan
+          </Button>
+          {first && (
+            <Button look="quiet" onClick={() => void work()}>
+              Work it out anew
+            </Button>
+          )}
+        </>
       ) : (
         first && (
-          <Button look="act" disabled={busy} onClick={() => void work()}>
-            {busy ? 'Working it out …' : 'Work out a mend'}
+          <Button look="act" onClick={() => void work()}>
+            Work out a mend
           </Button>
         )
       )}
