@@ -23,6 +23,7 @@ import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
 import { LAMINATION } from './lamination';
+import { planningWork } from './planning';
 
 const TRIES = 15;
 const { values } = parseArgs({ options: { plans: { type: 'string' } } });
@@ -181,7 +182,7 @@ async function main(): Promise<void> {
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
       '',
     );
-    for (const { what, wanted, work } of LAMINATION)
+    for (const { what, wanted, work } of [...LAMINATION, ...planningWork()])
       row(what, `${(await timed(work)).toFixed(1)} ms`, wanted);
   } finally {
     await browser.close();

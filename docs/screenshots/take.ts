@@ -22,13 +22,28 @@ test('one current picture of each main view', async ({ browser }) => {
   await expect(planner.getByRole('heading', { name: 'Crescent 39', level: 1 })).toBeVisible();
   await keep(planner, 'dough');
   await planner.goto('/plan');
-  await planner.getByRole('button', { name: 'Add dough' }).click();
-  await planner.getByRole('textbox', { name: 'Pieces' }).fill('120');
-  await planner.getByRole('combobox', { name: 'Ready on' }).selectOption({ index: 0 });
-  await planner.getByRole('textbox', { name: 'at' }).fill('18:00');
-  await planner.getByRole('dialog').getByRole('button', { name: 'Add dough' }).click();
-  await expect(planner.locator('p[role=alert]')).toContainText('cannot be ready');
-  await keep(planner, 'add-dough-too-soon');
+  await expect(planner.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
+  await planner.getByRole('button', { name: 'Wider' }).click();
+  await planner.getByRole('button', { name: 'Wider' }).click();
+  await keep(planner, 'plan-fortnight');
+  for (let step = 0; step < 8; step++) await planner.getByRole('button', { name: 'Closer' }).click();
+  await planner.getByRole('button', { name: 'Now' }).click();
+  await keep(planner, 'plan-hour');
+  await planner.goto('/plan');
+  await planner.getByRole('button', { name: /promises? late/ }).click();
+  await planner.getByRole('button', { name: 'Ways out' }).click();
+  await expect(planner.getByRole('button', { name: /Promise it for later/ })).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(planner.getByText('Working out:')).toHaveCount(0, { timeout: 60_000 });
+  await planner.getByRole('button', { name: /Promise it for later/ }).click();
+  await keep(planner, 'ways-out');
+  await planner.goto('/orders');
+  await expect(planner.getByRole('heading', { name: 'Proposed doughs' })).toBeVisible();
+  await keep(planner, 'orders');
+  await planner.goto('/house');
+  await expect(planner.getByRole('region', { name: 'People' })).toBeVisible();
+  await keep(planner, 'house');
 
   await planner.goto('/formulas');
   await planner.getByRole('link', { name: 'Levain crescent dough' }).click();
@@ -40,9 +55,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.getByRole('combobox', { name: 'Goes into' }).selectOption({ label: 'Freezer' });
   await expect(planner.getByRole('figure')).toContainText('wanted');
   await keep(planner, 'workbench-chill');
-  await planner.getByRole('tab', { name: 'Proof' }).click();
-  await expect(planner.getByRole('row', { name: /^Warm, in the proofer/ })).toBeVisible();
-  await keep(planner, 'workbench-proof');
 
   await planner.goto('/lamination');
   await expect(planner.getByRole('region', { name: /at 3\.9 mm/ }).getByRole('status')).toHaveText(
@@ -91,8 +103,4 @@ test('one current picture of each main view', async ({ browser }) => {
   await baker.goto('/bench');
   await baker.getByRole('button', { name: 'Night theme' }).click();
   await keep(baker, 'bench-night');
-  await baker.goto('/plan');
-  await expect(baker.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
-  await baker.setViewportSize({ width: 1280, height: 800 });
-  await keep(baker, 'plan-night');
 });

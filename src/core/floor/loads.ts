@@ -34,3 +34,26 @@ export function loadBins(
   }
   return bins;
 }
+
+/** When a machine stands at which setting, °C: uses at one setting that follow each other are one span. */
+export function settingSpans(
+  doughs: readonly FloorDough[],
+  resource: string,
+  { from, to, now }: { from: Instant; to: Instant; now: Instant },
+): { setting: number; start: Instant; end: Instant }[] {
+  const uses = doughs.flatMap((dough) =>
+    dough.steps.flatMap((step) => {
+      const setting = step.uses.find((use) => use.resource === resource)?.setting;
+      return setting === undefined ? [] : [{ setting, ...stepTimes(dough, step, now) }];
+    }),
+  );
+  const spans: { setting: number; start: Instant; end: Instant }[] = [];
+  for (const use of uses
+    .filter(({ start, end }) => end > from && start < to)
+    .sort((a, b) => a.start - b.start)) {
+    const last = spans.at(-1);
+    if (last?.setting === use.setting) last.end = Math.max(last.end, use.end);
+    else spans.push({ ...use });
+  }
+  return spans;
+}

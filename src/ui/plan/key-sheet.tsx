@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
   ['← →', 'Earlier or later'],
   ['+ −', 'Closer, to one hour, or wider, to a fortnight'],
   ['h', 'Here and now'],
+  ['g', 'Rows by dough, by station, by person'],
   ['f', 'Take the plan along as a file'],
   ['a', 'Add a dough'],
   ['t', 'Take the picked dough out'],

@@ -3,9 +3,10 @@
 import { useMemo } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { Board } from '@/core/floor/board';
-import { loadBins } from '@/core/floor/loads';
+import { loadBins, settingSpans } from '@/core/floor/loads';
 import { crewSteps } from '@/core/time/shifts';
 import type { TimeScale } from '../thread/geometry';
+import { xOf } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 
 const ROW = 24;
@@ -32,6 +33,7 @@ export function MachineLoads({
     const pools = [hands, ...board.machines.filter(({ id }) => SHOWN.includes(id))];
     return pools.map((pool) => ({
       ...pool,
+      settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to, now }),
       bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to, now }, binOf(scale)),
     }));
   }, [board, doughs, scale, now]);
@@ -49,7 +51,7 @@ export function MachineLoads({
         .join('; ')}
     >
       <svg width={scale.width} height={height} className="block">
-        {rows.map(({ id, label, capacity, unit, bins }, nth) => (
+        {rows.map(({ id, label, capacity, unit, bins, settings }, nth) => (
           <g key={id} transform={`translate(0 ${nth * ROW})`}>
             <path d={`M0 0.5H${scale.width}`} stroke="var(--hairline)" />
             {bins.map((held, i) => {
@@ -67,6 +69,19 @@ export function MachineLoads({
                 />
               );
             })}
+            {withRoom(settings, scale).map(({ setting, x }) => (
+              <text
+                key={x}
+                x={x}
+                y={19}
+                className="fill-ink font-label text-[13px] font-medium"
+                stroke="var(--ground)"
+                strokeWidth={2.5}
+                paintOrder="stroke"
+              >
+                {setting}°
+              </text>
+            ))}
             <text
               x={4}
               y={16}
@@ -87,4 +102,21 @@ export function MachineLoads({
       </svg>
     </div>
   );
+}
+
+/** Px that a setting's number needs, and what the row's own name takes at the left. */
+const NUMBER = 28;
+const NAME = 130;
+
+/** Where the settings of a machine are written: at the start of each, as far as they do not run into another. */
+function withRoom(
+  settings: ReturnType<typeof settingSpans>,
+  scale: TimeScale,
+): { setting: number; x: number }[] {
+  const placed: { setting: number; x: number }[] = [];
+  for (const { setting, start } of settings) {
+    const x = xOf(scale, start);
+    if (x >= Math.max(NAME, (placed.at(-1)?.x ?? -NUMBER) + NUMBER)) placed.push({ setting, x });
+  }
+  return placed;
 }

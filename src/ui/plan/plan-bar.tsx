@@ -12,6 +12,8 @@ interface Props {
   openDoughs: number;
   late: number;
   onLate: () => void;
+  group: Group;
+  onGroup: (group: Group) => void;
   filter: string;
   onFilter: (text: string) => void;
   /** What undo would take back and redo would do again; null where the person may not plan. */
@@ -19,6 +21,9 @@ interface Props {
   onAct: (act: 'undo-plan' | 'redo-plan') => void;
   onSheet: (sheet: 'add' | 'keys' | 'files') => void;
 }
+
+/** How the rows of the plan are gathered. */
+export type Group = 'dough' | 'station' | 'person';
 
 const ICON = { 'aria-hidden': true, size: 18 } as const;
 
@@ -57,11 +62,21 @@ export function PlanBar(props: Props) {
           {late} late
         </Button>
       )}
+      <select
+        aria-label="Rows"
+        className="min-h-9 rounded border border-edge bg-flour px-1 text-[15px]"
+        value={props.group}
+        onChange={(event) => props.onGroup(event.target.value as Group)}
+      >
+        <option value="dough">Doughs</option>
+        <option value="station">Stations</option>
+        <option value="person">People</option>
+      </select>
       <input
         type="search"
         aria-label="Show only doughs with this word"
-        placeholder="Only with …"
-        className="min-h-9 w-24 rounded border border-edge bg-flour px-2 text-[15px]"
+        placeholder="Only …"
+        className="min-h-9 w-18 rounded border border-edge bg-flour px-2 text-[15px]"
         value={props.filter}
         onChange={(event) => props.onFilter(event.target.value)}
       />

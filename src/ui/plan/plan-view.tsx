@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
 import { drifts } from '@/core/floor/drift';
+import { byPerson, byStation } from '@/core/floor/groups';
 import { promisesOf } from '@/core/floor/promises';
 import type { Proposal } from '@/core/floor/proposal';
 import { rota, unmanned } from '@/core/floor/rota';
@@ -24,7 +25,8 @@ import { KeySheet } from './key-sheet';
 import { MachineLoads } from './machine-loads';
 import { MendSheet } from './mend-sheet';
 import { MoveCard } from './move-card';
-import { PlanBar } from './plan-bar';
+import { GroupRows, GROUP_ROW } from './group-rows';
+import { PlanBar, type Group } from './plan-bar';
 import { PlanFiles } from './plan-files';
 import { PlanNews } from './plan-news';
 import { ThreadRow, ROW } from './thread-row';
@@ -69,6 +71,7 @@ export function PlanView({
   const [picked, setPicked] = useState<number | null>(null);
   const [step, setStep] = useState<string | null>(null);
   const [filter, setFilter] = useState('');
+  const [group, setGroup] = useState<Group>('dough');
   const [sheet, setSheet] = useState<'add' | 'keys' | 'files' | 'ways' | null>(null);
   const [looked, setLooked] = useState<Proposal | null>(null);
   const [taken, setTaken] = useState<{ id: number; name: string } | null>(null);
@@ -112,7 +115,13 @@ export function PlanView({
   const openDoughs = shown.filter((dough) => !dough.state.finished);
   const selected = doughs.find(({ id }) => id === picked) ?? openDoughs[0] ?? shown[0];
   const facts = selected && factsOf(selected.id);
-  const height = Math.max(1, shown.length) * ROW;
+  const rows =
+    group === 'station'
+      ? byStation(shown, board.machines, now)
+      : group === 'person'
+        ? byPerson(shown, board.people, duties, now)
+        : [];
+  const height = Math.max(1, shown.length * ROW, rows.length * GROUP_ROW);
   const mayPlan = person.role === 'planner';
   const late = doughs.filter(
     (dough) =>
@@ -152,6 +161,7 @@ export function PlanView({
     'Shift+ArrowRight': () => inHand && hand.by(30),
     '+': () => setView(zoomed(view, -1)),
     '-': () => setView(zoomed(view, 1)),
+    g: () => setGroup(group === 'dough' ? 'station' : group === 'station' ? 'person' : 'dough'),
     h: () => setView(homeWindow(now, view.hours, zone)),
     f: () => setSheet('files'),
     a: () => mayPlan && setSheet('add'),
@@ -170,7 +180,8 @@ export function PlanView({
       <h1 className="sr-only">Plan</h1>
       <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
         <PlanBar
-          {...{ view, now, zone, filter }}
+          {...{ view, now, zone, filter, group }}
+          onGroup={setGroup}
           onView={setView}
           onFilter={setFilter}
           openDoughs={openDoughs.length}
@@ -206,7 +217,8 @@ export function PlanView({
             <svg width={width} height={height} className="absolute inset-0">
               {width > 0 && <Ground scale={scale} staffed={staffed} zone={zone} height={height} />}
             </svg>
-            {drawn.map((dough) => (
+            {width > 0 && <GroupRows {...{ rows, scale, now, zone }} picked={selected?.id} onPick={pick} />}
+            {(group === 'dough' ? drawn : []).map((dough) => (
               <ThreadRow
                 key={dough.id}
                 dough={dough}
