@@ -73,10 +73,17 @@ async function theDatabase(): Promise<Database> {
   return (database ??= await startDatabase(home, await freePort(), 'only-for-tests'));
 }
 
+/** One morning on one bakery; then planning on another, which would move what the morning works on. */
 async function browser(): Promise<Tally> {
-  const file = join(scratch, 'browser.json');
+  const morning = await played('playwright.config.ts');
+  const planning = await played('playwright.planning.config.ts');
+  return { passed: morning.passed + planning.passed, failed: morning.failed + planning.failed };
+}
+
+async function played(config: string): Promise<Tally> {
+  const file = join(scratch, `${config}.json`);
   const db = await theDatabase();
-  const code = await run(bin('playwright'), ['test', '--reporter=list,json'], {
+  const code = await run(bin('playwright'), ['test', '--config', config, '--reporter=list,json'], {
     HEFETEIG_TEST_DATABASE: db.url(''),
     HEFETEIG_BUILD: 'build/test',
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,

@@ -1,4 +1,4 @@
-import type { BoardDough } from '@/core/floor/board';
+import { floorDough, type BoardDough } from '@/core/floor/board';
 import { madeRoomFor, planChanges, type StepTimes } from '@/core/floor/plan-changes';
 import type { LatePromise, ProposalAct, ProposalBody } from '@/core/floor/proposal';
 import type { WholePlan } from '@/core/floor/whole-plan';
@@ -154,14 +154,16 @@ async function describe(
   };
 }
 
-function movedSteps({ id, steps }: BoardDough, { origin, problem }: WholePlan, times: Times): StepTimes {
-  const begun = new Set(problem.pins.filter(({ start }) => start < problem.now).map(({ task }) => task));
+function movedSteps(dough: BoardDough, { origin }: WholePlan, times: Times): StepTimes {
+  const { id, steps } = dough;
+  const { state } = floorDough(dough);
   return Object.fromEntries(
     steps.flatMap(({ key, plannedStart, plannedEnd }) => {
       const [start, end] = times[taskId(id, key)] ?? [];
       if (start === undefined || end === undefined) return [];
       // What is under way began when it did; the plan for that is not rewritten.
-      const from = begun.has(taskId(id, key)) ? plannedStart : origin + start * MINUTE;
+      const begun = state.steps.get(key)?.status !== 'open';
+      const from = begun ? plannedStart : origin + start * MINUTE;
       const at: [number, number] = [from, Math.max(from, origin + end * MINUTE)];
       return at[0] === plannedStart && at[1] === plannedEnd ? [] : [[key, at]];
     }),

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alertOf, expectAccessible, signIn } from './support/people';
+import { alertOf, expectAccessible, signIn } from '../support/people';
 
 /** The row of a dough in the plan. */
 const row = (page: Page, dough: string) =>

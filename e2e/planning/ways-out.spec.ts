@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './support/people';
+import { expectAccessible, signIn } from '../support/people';
 
 test('a promise that cannot be kept has ways out, each with its price; one is tried and kept', async ({
   browser,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { alertOf, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
+import { alertOf, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
 
 test('an order becomes a dough in the plan, with the time until which it can be changed', async ({
   browser,
