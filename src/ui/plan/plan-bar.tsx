@@ -49,7 +49,7 @@ export function PlanBar(props: Props) {
       <Button onClick={() => onView(zoomed(view, 1))} disabled={!canZoom(view.hours, 1)} aria-label="Wider">
         <ZoomOut {...ICON} />
       </Button>
-      <p className="ml-1 text-[15px] text-quiet max-sm:hidden" role="status">
+      <p className="text-[15px] text-quiet max-2xl:sr-only" role="status">
         {openDoughs} {openDoughs === 1 ? 'dough' : 'doughs'}
         <span className="sr-only"> under way or to come</span>, {spanWords(view.hours)}
       </p>
