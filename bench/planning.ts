@@ -21,6 +21,7 @@ export function planningWork(): Measured[] {
     problem,
     times,
     hands.map(({ id }) => id),
+    3,
   );
   let nth = 0;
   return [

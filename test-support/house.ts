@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { createConnection, type Pool } from 'mysql2/promise';
+import type { Answer } from '@/core/floor/answer';
 import { migrate } from '@/server/db/migrate';
 import { connect } from '@/server/db/pool';
 
@@ -25,4 +26,18 @@ export async function freshDatabase(): Promise<{ url: string; pool: Pool; close:
       await admin.end();
     },
   };
+}
+
+/** What a command that must be done has answered. */
+export async function ok<T>(answer: Promise<Answer>): Promise<T> {
+  const given = await answer;
+  if (!given.ok) throw new Error(given.message);
+  return given.result as T;
+}
+
+/** How a command that must be refused was refused. */
+export async function refusal(answer: Promise<Answer>): Promise<Extract<Answer, { ok: false }>> {
+  const given = await answer;
+  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
+  return given;
 }

@@ -41,6 +41,12 @@ test('a step is taken in the hand by keys, shown with what moves and what it cos
   expect((await kept).status()).toBe(200);
   const steps = page.getByRole('list', { name: 'Steps' });
   await expect(steps.getByLabel('fixed')).toHaveCount(1);
+  // What is fixed can be taken up again.
+  await page.keyboard.press('m');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(card).toContainText(/more steps? moves? with it|Nothing else moves/);
+  await expect(card).not.toContainText('No place there');
+  await page.keyboard.press('Escape');
   const undo = page.getByRole('button', { name: /^Undo: Brioche 9/ });
   await expect(undo).toBeVisible();
   await expectAccessible(page);

@@ -5,7 +5,15 @@ import { readOrdersCsv } from '../formats/orders-csv';
 import { coverDemand, type Made } from './cover';
 import { takeFrozen } from './frozen';
 import { demandBetween, type StandingOrder } from './orders';
-import { mergeDoughs, proposeDoughs, roomForFreezer, splitDough, withSpare, type Maker } from './propose';
+import {
+  makeTheSame,
+  mergeDoughs,
+  proposeDoughs,
+  roomForFreezer,
+  splitDough,
+  withSpare,
+  type Maker,
+} from './propose';
 
 const ZONE = 'Europe/Berlin';
 const at = (text: string) => parseLocal(text, ZONE) as number;
@@ -199,6 +207,21 @@ describe('proposed doughs', () => {
     expect(nuts && mergeDoughs(one, nuts, MAKERS, MAKING)).toEqual({
       refused: 'nuts is kept apart from the others.',
     });
+  });
+
+  it('make the same however they are merged, split or filled up for the freezer, until an order changes', () => {
+    const doughs = propose([1, 60, 0], [2, 40, 8], [4, 12, 0]);
+    const [one, other, third] = doughs;
+    if (!one || !other || !third) throw new Error('three doughs were to be proposed');
+    const merged = mergeDoughs(one, other.outputs[0]?.productId === 2 ? other : third, MAKERS, MAKING);
+    const halves = splitDough(one, MAKERS, MAKING);
+    if ('refused' in halves) throw new Error(halves.refused);
+    expect('refused' in merged).toBe(one.outputs[0]?.productId === 4);
+    expect(makeTheSame(doughs, [...halves, other, third])).toBe(true);
+    const spare = withSpare(one, { productId: one.outputs[0]?.productId ?? 0, pieces: 9 }, MAKERS, MAKING);
+    expect(makeTheSame(doughs, [third, spare, other])).toBe(true);
+    expect(makeTheSame(doughs, [one, other])).toBe(false);
+    expect(makeTheSame(doughs, propose([1, 61, 0], [2, 40, 8], [4, 12, 0]))).toBe(false);
   });
 
   it('fill a roomy bowl for the freezer, up to what is missing there', () => {

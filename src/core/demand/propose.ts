@@ -235,3 +235,15 @@ export function withSpare(
   });
   return { ...made, outputs, waits: dough.waits };
 }
+
+/** Whether these doughs make the same pieces for orders; what they make for the freezer is not counted. */
+export function makeTheSame(some: readonly ProposedDough[], others: readonly ProposedDough[]): boolean {
+  const left = new Map<number, number>();
+  const count = (doughs: readonly ProposedDough[], sign: 1 | -1) => {
+    for (const { productId, pieces, spare } of doughs.flatMap(({ outputs }) => outputs))
+      left.set(productId, (left.get(productId) ?? 0) + sign * (pieces - spare));
+  };
+  count(some, 1);
+  count(others, -1);
+  return [...left.values()].every((pieces) => pieces === 0);
+}

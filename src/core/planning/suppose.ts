@@ -36,3 +36,9 @@ export function usedBeyond(
     clash.rule === 'too-much' && clash.resource === resource ? [{ from: clash.from, to: clash.to }] : [],
   );
 }
+
+/** The problem with a step free that a planner has fixed; what is under way stays where it is. */
+export function withoutPin(problem: PlanProblem, task: string): PlanProblem {
+  const pins = problem.pins.filter((pin) => pin.task !== task || pin.start < problem.now);
+  return pins.length === problem.pins.length ? problem : { ...problem, pins };
+}

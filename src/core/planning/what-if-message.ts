@@ -3,7 +3,7 @@ import type { Reach, Supposed } from './what-if';
 
 /** What the page asks: a plan to suppose things of, where a step would take its dough, or how far it could go. */
 export type WhatIfAsk =
-  | { ask: 'plan'; problem: PlanProblem; present: Times; hands: string[] }
+  | { ask: 'plan'; problem: PlanProblem; present: Times; hands: string[]; stay: number }
   | { ask: 'move'; nth: number; task: string; start: number; whole: boolean }
   | { ask: 'reach'; nth: number; task: string };
 

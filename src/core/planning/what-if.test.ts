@@ -102,7 +102,7 @@ describe('a dragged step', () => {
         const hands = handsOf(problem);
         const id = hands[nth % hands.length] ?? '';
         const [start] = found.times[id] as [number, number];
-        const supposed = new WhatIf(problem, found.times, hands).move(id, start + by);
+        const supposed = new WhatIf(problem, found.times, hands, 1).move(id, start + by);
         if (!supposed) return;
         const after = { ...found.times, ...supposed.moved };
         const dough = problem.tasks.find((task) => task.id === id)?.dough;

@@ -55,13 +55,13 @@ export class WhatIf {
   /**
    * @param times the present plan, a time for every task
    * @param hands ids of the steps that people carry out: those that should stay where they can
-   * @param stay what a minute's move of one of them costs
+   * @param stay what a minute's move of one of them costs; the house's `stay_cost`
    */
   constructor(
     private readonly problem: PlanProblem,
     private readonly times: Times,
     hands: Iterable<string>,
-    stay = 1,
+    stay: number,
   ) {
     this.indexOf = new Map(problem.tasks.map(({ id }, i) => [id, i]));
     this.costBefore = planCost(problem, times);

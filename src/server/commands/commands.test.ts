@@ -3,14 +3,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/floor/board';
 import { floorDough } from '@/core/floor/board';
 import { formatLocal, MINUTE } from '@/core/time/local';
-import { freshDatabase } from '../../../test-support/house';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { rowsOf } from '../db/rows';
 import { seedDemo } from '../demo/seed';
 import { houseNow } from '../queries/clock';
 import { doughById, doughsDueFrom } from '../queries/doughs';
 import { people } from '../queries/house';
 import { currentProducts } from '../queries/products';
-import type { Answer } from '@/core/floor/answer';
 import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';
@@ -30,20 +29,6 @@ beforeAll(async () => {
   await ok(runCommand('set-clock', mara, { paused: true }));
 });
 afterAll(() => house.close());
-
-async function ok<T>(answer: Promise<Answer>): Promise<T> {
-  const given = await answer;
-  if (!given.ok) throw new Error(given.message);
-  return given.result as T;
-}
-
-async function refusal(
-  answer: Promise<Answer>,
-): Promise<{ message: string; field: string | null; offer: Record<string, unknown> | null }> {
-  const given = await answer;
-  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
-  return given;
-}
 
 const dough = (product: string, pieces: unknown, due: string) => ({
   clientId: randomUUID(),

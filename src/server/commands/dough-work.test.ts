@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freshDatabase } from '../../../test-support/house';
-import type { Answer } from '@/core/floor/answer';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/floor/board';
 import type { Lesson } from '@/core/floor/lesson';
 import { misfits } from '@/core/floor/misfit';
@@ -35,16 +34,6 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-async function ok<T>(answer: Promise<Answer>): Promise<T> {
-  const got = await answer;
-  if (!got.ok) throw new Error(got.message);
-  return got.result as T;
-}
-async function refusal(answer: Promise<Answer>): Promise<{ message: string; field: string | null }> {
-  const got = await answer;
-  if (got.ok) throw new Error(`It was done: ${JSON.stringify(got.result)}`);
-  return got;
-}
 async function count(
   table: 'formula_version' | 'floor_event' | 'place_reading' | 'evidence',
 ): Promise<number> {

@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Answer } from '@/core/floor/answer';
 import type { Person } from '@/core/floor/board';
 import { MINUTE } from '@/core/time/local';
-import { freshDatabase } from '../../../test-support/house';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { seedDemo } from '../demo/seed';
 import { houseNow } from '../queries/clock';
 import { houseBook } from '../queries/house-book';
@@ -27,18 +26,6 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => house.close());
 
-async function ok<T>(answer: Promise<Answer>): Promise<T> {
-  const given = await answer;
-  if (!given.ok) throw new Error(given.message);
-  return given.result as T;
-}
-
-async function refused(answer: Promise<Answer>) {
-  const given = await answer;
-  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
-  return given;
-}
-
 const now = () => houseNow(house.pool);
 const book = async () => orderBook(house.pool, await now());
 
@@ -51,7 +38,7 @@ describe('the house', () => {
     const none = { personId: jonas.id, shifts: [] };
     const both = { personId: ida.id, shifts: [] };
     await ok(runCommand('save-shifts', mara, { ...none, sure: true }));
-    const held = await refused(runCommand('save-shifts', mara, both));
+    const held = await refusal(runCommand('save-shifts', mara, both));
     expect(held.message).toMatch(/^The plan would be hurt: Hands: \d too few at (Thu|Fri) .*not kept yet/);
     expect(held.offer).toMatchObject({ sure: true });
     const shiftsOf = async (person: Person) =>
@@ -70,12 +57,12 @@ describe('the house', () => {
   }, 60_000);
 
   it('asks whether a shift ends before it starts', async () => {
-    const { message } = await refused(
+    const { message } = await refusal(
       runCommand('save-shifts', mara, { personId: jonas.id, shifts: week(14 * 60, 13 * 60) }),
     );
     expect(message).toMatch(/From 14:00 to 13:00 would be 23 h, into the next day/);
     const away = { kind: 'away', personId: jonas.id, machineId: null, units: null, note: '' };
-    const answer = await refused(
+    const answer = await refusal(
       runCommand('add-exception', mara, { ...away, start: '2026-11-24T14:00', end: '2026-11-24T06:00' }),
     );
     expect([answer.field, answer.message]).toEqual([
@@ -106,17 +93,17 @@ describe('the house', () => {
 
   it('refuses a second machine of one name, a machine of nothing, and who may not', async () => {
     const oven = { id: 'oven', label: 'Proofer', capacity: 9, changeover: 15 };
-    expect((await refused(runCommand('save-machine', mara, oven))).message).toMatch(/called Proofer already/);
+    expect((await refusal(runCommand('save-machine', mara, oven))).message).toMatch(/called Proofer already/);
     expect(
-      (await refused(runCommand('save-machine', mara, { ...oven, label: 'Oven', capacity: 0 }))).field,
+      (await refusal(runCommand('save-machine', mara, { ...oven, label: 'Oven', capacity: 0 }))).field,
     ).toBe('capacity');
-    expect((await refused(runCommand('save-machine', jonas, { ...oven, label: 'Oven' }))).message).toMatch(
+    expect((await refusal(runCommand('save-machine', jonas, { ...oven, label: 'Oven' }))).message).toMatch(
       /may not/,
     );
   });
 
   it('tells that a smaller oven would hurt the plan', async () => {
-    const { message } = await refused(
+    const { message } = await refusal(
       runCommand('save-machine', mara, { id: 'oven', label: 'Oven', capacity: 3, changeover: 15 }),
     );
     expect(message).toMatch(/Oven: \d trays too few/);
@@ -135,8 +122,8 @@ describe('the house', () => {
     await ok(runCommand('save-person', mara, lena));
     const known = (await houseBook(house.pool, await now())).people.find(({ name }) => name === 'Lena');
     expect(known).toMatchObject({ skills: ['bake'], shifts: [] });
-    expect((await refused(runCommand('save-person', mara, lena))).message).toMatch(/a Lena already/);
-    expect((await refused(runCommand('save-person', mara, { ...lena, name: 'Max', pin: '12' }))).field).toBe(
+    expect((await refusal(runCommand('save-person', mara, lena))).message).toMatch(/a Lena already/);
+    expect((await refusal(runCommand('save-person', mara, { ...lena, name: 'Max', pin: '12' }))).field).toBe(
       'pin',
     );
     await ok(runCommand('save-person', mara, { ...lena, id: known?.id, pin: '', active: false }));
@@ -150,7 +137,7 @@ describe('the house', () => {
       pin: '',
       active: false,
     };
-    expect((await refused(runCommand('save-person', mara, self))).message).toMatch(/take your own rights/);
+    expect((await refusal(runCommand('save-person', mara, self))).message).toMatch(/take your own rights/);
   });
 });
 
@@ -196,7 +183,7 @@ describe('orders', () => {
     ['for nobody', { customer: ' ' }, /Name the customer/],
     ['of something the house does not make', { productId: 999 }, /no such product/],
   ])('%s are refused', async (_, more, words) => {
-    expect((await refused(runCommand('add-order', mara, await order(more)))).message).toMatch(words);
+    expect((await refusal(runCommand('add-order', mara, await order(more)))).message).toMatch(words);
   });
 
   it('of 10,000 crescents are proposed as many equal doughs', async () => {
@@ -219,7 +206,7 @@ describe('orders', () => {
     const good = await order({ customer: 'File', due: '2026-11-24T10:00' });
     const bad = await order({ customer: 'File', due: '2026-11-01T10:00' });
     const own = async () => (await book()).demand.filter(({ customer }) => customer === 'File').length;
-    expect((await refused(runCommand('take-orders', mara, { orders: [good, bad] }))).message).toMatch(
+    expect((await refusal(runCommand('take-orders', mara, { orders: [good, bad] }))).message).toMatch(
       /passed already/,
     );
     expect(await own()).toBe(0);
@@ -246,7 +233,7 @@ describe('orders', () => {
 
   it('take from the freezer no more than there is', async () => {
     const productId = (await book()).stock[0]?.productId;
-    expect((await refused(runCommand('move-frozen', jonas, { productId, pieces: -900 }))).message).toMatch(
+    expect((await refusal(runCommand('move-frozen', jonas, { productId, pieces: -900 }))).message).toMatch(
       /only \d+ in the freezer/,
     );
     const { stock } = await ok<{ stock: number }>(
@@ -265,14 +252,14 @@ describe('calendars', () => {
     await ok(runCommand('take-busy', mara, { ...input, busy: [{ ...busy[0], end: start + 90 * MINUTE }] }));
     const own = (await houseBook(house.pool, await now())).exceptions.filter(({ note }) => note === 'course');
     expect(own).toMatchObject([{ kind: 'away', personId: jonas.id, start, end: start + 90 * MINUTE }]);
-    expect((await refused(runCommand('take-busy', mara, { ...input, machineId: 'oven' }))).message).toMatch(
+    expect((await refusal(runCommand('take-busy', mara, { ...input, machineId: 'oven' }))).message).toMatch(
       /one person or to one machine/,
     );
   });
 
   it('go out at a private address that only its owner or a planner can make, and the newest one counts', async () => {
     const make = (person: Person, of: number | null) => runCommand('make-address', person, { personId: of });
-    expect((await refused(make(jonas, null))).message).toMatch(/somebody else’s work/);
+    expect((await refusal(make(jonas, null))).message).toMatch(/somebody else’s work/);
     const first = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
     const second = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
     expect(await addressOf(house.pool, first)).toBeUndefined();

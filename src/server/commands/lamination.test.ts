@@ -5,7 +5,7 @@ import { floorDough } from '@/core/floor/board';
 import type { FloorEvent } from '@/core/floor/events';
 import { countTurns } from '@/core/floor/turns';
 import { usualScheme } from '../../../test-support/laminated';
-import { freshDatabase } from '../../../test-support/house';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { seedDemo } from '../demo/seed';
 import { houseNow } from '../queries/clock';
 import { doughCut } from '../queries/cut-plan';
@@ -34,17 +34,10 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-async function done<T>(name: string, person: Person, input: unknown): Promise<T> {
-  const answer = await runCommand(name, person, input);
-  if (!answer.ok) throw new Error(answer.message);
-  return answer.result as T;
-}
-
-async function refused(name: string, person: Person, input: unknown): Promise<string> {
-  const answer = await runCommand(name, person, input);
-  if (answer.ok) throw new Error('It was done, though it should be refused.');
-  return answer.message;
-}
+const done = <T>(name: string, person: Person, input: unknown): Promise<T> =>
+  ok<T>(runCommand(name, person, input));
+const refused = async (name: string, person: Person, input: unknown) =>
+  (await refusal(runCommand(name, person, input))).message;
 
 const schemeOf = async (name: string) => {
   const found = (await currentSchemes(house.pool)).find((one) => one.name === name);

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
-import { house, houseValues } from '../queries/house';
+import { house } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
 import { clientId, localTime, pieces } from './schemas';
 
@@ -44,13 +44,15 @@ interface OrderInput {
 
 const single = { clientId, customer, productId, pieces, due: localTime };
 
+/** Orders are taken for so many days ahead; longer is a slip of the year. */
+const LONGEST_AHEAD = 366;
+
 async function addOne({ db, now }: CommandContext, input: OrderInput): Promise<void> {
   const { zone } = await house(db);
   const dueAt = parseLocal(input.due, zone);
   if (dueAt === null) throw new Refusal('That day and time does not exist.', 'due');
   if (dueAt <= now) throw new Refusal(`${dayTime(dueAt, zone)} has passed already.`, 'due');
-  const ahead = (await houseValues(db))('plan_days_ahead');
-  if (dueAt > now + ahead * 26 * 24 * 60 * MINUTE)
+  if (dueAt > now + LONGEST_AHEAD * 24 * 60 * MINUTE)
     throw new Refusal('That is more than a year ahead.', 'due');
   await refuseUnknown(db, input.productId);
   // The same form sent twice is one order.

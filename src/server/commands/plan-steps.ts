@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { withoutPin } from '@/core/planning/suppose';
 import { WhatIf } from '@/core/planning/what-if';
 import type { Pin, PlanProblem } from '@/core/planning/problem';
 import { taskId } from '@/core/route/problem';
@@ -74,7 +75,11 @@ async function placedBy(
 ): Promise<{ placed: Placed[]; at: number }> {
   const { problem, present, hands, origin } = whole;
   const value = await houseValues(db);
-  const supposed = new WhatIf(problem, present, hands, value('stay_cost')).move(task, start, all);
+  const supposed = new WhatIf(withoutPin(problem, task), present, hands, value('stay_cost')).move(
+    task,
+    start,
+    all,
+  );
   if (!supposed)
     throw new Refusal(
       `There is no place for it at ${dayTime(origin + start * MINUTE, whole.zone)}: nobody is there, what it needs is taken, or a step before or after it leaves no time.`,

@@ -50,24 +50,27 @@ export async function movePlan(
      SELECT ?, dough_id, step_key, start_at, end_at, pinned FROM planned_step WHERE plan_version_id = ?`,
     [id, before],
   );
-  if (placed.length === 0) return id;
-  await write(
-    db,
-    `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?
-     ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at)`,
-    [
-      placed.map(({ doughId, key, start, end }): SqlValue[] => {
-        return [id, doughId, key, new Date(start), new Date(end)];
-      }),
-    ],
+  await place(db, id, placed);
+  return id;
+}
+
+/** Puts steps into a plan version that has the one before it already. */
+async function place(db: PoolConnection, version: number, placed: readonly Placed[]): Promise<void> {
+  const row = ({ doughId, key, start, end, pinned = false }: Placed): SqlValue[] => {
+    return [version, doughId, key, new Date(start), new Date(end), pinned];
+  };
+  const [said, unsaid] = [true, false].map((is) =>
+    placed.filter(({ pinned }) => (pinned !== undefined) === is),
   );
-  for (const { doughId, key, pinned } of placed) {
-    if (pinned === undefined) continue;
+  const put = async (rows: SqlValue[][], more: string) => {
+    if (rows.length === 0) return;
     await write(
       db,
-      'UPDATE planned_step SET pinned = ? WHERE plan_version_id = ? AND dough_id = ? AND step_key = ?',
-      [pinned, id, doughId, key],
+      `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at, pinned) VALUES ?
+       ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at)${more}`,
+      [rows],
     );
-  }
-  return id;
+  };
+  await put((unsaid ?? []).map(row), '');
+  await put((said ?? []).map(row), ', pinned = VALUES(pinned)');
 }

@@ -4,8 +4,7 @@ import type { Proposal } from '@/core/floor/proposal';
 import { clashes } from '@/core/planning/clashes';
 import { MINUTE } from '@/core/time/local';
 import { v7 as uuid } from 'uuid';
-import { freshDatabase } from '../../../test-support/house';
-import type { Answer } from '@/core/floor/answer';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { rowsOf, write } from '../db/rows';
 import { seedDemo } from '../demo/seed';
 import { endPlanner } from '../planner';
@@ -27,18 +26,6 @@ beforeAll(async () => {
   await ok(runCommand('set-clock', mara, { paused: true }));
 }, 120_000);
 afterAll(() => house.close());
-
-async function ok<T>(answer: Promise<Answer>): Promise<T> {
-  const given = await answer;
-  if (!given.ok) throw new Error(given.message);
-  return given.result as T;
-}
-
-async function refusal(answer: Promise<Answer>): Promise<string> {
-  const given = await answer;
-  if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
-  return given.message;
-}
 
 const now = () => houseNow(house.pool);
 const whole = async () => readWholePlan(house.pool, await now());
@@ -90,9 +77,31 @@ describe('a step that a planner moves', () => {
     expect((await openStep(10, 'mix')).pinned).toBeUndefined();
     await ok(runCommand('redo-plan', mara, {}));
     expect(await times()).toEqual(moved);
-    expect(await refusal(runCommand('redo-plan', mara, {}))).toMatch(/nothing to do again/);
+    expect((await refusal(runCommand('redo-plan', mara, {}))).message).toMatch(/nothing to do again/);
     await ok(runCommand('undo-plan', mara, {}));
     expect(await times()).toEqual(back);
+  });
+
+  it('can be moved again once it is fixed', async () => {
+    const { key, plannedStart } = await openStep(10, 'mix');
+    const move = async (by: number) =>
+      ok(
+        runCommand('move-step', mara, {
+          doughId: 10,
+          key,
+          start: plannedStart + by * MINUTE,
+          basis: await basis(),
+        }),
+      );
+    await move(20);
+    await move(35);
+    expect(await openStep(10, 'mix')).toMatchObject({
+      plannedStart: plannedStart + 35 * MINUTE,
+      pinned: true,
+    });
+    await expectSound();
+    await ok(runCommand('undo-plan', mara, {}));
+    await ok(runCommand('undo-plan', mara, {}));
   });
 
   it('is refused where nobody is there, and by who may not plan', async () => {
@@ -101,10 +110,10 @@ describe('a step that a planner moves', () => {
     const start = Date.parse('2026-11-20T22:30:00+01:00');
     const input = { doughId: 10, key: step.key, start, basis: await basis() };
     const before = await times();
-    expect(await refusal(runCommand('move-step', mara, input))).toMatch(
+    expect((await refusal(runCommand('move-step', mara, input))).message).toMatch(
       /no place for it at Fri 22:30: nobody is there/,
     );
-    expect(await refusal(runCommand('move-step', jonas, input))).toMatch(/Jonas may not/);
+    expect((await refusal(runCommand('move-step', jonas, input))).message).toMatch(/Jonas may not/);
     expect(await times()).toEqual(before);
   });
 
@@ -121,7 +130,9 @@ describe('a step that a planner moves', () => {
     const old = await basis();
     await ok(runCommand('pin-step', mara, { doughId: 10, key, pinned: true, basis: old }));
     const late = { doughId: 10, key, start: plannedStart, basis: old };
-    expect(await refusal(runCommand('move-step', mara, late))).toMatch(/changed since: .*Mix fixed \(Mara/);
+    expect((await refusal(runCommand('move-step', mara, late))).message).toMatch(
+      /changed since: .*Mix fixed \(Mara/,
+    );
     await ok(runCommand('undo-plan', mara, {}));
   });
 });
@@ -164,10 +175,14 @@ describe('a plan that the day has left', () => {
     expect(proposal.body.changes.length).toBeGreaterThan(0);
     expect(proposal.body.changes.every(({ why }) => why.length > 0)).toBe(true);
     expect(await times()).toEqual(before);
-    expect(await refusal(runCommand('accept-proposal', jonas, { id: proposal.id }))).toMatch(/may not/);
+    expect((await refusal(runCommand('accept-proposal', jonas, { id: proposal.id }))).message).toMatch(
+      /may not/,
+    );
     await ok(runCommand('accept-proposal', mara, { id: proposal.id }));
     await expectSound();
-    expect(await refusal(runCommand('accept-proposal', mara, { id: proposal.id }))).toMatch(/already/);
+    expect((await refusal(runCommand('accept-proposal', mara, { id: proposal.id }))).message).toMatch(
+      /already/,
+    );
   }, 60_000);
 
   it('is accepted by one planner only when two have worked on it', async () => {
@@ -192,7 +207,7 @@ describe('a plan that the day has left', () => {
       "INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id) VALUES (?, ?, ?, 'start', ?, ?)",
       [uuid(), doughId, key, new Date(await now()), jonas.id],
     );
-    expect(await refusal(runCommand('accept-proposal', mara, { id: proposal.id }))).toMatch(
+    expect((await refusal(runCommand('accept-proposal', mara, { id: proposal.id }))).message).toMatch(
       /has been started since/,
     );
     const [row] = await rowsOf<{ id: string }>(
@@ -220,7 +235,7 @@ describe('a plan that the day has left', () => {
         ]);
       }
     })();
-    expect(await refusal(asked)).toMatch(/planner was interrupted; nothing was changed/);
+    expect((await refusal(asked)).message).toMatch(/planner was interrupted; nothing was changed/);
     await ended;
     expect(await times()).toEqual(before);
     await ok(runCommand('propose-mend', mara, { seconds: 0.5 }));
@@ -242,8 +257,8 @@ describe('a way out', () => {
 
   it('that a dough does not have is refused', async () => {
     const input = { doughId: 9, way: 'pray', basis: await basis() };
-    expect(await refusal(runCommand('try-way', mara, input))).toMatch(/no such way/);
+    expect((await refusal(runCommand('try-way', mara, input))).message).toMatch(/no such way/);
     const finished = { doughId: 99, way: 'later', basis: await basis() };
-    expect(await refusal(runCommand('try-way', mara, finished))).toMatch(/not in the plan/);
+    expect((await refusal(runCommand('try-way', mara, finished))).message).toMatch(/not in the plan/);
   });
 });

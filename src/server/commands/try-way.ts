@@ -129,7 +129,10 @@ async function broughtAbout(
     const pinned = whole.doughs.flatMap(({ id, steps }) =>
       steps.filter((step) => step.pinned).map(({ key }) => ({ kind: 'unpin' as const, doughId: id, key })),
     );
-    return { acts: pinned, needs: [`${pinned.length} fixed steps are let go`] };
+    return {
+      acts: pinned,
+      needs: [`${pinned.length} fixed ${pinned.length === 1 ? 'step is' : 'steps are'} let go`],
+    };
   }
   const changes = changesOnWay(dough, way);
   if (changes.length > 0) {

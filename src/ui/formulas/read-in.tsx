@@ -9,6 +9,7 @@ import { readDraft } from '@/core/formula/draft';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { Kitchen } from '@/core/units/measures';
 import { Button } from '../kit/button';
+import { FileIn } from '../kit/file-in';
 import { Sheet } from '../kit/sheet';
 
 interface Props {
@@ -18,6 +19,9 @@ interface Props {
   kitchen: Kitchen;
   onTake: (read: ReadFormula) => void;
 }
+
+/** Longest text that is read as a formula, characters. */
+const LONGEST_FORMULA = 500_000;
 
 /** By what it begins with: a formula file, a schema.org recipe, or a table. */
 function readAny(text: string): ReadFormula {
@@ -49,24 +53,13 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
           The form of the JSON
         </a>
       </p>
-      <input
-        type="file"
-        aria-label="File to read"
+      <FileIn
+        label="File to read"
         accept=".json,.csv,.jsonld,application/json,text/csv"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void file.text().then(setText);
-        }}
+        longest={LONGEST_FORMULA}
+        text={text}
+        onText={setText}
       />
-      <label className="grid gap-1 text-[15px]">
-        Or paste it here
-        <textarea
-          rows={6}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
-        />
-      </label>
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label="Faults" className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }) => (

@@ -6,6 +6,7 @@ import { LONGEST_CALENDAR, readBusy } from '@/core/formats/busy';
 import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
+import { FileIn } from '../kit/file-in';
 import { Sheet } from '../kit/sheet';
 import { HeldNote } from './held-note';
 import { useChange } from './use-change';
@@ -15,15 +16,7 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
   const { change, held, calm } = useChange();
   const [of, setOf] = useState(`p${book.people[0]?.id ?? ''}`);
   const [text, setText] = useState('');
-  const [tooLarge, setTooLarge] = useState<string | null>(null);
   const read = text === '' ? null : readBusy(text, zone);
-  const choose = (file: File) => {
-    const large = file.size > 2 * LONGEST_CALENDAR;
-    setTooLarge(
-      large ? `${file.name} has ${Math.round(file.size / 1e6)} MB; a calendar is 4 MB at most.` : null,
-    );
-    if (!large) void file.text().then(setText);
-  };
   const take = async () => {
     const [personId, machineId] = of.startsWith('p') ? [Number(of.slice(1)), null] : [null, of.slice(1)];
     if (await change('take-busy', { personId, machineId, busy: read?.busy })) onClose();
@@ -40,16 +33,14 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
           ]}
           onChoose={setOf}
         />
-        <input
-          type="file"
-          aria-label="Calendar file"
+        <FileIn
+          label="Calendar file"
           accept=".ics,text/calendar"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file) choose(file);
-          }}
+          longest={LONGEST_CALENDAR}
+          text={text}
+          onText={setText}
         />
-        {[...(tooLarge ? [tooLarge] : []), ...(read?.faults ?? [])].slice(0, 10).map((fault) => (
+        {(read?.faults ?? []).slice(0, 10).map((fault) => (
           <p key={fault} role="alert" className="text-warn">
             {fault}
           </p>

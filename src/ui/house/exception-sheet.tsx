@@ -2,17 +2,17 @@
 
 import { useState } from 'react';
 import type { HouseBook } from '@/core/floor/house-book';
-import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
-import { HeldNote } from './held-note';
+import { FormEnd } from './form-end';
 import { useChange } from './use-change';
 
 type Kind = 'away' | 'extra' | 'down';
 
 /** Somebody away, a shift more, or a machine down for some time. */
 export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: () => void }) {
-  const { change, held, calm } = useChange();
+  const changing = useChange();
+  const { change, held } = changing;
   const [form, setForm] = useState({
     kind: 'away' as Kind,
     personId: String(book.people[0]?.id ?? ''),
@@ -106,14 +106,7 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
           />
         )}
         <Field label="Note" value={form.note} onType={(note) => set({ note })} />
-        <div className="sm:col-span-2">
-          {!['start', 'end', 'units'].includes(held?.field ?? '') && (
-            <HeldNote held={held} onDone={onClose} onCalm={calm} />
-          )}
-          <Button look="act" type="submit" className="min-h-11">
-            Keep
-          </Button>
-        </div>
+        <FormEnd of={changing} fields={['start', 'end', 'units']} onDone={onClose} />
       </form>
     </Sheet>
   );

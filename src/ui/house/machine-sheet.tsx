@@ -2,15 +2,15 @@
 
 import { useState } from 'react';
 import type { Machine } from '@/core/floor/board';
-import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
-import { HeldNote } from './held-note';
+import { FormEnd } from './form-end';
 import { useChange } from './use-change';
 
 /** What a machine is called, takes, and needs to change its setting. */
 export function MachineSheet({ machine, onClose }: { machine: Machine | null; onClose: () => void }) {
-  const { change, held, calm } = useChange();
+  const changing = useChange();
+  const { change, held } = changing;
   const [form, setForm] = useState({
     label: machine?.label ?? '',
     capacity: String(machine?.capacity ?? ''),
@@ -46,14 +46,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           trouble={at('changeover')}
           onType={(changeover) => set({ changeover })}
         />
-        <div className="sm:col-span-3">
-          {!['label', 'capacity', 'changeover'].includes(held?.field ?? '') && (
-            <HeldNote held={held} onDone={onClose} onCalm={calm} />
-          )}
-          <Button look="act" type="submit" className="min-h-11">
-            Keep
-          </Button>
-        </div>
+        <FormEnd of={changing} fields={['label', 'capacity', 'changeover']} onDone={onClose} />
       </form>
     </Sheet>
   );

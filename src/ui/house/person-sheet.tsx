@@ -8,6 +8,7 @@ import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { HeldNote } from './held-note';
+import { FormEnd } from './form-end';
 import { useChange } from './use-change';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -25,7 +26,8 @@ export function PersonSheet({ person, onClose }: { person: Known | null; onClose
 }
 
 function PersonForm({ person, onClose }: { person: Known | null; onClose: () => void }) {
-  const { change, held, calm } = useChange();
+  const changing = useChange();
+  const { change, held } = changing;
   const [form, setForm] = useState({
     name: person?.name ?? '',
     role: person?.role ?? 'baker',
@@ -85,17 +87,9 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
           );
         })}
       </fieldset>
-      <div className="sm:col-span-2">
-        {!['name', 'role', 'team', 'pin'].includes(held?.field ?? '') && (
-          <HeldNote held={held} onDone={onClose} onCalm={calm} />
-        )}
-        <div className="flex gap-2">
-          <Button look="act" type="submit" className="min-h-11">
-            Keep
-          </Button>
-          {person && <Button onClick={() => void save(false)}>Has left the house</Button>}
-        </div>
-      </div>
+      <FormEnd of={changing} fields={['name', 'role', 'team', 'pin']} onDone={onClose}>
+        {person && <Button onClick={() => void save(false)}>Has left the house</Button>}
+      </FormEnd>
     </form>
   );
 }

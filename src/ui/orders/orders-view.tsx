@@ -104,13 +104,7 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
         ))}
       </section>
       <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
-        <Proposals
-          key={JSON.stringify(book.proposals)}
-          book={book}
-          zone={zone}
-          mayPlan={mayPlan}
-          onPlanned={() => router.refresh()}
-        />
+        <Proposals book={book} zone={zone} mayPlan={mayPlan} onPlanned={() => router.refresh()} />
         <Freezer book={book} products={products} onMove={(input) => act('move-frozen', input)} />
       </aside>
       <AddOrder open={sheet === 'order'} onClose={closeSheet} book={book} />

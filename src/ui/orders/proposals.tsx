@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import {
+  makeTheSame,
   mergeDoughs,
   roomForFreezer,
   splitDough,
@@ -30,25 +31,27 @@ type Outcome = { message: string; late: boolean };
 /** Doughs for what has none yet, with what they cost; to be merged, split and planned. */
 export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
   const { makers, making } = book;
-  const [doughs, setDoughs] = useState(book.proposals);
+  const [edited, setDoughs] = useState(book.proposals);
+  // What was merged and split by hand stands as long as it makes what is wanted.
+  const doughs = makeTheSame(edited, book.proposals) ? edited : book.proposals;
   const [ids] = useState(() => new Map<string, string>());
-  const [busy, setBusy] = useState<ProposedDough | null>(null);
-  const [outcomes, setOutcomes] = useState<ReadonlyMap<ProposedDough, Outcome>>(new Map());
+  const [busy, setBusy] = useState<string | null>(null);
+  const [outcomes, setOutcomes] = useState<ReadonlyMap<string, Outcome>>(new Map());
   const tell = (dough: ProposedDough, outcome: Outcome | null) =>
     setOutcomes((before) => {
       const next = new Map(before);
-      if (outcome) next.set(dough, outcome);
-      else next.delete(dough);
+      if (outcome) next.set(keyOf(dough), outcome);
+      else next.delete(keyOf(dough));
       return next;
     });
 
   const plan = async (dough: ProposedDough, late: boolean): Promise<boolean> => {
-    setBusy(dough);
+    const key = keyOf(dough);
+    setBusy(key);
     const outputs = dough.outputs.map(({ productId, pieces, dueAt }) => {
       return { productId, pieces, due: formatLocal(dueAt, zone) };
     });
     // A proposal that is planned twice, by a second tap, is one dough.
-    const key = JSON.stringify(outputs);
     const id = ids.get(key) ?? crypto.randomUUID();
     ids.set(key, id);
     const answer = await send('add-dough', { clientId: id, outputs, ...(late ? { late } : {}) });
@@ -56,13 +59,12 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
     tell(dough, answer.ok ? null : { message: answer.message, late: answer.offer !== null });
     return answer.ok;
   };
-  const planAll = async () => {
-    let any = false;
-    for (const dough of doughs) any = (await plan(dough, false)) || any;
-    if (any) onPlanned();
-  };
-  const planOne = async (dough: ProposedDough, late = false) => {
-    if (await plan(dough, late)) onPlanned();
+  const planThese = async (chosen: readonly ProposedDough[], late = false) => {
+    const planned = new Set<ProposedDough>();
+    for (const dough of chosen) if (await plan(dough, late)) planned.add(dough);
+    if (planned.size === 0) return;
+    setDoughs(doughs.filter((dough) => !planned.has(dough)));
+    onPlanned();
   };
   const merge = (dough: ProposedDough, nth: number) => {
     const next = doughs[nth + 1];
@@ -93,11 +95,11 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
       )}
       <ol className="mt-2 grid gap-3">
         {doughs.map((dough, nth) => {
-          const outcome = outcomes.get(dough);
+          const outcome = outcomes.get(keyOf(dough));
           const spare = dough.outputs.reduce((sum, output) => sum + output.spare, 0);
           const room = spare === 0 ? roomForFreezer(dough, makers, making, missing) : null;
           return (
-            <li key={JSON.stringify(dough.outputs)} className="border-l-4 border-edge pl-3">
+            <li key={keyOf(dough)} className="border-l-4 border-edge pl-3">
               {dough.outputs.map(({ productId, product, pieces, dueAt }) => (
                 <p key={`${productId} ${dueAt}`} className="flex justify-between gap-2 text-[17px]">
                   <span className="font-semibold">
@@ -121,11 +123,11 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
               )}
               {mayPlan && (
                 <div className="mt-1 flex flex-wrap gap-2">
-                  <Button disabled={busy !== null} onClick={() => void planOne(dough)}>
-                    {busy === dough ? 'Finding its place …' : 'Plan it'}
+                  <Button disabled={busy !== null} onClick={() => void planThese([dough])}>
+                    {busy === keyOf(dough) ? 'Finding its place …' : 'Plan it'}
                   </Button>
                   {outcome?.late && (
-                    <Button disabled={busy !== null} onClick={() => void planOne(dough, true)}>
+                    <Button disabled={busy !== null} onClick={() => void planThese([dough], true)}>
                       Plan it late
                     </Button>
                   )}
@@ -156,7 +158,7 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
         })}
       </ol>
       {mayPlan && doughs.length > 1 && (
-        <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planAll()}>
+        <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planThese(doughs)}>
           Plan all {doughs.length}
         </Button>
       )}
@@ -165,3 +167,6 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+/** Two proposals with the same outputs are the same. */
+const keyOf = ({ outputs }: ProposedDough): string => JSON.stringify(outputs);

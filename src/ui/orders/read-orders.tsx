@@ -5,6 +5,7 @@ import type { OrderBook } from '@/core/demand/book';
 import { readOrdersCsv, LONGEST_ORDERS } from '@/core/formats/orders-csv';
 import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { FileIn } from '../kit/file-in';
 import { Sheet } from '../kit/sheet';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
@@ -32,12 +33,6 @@ function Form({ onClose, book, zone }: Props) {
   const products = book.makers.map(({ productId, name }) => ({ id: productId, name }));
   const read = text === '' ? null : readOrdersCsv(text, products, { now, zone });
   const names = new Map(products.map(({ id, name }) => [id, name]));
-  const choose = (file: File) => {
-    setTrouble(null);
-    if (file.size > LONGEST_ORDERS * 2)
-      return setTrouble(`${file.name} has ${Math.round(file.size / 1e6)} MB; orders are 4 MB at most.`);
-    void file.text().then(setText);
-  };
   const take = async () => {
     const orders = (read?.orders ?? []).map(({ customer, productId, pieces, due }) => {
       return { clientId: crypto.randomUUID(), customer, productId, pieces, due };
@@ -52,24 +47,13 @@ function Form({ onClose, book, zone }: Props) {
         A table (CSV, UTF-8) whose first line names the columns <b>customer, product, pieces, day, time</b>: a
         day such as 2026-11-22, a time such as 06:30.
       </p>
-      <input
-        type="file"
-        aria-label="File to read"
+      <FileIn
+        label="File to read"
         accept=".csv,text/csv"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) choose(file);
-        }}
+        longest={LONGEST_ORDERS}
+        text={text}
+        onText={setText}
       />
-      <label className="grid gap-1 text-[15px]">
-        Or paste it here
-        <textarea
-          rows={5}
-          value={text.length > 20_000 ? '' : text}
-          onChange={(event) => setText(event.target.value)}
-          className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
-        />
-      </label>
       {trouble && (
         <p role="alert" className="text-warn">
           {trouble}

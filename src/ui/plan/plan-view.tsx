@@ -49,6 +49,8 @@ export interface PlanState {
   mends: Proposal[];
   /** Minutes behind from which it matters. */
   lateMatters: number;
+  /** What a minute's move of a hands-on step counts. */
+  stay: number;
 }
 
 /** Every dough as a thread over the days, what they hold beneath, and the one picked beside it. */
@@ -83,7 +85,7 @@ export function PlanView({
   );
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
   const whole = useMemo(() => wholePlan(board, now), [board, now]);
-  const hand = useMoving(whole, plan.basis);
+  const hand = useMoving(whole, plan);
   const sampled = useSampled(whole);
   const { moving, supposed } = hand;
   const drifted = useMemo(

@@ -24,9 +24,9 @@ export interface Moving {
 const GRID = 5;
 
 /** Taking a step somewhere else: by hand or by keys, supposed at once, kept on release, dropped with Escape. */
-export function useMoving(whole: WholePlan, basis: number) {
+export function useMoving(whole: WholePlan, { basis, stay }: { basis: number; stay: number }) {
   const router = useRouter();
-  const { supposed, suppose, forget, reach } = useWhatIf(whole);
+  const { supposed, suppose, forget, reach } = useWhatIf(whole, stay);
   const [moving, setMoving] = useState<Moving | null>(null);
   const [keeping, setKeeping] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);

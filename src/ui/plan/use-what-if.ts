@@ -18,7 +18,7 @@ type Reaches = { earlier: Reach; later: Reach };
  * Supposes things of a plan in a worker beside the page. Of questions that come faster than answers only the last is
  * asked: a drag is never behind the hand by more than one answer.
  */
-export function useWhatIf(whole: WholePlan) {
+export function useWhatIf(whole: WholePlan, stay: number) {
   const worker = useRef<Worker | null>(null);
   const told = useRef<WholePlan | null>(null);
   const nth = useRef(0);
@@ -59,9 +59,9 @@ export function useWhatIf(whole: WholePlan) {
     if (told.current !== whole) {
       told.current = whole;
       const { problem, present, hands } = whole;
-      post({ ask: 'plan', problem, present, hands });
+      post({ ask: 'plan', problem, present, hands, stay });
     }
-  }, [whole, post, next]);
+  }, [whole, stay, post, next]);
 
   const suppose = useCallback(
     (asked: Asked) => {

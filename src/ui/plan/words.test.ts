@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/floor/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { localText } from '../kit/day-time';
-import { outputWords, stateWords, whenWords } from './words';
+import { matches, movable, outputWords, pointsWords, shiftWords, stateWords, whenWords } from './words';
 
 const dough = (events: FloorEvent[]) => plannedDough(events, 600);
 
@@ -48,4 +48,40 @@ describe('a time as it is typed', () => {
     [' 18h05 ', '2026-11-21T18:05'],
     ['noon', '2026-11-21Tnoon'],
   ])('%j goes to the house as %s', (time, text) => expect(localText({ day: '2026-11-21', time })).toBe(text));
+});
+
+describe('what a plan costs and moves', () => {
+  it('is told against another plan', () => {
+    expect([0, 1, 120, -30].map((more) => pointsWords(more))).toEqual([
+      'costs the same',
+      'costs 1 point more',
+      'costs 120 points more',
+      'saves 30 points',
+    ]);
+    expect(shiftWords(0, 40 * MIN)).toBe('40 min later');
+    expect(shiftWords(120 * MIN, 0)).toBe('2 h earlier');
+  });
+
+  it('only hands-on steps that nobody has begun can be taken in the hand, in the order of the plan', () => {
+    const begun = plannedDough([did('start', 'mix', 0)]);
+    const keys = movable(begun).map(({ key }) => key);
+    expect(keys).not.toContain('mix');
+    expect(keys).not.toContain('retard');
+    expect(movable(plannedDough([])).map(({ key }) => key)[0]).toBe('mix');
+    const starts = movable(begun).map(({ plannedStart }) => plannedStart);
+    expect(starts).toEqual([...starts].sort((a, b) => a - b));
+  });
+
+  it('is shown for the doughs whose name or product has the word that was typed', () => {
+    const one = plannedDough([]);
+    const output = { id: 1, dueAt: 0, freshFor: 0, pieces: 4, piece: { grams: 60, perTray: 10, scrap: 0 } };
+    const outputs = [{ ...output, product: 'Raisin snail' }];
+    expect(['', ' CRESC', 'snail', 'raisin s'].map((text) => matches(one, outputs, text))).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ]);
+    expect(matches(one, outputs, 'danish')).toBe(false);
+  });
 });

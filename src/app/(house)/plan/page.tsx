@@ -22,6 +22,7 @@ export default async function PlanPage() {
     houseValues(pool()),
   ]);
   const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
-  const plan = { basis, history: told, mends, lateMatters: value('late_matters') };
+  const weights = { lateMatters: value('late_matters'), stay: value('stay_cost') };
+  const plan = { basis, history: told, mends, ...weights };
   return <PlanView board={shown} plan={plan} products={products} person={person} />;
 }

@@ -1,0 +1,59 @@
+'use client';
+
+import { useState } from 'react';
+
+interface Props {
+  label: string;
+  accept: string;
+  /** Longest text that is read, characters. */
+  longest: number;
+  text: string;
+  onText: (text: string) => void;
+}
+
+/** A text shows in the field up to this; a longer one is in the file alone. */
+const SHOWN = 20_000;
+
+/** A text from a file, or pasted; a file that is too long is not read, and says so. */
+export function FileIn({ label, accept, longest, text, onText }: Props) {
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const choose = (file: File) => {
+    // A character has up to four bytes, most have one.
+    const tooLong = file.size > 2 * longest;
+    const megabytes = (bytes: number) => Math.max(1, Math.round(bytes / 1e6));
+    setTrouble(
+      tooLong
+        ? `${file.name} has ${megabytes(file.size)} MB; at most ${megabytes(2 * longest)} MB are read.`
+        : null,
+    );
+    if (!tooLong) void file.text().then(onText);
+  };
+  return (
+    <>
+      <input
+        type="file"
+        aria-label={label}
+        accept={accept}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) choose(file);
+        }}
+      />
+      <label className="grid gap-1 text-[15px]">
+        Or paste it here
+        <textarea
+          rows={5}
+          value={text.length > SHOWN ? '' : text}
+          placeholder={text.length > SHOWN ? 'Too long to be shown here' : undefined}
+          onChange={(event) => onText(event.target.value)}
+          className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
+        />
+      </label>
+      {trouble && (
+        <p role="alert" className="text-warn">
+          {trouble}
+        </p>
+      )}
+    </>
+  );
+}
