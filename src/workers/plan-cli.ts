@@ -1,6 +1,6 @@
 /**
- * `npm run --silent plan -- problem.json --seconds 5 --seed 1` prints the plan: the best that two searches found, each
- * with a seed of its own, the second in a thread beside this one.
+ * `npm run --silent plan -- problem.json --seconds 5 --seed 1` prints the plan: where there is time, the better of two
+ * searches, each with a seed of its own, the second in a thread beside this one.
  *
  * Exit 0 with a feasible plan, 2 with an infeasible one; 1 where the file is faulty (every fault on a line of its
  * own) or where time ran out before a plan was found or shown to be impossible.
@@ -13,6 +13,9 @@ import type { PlanProblem } from '@/core/planning/problem';
 import { solve, type Solution } from '@/core/planning/solve';
 import type { PlanAnswer, PlanRequest } from './plan-thread';
 import { startPlanThread } from './start-thread';
+
+/** Seconds from which on a second thread earns what its start takes from the first. */
+const LONG = 5;
 
 const USAGE = 'usage: npm run --silent plan -- problem.json [--seconds 5] [--seed 1]';
 
@@ -73,7 +76,10 @@ async function main(): Promise<number> {
     return 1;
   }
   const deadline = begun + args.seconds * 1000;
-  const beside = availableParallelism() > 1 ? secondSearch(problem, deadline, args.seed + 1000) : null;
+  const beside =
+    availableParallelism() > 1 && args.seconds >= LONG
+      ? secondSearch(problem, deadline, args.seed + 1000)
+      : null;
   let solution = solve(problem, { seed: args.seed, shouldStop: () => Date.now() > deadline });
   if (beside && !solution?.proven) {
     const other = await beside.answer;

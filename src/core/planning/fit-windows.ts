@@ -1,4 +1,4 @@
-import type { Block, Network, Tie, Times } from './network';
+import type { Block, Network, Times, View } from './network';
 
 /** Where new times are looked for. */
 export interface Limits {
@@ -8,15 +8,6 @@ export interface Limits {
   near?: { times: ReadonlyMap<number, number>; reach: number };
   /** A block that has to go between these minutes. */
   forced?: { block: number; from: number; to: number };
-}
-
-/** How a tie looks from the block that asks (`parent`): the other's time is `low..high` minutes later. */
-export interface View {
-  tie: Tie;
-  parent: number;
-  child: number;
-  low: number;
-  high: number;
 }
 
 /** The windows of the blocks that one placement is free to move, narrowed by those that it is not. */
@@ -66,8 +57,7 @@ export class FitWindows implements Times {
         to[b] = Math.min(to[b], forced.to);
       }
       for (const promise of (blocks[b] as Block).promises) this.limitBy(b, promise, cutoff);
-      for (const { a, b: other } of (blocks[b] as Block).ties) {
-        const o = a === b ? other : a;
+      for (const { child: o } of (blocks[b] as Block).views) {
         if (this.isFree(o)) continue;
         const at = times[o] as number;
         from[o] = at >= 0 ? at : (windows.from[o] as number);
@@ -107,22 +97,16 @@ export class FitWindows implements Times {
       if (!sound) continue;
       let least = from[b] as number;
       let most = to[b] as number;
-      const ties = (this.network.blocks[b] as Block).ties;
-      for (const { a, b: end, low, high } of ties) {
-        if (a === b) {
-          least = Math.max(least, (from[end] as number) - high);
-          most = Math.min(most, (to[end] as number) - low);
-        } else {
-          least = Math.max(least, (from[a] as number) + low);
-          most = Math.min(most, (to[a] as number) + high);
-        }
+      const { views } = this.network.blocks[b] as Block;
+      for (const { child, low, high } of views) {
+        least = Math.max(least, (from[child] as number) - high);
+        most = Math.min(most, (to[child] as number) - low);
       }
       if (least > most) sound = false;
       if (least === from[b] && most === to[b]) continue;
       from[b] = least;
       to[b] = most;
-      for (const tie of ties) {
-        const o = tie.a === b ? tie.b : tie.a;
+      for (const { child: o } of views) {
         if (queued[o] === 1 || !this.isFree(o)) continue;
         queued[o] = 1;
         queue[tail] = o;
@@ -139,10 +123,4 @@ export class FitWindows implements Times {
     from[parent] = Math.max(from[parent] as number, (from[child] as number) - high);
     to[parent] = Math.min(to[parent] as number, (to[child] as number) - low);
   }
-}
-
-export function viewFrom(tie: Tie, parent: number): View {
-  return tie.a === parent
-    ? { tie, parent, child: tie.b, low: tie.low, high: tie.high }
-    : { tie, parent, child: tie.a, low: -tie.high, high: -tie.low };
 }

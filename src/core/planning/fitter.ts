@@ -1,6 +1,7 @@
+import { companyOf, type Company } from './company';
 import { lengthCost, readyCost } from './cost';
-import { FitWindows, viewFrom, type Limits, type View } from './fit-windows';
-import type { Block, Network, Tie, Times } from './network';
+import { FitWindows, type Limits } from './fit-windows';
+import type { Block, Network, Times, View, Wait } from './network';
 import type { Random } from './random';
 import { SlidingMinimum } from './sliding-minimum';
 import { HARD, type Sums, type Usage } from './usage';
@@ -23,6 +24,10 @@ export class Fitter {
   readonly parentOf: Int32Array;
   /** How many branches hang on each of them. */
   readonly branches: Int32Array;
+  /** How the tie to its parent looks from there, for each free block that has one. */
+  private readonly above: View[] = [];
+  /** What branches of a block ask for together, by block and by the views of those that are free at once. */
+  private readonly companies = new Map<string, Company | null>();
   private readonly windows: FitWindows;
   /** Cost of a block and its branch at each minute of its window, from `base` on. */
   private values = new Float64Array(1 << 16);
@@ -114,21 +119,20 @@ export class Fitter {
     for (const child of this.order) {
       const parent = this.parentOf[child] as number;
       if (parent < 0) continue;
-      const tie = this.tieToParent(child);
+      const view = this.above[child] as View;
+      const back = (this.network.blocks[child] as Block).views.find(({ tie }) => tie === view.tie) as View;
       const size = (this.windows.to[parent] as number) - (this.windows.from[parent] as number) + 1;
-      this.listen(viewFrom(tie, parent), 0);
+      this.listen(view, 0);
       this.addHeard(parent, size, -1);
       const told = this.heard.slice(0, size);
-      this.hear(viewFrom(tie, child), 0);
+      this.hear(back, 0);
       this.heard.set(told);
       this.addHeard(parent, size, 1);
     }
     for (const b of this.order) {
-      const [from, to, base] = [this.windows.from[b], this.windows.to[b], this.base[b]] as [
-        number,
-        number,
-        number,
-      ];
+      const from = this.windows.from[b] as number;
+      const to = this.windows.to[b] as number;
+      const base = this.base[b] as number;
       allowances.forEach((allowance, k) => {
         const within = out[k] as Times;
         let [first, last] = [0, to - from];
@@ -141,12 +145,6 @@ export class Fitter {
     return least;
   }
 
-  private tieToParent(child: number): Tie {
-    const parent = this.parentOf[child] as number;
-    const joins = ({ a, b, chord }: Tie) => !chord && (a === parent || b === parent);
-    return (this.network.blocks[child] as Block).ties.find(joins) as Tie;
-  }
-
   /**
    * Takes the found time of a block for settled and narrows the windows of the other free blocks by it. False, with
    * nothing changed, where blocks settled before have made that time impossible: only where ties make a circle.
@@ -157,7 +155,7 @@ export class Fitter {
     const { from, to } = this.windows;
     if (at < (from[b] as number) || at > (to[b] as number)) return false;
     from[b] = to[b] = at;
-    const neighbours = (this.network.blocks[b] as Block).ties.map((tie) => (tie.a === b ? tie.b : tie.a));
+    const neighbours = (this.network.blocks[b] as Block).views.map(({ child }) => child);
     // Windows are tight, so whatever lies in one can be kept by all others.
     return this.windows.narrow(neighbours.filter((o) => this.windows.isFree(o)));
   }
@@ -176,12 +174,13 @@ export class Fitter {
       this.base[at] = top;
       top += (to[at] as number) - (from[at] as number) + 1;
       const first = stack.length;
-      for (const tie of (this.network.blocks[at] as Block).ties) {
-        const next = tie.a === at ? tie.b : tie.a;
+      for (const view of (this.network.blocks[at] as Block).views) {
+        const { tie, child: next } = view;
         if (tie.chord && this.windows.isFree(next)) this.circular = true;
         if (tie.chord || this.reached[next] === 1 || !this.windows.isFree(next)) continue;
         this.reached[next] = 1;
         this.parentOf[next] = at;
+        this.above[next] = view;
         const other = first + this.random.below(stack.length - first + 1);
         stack.push(next);
         [stack[other], stack[stack.length - 1]] = [next, stack[other] as number];
@@ -198,32 +197,48 @@ export class Fitter {
 
   /** Own cost of a block at each minute, and what its fixed neighbours and its branches ask. */
   private gather(b: number, times: Int32Array, price: number): boolean {
-    const block = this.network.blocks[b] as Block;
-    for (const tie of block.ties) {
-      const other = tie.a === b ? tie.b : tie.a;
-      if (this.reached[other] === 1 && this.parentOf[other] === b && !tie.chord)
-        this.windows.narrowBy(viewFrom(tie, b));
-    }
-    const [from, to] = [this.windows.from[b] as number, this.windows.to[b] as number];
+    const { promises, tasks, views } = this.network.blocks[b] as Block;
+    for (const view of views) if (this.isBranch(view)) this.windows.narrowBy(view);
+    const from = this.windows.from[b] as number;
+    const to = this.windows.to[b] as number;
     if (from > to) return false;
     const base = this.base[b] as number;
     const { values, usage } = this;
     values.fill(0, base, base + to - from + 1);
-    for (const { output, offset } of block.promises) {
+    for (const { output, offset } of promises) {
       for (let t = from; t <= to; t++)
         values[base + t - from] = (values[base + t - from] as number) + readyCost(output, t + offset);
     }
-    for (const { task, offset, length } of block.tasks)
+    for (const { task, offset, length } of tasks)
       usage.addPrices(task, length, from + offset, to + offset, price, values, base);
-    for (const tie of block.ties) {
-      const other = tie.a === b ? tie.b : tie.a;
-      if (this.reached[other] === 1) {
-        if (this.parentOf[other] === b && !tie.chord) this.hear(viewFrom(tie, b), price);
-      } else if (tie.wait && (times[other] as number) >= 0) {
-        this.hearFixed(viewFrom(tie, b), times[other] as number, price);
-      }
+    if ((this.branches[b] as number) > 1) this.addTogether(b, price);
+    for (const view of views) {
+      if (this.isBranch(view)) this.hear(view, price);
+      else if (view.tie.wait && this.reached[view.child] === 0 && (times[view.child] as number) >= 0)
+        this.hearFixed(view, view.tie.wait, times[view.child] as number, price);
     }
     return this.trim(b);
+  }
+
+  /** Adds what the branches of a block contend for among each other, which none of them sees alone. */
+  private addTogether(b: number, price: number): void {
+    const { blocks } = this.network;
+    const children = (blocks[b] as Block).views.filter((view) => this.isBranch(view));
+    const key = children.reduce((name, { child }) => `${name} ${child}`, `${b}`);
+    let company = this.companies.get(key);
+    if (company === undefined) this.companies.set(key, (company = companyOf(blocks, children)));
+    if (!company) return;
+    const from = this.windows.from[b] as number;
+    const to = this.windows.to[b] as number;
+    const base = this.base[b] as number;
+    if (true)
+      for (const hold of company.holds) this.usage.addHeldTogether(hold, from, to, price, this.values, base);
+    if (true)
+      for (const work of company.works) this.usage.addWorkTogether(work, from, to, price, this.values, base);
+  }
+
+  private isBranch({ tie, parent, child }: View): boolean {
+    return !tie.chord && this.reached[child] === 1 && this.parentOf[child] === parent;
   }
 
   /** Narrows a block's window to the minutes that cost less than the cutoff; false if there is none. */
@@ -243,29 +258,30 @@ export class Fitter {
   }
 
   /** Adds what the wait to a fixed neighbour costs. */
-  private hearFixed({ tie, parent }: View, fixed: number, price: number): void {
-    const { task, startOffset, endOffset } = tie.wait as NonNullable<Tie['wait']>;
+  private hearFixed({ parent, starts }: View, wait: Wait, fixed: number, price: number): void {
+    const { task, startOffset, endOffset } = wait;
     const { values, sums } = this;
-    const [from, to] = [this.windows.from[parent] as number, this.windows.to[parent] as number];
+    const from = this.windows.from[parent] as number;
+    const to = this.windows.to[parent] as number;
     const base = this.base[parent] as number;
-    const isStart = tie.a === parent;
-    const low = isStart ? from + startOffset : fixed + startOffset;
-    const high = isStart ? fixed + endOffset : to + endOffset;
-    this.usage.fillSums(task, low, high, price, sums);
+    const low = (starts ? from : fixed) + startOffset;
+    const high = (starts ? fixed : to) + endOffset;
+    const busy = task.uses.length > 0 && this.usage.fillSums(task, low, high, price, sums);
     for (let t = from; t <= to; t++) {
-      const start = isStart ? t + startOffset : fixed + startOffset;
-      const end = isStart ? fixed + endOffset : t + endOffset;
-      const held =
-        end > start ? (sums.toEnd[end - low] as number) - (sums.toStart[start - low] as number) : 0;
-      values[base + t - from] = (values[base + t - from] as number) + lengthCost(task, end - start) + held;
+      const start = (starts ? t : fixed) + startOffset;
+      const end = (starts ? fixed : t) + endOffset;
+      let sum = (values[base + t - from] as number) + lengthCost(task, end - start);
+      if (busy && end > start)
+        sum += (sums.toEnd[end - low] as number) - (sums.toStart[start - low] as number);
+      values[base + t - from] = sum;
     }
   }
 
   /** Adds to a block, for each of its minutes, the least that the branch behind a tie costs. */
   private hear(view: View, price: number): void {
     this.listen(view, price);
-    const [from, to] = [this.windows.from[view.parent] as number, this.windows.to[view.parent] as number];
-    this.addHeard(view.parent, to - from + 1, 1);
+    const from = this.windows.from[view.parent] as number;
+    this.addHeard(view.parent, (this.windows.to[view.parent] as number) - from + 1, 1);
   }
 
   private addHeard(b: number, size: number, sign: 1 | -1): void {
@@ -276,62 +292,56 @@ export class Fitter {
   }
 
   /** Writes to `heard`, for each minute of the parent, the least that the branch behind a tie costs. */
-  private listen(view: View, price: number): void {
-    const { parent, child, tie, low, high } = view;
-    const { values, slider, source, heard, sums } = this;
-    const [from, to] = [this.windows.from[parent] as number, this.windows.to[parent] as number];
-    const [childFrom, childTo] = [this.windows.from[child] as number, this.windows.to[child] as number];
+  private listen({ parent, child, tie, low, high, starts }: View, price: number): void {
+    const { values, slider, source, heard, sums, windows } = this;
+    const from = windows.from[parent] as number;
+    const to = windows.to[parent] as number;
+    const childFrom = windows.from[child] as number;
+    const childTo = windows.to[child] as number;
     const childBase = this.base[child] as number;
     const size = to - from + 1;
     const childSize = childTo - childFrom + 1;
     const shift = from - childFrom;
-    const window = { size, sourceSize: childSize, ceiling: this.cutoff };
     heard.fill(NONE, 0, size);
     if (!tie.wait) {
-      slider.lower(heard, values, childBase, window, shift + low, shift + high, 0, 0);
+      slider.open(heard, size, values, childBase, childSize, this.cutoff);
+      slider.lower(shift + low, shift + high, 0, 0);
       return;
     }
     const { task, startOffset, endOffset } = tie.wait;
-    const isStart = tie.a === parent;
-    const [portOffset, childOffset] = isStart ? [startOffset, endOffset] : [endOffset, startOffset];
+    const portOffset = starts ? startOffset : endOffset;
+    const childOffset = starts ? endOffset : startOffset;
     const first = Math.min(from + portOffset, childFrom + childOffset);
     const last = Math.max(to + portOffset, childTo + childOffset);
     const busy = task.uses.length > 0 && this.usage.fillSums(task, first, last, price, sums);
+    const sign = starts ? 1 : -1;
     if (busy) {
       const port = childFrom + childOffset - first;
-      const [held, sign] = isStart ? [sums.toEnd, 1] : [sums.toStart, -1];
+      const held = starts ? sums.toEnd : sums.toStart;
       for (let i = 0; i < childSize; i++)
         source[i] = (values[childBase + i] as number) + sign * (held[port + i] as number);
-      window.ceiling = Infinity;
-    }
-    const [row, at] = busy ? [source, 0] : [values, childBase];
+      slider.open(heard, size, source, 0, childSize, Infinity);
+    } else slider.open(heard, size, values, childBase, childSize, this.cutoff);
     const { min, target, max, shortCost, longCost } = task;
-    const sign = isStart ? 1 : -1;
     // Seen from the parent's index, the child's for a wait of no length, of the target, the least and the most.
     const none = shift + sign * (startOffset - endOffset);
     const best = none + sign * target;
     const shortest = none + sign * min;
     const longest = none + sign * max;
-    for (const [end, slope] of [
-      [shortest, -sign * shortCost],
-      [longest, sign * longCost],
-    ] as const) {
-      // Where the target is the least or the most there is one side only.
-      if (end === best && min !== max) continue;
-      slider.lower(heard, row, at, window, Math.min(end, best), Math.max(end, best), slope, best);
-    }
-    if (busy) {
-      const port = from + portOffset - first;
-      const held = isStart ? sums.toStart : sums.toEnd;
-      for (let i = 0; i < size; i++) heard[i] = (heard[i] as number) - sign * (held[port + i] as number);
-      // A wait of no length holds nothing.
-      if (min === 0) {
-        for (let i = 0; i < size; i++) {
-          const c = i + none;
-          if (c < 0 || c >= childSize) continue;
-          heard[i] = Math.min(heard[i] as number, (values[childBase + c] as number) + lengthCost(task, 0));
-        }
-      }
+    // Where the target is the least or the most there is one side only.
+    if (min < target || min === max)
+      slider.lower(Math.min(shortest, best), Math.max(shortest, best), -sign * shortCost, best);
+    if (target < max) slider.lower(Math.min(longest, best), Math.max(longest, best), sign * longCost, best);
+    if (!busy) return;
+    const port = from + portOffset - first;
+    const held = starts ? sums.toStart : sums.toEnd;
+    for (let i = 0; i < size; i++) heard[i] = (heard[i] as number) - sign * (held[port + i] as number);
+    if (min > 0) return;
+    // A wait of no length holds nothing.
+    for (let i = 0; i < size; i++) {
+      const c = i + none;
+      if (c < 0 || c >= childSize) continue;
+      heard[i] = Math.min(heard[i] as number, (values[childBase + c] as number) + lengthCost(task, 0));
     }
   }
 
@@ -355,30 +365,28 @@ export class Fitter {
 
   /** With the parent's minute found, picks the child's. */
   private settle(child: number, price: number): void {
-    const parent = this.parentOf[child] as number;
-    const tie = this.tieToParent(child);
-    const { low, high } = viewFrom(tie, parent);
+    const { parent, tie, low, high, starts } = this.above[child] as View;
     const at = this.found[parent] as number;
     const childFrom = this.windows.from[child] as number;
     const from = Math.max(childFrom, at + low);
     const to = Math.min(this.windows.to[child] as number, at + high);
-    const base = this.base[child] as number;
+    const base = (this.base[child] as number) - childFrom;
     const { sums, values } = this;
-    const isStart = tie.a === parent;
     const wait = tie.wait;
-    let first = 0;
-    if (wait && wait.task.uses.length > 0) {
-      first = (isStart ? at : from) + wait.startOffset;
-      this.usage.fillSums(wait.task, first, (isStart ? to : at) + wait.endOffset, price, sums);
-    }
+    const first = wait ? (starts ? at : from) + wait.startOffset : 0;
+    const busy =
+      wait !== null &&
+      wait.task.uses.length > 0 &&
+      this.usage.fillSums(wait.task, first, (starts ? to : at) + wait.endOffset, price, sums);
     let best = Infinity;
     for (let t = from; t <= to; t++) {
-      let value = values[base + t - childFrom] as number;
+      let value = values[base + t] as number;
+      if (value >= best) continue;
       if (wait) {
-        const start = (isStart ? at : t) + wait.startOffset;
-        const end = (isStart ? t : at) + wait.endOffset;
+        const start = (starts ? at : t) + wait.startOffset;
+        const end = (starts ? t : at) + wait.endOffset;
         value += lengthCost(wait.task, end - start);
-        if (wait.task.uses.length > 0 && end > start)
+        if (busy && end > start)
           value += (sums.toEnd[end - first] as number) - (sums.toStart[start - first] as number);
       }
       if (value < best) {

@@ -1,5 +1,4 @@
-import { tiedSets, type Block } from './network';
-import { shuffled, type Random } from './random';
+import type { Random } from './random';
 import type { Relaxed } from './relaxed';
 import type { State } from './state';
 
@@ -52,27 +51,6 @@ export class Moves {
     return this.any();
   }
 
-  /** The free blocks of doughs of which something has moved since. */
-  changed(since: Int32Array): number[] {
-    const { network, times } = this.state;
-    return network.components.filter((members) => members.some((b) => since[b] !== times[b])).flat();
-  }
-
-  /** Up to `size` free blocks around `seed`, along ties. */
-  stretch(seed: number, size: number): number[] {
-    const set = [seed];
-    const seen = new Set(set);
-    for (const at of set) {
-      for (const next of shuffled(this.neighbours(at), this.random)) {
-        if (set.length >= size) return set;
-        if (seen.has(next) || (this.state.componentOf[next] as number) < 0) continue;
-        seen.add(next);
-        set.push(next);
-      }
-    }
-    return set;
-  }
-
   /** Free blocks that hold something within `minutes` of block `seed`, sharing a resource with it. */
   around(seed: number, minutes: number): number[] {
     const { state } = this;
@@ -93,21 +71,5 @@ export class Moves {
       });
       return meets;
     });
-  }
-
-  /** Free blocks whose time is within `minutes` of that of block `seed`. */
-  beside(seed: number, minutes: number): number[] {
-    const { times } = this.state;
-    const at = times[seed] as number;
-    return this.free.filter((b) => Math.abs((times[b] as number) - at) <= minutes);
-  }
-
-  /** The sets of these blocks that ties connect, in random order. */
-  parts(blocks: readonly number[]): number[][] {
-    return shuffled(tiedSets(this.state.network.blocks, blocks), this.random);
-  }
-
-  private neighbours(b: number): number[] {
-    return (this.state.network.blocks[b] as Block).ties.map((tie) => (tie.a === b ? tie.b : tie.a));
   }
 }

@@ -16,6 +16,19 @@ export interface Block {
   promises: { output: Output; offset: number }[];
   /** Ties that start or end here. */
   ties: Tie[];
+  /** The same ties, as they look from here. */
+  views: View[];
+}
+
+/** How a tie looks from the block that asks (`parent`): the other's time is `low..high` minutes later. */
+export interface View {
+  tie: Tie;
+  parent: number;
+  child: number;
+  low: number;
+  high: number;
+  /** The tie's wait, if it has one, starts at the block that asks. */
+  starts: boolean;
 }
 
 /** The task whose length a tie decides: it runs from `a` + `startOffset` to `b` + `endOffset`. */
@@ -123,7 +136,7 @@ export function networkOf(model: Model): Network | null {
 
   const { blockOf, offsetOf, count } = numbered(rigid, 2 * tasks.length);
   const blocks: Block[] = Array.from({ length: count }, (_, index) => {
-    return { index, tasks: [], promises: [], ties: [] };
+    return { index, tasks: [], promises: [], ties: [], views: [] };
   });
   const block = (event: number) => blocks[blockOf[event] as number] as Block;
   const offset = (event: number) => offsetOf[event] as number;
@@ -143,6 +156,8 @@ export function networkOf(model: Model): Network | null {
     ties.push(made);
     a.ties.push(made);
     b.ties.push(made);
+    a.views.push({ tie: made, parent: a.index, child: b.index, low, high, starts: true });
+    b.views.push({ tie: made, parent: b.index, child: a.index, low: -high, high: -low, starts: false });
   };
   for (const task of tasks) {
     const [start, end] = [startEvent(task.index), endEvent(task.index)];

@@ -20,8 +20,9 @@ describe('a sliding minimum', () => {
         ({ costs, size, low, width, slope, centre }) => {
           const source = Float64Array.from([7, ...costs]);
           const out = new Float64Array(size).fill(90);
-          const window = { size, sourceSize: costs.length, ceiling: 500 };
-          new SlidingMinimum(40).lower(out, source, 1, window, low, low + width, slope, centre);
+          const slider = new SlidingMinimum(40);
+          slider.open(out, size, source, 1, costs.length, 500);
+          slider.lower(low, low + width, slope, centre);
           const wanted = Array.from({ length: size }, (_, i) =>
             Math.min(
               90,

@@ -34,7 +34,7 @@ describe('the engine', () => {
   it.each(solvable.map((problem) => [problem.name, problem] as const))(
     'finds a plan for %s that keeps every hard rule',
     (_, problem) => {
-      const solution = solve(problem, { seed: 1, shouldStop: moves(5000) });
+      const solution = solve(problem, { seed: 1, shouldStop: moves(120) });
       expect(solution?.plan.status).toBe('feasible');
       if (solution) expect(planErrors(problem, solution.plan)).toEqual([]);
     },

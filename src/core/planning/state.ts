@@ -127,22 +127,18 @@ export class State {
     return this.fitter.relax(blocks, this.times, allowances, out);
   }
 
-  /** Free blocks with a task, or a wait, that overloads a resource; with `near`, only those that reach that time. */
-  overloaded(near = { from: -Infinity, to: Infinity }): number[] {
-    const found: number[] = [];
-    for (const members of this.network.components) {
-      for (const b of members) if (this.isOverloaded(b, near.from, near.to)) found.push(b);
-    }
-    return found;
+  /** Free blocks with a task, or a wait, that overloads a resource. */
+  overloaded(): number[] {
+    return this.network.components.flat().filter((b) => this.isOverloaded(b));
   }
 
-  private isOverloaded(b: number, from: number, to: number): boolean {
+  private isOverloaded(b: number): boolean {
     const { times, usage } = this;
     const at = times[b] as number;
     const { tasks, ties } = this.block(b);
     for (const { task, offset, length } of tasks) {
       const start = at + offset;
-      if (start < to && start + length > from && usage.isOver(task, start, start + length)) return true;
+      if (usage.isOver(task, start, start + length)) return true;
     }
     for (const { wait, a, b: last } of ties) {
       if (!wait || (times[a] as number) < 0 || (times[last] as number) < 0) continue;
@@ -150,7 +146,7 @@ export class State {
         (times[a] as number) + wait.startOffset,
         (times[last] as number) + wait.endOffset,
       ];
-      if (start < to && end > from && usage.isOver(wait.task, start, end)) return true;
+      if (usage.isOver(wait.task, start, end)) return true;
     }
     return false;
   }

@@ -132,20 +132,4 @@ describe('what placed tasks hold', () => {
     expect(price('mild', 63)).toBeGreaterThanOrEqual(HARD);
     expect(price('mild', 67)).toBe(0);
   });
-
-  it('makes contested minutes, and those near them, dearer until they are forgiven', () => {
-    const usage = new Usage(model);
-    usage.add(task('hand'), 10, 20);
-    usage.add(task('hand'), 15, 25);
-    const price = (start: number) => {
-      const out = new Float64Array(1);
-      usage.addPrices(task('hand'), 1, start, start, 0, out, 0);
-      return out[0];
-    };
-    expect(price(15)).toBe(0);
-    usage.resentOverload(5, 3);
-    expect([price(11), price(12), price(15), price(22), price(23)]).toEqual([0, 5, 5, 5, 0]);
-    usage.forgive();
-    expect(price(15)).toBe(0);
-  });
 });

@@ -1,3 +1,4 @@
+import type { SharedHold, SharedWork } from './company';
 import type { Model, ModelResource, ModelTask, ModelUse } from './model';
 
 /** A minute where what is pinned, or nobody being there, leaves no room: no plan pays that. */
@@ -23,12 +24,10 @@ export class Usage {
   private readonly free: Int32Array[];
   /** Capacity that what is fixed leaves over; below 0 where it is too much by itself. */
   private readonly room: Int32Array[];
-  /** How much dearer than once a contested minute has become, by resource. */
-  private readonly grudge: Int32Array[];
-  private resentful = false;
   private readonly spans: Spans[];
   private readonly fixedSpans: Spans[];
   private readonly prices: Float64Array;
+  private readonly lacks: Float64Array;
   /** What a unit-minute too much counts, and a minute of clashing settings, by resource. */
   private readonly weights: { held: number; clash: number }[];
 
@@ -36,10 +35,10 @@ export class Usage {
     const { horizon, resources } = model;
     this.free = resources.map(({ capacity }) => capacity.slice());
     this.room = resources.map(({ capacity }) => capacity.slice());
-    this.grudge = resources.map(() => new Int32Array(horizon));
     this.spans = resources.map(() => new Spans(horizon));
     this.fixedSpans = resources.map(() => new Spans(horizon));
     this.prices = new Float64Array(2 * horizon + 2);
+    this.lacks = new Float64Array(horizon + 2);
     this.weights = resources.map((_, r) => weightsOf(model, r));
   }
 
@@ -123,27 +122,6 @@ export class Usage {
     return false;
   }
 
-  /** Makes every minute that is contested now, and `around` minutes on either side, dearer for everybody. */
-  resentOverload(amount: number, around: number): void {
-    this.resentful = true;
-    this.free.forEach((free, r) => {
-      const [grudge, spans] = [this.grudge[r], this.spans[r]] as [Int32Array, Spans];
-      let done = 0;
-      for (let m = 0; m < free.length; m++) {
-        if ((free[m] as number) >= 0 && !spans.mixed(m)) continue;
-        const to = Math.min(free.length, m + around + 1);
-        for (let n = Math.max(done, m - around); n < to; n++) grudge[n] = (grudge[n] as number) + amount;
-        done = to;
-      }
-    });
-  }
-
-  forgive(): void {
-    if (!this.resentful) return;
-    this.resentful = false;
-    for (const grudge of this.grudge) grudge.fill(0);
-  }
-
   /** Adds to `out[t - from]`, for starts `t` in `[from, to]`, what a task of this length would pay there. */
   addPrices(
     task: ModelTask,
@@ -164,16 +142,102 @@ export class Usage {
     }
   }
 
-  /** Running prices of a task of any length, for starts and ends in `[from, to]`. */
+  /**
+   * Adds to `out[at + t - from]`, for times `t` in `[from, to]` of a fork, what its branches pay for holding something
+   * at once beyond what each pays alone.
+   */
+  addHeldTogether(
+    hold: SharedHold,
+    from: number,
+    to: number,
+    price: number,
+    out: Float64Array,
+    at: number,
+  ): void {
+    const { amounts, length } = hold;
+    const first = from + hold.from;
+    const last = Math.min(this.model.horizon, to + hold.from + length);
+    const free = this.free[hold.resource] as Int32Array;
+    const all = amounts.reduce((sum, amount) => sum + amount, 0);
+    if (!this.isShort(free, first, last, all)) return;
+    const dear = price * this.weightAt(hold.resource).held;
+    const { prices } = this;
+    prices.fill(0, 0, to - from + length + 1);
+    for (let m = first; m < last; m++) {
+      const left = free[m] as number;
+      let sum = lackOf(all, left);
+      for (const amount of amounts) sum -= lackOf(amount, left);
+      prices[m - first] = sum * dear;
+    }
+    this.slide(length, to - from, out, at);
+  }
+
+  /** The same for work that has to find room within a span: what there is too little of it for all, beyond for each. */
+  addWorkTogether(
+    work: SharedWork,
+    from: number,
+    to: number,
+    price: number,
+    out: Float64Array,
+    at: number,
+  ): void {
+    const all = work.works.reduce((sum, { amount }) => sum + amount, 0);
+    const free = this.free[work.resource] as Int32Array;
+    if (!this.isShort(free, from + work.from, Math.min(this.model.horizon, to + work.from + work.span), all))
+      return;
+    const dear = price * this.weightAt(work.resource).held;
+    const size = to - from + 1;
+    const lack = this.lacks;
+    lack.fill(0, 0, size);
+    const load = work.works.reduce((sum, { amount, length }) => sum + amount * length, 0);
+    this.addLack(free, { amount: all, load, from: work.from, span: work.span }, from, size, 1);
+    for (const { amount, length, ...where } of work.works)
+      this.addLack(free, { amount, load: amount * length, ...where }, from, size, -1);
+    for (let i = 0; i < size; i++) {
+      if ((lack[i] as number) > 0) out[at + i] = (out[at + i] as number) + (lack[i] as number) * dear;
+    }
+  }
+
+  /** Adds to `lacks` by how much `load` exceeds what is free, up to `amount` at a time, in the span after each minute. */
+  private addLack(
+    free: Int32Array,
+    { amount, load, from, span }: { amount: number; load: number; from: number; span: number },
+    first: number,
+    size: number,
+    sign: 1 | -1,
+  ): void {
+    const { horizon } = this.model;
+    const room = (m: number) => (m < horizon ? Math.max(0, Math.min(amount, free[m] as number)) : 0);
+    let there = 0;
+    for (let m = first + from; m < first + from + span; m++) there += room(m);
+    for (let i = 0; i < size; i++) {
+      if (load > there) this.lacks[i] = (this.lacks[i] as number) + sign * (load - there);
+      there += room(first + i + from + span) - room(first + i + from);
+    }
+  }
+
+  private isShort(free: Int32Array, from: number, to: number, amount: number): boolean {
+    for (let m = from; m < to; m++) if ((free[m] as number) < amount) return true;
+    return false;
+  }
+
+  /**
+   * Running prices of a task of any length, for starts and ends in `[from, to]`; false, with nothing written, where
+   * holding it costs nothing anywhere.
+   */
   fillSums(task: ModelTask, from: number, to: number, price: number, { toStart, toEnd }: Sums): boolean {
     const size = to - from;
     let any = false;
-    toStart.fill(0, 0, size + 1);
-    toEnd.fill(0, 0, size + 1);
+    const begin = () => {
+      if (any) return;
+      any = true;
+      toStart.fill(0, 0, size + 1);
+      toEnd.fill(0, 0, size + 1);
+    };
     for (const use of task.uses) {
       let sum = 0;
       if (this.fillHeld(use, from, to, price)) {
-        any = true;
+        begin();
         for (let i = 0; i < size; i++) {
           sum += this.prices[i] as number;
           toStart[i + 1] = (toStart[i + 1] as number) + sum;
@@ -184,7 +248,7 @@ export class Usage {
       // A start at t has the clashes of the minutes up to t - before behind it, an end at t those up to t + after.
       const [before, after] = halves(this.resource(use).changeover);
       if (!this.fillClashes(use, from - before, to + after, price)) continue;
-      any = true;
+      begin();
       sum = 0;
       for (let i = 0; i <= size + before + after; i++) {
         if (i <= size) toStart[i] = (toStart[i] as number) + sum;
@@ -200,18 +264,15 @@ export class Usage {
     const { prices } = this;
     const { amount } = use;
     const free = this.free[use.resource] as Int32Array;
-    if (!this.resentful) {
-      let first = from;
-      while (first < to && (free[first] as number) >= amount) first++;
-      if (first === to) return false;
-    }
+    let first = from;
+    while (first < to && (free[first] as number) >= amount) first++;
+    if (first === to) return false;
     const room = this.room[use.resource] as Int32Array;
-    const grudge = this.grudge[use.resource] as Int32Array;
     const { held } = this.weightOf(use);
     const dear = price * held;
     for (let m = from; m < to; m++) {
       const left = free[m] as number;
-      let sum = amount * held * (grudge[m] as number);
+      let sum = 0;
       if (left < amount) {
         sum += (left > 0 ? amount - left : amount) * dear;
         const lack = amount - (room[m] as number);
@@ -263,7 +324,11 @@ export class Usage {
   }
 
   private weightOf(use: ModelUse): { held: number; clash: number } {
-    return this.weights[use.resource] as { held: number; clash: number };
+    return this.weightAt(use.resource);
+  }
+
+  private weightAt(resource: number): { held: number; clash: number } {
+    return this.weights[resource] as { held: number; clash: number };
   }
 
   private resource(use: ModelUse): ModelResource {
@@ -335,6 +400,10 @@ function weightsOf(model: Model, resource: number): { held: number; clash: numbe
     tasks === 0 ? 1 : 2 ** -Math.max(0, Math.round(Math.log2(sum / tasks / 15) / 4));
   return { held: share(held), clash: share(minutes) };
 }
+
+/** Units of `amount` beyond what is left, the units that were too much before not counted. */
+const lackOf = (amount: number, left: number): number =>
+  left < amount ? (left > 0 ? amount - left : amount) : 0;
 
 const halves = (changeover: number): [number, number] => [
   Math.floor(changeover / 2),
