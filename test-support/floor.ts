@@ -1,11 +1,11 @@
 import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
 import { foldDough } from '@/core/floor/state';
-import { expandDough } from '@/core/route/expand';
+import { expandDough, type Sizes } from '@/core/route/expand';
 import { SMALL_PRODUCT } from './small-dough';
 
 export const MIN = 60_000;
-export const SMALL_SIZES = { ovenTrays: 9, bowlKg: 40 };
+export const SMALL_SIZES: Sizes = { ovenTrays: 9, bowlKg: 40, carriers: [] };
 
 /** The small product's steps for one output with id 5. */
 export const smallDough = (pieces = 40) =>

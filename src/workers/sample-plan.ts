@@ -1,10 +1,10 @@
-import { samplePlan } from '@/core/planning/sampling';
+import { samplePlan, type Spread } from '@/core/planning/sampling';
 import type { PlanProblem, Times } from '@/core/planning/problem';
 
 /** Plays a plan through beside the page. */
 self.onmessage = ({
   data,
-}: MessageEvent<{ nth: number; problem: PlanProblem; present: Times; runs: number }>) => {
-  const { nth, problem, present, runs } = data;
-  self.postMessage({ nth, sampled: samplePlan(problem, present, { runs, seed: 1 }) });
+}: MessageEvent<{ nth: number; problem: PlanProblem; present: Times; runs: number; spread: Spread }>) => {
+  const { nth, problem, present, runs, spread } = data;
+  self.postMessage({ nth, sampled: samplePlan(problem, present, { runs, seed: 1, spread }) });
 };

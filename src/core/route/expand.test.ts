@@ -43,6 +43,29 @@ describe('expanding a dough', () => {
     expect(traysFor(output(1, 41))).toBe(5);
   });
 
+  it('holds trays and tins from makeup to the end of cooling, and no longer', () => {
+    const product = { ...SMALL_PRODUCT, piece: { ...SMALL_PRODUCT.piece, tins: 2 } };
+    const carriers = ['tray', 'tin'] as const;
+    const { steps } = expandDough([{ id: 1, product, pieces: 40 }], { ...SMALL_SIZES, carriers });
+    const held = (carrier: string) =>
+      steps
+        .filter(({ uses }) => uses.some(({ resource }) => resource === carrier))
+        .map(({ step }) => step.kind);
+    expect(held('tray')).toEqual(['shape', 'proof', 'load', 'bake']);
+    expect(held('tin')).toEqual(held('tray'));
+    const shape = steps.find(({ step }) => step.kind === 'shape');
+    expect(shape?.uses).toContainEqual({ resource: 'tray', amount: traysFor(output(1, 40)) });
+    expect(shape?.uses).toContainEqual({ resource: 'tin', amount: 80 });
+  });
+
+  it('holds no tins of pieces that need none, and nothing that the house does not count', () => {
+    const held = expandDough([output(1, 40)], { ...SMALL_SIZES, carriers: ['tin'] }).steps.flatMap(
+      ({ uses }) => uses.map(({ resource }) => resource),
+    );
+    expect(held).not.toContain('tin');
+    expect(held).not.toContain('tray');
+  });
+
   it('makes a problem that the engine can plan', () => {
     const expanded = expandDough([output(1, 40)], SMALL_SIZES);
     const machines = ['retarder', 'proofer', 'oven'].map((id) => ({ id, capacity: 9, changeover: 0 }));

@@ -54,7 +54,12 @@ export interface Sizes {
   ovenTrays: number;
   /** Kilograms of dough before butter in one mixer bowl. */
   bowlKg: number;
+  /** What pieces stand on or in and the house counts: trays, tins. Nothing is held of what it does not count. */
+  carriers: readonly Carrier[];
 }
+
+/** What pieces stand on or in, from makeup until they have cooled. */
+export type Carrier = 'tray' | 'tin';
 
 export const CREW = 'crew';
 
@@ -124,7 +129,10 @@ function sized(
  * than a bowl is mixed in equal bowls, one after the other.
  * All outputs must be able to share the dough; their common part is that of the first.
  */
-export function expandDough(outputs: readonly DoughOutput[], { ovenTrays, bowlKg }: Sizes): ExpandedDough {
+export function expandDough(
+  outputs: readonly DoughOutput[],
+  { ovenTrays, bowlKg, carriers }: Sizes,
+): ExpandedDough {
   const first = outputs[0];
   if (!first) throw new Error('A dough has at least one output.');
   const kg = doughKg(outputs);
@@ -160,9 +168,13 @@ export function expandDough(outputs: readonly DoughOutput[], { ovenTrays, bowlKg
         trays: load.trays,
       };
       const name = output.product.name.toLowerCase() + (loads > 1 ? `, load ${nth} of ${loads}` : '');
+      const carried = carriedSteps(route.output);
+      const carrying = usesOf(load, output.product, carriers);
       for (const step of route.output.steps) {
         const label = outputs.length > 1 || loads > 1 ? `${step.label} ${name}` : step.label;
-        steps.push({ ...sized(step, size, prefix + step.id, label), outputId: output.id, load });
+        const made = sized(step, size, prefix + step.id, label);
+        if (carried.has(step.id)) made.uses.push(...carrying);
+        steps.push({ ...made, outputId: output.id, load });
       }
       links.push(...route.output.links.map((link) => prefixed(link, prefix, prefix)));
       links.push(prefixed(route.fork, '', prefix));
@@ -170,6 +182,23 @@ export function expandDough(outputs: readonly DoughOutput[], { ovenTrays, bowlKg
     }
   }
   return { steps, links, ready, kg, bowls };
+}
+
+/** The steps from makeup to the end of cooling: as long, trays and tins are not free for other pieces. */
+function carriedSteps({ steps }: Route): ReadonlySet<string> {
+  const main = steps.filter(({ branch }) => branch === undefined);
+  const first = main.findIndex(({ kind }) => kind === 'shape' || kind === 'divide');
+  const last = main.findLastIndex(({ kind }) => kind === 'cool' || kind === 'bake');
+  return new Set(main.slice(Math.max(0, first), last + 1).map(({ id }) => id));
+}
+
+function usesOf(
+  { trays, pieces }: { trays: number; pieces: number },
+  { piece }: ProductSpec,
+  carriers: readonly Carrier[],
+): Use[] {
+  const amounts: Record<Carrier, number> = { tray: trays, tin: pieces * (piece.tins ?? 0) };
+  return carriers.filter((id) => amounts[id] > 0).map((id) => ({ resource: id, amount: amounts[id] }));
 }
 
 function prefixed(link: RouteLink, from: string, to: string): RouteLink {

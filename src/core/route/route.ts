@@ -125,6 +125,8 @@ export interface PieceSpec {
   cut?: { size: PieceSize; mm: number };
   /** How far a divided piece may be off its weight, grams. */
   tolerance?: number;
+  /** Tins a piece is baked in: one for a loaf; none where nothing is said. */
+  tins?: number;
   shape?: ShapeKind;
   filling?: Filling;
   /** The product that this one is a variant of: the same piece with another filling. */

@@ -209,7 +209,7 @@ const BASIC: DemoProduct[] = [
     'Brioche',
     'Brioche dough',
     [420, 6, 0.02],
-    divided(8, 'bun'),
+    { ...divided(8, 'bun'), tins: 1 },
     {
       ...{ dough: briocheBase, fork: briocheFork },
       output: output({
@@ -252,7 +252,7 @@ const BASIC: DemoProduct[] = [
     'Brioche',
     'Brioche dough',
     [70, 12, 0.02],
-    divided(2, 'bun'),
+    { ...divided(2, 'bun'), tins: 1 },
     {
       ...{ dough: briocheBase, fork: briocheFork },
       output: output({

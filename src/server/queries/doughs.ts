@@ -173,11 +173,15 @@ async function changesOf(
   return known;
 }
 
-/** What oven and mixer take at once. */
+/** What oven and mixer take at once, and what the house counts of trays and tins. */
 export async function sizes(db: Db): Promise<Sizes> {
   const all = await machines(db);
   const of = (id: string) => all.find((machine) => machine.id === id);
-  return { ovenTrays: of('oven')?.capacity ?? 1, bowlKg: of('mixer')?.kgAtOnce ?? Infinity };
+  return {
+    ovenTrays: of('oven')?.capacity ?? 1,
+    bowlKg: of('mixer')?.kgAtOnce ?? Infinity,
+    carriers: (['tray', 'tin'] as const).filter(of),
+  };
 }
 
 /** Rises of a dough's common part, under null, and of each output. */

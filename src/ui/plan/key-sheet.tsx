@@ -13,6 +13,7 @@ const KEYS: [string, string][] = [
   ['t', 'Take the picked dough out'],
   ['m', 'Take its next step, or the one looked at, in the hand: ← → move it, Enter keeps, Esc drops'],
   ['w', 'Take the whole thread in the hand'],
+  ['b', 'Look for a better plan'],
   ['u', 'Undo the last planning act'],
   ['r', 'Do it again'],
   ['Enter', 'Open the picked dough'],

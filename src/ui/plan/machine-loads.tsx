@@ -10,7 +10,7 @@ import { xOf } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 
 const ROW = 24;
-const SHOWN = ['sheeter', 'retarder', 'proofer', 'oven'];
+const SHOWN = ['sheeter', 'retarder', 'proofer', 'oven', 'tray', 'tin'];
 
 /** Minutes of one bar: what shows, and no finer. */
 const binOf = ({ from, to }: TimeScale) => ((to - from) / 3_600_000 <= 24 ? 5 : 30);

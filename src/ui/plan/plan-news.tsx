@@ -1,9 +1,11 @@
 'use client';
 
+import clsx from 'clsx';
 import { useState } from 'react';
 import type { Drift } from '@/core/floor/drift';
 import type { Proposal } from '@/core/floor/proposal';
 import { Button } from '../kit/button';
+import { useKeys } from '../kit/use-keys';
 import { workOutMend, type Progress } from '../live/mend';
 
 /** How long a mend is looked for unless somebody has enough of it, s. */
@@ -13,11 +15,13 @@ const SECONDS = 5;
 export function PlanNews({
   drifts,
   mends,
+  mayPlan,
   onLook,
   onJump,
 }: {
   drifts: readonly Drift[];
   mends: readonly Proposal[];
+  mayPlan: boolean;
   onLook: (proposal: Proposal) => void;
   onJump: (drift: Drift) => void;
 }) {
@@ -34,11 +38,19 @@ export function PlanNews({
     if (!answer.ok) return setTold(answer.message);
     const { proposal, passed } = answer.result as { proposal: Proposal; passed: boolean };
     if (passed) setTold('The shifts were small; the plan has followed.');
+    else if (proposal.kind === 'better' && proposal.body.changes.length === 0)
+      setTold('No better plan was found; this one stands.');
     else onLook(proposal);
   };
-  if (!first && !newest && !told) return null;
+  useKeys({ b: () => mayPlan && !search && void work() });
+  if (!first && !newest && !told && !search) return null;
   return (
-    <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-l-4 border-warn pl-3 text-[17px]">
+    <div
+      className={clsx(
+        'mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-l-4 pl-3 text-[17px]',
+        first ? 'border-warn' : 'border-edge',
+      )}
+    >
       {first && (
         <button
           className="min-h-9 text-left text-warn underline-offset-4 hover:underline"

@@ -198,6 +198,7 @@ export function PlanView({
         <PlanNews
           drifts={[...drifted, ...nobody]}
           mends={plan.mends}
+          mayPlan={mayPlan}
           onLook={setLooked}
           onJump={({ doughId, at }) => {
             if (doughId !== null) pick(doughId);

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { spreadOfLog } from '@/core/floor/log-spread';
 import type { WholePlan } from '@/core/floor/whole-plan';
 import type { Sampled } from '@/core/planning/sampling';
 
@@ -10,7 +11,7 @@ const RUNS = 1000;
 const SETTLES = 400;
 
 /** How sure each output of the plan is, played through in a worker beside the page; null until it is known. */
-export function useSampled({ problem, present }: WholePlan): Sampled | null {
+export function useSampled({ problem, present, doughs }: WholePlan): Sampled | null {
   const worker = useRef<Worker | null>(null);
   const nth = useRef(0);
   const [sampled, setSampled] = useState<Sampled | null>(null);
@@ -25,9 +26,15 @@ export function useSampled({ problem, present }: WholePlan): Sampled | null {
         worker.current = own;
       }
       nth.current++;
-      worker.current.postMessage({ nth: nth.current, problem, present, runs: RUNS });
+      worker.current.postMessage({
+        nth: nth.current,
+        problem,
+        present,
+        runs: RUNS,
+        spread: spreadOfLog(doughs).spread,
+      });
     }, SETTLES);
     return () => clearTimeout(timer);
-  }, [problem, present]);
+  }, [problem, present, doughs]);
   return sampled;
 }
