@@ -29,7 +29,7 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['**/*.mjs'], ...tseslint.configs.disableTypeChecked },
+  { files: ['**/*.mjs', 'public/*.js'], ...tseslint.configs.disableTypeChecked },
   {
     files: ['bench/**', 'scripts/**', 'src/workers/**', 'src/app/api/**', 'src/devices/**'],
     rules: { 'no-console': 'off' },

@@ -79,8 +79,11 @@ test('a knot is dragged into an empty shift and refused, then dragged to where i
     await page.mouse.move(x + (hours * box.width) / 96, y, { steps: 6 });
   };
   const card = page.getByRole('status').filter({ hasText: 'Escape drops it' });
-  // From the afternoon to three hours after the last shift has gone.
-  await drag(8);
+  // To half past ten in the evening, when the last shift has gone.
+  await thread.click();
+  const first = page.getByRole('list', { name: 'Steps' }).getByRole('button').first();
+  const [, hour, minute] = /(\d\d):(\d\d)/.exec((await first.textContent()) ?? '') ?? [];
+  await drag(22.5 - Number(hour) - Number(minute) / 60);
   await expect(card).toContainText('No place there');
   const refused = done(page, 'move-step');
   await page.mouse.up();

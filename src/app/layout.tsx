@@ -3,7 +3,10 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import './globals.css';
 
-export const metadata: Metadata = { title: { default: 'Hefeteig', template: '%s · Hefeteig' } };
+export const metadata: Metadata = {
+  title: { default: 'Hefeteig', template: '%s · Hefeteig' },
+  manifest: '/manifest.webmanifest',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -8,6 +8,8 @@ import type { Laying } from '../lamination/geometry';
 import type { Table } from '../lamination/gaps';
 import type { PieceSpec } from '../route/route';
 import type { FloorDough } from './agenda';
+import type { AlarmTaken, Leads } from './alarms';
+import type { Excursion } from './excursions';
 import type { BlockWork } from './block-work';
 import type { Skill } from './skills';
 import { foldDough } from './state';
@@ -81,7 +83,16 @@ export interface Board {
   scale: { grams: number; at: Instant } | null;
   places: { place: string; celsius: number; humidity: number | null; at: Instant }[];
   doughs: BoardDough[];
+  /** What alarms are worked out from beside the doughs. */
+  calls: { leads: Leads; taken: AlarmTaken[]; excursions: Excursion[] };
 }
+
+/** For a page that shows no alarms. */
+export const NO_CALLS: Board['calls'] = {
+  leads: { preheat: 0, wash: 0, butter: 0 },
+  taken: [],
+  excursions: [],
+};
 
 /** Folds a dough of the board for the floor. */
 export function floorDough({ id, name, steps, links, events, lamination }: BoardDough): FloorDough {

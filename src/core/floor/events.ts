@@ -10,6 +10,8 @@ export const FLOOR_EVENT_KINDS = [
   ...(['verdict', 'alive', 'conditions', 'mix'] as const),
   /** Folds given to a block; a check by hand; pieces weighed; trimmings and what became of them. */
   ...(['turn', 'check', 'weigh', 'scrap'] as const),
+  /** Pieces counted after the bake. */
+  'count',
 ] as const;
 export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
 
@@ -47,8 +49,8 @@ export interface Turned {
 /** Butter bent in the hand, or a dough that was pressed or rolled: what it did, and when to look again. */
 export interface HandCheck {
   kind: 'checked';
-  check: 'bend' | 'spring';
-  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows';
+  check: 'bend' | 'spring' | 'bake';
+  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows' | 'longer';
   /** Minutes until the next look, where it was not good. */
   minutes: number;
 }
@@ -79,8 +81,16 @@ export interface ScrapTaken {
   grams: number;
 }
 
+/** Pieces that came out good, as seconds and as waste. */
+export interface Counted {
+  kind: 'counted';
+  good: number;
+  second: number;
+  waste: number;
+}
+
 /** What the floor records for itself; a state keeps it in order. */
-export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken;
+export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted;
 
 /** What an event carries beyond who, when and where; by its own kind. */
 export type EventData =

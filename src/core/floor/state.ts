@@ -189,6 +189,7 @@ function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
     case 'pieces':
     case 'scrap':
     case 'scrap-taken':
+    case 'counted':
       state.records.push({ data, at, personId });
       return;
     case 'checked':

@@ -3,6 +3,13 @@ export const FIRM = 1e9;
 
 /** An endless distance. */
 const FAR = 2e9;
+/**
+ * Distances are minutes times this, plus one a step: of ways that are equally near the one of fewest steps is taken, as
+ * Edmonds and Karp do, or two ways could give and take the same flow for ever.
+ */
+const STEP = 65_536;
+/** Ways after which an arc is given up: what is possible needs but a few. */
+const MOST_WAYS = 500;
 
 /** Arcs there is room for to begin with. */
 const ROOM = 1024;
@@ -123,13 +130,13 @@ export class Timing {
     let short = this.shortfall(from, to, lag);
     let flow = 0;
     if (short > 0 && price < FIRM) this.cost += short * price;
-    while (short > 0 && flow < price) {
+    for (let ways = 0; short > 0 && flow < price; ways++) {
       // Raised against what flows already, for the arc's own price less.
       const moved = this.approach(to, from, short);
       this.cost += moved * (flow - (price < FIRM ? price : 0));
       short -= moved;
       const amount = short > 0 ? this.push(price - flow) : 0;
-      this.stuck = amount >= FIRM / 2;
+      this.stuck = amount >= FIRM / 2 || ways > MOST_WAYS;
       if (this.stuck || this.cost > limit) {
         this.spare.push(arc);
         return -1;
@@ -241,19 +248,18 @@ export class Timing {
     distance[start] = 0;
     seen[start] = round;
     heap.push(0, start);
-    let length = most;
+    let length = most * STEP;
     for (;;) {
       const node = heap.pop();
       if (node < 0) break;
       const here = heap.key;
       if (here > (distance[node] as number)) continue;
-      if (here > length) break;
       if (node === goal || node === this.origin) {
         length = here;
         this.end = node;
         break;
       }
-      if (here === length) break;
+      if (here >= length) break;
       reached.push(node);
       const time = times[node] as number;
       // Along an arc there has to be room for more flow, against it some flow.
@@ -261,7 +267,8 @@ export class Timing {
       for (let i = 0; i < along.length; i++) {
         const arc = along[i] as number;
         const other = (direction === 1 ? to[arc] : from[arc]) as number;
-        const there = here + direction * ((times[other] as number) - time) - (lag[arc] as number);
+        const gap = direction * ((times[other] as number) - time) - (lag[arc] as number);
+        const there = here + gap * STEP + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
         if ((flow[arc] as number) >= (price[arc] as number)) continue;
         seen[other] = round;
@@ -274,7 +281,8 @@ export class Timing {
         const arc = against[i] as number;
         if (flow[arc] === 0) continue;
         const other = (direction === 1 ? from[arc] : to[arc]) as number;
-        const there = here + direction * ((times[other] as number) - time) + (lag[arc] as number);
+        const gap = direction * ((times[other] as number) - time) + (lag[arc] as number);
+        const there = here + gap * STEP + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
         seen[other] = round;
         distance[other] = there;
@@ -282,15 +290,16 @@ export class Timing {
         heap.push(there, other);
       }
     }
-    if (length >= FAR) throw new Error('A removed arc has left its flow with nowhere to go.');
+    const minutes = Math.floor(length / STEP);
+    if (minutes >= FAR) throw new Error('A removed arc has left its flow with nowhere to go.');
     for (const node of reached) {
-      const by = length - (distance[node] as number);
+      const by = minutes - Math.floor((distance[node] as number) / STEP);
       if (by <= 0) continue;
       this.trail.push(Change.Time, node, times[node] as number);
       times[node] = (times[node] as number) + direction * by;
       this.touch(node);
     }
-    return length;
+    return minutes;
   }
 
   private touch(node: number): void {

@@ -89,6 +89,8 @@ export interface RouteStep {
   caution?: string;
   /** A step beside the dough (butter, filling): drawn as a branch. */
   branch?: 'butter' | 'filling' | 'levain' | 'sponge';
+  /** Phases of a bake in order, °C of a conventional oven; the last lasts until the bake is over. */
+  program?: { celsius: number; minutes: number; steam?: boolean; vent?: boolean }[];
   /** The step ends when a person says so, though nobody stands by it: a bake. */
   ends?: 'tap';
 }

@@ -20,6 +20,13 @@ const line = Joi.string()
   .messages({ '*': 'Name a line of the mixing sheet.' });
 const ingredient = Joi.string().max(60).required().messages({ '*': 'Choose an ingredient.' });
 
+const pieces = Joi.number()
+  .integer()
+  .min(0)
+  .max(10_000)
+  .required()
+  .messages({ '*': 'Pieces are whole numbers from 0 up.' });
+
 const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   verdict: Joi.object({
     verdict: Joi.string()
@@ -63,9 +70,9 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     ends: Joi.boolean().required(),
   }),
   checked: Joi.object({
-    check: Joi.string().valid('bend', 'spring').required(),
+    check: Joi.string().valid('bend', 'spring', 'bake').required(),
     answer: Joi.string()
-      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows')
+      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer')
       .required()
       .messages({ '*': 'Say how it was.' }),
     minutes: Joi.number().integer().min(0).max(240).required().messages({ '*': 'Look again within 4 h.' }),
@@ -87,6 +94,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': 'Say what becomes of the trimmings.' }),
   }),
+  counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };
 
@@ -100,6 +108,7 @@ const CARRIES: Record<string, EventData['kind'][]> = {
   check: ['checked'],
   weigh: ['pieces'],
   scrap: ['scrap', 'scrap-taken'],
+  count: ['counted'],
 };
 
 /** The data of an event, by its kind; other kinds carry none. */

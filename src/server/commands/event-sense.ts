@@ -31,6 +31,14 @@ export async function refuseOddWork(
         throw new Refusal(`${label} is not a wait to be checked.`, 'stepKey');
       if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
       return;
+    case 'counted': {
+      const made = step?.load?.pieces ?? 0;
+      const told = data.good + data.second + data.waste;
+      if (!step?.load) throw new Refusal(`${label} has no pieces to count.`, 'stepKey');
+      if (told > made)
+        throw new Refusal(`There were ${made} pieces; ${told} are more than that.`, 'data.good');
+      return;
+    }
     case 'pieces':
       if (step?.step.kind !== 'divide')
         throw new Refusal('Pieces are weighed where a dough is divided.', 'stepKey');

@@ -38,6 +38,7 @@ import { redoPlan, undoPlan } from './undo-plan';
 import { recordEvent } from './record-event';
 import { removeDough, restoreDough } from './remove-dough';
 import { setClock } from './set-clock';
+import { signHandover, takeAlarm, writeHandover } from './floor-calls';
 import { check } from './check';
 
 const COMMANDS = new Map<string, (person: Person, input: unknown, live?: Live) => Promise<unknown>>();
@@ -85,6 +86,9 @@ register(saveMachine);
 register(savePerson);
 register(takeBusy);
 register(makeAddress);
+register(takeAlarm);
+register(writeHandover);
+register(signHandover);
 
 async function execute<Input, Output>(
   command: Command<Input, Output>,

@@ -110,6 +110,14 @@ export const FROZEN: { product: string; pieces: number }[] = [
   { product: 'Butter crescent', pieces: 30 },
 ];
 
+/** What the afternoon left for the night, hours before the demo opens. */
+export const LAST_WORDS = {
+  by: 'Piet',
+  hoursAgo: 7,
+  words:
+    'Poppy filling for both danishes is on the lowest shelf of the retarder, film on it. The proofer door does not fall shut by itself.',
+};
+
 /** Stand-ins for probes and scale (`src/devices`), with the tokens that they send. */
 export const DEVICES = [
   { id: 'probes', kind: 'probes', token: 'lindenried-probes' },

@@ -177,6 +177,10 @@ export function output(
       },
       ...{
         holds: perTray('oven', bakeAt),
+        program: [
+          { celsius: bakeAt + 20, minutes: 4, steam: true },
+          { celsius: bakeAt, minutes: bakeMinutes - 4, vent: true },
+        ],
         around: bakeAt,
         settling: 25,
         check: 'colour, and core by needle',

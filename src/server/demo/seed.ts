@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
@@ -8,7 +9,7 @@ import { rowsOf, transaction, write, type Db } from '../db/rows';
 import { mixSubject, referenceSubject } from '../queries/evidence';
 import { currentFormulas } from '../queries/formulas';
 import { currentProducts } from '../queries/products';
-import { DEVICES, HOUSE, MACHINES, OPENING, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
+import { DEVICES, HOUSE, LAST_WORDS, MACHINES, OPENING, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
 import { FORMULAS } from './formulas';
 import { PRODUCTS } from './products';
 import { seedDoughs } from './seed-doughs';
@@ -25,6 +26,7 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
     await seedProducts(db, addLocalDays(now, -30, HOUSE.zone));
     await seedReadings(db, now);
     await seedDevices(db);
+    await seedHandover(db, now);
     await seedEvidence(db, now);
     await seedDoughs(db, now);
     await seedOrders(db, now);
@@ -150,6 +152,15 @@ async function seedReadings(db: Db, now: Instant): Promise<void> {
     });
   }
   await write(db, 'INSERT INTO place_reading (place, at, celsius, humidity) VALUES ?', [rows]);
+}
+
+async function seedHandover(db: Db, now: Instant): Promise<void> {
+  const { by, hoursAgo, words } = LAST_WORDS;
+  await write(
+    db,
+    'INSERT INTO handover (client_id, at, person_id, words) SELECT ?, ?, id, ? FROM person WHERE name = ?',
+    [randomUUID(), new Date(now - hoursAgo * 60 * MINUTE), words, by],
+  );
 }
 
 /** Tokens of the demo's own stand-ins; a real house makes its own. */

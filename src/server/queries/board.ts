@@ -2,6 +2,7 @@ import type { Board } from '@/core/floor/board';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { lastWeight } from '../intake';
+import { calls } from './calls';
 import { doughsDueFrom } from './doughs';
 import { rollingHouse } from './rolling';
 import { house, latestReadings, machinePools, people, staffing } from './house';
@@ -18,13 +19,14 @@ export function staffedBetween(now: number, zone: string): [from: number, to: nu
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
   const bakery = await house(db);
   const span = staffedBetween(now, bakery.zone);
-  const [persons, pools, presences, places, rolling, scale] = await Promise.all([
+  const [persons, pools, presences, places, rolling, scale, called] = await Promise.all([
     people(db),
     machinePools(db, ...span),
     staffing(db, ...span, bakery.zone),
     latestReadings(db, now),
     rollingHouse(db),
     lastWeight(db, now),
+    calls(db, now),
   ]);
   const from = addLocalDays(now, -daysBack, bakery.zone);
   return {
@@ -32,7 +34,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     people: persons,
     machines: pools,
     presences,
-    ...{ places, rolling, scale },
+    ...{ places, rolling, scale, calls: called },
     doughs: await doughsDueFrom(db, from),
   };
 }

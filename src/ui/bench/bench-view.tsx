@@ -6,6 +6,9 @@ import type { Board, Person } from '@/core/floor/board';
 import { lastUndoable } from '@/core/floor/events';
 import { Undo2 } from 'lucide-react';
 import { clockTime } from '@/core/time/local';
+import { AlarmBand } from '../floor/alarm-band';
+import { FloorTabs } from '../floor/floor-tabs';
+import { useAlarms } from '../floor/use-alarms';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
@@ -29,6 +32,7 @@ const eventWords = {
   check: 'checked',
   weigh: 'weighed',
   scrap: 'trimmings told',
+  count: 'counted',
 };
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
@@ -37,6 +41,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
   const { zone } = board.house;
   const { doughs, events, record, trouble, calm } = useFloor(board, person.id, now);
   const [held, setHeld] = useState<string | null>(null);
+  const calls = useAlarms(board, doughs, now, person.id);
   const lists = agenda(doughs, now);
   const idOf = ({ dough, step }: AgendaItem) => `${dough.id}/${step.key}`;
   const out = lists.waiting.filter((item) => item.step.step.ends === 'tap' && item.inMinutes <= 0);
@@ -63,74 +68,78 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
   const name = (id: number | null) => board.people.find((p) => p.id === id)?.name ?? '';
 
   return (
-    <main className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
+    <main className="flex flex-1 flex-col">
       <h1 className="sr-only">Bench of {person.name}</h1>
-      <section aria-label="Now" className="bg-flour p-5">
-        {trouble && (
-          <p
-            role="alert"
-            className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
-          >
-            {trouble}
-            <Button onClick={calm}>Understood</Button>
-          </p>
-        )}
-        {looked ? (
-          <WaitCard
-            key={idOf(looked)}
-            item={looked}
-            {...{ now, zone, record }}
-            humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
-            places={board.places}
-            onBack={() => setHeld(null)}
-          />
-        ) : chosen ? (
-          <NowCard
-            key={idOf(chosen)}
-            item={chosen}
-            now={now}
-            zone={zone}
-            record={record}
-            by={name(chosen.state.startedBy)}
-            mine={chosen.state.startedBy === person.id}
-            rolling={board.rolling}
-            outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
-            scale={board.scale?.grams ?? null}
-          />
-        ) : (
-          <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>
-        )}
-        {undoable && (
-          <Button
-            floor
-            className="mt-4 flex items-center gap-3"
-            onClick={() =>
-              void record({
-                doughId: undoable.doughId,
-                stepKey: undoable.stepKey,
-                kind: 'undo',
-                undoes: undoable.id,
-              })
-            }
-          >
-            <Undo2 aria-hidden size={22} />
-            <span>
-              Undo{' '}
-              <span className="text-base text-quiet">
-                {lastStep?.label ?? 'note'} {eventWords[undoable.kind]} {clockTime(undoable.at, zone)}
+      <FloorTabs />
+      <AlarmBand {...calls} take={(alarm) => void calls.take(alarm)} zone={zone} />
+      <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
+        <section aria-label="Now" className="bg-flour p-5">
+          {trouble && (
+            <p
+              role="alert"
+              className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
+            >
+              {trouble}
+              <Button onClick={calm}>Understood</Button>
+            </p>
+          )}
+          {looked ? (
+            <WaitCard
+              key={idOf(looked)}
+              item={looked}
+              {...{ now, zone, record }}
+              humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
+              places={board.places}
+              onBack={() => setHeld(null)}
+            />
+          ) : chosen ? (
+            <NowCard
+              key={idOf(chosen)}
+              item={chosen}
+              now={now}
+              zone={zone}
+              record={record}
+              by={name(chosen.state.startedBy)}
+              mine={chosen.state.startedBy === person.id}
+              rolling={board.rolling}
+              outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
+              scale={board.scale?.grams ?? null}
+            />
+          ) : (
+            <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>
+          )}
+          {undoable && (
+            <Button
+              floor
+              className="mt-4 flex items-center gap-3"
+              onClick={() =>
+                void record({
+                  doughId: undoable.doughId,
+                  stepKey: undoable.stepKey,
+                  kind: 'undo',
+                  undoes: undoable.id,
+                })
+              }
+            >
+              <Undo2 aria-hidden size={22} />
+              <span>
+                Undo{' '}
+                <span className="text-base text-quiet">
+                  {lastStep?.label ?? 'note'} {eventWords[undoable.kind]} {clockTime(undoable.at, zone)}
+                </span>
               </span>
-            </span>
-          </Button>
-        )}
-      </section>
-      <NextList
-        running={[...mine, ...theirs, ...out].filter((item) => item !== chosen)}
-        next={lists.next.filter((item) => item !== chosen)}
-        coming={lists.coming}
-        {...{ zone, name }}
-        onPick={pick}
-      />
-      <WaitingLanes items={lists.waiting} places={board.places} now={now} zone={zone} onPick={pick} />
+            </Button>
+          )}
+        </section>
+        <NextList
+          running={[...mine, ...theirs, ...out].filter((item) => item !== chosen)}
+          next={lists.next.filter((item) => item !== chosen)}
+          coming={lists.coming}
+          {...{ zone, name }}
+          onPick={pick}
+        />
+        <WaitingLanes items={lists.waiting} places={board.places} now={now} zone={zone} onPick={pick} />
+      </div>
     </main>
   );
 }

@@ -49,10 +49,13 @@ const ANSWERS: Record<HandCheck['answer'], string> = {
   smears: 'smears',
   springs: 'springs back',
   'butter-shows': 'butter shows',
+  longer: 'a little longer',
 };
+
+const CHECKS: Record<HandCheck['check'], string> = { bend: 'bend', spring: 'press', bake: 'bake' };
 
 /** `bend: snaps, again in 5 min`. */
 export function checkWords({ check, answer, minutes }: HandCheck): string {
   const again = minutes > 0 ? `, again in ${minutes} min` : '';
-  return `${check === 'bend' ? 'bend' : 'press'}: ${ANSWERS[answer]}${again}`;
+  return `${CHECKS[check]}: ${ANSWERS[answer]}${again}`;
 }

@@ -10,6 +10,9 @@ export interface RunningClock {
   paused: boolean;
 }
 
+/** When the newest page was first seen, by this tablet's own clock: only differences of it count. */
+const SEEN = 'hefeteig-page-seen';
+
 const Clock = createContext<RunningClock>({ demo: false, now: 0, rate: 1, paused: true });
 
 /**
@@ -21,12 +24,21 @@ export function ClockProvider({ made, children }: { made: RunningClock; children
   const [shown, setShown] = useState(now);
   useEffect(() => {
     const begun = performance.now();
-    const tick = () => setShown(paused ? now : now + (performance.now() - begun) * rate);
+    const age = ageOf(now);
+    const tick = () => setShown(paused ? now : now + (age + performance.now() - begun) * rate);
     tick();
     const timer = setInterval(tick, rate > 1 ? 250 : 1000);
     return () => clearInterval(timer);
   }, [now, rate, paused]);
   return <Clock value={{ ...made, now: shown }}>{children}</Clock>;
+}
+
+/** How long ago a page was made, ms: a page that is shown again without a line is not new. */
+function ageOf(made: number): number {
+  const seen = JSON.parse(localStorage.getItem(SEEN) ?? 'null') as { made: number; at: number } | null;
+  if (seen?.made === made) return Math.max(0, Date.now() - seen.at);
+  localStorage.setItem(SEEN, JSON.stringify({ made, at: Date.now() }));
+  return 0;
 }
 
 /** What the house's clock shows, ticking. */

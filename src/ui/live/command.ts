@@ -43,4 +43,5 @@ export function signIn(personId: number, pin: string): Promise<Answer> {
 /** Signs out on this device. */
 export async function signOut(): Promise<void> {
   await fetch('/api/session', { method: 'DELETE' });
+  navigator.serviceWorker?.controller?.postMessage('signed-out');
 }

@@ -14,6 +14,7 @@ export function Live({ children }: { children: ReactNode }) {
     feed.onopen = () => setLine('open');
     feed.onerror = () => setLine('away');
     feed.onmessage = () => router.refresh();
+    void navigator.serviceWorker?.register('/sw.js');
     return () => feed.close();
   }, [router]);
   return <Line value={line}>{children}</Line>;

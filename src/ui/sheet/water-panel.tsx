@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import type { MixConditions } from '@/core/floor/events';
-import type { Answer } from '@/core/floor/answer';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/formula/mix-sheet';
 import { mixingOf } from '@/core/heat/mixing';
@@ -20,7 +19,7 @@ interface Props {
   book: IngredientBook;
   conditions: MixConditions | null;
   measured: number | null;
-  onTell: (part: Omit<Recording, 'doughId' | 'stepKey'>) => Promise<Answer>;
+  onTell: (part: Omit<Recording, 'doughId' | 'stepKey'>) => Promise<void>;
 }
 
 const NO_TEMPERATURE = 'Type a temperature, such as 24 or 75 F.';

@@ -1,10 +1,13 @@
 'use client';
 
 import { useLine } from '../live/live';
+import { useWaiting } from '../live/outbox';
 
 /** The state of the line to the bakery's computer, always visible and calm. */
 export function LineState() {
   const open = useLine() === 'open';
+  const waiting = useWaiting();
+  const words = open ? 'live' : 'line is down';
   return (
     <span role="status" className="flex items-center gap-2 text-sm text-quiet">
       <svg aria-hidden width="12" height="12" viewBox="0 0 12 12">
@@ -17,7 +20,9 @@ export function LineState() {
           strokeWidth="1.8"
         />
       </svg>
-      <span className="max-sm:sr-only">{open ? 'live' : 'line is down'}</span>
+      <span className="max-sm:sr-only">
+        {waiting > 0 && !open ? `${words}, ${waiting} kept here` : words}
+      </span>
     </span>
   );
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { NO_CALLS } from '@/core/floor/board';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
@@ -33,7 +34,7 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
     people: persons,
     machines: pools,
     presences: there,
-    ...{ places, rolling, scale: null },
+    ...{ places, rolling, scale: null, calls: NO_CALLS },
     doughs: [dough],
   };
   return <DoughView board={board} person={person} />;

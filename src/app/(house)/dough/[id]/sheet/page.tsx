@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { NO_CALLS } from '@/core/floor/board';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
@@ -34,7 +35,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     machines: pools,
     presences: [],
     places: [],
-    ...{ rolling, scale: weight },
+    ...{ rolling, scale: weight, calls: NO_CALLS },
     doughs: [dough],
   };
   return (

@@ -1,0 +1,169 @@
+import { expect, test, type Page } from '@playwright/test';
+import {
+  alertOf,
+  everybodyLeaves,
+  expectAccessible,
+  expectNoSidewaysScroll,
+  signIn,
+} from '../support/people';
+
+test.afterEach(everybodyLeaves);
+
+const TABLET = { width: 1024, height: 768 };
+
+/** Sets the demo's clock to a time of the Thursday on which it opens. */
+async function setClock(page: Page, time: string): Promise<void> {
+  await page.getByRole('button', { name: /^Demo clock/ }).click();
+  await page.getByRole('combobox', { name: 'Set to' }).selectOption({ label: 'Thu 19.11.' });
+  await page.getByRole('textbox', { name: 'at' }).fill(time);
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: `Demo clock, Thu ${time}` })).toBeVisible();
+}
+
+const alarms = (page: Page) => page.getByRole('region', { name: 'Alarms' });
+
+test('an alarm that one baker takes falls silent on the other tablet', async ({ browser }) => {
+  const [jonas, ida] = [await signIn(browser, 'Jonas', TABLET), await signIn(browser, 'Ida', TABLET)];
+  await setClock(jonas, '04:55');
+  const call = /Heat the oven to 185 °C; Crescent 38 goes in 05:38/;
+  await expect(alarms(ida).getByText(call)).toBeVisible();
+  await expect(alarms(jonas).getByText(call)).toBeVisible();
+  await expectAccessible(jonas);
+  await alarms(jonas).getByRole('listitem').filter({ hasText: call }).getByRole('button').click();
+  await expect(alarms(jonas).getByText(call)).toBeHidden();
+  await expect(alarms(ida).getByText(call)).toBeHidden();
+});
+
+test('a retarder that is too warm for too long is an alarm on every screen of the floor', async ({
+  browser,
+  playwright,
+}) => {
+  const page = await signIn(browser, 'Jonas', TABLET);
+  const gateway = await playwright.request.newContext({
+    baseURL: new URL(page.url()).origin,
+    extraHTTPHeaders: { authorization: 'Bearer lindenried-probes' },
+  });
+  const now = Date.parse('2026-11-19T04:55+01:00');
+  const readings = [40, 30, 20, 10, 0].map((ago) => {
+    return { place: 'retarder', celsius: 9, at: now - ago * 60_000 - 1000 };
+  });
+  expect((await gateway.post('/api/intake/readings', { data: { readings } })).status()).toBe(200);
+  await gateway.dispose();
+  for (const view of ['/proof', '/oven', '/bench']) {
+    await page.goto(view);
+    await expect(alarms(page)).toBeVisible();
+    const more = alarms(page).getByRole('button', { name: /more$/ });
+    if (await more.isVisible()) await more.click();
+    await expect(alarms(page).getByText(/Retarder 9 °C for 40 min, above 7 °C/)).toBeVisible();
+  }
+  await page.goto('/handover');
+  await expect(page.getByText(/Retarder 9 °C for 40 min/)).toBeVisible();
+});
+
+test('a load goes from the proof through the oven to its count', async ({ browser }) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  const ida = await signIn(browser, 'Ida', TABLET);
+  await ida.goto('/proof');
+  const proof = ida.getByRole('button', { name: /Crescent 38.*proof butter crescent, 8 trays/ });
+  await expect(proof).toContainText('oven 185 °C');
+  await expectAccessible(ida);
+  await proof.click();
+  await ida
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Just right/ })
+    .click();
+  await expect(ida.getByRole('dialog').getByText(/judged \d\d:\d\d: just right/)).toBeVisible();
+  await ida.keyboard.press('Escape');
+
+  // The wash and the load are taken up on the bench.
+  await setClock(jonas, '05:30');
+  for (const name of [/Wash butter crescent/, /Load oven butter crescent/]) {
+    const row = jonas.getByRole('region', { name: 'Next' }).getByRole('button', { name });
+    const card = jonas.getByRole('region', { name: 'Now' });
+    await row.or(card.getByRole('heading', { name })).first().click();
+    await expect(card.getByRole('heading', { name })).toBeVisible();
+    await card.getByRole('button', { name: /^Start / }).click();
+    await card.getByRole('button', { name: 'Done' }).click();
+  }
+
+  await ida.goto('/oven');
+  const inside = ida.getByRole('region', { name: 'In the oven' });
+  await expect(inside.getByRole('heading', { name: 'Crescent 38' })).toBeVisible();
+  await expect(inside).toContainText('8 of 9 trays in');
+  await expect(inside).toContainText('205 °C, steam');
+  await setClock(ida, '05:40');
+  await expect(alarms(ida).getByText(/turn the trays round/)).toBeVisible();
+  await setClock(ida, '05:50');
+  await expect(inside).toContainText('over; look at the colour');
+  await inside.getByRole('button', { name: '2 min longer' }).click();
+  await expect(inside).toContainText('2:00');
+  await inside.getByRole('button', { name: 'Core °C' }).click();
+  await ida.getByRole('dialog').getByRole('textbox').fill('96');
+  await ida.getByRole('dialog').getByRole('button', { name: /^Tell/ }).click();
+  await expect(inside).toContainText('core 96');
+  await inside.getByRole('button', { name: 'Out', exact: true }).click();
+  const out = ida.getByRole('region', { name: 'Came out' });
+  await out.getByRole('button', { name: 'Count' }).click();
+  const sheet = ida.getByRole('dialog', { name: /how many came out well/ });
+  await sheet.getByRole('button', { name: 'Second quality: one more' }).click();
+  await sheet.getByRole('group', { name: 'Waste' }).getByRole('button', { name: '+5' }).click();
+  await expect(sheet).toContainText('114 good');
+  await sheet.getByRole('button', { name: 'Keep the count' }).click();
+  await expect(out).toContainText('114 good, 1 second, 5 wasted');
+  await expectAccessible(ida);
+});
+
+test('what is tapped without a line waits on the tablet, outlives a reload, and arrives once and in order', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  const ida = await signIn(browser, 'Ida', TABLET);
+  await jonas.reload();
+  await jonas.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await jonas.reload();
+  await jonas.context().setOffline(true);
+  const card = jonas.getByRole('region', { name: 'Now' });
+  const sponge = jonas
+    .getByRole('region', { name: 'Next' })
+    .getByRole('button', { name: /Set sponge\s*Brioche 10/ });
+  if (!(await card.getByText('Brioche 10').isVisible())) await sponge.click();
+  await card.getByRole('button', { name: 'Start set sponge' }).click();
+  await expect(card.getByRole('button', { name: 'Done' })).toBeVisible();
+  await card.getByRole('button', { name: 'Done' }).click();
+  await expect(jonas.getByText(/line is down, 2 kept here/)).toBeVisible();
+
+  await jonas.reload();
+  await expect(jonas.getByText(/line is down, 2 kept here/)).toBeVisible();
+  await expect(jonas.getByRole('region', { name: 'Resting and rising' })).toContainText('sponge ripens');
+  const resting = ida.getByRole('region', { name: 'Resting and rising' });
+  await expect(resting).not.toContainText('sponge ripens');
+
+  await jonas.context().setOffline(false);
+  await expect(resting).toContainText('sponge ripens');
+  await expect(jonas.getByText('live', { exact: true })).toBeVisible();
+  await ida.goto('/dough/6');
+  await jonas.reload();
+  await expect(jonas.getByRole('region', { name: 'Resting and rising' })).toContainText('sponge ripens');
+});
+
+test('a shift leaves words, the next one reads and signs them', async ({ browser }) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  await jonas.goto('/handover');
+  await expect(jonas.getByText(/lowest shelf of the retarder/)).toBeVisible();
+  await jonas.getByRole('button', { name: 'I have read it' }).click();
+  await expect(jonas.getByText(/read by Jonas/)).toBeVisible();
+  const words = jonas.getByRole('textbox', { name: 'What the next shift should know' });
+  await words.fill('<script>alert(1)</script> Danish 12 is a little slow.');
+  await jonas.getByRole('button', { name: 'Leave it for them' }).click();
+  await expect(jonas.getByText(/Danish 12 is a little slow/)).toBeVisible();
+  await expect(words).toHaveValue('');
+  await expectAccessible(jonas);
+
+  const selma = await signIn(browser, 'Selma', { width: 360, height: 740 });
+  await selma.goto('/handover');
+  await expectNoSidewaysScroll(selma);
+  await selma.getByRole('button', { name: 'I have read it' }).first().click();
+  await expect(selma.getByText(/read by Selma/)).toBeVisible();
+  await expect(alertOf(selma)).toHaveCount(0);
+});

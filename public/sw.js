@@ -1,0 +1,45 @@
+// Keeps the floor's pages at hand, so that a reload without a line shows them as they were last seen. What was recorded
+// meanwhile waits in the browser's database (src/ui/live/outbox.ts).
+const PAGES = 'hefeteig-pages-1';
+const PARTS = 'hefeteig-parts-1';
+const FLOOR = ['/bench', '/proof', '/oven', '/handover'];
+const PATIENCE = 4000;
+
+self.addEventListener('install', () => self.skipWaiting());
+self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+
+// Whoever signs out leaves nothing to see behind.
+self.addEventListener('message', ({ data }) => {
+  if (data === 'signed-out') caches.delete(PAGES);
+});
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
+  else if (request.mode === 'navigate' && FLOOR.includes(url.pathname)) event.respondWith(page(request, url));
+});
+
+/** Parts of the application have their contents in their names: what is known is right. */
+async function part(request) {
+  const cache = await caches.open(PARTS);
+  const known = await cache.match(request);
+  if (known) return known;
+  const answer = await fetch(request);
+  if (answer.ok) await cache.put(request, answer.clone());
+  return answer;
+}
+
+/** The page from the house where it answers soon, as it was last seen otherwise. */
+async function page(request, { pathname }) {
+  const cache = await caches.open(PAGES);
+  const asked = fetch(request).then(async (answer) => {
+    if (answer.ok && !answer.redirected) await cache.put(pathname, answer.clone());
+    return answer;
+  });
+  const known = await cache.match(pathname);
+  if (!known) return asked;
+  const soon = new Promise((resolve) => setTimeout(() => resolve(known), PATIENCE));
+  return Promise.race([asked.catch(() => known), soon]);
+}

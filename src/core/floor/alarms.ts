@@ -1,0 +1,196 @@
+import { clockTime, MINUTE, type Instant } from '../time/local';
+import { duration } from '../units/format';
+import { readyAt, type FloorDough } from './agenda';
+import type { Excursion } from './excursions';
+import { stepTimes } from './times';
+
+/** How long before a step its preparation is called for, minutes: house values. */
+export interface Leads {
+  /** Oven to its setting before the load goes in. */
+  preheat: number;
+  /** Wash mixed before it is brushed on. */
+  wash: number;
+  /** Butter taken out of the cold before it is wanted. */
+  butter: number;
+}
+
+export type AlarmKind = 'preheat' | 'wash' | 'butter' | 'alive' | 'ready' | 'turn-trays' | 'out' | 'place';
+
+/** Something that somebody has to do or look at now, though no step of the plan says so. */
+export interface Alarm {
+  /** The same for the same thing however often it is worked out, so that it is taken once. */
+  id: string;
+  kind: AlarmKind;
+  doughId: number | null;
+  stepKey: string | null;
+  /** From when on it is called for. */
+  at: Instant;
+  sentence: string;
+  /** Who has taken it; null while nobody has. */
+  takenBy: { personId: number; at: Instant } | null;
+}
+
+/** Who has taken which alarm. */
+export interface AlarmTaken {
+  alarm: string;
+  personId: number;
+  at: Instant;
+}
+
+/** An oven that has baked at this setting so lately is still hot, minutes. */
+const STILL_HOT = 30;
+
+type Step = FloorDough['steps'][number];
+type Draft = Omit<Alarm, 'takenBy'>;
+
+/**
+ * The alarms of the floor, the earliest first: those that are due, and those of the next `ahead` minutes. They follow from
+ * plan and events alone, so every tablet works out the same ones, with or without a line.
+ */
+export function alarms(
+  doughs: readonly FloorDough[],
+  now: Instant,
+  {
+    leads,
+    taken,
+    excursions = [],
+    zone,
+    ahead = 0,
+  }: {
+    leads: Leads;
+    taken: readonly AlarmTaken[];
+    excursions?: readonly Excursion[];
+    zone: string;
+    ahead?: number;
+  },
+): Alarm[] {
+  const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
+  const bakes = doughs.flatMap((dough) =>
+    dough.steps
+      .filter(({ step }) => step.kind === 'bake')
+      .map((step) => ({ dough, step, ...stepTimes(dough, step, now) })),
+  );
+  const called = doughs.flatMap((dough) =>
+    dough.steps.flatMap((step) => [
+      ...(preheat(dough, step, bakes, now, leads, zone) ?? []),
+      ...(prepared(dough, step, now, leads, zone) ?? []),
+      ...(watched(dough, step) ?? []),
+    ]),
+  );
+  return [...called, ...excursions.map(ofPlace)]
+    .filter(({ at }) => at <= now + ahead * MINUTE)
+    .map((alarm) => ({ ...alarm, takenBy: by.get(alarm.id) ?? null }))
+    .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+}
+
+const isOpen = (dough: FloorDough, step: Step) => dough.state.steps.get(step.key)?.status === 'open';
+
+const named = (kind: AlarmKind, dough: FloorDough, step: Step) => ({
+  ...{ id: `${kind}/${dough.id}/${step.key}`, kind, doughId: dough.id, stepKey: step.key },
+});
+
+/** The setting of the oven that a bake needs. */
+const settingOf = (step: Step) => step.uses.find(({ setting }) => setting !== undefined)?.setting;
+
+function preheat(
+  dough: FloorDough,
+  step: Step,
+  bakes: readonly { dough: FloorDough; step: Step; start: Instant; end: Instant }[],
+  now: Instant,
+  leads: Leads,
+  zone: string,
+): Draft[] | null {
+  if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
+  const setting = settingOf(step);
+  const start = Math.max(now, stepTimes(dough, step, now).start);
+  const at = stepTimes(dough, step, now).start - leads.preheat * MINUTE;
+  const hot = bakes.some(
+    (other) =>
+      other.step !== step &&
+      settingOf(other.step) === setting &&
+      other.start < start &&
+      other.end > at - STILL_HOT * MINUTE,
+  );
+  if (setting === undefined || hot) return null;
+  const sentence = `Heat the oven to ${setting} °C; ${dough.name} goes in ${clockTime(start, zone)}.`;
+  return [{ ...named('preheat', dough, step), at, sentence }];
+}
+
+/** What is fetched or mixed before the hands that need it. */
+function prepared(dough: FloorDough, step: Step, now: Instant, leads: Leads, zone: string): Draft[] | null {
+  if (!isOpen(dough, step)) return null;
+  const { start } = stepTimes(dough, step, now);
+  const when = clockTime(Math.max(now, start), zone);
+  if (step.step.kind === 'wash')
+    return [
+      {
+        ...named('wash', dough, step),
+        at: start - leads.wash * MINUTE,
+        sentence: `Mix the wash; ${dough.name} is brushed ${when}. Keep it cold, at most 2 h out.`,
+      },
+    ];
+  if (step.step.kind === 'move' && step.step.branch === 'butter')
+    return [
+      {
+        ...named('butter', dough, step),
+        at: start - leads.butter * MINUTE,
+        sentence: `Butter out of the cold for ${dough.name} ${when}.`,
+      },
+    ];
+  return null;
+}
+
+/** What goes on by itself and has to be looked at. */
+function watched(dough: FloorDough, step: Step): Draft[] | null {
+  const state = dough.state.steps.get(step.key);
+  if (state?.status !== 'running' || step.step.work) return null;
+  const ready = readyAt(step, state);
+  const name = `${dough.name}: ${step.label.toLowerCase()}`;
+  if (step.step.ends === 'tap') {
+    const begun = state.startedAt ?? step.plannedStart;
+    const half = begun + Math.round(step.target / 2) * MINUTE;
+    return [
+      {
+        ...named('turn-trays', dough, step),
+        at: half,
+        sentence: `${name}: turn the trays round, swap the levels.`,
+      },
+      // Each "a little longer" asks anew.
+      {
+        ...named('out', dough, step),
+        id: `out/${dough.id}/${step.key}/${ready}`,
+        at: ready,
+        sentence: `${name} should be done: colour, core, out.`,
+      },
+    ];
+  }
+  // Asked again for each new time that somebody's look has set.
+  const id = (kind: AlarmKind) => `${kind}/${dough.id}/${step.key}/${state.notBefore ?? 0}`;
+  if (step.step.alive)
+    return [
+      {
+        ...named('alive', dough, step),
+        id: id('alive'),
+        at: ready,
+        sentence: `${name} should be ready: is it alive?`,
+      },
+    ];
+  if (!step.risen) return null;
+  return [
+    {
+      ...named('ready', dough, step),
+      id: id('ready'),
+      at: ready,
+      sentence: `${name} should be ready: look.`,
+    },
+  ];
+}
+
+function ofPlace({ place, label, celsius, limit, since, at }: Excursion): Draft {
+  const shown = Math.round(celsius * 10) / 10;
+  const held = duration(Math.round((at - since) / MINUTE));
+  return {
+    ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
+    sentence: `${label} ${shown} °C for ${held}, ${celsius > limit ? 'above' : 'below'} ${limit} °C: door, fan, load.`,
+  };
+}

@@ -1,0 +1,168 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freshDatabase, ok, refusal } from '../../../test-support/house';
+import { floorDough, type Person } from '@/core/floor/board';
+import { seedDemo } from '../demo/seed';
+import { rowsOf } from '../db/rows';
+import { takeReadings } from '../intake';
+import { calls } from '../queries/calls';
+import { houseNow } from '../queries/clock';
+import { doughsDueFrom } from '../queries/doughs';
+import { lastWords } from '../queries/handovers';
+import { people } from '../queries/house';
+import { runCommand } from './run';
+
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+let jonas: Person;
+let ida: Person;
+
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
+  const all = await people(house.pool);
+  const named = (name: string) => all.find((person) => person.name === name) as Person;
+  [jonas, ida] = [named('Jonas'), named('Ida')];
+});
+afterAll(() => house.close());
+
+const now = () => houseNow(house.pool);
+const called = async () => calls(house.pool, await now());
+
+describe('alarms', () => {
+  it('belong to whoever takes them first; the second is told who has them', async () => {
+    const alarm = 'preheat/3/8.1.bake';
+    await ok(runCommand('take-alarm', jonas, { alarm }));
+    await ok(runCommand('take-alarm', jonas, { alarm }));
+    expect((await refusal(runCommand('take-alarm', ida, { alarm }))).message).toContain(
+      'Jonas sees to that already.',
+    );
+    expect((await called()).taken).toMatchObject([{ alarm, personId: jonas.id }]);
+  });
+
+  it('are refused when they are none', async () => {
+    for (const alarm of ['', 'x', '../etc', `wash/${'9'.repeat(200)}`, 7])
+      expect((await refusal(runCommand('take-alarm', jonas, { alarm }))).message).toContain(
+        'There is no such alarm.',
+      );
+  });
+
+  it('are raised by a place that was too warm for too long, and by no broken probe', async () => {
+    // The demo's own readings end where it opens.
+    await house.pool.query('UPDATE demo_clock SET shown_at = shown_at + INTERVAL 1 HOUR');
+    const at = await now();
+    const post = (readings: unknown[]) =>
+      takeReadings(
+        new Request('http://127.0.0.1/api/intake/readings', {
+          method: 'POST',
+          headers: { authorization: 'Bearer lindenried-probes' },
+          body: JSON.stringify({ readings }),
+        }),
+      );
+    const warm = [45, 30, 15, 0].map((ago) => ({
+      place: 'retarder',
+      celsius: 8.5,
+      at: at - ago * 60_000 - 5000,
+    }));
+    const broken = [40, 0].map((ago) => ({ place: 'freezer', celsius: 85, at: at - ago * 60_000 - 5000 }));
+    expect((await post([...warm, ...broken])).status).toBe(200);
+    expect((await called()).excursions).toMatchObject([{ place: 'retarder', limit: 7, celsius: 8.5 }]);
+  });
+});
+
+describe('words of a shift', () => {
+  it('are kept once, however often they are sent, and signed by somebody else', async () => {
+    const words = 'The second proofer door <b>sticks</b>.';
+    const id = randomUUID();
+    await ok(runCommand('write-handover', jonas, { id, words }));
+    await ok(runCommand('write-handover', jonas, { id, words }));
+    const [newest] = await lastWords(house.pool);
+    expect(newest).toMatchObject({ by: 'Jonas', words, readBy: [] });
+    const handover = newest?.id;
+    expect((await refusal(runCommand('sign-handover', jonas, { handover }))).message).toContain(
+      'your own words',
+    );
+    await ok(runCommand('sign-handover', ida, { handover }));
+    await ok(runCommand('sign-handover', ida, { handover }));
+    expect((await lastWords(house.pool))[0]?.readBy).toEqual(['Ida']);
+    expect((await lastWords(house.pool)).filter((said) => said.words === words)).toHaveLength(1);
+  });
+
+  it('are refused empty, endless or unknown', async () => {
+    const write = (words: unknown) => runCommand('write-handover', jonas, { id: randomUUID(), words });
+    expect((await refusal(write('  '))).message).toContain('Say what the next shift should know.');
+    expect((await refusal(write('a'.repeat(2001)))).message).toContain('2,000 characters');
+    expect((await refusal(runCommand('sign-handover', ida, { handover: 4711 }))).message).toContain(
+      'nothing of that kind',
+    );
+  });
+});
+
+describe('a count after the bake', () => {
+  const baked = async () => {
+    const doughs = await doughsDueFrom(house.pool, await now());
+    for (const dough of doughs)
+      for (const step of dough.steps)
+        if (step.step.kind === 'bake' && step.load) return { dough, step, pieces: step.load.pieces };
+    throw new Error('The demo bakes nothing.');
+  };
+
+  it('is kept with its pieces, and refused when there were not as many', async () => {
+    const { dough, step, pieces } = await baked();
+    const tell = (good: number, second: number, waste: number) =>
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: dough.id, stepKey: step.key, kind: 'count' },
+        data: { kind: 'counted', good, second, waste },
+      });
+    expect((await refusal(tell(pieces, 1, 0))).message).toContain(`There were ${pieces} pieces`);
+    expect((await refusal(tell(-1, 0, 0))).message).toContain('whole numbers from 0 up');
+    await ok(tell(pieces - 3, 2, 1));
+    const after = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === dough.id);
+    if (!after) throw new Error('The dough has gone.');
+    expect(floorDough(after).state.steps.get(step.key)?.records.at(-1)?.data).toEqual({
+      ...{ kind: 'counted', good: pieces - 3, second: 2, waste: 1 },
+    });
+  });
+
+  it('is of no use to a step without pieces', async () => {
+    const { dough } = await baked();
+    const answer = runCommand('record-event', jonas, {
+      ...{ id: randomUUID(), doughId: dough.id, stepKey: 'mix', kind: 'count' },
+      data: { kind: 'counted', good: 1, second: 0, waste: 0 },
+    });
+    expect((await refusal(answer)).message).toContain('has no pieces to count');
+  });
+});
+
+describe('what was recorded without a line', () => {
+  it('is kept with its own time, once, in the order in which it was tapped', async () => {
+    const at = await now();
+    const dough = (await doughsDueFrom(house.pool, at)).find(({ name }) => name === 'Brioche 10');
+    if (!dough) throw new Error('The demo has no Brioche 10.');
+    const first = floorDough(dough);
+    const step = first.steps.find(({ key }) => first.state.steps.get(key)?.startable);
+    const tap = (id: string, kind: string, minutesAgo: number) =>
+      runCommand('record-event', ida, {
+        ...{ id, doughId: dough.id, stepKey: step?.key, kind, at: at - minutesAgo * 60_000 },
+      });
+    const [start, finish] = [randomUUID(), randomUUID()];
+    await ok(tap(start, 'start', 40));
+    await ok(tap(finish, 'finish', 33));
+    // The answers were lost, so the tablet sends both again.
+    await ok(tap(start, 'start', 40));
+    await ok(tap(finish, 'finish', 33));
+    const rows = await rowsOf<{ n: number }>(
+      house.pool,
+      'SELECT COUNT(*) AS n FROM floor_event WHERE id IN (?)',
+      [[start, finish]],
+    );
+    expect(rows[0]?.n).toBe(2);
+    const after = (await doughsDueFrom(house.pool, at)).find(({ id }) => id === dough.id);
+    const state = after && floorDough(after).state.steps.get(step?.key ?? '');
+    expect(state).toMatchObject({
+      status: 'done',
+      startedAt: at - 40 * 60_000,
+      finishedAt: at - 33 * 60_000,
+    });
+  });
+});

@@ -1,0 +1,68 @@
+'use client';
+
+import { Bell, BellOff } from 'lucide-react';
+import { useState } from 'react';
+import type { Alarm } from '@/core/floor/alarms';
+import { clockTime } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { useSound } from './use-sound';
+
+/** Alarms shown at once; the rest is counted. */
+const SHOWN = 2;
+
+/** What somebody has to see to now, until somebody says that they do. */
+export function AlarmBand({
+  open,
+  take,
+  trouble,
+  zone,
+}: {
+  open: readonly Alarm[];
+  take: (alarm: Alarm) => void;
+  trouble: string | null;
+  zone: string;
+}) {
+  const { on, toggle } = useSound(open.length > 0);
+  const [all, setAll] = useState(false);
+  const shown = all ? open : open.slice(0, SHOWN);
+  if (open.length === 0 && !trouble) return null;
+  return (
+    <section
+      aria-label="Alarms"
+      className="flex items-start gap-3 border-b border-hairline bg-butter-wash px-5 py-2 print:hidden"
+    >
+      <div role="status" className="flex-1">
+        <ul className="grid gap-2">
+          {trouble && <li className="text-lg text-warn">{trouble}</li>}
+          {shown.map((alarm) => (
+            <li key={alarm.id} className="flex items-center justify-between gap-4">
+              <span className="text-xl">
+                <span className="font-bold">{clockTime(alarm.at, zone)}</span> {alarm.sentence}
+              </span>
+              <Button floor className="shrink-0" onClick={() => take(alarm)}>
+                I see to it
+              </Button>
+            </li>
+          ))}
+          {open.length > SHOWN && (
+            <li>
+              <Button look="quiet" floor onClick={() => setAll(!all)}>
+                {all ? 'Only the first' : `${open.length - SHOWN} more`}
+              </Button>
+            </li>
+          )}
+        </ul>
+      </div>
+      <button
+        className="grid size-14 shrink-0 place-items-center rounded border border-edge bg-flour"
+        onClick={toggle}
+        aria-pressed={on}
+        aria-label={
+          on ? 'Sound is on: switch it off on this tablet' : 'Sound is off: switch it on on this tablet'
+        }
+      >
+        {on ? <Bell aria-hidden size={24} /> : <BellOff aria-hidden size={24} />}
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import clsx from 'clsx';
+import { usePathname } from 'next/navigation';
+
+const TABS = [
+  { href: '/bench', name: 'Bench' },
+  { href: '/proof', name: 'Proof watch' },
+  { href: '/oven', name: 'Oven' },
+  { href: '/handover', name: 'Handover' },
+];
+
+/** The four screens of the floor, one knuckle away from each other. */
+export function FloorTabs() {
+  const path = usePathname();
+  return (
+    <nav aria-label="Floor" className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-4 print:hidden">
+      {TABS.map(({ href, name }) => {
+        const here = path.startsWith(href);
+        return (
+          <a
+            key={href}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            className={clsx(
+              'grid min-h-14 place-items-center text-xl',
+              here ? 'bg-flour font-bold underline decoration-4 underline-offset-8' : 'bg-ground',
+            )}
+          >
+            {name}
+          </a>
+        );
+      })}
+    </nav>
+  );
+}

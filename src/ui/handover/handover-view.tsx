@@ -1,0 +1,201 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { Board, Person } from '@/core/floor/board';
+import { handover } from '@/core/floor/handover';
+import type { HandoverWords } from '@/core/floor/handover-words';
+import { clockTime, dayTime } from '@/core/time/local';
+import { celsius } from '@/core/units/format';
+import { FloorTabs } from '../floor/floor-tabs';
+import { useAlarms } from '../floor/use-alarms';
+import { nearTime } from '../floor/words';
+import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
+import { send } from '../live/command';
+import { useFloor } from '../live/floor';
+
+interface Props {
+  board: Board;
+  words: HandoverWords[];
+  person: Person;
+}
+
+/** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
+export function HandoverView({ board, words, person }: Props) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs } = useFloor(board, person.id, now);
+  const calls = useAlarms(board, doughs, now, person.id);
+  const page = handover(doughs, now);
+  const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
+  const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
+  return (
+    <main className="flex-1 bg-flour">
+      <FloorTabs />
+      <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
+        <header className="flex items-baseline justify-between gap-4 lg:col-span-2 print:col-span-1">
+          <h1 className="text-3xl font-bold">Handover, {dayTime(now, zone)}</h1>
+          <Button floor className="flex items-center gap-2 print:hidden" onClick={() => window.print()}>
+            <Printer aria-hidden size={22} /> Print
+          </Button>
+        </header>
+        <section aria-labelledby="words" className="lg:col-span-2 print:col-span-1">
+          <h2 id="words" className="text-lg text-quiet">
+            the last shift says
+          </h2>
+          {words.map((said) => (
+            <Said key={said.id} {...{ said, zone, person }} />
+          ))}
+          {words.length === 0 && <p className="text-xl">Nobody has written anything yet.</p>}
+          <Say />
+        </section>
+        <section aria-labelledby="standing">
+          <h2 id="standing" className="mb-1 text-lg text-quiet">
+            where everything is
+          </h2>
+          <ul>
+            {page.standing.map(({ dough, now: going, turns, measured }) => (
+              <li key={dough.id} className="border-b border-hairline py-2 text-lg">
+                <span className="text-xl font-semibold">{dough.name}</span>
+                {turns && <span className="font-semibold">, {turns}</span>}
+                {measured && (
+                  <span>
+                    , {celsius(measured.celsius)} at {clockTime(measured.at, zone)}
+                  </span>
+                )}
+                {going.map(({ label, since, place, until }) => (
+                  <span key={label} className="block">
+                    {label.toLowerCase()} since {nearTime(since, now, zone)}
+                    {place &&
+                      `, ${place}${placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : ''}`}
+                    , until {nearTime(until, now, zone)}
+                  </span>
+                ))}
+                {going.length === 0 && <span className="block">between two steps, on the bench</span>}
+              </li>
+            ))}
+            {page.standing.length === 0 && <li className="text-xl">No dough is under way.</li>}
+          </ul>
+        </section>
+        <div className="grid content-start gap-5">
+          <section aria-labelledby="alarms">
+            <h2 id="alarms" className="mb-1 text-lg text-quiet">
+              open alarms
+            </h2>
+            <ul className="text-lg">
+              {calls.open.map((alarm) => (
+                <li key={alarm.id} className="border-b border-hairline py-1">
+                  <b>{clockTime(alarm.at, zone)}</b> {alarm.sentence}
+                </li>
+              ))}
+              {calls.open.length === 0 && <li>None.</li>}
+            </ul>
+          </section>
+          <section aria-labelledby="coming">
+            <h2 id="coming" className="mb-1 text-lg text-quiet">
+              in the next four hours
+            </h2>
+            <ul className="text-lg">
+              {page.coming.map(({ dough, step }) => (
+                <li key={`${dough.id}/${step.key}`} className="border-b border-hairline py-1">
+                  <b>{clockTime(step.plannedStart, zone)}</b> {step.label}, {dough.name}
+                </li>
+              ))}
+              {page.coming.length === 0 && <li>Nothing by hand.</li>}
+            </ul>
+          </section>
+          <section aria-labelledby="unusual">
+            <h2 id="unusual" className="mb-1 text-lg text-quiet">
+              not as usual, last 12 h
+            </h2>
+            <ul className="text-lg">
+              {page.unusual.map(({ at, personId, sentence }) => (
+                <li key={`${at} ${sentence}`} className="border-b border-hairline py-1">
+                  <b>{clockTime(at, zone)}</b> {sentence}
+                  {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
+                </li>
+              ))}
+              {page.unusual.length === 0 && <li>Everything went as planned.</li>}
+            </ul>
+          </section>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+function Said({ said, zone, person }: { said: HandoverWords; zone: string; person: Person }) {
+  const router = useRouter();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const sign = async () => {
+    const answer = await send('sign-handover', { handover: said.id });
+    if (answer.ok) router.refresh();
+    else setTrouble(answer.message);
+  };
+  const open = said.by !== person.name && !said.readBy.includes(person.name);
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-4 border-b border-hairline py-2">
+      <div className="min-w-0 flex-1">
+        <p className="text-xl whitespace-pre-wrap">“{said.words}”</p>
+        <p className="text-lg text-quiet">
+          {said.by}, {dayTime(said.at, zone)}
+          {said.readBy.length > 0 ? `; read by ${said.readBy.join(', ')}` : '; not signed yet'}
+        </p>
+        {trouble && (
+          <p role="alert" className="text-lg text-warn">
+            {trouble}
+          </p>
+        )}
+      </div>
+      {open && (
+        <Button look="act" floor className="print:hidden" onClick={() => void sign()}>
+          I have read it
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function Say() {
+  const router = useRouter();
+  const [words, setWords] = useState('');
+  const [id, setId] = useState(() => uuidv7());
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const keep = async () => {
+    const answer = await send('write-handover', { id, words });
+    if (!answer.ok) return setTrouble(answer.message);
+    setTrouble(null);
+    setWords('');
+    setId(uuidv7());
+    router.refresh();
+  };
+  return (
+    <form
+      className="mt-2 flex flex-wrap gap-3 print:hidden"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <textarea
+        aria-label="What the next shift should know"
+        className="min-h-14 min-w-60 flex-1 rounded border border-edge bg-flour p-3 text-xl"
+        placeholder="What the next shift should know"
+        rows={1}
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+      />
+      <Button type="submit" floor disabled={words.trim() === ''}>
+        Leave it for them
+      </Button>
+      {trouble && (
+        <p role="alert" className="basis-full text-lg text-warn">
+          {trouble}
+        </p>
+      )}
+    </form>
+  );
+}

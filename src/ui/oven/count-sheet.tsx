@@ -1,0 +1,81 @@
+'use client';
+
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import type { Counted } from '@/core/floor/events';
+import { Button } from '../kit/button';
+import { Sheet } from '../kit/sheet';
+
+/** Pieces that came out good, as seconds and as waste: what is neither is good. */
+export function CountSheet({
+  open,
+  onOpenChange,
+  title,
+  pieces,
+  onCount,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  pieces: number;
+  onCount: (counted: Counted) => void;
+}) {
+  const [second, setSecond] = useState(0);
+  const [waste, setWaste] = useState(0);
+  const good = pieces - second - waste;
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={title}>
+      <p className="mb-3 text-4xl font-bold">
+        {good} good <span className="text-xl font-normal text-quiet">of {pieces}</span>
+      </p>
+      <Stepper label="Second quality" value={second} most={pieces - waste} onChange={setSecond} />
+      <Stepper label="Waste" value={waste} most={pieces - second} onChange={setWaste} />
+      <Button
+        look="act"
+        floor
+        className="mt-4 w-full"
+        onClick={() => {
+          onCount({ kind: 'counted', good, second, waste });
+          onOpenChange(false);
+        }}
+      >
+        Keep the count
+      </Button>
+    </Sheet>
+  );
+}
+
+function Stepper({
+  label,
+  value,
+  most,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  most: number;
+  onChange: (value: number) => void;
+}) {
+  const to = (next: number) => onChange(Math.min(most, Math.max(0, next)));
+  return (
+    <div
+      role="group"
+      aria-label={label}
+      className="flex items-center justify-between gap-3 border-b border-hairline py-2"
+    >
+      <span className="text-xl">{label}</span>
+      <span className="flex items-center gap-2">
+        <Button floor aria-label={`${label}: one less`} onClick={() => to(value - 1)}>
+          <Minus aria-hidden size={22} />
+        </Button>
+        <output className="w-16 text-center text-3xl font-bold">{value}</output>
+        <Button floor aria-label={`${label}: one more`} onClick={() => to(value + 1)}>
+          <Plus aria-hidden size={22} />
+        </Button>
+        <Button floor onClick={() => to(value + 5)}>
+          +5
+        </Button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,27 @@
+import type { Counted } from '@/core/floor/events';
+import type { OvenLoad } from '@/core/floor/oven-loads';
+
+/** `12:05`, or `+0:40` when it is over. */
+export function timer(ms: number): string {
+  const seconds = Math.abs(Math.round(ms / 1000));
+  const [minutes, rest] = [Math.floor(seconds / 60), seconds % 60];
+  const hours = Math.floor(minutes / 60);
+  const shown = hours > 0 ? `${hours}:${String(minutes % 60).padStart(2, '0')}` : String(minutes);
+  return `${ms < 0 ? '+' : ''}${shown}:${String(rest).padStart(2, '0')}`;
+}
+
+/** A fan bakes about 20 °C hotter than its dial. */
+export const fanCelsius = (celsius: number): number => celsius - 20;
+
+/** The last word on how a load came out. */
+export function countOf({ dough, step }: OvenLoad): Counted | null {
+  const last = dough.state.steps.get(step.key)?.records.findLast(({ data }) => data.kind === 'counted');
+  return last?.data.kind === 'counted' ? last.data : null;
+}
+
+/** `58 good, 2 second, none wasted`. */
+export function countWords({ good, second, waste }: Counted): string {
+  return [`${good} good`, second > 0 && `${second} second`, waste > 0 && `${waste} wasted`]
+    .filter(Boolean)
+    .join(', ');
+}

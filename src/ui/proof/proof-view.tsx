@@ -1,0 +1,136 @@
+'use client';
+
+import { useState } from 'react';
+import type { Board, Person } from '@/core/floor/board';
+import { meetings, proofWatch, type Watched } from '@/core/floor/proof-watch';
+import { clockTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { WaitCard } from '../bench/wait-card';
+import { AlarmBand } from '../floor/alarm-band';
+import { FloorTabs } from '../floor/floor-tabs';
+import { useAlarms } from '../floor/use-alarms';
+import { nearTime } from '../floor/words';
+import { Sheet } from '../kit/sheet';
+import { useMinute } from '../live/clock';
+import { useFloor } from '../live/floor';
+import { RiseBar } from './rise-bar';
+
+const MINUTE = 60_000;
+const idOf = ({ dough, step }: Watched) => `${dough.id}/${step.key}`;
+
+/** Everything that rests or rises, by what is ready first, and which loads will meet at the oven. */
+export function ProofView({ board, person }: { board: Board; person: Person }) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { doughs, record, trouble } = useFloor(board, person.id, now);
+  const calls = useAlarms(board, doughs, now, person.id);
+  const [held, setHeld] = useState<string | null>(null);
+  const oven = board.machines.find(({ id }) => id === 'oven') ?? { capacity: 1, changeover: 0 };
+  const watched = proofWatch(doughs, oven, now);
+  const clashes = meetings(watched, oven, zone);
+  const chosen = watched.find((one) => idOf(one) === held);
+  return (
+    <main className="flex-1 bg-flour">
+      <h1 className="sr-only">Proof watch</h1>
+      <FloorTabs />
+      <AlarmBand {...calls} take={(alarm) => void calls.take(alarm)} zone={zone} />
+      {trouble && (
+        <p role="alert" className="border-l-4 border-warn px-5 py-2 text-xl text-warn">
+          {trouble}
+        </p>
+      )}
+      {clashes.length > 0 && (
+        <section aria-label="Together at the oven" className="border-b border-hairline px-5 py-3">
+          <h2 className="text-lg text-quiet">together at the oven</h2>
+          {clashes.map(({ first, second, sentence, tooLong }) => (
+            <p
+              key={`${idOf(first)}+${idOf(second)}`}
+              className={tooLong ? 'text-xl font-bold text-warn' : 'text-xl'}
+            >
+              {sentence}
+            </p>
+          ))}
+        </section>
+      )}
+      <ul className="divide-y divide-hairline">
+        {watched.map((one) => (
+          <li key={idOf(one)}>
+            <Row watched={one} now={now} zone={zone} onPick={() => setHeld(idOf(one))} />
+          </li>
+        ))}
+        {watched.length === 0 && <li className="p-8 text-2xl">Nothing rests or rises just now.</li>}
+      </ul>
+      <Sheet open={chosen !== undefined} onOpenChange={() => setHeld(null)} title="Look at it">
+        {chosen && (
+          <WaitCard
+            item={{
+              ...{ dough: chosen.dough, step: chosen.step, inMinutes: 0 },
+              state: chosen.dough.state.steps.get(chosen.step.key) as never,
+            }}
+            {...{ now, zone, record }}
+            places={board.places}
+            humidity={board.places.find(({ place }) => place === chosen.step.step.place)?.humidity ?? null}
+            onBack={() => setHeld(null)}
+          />
+        )}
+      </Sheet>
+    </main>
+  );
+}
+
+function Row({
+  watched,
+  now,
+  zone,
+  onPick,
+}: {
+  watched: Watched;
+  now: number;
+  zone: string;
+  onPick: () => void;
+}) {
+  const { dough, step, soonest, best, latest, look, bake } = watched;
+  const over = now > latest && step.max > step.min;
+  const left = Math.round((best - now) / MINUTE);
+  return (
+    <button
+      onClick={onPick}
+      className="grid w-full grid-cols-[8.5rem_1fr] items-center gap-x-5 px-5 py-2.5 text-left md:grid-cols-[8.5rem_15rem_1fr_15rem]"
+    >
+      <span>
+        <span className="block text-3xl leading-tight font-bold">
+          {nearTime(now < best ? best : latest, now, zone)}
+        </span>
+        <span className={over ? 'text-lg font-bold text-warn' : 'text-lg text-quiet'}>
+          {over ? 'past its time' : now < best ? `in ${duration(left)}` : 'ready, until then'}
+        </span>
+      </span>
+      <span className="min-w-0">
+        <span className="block text-xl font-semibold">{dough.name}</span>
+        <span className="block text-lg text-quiet">
+          {step.label.toLowerCase()}
+          {step.load && !step.step.branch && `, ${step.load.trays} trays`}
+        </span>
+      </span>
+      <span className="col-span-2 md:col-span-1">
+        <RiseBar watched={watched} now={now} />
+        <span className="block text-lg">
+          {step.min === step.max
+            ? `until ${nearTime(best, now, zone)}`
+            : `ready ${nearTime(soonest, now, zone)} to ${nearTime(latest, now, zone)}`}
+          {look > now && step.risen && `, look ${clockTime(look, zone)}`}
+        </span>
+      </span>
+      <span className="col-span-2 text-lg md:col-span-1">
+        {bake && (
+          <>
+            oven {bake.setting} °C {clockTime(bake.planned, zone)}
+            <span className={bake.free > latest ? 'block font-bold text-warn' : 'block text-quiet'}>
+              {bake.free <= now ? 'oven free now' : `oven free ${clockTime(bake.free, zone)}`}
+            </span>
+          </>
+        )}
+      </span>
+    </button>
+  );
+}
