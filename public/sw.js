@@ -17,6 +17,8 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  // A worker reads what it is for from its own address, which an answer from here would take away.
+  if (request.destination === 'worker') return;
   if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
   else if (request.mode === 'navigate' && FLOOR.includes(url.pathname)) event.respondWith(page(request, url));
 });

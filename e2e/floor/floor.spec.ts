@@ -40,6 +40,7 @@ test('a retarder that is too warm for too long is an alarm on every screen of th
   playwright,
 }) => {
   const page = await signIn(browser, 'Jonas', TABLET);
+  await setClock(page, '04:55');
   const gateway = await playwright.request.newContext({
     baseURL: new URL(page.url()).origin,
     extraHTTPHeaders: { authorization: 'Bearer lindenried-probes' },
@@ -84,7 +85,10 @@ test('a load goes from the proof through the oven to its count', async ({ browse
     await row.or(card.getByRole('heading', { name })).first().click();
     await expect(card.getByRole('heading', { name })).toBeVisible();
     await card.getByRole('button', { name: /^Start / }).click();
+    const done = jonas.waitForResponse((answer) => (answer.request().postData() ?? '').includes('"finish"'));
     await card.getByRole('button', { name: 'Done' }).click();
+    expect((await done).status()).toBe(200);
+    await expect(card.getByRole('heading', { name })).toBeHidden();
   }
 
   await ida.goto('/oven');
@@ -96,7 +100,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await expect(alarms(ida).getByText(/turn the trays round/)).toBeVisible();
   await setClock(ida, '05:50');
   await expect(inside).toContainText('over; look at the colour');
-  await inside.getByRole('button', { name: '2 min longer' }).click();
+  await inside.getByRole('button', { name: '+2 min' }).click();
   await expect(inside).toContainText('2:00');
   await inside.getByRole('button', { name: 'Core °C' }).click();
   await ida.getByRole('dialog').getByRole('textbox').fill('96');

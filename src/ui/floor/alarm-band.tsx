@@ -10,6 +10,10 @@ import { useSound } from './use-sound';
 /** Alarms shown at once; the rest is counted. */
 const SHOWN = 2;
 
+/** What burns or spoils within minutes comes first; otherwise what was called for first. */
+const URGENT: readonly Alarm['kind'][] = ['out', 'turn-trays', 'place'];
+const rank = ({ kind }: Alarm) => (URGENT.includes(kind) ? URGENT.indexOf(kind) : URGENT.length);
+
 /** What somebody has to see to now, until somebody says that they do. */
 export function AlarmBand({
   open,
@@ -24,7 +28,8 @@ export function AlarmBand({
 }) {
   const { on, toggle } = useSound(open.length > 0);
   const [all, setAll] = useState(false);
-  const shown = all ? open : open.slice(0, SHOWN);
+  const sorted = [...open].sort((a, b) => rank(a) - rank(b));
+  const shown = all ? sorted : sorted.slice(0, SHOWN);
   if (open.length === 0 && !trouble) return null;
   return (
     <section

@@ -82,9 +82,11 @@ export function flush(personId: number): Promise<void> {
 
 /** True when somebody has answered, whatever the answer was. */
 async function sendOne({ event, late }: Waiting): Promise<boolean> {
-  const { personId: _, at, ...recorded } = event;
+  const { at, ...recorded } = event;
   // What was not said is left out; the house takes the time of what arrives at once.
-  const said = Object.entries(recorded).filter(([key, value]) => value !== null || key === 'stepKey');
+  const said = Object.entries(recorded).filter(
+    ([key, value]) => (value !== null || key === 'stepKey') && key !== 'personId',
+  );
   const answer = await send('record-event', { ...Object.fromEntries(said), ...(late ? { at } : {}) });
   const arrived = answer.ok || (answer.status !== 0 && !(answer.status === 401 && late));
   if (arrived) await del(event.id, store());

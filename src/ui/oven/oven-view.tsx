@@ -73,7 +73,7 @@ export function OvenView({ board, person }: { board: Board; person: Person }) {
             Hot trays and steam burn: gloves, door open with a step back. Caution with boiling sugar.
           </p>
         </section>
-        <div className="grid content-start gap-px">
+        <div className="grid content-start gap-px bg-hairline lg:border-b lg:border-hairline lg:bg-ground">
           <section aria-label="Goes in next" className="bg-ground p-5">
             <h2 className="mb-1 text-lg text-quiet">goes in next</h2>
             <ul>
@@ -117,7 +117,7 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
   const measured = dough.state.steps.get(step.key)?.temperatures.at(-1);
   return (
     <article className="border-b border-hairline py-3">
-      <div className="flex flex-wrap items-end justify-between gap-x-6">
+      <div className="grid grid-cols-[1fr_auto] items-end gap-x-6">
         <div>
           <h2 className="text-3xl leading-tight font-bold">{dough.name}</h2>
           <p className="text-xl">
@@ -176,7 +176,7 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
               })
             }
           >
-            {minutes} min longer
+            +{minutes} min
           </Button>
         ))}
         <Button floor onClick={() => setCore(true)}>
