@@ -4,11 +4,13 @@ import type { Instant } from '../time/local';
 import { floorDough, type BoardDough, type Person } from './board';
 
 /** What could be given so that a promise is kept after all. */
-export type WayKind = 'later' | 'hands' | 'night' | 'longer' | 'room-proof' | 'split-bake' | 'unpin';
+export type WayKind =
+  'later' | 'frozen' | 'hands' | 'night' | 'longer' | 'room-proof' | 'split-bake' | 'unpin';
 
 /** What each way is called. */
 export const WAY_NAMES: Record<WayKind, string> = {
   later: 'Promise it for later',
+  frozen: 'Pieces from the freezer, the dough for later',
   hands: 'One more pair of hands by day',
   night: 'Somebody works while nobody is there',
   longer: 'A longer retard',
@@ -42,7 +44,7 @@ export function changesOnWay(dough: BoardDough, kind: WayKind): DoughChange[] {
 
 /** The ways that a dough has. */
 export function waysFor(dough: BoardDough, pinned: boolean): WayKind[] {
-  const always: WayKind[] = ['later', 'hands', 'night'];
+  const always: WayKind[] = ['later', 'frozen', 'hands', 'night'];
   const own = (['longer', 'room-proof', 'split-bake'] as const).filter(
     (kind) => changesOnWay(dough, kind).length > 0,
   );

@@ -242,6 +242,46 @@ describe('a plan that the day has left', () => {
   }, 60_000);
 });
 
+describe('frozen pieces', () => {
+  const lateBuns = async () => {
+    const dough = (await whole()).doughs.find(({ name }) => name === 'Brioche 10');
+    const [output] = dough?.outputs ?? [];
+    if (!dough || !output) throw new Error('The demo has no Brioche 10.');
+    return { dough, output };
+  };
+  const tryFrozen = async (doughId: number) =>
+    runCommand('try-way', mara, { doughId, way: 'frozen', basis: await basis() });
+  const freeze = async (pieces: number) => {
+    const rows = await rowsOf<{ id: number }>(
+      house.pool,
+      "SELECT id FROM product WHERE name = 'Sugared bun'",
+    );
+    return ok(runCommand('move-frozen', mara, { productId: rows[0]?.id, pieces, note: '' }));
+  };
+
+  it('are no way out where none are in the freezer', async () => {
+    const { dough } = await lateBuns();
+    expect((await refusal(tryFrozen(dough.id))).message).toBe('No sugared bun is in the freezer.');
+  });
+
+  it('stand in for late ones as far as they go, and keep a promise only when they are enough', async () => {
+    const { dough, output } = await lateBuns();
+    await freeze(20);
+    const some = await ok<{ proposal: Proposal; kept: boolean }>(tryFrozen(dough.id));
+    expect(some.kept).toBe(false);
+    expect(some.proposal.body.needs.join('; ')).toMatch(
+      /thaw 20 sugared bun .*; .* 28 sugared bun not before/,
+    );
+    await freeze(output.pieces);
+    const all = await ok<{ proposal: Proposal; kept: boolean }>(tryFrozen(dough.id));
+    expect(all.kept).toBe(true);
+    await ok(runCommand('accept-proposal', mara, { id: all.proposal.id }));
+    const after = await lateBuns();
+    expect(after.output.dueAt).toBeGreaterThan(output.dueAt);
+    await expectSound();
+  }, 60_000);
+});
+
 describe('a way out', () => {
   it.each(['later', 'hands', 'longer', 'room-proof', 'split-bake'] as const)(
     '“%s” is a whole plan that keeps every rule once it is accepted',

@@ -9,6 +9,7 @@ import { CREW } from '@/core/route/expand';
 import { taskId } from '@/core/route/problem';
 import { clockTime, dayTime, MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
+import { frozenStock } from '../queries/frozen';
 import { houseValues, people, staffing } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
 import { replan, type Replanning } from '../replan';
@@ -53,11 +54,12 @@ export const tryWay = command<Asked, Tried>({
     const options = await onWay(context, whole, dough, input.way);
     const first = await replan(db, now, { ...options, seconds });
     const body = planOf(first);
-    const { acts, needs } = await broughtAbout(context, { whole, dough, way: input.way }, body);
+    const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way: input.way }, body);
     const told = { ...body, acts, needs };
     const title = `${dough.name}: ${WAY_NAMES[input.way].toLowerCase()}`;
     const proposal = await keepProposal(context, 'way-out', title, told);
-    return { proposal, kept: input.way === 'later' || !body.late.some((late) => late.doughId === dough.id) };
+    const kept = input.way === 'later' || rest === 0 || !body.late.some((late) => late.doughId === dough.id);
+    return { proposal, kept };
   },
 });
 
@@ -74,7 +76,7 @@ async function onWay(
   if (changes.length > 0) return { changes: new Map([[dough.id, changes]]) };
   if (way === 'unpin') return { change: (problem) => ({ ...problem, pins: onlyRunning(problem) }) };
   if (way !== 'hands' && way !== 'night') {
-    if (way === 'later') return {};
+    if (way === 'later' || way === 'frozen') return {};
     throw new Refusal(`${dough.name} has no step left for that.`, 'way');
   }
   const to = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
@@ -103,13 +105,21 @@ function gaps(spans: readonly { start: number; end: number }[], from: number, to
 const ONE_COMING = 90;
 const LEAST_HELP = 30;
 
+/** What a way brings about; `rest`: pieces of late promises that nothing in the freezer stands in for. */
+interface Means {
+  acts: ProposalAct[];
+  needs: string[];
+  rest?: number;
+}
+
 /** What accepting the plan has to bring about, and what that is called. */
 async function broughtAbout(
   { db, now }: CommandContext,
   { whole, dough, way }: { whole: WholePlan; dough: BoardDough; way: WayKind },
   body: Proposal['body'],
-): Promise<{ acts: ProposalAct[]; needs: string[] }> {
+): Promise<Means> {
   const { zone } = whole;
+  if (way === 'frozen') return fromFreezer(db, { dough, zone }, body);
   if (way === 'later') {
     const late = body.late.filter(({ doughId: id }) => id === dough.id);
     const acts = late.flatMap(({ product, readyAt }): ProposalAct[] => {
@@ -144,12 +154,51 @@ async function broughtAbout(
   return help(db, now, whole, body);
 }
 
+/**
+ * Frozen pieces stand in for late ones; the dough itself is promised for when it is ready, and refills the freezer. The
+ * order book gives frozen stock to what no dough makes in time, so nothing else has to be written down.
+ */
+async function fromFreezer(
+  db: CommandContext['db'],
+  { dough, zone }: { dough: BoardDough; zone: string },
+  { late }: Proposal['body'],
+): Promise<Means> {
+  const own = late.filter(({ doughId: id }) => id === dough.id);
+  const stock = await frozenStock(db);
+  const told = own.flatMap(({ product, dueAt, readyAt }) => {
+    const output = dough.outputs.find((one) => one.product === product);
+    const taken = Math.min(output?.pieces ?? 0, stock.get(product) ?? 0);
+    return output && taken > 0 ? [{ output, taken, product: product.toLowerCase(), dueAt, readyAt }] : [];
+  });
+  if (told.length === 0)
+    throw new Refusal(
+      `No ${own.map(({ product }) => product.toLowerCase()).join(' or ') || 'piece of it'} is in the freezer.`,
+      'way',
+    );
+  const ready = (readyAt: number) => Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE;
+  return {
+    acts: told.map(({ output, readyAt }) => ({ kind: 'due', outputId: output.id, dueAt: ready(readyAt) })),
+    needs: told.flatMap(({ output, taken, product, dueAt, readyAt }) => [
+      `thaw ${taken} ${product} in the cold overnight and prove them for ${dayTime(dueAt, zone)}`,
+      ...(taken < output.pieces
+        ? [
+            `tell the customer: ${output.pieces - taken} ${product} not before ${dayTime(ready(readyAt), zone)}`,
+          ]
+        : []),
+    ]),
+    rest: own.reduce((sum, { product }) => {
+      const pieces = dough.outputs.find((one) => one.product === product)?.pieces ?? 0;
+      return sum + pieces - (told.find((one) => one.product === product.toLowerCase())?.taken ?? 0);
+    }, 0),
+  };
+}
+
 async function help(
   db: CommandContext['db'],
   now: number,
   whole: WholePlan,
   body: Proposal['body'],
-): Promise<{ acts: ProposalAct[]; needs: string[] }> {
+): Promise<Means> {
   const { origin, zone, problem } = whole;
   const [everybody, there] = await Promise.all([
     people(db),

@@ -26,6 +26,8 @@ const held: { store: ReturnType<typeof createStore> | null } = { store: null };
 const store = () => (held.store ??= createStore('hefeteig-outbox', 'events'));
 
 let waiting = 0;
+/** Nobody answered when something was sent last: the line is down, whatever the feed believes. */
+let unanswered = false;
 const watchers = new Set<() => void>();
 const told = new Set<(outcome: Outcome) => void>();
 let flushing: Promise<void> | null = null;
@@ -89,6 +91,7 @@ async function sendOne({ event, late }: Waiting): Promise<boolean> {
   );
   const answer = await send('record-event', { ...Object.fromEntries(said), ...(late ? { at } : {}) });
   const arrived = answer.ok || (answer.status !== 0 && !(answer.status === 401 && late));
+  unanswered = !answer.ok && answer.status === 0;
   if (arrived) await del(event.id, store());
   if (arrived || answer.status === 401) for (const tell of told) tell({ event, late, answer });
   return arrived;
@@ -107,14 +110,25 @@ function later(personId: number): void {
   }, AGAIN);
 }
 
+function watch(watcher: () => void): () => void {
+  watchers.add(watcher);
+  return () => watchers.delete(watcher);
+}
+
 /** How many events wait on this tablet. */
 export function useWaiting(): number {
   return useSyncExternalStore(
-    (watcher) => {
-      watchers.add(watcher);
-      return () => watchers.delete(watcher);
-    },
+    watch,
     () => waiting,
     () => 0,
+  );
+}
+
+/** True when what was sent last was not answered. */
+export function useUnanswered(): boolean {
+  return useSyncExternalStore(
+    watch,
+    () => unanswered,
+    () => false,
   );
 }

@@ -1,11 +1,13 @@
 'use client';
 
 import { useLine } from '../live/live';
-import { useWaiting } from '../live/outbox';
+import { useUnanswered, useWaiting } from '../live/outbox';
 
 /** The state of the line to the bakery's computer, always visible and calm. */
 export function LineState() {
-  const open = useLine() === 'open';
+  const line = useLine() === 'open';
+  const unanswered = useUnanswered();
+  const open = line && !unanswered;
   const waiting = useWaiting();
   const words = open ? 'live' : 'line is down';
   return (
