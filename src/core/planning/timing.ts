@@ -1,13 +1,8 @@
 /** More than any wish can ask: an arc that has to be kept. */
 export const FIRM = 1e9;
 
-/** An endless distance. */
-const FAR = 2e9;
-/**
- * Distances are minutes times this, plus one a step: of ways that are equally near the one of fewest steps is taken, as
- * Edmonds and Karp do, or two ways could give and take the same flow for ever.
- */
-const STEP = 65_536;
+/** An endless distance, minutes. */
+const FAR = 1_000_000;
 /** Ways after which an arc is given up: what is possible needs but a few. */
 const MOST_WAYS = 500;
 
@@ -53,7 +48,13 @@ export class Timing {
   private trail: number[] = [];
 
   // The search for the nearest way.
-  private readonly distance: Float64Array;
+  private readonly distance: Int32Array;
+  /**
+   * Distances are minutes times this, plus one for each arc: of ways that are equally near the one of fewest arcs is taken,
+   * as Edmonds and Karp do, or two ways could give and take the same flow for ever. More than a way has arcs, and small
+   * enough for distances to stay small whole numbers, which are fast.
+   */
+  private readonly step: number;
   private readonly way: Int32Array;
   private readonly seen: Int32Array;
   private round = 0;
@@ -74,7 +75,8 @@ export class Timing {
     this.outs = Array.from({ length: size }, () => []);
     this.ins = Array.from({ length: size }, () => []);
     this.isTouched = new Uint8Array(size);
-    this.distance = new Float64Array(size);
+    this.distance = new Int32Array(size);
+    this.step = 2 ** Math.ceil(Math.log2(size + 1));
     this.way = new Int32Array(size);
     this.seen = new Int32Array(size);
   }
@@ -240,7 +242,7 @@ export class Timing {
       this.end = this.origin;
       return 0;
     }
-    const { times, distance, way, seen, heap, from, to, lag, price, flow } = this;
+    const { times, distance, way, seen, heap, from, to, lag, price, flow, step } = this;
     const round = ++this.round;
     const reached = this.reached;
     reached.length = 0;
@@ -248,7 +250,7 @@ export class Timing {
     distance[start] = 0;
     seen[start] = round;
     heap.push(0, start);
-    let length = most * STEP;
+    let length = most * this.step;
     for (;;) {
       const node = heap.pop();
       if (node < 0) break;
@@ -268,7 +270,7 @@ export class Timing {
         const arc = along[i] as number;
         const other = (direction === 1 ? to[arc] : from[arc]) as number;
         const gap = direction * ((times[other] as number) - time) - (lag[arc] as number);
-        const there = here + gap * STEP + 1;
+        const there = here + gap * step + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
         if ((flow[arc] as number) >= (price[arc] as number)) continue;
         seen[other] = round;
@@ -282,7 +284,7 @@ export class Timing {
         if (flow[arc] === 0) continue;
         const other = (direction === 1 ? from[arc] : to[arc]) as number;
         const gap = direction * ((times[other] as number) - time) + (lag[arc] as number);
-        const there = here + gap * STEP + 1;
+        const there = here + gap * step + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
         seen[other] = round;
         distance[other] = there;
@@ -290,10 +292,10 @@ export class Timing {
         heap.push(there, other);
       }
     }
-    const minutes = Math.floor(length / STEP);
+    const minutes = Math.floor(length / step);
     if (minutes >= FAR) throw new Error('A removed arc has left its flow with nowhere to go.');
     for (const node of reached) {
-      const by = minutes - Math.floor((distance[node] as number) / STEP);
+      const by = minutes - Math.floor((distance[node] as number) / step);
       if (by <= 0) continue;
       this.trail.push(Change.Time, node, times[node] as number);
       times[node] = (times[node] as number) + direction * by;
