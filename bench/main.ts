@@ -66,7 +66,8 @@ async function fill(pool: Pool): Promise<void> {
         );
         const renamed = `IF(step_key LIKE '${output.id}.%', CONCAT('${(line as { insertId: number }).insertId}', SUBSTRING(step_key, ${String(output.id).length + 1})), step_key)`;
         await pool.query(
-          `INSERT IGNORE INTO planned_step SELECT plan_version_id, ?, ${renamed}, start_at - INTERVAL ? DAY, end_at - INTERVAL ? DAY
+          `INSERT IGNORE INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at)
+           SELECT plan_version_id, ?, ${renamed}, start_at - INTERVAL ? DAY, end_at - INTERVAL ? DAY
            FROM planned_step WHERE dough_id = ?`,
           [copyId, shiftDays, shiftDays, id],
         );
