@@ -84,12 +84,17 @@ export function flush(personId: number): Promise<void> {
 
 /** True when somebody has answered, whatever the answer was. */
 async function sendOne({ event, late }: Waiting): Promise<boolean> {
-  const { at, ...recorded } = event;
+  const { id, doughId, stepKey, kind, at, celsius, text, undoes, data } = event;
   // What was not said is left out; the house takes the time of what arrives at once.
-  const said = Object.entries(recorded).filter(
-    ([key, value]) => (value !== null || key === 'stepKey') && key !== 'personId',
-  );
-  const answer = await send('record-event', { ...Object.fromEntries(said), ...(late ? { at } : {}) });
+  const said = Object.entries({ celsius, text, undoes, data }).filter(([, value]) => value !== null);
+  const answer = await send('record-event', {
+    id,
+    doughId,
+    stepKey,
+    kind,
+    ...Object.fromEntries(said),
+    ...(late ? { at } : {}),
+  });
   const arrived = answer.ok || (answer.status !== 0 && !(answer.status === 401 && late));
   unanswered = !answer.ok && answer.status === 0;
   if (arrived) await del(event.id, store());

@@ -6,8 +6,7 @@ import { ovenLoads, type OvenLoad } from '@/core/floor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { TemperatureSheet } from '../bench/temperature-sheet';
-import { AlarmBand } from '../floor/alarm-band';
-import { FloorTabs } from '../floor/floor-tabs';
+import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
 import { Button } from '../kit/button';
@@ -40,13 +39,7 @@ export function OvenView({ board, person }: { board: Board; person: Person }) {
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">Oven</h1>
-      <FloorTabs />
-      <AlarmBand {...calls} take={(alarm) => void calls.take(alarm)} zone={zone} />
-      {trouble && (
-        <p role="alert" className="border-l-4 border-warn px-5 py-2 text-xl text-warn">
-          {trouble}
-        </p>
-      )}
+      <FloorHead {...{ calls, zone, trouble }} />
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
         <section aria-label="In the oven" className="min-w-0 bg-flour p-5">
           <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">

@@ -6,8 +6,7 @@ import { meetings, proofWatch, type Watched } from '@/core/floor/proof-watch';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';
-import { AlarmBand } from '../floor/alarm-band';
-import { FloorTabs } from '../floor/floor-tabs';
+import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
 import { Sheet } from '../kit/sheet';
@@ -32,13 +31,7 @@ export function ProofView({ board, person }: { board: Board; person: Person }) {
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">Proof watch</h1>
-      <FloorTabs />
-      <AlarmBand {...calls} take={(alarm) => void calls.take(alarm)} zone={zone} />
-      {trouble && (
-        <p role="alert" className="border-l-4 border-warn px-5 py-2 text-xl text-warn">
-          {trouble}
-        </p>
-      )}
+      <FloorHead {...{ calls, zone, trouble }} />
       {clashes.length > 0 && (
         <section aria-label="Together at the oven" className="border-b border-hairline px-5 py-3">
           <h2 className="text-lg text-quiet">together at the oven</h2>
