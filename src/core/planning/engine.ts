@@ -28,12 +28,16 @@ export interface Found {
 
 /** Price of a unit of overload when doughs are first placed: dear against any cost of the trade, but not endless. */
 const PRICE = 100;
-/** Plans begun anew, in other orders of the doughs, before the best of them is improved. */
-const STARTS = 4;
+/** Plans begun anew, in other orders of the doughs, before the best of them is improved: the more the smaller they are. */
+const STARTS = { least: 2, most: 16, tasks: 3000 };
+/** Orders that the first start may take away to make its plan sound; where none is found, each start has twice as many. */
+const PATIENCE = { first: 20, most: 500, later: 30 };
+/** What a further start may cost at the most, as a multiple of the best. */
+const WORTH = 1.5;
 /** Changes in a row that make the best plan no better, after which another plan is begun. */
 const STALE = 500;
-/** Every how many of them doughs are put elsewhere although that costs more at first. */
-const LEAP_EVERY = 2;
+/** Changes in a row that did not help, after which the best plan is taken up afresh. */
+const AFRESH = 30;
 /** Cost beyond the least that a dough may have when it is first placed, where that keeps it off others. */
 const WIDE = 1600;
 /** How far from where it was a dough is looked for when a plan is taken up again, minutes. */
@@ -71,11 +75,11 @@ class Search {
   run(): Found | null {
     if (this.state.network.components.length === 0) this.record();
     if (this.options.from) this.resume(this.options.from);
+    const wished = Math.round(STARTS.tasks / this.state.network.model.tasks.length);
+    const starts = Math.max(STARTS.least, Math.min(STARTS.most, wished));
     for (let start = 0; !this.over(); start++) {
       this.begin(start);
-      if (start + 1 < STARTS || !this.best) continue;
-      this.state.reset(this.best.times);
-      if (this.reorder.adopt()) this.improve(STALE);
+      if (start + 1 >= starts && this.takeUpBest()) this.improve(STALE);
     }
     if (!this.best) return null;
     this.state.reset(this.best.times);
@@ -90,11 +94,17 @@ class Search {
 
   /** Gives work other places in the order, until so many changes in a row have made the best plan no better. */
   private improve(patience: number): void {
-    for (let idle = 0; idle < patience && !this.over(); idle++) {
-      if (idle % LEAP_EVERY === LEAP_EVERY - 1) this.reorder.leap();
-      else this.reorder.step();
-      if (this.record()) idle = -1;
+    for (let idle = 1; idle <= patience && !this.over(); idle++) {
+      this.reorder.leap();
+      if (this.record()) idle = 0;
+      else if (idle % AFRESH === 0 && !this.takeUpBest()) return;
     }
+  }
+
+  private takeUpBest(): boolean {
+    if (!this.best) return false;
+    this.state.reset(this.best.times);
+    return this.reorder.adopt();
   }
 
   private over(): boolean {
@@ -142,7 +152,9 @@ class Search {
     const rank = new Map(byNeed.map((members, i) => [members, i + (start === 0 ? 0 : 6 * random.unit())]));
     for (const members of byNeed.sort((a, b) => (rank.get(a) ?? 0) - (rank.get(b) ?? 0)))
       if (!this.place(members)) return;
-    if (this.reorder.adopt()) this.record();
+    const { best } = this;
+    const patience = best ? PATIENCE.later : Math.min(PATIENCE.most, PATIENCE.first * 2 ** start);
+    if (this.reorder.adopt(best ? best.cost * WORTH : Infinity, patience)) this.record();
   }
 
   /** Puts a dough where it costs least, further off where it would overload something near its best place. */

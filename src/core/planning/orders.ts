@@ -1,27 +1,10 @@
-import { endEvent, startEvent, type Network } from './network';
-import type { ModelTask } from './model';
+import { Holdings, hooksOf, type Clash, type Hooks, type Job, type User } from './holdings';
+import type { Network } from './network';
 import { shuffled, type Random } from './random';
 import { FIRM, Timing } from './timing';
 
 /** Ways to sort out one clash that are priced exactly before one is chosen. */
 const PRICED = 3;
-
-/** A task and where its start and end hang. */
-export interface Job {
-  index: number;
-  task: ModelTask;
-  startNode: number;
-  startShift: number;
-  endNode: number;
-  endShift: number;
-}
-
-/** A job as it holds one resource. */
-interface User {
-  job: Job;
-  amount: number;
-  setting: number | null;
-}
 
 /** That one job comes after another, or (-1) on one side of a time when too little is there. */
 export interface Order {
@@ -39,35 +22,19 @@ interface Choice {
   short: number;
 }
 
-/** Too much is asked of a resource: at a minute, or by two jobs that want it at different settings. */
-interface Clash {
-  resource: number;
-  minute: number;
-  pair: [Job, Job] | null;
-}
-
 /**
  * A plan as an order of its work. Which job comes before which on a machine, and on which side of an empty shift, is
  * posted as an arc where times without it would clash, and the timing keeps all times the best for what is posted.
  */
 export class Orders {
   readonly timing: Timing;
-  readonly jobs: Job[] = [];
   posted: Order[] = [];
   /** Start and end of each job in the plan that is kept to where nothing else is said. */
   readonly keptStart: Int32Array;
   readonly keptEnd: Int32Array;
   /** 1 for jobs that may take another place in the order. */
   readonly isFree: Uint8Array;
-  private readonly start: Int32Array;
-  private readonly end: Int32Array;
-  private readonly jobsAt: number[][];
-  private readonly users: User[][];
-  /** The most there ever is of each resource. */
-  private readonly most: number[];
-  private readonly free: Int32Array[];
-  private readonly dirty: number[] = [];
-  private readonly isDirty: Uint8Array;
+  private readonly holdings: Holdings;
   private readonly origin: number;
   private patience = 0;
   private readonly won = new Set<number>();
@@ -76,50 +43,26 @@ export class Orders {
     readonly network: Network,
     private readonly random: Random,
   ) {
-    const { model, blocks, blockOf, offsetOf, windows } = network;
-    const count = blocks.length;
-    this.origin = count;
-    const start = windows.from.slice();
+    const hooks = hooksOf(network);
+    this.origin = hooks.origin;
+    const start = network.windows.from.slice();
     for (const b of network.fixed) start[b] = 0;
     this.timing = new Timing(start);
-    const fixed = new Uint8Array(count);
-    for (const b of network.fixed) fixed[b] = 1;
-    const nodeOf = (b: number) => (fixed[b] === 1 ? count : b);
-    const shiftOf = (b: number) => (fixed[b] === 1 ? (windows.from[b] as number) : 0);
-    this.jobsAt = Array.from({ length: count + 1 }, () => []);
-    this.users = model.resources.map(() => []);
-    this.most = model.resources.map(({ capacity }) => capacity.reduce((most, c) => Math.max(most, c), 0));
-    this.free = model.resources.map(({ capacity }) => capacity.slice());
-    for (const task of model.tasks) {
-      if (task.uses.length === 0 || task.max === 0) continue;
-      const at = (event: number) => {
-        const b = blockOf[event] as number;
-        return { node: nodeOf(b), shift: (offsetOf[event] as number) + shiftOf(b) };
-      };
-      const [begin, end] = [at(startEvent(task.index)), at(endEvent(task.index))];
-      const job: Job = {
-        ...{ index: this.jobs.length, task },
-        ...{ startNode: begin.node, startShift: begin.shift, endNode: end.node, endShift: end.shift },
-      };
-      this.jobs.push(job);
-      for (const node of new Set([begin.node, end.node])) this.jobsAt[node]?.push(job.index);
-      for (const { resource, amount, setting } of task.uses)
-        this.users[resource]?.push({ job, amount, setting });
-    }
+    this.addRules(hooks);
+    this.holdings = new Holdings(network, this.timing, hooks, random);
     const size = this.jobs.length;
-    this.start = new Int32Array(size);
-    this.end = new Int32Array(size);
     this.keptStart = new Int32Array(size);
     this.keptEnd = new Int32Array(size);
     this.isFree = new Uint8Array(size);
-    this.isDirty = new Uint8Array(size);
-    this.addRules(nodeOf, shiftOf);
-    for (const job of this.jobs) this.place(job);
+  }
+
+  get jobs(): readonly Job[] {
+    return this.holdings.jobs;
   }
 
   /** What does not depend on the order: windows, lengths, links, promises. */
-  private addRules(nodeOf: (b: number) => number, shiftOf: (b: number) => number): void {
-    const { timing, origin } = this;
+  private addRules({ origin, nodeOf, shiftOf }: Hooks): void {
+    const { timing } = this;
     const { blocks, ties, windows } = this.network;
     const rule = (a: number, b: number, lag: number, price: number) => {
       const [from, to] = [nodeOf(a), nodeOf(b)];
@@ -154,11 +97,22 @@ export class Orders {
   }
 
   /** Takes the present times for the plan to be kept to. */
+  retain(): void {
+    const { holdings } = this;
+    holdings.sync();
+    this.keptStart.set(holdings.start);
+    this.keptEnd.set(holdings.end);
+  }
+
+  /** The same for good: there is no way back. */
   keep(): void {
-    this.sync();
-    this.keptStart.set(this.start);
-    this.keptEnd.set(this.end);
+    this.retain();
     this.timing.commit();
+  }
+
+  /** Looks at every job again. */
+  doubt(): void {
+    this.holdings.doubt();
   }
 
   /** Keeps to a plan's times, by block; the orders that its times need are posted when {@link sortOut} finds a clash. */
@@ -180,18 +134,12 @@ export class Orders {
     this.posted = left;
   }
 
-  /** Looks at every job again. */
-  doubt(): void {
-    for (const { index } of this.jobs) this.markDirty(index);
-  }
-
   /** Takes back all that was done since the mark; the plan then was sound. */
   restore(mark: number, cost: number, posted: Order[]): void {
     this.timing.rollback(mark, cost);
     this.posted = posted;
-    this.sync();
-    for (const j of this.dirty) this.isDirty[j] = 0;
-    this.dirty.length = 0;
+    this.holdings.sync();
+    this.holdings.trust();
   }
 
   /** Posts orders until nothing clashes. False, with work half done, where that costs more than `limit`, or is not to be
@@ -201,8 +149,8 @@ export class Orders {
     this.won.clear();
     for (;;) {
       if (this.timing.cost > limit) return false;
-      this.sync();
-      const clash = this.nextClash();
+      this.holdings.sync();
+      const clash = this.holdings.nextClash();
       if (!clash) return true;
       if (!this.settle(clash, limit)) return false;
     }
@@ -218,8 +166,8 @@ export class Orders {
       const choice = choices[k] as Choice;
       const mark = timing.mark();
       const arc = timing.add(choice.from, choice.to, choice.lag, FIRM, Math.min(limit, before + 1.5 * least));
+      if (arc >= 0 || best) priced++;
       if (arc >= 0) {
-        priced++;
         const worse = timing.cost - before;
         const worth = worse * (0.7 + 0.6 * this.random.unit()) + choice.short * 0.01;
         if (worth < least) [best, least] = [choice, worth];
@@ -270,14 +218,15 @@ export class Orders {
       for (const j of [gone.before, gone.after]) {
         if (j < 0) continue;
         this.isFree[j] = 1;
-        this.markDirty(j);
+        this.holdings.doubtJob(j);
       }
     }
     return false;
   }
 
   private choices(clash: Clash): Choice[] {
-    const { model } = this.network;
+    const { network, holdings } = this;
+    const { model } = network;
     const choices: Choice[] = [];
     const resource = model.resources[clash.resource] as (typeof model.resources)[number];
     if (clash.pair) {
@@ -288,9 +237,10 @@ export class Orders {
     }
     const { minute } = clash;
     const there: User[] = [];
-    for (const user of this.users[clash.resource] as User[]) {
+    for (const user of holdings.users[clash.resource] as User[]) {
       const { index } = user.job;
-      if ((this.start[index] as number) <= minute && (this.end[index] as number) > minute) there.push(user);
+      if ((holdings.start[index] as number) <= minute && (holdings.end[index] as number) > minute)
+        there.push(user);
     }
     const { capacity } = resource;
     const room = capacity[minute] as number;
@@ -304,7 +254,7 @@ export class Orders {
     for (const { job, amount } of there) {
       // To where there is more: for a job that is too large for this hour, to where there is enough.
       const enough = Math.max(room + 1, amount);
-      if (enough > (this.most[clash.resource] as number)) continue;
+      if (enough > (holdings.most[clash.resource] as number)) continue;
       let from = minute;
       while (from > 0 && (capacity[from - 1] as number) < enough) from--;
       let to = minute + 1;
@@ -319,8 +269,17 @@ export class Orders {
     if (bound && (this.keptEnd[u.index] as number) + lag > (this.keptStart[v.index] as number)) return;
     if (u.endNode === v.startNode) return;
     const apart = u.endShift - v.startShift + lag;
+    if (this.earliest(u.endNode) + apart > this.latest(v.startNode)) return;
     const short = this.timing.shortfall(u.endNode, v.startNode, apart);
     choices.push({ from: u.endNode, to: v.startNode, lag: apart, before: u.index, after: v.index, short });
+  }
+
+  private earliest(node: number): number {
+    return node === this.origin ? 0 : (this.network.windows.from[node] as number);
+  }
+
+  private latest(node: number): number {
+    return node === this.origin ? 0 : (this.network.windows.to[node] as number);
   }
 
   /** Before or after a stretch of time. */
@@ -348,78 +307,5 @@ export class Orders {
         short: timing.shortfall(origin, job.startNode, lag),
       });
     }
-  }
-
-  /** The clash of the earliest job that has one. */
-  private nextClash(): Clash | null {
-    const { dirty, isDirty } = this;
-    while (dirty.length > 0) {
-      const first = this.random.below(dirty.length);
-      const j = dirty[first] as number;
-      const clash = this.clashOf(this.jobs[j] as Job);
-      if (clash) return clash;
-      isDirty[j] = 0;
-      dirty[first] = dirty[dirty.length - 1] as number;
-      dirty.pop();
-    }
-    return null;
-  }
-
-  private clashOf(job: Job): Clash | null {
-    const [start, end] = [this.start[job.index] as number, this.end[job.index] as number];
-    if (end <= start) return null;
-    for (const { resource, setting } of job.task.uses) {
-      const free = this.free[resource] as Int32Array;
-      for (let m = start; m < end; m++)
-        if ((free[m] as number) < 0) return { resource, minute: m, pair: null };
-      if (setting === null) continue;
-      const changeover = this.network.model.resources[resource]?.changeover as number;
-      for (const other of this.users[resource] ?? []) {
-        if (other.setting === null || other.setting === setting) continue;
-        const { index } = other.job;
-        const [from, to] = [this.start[index] as number, this.end[index] as number];
-        if (to > from && from < end + changeover && to > start - changeover)
-          return { resource, minute: start, pair: [job, other.job] };
-      }
-    }
-    return null;
-  }
-
-  /** Brings what the jobs hold up to their times. */
-  private sync(): void {
-    const { timing } = this;
-    for (const node of timing.touched)
-      for (const j of this.jobsAt[node] as number[]) this.place(this.jobs[j] as Job);
-    timing.forgetTouched();
-  }
-
-  private place(job: Job): void {
-    const { times } = this.timing;
-    const j = job.index;
-    const start = (times[job.startNode] as number) + job.startShift;
-    const end = (times[job.endNode] as number) + job.endShift;
-    const [was, until] = [this.start[j] as number, this.end[j] as number];
-    if (start === was && end === until) return;
-    for (const { resource, amount } of job.task.uses) {
-      const free = this.free[resource] as Int32Array;
-      if (end <= was || until <= start) {
-        for (let m = was; m < until; m++) free[m] = (free[m] as number) + amount;
-        for (let m = start; m < end; m++) free[m] = (free[m] as number) - amount;
-        continue;
-      }
-      for (let m = was; m < start; m++) free[m] = (free[m] as number) + amount;
-      for (let m = start; m < was; m++) free[m] = (free[m] as number) - amount;
-      for (let m = end; m < until; m++) free[m] = (free[m] as number) + amount;
-      for (let m = until; m < end; m++) free[m] = (free[m] as number) - amount;
-    }
-    this.start[j] = start;
-    this.end[j] = end;
-    this.markDirty(j);
-  }
-
-  private markDirty(j: number): void {
-    if (this.isDirty[j] === 1) return;
-    this.isDirty[j] = 1;
-    this.dirty.push(j);
   }
 }

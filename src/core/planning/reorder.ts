@@ -13,6 +13,8 @@ const LEAP = 0.15;
 const LEAP_STEPS = 20;
 /** Orders that are taken away to make room for others, before a change is given up. */
 const PATIENCE = 50;
+/** The same, when a whole plan is taken up. */
+const MOST_PATIENCE = 500;
 /** Unit-minutes of overlap that a dough may be put into beyond what its present place costs. */
 const GIVE = 60;
 /** Prices of overlap at which doughs are put where they would like to be. */
@@ -31,6 +33,8 @@ export class Reorder {
   private readonly fixedCost: number;
   private readonly jobsOf: number[][];
   private readonly beside: number[][];
+  /** Changes are kept as far as they go, but can still be taken back. */
+  private isLeaping = false;
 
   /** `state` is empty but for what is fixed; it holds the plan adopted, as it is now, whenever {@link step} returns. */
   constructor(
@@ -62,13 +66,13 @@ export class Reorder {
    * Takes up the state's plan. Where work overlaps, places in the order are found for it; false, with the state as it
    * was, where none are.
    */
-  adopt(): boolean {
+  adopt(limit = Infinity, patience = MOST_PATIENCE): boolean {
     const { orders, state } = this;
     this.freeClashing();
     orders.drop(() => true);
     orders.follow(state.times);
     orders.doubt();
-    const sound = orders.sortOut(Infinity, 500);
+    const sound = orders.sortOut(limit - this.fixedCost, patience);
     if (sound) this.settle();
     return sound;
   }
@@ -86,15 +90,22 @@ export class Reorder {
 
   /** Puts doughs elsewhere although that costs more at first, improves what comes of it, and goes back if it is no better. */
   leap(): void {
-    const { state } = this;
+    const { state, orders } = this;
+    const { timing, posted } = orders;
     const before = this.cost;
+    const flowCost = timing.cost;
     const places = state.snapshot();
+    this.isLeaping = true;
     this.favour(LEAP);
-    if (this.cost === before) return;
-    for (let step = 0; step < LEAP_STEPS && this.cost >= before; step++) this.step();
-    if (this.cost <= before * (1 + DIP)) return;
-    state.reset(places);
-    this.adopt();
+    if (this.cost !== before) {
+      for (let step = 0; step < LEAP_STEPS && this.cost >= before; step++) this.step();
+      if (this.cost > before * (1 + DIP)) {
+        orders.restore(0, flowCost, posted);
+        state.reset(places);
+      }
+    }
+    this.isLeaping = false;
+    orders.keep();
   }
 
   /** Tries one change. */
@@ -222,7 +233,8 @@ export class Reorder {
 
   private settle(): void {
     const { orders, state } = this;
-    orders.keep();
+    if (this.isLeaping) orders.retain();
+    else orders.keep();
     const times = state.snapshot();
     for (const members of state.network.components)
       for (const b of members) times[b] = orders.timing.times[b] as number;

@@ -242,54 +242,57 @@ export class Timing {
       this.end = this.origin;
       return 0;
     }
-    const { times, distance, way, seen, heap, from, to, lag, price, flow, step } = this;
+    const { times, distance, way, seen, heap, lag, price, flow, step, origin, reached } = this;
+    const ahead = direction === 1 ? this.to : this.from;
+    const behind = direction === 1 ? this.from : this.to;
+    const forth = direction === 1 ? this.outs : this.ins;
+    const back = direction === 1 ? this.ins : this.outs;
     const round = ++this.round;
-    const reached = this.reached;
     reached.length = 0;
     heap.clear();
     distance[start] = 0;
     seen[start] = round;
     heap.push(0, start);
-    let length = most * this.step;
+    let length = most * step;
     for (;;) {
       const node = heap.pop();
       if (node < 0) break;
       const here = heap.key;
       if (here > (distance[node] as number)) continue;
-      if (node === goal || node === this.origin) {
-        length = here;
-        this.end = node;
-        break;
-      }
       if (here >= length) break;
       reached.push(node);
       const time = times[node] as number;
-      // Along an arc there has to be room for more flow, against it some flow.
-      const along = (direction === 1 ? this.outs[node] : this.ins[node]) as number[];
+      // Along an arc there has to be room for more flow, against it some flow. No way is of use that is longer than what
+      // is left, so the minutes left tell most arcs off before a distance is reckoned.
+      const left = Math.floor((length - here - 1) / step);
+      const along = forth[node] as number[];
       for (let i = 0; i < along.length; i++) {
         const arc = along[i] as number;
-        const other = (direction === 1 ? to[arc] : from[arc]) as number;
+        const other = ahead[arc] as number;
         const gap = direction * ((times[other] as number) - time) - (lag[arc] as number);
+        if (gap > left || (flow[arc] as number) >= (price[arc] as number)) continue;
         const there = here + gap * step + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
-        if ((flow[arc] as number) >= (price[arc] as number)) continue;
         seen[other] = round;
         distance[other] = there;
         way[other] = arc << 1;
-        heap.push(there, other);
+        if (other === goal || other === origin) [length, this.end] = [there, other];
+        else heap.push(there, other);
       }
-      const against = (direction === 1 ? this.ins[node] : this.outs[node]) as number[];
+      const against = back[node] as number[];
       for (let i = 0; i < against.length; i++) {
         const arc = against[i] as number;
         if (flow[arc] === 0) continue;
-        const other = (direction === 1 ? from[arc] : to[arc]) as number;
+        const other = behind[arc] as number;
         const gap = direction * ((times[other] as number) - time) + (lag[arc] as number);
+        if (gap > left) continue;
         const there = here + gap * step + 1;
         if (there > length || (seen[other] === round && there >= (distance[other] as number))) continue;
         seen[other] = round;
         distance[other] = there;
         way[other] = (arc << 1) | 1;
-        heap.push(there, other);
+        if (other === goal || other === origin) [length, this.end] = [there, other];
+        else heap.push(there, other);
       }
     }
     const minutes = Math.floor(length / step);
