@@ -112,3 +112,33 @@ test('a picked step says how early and late it can be, and what holds it', async
   await page.getByRole('button', { name: 'Let it go' }).click();
   await expect(page.getByRole('button', { name: 'Fix it here' })).toBeVisible();
 });
+
+test('a station’s row is gone along by the arrows, and its work taken in the hand by keys or pointer', async ({
+  browser,
+}) => {
+  const page = await signIn(browser, 'Mara');
+  await openPlan(page);
+  await page.getByLabel('Rows').selectOption({ label: 'Stations' });
+  const mixer = page.getByRole('group', { name: 'Mixer', exact: true });
+  const work = mixer.getByRole('button', { name: /mix/ });
+  await work.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(work.nth(1)).toBeFocused();
+  await expect(work.nth(1)).toHaveAttribute('aria-pressed', 'true');
+  await work.last().focus();
+  await page.keyboard.press('m');
+  await page.keyboard.press('ArrowRight');
+  const card = page.getByRole('status').filter({ hasText: 'Escape drops it' });
+  await expect(card).toContainText('5 min later');
+  await page.keyboard.press('Escape');
+
+  const box = await work.last().boundingBox();
+  if (!box) throw new Error('The mixer has nothing to do.');
+  await page.mouse.move(box.x + 8, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 30, box.y + 20, { steps: 4 });
+  await expect(card).toContainText(/later|No place/);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(card).toHaveCount(0);
+});

@@ -10,6 +10,7 @@ import { stepTimes } from './times';
 export interface GroupItem {
   task: string;
   doughId: number;
+  key: string;
   dough: string;
   label: string;
   start: Instant;
@@ -32,6 +33,7 @@ function itemOf(dough: FloorDough, step: FloorDough['steps'][number], now: Insta
   return {
     task: taskId(dough.id, step.key),
     doughId: dough.id,
+    key: step.key,
     dough: dough.name,
     label: step.label,
     start,

@@ -1,11 +1,11 @@
-import type { DoughChange } from '../route/changes';
+import { COOLER, risesInRoom, type DoughChange } from '../route/changes';
 import type { Presence } from '../time/shifts';
 import type { Instant } from '../time/local';
 import { floorDough, type BoardDough, type Person } from './board';
 
 /** What could be given so that a promise is kept after all. */
 export type WayKind =
-  'later' | 'frozen' | 'hands' | 'night' | 'longer' | 'room-proof' | 'split-bake' | 'unpin';
+  'later' | 'frozen' | 'hands' | 'night' | 'longer' | 'room-proof' | 'cooler-room' | 'split-bake' | 'unpin';
 
 /** What each way is called. */
 export const WAY_NAMES: Record<WayKind, string> = {
@@ -15,6 +15,7 @@ export const WAY_NAMES: Record<WayKind, string> = {
   night: 'Somebody works while nobody is there',
   longer: 'A longer retard',
   'room-proof': 'Prove it in the room, not in the proofer',
+  'cooler-room': `Let it rise ${COOLER} °C cooler, so that it may wait`,
   'split-bake': 'Bake it in one load more',
   unpin: 'Let go of what is fixed by hand',
 };
@@ -28,6 +29,10 @@ export function changesOnWay(dough: BoardDough, kind: WayKind): DoughChange[] {
       .filter(({ key, step }) => step.kind === 'retard' && step.branch === undefined && isOpen(key))
       .map(({ key }) => ({ kind, target: key }));
   }
+  if (kind === 'cooler-room')
+    return dough.steps
+      .filter((one) => risesInRoom(one) && isOpen(one.key))
+      .map(({ key }) => ({ kind, target: key }));
   if (kind !== 'room-proof' && kind !== 'split-bake') return [];
   const own = (outputId: number) => dough.steps.filter((step) => step.outputId === outputId);
   return dough.outputs
@@ -45,7 +50,7 @@ export function changesOnWay(dough: BoardDough, kind: WayKind): DoughChange[] {
 /** The ways that a dough has. */
 export function waysFor(dough: BoardDough, pinned: boolean): WayKind[] {
   const always: WayKind[] = ['later', 'frozen', 'hands', 'night'];
-  const own = (['longer', 'room-proof', 'split-bake'] as const).filter(
+  const own = (['longer', 'room-proof', 'cooler-room', 'split-bake'] as const).filter(
     (kind) => changesOnWay(dough, kind).length > 0,
   );
   return [...always, ...own, ...(pinned ? (['unpin'] as const) : [])];

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { smallDough, SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
-import { extraLoads, withChanges } from './changes';
+import { COOLER, extraLoads, withChanges } from './changes';
 import { expandDough } from './expand';
+import { settleWindows } from './windows';
 
 const step = (dough: ReturnType<typeof smallDough>, key: string) =>
   dough.steps.find((one) => one.key === key);
@@ -33,6 +34,28 @@ describe('a dough that leaves its route', () => {
     expect(step(inRoom, proof)).toMatchObject({ uses: [], step: { place: 'bakery' } });
     expect(step(inRoom, proof)?.label).toMatch(/in the room$/);
     expect(withChanges(set, [{ kind: 'room-proof', target: '6' }]).steps).toEqual(set.steps);
+  });
+
+  it('rises in a cooler corner, where no machine sets its warmth, and is ready later for it', () => {
+    const proof = dough.steps.find(({ step: { kind } }) => kind === 'proof')?.key ?? '';
+    const rising = {
+      ...dough,
+      steps: dough.steps.map((one) =>
+        one.key === proof
+          ? { ...one, step: { ...one.step, rise: { phase: 'proof' as const, decides: true } } }
+          : one,
+      ),
+    };
+    const rise = { yeast: 'bakers' as const, celsius: 26, minutes: 130, early: 0.9, late: 1.2 };
+    const products = new Map([[5, { ...SMALL_PRODUCT, rises: { proof: rise } }]]);
+    const toRoom = { kind: 'room-proof', target: '5' } as const;
+    const inRoom = withChanges(rising, [toRoom]);
+    const cooler = withChanges(rising, [toRoom, { kind: 'cooler-room', target: proof }]);
+    const today = { bakery: { celsius: 23, kind: 'room' as const } };
+    const [plain, cool] = [inRoom, cooler].map((one) => step(settleWindows(one, products, today), proof));
+    expect(cool?.around).toBe((plain?.around ?? 0) - COOLER);
+    expect(cool?.target).toBeGreaterThan(plain?.target ?? Infinity);
+    expect(withChanges(dough, [{ kind: 'cooler-room', target: 'retard' }]).steps).toEqual(dough.steps);
   });
 
   it('is baked in as many loads as are settled, with no piece lost, whatever the oven takes', () => {

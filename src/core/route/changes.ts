@@ -1,19 +1,26 @@
-import type { ExpandedDough } from './expand';
+import type { DoughStep, ExpandedDough } from './expand';
 
 /**
- * Where one dough leaves its product's route, as a planner decided. `target` is a step's key for `longer`, the number of
- * an output otherwise.
+ * Where one dough leaves its product's route, as a planner decided. `target` is a step's key for `longer` and
+ * `cooler-room`, the number of an output otherwise.
  *
  * - `longer`: a wait may last half as long again as its longest; it costs what every long minute costs.
  * - `room-proof`: the last rise on racks in the room and not in the proofer; its window follows today's temperature.
+ * - `cooler-room`: a rise in the room a few degrees cooler (a window open, a cooler corner): it takes longer, and lasts longer.
  * - `split-bake`: baked in one load more than the trays would need, so that a part can go in where the whole has no room.
  */
 export interface DoughChange {
-  kind: 'longer' | 'room-proof' | 'split-bake';
+  kind: 'longer' | 'room-proof' | 'cooler-room' | 'split-bake';
   target: string;
 }
 
 const LONGER = 1.5;
+/** How much cooler a corner of the room is that a house can find or make without a machine, °C. */
+export const COOLER = 4;
+
+/** A rise whose end is told by the dough, in a place that no setting holds. */
+export const risesInRoom = ({ step, uses }: DoughStep): boolean =>
+  step.rise?.decides === true && uses.every(({ setting }) => setting === undefined);
 
 /** How many loads beyond what its trays need an output is baked in. */
 export function extraLoads(changes: readonly DoughChange[], outputId: number): number {
@@ -25,11 +32,17 @@ export function withChanges(dough: ExpandedDough, changes: readonly DoughChange[
   if (changes.length === 0) return dough;
   const has = (kind: DoughChange['kind'], target: string) =>
     changes.some((change) => change.kind === kind && change.target === target);
-  const steps = dough.steps.map((step) => {
-    if (has('longer', step.key)) return { ...step, max: Math.round(step.max * LONGER) };
+  const inRoom = (step: DoughStep): DoughStep => {
     if (step.step.kind !== 'proof' || !has('room-proof', String(step.outputId))) return step;
     const uses = step.uses.filter(({ setting }) => setting === undefined);
     return { ...step, step: { ...step.step, place: 'bakery' }, label: `${step.label} in the room`, uses };
-  });
+  };
+  const cooler = (step: DoughStep): DoughStep =>
+    has('cooler-room', step.key) && risesInRoom(step)
+      ? { ...step, step: { ...step.step, cooler: COOLER }, label: `${step.label}, ${COOLER} °C cooler` }
+      : step;
+  const steps = dough.steps.map((step) =>
+    has('longer', step.key) ? { ...step, max: Math.round(step.max * LONGER) } : cooler(inRoom(step)),
+  );
   return { ...dough, steps };
 }

@@ -65,6 +65,8 @@ export interface RouteStep {
   /** Temperature around the dough, °C, and how fast it follows: minutes until two thirds of the way there. */
   around: number;
   settling: number;
+  /** It stands in a corner that is so much cooler than its place, °C. */
+  cooler?: number;
   /** Place of the house whose temperature today stands for `around`. */
   place?: string;
   /** What the dough is like there, and what it lies on: `settling` then follows from conduction. */

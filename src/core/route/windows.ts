@@ -108,7 +108,8 @@ function settle(
   const known = knownSteps.get(step.key);
   // A proofer or oven is set for the step; what it shows now counts only for what stands in it now.
   const isSet = step.uses.some(({ setting }) => setting !== undefined);
-  const around = known?.around ?? (isSet ? undefined : place?.celsius) ?? route.around;
+  const around =
+    known?.around ?? ((isSet ? undefined : place?.celsius) ?? route.around) - (route.cooler ?? 0);
   const mode = modeOf(step, place?.kind);
   const settling = mode?.settling ?? route.settling;
   const start = route.gives ?? before?.celsius ?? around;

@@ -283,7 +283,7 @@ describe('frozen pieces', () => {
 });
 
 describe('a way out', () => {
-  it.each(['later', 'hands', 'longer', 'room-proof', 'split-bake'] as const)(
+  it.each(['later', 'hands', 'longer', 'room-proof', 'cooler-room', 'split-bake'] as const)(
     '“%s” is a whole plan that keeps every rule once it is accepted',
     async (way) => {
       const { proposal } = await ok<{ proposal: Proposal; kept: boolean }>(

@@ -117,11 +117,12 @@ export function PlanView({
   const openDoughs = shown.filter((dough) => !dough.state.finished);
   const selected = doughs.find(({ id }) => id === picked) ?? openDoughs[0] ?? shown[0];
   const facts = selected && factsOf(selected.id);
+  const inGroups = asSupposed.filter(({ id }) => shown.some((dough) => dough.id === id));
   const rows =
     group === 'station'
-      ? byStation(shown, board.machines, now)
+      ? byStation(inGroups, board.machines, now)
       : group === 'person'
-        ? byPerson(shown, board.people, duties, now)
+        ? byPerson(inGroups, board.people, duties, now)
         : [];
   const height = Math.max(1, shown.length * ROW, rows.length * GROUP_ROW);
   const mayPlan = person.role === 'planner';
@@ -220,7 +221,17 @@ export function PlanView({
             <svg width={width} height={height} className="absolute inset-0">
               {width > 0 && <Ground scale={scale} staffed={staffed} zone={zone} height={height} />}
             </svg>
-            {width > 0 && <GroupRows {...{ rows, scale, now, zone }} picked={selected?.id} onPick={pick} />}
+            {width > 0 && (
+              <GroupRows
+                {...{ rows, scale, now, zone }}
+                picked={selected?.id}
+                onPick={(id, key) => {
+                  pick(id);
+                  setStep(key);
+                }}
+                hand={mayPlan ? hand : null}
+              />
+            )}
             {(group === 'dough' ? drawn : []).map((dough) => (
               <ThreadRow
                 key={dough.id}

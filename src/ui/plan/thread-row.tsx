@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo, useRef, type PointerEvent } from 'react';
+import { useMemo, type PointerEvent } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { BoardOutput } from '@/core/floor/board';
 import { minutesBehind } from '@/core/floor/times';
@@ -10,6 +10,7 @@ import { drawThread, xOf, type DrawnThread, type TimeScale } from '../thread/geo
 import { NowLine } from '../thread/ground';
 import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
 import { namePlace } from './name-place';
+import { useDrag, type Grip } from './use-drag';
 import type { MovingHand } from './use-moving';
 import { movable, outputWords, stateWords } from './words';
 
@@ -30,9 +31,8 @@ interface Props {
   hand: MovingHand | null;
 }
 
-/** How near a knot a finger or pointer takes it, and how far it has to go before that is a drag, px. */
+/** How near a knot a finger or pointer takes it, px. */
 const GRIP = 14;
-const DRAG = 4;
 
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
 export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onPick, hand }: Props) {
@@ -44,7 +44,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
     () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, now, { leastGive: 180 })),
     [ghost, dough, scale, now],
   );
-  const drag = useDrag(dough, thread, scale, hand);
+  const drag = useDrag(scale, hand, gripAt(dough, thread, scale));
   const words = stateWords(dough, now);
   const begins = Math.min(...dough.steps.map((step) => step.plannedStart));
   const dues = [...new Set(outputs.map(({ dueAt }) => dueAt))].sort((a, b) => a - b);
@@ -106,49 +106,21 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
   );
 }
 
-/** Takes a knot, or the whole thread between its knots, along with the pointer. */
-function useDrag(dough: FloorDough, thread: DrawnThread, scale: TimeScale, hand: MovingHand | null) {
-  const grip = useRef<{ x: number; key: string; whole: boolean; start: number; held: boolean } | null>(null);
-  const perPx = (scale.to - scale.from) / Math.max(1, scale.width);
-  if (!hand) return {};
-  return {
-    onPointerDown(event: PointerEvent<HTMLButtonElement>) {
-      if (event.button !== 0) return;
-      const box = event.currentTarget.getBoundingClientRect();
-      const [x, y] = [event.clientX - box.left, event.clientY - box.top - 3];
-      const open = movable(dough);
-      const near = thread.knots
-        .filter(({ key }) => open.some((step) => step.key === key))
-        .map((knot) => ({ key: knot.key, far: Math.hypot(knot.x - x, knot.y - y) }))
-        .sort((a, b) => a.far - b.far)[0];
-      const knot = near && near.far <= GRIP ? open.find(({ key }) => key === near.key) : undefined;
-      const [first, last] = [open[0], open.at(-1)];
-      if (!first || !last) return;
-      const onThread = x > xOf(scale, first.plannedStart) && x < xOf(scale, last.plannedEnd);
-      const step = knot ?? (onThread ? first : undefined);
-      if (!step) return;
-      grip.current = { x: event.clientX, key: step.key, whole: !knot, start: step.plannedStart, held: false };
-    },
-    onPointerMove(event: PointerEvent<HTMLButtonElement>) {
-      const own = grip.current;
-      if (!own) return;
-      const by = event.clientX - own.x;
-      if (!own.held) {
-        if (Math.abs(by) < DRAG) return;
-        own.held = true;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        hand.begin(dough.id, own.key, own.whole);
-        return;
-      }
-      hand.to(own.start + by * perPx);
-    },
-    onPointerUp() {
-      if (grip.current?.held) void hand.keep();
-      grip.current = null;
-    },
-    onPointerCancel() {
-      if (grip.current?.held) hand.drop();
-      grip.current = null;
-    },
+/** The knot under the pointer, or the whole thread between its knots. */
+function gripAt(dough: FloorDough, thread: DrawnThread, scale: TimeScale) {
+  return (event: PointerEvent<HTMLButtonElement>): Grip | null => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top - 3];
+    const open = movable(dough);
+    const near = thread.knots
+      .filter(({ key }) => open.some((step) => step.key === key))
+      .map((knot) => ({ key: knot.key, far: Math.hypot(knot.x - x, knot.y - y) }))
+      .sort((a, b) => a.far - b.far)[0];
+    const knot = near && near.far <= GRIP ? open.find(({ key }) => key === near.key) : undefined;
+    const [first, last] = [open[0], open.at(-1)];
+    if (!first || !last) return null;
+    const onThread = x > xOf(scale, first.plannedStart) && x < xOf(scale, last.plannedEnd);
+    const step = knot ?? (onThread ? first : undefined);
+    return step ? { doughId: dough.id, key: step.key, whole: !knot, start: step.plannedStart } : null;
   };
 }
