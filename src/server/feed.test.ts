@@ -15,7 +15,7 @@ const change = () => write(house.pool, "INSERT INTO change_feed (at, command) VA
 describe('the feed of changes', () => {
   it('tells every listener of what any process has written, and nobody who has left', async () => {
     const heard: number[][] = [[], []];
-    const stops = heard.map((list) => onChange((cursor) => list.push(cursor)));
+    const stops = heard.map((list) => onChange(({ cursor }) => list.push(cursor)));
     const { id } = await change();
     await expect.poll(() => heard.map((list) => list.at(-1))).toEqual([id, id]);
     stops[1]?.();

@@ -4,6 +4,7 @@ import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
 import { seedDemo } from '../demo/seed';
 import { rowsOf } from '../db/rows';
+import { onChange, type News } from '../feed';
 import { takeReadings } from '../intake';
 import { calls } from '../queries/calls';
 import { houseNow } from '../queries/clock';
@@ -29,6 +30,33 @@ afterAll(() => house.close());
 const now = () => houseNow(house.pool);
 const called = async () => calls(house.pool, await now());
 
+describe('a tap', () => {
+  it('is told to all other screens with the news itself, and other changes without', async () => {
+    const heard: News[] = [];
+    const stop = onChange((news) => heard.push(news));
+    await expect.poll(() => heard.length).toBe(1);
+    expect(heard[0]).toMatchObject({ events: [], onlyEvents: false });
+    const id = randomUUID();
+    const [dough] = await doughsDueFrom(house.pool, await now());
+    const step = dough?.steps[0]?.key ?? '';
+    await ok(
+      runCommand('record-event', jonas, {
+        id,
+        doughId: dough?.id,
+        stepKey: step,
+        kind: 'note',
+        text: 'warm',
+      }),
+    );
+    await expect.poll(() => heard.length).toBe(2);
+    expect(heard[1]).toMatchObject({ events: [{ id, text: 'warm', personId: jonas.id }], onlyEvents: true });
+    await ok(runCommand('take-alarm', jonas, { alarm: 'wash/3/8.1.bake' }));
+    await expect.poll(() => heard.length).toBe(3);
+    expect(heard[2]).toMatchObject({ events: [], onlyEvents: false });
+    stop();
+  });
+});
+
 describe('alarms', () => {
   it('belong to whoever takes them first; the second is told who has them', async () => {
     const alarm = 'preheat/3/8.1.bake';
@@ -37,7 +65,7 @@ describe('alarms', () => {
     expect((await refusal(runCommand('take-alarm', ida, { alarm }))).message).toContain(
       'Jonas sees to that already.',
     );
-    expect((await called()).taken).toMatchObject([{ alarm, personId: jonas.id }]);
+    expect((await called()).taken).toContainEqual(expect.objectContaining({ alarm, personId: jonas.id }));
   });
 
   it('are refused when they are none', async () => {

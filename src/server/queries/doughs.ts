@@ -217,20 +217,42 @@ async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number,
   return byDough;
 }
 
+const EVENT_COLUMNS = `id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes,
+  data`;
+
+function eventOf({ at, data, ...row }: EventRow): FloorEvent {
+  return { ...row, at: at.getTime(), data: data === null ? null : json<EventData>(data) };
+}
+
 /** All events of these doughs, in order of recording. */
 export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<number, FloorEvent[]>> {
   const rows = await rowsOf<EventRow>(
     db,
-    `SELECT id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes, data
-     FROM floor_event WHERE dough_id IN (?) ORDER BY seq`,
+    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE dough_id IN (?) ORDER BY seq`,
     [ids],
   );
   const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
-  for (const row of rows)
-    byDough
-      .get(row.doughId)
-      ?.push({ ...row, at: row.at.getTime(), data: row.data === null ? null : json<EventData>(row.data) });
+  for (const row of rows) byDough.get(row.doughId)?.push(eventOf(row));
   return byDough;
+}
+
+/** Number of the newest floor event; 0 when there is none. */
+export async function lastFloorEvent(db: Db): Promise<number> {
+  const [row] = await rowsOf<{ seq: number | null }>(db, 'SELECT MAX(seq) AS seq FROM floor_event');
+  return row?.seq ?? 0;
+}
+
+/** Most events that are told at once; who has missed more asks for the board anyway. */
+const TOLD_AT_ONCE = 100;
+
+/** Events with a number above `told`, the newest of them where there are very many. */
+export async function floorEventsAfter(db: Db, told: number): Promise<{ seq: number; event: FloorEvent }[]> {
+  const rows = await rowsOf<EventRow & { seq: number }>(
+    db,
+    `SELECT seq, ${EVENT_COLUMNS} FROM floor_event WHERE seq > ? ORDER BY seq DESC LIMIT ${TOLD_AT_ONCE}`,
+    [told],
+  );
+  return rows.reverse().map(({ seq, ...row }) => ({ seq, event: eventOf(row) }));
 }
 
 /** Number of the newest plan version; 0 when there is none. */

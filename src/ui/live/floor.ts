@@ -7,11 +7,23 @@ import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
 import { go } from './go';
+import { onHeard } from './heard';
 import { flush, keep, onSent, waitingOf } from './outbox';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
   Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes' | 'data'>>;
+
+/** Events heard of from other tablets that are remembered; the board has them long before so many have come. */
+const HEARD = 200;
+
+/** What of `more` is about this dough and not among its events yet, each once. */
+function newTo(events: readonly FloorEvent[], more: readonly FloorEvent[], doughId: number): FloorEvent[] {
+  const own = more.filter((event) => event.doughId === doughId);
+  if (own.length === 0) return [];
+  const known = new Set(events.map(({ id }) => id));
+  return own.filter(({ id }) => !known.has(id) && known.add(id));
+}
 
 /**
  * The doughs of a board as the floor sees them, and a way to record. What is recorded shows at once, is kept on this tablet
@@ -19,7 +31,9 @@ export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
  */
 export function useFloor(board: Board, personId: number, now: number) {
   const [sent, setSent] = useState<FloorEvent[]>([]);
+  const [heard, setHeard] = useState<FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => onHeard((more) => setHeard((before) => [...before, ...more].slice(-HEARD))), []);
   useEffect(() => {
     const stop = onSent(({ event, late, answer }) => {
       if (event.personId !== personId) return;
@@ -46,17 +60,23 @@ export function useFloor(board: Board, personId: number, now: number) {
       window.removeEventListener('online', onLine);
     };
   }, [personId]);
+  const known = useMemo(() => board.doughs.map((dough) => ({ dough, folded: floorDough(dough) })), [board]);
   const doughs: FloorDough[] = useMemo(
     () =>
-      board.doughs.map((dough) =>
-        floorDough({
-          ...dough,
-          events: [...dough.events, ...sent.filter((event) => event.doughId === dough.id)],
-        }),
-      ),
-    [board, sent],
+      known.map(({ dough, folded }) => {
+        const more = newTo(dough.events, [...heard, ...sent], dough.id);
+        return more.length === 0 ? folded : floorDough({ ...dough, events: [...dough.events, ...more] });
+      }),
+    [known, sent, heard],
   );
-  const events = useMemo(() => [...board.doughs.flatMap((dough) => dough.events), ...sent], [board, sent]);
+  const events = useMemo(
+    () =>
+      board.doughs.flatMap((dough) => [
+        ...dough.events,
+        ...newTo(dough.events, [...heard, ...sent], dough.id),
+      ]),
+    [board, sent, heard],
+  );
 
   async function record(recording: Recording): Promise<void> {
     // Ordered by the time they were made: of two words in one minute the later counts.

@@ -2,6 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import type { FloorEvent } from '@/core/floor/events';
+import { hear } from './heard';
+
+/** After a tap somewhere, boards are asked for anew after so long, each tablet by chance so much later, ms. */
+const SOON = 400;
+const SPREAD = 800;
 
 const Line = createContext<'open' | 'away'>('open');
 
@@ -13,9 +19,19 @@ export function Live({ children }: { children: ReactNode }) {
     const feed = new EventSource('/api/feed');
     feed.onopen = () => setLine('open');
     feed.onerror = () => setLine('away');
-    feed.onmessage = () => router.refresh();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    feed.onmessage = ({ data }: MessageEvent<string>) => {
+      const { events, onlyEvents } = JSON.parse(data) as { events: FloorEvent[]; onlyEvents: boolean };
+      hear(events);
+      // What was recorded shows already; what follows from it may wait until not all tablets ask at once.
+      clearTimeout(timer);
+      timer = setTimeout(() => router.refresh(), onlyEvents ? SOON + SPREAD * Math.random() : 0);
+    };
     void navigator.serviceWorker?.register('/sw.js');
-    return () => feed.close();
+    return () => {
+      clearTimeout(timer);
+      feed.close();
+    };
   }, [router]);
   return <Line value={line}>{children}</Line>;
 }

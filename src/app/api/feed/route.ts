@@ -1,10 +1,10 @@
 import { signedIn } from '@/server/auth/session';
-import { newestChange, onChange } from '@/server/feed';
+import { newestChange, onChange, type News } from '@/server/feed';
 
 const BREATH = 20_000;
 
 /**
- * Server-sent feed of changes: one event for each cursor reached. A browser that comes back sends the last cursor it
+ * Server-sent feed of changes: one message for each cursor reached, with what was recorded on the floor. A browser that comes back sends the last cursor it
  * saw (`Last-Event-ID`) and is told at once if it has missed something.
  */
 export async function GET(request: Request): Promise<Response> {
@@ -16,13 +16,13 @@ export async function GET(request: Request): Promise<Response> {
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       let told = Number.isNaN(seen) ? newest : seen;
-      const tell = (cursor: number) => {
+      const tell = ({ cursor, ...news }: News) => {
         if (cursor <= told) return;
         told = cursor;
-        controller.enqueue(text.encode(`id: ${cursor}\ndata: ${cursor}\n\n`));
+        controller.enqueue(text.encode(`id: ${cursor}\ndata: ${JSON.stringify(news)}\n\n`));
       };
       controller.enqueue(text.encode('retry: 1000\n\n'));
-      tell(newest);
+      tell({ cursor: newest, events: [], onlyEvents: false });
       const off = onChange(tell);
       const breath = setInterval(() => controller.enqueue(text.encode(': still here\n\n')), BREATH);
       stop = () => {
