@@ -1,6 +1,7 @@
 /**
  * `npm run bench`: the numbers the product has to hold, measured on the build in build/app. Medians, since machines
- * are noisy. `npm run bench -- --plans 10` also runs the engine on every public plan problem for that many seconds.
+ * are noisy. `npm run bench -- --plans 10` also runs the engine on every public plan problem for that many seconds;
+ * `--faults 1000` records so many taps while application and database are killed again and again.
  */
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -22,15 +23,21 @@ import { houseNow } from '@/server/queries/clock';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
+import { faultRun } from '../test-support/faults';
 import { LAMINATION } from './lamination';
+import { load } from './load';
 import { planningWork } from './planning';
 
 const TRIES = 15;
-const { values } = parseArgs({ options: { plans: { type: 'string' } } });
+const LOAD_SECONDS = 30;
+const { values } = parseArgs({ options: { plans: { type: 'string' }, faults: { type: 'string' } } });
 
-function median(numbers: number[]): number {
-  return [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)] ?? Number.NaN;
+/** The number that so large a share of the numbers is below. */
+function share(numbers: number[], part: number): number {
+  return [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length * part)] ?? Number.NaN;
 }
+
+const median = (numbers: number[]) => share(numbers, 0.5);
 
 function row(what: string, measured: string, wanted: string): void {
   console.log(`${what.padEnd(58)}${measured.padStart(12)}   ${wanted}`);
@@ -183,6 +190,24 @@ async function main(): Promise<void> {
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
       '',
     );
+    const { answered, told, unheard, readings, replanned } = await load(
+      application.address,
+      shown.doughs.map(({ id, steps }) => ({ doughId: id, stepKey: steps[0]?.key ?? '' })),
+      LOAD_SECONDS,
+    );
+    row(
+      'busy: a tap until it is answered, median / 95 %',
+      `${median(answered).toFixed(0)} / ${share(answered, 0.95).toFixed(0)} ms`,
+      '',
+    );
+    row(
+      'busy: a tap until 20 tablets know, median / 95 %',
+      `${median(told).toFixed(0)} / ${share(told, 0.95).toFixed(0)} ms`,
+      '1000 ms',
+    );
+    console.log(
+      `busy: ${answered.length} taps, ${unheard} not heard everywhere, ${readings} readings, replan ${replanned ? 'done' : 'NOT DONE'}`,
+    );
     for (const { what, wanted, work } of [...LAMINATION, ...planningWork()])
       row(what, `${(await timed(work)).toFixed(1)} ms`, wanted);
   } finally {
@@ -191,6 +216,12 @@ async function main(): Promise<void> {
     await pool.end();
     await database.stop();
     rmSync(scratch, { recursive: true, force: true });
+  }
+  if (values.faults) {
+    const report = await faultRun({ taps: Number(values.faults), kills: 10, seed: 1, build: 'build/app' });
+    console.log(
+      `\n${report.taps} taps, ${report.kills.length} kills, ${report.unanswered} requests without an answer: ${report.lost} lost, ${report.doubled} doubled`,
+    );
   }
   if (values.plans) {
     const folder = process.env.HEFETEIG_PROBLEMS ?? 'test-data/plan/problems';

@@ -7,13 +7,13 @@ import { floorEventsAfter, lastFloorEvent } from './queries/doughs';
 const LOOK_EVERY = 250;
 
 /**
- * What a screen is told: how far the house is, what was recorded on the floor since it was told last, and whether that
- * is all that has changed.
+ * What a screen is told: how far the house is, what was recorded on the floor since it was told last, and whether
+ * nothing else has changed that a screen is waited for to show.
  */
 export interface News {
   cursor: number;
   events: FloorEvent[];
-  onlyEvents: boolean;
+  calm: boolean;
 }
 
 type Listener = (news: News) => void;
@@ -67,18 +67,18 @@ async function newsSince(feed: Feed, newest: number): Promise<News> {
   const { cursor } = feed;
   if (cursor === null) {
     feed.event = await lastFloorEvent(pool());
-    return { cursor: newest, events: [], onlyEvents: false };
+    return { cursor: newest, events: [], calm: false };
   }
   const recorded = await floorEventsAfter(pool(), feed.event);
   const [other] = await rowsOf<{ id: number }>(
     pool(),
-    "SELECT id FROM change_feed WHERE id > ? AND id <= ? AND command <> 'record-event' LIMIT 1",
+    "SELECT id FROM change_feed WHERE id > ? AND id <= ? AND command NOT IN ('record-event', 'readings') LIMIT 1",
     [cursor, newest],
   );
   feed.event = recorded.at(-1)?.seq ?? feed.event;
   return {
     cursor: newest,
     events: recorded.map(({ event }) => event),
-    onlyEvents: other === undefined && recorded.length > 0,
+    calm: other === undefined,
   };
 }

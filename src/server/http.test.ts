@@ -18,5 +18,20 @@ describe('a request', () => {
     expect(await jsonBody(post({}, '{"a":1}'))).toEqual({ a: 1 });
     expect(await jsonBody(post({}, '{"a":'))).toBeUndefined();
     expect(await jsonBody(post({}, JSON.stringify('x'.repeat(LARGEST_BODY))))).toBeUndefined();
+    expect(await jsonBody(new Request('http://127.0.0.1:3000/'))).toBeUndefined();
+  });
+
+  it('that never says how long it is is read no further than it may be', async () => {
+    let sent = 0;
+    const body = new ReadableStream<Uint8Array>({
+      pull(stream) {
+        sent += 1024;
+        stream.enqueue(new Uint8Array(1024));
+      },
+    });
+    const half = { method: 'POST', body, duplex: 'half' };
+    const endless = new Request('http://127.0.0.1:3000/', half as RequestInit);
+    expect(await jsonBody(endless, 8192)).toBeUndefined();
+    expect(sent).toBeLessThan(64 * 1024);
   });
 });

@@ -13,13 +13,33 @@ export function fromOwnPage(request: Request): boolean {
   }
 }
 
-/** The JSON of a request; undefined where it is none or too large. */
-export async function jsonBody(request: Request): Promise<unknown> {
-  const text = await request.text();
-  if (text.length > LARGEST_BODY) return undefined;
+/** The JSON of a request; undefined where it is none or larger than `most` bytes, of which no more is read. */
+export async function jsonBody(request: Request, most = LARGEST_BODY): Promise<unknown> {
+  const bytes = await limitedBody(request, most);
+  if (!bytes) return undefined;
   try {
-    return JSON.parse(text) as unknown;
+    return JSON.parse(new TextDecoder().decode(bytes)) as unknown;
   } catch {
     return undefined;
   }
+}
+
+/** The body of a request; null where it is larger than `most` bytes. */
+export async function limitedBody(request: Request, most: number): Promise<Uint8Array<ArrayBuffer> | null> {
+  if (Number(request.headers.get('content-length') ?? 0) > most) return null;
+  const parts: Uint8Array[] = [];
+  let size = 0;
+  // What says nothing of its length is given up where it has become too long.
+  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    size += part.length;
+    if (size > most) return null;
+    parts.push(part);
+  }
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
 }

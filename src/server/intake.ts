@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { tokenHash } from './auth/token';
 import { rowsOf, transaction, write, type Db } from './db/rows';
 import { pool } from './db/pool';
+import { jsonBody } from './http';
 import { houseNow } from './queries/clock';
 
 /** What devices send: readings of probes, weights of a scale. */
@@ -54,7 +55,7 @@ async function taken<T>(
 ): Promise<Response> {
   const device = await deviceOf(pool(), request, kind);
   if (!device) return refuse(401, 'This device has no right token.');
-  const raw: unknown = await request.json().catch(() => undefined);
+  const raw = await jsonBody(request);
   const { value, error } = schema.validate(raw ?? {}) as { value: T; error?: Error };
   if (error) return refuse(400, `That could not be read: ${error.message}.`);
   const result = await transaction(pool(), async (db) => keep(db, device, value, await houseNow(db)));
@@ -74,35 +75,70 @@ function doubtOf(
   return null;
 }
 
-/** POST of probe readings: `{ readings: [{ place, celsius, humidity?, at? }] }`. The same reading twice is one. */
+/** How far a probe's clock may be ahead, and how old a reading may be that is still taken, ms. */
+const AHEAD = 5 * 60_000;
+const OLDEST = 31 * 24 * 3_600_000;
+/** Screens are told of readings when one has moved by so much, °C, or when so long nothing was told, ms. */
+const MOVED = 1;
+const TOLD_EVERY = 60_000;
+
+/**
+ * POST of probe readings: `{ readings: [{ place, celsius, humidity?, at? }] }`, in any order. The same reading twice is
+ * one; readings of unknown places, from beyond now or from more than a month ago are counted and not kept.
+ */
 export function takeReadings(request: Request): Promise<Response> {
   return taken(request, 'probes', readingsSchema, async (db, _, { readings }, now) => {
-    const places = await rowsOf<{ id: string; label: string; lowest: number; highest: number }>(
+    const places = await rowsOf<KnownPlace>(
       db,
-      'SELECT id, label, lowest, highest FROM place',
+      `SELECT id, label, lowest, highest,
+         (SELECT celsius FROM place_reading WHERE place = place.id ORDER BY at DESC LIMIT 1) AS last FROM place`,
     );
     const known = new Map(places.map((place) => [place.id, place]));
-    const rows = readings.flatMap(({ place, celsius, humidity, at }) => {
+    const rows: (string | number | Date | null)[][] = [];
+    const left = { unknown: 0, ahead: 0, old: 0 };
+    let moved = false;
+    for (const { place, celsius, humidity, at = now } of readings) {
       const where = known.get(place);
-      if (!where) return [];
-      return [
-        [
-          place,
-          new Date(Math.min(at ?? now, now)),
-          Math.max(-99, Math.min(999, celsius)),
-          humidity ?? null,
-          doubtOf(celsius, where),
-        ],
-      ];
-    });
+      if (!where) left.unknown++;
+      else if (at > now + AHEAD) left.ahead++;
+      else if (at < now - OLDEST) left.old++;
+      else {
+        const shown = Math.max(-99, Math.min(999, celsius));
+        const doubt = doubtOf(celsius, where);
+        rows.push([place, new Date(Math.min(at, now)), shown, humidity ?? null, doubt]);
+        moved ||= doubt !== null || where.last === null || Math.abs(shown - where.last) >= MOVED;
+      }
+    }
     if (rows.length > 0) {
       await write(db, 'INSERT IGNORE INTO place_reading (place, at, celsius, humidity, doubt) VALUES ?', [
         rows,
       ]);
-      await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'readings')", [new Date()]);
+      await tellReadings(db, moved);
     }
-    return { kept: rows.length, unknown: readings.length - rows.length };
+    return { kept: rows.length, ...left };
   });
+}
+
+interface KnownPlace {
+  id: string;
+  label: string;
+  lowest: number;
+  highest: number;
+  /** The newest reading, believed or not. */
+  last: number | null;
+}
+
+/** Ten probes that say the same every ten seconds would keep all screens busy for nothing. */
+async function tellReadings(db: Db, moved: boolean): Promise<void> {
+  const at = new Date();
+  const [lately] = moved
+    ? []
+    : await rowsOf<{ id: number }>(
+        db,
+        "SELECT id FROM change_feed WHERE command = 'readings' AND at > ? ORDER BY id DESC LIMIT 1",
+        [new Date(at.getTime() - TOLD_EVERY)],
+      );
+  if (!lately) await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'readings')", [at]);
 }
 
 /** POST of a weight: `{ id, grams }`, as somebody presses "send" on the scale. The same id twice is one. */

@@ -35,7 +35,7 @@ beforeAll(async () => {
 afterAll(() => house.close());
 
 async function count(
-  table: 'formula_version' | 'floor_event' | 'place_reading' | 'evidence',
+  table: 'formula_version' | 'floor_event' | 'place_reading' | 'evidence' | 'change_feed',
 ): Promise<number> {
   const [row] = await rowsOf<{ n: number }>(house.pool, `SELECT COUNT(*) AS n FROM ${table}`);
   return row?.n ?? 0;
@@ -301,6 +301,35 @@ describe('today’s temperatures', () => {
     expect((await takeReadings(request('guessed-token', body))).status).toBe(401);
     expect((await takeReadings(request('lindenried-probes', '{'))).status).toBe(400);
     expect((await takeReadings(request('lindenried-probes', { readings: [] }))).status).toBe(400);
+  });
+
+  it('take no reading from next year, from last year or in a batch of a million, and others in any order', async () => {
+    const now = await houseNow(house.pool);
+    const [hour, year] = [3_600_000, 365 * 24 * 3_600_000];
+    const at = (ago: number) => ({ place: 'freezer', celsius: -18, at: now - ago });
+    const readings = [at(-year), at(hour), at(3 * hour), at(2 * hour), at(year), { ...at(0), place: 'moon' }];
+    const answer = await takeReadings(request('lindenried-probes', { readings }));
+    expect(await answer.json()).toMatchObject({ result: { kept: 3, ahead: 1, old: 1, unknown: 1 } });
+    expect((await place('freezer'))?.reading?.at).toBeLessThanOrEqual(now);
+    const before = await count('place_reading');
+    const million = JSON.stringify({ readings: Array.from({ length: 1_000_000 }, () => at(0)) });
+    expect((await takeReadings(request('lindenried-probes', million))).status).toBe(400);
+    expect(await count('place_reading')).toBe(before);
+  });
+
+  it('are told to the screens when they move, and not every time', async () => {
+    const post = (celsius: number, ago: number) =>
+      takeReadings(
+        request('lindenried-probes', {
+          readings: [{ place: 'proofer', celsius, at: Date.parse('2026-11-19T03:00Z') - ago }],
+        }),
+      );
+    await post(26, 2000);
+    const before = await count('change_feed');
+    await post(26.2, 1000);
+    expect(await count('change_feed')).toBe(before);
+    await post(29, 500);
+    expect(await count('change_feed')).toBe(before + 1);
   });
 
   it('keep a probe that reports 85 °C, and reckon nothing from it', async () => {

@@ -35,7 +35,7 @@ describe('a tap', () => {
     const heard: News[] = [];
     const stop = onChange((news) => heard.push(news));
     await expect.poll(() => heard.length).toBe(1);
-    expect(heard[0]).toMatchObject({ events: [], onlyEvents: false });
+    expect(heard[0]).toMatchObject({ events: [], calm: false });
     const id = randomUUID();
     const [dough] = await doughsDueFrom(house.pool, await now());
     const step = dough?.steps[0]?.key ?? '';
@@ -49,10 +49,10 @@ describe('a tap', () => {
       }),
     );
     await expect.poll(() => heard.length).toBe(2);
-    expect(heard[1]).toMatchObject({ events: [{ id, text: 'warm', personId: jonas.id }], onlyEvents: true });
+    expect(heard[1]).toMatchObject({ events: [{ id, text: 'warm', personId: jonas.id }], calm: true });
     await ok(runCommand('take-alarm', jonas, { alarm: 'wash/3/8.1.bake' }));
     await expect.poll(() => heard.length).toBe(3);
-    expect(heard[2]).toMatchObject({ events: [], onlyEvents: false });
+    expect(heard[2]).toMatchObject({ events: [], calm: false });
     stop();
   });
 });

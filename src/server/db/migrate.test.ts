@@ -22,16 +22,7 @@ describe('migrations', () => {
     const again = await Promise.all([migrate(house.url), migrate(house.url)]);
     expect(again).toEqual([[], []]);
     const rows = await rowsOf<{ name: string }>(house.pool, 'SELECT name FROM migration ORDER BY name');
-    expect(rows.map(({ name }) => name.slice(0, 4))).toEqual([
-      '0001',
-      '0002',
-      '0003',
-      '0004',
-      '0005',
-      '0006',
-      '0007',
-      '0008',
-    ]);
+    expect(rows.map(({ name }) => name)).toEqual((await readdir('db/migrations')).sort());
   });
 
   it('refuse a file that has changed or gone since it was applied', async () => {

@@ -33,8 +33,9 @@ export async function calls(db: Db, now: number): Promise<Calls> {
     ),
     rowsOf<{ place: string; celsius: number; at: Date }>(
       db,
-      `SELECT r.place, r.celsius, r.at FROM place_reading r JOIN place ON place.id = r.place
-       WHERE r.doubt IS NULL AND r.at > ? AND r.at <= ? AND (alarm_low IS NOT NULL OR alarm_high IS NOT NULL)`,
+      `SELECT r.place, AVG(r.celsius) AS celsius, MIN(r.at) AS at FROM place_reading r JOIN place ON place.id = r.place
+       WHERE r.doubt IS NULL AND r.at > ? AND r.at <= ? AND (alarm_low IS NOT NULL OR alarm_high IS NOT NULL)
+       GROUP BY r.place, UNIX_TIMESTAMP(r.at) DIV 60`,
       [before(now, LOOKED_BACK), new Date(now)],
     ),
   ]);

@@ -9,7 +9,7 @@ const boards = new Map<string, Promise<Board>>();
 
 /**
  * The board as it stands at the newest facts, worked out once for everybody who looks in the same minute: after a tap all
- * tablets of the house ask for it at once. Any command, reading or weight makes a new one.
+ * tablets of the house ask for it at once. Any command, weight or change of temperature makes a new one.
  */
 export async function sharedBoard(db: Db, now: number, daysBack: number): Promise<Board> {
   // Numbers are given out before their rows are there: a row that comes late changes the count of the last ones.
@@ -17,8 +17,6 @@ export async function sharedBoard(db: Db, now: number, daysBack: number): Promis
     db,
     `SELECT DATABASE() AS name, MAX(id) AS feed,
        (SELECT COUNT(*) FROM change_feed WHERE id > (SELECT CAST(MAX(id) AS SIGNED) - 100 FROM change_feed)) AS lately,
-       (SELECT MAX(id) FROM place_reading) AS reading,
-       (SELECT COUNT(*) FROM place_reading WHERE id > (SELECT CAST(MAX(id) AS SIGNED) - 100 FROM place_reading)) AS readings,
        (SELECT MAX(at) FROM scale_reading) AS weight FROM change_feed`,
   );
   const key = JSON.stringify([facts, Math.floor(now / MINUTE), daysBack]);

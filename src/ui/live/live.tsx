@@ -21,11 +21,11 @@ export function Live({ children }: { children: ReactNode }) {
     feed.onerror = () => setLine('away');
     let timer: ReturnType<typeof setTimeout> | undefined;
     feed.onmessage = ({ data }: MessageEvent<string>) => {
-      const { events, onlyEvents } = JSON.parse(data) as { events: FloorEvent[]; onlyEvents: boolean };
+      const { events, calm } = JSON.parse(data) as { events: FloorEvent[]; calm: boolean };
       hear(events);
       // What was recorded shows already; what follows from it may wait until not all tablets ask at once.
       clearTimeout(timer);
-      timer = setTimeout(() => router.refresh(), onlyEvents ? SOON + SPREAD * Math.random() : 0);
+      timer = setTimeout(() => router.refresh(), calm ? SOON + SPREAD * Math.random() : 0);
     };
     void navigator.serviceWorker?.register('/sw.js');
     return () => {

@@ -22,7 +22,7 @@ export async function GET(request: Request): Promise<Response> {
         controller.enqueue(text.encode(`id: ${cursor}\ndata: ${JSON.stringify(news)}\n\n`));
       };
       controller.enqueue(text.encode('retry: 1000\n\n'));
-      tell({ cursor: newest, events: [], onlyEvents: false });
+      tell({ cursor: newest, events: [], calm: false });
       const off = onChange(tell);
       const breath = setInterval(() => controller.enqueue(text.encode(': still here\n\n')), BREATH);
       stop = () => {

@@ -1,0 +1,137 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import { v7 as uuidv7 } from 'uuid';
+import { PEOPLE } from '@/server/demo/bakery';
+
+/** A morning at its busiest: how long a tap took to be answered, and to be told to the other tablets, ms. */
+export interface Load {
+  answered: number[];
+  told: number[];
+  /** Taps that some tablet had not heard of within ten seconds. */
+  unheard: number;
+  readings: number;
+  replanned: boolean;
+}
+
+const TABLETS = 20;
+const PROBES = 10;
+const PROBE_EVERY = 10_000;
+const TAP_EVERY = 700;
+/** As the application's pages do after a tap somewhere (src/ui/live/live.tsx). */
+const SOON = 400;
+const SPREAD = 800;
+
+/**
+ * Twenty tablets listen to the feed and ask for their bench anew after each change; one of them taps, ten probes post a
+ * reading every ten seconds, and a planner's replan is under way. Ends after `seconds`.
+ */
+export async function load(address: string, steps: Step[], seconds: number): Promise<Load> {
+  const cookies = await Promise.all(
+    Array.from({ length: TABLETS }, (_, i) => signIn(address, PEOPLE[i % PEOPLE.length]?.name ?? '')),
+  );
+  const result: Load = { answered: [], told: [], unheard: 0, readings: 0, replanned: false };
+  const over = new AbortController();
+  const sentAt = new Map<string, number>();
+  const heardBy = new Map<string, number>();
+  const heard = (id: string) => {
+    const at = sentAt.get(id);
+    if (at === undefined) return;
+    result.told.push(performance.now() - at);
+    heardBy.set(id, (heardBy.get(id) ?? 0) + 1);
+  };
+  const listening = cookies.map((cookie) => listen(address, cookie, heard, over.signal));
+  await pause(1500);
+
+  const planner = await signIn(address, 'Mara');
+  const replan = post(address, planner, '/api/plan/mend', { job: uuidv7(), seconds: 10 }).then(
+    async (answer) => {
+      const lines = (await answer.text()).trim().split('\n');
+      result.replanned = (JSON.parse(lines.at(-1) ?? '{}') as { ok?: boolean }).ok === true;
+    },
+  );
+  const until = performance.now() + seconds * 1000;
+  const probes = Array.from({ length: PROBES }, async (_, i) => {
+    await pause((i * PROBE_EVERY) / PROBES);
+    while (performance.now() < until) {
+      const celsius = 3.5 + Math.sin(performance.now() / 3000 + i) / 3;
+      await fetch(`${address}/api/intake/readings`, {
+        method: 'POST',
+        headers: { authorization: 'Bearer lindenried-probes', 'content-type': 'application/json' },
+        body: JSON.stringify({ readings: [{ place: 'retarder', celsius }] }),
+      });
+      result.readings++;
+      await pause(PROBE_EVERY);
+    }
+  });
+  for (let tap = 0; performance.now() < until; tap++) {
+    const id = uuidv7();
+    const begun = performance.now();
+    sentAt.set(id, begun);
+    const note = { ...steps[tap % steps.length], id, kind: 'note', text: `load ${tap}` };
+    await (await post(address, cookies[0] ?? '', '/api/commands/record-event', note)).text();
+    result.answered.push(performance.now() - begun);
+    await pause(TAP_EVERY);
+  }
+  await Promise.all([replan, ...probes]);
+  const patient = performance.now() + 10_000;
+  const missing = () => [...sentAt.keys()].filter((id) => (heardBy.get(id) ?? 0) < TABLETS).length;
+  while (missing() > 0 && performance.now() < patient) await pause(50);
+  result.unheard = missing();
+  over.abort();
+  await Promise.all(listening);
+  return result;
+}
+
+/** A step that notes are written on. */
+export interface Step {
+  doughId: number;
+  stepKey: string;
+}
+
+function post(address: string, cookie: string, path: string, body: unknown): Promise<Response> {
+  return fetch(address + path, {
+    method: 'POST',
+    headers: { origin: address, 'content-type': 'application/json', cookie },
+    body: JSON.stringify(body),
+  });
+}
+
+async function signIn(address: string, name: string): Promise<string> {
+  const personId = 1 + PEOPLE.findIndex((person) => person.name === name);
+  const answer = await post(address, '', '/api/session', { personId, pin: PEOPLE[personId - 1]?.pin });
+  return answer.headers.get('set-cookie')?.split(';')[0] ?? '';
+}
+
+/** One tablet: the feed, and the bench asked for anew some moments after it has told something. */
+async function listen(
+  address: string,
+  cookie: string,
+  heard: (id: string) => void,
+  signal: AbortSignal,
+): Promise<void> {
+  let timer: NodeJS.Timeout | undefined;
+  const refresh = () =>
+    void fetch(`${address}/bench`, { headers: { cookie, RSC: '1' }, signal })
+      .then((answer) => answer.arrayBuffer())
+      .catch(() => undefined);
+  try {
+    const feed = await fetch(`${address}/api/feed`, { headers: { cookie }, signal });
+    let text = '';
+    for await (const part of feed.body as AsyncIterable<Uint8Array>) {
+      text += new TextDecoder().decode(part);
+      const messages = text.split('\n\n');
+      text = messages.pop() ?? '';
+      for (const message of messages) {
+        const data = /^data: (.*)$/m.exec(message)?.[1];
+        if (!data) continue;
+        const { events, calm } = JSON.parse(data) as { events: { id: string }[]; calm: boolean };
+        for (const { id } of events) heard(id);
+        clearTimeout(timer);
+        timer = setTimeout(refresh, calm ? SOON + SPREAD * Math.random() : 0);
+      }
+    }
+  } catch (error) {
+    if (!signal.aborted) throw error;
+  } finally {
+    clearTimeout(timer);
+  }
+}
