@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { houseNow } from '@/server/queries/clock';
-import { houseIfAny, people, shifts } from '@/server/queries/house';
-import { presences } from '@/core/time/shifts';
+import { houseIfAny, whoIsHere } from '@/server/queries/house';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 
 export const metadata: Metadata = { title: 'Sign in' };
@@ -15,12 +14,7 @@ export default async function SignInPage({
 }) {
   const ended = 'ended' in (await searchParams);
   const db = pool();
-  const [bakery, persons, pattern, now] = await Promise.all([
-    houseIfAny(db),
-    people(db),
-    shifts(db),
-    houseNow(db),
-  ]);
+  const [bakery, now] = await Promise.all([houseIfAny(db), houseNow(db)]);
   if (!bakery) {
     return (
       <main className="mx-auto max-w-xl p-10">
@@ -32,13 +26,5 @@ export default async function SignInPage({
       </main>
     );
   }
-  const here = new Set(presences(pattern, now, now + 1, bakery.zone).map(({ personId }) => personId));
-  return (
-    <SignInView
-      house={bakery}
-      people={persons.map((person) => ({ ...person, here: here.has(person.id) }))}
-      now={now}
-      ended={ended}
-    />
-  );
+  return <SignInView house={bakery} people={await whoIsHere(db, now)} now={now} ended={ended} />;
 }

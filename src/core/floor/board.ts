@@ -55,7 +55,7 @@ export interface BoardDough {
 export interface Person {
   id: number;
   name: string;
-  role: 'planner' | 'baker';
+  role: 'planner' | 'baker' | 'helper' | 'viewer';
   team: string;
   /** What they can do; nothing said, everything. */
   skills?: Skill[];

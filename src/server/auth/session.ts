@@ -1,11 +1,16 @@
 import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies } from 'next/headers';
 import type { Person } from '@/core/floor/board';
+import { resting } from '@/core/floor/rights';
 import { pool } from '../db/pool';
 import { rowsOf } from '../db/rows';
 
 interface SessionData {
   personId?: number;
+  /** The person's session number when it began; a planner who ends all sessions raises it. */
+  epoch?: number;
+  /** Nobody has touched the tablet for long: it shows, and records nothing until a PIN is given. */
+  resting?: boolean;
 }
 
 const HOURS = 14;
@@ -33,19 +38,33 @@ async function session() {
 
 /** Who is signed in here, or null. Asked by every page, action and route. */
 export async function signedIn(): Promise<Person | null> {
-  const { personId } = await session();
+  const { personId, epoch = 0, resting: rests } = await session();
   if (personId === undefined) return null;
   const [person] = await rowsOf<Person>(
     pool(),
-    'SELECT id, name, role, team FROM person WHERE id = ? AND active',
-    [personId],
+    'SELECT id, name, role, team FROM person WHERE id = ? AND active AND session_epoch = ?',
+    [personId, epoch],
   );
-  return person ?? null;
+  return person ? (rests ? resting(person) : person) : null;
 }
 
 export async function beginSession(personId: number): Promise<void> {
   const current = await session();
+  const [row] = await rowsOf<{ epoch: number }>(
+    pool(),
+    'SELECT session_epoch AS epoch FROM person WHERE id = ?',
+    [personId],
+  );
   current.personId = personId;
+  current.epoch = row?.epoch ?? 0;
+  current.resting = false;
+  await current.save();
+}
+
+/** From now on this device only shows. */
+export async function restSession(): Promise<void> {
+  const current = await session();
+  current.resting = true;
   await current.save();
 }
 

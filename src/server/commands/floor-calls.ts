@@ -12,7 +12,7 @@ const alarmId = Joi.string()
 export const takeAlarm = command<{ alarm: string }, { alarm: string }>({
   name: 'take-alarm',
   schema: Joi.object({ alarm: alarmId }),
-  roles: ['baker', 'planner'],
+  roles: ['baker', 'planner', 'helper'],
   doughOf: () => null,
   async run({ db, now, person }, { alarm }) {
     await write(db, 'INSERT IGNORE INTO alarm_taken (alarm, at, person_id) VALUES (?, ?, ?)', [

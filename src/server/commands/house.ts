@@ -346,7 +346,7 @@ export const savePerson = command<PersonInput, { hurts: number }>({
     name: Joi.string().trim().min(1).max(60).required().messages({
       '*': 'A person has a name of 1 to 60 characters.',
     }),
-    role: Joi.string().valid('planner', 'baker').required(),
+    role: Joi.string().valid('planner', 'baker', 'helper', 'viewer').required(),
     team: Joi.string().trim().min(1).max(40).required().messages({ '*': 'Name a team, such as nights.' }),
     pin: Joi.string()
       .pattern(/^\d{4,8}$/)
@@ -395,3 +395,18 @@ async function newPerson(db: PoolConnection, { name, role, team, pin }: PersonIn
   );
   return made;
 }
+
+/** Ends all sessions of somebody, on every tablet: a lost one, or one that somebody forgot to leave. */
+export const endSessions = command<{ personId: number }, null>({
+  name: 'end-sessions',
+  schema: Joi.object({ personId: Joi.number().integer().positive().required() }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, { personId }) {
+    const { touched } = await write(db, 'UPDATE person SET session_epoch = session_epoch + 1 WHERE id = ?', [
+      personId,
+    ]);
+    if (touched === 0) throw new Refusal('Nobody of that number works here.', 'personId');
+    return null;
+  },
+});

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
+import { mayRecord } from '@/core/floor/rights';
 import { isHandsOn } from '@/core/floor/state';
 import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
@@ -114,11 +115,13 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
 export const recordEvent = command<EventInput, { id: string; recorded: boolean; lesson: Lesson | null }>({
   name: 'record-event',
   schema,
-  roles: ['baker', 'planner'],
+  roles: ['baker', 'planner', 'helper'],
   doughOf: (input) => input.doughId,
   async run({ db, person, now }, input) {
     const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
     if (known) return { id: input.id, recorded: false, lesson: null };
+    if (!mayRecord(person.role, input.kind))
+      throw new Refusal(`${person.name} helps and may not judge or leave out a step; ask a baker.`);
     const dough = await doughById(db, input.doughId);
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
     const event: FloorEvent = {

@@ -24,6 +24,7 @@ import {
 } from './orders';
 import {
   addException,
+  endSessions,
   makeAddress,
   removeException,
   takeBusy,
@@ -86,6 +87,7 @@ register(saveMachine);
 register(savePerson);
 register(takeBusy);
 register(makeAddress);
+register(endSessions);
 register(takeAlarm);
 register(writeHandover);
 register(signHandover);

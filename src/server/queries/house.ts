@@ -44,7 +44,7 @@ export async function people(db: Db): Promise<Person[]> {
     db,
     `SELECT id, name, role, team,
        (SELECT GROUP_CONCAT(skill) FROM person_skill WHERE person_id = person.id) AS skills
-     FROM person WHERE active ORDER BY role DESC, name`,
+     FROM person WHERE active ORDER BY FIELD(role, 'baker', 'planner', 'helper', 'viewer'), name`,
   );
   return rows.map(({ skills, ...person }) => {
     const own = SKILLS.filter((skill) => skills?.split(',').includes(skill));
@@ -126,6 +126,14 @@ export async function staffing(db: Db, from: number, to: number, zone: string): 
     personId === null ? [] : { personId, start, end },
   );
   return withExceptions(presences(pattern, from, to, zone), more, gone);
+}
+
+/** Everybody, and whether they are there at the moment `now`. */
+export async function whoIsHere(db: Db, now: number): Promise<(Person & { here: boolean })[]> {
+  const { zone } = await house(db);
+  const [everybody, there] = await Promise.all([people(db), staffing(db, now, now + 1, zone)]);
+  const here = new Set(there.map(({ personId }) => personId));
+  return everybody.map((person) => ({ ...person, here: here.has(person.id) }));
 }
 
 /** Machines with what of them is out between two moments. */

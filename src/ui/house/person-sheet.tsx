@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { Person } from '@/core/floor/board';
 import type { HouseBook } from '@/core/floor/house-book';
 import { SKILLS } from '@/core/floor/skills';
 import { clockOfDay, minuteOfDay } from '@/core/time/local';
@@ -57,8 +58,10 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         options={[
           { id: 'baker', name: 'Work on the floor' },
           { id: 'planner', name: 'Plan as well' },
+          { id: 'helper', name: 'Help: tick off what is done' },
+          { id: 'viewer', name: 'Look on: a screen on the wall' },
         ]}
-        onChoose={(role) => set({ role: role === 'planner' ? 'planner' : 'baker' })}
+        onChoose={(role) => set({ role: role as Person['role'] })}
       />
       <Field label="Team" value={form.team} trouble={at('team')} onType={(team) => set({ team })} />
       <Field
@@ -88,7 +91,18 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         })}
       </fieldset>
       <FormEnd of={changing} fields={['name', 'role', 'team', 'pin']} onDone={onClose}>
-        {person && <Button onClick={() => void save(false)}>Has left the house</Button>}
+        {person && (
+          <>
+            <Button
+              onClick={async () => {
+                if (await change('end-sessions', { personId: person.id })) onClose();
+              }}
+            >
+              End {person.name}’s sessions on all tablets
+            </Button>
+            <Button onClick={() => void save(false)}>Has left the house</Button>
+          </>
+        )}
       </FormEnd>
     </form>
   );

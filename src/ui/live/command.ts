@@ -40,6 +40,11 @@ export function signIn(personId: number, pin: string): Promise<Answer> {
   return post('/api/session', { personId, pin });
 }
 
+/** Gives up the right to record on this device, and goes on showing. */
+export async function rest(): Promise<void> {
+  await fetch('/api/session', { method: 'PUT' });
+}
+
 /** Signs out on this device. */
 export async function signOut(): Promise<void> {
   await fetch('/api/session', { method: 'DELETE' });

@@ -5,14 +5,41 @@ import { createContext, useContext, useEffect, useState, type ReactNode } from '
 import type { FloorEvent } from '@/core/floor/events';
 import { hear } from './heard';
 
-/** After a tap somewhere, boards are asked for anew after so long, each tablet by chance so much later, ms. */
-const SOON = 400;
-const SPREAD = 800;
+/**
+ * When the board is asked for anew after news, ms: `from` and by chance up to `spread` later, so that not all tablets ask
+ * at once. What was recorded shows already; what follows from it for windows and times matters most to who recorded it.
+ */
+const WHEN = {
+  now: { from: 0, spread: 0 },
+  soon: { from: 300, spread: 500 },
+  later: { from: 4000, spread: 8000 },
+};
+/** What says how far a dough is, and so moves what comes after it. */
+const JUDGING: readonly FloorEvent['kind'][] = [
+  'verdict',
+  'check',
+  'alive',
+  'temperature',
+  'conditions',
+  'mix',
+];
+
+function when({ events, calm }: News, personId: number): keyof typeof WHEN {
+  if (!calm) return 'now';
+  const near = events.some((event) => event.personId === personId || JUDGING.includes(event.kind));
+  return near ? 'soon' : 'later';
+}
+
+interface News {
+  events: FloorEvent[];
+  /** Nothing else has changed that somebody waits for. */
+  calm: boolean;
+}
 
 const Line = createContext<'open' | 'away'>('open');
 
 /** Listens to the house's feed of changes and brings the page up to date; knows whether the line is open. */
-export function Live({ children }: { children: ReactNode }) {
+export function Live({ personId, children }: { personId: number; children: ReactNode }) {
   const router = useRouter();
   const [line, setLine] = useState<'open' | 'away'>('open');
   useEffect(() => {
@@ -20,19 +47,28 @@ export function Live({ children }: { children: ReactNode }) {
     feed.onopen = () => setLine('open');
     feed.onerror = () => setLine('away');
     let timer: ReturnType<typeof setTimeout> | undefined;
+    let due = Infinity;
+    const refresh = () => {
+      due = Infinity;
+      router.refresh();
+    };
     feed.onmessage = ({ data }: MessageEvent<string>) => {
-      const { events, calm } = JSON.parse(data) as { events: FloorEvent[]; calm: boolean };
-      hear(events);
-      // What was recorded shows already; what follows from it may wait until not all tablets ask at once.
+      const news = JSON.parse(data) as News;
+      hear(news.events);
+      const { from, spread } = WHEN[when(news, personId)];
+      const at = Date.now() + from + spread * Math.random();
+      // News that come one after the other do not put it off.
+      if (at >= due) return;
       clearTimeout(timer);
-      timer = setTimeout(() => router.refresh(), calm ? SOON + SPREAD * Math.random() : 0);
+      due = at;
+      timer = setTimeout(refresh, at - Date.now());
     };
     void navigator.serviceWorker?.register('/sw.js');
     return () => {
       clearTimeout(timer);
       feed.close();
     };
-  }, [router]);
+  }, [router, personId]);
   return <Line value={line}>{children}</Line>;
 }
 

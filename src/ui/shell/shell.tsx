@@ -5,12 +5,15 @@ import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/floor/board';
+import { looksOn } from '@/core/floor/rights';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { signOut } from '../live/command';
 import { go } from '../live/go';
 import { Live } from '../live/live';
+import type { Somebody } from '../sign-in/names';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
+import { PersonSwitch } from './person-switch';
 import { useTheme } from './theme';
 
 const VIEWS = [
@@ -24,17 +27,29 @@ const VIEWS = [
   { href: '/house', name: 'House', paths: ['/house'] },
 ];
 
+/** What is of no use to somebody who does not plan and does not judge. */
+const hidden = (role: Person['role']): string[] =>
+  role === 'viewer'
+    ? ['/orders', '/formulas', '/lamination', '/rooms', '/workbench', '/house']
+    : role === 'helper'
+      ? ['/plan', '/orders', '/house']
+      : [];
+
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
 /** The frame of every page behind the sign-in: where you are, what time it is, who you are. */
 export function Shell({
   house,
   person,
+  people,
+  idleMinutes,
   clock,
   children,
 }: {
   house: { name: string; zone: string };
   person: Person;
+  people: readonly Somebody[];
+  idleMinutes: number;
   clock: RunningClock;
   children: ReactNode;
 }) {
@@ -46,31 +61,33 @@ export function Shell({
   };
   return (
     <ClockProvider made={clock}>
-      <Live>
+      <Live personId={person.id}>
         <div className="flex min-h-dvh flex-col">
           <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
             <p className="text-xl font-bold">
               Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
             <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
-              {VIEWS.map(({ href, name, paths }) => (
-                <a
-                  key={href}
-                  href={href}
-                  aria-current={isHere(path, paths) ? 'page' : undefined}
-                  className={clsx(
-                    'grid min-h-11 place-items-center rounded px-2 text-[17px] 2xl:px-3 2xl:text-lg',
-                    isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
-                  )}
-                >
-                  {name}
-                </a>
-              ))}
+              {VIEWS.filter(({ href }) => !hidden(person.role).includes(href)).map(
+                ({ href, name, paths }) => (
+                  <a
+                    key={href}
+                    href={href}
+                    aria-current={isHere(path, paths) ? 'page' : undefined}
+                    className={clsx(
+                      'grid min-h-11 place-items-center rounded px-2 text-[17px] 2xl:px-3 2xl:text-lg',
+                      isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
+                    )}
+                  >
+                    {name}
+                  </a>
+                ),
+              )}
             </nav>
             <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
               <LineState />
               <HouseClock zone={house.zone} />
-              <span className="text-lg font-semibold">{person.name}</span>
+              <PersonSwitch {...{ person, people, idleMinutes }} />
               <button
                 className="grid size-11 place-items-center rounded"
                 onClick={toggle}
@@ -87,7 +104,13 @@ export function Shell({
               </button>
             </div>
           </header>
-          {children}
+          {looksOn(person.role) ? (
+            <fieldset disabled className="contents">
+              {children}
+            </fieldset>
+          ) : (
+            children
+          )}
         </div>
       </Live>
     </ClockProvider>

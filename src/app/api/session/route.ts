@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { beginSession, endSession } from '@/server/auth/session';
+import { beginSession, endSession, restSession } from '@/server/auth/session';
 import { signIn } from '@/server/auth/pin';
 import { check } from '@/server/commands/check';
 import { Refusal } from '@/server/commands/command';
@@ -29,6 +29,13 @@ export async function POST(request: Request): Promise<Response> {
     if (error instanceof Refusal) return no(422, error);
     throw error;
   }
+}
+
+/** Nobody has touched this device for long: it shows, and records nothing until somebody gives a PIN. */
+export async function PUT(request: Request): Promise<Response> {
+  if (!fromOwnPage(request)) return Response.json({ ok: false }, { status: 403 });
+  await restSession();
+  return Response.json({ ok: true, result: null });
 }
 
 /** Signs out on this device. */

@@ -1,0 +1,70 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
+import type { Person } from '@/core/floor/board';
+import { looksOn } from '@/core/floor/rights';
+import { Sheet } from '../kit/sheet';
+import { rest } from '../live/command';
+import { useWaiting } from '../live/outbox';
+import type { Somebody } from '../sign-in/names';
+
+// Fetched when somebody opens it: no page waits for it.
+const TakeOver = dynamic(() => import('../sign-in/take-over').then((module) => module.TakeOver), {
+  ssr: false,
+});
+
+const MINUTE = 60_000;
+const TOUCHES = ['pointerdown', 'keydown'] as const;
+
+/**
+ * Who is at this tablet. A tap on the name lets the next one take it over with a PIN, where they are; a tablet that
+ * nobody has touched for long only shows until somebody does.
+ */
+export function PersonSwitch({
+  person,
+  people,
+  idleMinutes,
+}: {
+  person: Person;
+  people: readonly Somebody[];
+  /** 0: it never rests. */
+  idleMinutes: number;
+}) {
+  const [open, setOpen] = useState(false);
+  useResting(looksOn(person.role) ? 0 : idleMinutes);
+  const others = people.filter(({ id }) => id !== person.id || looksOn(person.role));
+  return (
+    <>
+      <button
+        className="min-h-11 rounded border border-edge px-3 text-lg font-semibold"
+        aria-label={`${person.name} is at this tablet; change`}
+        onClick={() => setOpen(true)}
+      >
+        {person.name}
+      </button>
+      <Sheet open={open} onOpenChange={setOpen} title="Who takes over?">
+        <TakeOver people={[...others].sort((a, b) => Number(b.here) - Number(a.here))} />
+      </Sheet>
+    </>
+  );
+}
+
+/** Gives up the right to record when nobody has touched the tablet for so long and nothing waits to be sent. */
+function useResting(minutes: number): void {
+  const waiting = useWaiting() > 0;
+  useEffect(() => {
+    if (minutes === 0 || waiting) return;
+    let timer: ReturnType<typeof setTimeout>;
+    const begin = () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void rest().then(() => location.reload(), begin), minutes * MINUTE);
+    };
+    begin();
+    for (const touch of TOUCHES) window.addEventListener(touch, begin, { passive: true });
+    return () => {
+      clearTimeout(timer);
+      for (const touch of TOUCHES) window.removeEventListener(touch, begin);
+    };
+  }, [minutes, waiting]);
+}

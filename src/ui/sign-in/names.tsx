@@ -1,0 +1,42 @@
+import type { Person } from '@/core/floor/board';
+
+/** Somebody of the house, and whether their shift is on. */
+export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here: boolean };
+
+const ROLE_WORDS: Record<Person['role'], string | null> = {
+  planner: 'planner',
+  baker: null,
+  helper: 'helper',
+  viewer: 'a screen on the wall',
+};
+
+/** Everybody of the house, big enough for a knuckle. */
+export function Names({
+  people,
+  who,
+  onChoose,
+}: {
+  people: readonly Somebody[];
+  who: Somebody | null;
+  onChoose: (person: Somebody) => void;
+}) {
+  return (
+    <div className="grid content-start gap-3 sm:grid-cols-2">
+      {people.map((person) => (
+        <button
+          key={person.id}
+          type="button"
+          aria-pressed={who?.id === person.id}
+          onClick={() => onChoose(person)}
+          className="flex min-h-18 items-center justify-between rounded border border-edge bg-flour px-5 text-left aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-ground"
+        >
+          <span>
+            <span className="block text-2xl font-semibold">{person.name}</span>
+            <span className="text-base opacity-80">{ROLE_WORDS[person.role] ?? person.team}</span>
+          </span>
+          {person.here && <span className="text-base opacity-80">on shift</span>}
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+
+import { Delete } from 'lucide-react';
+import { useState } from 'react';
+import { signIn } from '../live/command';
+import type { Somebody } from './names';
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
+
+/** Asks for somebody’s PIN and signs them in on this device. */
+export function PinPad({ person, onDone }: { person: Somebody; onDone: () => void }) {
+  const [pin, setPin] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const enter = async () => {
+    setBusy(true);
+    const answer = await signIn(person.id, pin);
+    setBusy(false);
+    if (answer.ok) return onDone();
+    setPin('');
+    setTrouble(answer.message);
+  };
+  const key = 'min-h-16 rounded border border-edge bg-flour text-2xl font-semibold';
+  return (
+    <form
+      aria-label={`PIN of ${person.name}`}
+      className="grid content-start gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void enter();
+      }}
+    >
+      <label className="grid gap-1 text-lg">
+        PIN of {person.name}
+        <input
+          autoFocus
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          maxLength={8}
+          value={pin}
+          onChange={(event) => setPin(event.target.value)}
+          className="min-h-14 rounded border border-edge bg-flour px-4 text-3xl tracking-widest"
+        />
+      </label>
+      <div className="grid grid-cols-3 gap-2">
+        {KEYS.map((digit) => (
+          <button
+            key={digit}
+            type="button"
+            className={key}
+            onClick={() => setPin((before) => (before + digit).slice(0, 8))}
+          >
+            {digit}
+          </button>
+        ))}
+        <button
+          type="button"
+          className={key}
+          aria-label="Delete last digit"
+          onClick={() => setPin((before) => before.slice(0, -1))}
+        >
+          <Delete aria-hidden className="mx-auto" />
+        </button>
+        <button type="button" className={key} onClick={() => setPin((before) => `${before}0`.slice(0, 8))}>
+          0
+        </button>
+        <button
+          type="submit"
+          disabled={busy || pin.length < 4}
+          className="min-h-16 rounded bg-butter text-2xl font-semibold text-on-butter disabled:opacity-50"
+        >
+          Sign in
+        </button>
+      </div>
+      {trouble && (
+        <p role="alert" className="text-lg text-warn">
+          {trouble}
+        </p>
+      )}
+    </form>
+  );
+}

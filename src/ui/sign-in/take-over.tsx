@@ -1,0 +1,12 @@
+'use client';
+
+import { useState } from 'react';
+import { Names, type Somebody } from './names';
+import { PinPad } from './pin-pad';
+
+/** Lets the next one take over this tablet where they are: name, PIN. */
+export function TakeOver({ people }: { people: readonly Somebody[] }) {
+  const [who, setWho] = useState<Somebody | null>(null);
+  if (!who) return <Names people={people} who={null} onChoose={setWho} />;
+  return <PinPad person={who} onDone={() => location.reload()} />;
+}
