@@ -30,7 +30,7 @@ describe('a request', () => {
       },
     });
     const half = { method: 'POST', body, duplex: 'half' };
-    const endless = new Request('http://127.0.0.1:3000/', half as RequestInit);
+    const endless = new Request('http://127.0.0.1:3000/', half);
     expect(await jsonBody(endless, 8192)).toBeUndefined();
     expect(sent).toBeLessThan(64 * 1024);
   });

@@ -1,3 +1,4 @@
+import type { Marked } from '../batch/marks';
 import type { MixChange } from '../formula/actual';
 import type { Fold } from '../lamination/stack';
 import type { Verdict } from '../learning/verdicts';
@@ -12,6 +13,8 @@ export const FLOOR_EVENT_KINDS = [
   ...(['turn', 'check', 'weigh', 'scrap'] as const),
   /** Pieces counted after the bake. */
   'count',
+  /** Marks and faults of a finished output. */
+  'marks',
 ] as const;
 export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
 
@@ -90,7 +93,7 @@ export interface Counted {
 }
 
 /** What the floor records for itself; a state keeps it in order. */
-export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted;
+export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted | Marked;
 
 /** What an event carries beyond who, when and where; by its own kind. */
 export type EventData =

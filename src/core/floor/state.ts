@@ -190,6 +190,7 @@ function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
     case 'scrap':
     case 'scrap-taken':
     case 'counted':
+    case 'marked':
       state.records.push({ data, at, personId });
       return;
     case 'checked':

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { FAULT_IDS, MARKS } from '@/core/batch/marks';
 import { SCRAP_USES, type EventData } from '@/core/floor/events';
 import { FOLDS } from '@/core/lamination/stack';
 
@@ -26,6 +27,8 @@ const pieces = Joi.number()
   .max(10_000)
   .required()
   .messages({ '*': 'Pieces are whole numbers from 0 up.' });
+
+const score = Joi.number().integer().min(1).max(5).messages({ '*': 'Marks go from 1 to 5.' });
 
 const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   verdict: Joi.object({
@@ -94,6 +97,14 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': 'Say what becomes of the trimmings.' }),
   }),
+  marked: Joi.object({
+    marks: Joi.object(Object.fromEntries(MARKS.map((mark) => [mark, score]))).required(),
+    seen: Joi.array()
+      .items(Joi.string().valid(...FAULT_IDS))
+      .unique()
+      .required()
+      .messages({ '*': 'Choose what was seen from the list.' }),
+  }),
   counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };
@@ -109,6 +120,7 @@ const CARRIES: Record<string, EventData['kind'][]> = {
   weigh: ['pieces'],
   scrap: ['scrap', 'scrap-taken'],
   count: ['counted'],
+  marks: ['marked'],
 };
 
 /** The data of an event, by its kind; other kinds carry none. */

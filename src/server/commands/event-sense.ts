@@ -39,6 +39,15 @@ export async function refuseOddWork(
         throw new Refusal(`There were ${made} pieces; ${told} are more than that.`, 'data.good');
       return;
     }
+    case 'marked': {
+      const bakes = dough.steps.filter(
+        ({ step: s, outputId }) => s.kind === 'bake' && outputId === step?.outputId,
+      );
+      const states = floorDough(dough).state.steps;
+      if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
+        throw new Refusal(`${dough.name} is judged when it is baked.`, 'stepKey');
+      return;
+    }
     case 'pieces':
       if (step?.step.kind !== 'divide')
         throw new Refusal('Pieces are weighed where a dough is divided.', 'stepKey');

@@ -4,7 +4,7 @@ import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql
 export type Db = Pool | PoolConnection;
 
 /** Values that a placeholder takes; a list fills `IN (?)`, a list of rows fills `VALUES ?`. */
-export type SqlValue = string | number | boolean | Date | null | readonly SqlValue[];
+export type SqlValue = string | number | boolean | Date | Buffer | null | readonly SqlValue[];
 
 /** The rows of a query. `T` names the columns that the statement selects. */
 export async function rowsOf<T>(db: Db, sql: string, values: readonly SqlValue[] = []): Promise<T[]> {

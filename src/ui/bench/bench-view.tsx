@@ -33,6 +33,7 @@ const eventWords = {
   weigh: 'weighed',
   scrap: 'trimmings told',
   count: 'counted',
+  marks: 'judged',
 };
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */

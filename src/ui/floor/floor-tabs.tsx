@@ -8,15 +8,16 @@ const TABS = [
   { href: '/proof', name: 'Proof watch' },
   { href: '/oven', name: 'Oven' },
   { href: '/handover', name: 'Handover' },
+  { href: '/batches', name: 'Batches' },
 ];
 
-/** The four screens of the floor, one knuckle away from each other. */
+/** The five screens of the floor, one knuckle away from each other. */
 export function FloorTabs() {
   const path = usePathname();
   return (
-    <nav aria-label="Floor" className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-4 print:hidden">
+    <nav aria-label="Floor" className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-5 print:hidden">
       {TABS.map(({ href, name }) => {
-        const here = path.startsWith(href);
+        const here = path.startsWith(href) || (href === '/batches' && path.startsWith('/batch/'));
         return (
           <a
             key={href}

@@ -19,7 +19,7 @@ import { useTheme } from './theme';
 const VIEWS = [
   { href: '/plan', name: 'Plan', paths: ['/plan'] },
   { href: '/orders', name: 'Orders', paths: ['/orders'] },
-  { href: '/bench', name: 'Bench', paths: ['/bench', '/proof', '/oven', '/handover'] },
+  { href: '/bench', name: 'Bench', paths: ['/bench', '/proof', '/oven', '/handover', '/batch'] },
   { href: '/formulas', name: 'Formulas', paths: ['/formulas'] },
   { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting', '/fillings'] },
   { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },

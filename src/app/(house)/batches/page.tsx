@@ -1,0 +1,50 @@
+import Joi from 'joi';
+import type { Metadata } from 'next';
+import { addLocalDays, parseLocal } from '@/core/time/local';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { findBatches } from '@/server/queries/batches';
+import { house } from '@/server/queries/house';
+import { BatchList, type Asked } from '@/ui/batch/batch-list';
+
+export const metadata: Metadata = { title: 'Batches' };
+
+const day = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}$/)
+  .messages({ '*': 'Give a day, such as 2026-11-19.' });
+
+const schema = Joi.object<Asked>({
+  product: Joi.string().max(60),
+  from: day,
+  to: day,
+  mark: Joi.string().valid('2', '3', '4').messages({ '*': 'Marks are at most 2, 3 or 4.' }),
+  word: Joi.string().max(60).messages({ '*': 'A word has at most 60 letters.' }),
+});
+
+type Search = { searchParams: Promise<Record<string, string | string[] | undefined>> };
+
+export default async function BatchesPage({ searchParams }: Search) {
+  const { now } = await housePage();
+  const db = pool();
+  const { zone } = await house(db);
+  // An empty field asks for nothing.
+  const given = Object.fromEntries(Object.entries(await searchParams).filter(([, value]) => value !== ''));
+  const { value, error } = schema.validate(given) as { value?: Asked; error?: Error };
+  const asked: Asked = error ? {} : (value ?? {});
+  const at = (text: string | undefined) =>
+    text ? (parseLocal(`${text}T00:00`, zone) ?? undefined) : undefined;
+  const [from, to] = [at(asked.from), at(asked.to)];
+  const lines = await findBatches(db, now, {
+    ...(asked.product && { product: asked.product }),
+    ...(asked.word && { word: asked.word }),
+    ...(asked.mark && { mark: Number(asked.mark) }),
+    ...(from !== undefined && { from }),
+    ...(to !== undefined && { to: addLocalDays(to, 1, zone) }),
+  });
+  return (
+    <BatchList
+      {...{ lines, asked, zone }}
+      trouble={error ? `${error.message} All batches are shown.` : null}
+    />
+  );
+}

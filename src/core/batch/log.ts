@@ -1,0 +1,42 @@
+import type { DoughStep } from '../route/expand';
+import type { BoardDough } from '../floor/board';
+import { floorDough } from '../floor/board';
+import type { HandCheck } from '../floor/events';
+import type { StepState } from '../floor/state';
+import { MINUTE } from '../time/local';
+
+/** One step of a batch as it was planned and as it was. */
+export interface LoggedStep {
+  step: DoughStep;
+  state: StepState;
+  /** How long it took, minutes; null where that was not recorded. */
+  minutes: number | null;
+}
+
+/** What the log of a batch says, for whoever looks for causes. */
+export interface BatchLog {
+  steps: LoggedStep[];
+  /** Checks by hand, in order. */
+  checks: HandCheck[];
+}
+
+/** The log of one output of a dough: the common steps and its own. */
+export function batchLog(dough: BoardDough, outputId: number): BatchLog {
+  const { steps, state } = floorDough(dough);
+  const logged = steps
+    .filter((step) => step.outputId === null || step.outputId === outputId)
+    .flatMap((step): LoggedStep[] => {
+      const own = state.steps.get(step.key);
+      if (!own) return [];
+      const { startedAt, finishedAt } = own;
+      const minutes =
+        startedAt === null || finishedAt === null ? null : Math.round((finishedAt - startedAt) / MINUTE);
+      return [{ step, state: own, minutes }];
+    });
+  return {
+    steps: logged,
+    checks: logged.flatMap(({ state: own }) =>
+      own.records.flatMap(({ data }) => (data.kind === 'checked' ? [data] : [])),
+    ),
+  };
+}

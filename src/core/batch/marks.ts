@@ -1,0 +1,41 @@
+/** What a finished batch is judged by. */
+export const MARKS = ['rise', 'layers', 'crumb', 'colour', 'shape', 'taste'] as const;
+export type Mark = (typeof MARKS)[number];
+
+/** From 1, not to be sold, to 5, as it should be. */
+export type Score = 1 | 2 | 3 | 4 | 5;
+export const SCORE_WORDS: Record<Score, string> = {
+  1: 'not to be sold',
+  2: 'poor',
+  3: 'fair',
+  4: 'good',
+  5: 'as it should be',
+};
+
+/** The judgement of one output: some or all marks, and what was seen of faults. */
+export interface Marked {
+  kind: 'marked';
+  marks: Partial<Record<Mark, Score>>;
+  seen: FaultId[];
+}
+
+/** Faults of laminated and yeasted doughs that a baker sees, in the order in which work shows them. */
+export const FAULT_IDS = [
+  'flakes',
+  'tears',
+  'oozes',
+  'springs',
+  'no-rise',
+  'butter-pool',
+  'bread-like',
+  'hollow',
+  'flat',
+  'skin',
+  'unrolled',
+  'leaked',
+  'patchy',
+  'pale',
+  'uneven',
+  'sour',
+] as const;
+export type FaultId = (typeof FAULT_IDS)[number];

@@ -1,0 +1,127 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freshDatabase, ok, refusal } from '../../test-support/house';
+import { floorDough, type Person } from '@/core/floor/board';
+import { runCommand } from './commands/run';
+import { Refusal } from './commands/command';
+import { seedDemo } from './demo/seed';
+import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
+import { findBatches, type BatchSearch } from './queries/batches';
+import { houseNow } from './queries/clock';
+import { doughsDueFrom } from './queries/doughs';
+import { people } from './queries/house';
+
+let house: Awaited<ReturnType<typeof freshDatabase>>;
+let mara: Person;
+let jonas: Person;
+beforeAll(async () => {
+  house = await freshDatabase();
+  await seedDemo(house.pool);
+  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
+  const all = await people(house.pool);
+  [mara, jonas] = ['Mara', 'Jonas'].map((name) => all.find((one) => one.name === name)) as [Person, Person];
+});
+afterAll(() => house.close());
+
+const now = () => houseNow(house.pool);
+const find = async (search: BatchSearch = {}) => findBatches(house.pool, await now(), search);
+const JPEG = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
+
+/** A finished dough of the demo, and the step on which its first output is judged. */
+async function finished() {
+  const all = await doughsDueFrom(house.pool, (await now()) - 3 * 24 * 3_600_000);
+  const dough = all.find((one) => floorDough(one).state.finished);
+  const step = dough?.steps.findLast(({ outputId }) => outputId !== null);
+  if (!dough || !step) throw new Error('The demo has a finished dough.');
+  return { dough, step };
+}
+
+const judge = (person: Person, doughId: number, stepKey: string, marks: object, seen: string[] = []) =>
+  runCommand('record-event', person, {
+    ...{ id: randomUUID(), doughId, stepKey, kind: 'marks', data: { kind: 'marked', marks, seen } },
+  });
+
+describe('a finished batch', () => {
+  it('gets marks from 1 to 5 and faults of the list, and no others', async () => {
+    const { dough, step } = await finished();
+    expect((await refusal(judge(jonas, dough.id, step.key, { rise: 6 }))).message).toMatch(/from 1 to 5/);
+    expect((await refusal(judge(jonas, dough.id, step.key, {}, ['ugly']))).message).toMatch(/from the list/);
+    await ok(judge(jonas, dough.id, step.key, { rise: 2, crumb: 3 }, ['flat']));
+    const [line] = await find({ mark: 3 });
+    expect(line).toMatchObject({ id: dough.id, mean: 2.5 });
+  });
+
+  it('is not judged before it is baked', async () => {
+    const all = await doughsDueFrom(house.pool, await now());
+    const raw = all.find((one) => !floorDough(one).state.finished);
+    const step = raw?.steps.findLast(({ outputId }) => outputId !== null);
+    const answer = await refusal(judge(jonas, raw?.id ?? 0, step?.key ?? '', { rise: 4 }));
+    expect(answer.message).toMatch(/is judged when it is baked/);
+  });
+
+  it('is judged by bakers and not by helpers', async () => {
+    const { dough, step } = await finished();
+    const helper: Person = { ...jonas, role: 'helper' };
+    expect((await refusal(judge(helper, dough.id, step.key, { rise: 4 }))).message).toMatch(/ask a baker/);
+  });
+
+  it('is found by product, day, mark and word, and by all of them at once', async () => {
+    const { dough, step } = await finished();
+    await ok(
+      runCommand('record-event', jonas, {
+        ...{
+          id: randomUUID(),
+          doughId: dough.id,
+          stepKey: step.key,
+          kind: 'note',
+          text: 'blistered 100% of it',
+        },
+      }),
+    );
+    const product = dough.outputs[0]?.product ?? '';
+    const due = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
+    const is = expect.arrayContaining([expect.objectContaining({ id: dough.id })]) as unknown;
+    for (const search of [{ product }, { word: 'blistered' }, { word: '100%' }, { from: due, to: due }])
+      expect(await find(search)).toEqual(is);
+    expect(await find({ product, word: 'blistered', mark: 3, from: due, to: due })).toHaveLength(1);
+    for (const search of [
+      { product: 'no such bun' },
+      { word: '1_0%' },
+      { to: due - 1, from: due - 2 },
+      { mark: 2 },
+    ])
+      expect(await find(search)).toEqual([]);
+  });
+});
+
+describe('a photo', () => {
+  it('is kept once, whoever sends it again, and comes back as it was', async () => {
+    const { dough } = await finished();
+    const of = { id: randomUUID(), doughId: dough.id, stepKey: null };
+    expect(await keepPhoto(jonas, of, JPEG)).toEqual({ kept: true });
+    expect(await keepPhoto(jonas, of, JPEG)).toEqual({ kept: false });
+    expect(await photosOf(house.pool, dough.id)).toMatchObject([{ id: of.id, by: 'Jonas' }]);
+    const back = await photoBytes(house.pool, of.id);
+    expect(back?.type).toBe('image/jpeg');
+    expect(new Uint8Array(back?.bytes ?? [])).toEqual(JPEG);
+  });
+
+  it('is told by its bytes: a text called .jpg is none', async () => {
+    const { dough } = await finished();
+    const text = new TextEncoder().encode('<script>alert(1)</script>');
+    const of = { id: randomUUID(), doughId: dough.id, stepKey: null };
+    await expect(keepPhoto(jonas, of, text)).rejects.toThrow(Refusal);
+    expect(pictureType(text)).toBeNull();
+    expect(pictureType(new Uint8Array([0xff]))).toBeNull();
+    expect(LARGEST_PHOTO).toBeLessThan(40_000_000);
+  });
+});
+
+describe('sessions', () => {
+  it('of somebody are ended by a planner and by nobody else', async () => {
+    const end = { personId: jonas.id };
+    expect((await refusal(runCommand('end-sessions', jonas, end))).message).toMatch(/a planner can/);
+    await ok(runCommand('end-sessions', mara, end));
+    expect((await refusal(runCommand('end-sessions', mara, { personId: 999 }))).message).toMatch(/Nobody/);
+  });
+});

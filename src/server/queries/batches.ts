@@ -1,0 +1,101 @@
+import { MARKS, type Marked } from '@/core/batch/marks';
+import type { Counted } from '@/core/floor/events';
+import { json } from '../db/json';
+import { rowsOf, type Db, type SqlValue } from '../db/rows';
+
+/** What batches are looked for by; what is left out does not matter. */
+export interface BatchSearch {
+  product?: string;
+  /** Promised from and to, ms. */
+  from?: number;
+  to?: number;
+  /** Mean mark at most. */
+  mark?: number;
+  /** A word in a note or a reason. */
+  word?: string;
+}
+
+/** One batch in a list. */
+export interface BatchLine {
+  id: number;
+  name: string;
+  products: string;
+  dueAt: number;
+  counted: Omit<Counted, 'kind'> | null;
+  /** Mean of the marks that were given last. */
+  mean: number | null;
+}
+
+/** Most batches in one list, and most that are looked through for a mark. */
+const LISTED = 60;
+const LOOKED_THROUGH = 1000;
+
+/** A word as it is looked for by LIKE, its own wildcards taken literally. */
+const like = (word: string) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
+/** Batches that were promised before `now`, the newest first. */
+export async function findBatches(db: Db, now: number, search: BatchSearch): Promise<BatchLine[]> {
+  const having: [string, SqlValue][] = [['MAX(o.due_at) <= ?', new Date(search.to ?? now)]];
+  if (search.from !== undefined) having.push(['MAX(o.due_at) >= ?', new Date(search.from)]);
+  if (search.product) having.push(['GROUP_CONCAT(p.name) LIKE ?', like(search.product)]);
+  if (search.word)
+    having.push([
+      'EXISTS (SELECT 1 FROM floor_event e WHERE e.dough_id = d.id AND e.text LIKE ?)',
+      like(search.word),
+    ]);
+  const rows = await rowsOf<{ id: number; name: string; products: string; dueAt: Date }>(
+    db,
+    `SELECT d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
+       MAX(o.due_at) AS dueAt
+     FROM dough d JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id
+       JOIN product p ON p.id = v.product_id
+     WHERE d.removed_at IS NULL GROUP BY d.id, d.name
+     HAVING ${having.map(([condition]) => condition).join(' AND ')}
+     ORDER BY dueAt DESC LIMIT ${search.mark === undefined ? LISTED : LOOKED_THROUGH}`,
+    having.map(([, value]) => value),
+  );
+  if (rows.length === 0) return [];
+  const told = await rowsOf<{ doughId: number; stepKey: string; data: unknown }>(
+    db,
+    `SELECT dough_id AS doughId, step_key AS stepKey, data FROM floor_event e
+     WHERE dough_id IN (?) AND kind IN ('count', 'marks')
+       AND NOT EXISTS (SELECT 1 FROM floor_event u WHERE u.kind = 'undo' AND u.undoes = e.id) ORDER BY seq`,
+    [rows.map(({ id }) => id)],
+  );
+  const lines = rows.map(({ dueAt, ...row }) => {
+    const own = told.filter(({ doughId }) => doughId === row.id);
+    return { ...row, dueAt: dueAt.getTime(), counted: countOf(own), mean: meanOf(own) };
+  });
+  const { mark } = search;
+  const found = mark === undefined ? lines : lines.filter(({ mean }) => mean !== null && mean <= mark);
+  return found.slice(0, LISTED);
+}
+
+interface Told {
+  stepKey: string;
+  data: unknown;
+}
+
+/** The last of each step counts. */
+function lastOf<T extends { kind: string }>(told: readonly Told[], kind: T['kind']): T[] {
+  const last = new Map<string, T>();
+  for (const { stepKey, data } of told) {
+    const read = json<T>(data);
+    if (read.kind === kind) last.set(stepKey, read);
+  }
+  return [...last.values()];
+}
+
+function countOf(told: readonly Told[]): BatchLine['counted'] {
+  const counts = lastOf<Counted>(told, 'counted');
+  if (counts.length === 0) return null;
+  const sum = (of: (counted: Counted) => number) => counts.reduce((all, one) => all + of(one), 0);
+  return { good: sum((c) => c.good), second: sum((c) => c.second), waste: sum((c) => c.waste) };
+}
+
+function meanOf(told: readonly Told[]): number | null {
+  const marks = lastOf<Marked>(told, 'marked').flatMap((one) =>
+    MARKS.flatMap((mark) => one.marks[mark] ?? []),
+  );
+  return marks.length === 0 ? null : marks.reduce((sum: number, mark) => sum + mark, 0) / marks.length;
+}

@@ -1,0 +1,112 @@
+import { SCORE_WORDS } from '@/core/batch/marks';
+import { dayTime } from '@/core/time/local';
+import { FloorTabs } from '../floor/floor-tabs';
+import { countWords } from '../oven/words';
+
+interface Line {
+  id: number;
+  name: string;
+  products: string;
+  dueAt: number;
+  counted: { good: number; second: number; waste: number } | null;
+  mean: number | null;
+}
+
+/** What is asked for, as it stands in the address. */
+export type Asked = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
+
+const HEADINGS = ['Batch', 'Made into', 'For', 'Came out', 'Marks'];
+const field = 'min-h-14 rounded border border-edge bg-ground px-3 text-lg';
+
+/** Batches that are done, found by product, date, mark or word. A plain form: the address is the search. */
+export function BatchList({
+  lines,
+  asked,
+  trouble,
+  zone,
+}: {
+  lines: readonly Line[];
+  asked: Asked;
+  trouble: string | null;
+  zone: string;
+}) {
+  return (
+    <main className="flex-1">
+      <FloorTabs />
+      <div className="p-5">
+        <h1 className="mb-3 text-4xl font-bold">Batches</h1>
+        <form role="search" className="flex flex-wrap items-end gap-3">
+          <label className="grid gap-1">
+            Product
+            <input name="product" defaultValue={asked.product} className={field} />
+          </label>
+          <label className="grid gap-1">
+            From
+            <input type="date" name="from" defaultValue={asked.from} className={field} />
+          </label>
+          <label className="grid gap-1">
+            To
+            <input type="date" name="to" defaultValue={asked.to} className={field} />
+          </label>
+          <label className="grid gap-1">
+            Marks
+            <select name="mark" defaultValue={asked.mark ?? ''} className={field}>
+              <option value="">any</option>
+              {([2, 3, 4] as const).map((mark) => (
+                <option key={mark} value={mark}>
+                  {mark} or less ({SCORE_WORDS[mark]})
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="grid gap-1">
+            Word in a note
+            <input name="word" defaultValue={asked.word} className={field} />
+          </label>
+          <button className="min-h-14 rounded bg-butter px-6 text-xl font-semibold text-on-butter">
+            Find
+          </button>
+        </form>
+        {trouble && (
+          <p role="alert" className="mt-3 border-l-4 border-warn pl-3 text-lg text-warn">
+            {trouble}
+          </p>
+        )}
+        <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Batches found">
+          <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
+            <thead>
+              <tr className="border-b border-edge text-[15px] text-quiet">
+                {HEADINGS.map((heading) => (
+                  <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                    {heading}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {lines.map(({ id, name, products, dueAt, counted, mean }) => (
+                <tr key={id} className="border-b border-hairline">
+                  <th scope="row" className="pr-4 font-semibold">
+                    <a
+                      href={`/batch/${id}`}
+                      className="grid min-h-14 items-center underline underline-offset-4"
+                    >
+                      {name}
+                    </a>
+                  </th>
+                  <td className="pr-4">{products}</td>
+                  <td className="pr-4 whitespace-nowrap">{dayTime(dueAt, zone)}</td>
+                  <td className="pr-4">
+                    {counted ? countWords({ kind: 'counted', ...counted }) : 'not counted'}
+                  </td>
+                  <td className="pr-4">{mean === null ? 'not judged' : `${mean.toFixed(1)} of 5`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {lines.length === 0 && <p className="py-6 text-xl">No batch is like that. Ask for less.</p>}
+        </div>
+      </div>
+    </main>
+  );
+}

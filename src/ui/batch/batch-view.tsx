@@ -1,0 +1,166 @@
+'use client';
+
+import { batchReports, type BatchReport } from '@/core/batch/report';
+import type { Marked } from '@/core/batch/marks';
+import { floorDough, type Board, type Person } from '@/core/floor/board';
+import { looksOn } from '@/core/floor/rights';
+import { staffedSpans } from '@/core/time/shifts';
+import { dayTime } from '@/core/time/local';
+import { duration, weight } from '@/core/units/format';
+import { LargeThread } from '../dough/large-thread';
+import { StepTable } from '../dough/step-table';
+import { FloorTabs } from '../floor/floor-tabs';
+import { useMinute } from '../live/clock';
+import { useFloor } from '../live/floor';
+import { countWords } from '../oven/words';
+import { MarksForm } from './marks-form';
+import { Photos } from './photos';
+
+interface Props {
+  board: Board;
+  photos: { id: string; at: number; by: string }[];
+  person: Person;
+}
+
+/** One batch as it came out: counts, marks, what was seen and why, its thread planned and real, people and photos. */
+export function BatchView({ board, photos, person }: Props) {
+  const now = useMinute();
+  const { zone } = board.house;
+  const { events, record, trouble } = useFloor(board, person.id, now);
+  const facts = board.doughs[0];
+  if (!facts) return null;
+  const dough = floorDough({ ...facts, events });
+  const reports = batchReports({ ...facts, events });
+  const notes = [...dough.state.notes, ...[...dough.state.steps.values()].flatMap((step) => step.notes)];
+  const name = (id: number) => board.people.find((one) => one.id === id)?.name ?? 'somebody who has left';
+  return (
+    <main className="flex-1">
+      <FloorTabs />
+      <div className="p-5">
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-4xl font-bold">{dough.name}</h1>
+            <p className="text-lg text-quiet">
+              {weight(facts.kg)} of dough, with {hands(dough, name)}
+            </p>
+          </div>
+          <a
+            href={`/dough/${dough.id}`}
+            className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
+          >
+            Steps and layers
+          </a>
+        </div>
+        {trouble && (
+          <p role="alert" className="mt-3 border-l-4 border-warn pl-3 text-lg text-warn">
+            {trouble}
+          </p>
+        )}
+        {reports.map((report) => (
+          <Output
+            key={report.output.id}
+            report={report}
+            zone={zone}
+            onSay={
+              looksOn(person.role)
+                ? null
+                : (data) => void record({ doughId: dough.id, stepKey: report.markedOn, kind: 'marks', data })
+            }
+          />
+        ))}
+        <section aria-label="Planned and real" className="mt-6">
+          <h2 className="text-2xl font-bold">Planned and real</h2>
+          <LargeThread
+            dough={dough}
+            dues={facts.outputs.map(({ dueAt }) => dueAt)}
+            staffed={staffedSpans(board.presences)}
+            now={now}
+            zone={zone}
+          />
+        </section>
+        {notes.length > 0 && (
+          <section aria-label="Notes" className="mt-6">
+            <h2 className="text-2xl font-bold">Notes</h2>
+            <ul className="text-lg">
+              {notes
+                .sort((a, b) => a.at - b.at)
+                .map(({ text, at, personId }) => (
+                  <li key={`${at} ${text}`}>
+                    “{text}”{' '}
+                    <span className="text-quiet">
+                      {name(personId)}, {dayTime(at, zone)}
+                    </span>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        )}
+        <Photos doughId={dough.id} photos={photos} zone={zone} />
+        <StepTable dough={dough} slack={null} people={board.people} zone={zone} now={now} />
+      </div>
+    </main>
+  );
+}
+
+/** Everybody who had their hands on it. */
+function hands(dough: ReturnType<typeof floorDough>, name: (id: number) => string): string {
+  const ids = [...dough.state.steps.values()].flatMap(({ startedBy, finishedBy }) => [startedBy, finishedBy]);
+  const names = [...new Set(ids.flatMap((id) => (id === null ? [] : [name(id)])))];
+  return names.length > 0 ? names.join(', ') : 'nobody so far';
+}
+
+function Output({
+  report,
+  zone,
+  onSay,
+}: {
+  report: BatchReport;
+  zone: string;
+  onSay: ((marked: Marked) => void) | null;
+}) {
+  const { output, counted, mean, marks, causes, off } = report;
+  return (
+    <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
+      <h2 className="text-2xl font-bold">
+        {output.pieces} {output.product.toLowerCase()}
+        <span className="ml-3 text-lg font-normal text-quiet">for {dayTime(output.dueAt, zone)}</span>
+      </h2>
+      <p className="mb-3 text-xl">
+        {counted ? countWords({ kind: 'counted', ...counted }) : 'Not counted yet'}
+        {mean !== null && `, marks ${mean.toFixed(1)} of 5`}
+      </p>
+      {onSay && <MarksForm marks={marks} seen={causes.map(({ fault }) => fault)} onSay={onSay} />}
+      {causes.length > 0 && (
+        <div className="mt-4">
+          <h3 className="text-xl font-semibold">Likely causes</h3>
+          <ul className="grid gap-2">
+            {causes.map(({ fault, seen, likely, next, evidence }) => (
+              <li key={fault} className="border-l-4 border-edge pl-3 text-lg">
+                <p>
+                  <span className="font-semibold">{seen}:</span> {likely}. Next time: {next}.
+                </p>
+                <p className={evidence.length > 0 ? '' : 'text-quiet'}>
+                  {evidence.length > 0
+                    ? `In the log: ${evidence.join('; ')}.`
+                    : 'The log shows nothing for it.'}
+                </p>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {off.length > 0 && (
+        <ul className="mt-3 text-lg">
+          {off.map(({ label, minutes, meant: [least, most] }) => (
+            <li key={label}>
+              {label} took {duration(minutes)};{' '}
+              {least === most
+                ? `${duration(most)} was planned`
+                : `${duration(least)} to ${duration(most)} was meant`}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

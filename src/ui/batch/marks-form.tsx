@@ -1,0 +1,99 @@
+'use client';
+
+import clsx from 'clsx';
+import { FAULTS } from '@/core/batch/faults';
+import {
+  FAULT_IDS,
+  MARKS,
+  SCORE_WORDS,
+  type FaultId,
+  type Mark,
+  type Marked,
+  type Score,
+} from '@/core/batch/marks';
+
+const SCORES: readonly Score[] = [1, 2, 3, 4, 5];
+
+/** Marks from 1 to 5 and the faults that were seen, each one tap. */
+export function MarksForm({
+  marks,
+  seen,
+  onSay,
+}: {
+  marks: Marked['marks'];
+  seen: readonly FaultId[];
+  onSay: (marked: Marked) => void;
+}) {
+  const say = (part: Partial<Omit<Marked, 'kind'>>) =>
+    onSay({ kind: 'marked', marks, seen: [...seen], ...part });
+  return (
+    <div className="grid gap-6 lg:grid-cols-2">
+      <div className="grid content-start gap-1">
+        {MARKS.map((mark) => (
+          <MarkRow
+            key={mark}
+            mark={mark}
+            score={marks[mark]}
+            onGive={(score) => say({ marks: { ...marks, [mark]: score } })}
+          />
+        ))}
+        <p className="text-[15px] text-quiet">
+          1 {SCORE_WORDS[1]}, 5 {SCORE_WORDS[5]}
+        </p>
+      </div>
+      <fieldset>
+        <legend className="mb-1 text-lg">Seen on it</legend>
+        <div className="flex flex-wrap gap-2">
+          {FAULT_IDS.map((fault) => {
+            const on = seen.includes(fault);
+            return (
+              <button
+                key={fault}
+                type="button"
+                aria-pressed={on}
+                onClick={() => say({ seen: on ? seen.filter((one) => one !== fault) : [...seen, fault] })}
+                className={clsx(
+                  'min-h-14 rounded border px-3 text-[17px]',
+                  on ? 'border-ink bg-ink text-ground' : 'border-edge bg-flour',
+                )}
+              >
+                {FAULTS[fault].seen}
+              </button>
+            );
+          })}
+        </div>
+      </fieldset>
+    </div>
+  );
+}
+
+function MarkRow({
+  mark,
+  score,
+  onGive,
+}: {
+  mark: Mark;
+  score: Score | undefined;
+  onGive: (score: Score) => void;
+}) {
+  return (
+    <div role="group" aria-label={mark} className="flex items-center gap-2">
+      <span className="w-20 text-xl first-letter:uppercase">{mark}</span>
+      {SCORES.map((one) => (
+        <button
+          key={one}
+          type="button"
+          aria-pressed={score === one}
+          aria-label={`${mark} ${one}, ${SCORE_WORDS[one]}`}
+          onClick={() => onGive(one)}
+          className={clsx(
+            'size-14 rounded border text-2xl font-semibold',
+            score === one ? 'border-ink bg-ink text-ground' : 'border-edge bg-flour',
+          )}
+        >
+          {one}
+        </button>
+      ))}
+    </div>
+  );
+}
