@@ -2,6 +2,16 @@
 export const MARKS = ['rise', 'layers', 'crumb', 'colour', 'shape', 'taste'] as const;
 export type Mark = (typeof MARKS)[number];
 
+/** What only a dough with butter rolled in can have. */
+export const LAMINATED_ONLY: readonly (Mark | FaultId)[] = [
+  'layers',
+  'flakes',
+  'oozes',
+  'butter-pool',
+  'bread-like',
+  'hollow',
+];
+
 /** From 1, not to be sold, to 5, as it should be. */
 export type Score = 1 | 2 | 3 | 4 | 5;
 export const SCORE_WORDS: Record<Score, string> = {

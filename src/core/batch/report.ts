@@ -7,6 +7,8 @@ import { MARKS, type Mark, type Marked, type Score } from './marks';
 /** What became of one output of a finished or half finished dough. */
 export interface BatchReport {
   output: BoardOutput;
+  /** Its loads, to be counted each. */
+  loads: { key: string; pieces: number; nth: number; of: number }[];
   /** The step on which its marks are recorded: its last one. */
   markedOn: string | null;
   counted: Omit<Counted, 'kind'> | null;
@@ -35,6 +37,9 @@ export function batchReports(dough: BoardDough): BatchReport[] {
     return {
       output,
       markedOn: own.at(-1)?.step.key ?? null,
+      loads: own.flatMap(({ step: { key, step, load } }) =>
+        step.kind === 'bake' && load ? [{ key, pieces: load.pieces, nth: load.nth, of: load.of }] : [],
+      ),
       counted: countedOf(own),
       marks,
       mean: given.length === 0 ? null : given.reduce((sum: number, score) => sum + score, 0) / given.length,

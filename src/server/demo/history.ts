@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Marked } from '@/core/batch/marks';
 import { isHandsOn } from '@/core/floor/state';
 import type { FloorEvent } from '@/core/floor/events';
 import { seeded, type Random } from '@/core/planning/random';
@@ -19,6 +20,14 @@ const NOTES: Record<string, string> = {
   mix: 'flour 19 °C, water 14 °C',
   'turn-2': 'sprang back a little, rested 5 min on the bench',
   sheet: 'a little butter at one seam, dusted',
+};
+
+/** A batch is counted and judged when it has cooled and somebody has time. */
+const JUDGED_AFTER = 6 * 60 * MINUTE;
+const JUDGEMENT: Marked = {
+  kind: 'marked',
+  marks: { rise: 3, crumb: 4, colour: 3, shape: 4, taste: 5 },
+  seen: ['flat', 'pale', 'patchy'],
 };
 
 /** Events as the floor would have recorded them up to `now`: near the plan, never quite on it. */
@@ -74,6 +83,13 @@ export function history(
       record(step, 'temperature', done, { celsius: celsius + (random.below(9) - 4) / 10 });
     const note = NOTES[kind];
     if (note && random.below(3) === 0) record(step, 'note', done, { text: note });
+    if (done > now - JUDGED_AFTER) continue;
+    if (step.step.kind === 'bake' && step.load)
+      record(step, 'count', done + 20 * MINUTE, {
+        data: { kind: 'counted', good: step.load.pieces - 1, second: 1, waste: 0 },
+      });
+    const isLast = step.outputId !== null && dough.expanded.links.every(({ from }) => from !== step.key);
+    if (isLast) record(step, 'marks', done + 30 * MINUTE, { data: JUDGEMENT });
   }
   return events;
 }

@@ -1,7 +1,9 @@
 'use client';
 
+import { useState } from 'react';
 import { batchReports, type BatchReport } from '@/core/batch/report';
 import type { Marked } from '@/core/batch/marks';
+import type { Counted } from '@/core/floor/events';
 import { floorDough, type Board, type Person } from '@/core/floor/board';
 import { looksOn } from '@/core/floor/rights';
 import { staffedSpans } from '@/core/time/shifts';
@@ -10,8 +12,10 @@ import { duration, weight } from '@/core/units/format';
 import { LargeThread } from '../dough/large-thread';
 import { StepTable } from '../dough/step-table';
 import { FloorTabs } from '../floor/floor-tabs';
+import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
+import { CountSheet } from '../oven/count-sheet';
 import { countWords } from '../oven/words';
 import { MarksForm } from './marks-form';
 import { Photos } from './photos';
@@ -61,10 +65,17 @@ export function BatchView({ board, photos, person }: Props) {
             key={report.output.id}
             report={report}
             zone={zone}
-            onSay={
+            laminated={facts.lamination !== null}
+            tell={
               looksOn(person.role)
                 ? null
-                : (data) => void record({ doughId: dough.id, stepKey: report.markedOn, kind: 'marks', data })
+                : (stepKey, data) =>
+                    void record({
+                      doughId: dough.id,
+                      stepKey,
+                      kind: data.kind === 'counted' ? 'count' : 'marks',
+                      data,
+                    })
             }
           />
         ))}
@@ -112,12 +123,15 @@ function hands(dough: ReturnType<typeof floorDough>, name: (id: number) => strin
 function Output({
   report,
   zone,
-  onSay,
+  laminated,
+  tell,
 }: {
   report: BatchReport;
   zone: string;
-  onSay: ((marked: Marked) => void) | null;
+  laminated: boolean;
+  tell: ((stepKey: string | null, data: Counted | Marked) => void) | null;
 }) {
+  const [counting, setCounting] = useState<BatchReport['loads'][number] | null>(null);
   const { output, counted, mean, marks, causes, off } = report;
   return (
     <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
@@ -125,11 +139,36 @@ function Output({
         {output.pieces} {output.product.toLowerCase()}
         <span className="ml-3 text-lg font-normal text-quiet">for {dayTime(output.dueAt, zone)}</span>
       </h2>
-      <p className="mb-3 text-xl">
-        {counted ? countWords({ kind: 'counted', ...counted }) : 'Not counted yet'}
-        {mean !== null && `, marks ${mean.toFixed(1)} of 5`}
-      </p>
-      {onSay && <MarksForm marks={marks} seen={causes.map(({ fault }) => fault)} onSay={onSay} />}
+      <div className="mb-3 flex flex-wrap items-center gap-3 text-xl">
+        <p>
+          {counted ? countWords({ kind: 'counted', ...counted }) : 'Not counted yet'}
+          {mean !== null && `, marks ${mean.toFixed(1)} of 5`}
+        </p>
+        {tell &&
+          report.loads.map((load) => (
+            <Button key={load.key} floor onClick={() => setCounting(load)}>
+              {counted ? 'Count again' : 'Count'}
+              {load.of > 1 && ` load ${load.nth}`}
+            </Button>
+          ))}
+      </div>
+      {counting && (
+        <CountSheet
+          open
+          onOpenChange={() => setCounting(null)}
+          title={`${output.product}: how many came out well?`}
+          pieces={counting.pieces}
+          onCount={(data) => tell?.(counting.key, data)}
+        />
+      )}
+      {tell && (
+        <MarksForm
+          marks={marks}
+          seen={causes.map(({ fault }) => fault)}
+          laminated={laminated}
+          onSay={(data) => tell(report.markedOn, data)}
+        />
+      )}
       {causes.length > 0 && (
         <div className="mt-4">
           <h3 className="text-xl font-semibold">Likely causes</h3>

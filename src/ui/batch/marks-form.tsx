@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { FAULTS } from '@/core/batch/faults';
 import {
   FAULT_IDS,
+  LAMINATED_ONLY,
   MARKS,
   SCORE_WORDS,
   type FaultId,
@@ -18,18 +19,21 @@ const SCORES: readonly Score[] = [1, 2, 3, 4, 5];
 export function MarksForm({
   marks,
   seen,
+  laminated,
   onSay,
 }: {
   marks: Marked['marks'];
   seen: readonly FaultId[];
+  laminated: boolean;
   onSay: (marked: Marked) => void;
 }) {
+  const fits = (one: Mark | FaultId) => laminated || !LAMINATED_ONLY.includes(one);
   const say = (part: Partial<Omit<Marked, 'kind'>>) =>
     onSay({ kind: 'marked', marks, seen: [...seen], ...part });
   return (
     <div className="grid gap-6 lg:grid-cols-2">
       <div className="grid content-start gap-1">
-        {MARKS.map((mark) => (
+        {MARKS.filter(fits).map((mark) => (
           <MarkRow
             key={mark}
             mark={mark}
@@ -44,7 +48,7 @@ export function MarksForm({
       <fieldset>
         <legend className="mb-1 text-lg">Seen on it</legend>
         <div className="flex flex-wrap gap-2">
-          {FAULT_IDS.map((fault) => {
+          {FAULT_IDS.filter(fits).map((fault) => {
             const on = seen.includes(fault);
             return (
               <button

@@ -29,7 +29,7 @@ export function HouseClock({ zone }: { zone: string }) {
         onClick={() => setOpen(true)}
       >
         {time}
-        <span className="ml-2 text-sm text-quiet max-sm:hidden">
+        <span className="ml-2 text-sm text-quiet max-[1100px]:hidden">
           <span className="max-2xl:hidden">demo clock, </span>
           {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
         </span>

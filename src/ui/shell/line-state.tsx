@@ -22,7 +22,7 @@ export function LineState() {
           strokeWidth="1.8"
         />
       </svg>
-      <span className="max-sm:sr-only">
+      <span className={open ? 'max-[1100px]:sr-only' : 'max-sm:sr-only'}>
         {waiting > 0 && !open ? `${words}, ${waiting} kept here` : words}
       </span>
     </span>

@@ -64,7 +64,7 @@ export function Shell({
       <Live personId={person.id}>
         <div className="flex min-h-dvh flex-col">
           <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
-            <p className="text-xl font-bold">
+            <p className="text-xl font-bold max-[1100px]:sr-only">
               Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
             </p>
             <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
@@ -75,7 +75,7 @@ export function Shell({
                     href={href}
                     aria-current={isHere(path, paths) ? 'page' : undefined}
                     className={clsx(
-                      'grid min-h-11 place-items-center rounded px-2 text-[17px] 2xl:px-3 2xl:text-lg',
+                      'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
                       isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
                     )}
                   >

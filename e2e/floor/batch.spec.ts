@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import { everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
+
+test.afterEach(everybodyLeaves);
+
+const TABLET = { width: 1024, height: 768 };
+/** The smallest picture there is: one grey dot. */
+const PICTURE = Buffer.from('R0lGODlhAQABAIAAAP///wAAACwAAAAAAQABAAACAkQBADs=', 'base64');
+
+test('a finished batch is judged in some taps, says what the log has of its faults, and is found by them', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  await jonas.goto('/batches');
+  await expectAccessible(jonas);
+  await jonas.getByRole('link', { name: 'Brioche 6' }).click();
+  const loaf = jonas.getByRole('region', { name: 'Brioche loaf' });
+  await expect(loaf).toContainText('11 good, 1 second');
+  await loaf.getByRole('button', { name: 'rise 1, not to be sold' }).click();
+  await loaf.getByRole('button', { name: 'taste 2, poor' }).click();
+  await expect(loaf).toContainText('marks 2.8 of 5');
+  await loaf.getByRole('button', { name: 'Sour, blistered, grey' }).click();
+  const causes = loaf.getByRole('listitem');
+  await expect(causes.filter({ hasText: 'Flat or wrinkled' })).toContainText(/In the log: proof/i);
+  await expect(causes.filter({ hasText: 'Sour, blistered' })).toContainText('The log shows nothing for it');
+  await expectAccessible(jonas);
+
+  const ida = await signIn(browser, 'Ida', { width: 360, height: 740 });
+  await ida.goto('/batches');
+  await ida.getByLabel('Product').fill('brioche');
+  await ida.getByLabel('Marks').selectOption({ label: '3 or less (fair)' });
+  await ida.getByRole('button', { name: 'Find' }).click();
+  await expect(ida.getByRole('row', { name: /Brioche 6.*2\.8 of 5/ })).toBeVisible();
+  await expectNoSidewaysScroll(ida);
+  await ida.getByLabel('Word in a note').fill('no such word');
+  await ida.getByRole('button', { name: 'Find' }).click();
+  await expect(ida.getByText('No batch is like that.')).toBeVisible();
+  await ida.goto('/batches?from=tomorrow');
+  await expect(ida.getByText(/Give a day, such as/)).toBeVisible();
+});
+
+test('a photo is made small and kept; what is no picture is refused whatever it is called', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  await jonas.goto('/batch/1');
+  const photos = jonas.getByRole('region', { name: 'Photos' });
+  const choose = photos.getByLabel('Add a photo');
+  await choose.setInputFiles({ name: 'loaf.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(photos.getByRole('alert')).toContainText('loaf.jpg is no picture');
+  await choose.setInputFiles({ name: 'loaf.gif', mimeType: 'image/gif', buffer: PICTURE });
+  const shown = photos.getByRole('img', { name: /taken by Jonas/ });
+  await expect(shown).toBeVisible();
+  await expect(photos.getByRole('alert')).toBeHidden();
+
+  const src = (await shown.getAttribute('src')) ?? '';
+  const origin = new URL(jonas.url()).origin;
+  const put = (data: Buffer) => jonas.request.put(`${src}?dough=1`, { data, headers: { origin } });
+  expect((await put(Buffer.alloc(40_000_000, 255))).status()).toBe(413);
+  expect((await put(Buffer.from('<script>'))).status()).toBe(422);
+  const stranger = await browser.newContext({ baseURL: origin });
+  expect((await stranger.request.get(src)).status()).toBe(401);
+  await stranger.close();
+});
+
+test('a tablet is taken over with a PIN where it is, a screen on the wall changes nothing, and sessions can be ended', async ({
+  browser,
+}) => {
+  const tablet = await signIn(browser, 'Jonas', TABLET);
+  await tablet.goto('/oven');
+  await tablet.getByRole('button', { name: /^Jonas is at this tablet/ }).click();
+  const sheet = tablet.getByRole('dialog', { name: 'Who takes over?' });
+  await sheet.getByRole('button', { name: /^Ida/ }).click();
+  await sheet.getByRole('textbox', { name: 'PIN of Ida' }).fill('9999');
+  await tablet.keyboard.press('Enter');
+  await expect(sheet.getByRole('alert')).toContainText('not Ida’s PIN');
+  await sheet.getByRole('textbox', { name: 'PIN of Ida' }).fill('2806');
+  await tablet.keyboard.press('Enter');
+  await expect(tablet.getByRole('button', { name: /^Ida is at this tablet/ })).toBeVisible();
+  expect(new URL(tablet.url()).pathname).toBe('/oven');
+
+  const origin = new URL(tablet.url()).origin;
+  await tablet.request.put('/api/session', { headers: { origin } });
+  await tablet.goto('/bench');
+  await expect(tablet.getByRole('button', { name: /^Nobody is at this tablet/ })).toBeEnabled();
+  await expect(tablet.getByRole('region', { name: 'Now' }).getByRole('button').first()).toBeDisabled();
+  const refused = await tablet.request.post('/api/commands/take-alarm', {
+    data: { alarm: 'wash/3/8.1.bake' },
+    headers: { origin },
+  });
+  expect(refused.status()).toBe(422);
+
+  const mara = await signIn(browser, 'Mara');
+  await mara.goto('/house');
+  await mara.getByRole('region', { name: 'People' }).getByRole('button', { name: /^Ida/ }).click();
+  await mara.getByRole('button', { name: /^End Ida’s sessions/ }).click();
+  await tablet.goto('/bench');
+  await expect(tablet).toHaveURL(/\/sign-in$/);
+});
