@@ -93,7 +93,9 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
   const mara = await signIn(browser, 'Mara');
   await mara.goto('/house');
   await mara.getByRole('region', { name: 'People' }).getByRole('button', { name: /^Ida/ }).click();
+  const ended = mara.waitForResponse((answer) => answer.url().endsWith('/end-sessions'));
   await mara.getByRole('button', { name: /^End Ida’s sessions/ }).click();
+  expect((await ended).status()).toBe(200);
   await tablet.goto('/bench');
   await expect(tablet).toHaveURL(/\/sign-in$/);
 });

@@ -102,9 +102,16 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await expect(inside).toContainText('over; look at the colour');
   await inside.getByRole('button', { name: '+2 min' }).click();
   await expect(inside).toContainText('2:00');
-  await inside.getByRole('button', { name: 'Core °C' }).click();
-  await ida.getByRole('dialog').getByRole('textbox').fill('96');
-  await ida.getByRole('dialog').getByRole('button', { name: /^Tell/ }).click();
+  const tellCore = async (celsius: string) => {
+    await inside.getByRole('button', { name: 'Core °C' }).click();
+    await ida.getByRole('dialog').getByRole('textbox').fill(celsius);
+    await ida.getByRole('dialog').getByRole('button', { name: /^Tell/ }).click();
+  };
+  await tellCore('89');
+  await expect(inside.getByText('The core is done from 94 °C: bake on 3 min')).toBeVisible();
+  await expect(inside).toContainText(/[45]:\d\d/);
+  await tellCore('96');
+  await expect(inside.getByText('The core is done from')).toBeHidden();
   await expect(inside).toContainText('core 96');
   await inside.getByRole('button', { name: 'Out', exact: true }).click();
   const out = ida.getByRole('region', { name: 'Came out' });

@@ -188,6 +188,7 @@ export const FAULTS: Record<FaultId, Fault> = {
     likely: 'oven cool, bake short, or pieces big',
     next: 'bake longer, check the core',
     evidence: (log) => [
+      ...of(log, 'bake').flatMap((one) => degrees([one], (c) => c < (one.step.step.core?.[0] ?? -Infinity))),
       ...lengths(of(log, 'bake'), 'short'),
       ...of(log, 'bake').flatMap((one) =>
         one.minutes !== null && one.minutes >= one.step.min && one.minutes < one.step.target

@@ -49,11 +49,11 @@ export interface Turned {
   ends: boolean;
 }
 
-/** Butter bent in the hand, or a dough that was pressed or rolled: what it did, and when to look again. */
+/** Butter bent in the hand, a dough that was pressed, rolled or drawn thin: what it did, and when to look again. */
 export interface HandCheck {
   kind: 'checked';
-  check: 'bend' | 'spring' | 'bake';
-  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows' | 'longer';
+  check: 'bend' | 'spring' | 'bake' | 'window';
+  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows' | 'longer' | 'tears';
   /** Minutes until the next look, where it was not good. */
   minutes: number;
 }

@@ -39,6 +39,11 @@ export function knownOf(
       const since = (measured.at - (startedAt ?? measured.at)) / MINUTE;
       known.reading = { minute: Math.max(0, since), celsius: measured.celsius };
     }
+    if (state.status === 'running' && state.verdict && startedAt !== null)
+      known.judged = {
+        minutes: (state.verdict.at - startedAt) / MINUTE,
+        verdict: state.verdict.verdict,
+      };
     if (state.notBefore !== null && startedAt !== null)
       known.atLeast = (state.notBefore - startedAt) / MINUTE;
     steps.set(step.key, known);

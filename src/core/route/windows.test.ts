@@ -126,6 +126,23 @@ describe('the window of a proof', () => {
     expect([proof.min, proof.max]).toEqual([60, 120]);
   });
 
+  it('is what a look says: ready now, over by now, or as much slower as it should have been ready', () => {
+    const { min, target, max } = step(settled(), '5.1.proof');
+    const looked = (minutes: number, verdict: 'under' | 'right' | 'over') =>
+      step(
+        settled(usual, { steps: new Map([['5.1.proof', { judged: { minutes, verdict } }]]) }),
+        '5.1.proof',
+      );
+    expect(looked(min - 20, 'right')).toMatchObject({ min: min - 20, target: min - 20 });
+    expect(looked(target + 5, 'over')).toMatchObject({ target: target + 5, max: target + 5 });
+    // Before it could be ready, "not yet" is no news.
+    expect(looked(min / 2, 'under')).toMatchObject({ min, target, max });
+    const slower = looked(target, 'under');
+    expect(slower.min).toBeGreaterThanOrEqual(target + 10);
+    expect(slower.target).toBeGreaterThan(slower.min);
+    expect(slower.max).toBeGreaterThan(max);
+  });
+
   it('does not end before somebody wants to look again', () => {
     const proof = step(settled(usual, { steps: new Map([['5.1.proof', { atLeast: 400 }]]) }), '5.1.proof');
     expect([proof.min, proof.target, proof.max]).toEqual([400, 400, 400]);

@@ -7,6 +7,7 @@ import {
   type Profile,
 } from '../ferment/progress';
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
+import type { Verdict } from '../learning/verdicts';
 import { BUTTER, DOUGH } from '../heat/material';
 import { firstMode, minutesToCore, type FirstMode } from '../heat/mode';
 import { meanFilm, type PlaceKind } from '../heat/places';
@@ -27,6 +28,8 @@ export interface KnownStep {
   around?: number;
   /** It cannot end before it is this long: somebody looked, and it was not ready. */
   atLeast?: number;
+  /** How a rise under way looked, so many minutes after it began. */
+  judged?: { minutes: number; verdict: Verdict };
 }
 
 /** What was recorded or planned of a dough; nothing for one that is new. */
@@ -130,6 +133,7 @@ function settle(
     // In minutes of the undosed rise: what a verdict on it teaches.
     done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
   }
+  if (known?.judged && route.rise) done = judgedOnTheSpot(done, known.judged);
   if (known?.atLeast !== undefined && known.atLeast > done.min) done = atLeast(done, known.atLeast);
   const length = known?.minutes ?? done.target;
   // Where the dough was measured it goes on from there, and not from where it was reckoned to be.
@@ -166,6 +170,27 @@ function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | nu
   if (!step.piece) return null;
   const film = meanFilm(kind, step.piece.lying);
   return firstMode(step.piece, step.branch === 'butter' ? BUTTER : DOUGH, film, step.around);
+}
+
+/** A rise that was not ready is looked at again after so long: a share of what it has had, at least some minutes. */
+const NEXT_LOOK = { share: 0.12, least: 10 };
+
+/**
+ * What a look says goes before what was reckoned. Ready: it may end now, and keeps as long as it would have. Not yet: it is
+ * as much slower as it was reckoned to be ready by now. Over: it has to end.
+ */
+function judgedOnTheSpot(step: DoughStep, { minutes, verdict }: NonNullable<KnownStep['judged']>): DoughStep {
+  const now = Math.max(1, Math.round(minutes));
+  if (verdict === 'over') return { ...step, min: Math.min(step.min, now), target: now, max: now };
+  if (verdict === 'right') {
+    const max = Math.max(now, now + step.max - step.target);
+    return { ...step, min: Math.min(step.min, now), target: now, max };
+  }
+  const least = now + Math.max(NEXT_LOOK.least, Math.round(NEXT_LOOK.share * now));
+  if (step.min >= least) return step;
+  const slower = least / step.min;
+  const [target, max] = [Math.round(step.target * slower), Math.round(step.max * slower)];
+  return { ...step, min: least, target: Math.max(least, target), max: Math.max(least, max) };
 }
 
 /** A wait cannot be shorter than `minutes`; best and longest give way where they must. */

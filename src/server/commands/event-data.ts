@@ -73,9 +73,9 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     ends: Joi.boolean().required(),
   }),
   checked: Joi.object({
-    check: Joi.string().valid('bend', 'spring', 'bake').required(),
+    check: Joi.string().valid('bend', 'spring', 'bake', 'window').required(),
     answer: Joi.string()
-      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer')
+      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer', 'tears')
       .required()
       .messages({ '*': 'Say how it was.' }),
     minutes: Joi.number().integer().min(0).max(240).required().messages({ '*': 'Look again within 4 h.' }),

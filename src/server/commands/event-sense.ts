@@ -27,7 +27,9 @@ export async function refuseOddWork(
       return;
     }
     case 'checked':
-      if (step?.step.wait === undefined)
+      if (data.check === 'window' && step?.step.kind !== 'mix')
+        throw new Refusal('The window is looked for in a dough that is being mixed.', 'stepKey');
+      if (data.check !== 'window' && step?.step.wait === undefined)
         throw new Refusal(`${label} is not a wait to be checked.`, 'stepKey');
       if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
       return;

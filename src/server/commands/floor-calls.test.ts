@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshDatabase, ok, refusal } from '../../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
@@ -54,6 +55,52 @@ describe('a tap', () => {
     await expect.poll(() => heard.length).toBe(3);
     expect(heard[2]).toMatchObject({ events: [], calm: false });
     stop();
+  });
+});
+
+describe('a check that is not passed', () => {
+  const fresh = async (doughId: number, key: string) => {
+    const dough = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === doughId);
+    return dough?.steps.find((step) => step.key === key);
+  };
+  const tell = (doughId: number, stepKey: string, kind: string, data: object | null = null) =>
+    ok(runCommand('record-event', jonas, { id: uuidv7(), doughId, stepKey, kind, data }));
+
+  it('of the window keeps the dough on the mixer, and is asked of nothing but a mixer', async () => {
+    const doughs = (await doughsDueFrom(house.pool, await now())).map((dough) => ({
+      dough,
+      mix: dough.steps.find(
+        ({ key, step }) => step.kind === 'mix' && floorDough(dough).state.steps.get(key)?.startable,
+      ),
+    }));
+    const found = doughs.find(({ mix }) => mix);
+    const [id, key] = [found?.dough.id ?? 0, found?.mix?.key ?? ''];
+    await tell(id, key, 'start');
+    const before = await fresh(id, key);
+    await house.pool.query('UPDATE demo_clock SET shown_at = shown_at + INTERVAL ? MINUTE', [before?.min]);
+    await tell(id, key, 'check', { kind: 'checked', check: 'window', answer: 'tears', minutes: 4 });
+    expect((await fresh(id, key))?.min).toBe((before?.min ?? 0) + 4);
+    const wait = found?.dough.steps.find(({ step }) => step.kind === 'bulk' || step.kind === 'retard')?.key;
+    const answer = await refusal(
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: id, stepKey: wait, kind: 'check' },
+        data: { kind: 'checked', check: 'window', answer: 'good', minutes: 0 },
+      }),
+    );
+    expect(answer.message).toMatch(/window is looked for in a dough that is being mixed/);
+  });
+
+  it('of a rise moves when it is ready, on the spot', async () => {
+    const all = (await doughsDueFrom(house.pool, await now())).flatMap((dough) =>
+      dough.steps.map((step) => ({ dough, step, state: floorDough(dough).state.steps.get(step.key) })),
+    );
+    const rising = all.find(({ step, state }) => step.step.rise?.decides && state?.status === 'running');
+    const [id, key] = [rising?.dough.id ?? 0, rising?.step.key ?? ''];
+    const since = ((await now()) - (rising?.state?.startedAt ?? 0)) / 60_000;
+    await tell(id, key, 'verdict', { kind: 'verdict', verdict: 'right' });
+    expect((await fresh(id, key))?.min).toBeLessThanOrEqual(Math.round(since));
+    await tell(id, key, 'verdict', { kind: 'verdict', verdict: 'under' });
+    expect((await fresh(id, key))?.min).toBeGreaterThan(Math.round(since));
   });
 });
 

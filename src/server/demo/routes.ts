@@ -96,12 +96,14 @@ interface Baking {
   proof: NonNullable<RouteStep['wait']>;
   proofAt: number;
   bakeAt: number;
+  /** From and to of the core when it is done, °C; a laminated piece's where nothing is said. */
+  core?: readonly [number, number];
   bakeMinutes: number;
   finish: string;
 }
 
 export function output(
-  { shape, night, proof, proofAt, bakeAt, bakeMinutes, finish }: Baking,
+  { shape, night, proof, proofAt, bakeAt, bakeMinutes, core = [94, 98], finish }: Baking,
   filling: RouteStep[] = [],
 ): Route {
   const perTray = (machine: string, setting: number) => [
@@ -184,6 +186,7 @@ export function output(
         around: bakeAt,
         settling: 25,
         check: 'colour, and core by needle',
+        core,
       },
     },
     { id: 'cool', kind: 'cool', label: 'Cool', wait: wait(15, 25, 90, 3, 1), around: 22, settling: 15 },

@@ -21,7 +21,7 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
-const HAS_PANEL: readonly string[] = ['lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
+const HAS_PANEL: readonly string[] = ['mix', 'lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
 
 interface Props {
   item: AgendaItem;

@@ -50,9 +50,15 @@ const ANSWERS: Record<HandCheck['answer'], string> = {
   springs: 'springs back',
   'butter-shows': 'butter shows',
   longer: 'a little longer',
+  tears: 'tears',
 };
 
-const CHECKS: Record<HandCheck['check'], string> = { bend: 'bend', spring: 'press', bake: 'bake' };
+const CHECKS: Record<HandCheck['check'], string> = {
+  bend: 'bend',
+  spring: 'press',
+  bake: 'bake',
+  window: 'window',
+};
 
 /** `bend: snaps, again in 5 min`. */
 export function checkWords({ check, answer, minutes }: HandCheck): string {

@@ -2,6 +2,7 @@
 
 import { DivideWork } from './divide-work';
 import { LockInWork } from './lock-in-work';
+import { MixWork } from './mix-work';
 import { ShapeWork } from './shape-work';
 import { SheetWork } from './sheet-work';
 import { TurnWork } from './turn-work';
@@ -13,6 +14,8 @@ export default function WorkPanel(props: WorkProps) {
     case 'lock-in':
     case 'butter':
       return <LockInWork {...props} />;
+    case 'mix':
+      return <MixWork {...props} />;
     case 'turn':
       return <TurnWork {...props} />;
     case 'divide':

@@ -100,6 +100,12 @@ function OvenReading({ celsius, at }: { celsius: number; at: string }) {
   );
 }
 
+/** Minutes that a bake goes on when its core is too cold. */
+const MORE_FOR_CORE = 3;
+
+const isRaw = (core: readonly [number, number] | undefined, celsius: number) =>
+  core !== undefined && celsius < core[0];
+
 function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell }) {
   const now = useSecond();
   const [units] = useUnits();
@@ -108,6 +114,15 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
   const phase = phases.find(({ until }) => until > now) ?? phases.at(-1);
   const over = now > done;
   const measured = dough.state.steps.get(step.key)?.temperatures.at(-1);
+  const raw = measured !== undefined && isRaw(step.step.core, measured.celsius);
+  const longer = (minutes: number) =>
+    tell(load, {
+      kind: 'check',
+      data: {
+        ...{ kind: 'checked', check: 'bake', answer: 'longer' },
+        minutes: Math.max(0, Math.ceil((done - now) / 60_000)) + minutes,
+      },
+    });
   return (
     <article className="border-b border-hairline py-3">
       <div className="grid grid-cols-[1fr_auto] items-end gap-x-6">
@@ -146,9 +161,15 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
           : 'trays turned and swapped at half time?'}
         {measured && `; core ${showCelsius(measured.celsius, units)}`}
       </p>
+      {raw && step.step.core && (
+        <p role="status" className="border-l-4 border-warn pl-3 text-xl">
+          The core is done from {showCelsius(step.step.core[0], units)}: bake on {MORE_FOR_CORE} min and
+          measure again.
+        </p>
+      )}
       <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
         <Button
-          look={over ? 'act' : 'plain'}
+          look={over && !raw ? 'act' : 'plain'}
           floor
           className="font-semibold"
           onClick={() => tell(load, { kind: 'finish' })}
@@ -156,19 +177,7 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
           Out
         </Button>
         {LONGER.map((minutes) => (
-          <Button
-            key={minutes}
-            floor
-            onClick={() =>
-              tell(load, {
-                kind: 'check',
-                data: {
-                  ...{ kind: 'checked', check: 'bake', answer: 'longer' },
-                  minutes: Math.max(0, Math.ceil((done - now) / 60_000)) + minutes,
-                },
-              })
-            }
-          >
+          <Button key={minutes} floor onClick={() => longer(minutes)}>
             +{minutes} min
           </Button>
         ))}
@@ -180,7 +189,11 @@ function Inside({ load, zone, tell }: { load: OvenLoad; zone: string; tell: Tell
         open={core}
         onOpenChange={setCore}
         step={step.step}
-        onTell={(celsius) => tell(load, { kind: 'temperature', celsius })}
+        onTell={(celsius) => {
+          tell(load, { kind: 'temperature', celsius });
+          // Too raw at the end of its time: it stays in, and everything after it learns of that.
+          if (isRaw(step.step.core, celsius) && done - now < MORE_FOR_CORE * 60_000) longer(MORE_FOR_CORE);
+        }}
       />
     </article>
   );
