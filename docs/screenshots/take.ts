@@ -45,12 +45,9 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.getByRole('link', { name: 'Levain crescent dough' }).click();
   await expect(planner.getByRole('region', { name: 'Totals' })).toBeVisible();
   await keep(planner, 'formula');
-  await planner.goto('/workbench');
-  await planner.getByRole('tab', { name: 'Chill and warm' }).click();
-  await planner.getByRole('combobox', { name: 'Piece' }).selectOption({ label: 'laminated block' });
-  await planner.getByRole('combobox', { name: 'Goes into' }).selectOption({ label: 'Freezer' });
-  await expect(planner.getByRole('figure')).toContainText('wanted');
-  await keep(planner, 'workbench-chill');
+  await planner.goto('/batch/1');
+  await expect(planner.getByRole('heading', { name: 'Likely causes' })).toBeVisible();
+  await keep(planner, 'batch');
 
   await planner.goto('/lamination');
   await expect(planner.getByRole('region', { name: /at 3\.9 mm/ }).getByRole('status')).toHaveText(

@@ -45,13 +45,13 @@ test('a photo is made small and kept; what is no picture is refused whatever it 
   const jonas = await signIn(browser, 'Jonas', TABLET);
   await jonas.goto('/batch/1');
   const photos = jonas.getByRole('region', { name: 'Photos' });
-  const choose = photos.getByLabel('Add a photo');
+  const choose = photos.getByLabel('Photo');
   await choose.setInputFiles({ name: 'loaf.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-  await expect(photos.getByRole('alert')).toContainText('loaf.jpg is no picture');
+  await expect(photos.getByRole('status')).toContainText('loaf.jpg is no picture');
   await choose.setInputFiles({ name: 'loaf.gif', mimeType: 'image/gif', buffer: PICTURE });
   const shown = photos.getByRole('img', { name: /taken by Jonas/ });
   await expect(shown).toBeVisible();
-  await expect(photos.getByRole('alert')).toBeHidden();
+  await expect(photos.getByRole('status')).toHaveText('Photo kept.');
 
   const src = (await shown.getAttribute('src')) ?? '';
   const origin = new URL(jonas.url()).origin;
@@ -98,4 +98,24 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
   expect((await ended).status()).toBe(200);
   await tablet.goto('/bench');
   await expect(tablet).toHaveURL(/\/sign-in$/);
+});
+
+test('what one baker takes is theirs on the other tablet, and another can take it over', async ({
+  browser,
+}) => {
+  const [jonas, ida] = [await signIn(browser, 'Jonas', TABLET), await signIn(browser, 'Ida', TABLET)];
+  const next = (page: typeof jonas) => page.getByRole('region', { name: 'Next' });
+  const step = /Degas and press flat, /;
+  await next(jonas)
+    .getByRole('button', { name: new RegExp(`^Take ${step.source}`) })
+    .first()
+    .click();
+  const his = next(ida).getByRole('button', { name: new RegExp(`^Jonas has ${step.source}`) });
+  await expect(his).toBeVisible();
+  await expectAccessible(ida);
+  await his.click();
+  await expect(his).toHaveCount(0);
+  await expect(
+    next(jonas).getByRole('button', { name: new RegExp(`^Ida has ${step.source}`) }),
+  ).toBeVisible();
 });

@@ -15,6 +15,8 @@ export const FLOOR_EVENT_KINDS = [
   'count',
   /** Marks and faults of a finished output. */
   'marks',
+  /** Somebody says that they will do a step. */
+  'take',
 ] as const;
 export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
 

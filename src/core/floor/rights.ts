@@ -3,6 +3,7 @@ import type { FloorEvent } from './events';
 
 /** What a helper may record: that something was begun or is done, how warm it is, how much came of it, and a note. */
 const TICKS: readonly FloorEvent['kind'][] = [
+  'take',
   'start',
   'finish',
   'undo',

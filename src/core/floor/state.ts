@@ -21,6 +21,8 @@ export interface StepState {
   startedAt: Instant | null;
   startedBy: number | null;
   finishedAt: Instant | null;
+  /** Who has said that they will do it; the last one counts. */
+  takenBy: number | null;
   finishedBy: number | null;
   skipReason: string | null;
   temperatures: { celsius: number; at: Instant; personId: number }[];
@@ -118,6 +120,7 @@ function freshState(key: string): StepState {
     startedAt: null,
     startedBy: null,
     finishedAt: null,
+    takenBy: null,
     finishedBy: null,
     skipReason: null,
     temperatures: [],
@@ -142,6 +145,7 @@ function apply(state: StepState, event: FloorEvent): void {
   const { kind, at, personId, celsius, text } = event;
   applyData(state, event);
   if (kind === 'temperature' && celsius !== null) state.temperatures.push({ celsius, at, personId });
+  if (kind === 'take') state.takenBy = personId;
   if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
   if (kind === 'start' && state.startedAt === null) {
     state.startedAt = at;

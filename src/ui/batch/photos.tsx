@@ -1,11 +1,10 @@
 'use client';
 
-import { Camera } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useId, useState } from 'react';
+import { useEffect } from 'react';
 import { dayTime } from '@/core/time/local';
-import { keepPhoto, sendPhotos } from '../live/photo-box';
-import { shrink } from './shrink';
+import { sendPhotos } from '../live/photo-box';
+import { TakePhoto } from './take-photo';
 
 interface Shown {
   id: string;
@@ -13,7 +12,7 @@ interface Shown {
   by: string;
 }
 
-/** Photos of a dough, and one more by camera or file: made small here, kept here until it has arrived. */
+/** Photos of a dough, and one more. */
 export function Photos({
   doughId,
   photos,
@@ -24,52 +23,18 @@ export function Photos({
   zone: string;
 }) {
   const router = useRouter();
-  const field = useId();
-  const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
     const send = () => void sendPhotos();
     send();
     window.addEventListener('online', send);
     return () => window.removeEventListener('online', send);
   }, []);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    const photo = await shrink(file);
-    if (!photo) return setTrouble(`${file.name} is no picture that can be shown, whatever it is called.`);
-    const answer = await keepPhoto({ doughId, stepKey: null, photo });
-    if (answer.ok) {
-      setTrouble(null);
-      return router.refresh();
-    }
-    setTrouble(answer.status === 0 ? 'The line is down; the photo waits on this tablet.' : answer.message);
-  };
   return (
     <section aria-label="Photos" className="mt-6">
-      <div className="flex flex-wrap items-center gap-3">
+      <div className="flex flex-wrap items-center gap-4">
         <h2 className="text-2xl font-bold">Photos</h2>
-        <label
-          htmlFor={field}
-          className="flex min-h-14 cursor-pointer items-center gap-2 rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2"
-        >
-          <Camera aria-hidden size={22} /> Add a photo
-          <input
-            id={field}
-            type="file"
-            accept="image/*"
-            capture="environment"
-            className="sr-only"
-            onChange={(event) => {
-              void take(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <TakePhoto doughId={doughId} stepKey={null} onKept={() => router.refresh()} />
       </div>
-      {trouble && (
-        <p role="alert" className="mt-2 border-l-4 border-warn pl-3 text-lg text-warn">
-          {trouble}
-        </p>
-      )}
       {photos.length > 0 && (
         <ul className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-4">
           {photos.map(({ id, at, by }) => (

@@ -5,6 +5,7 @@ import { agenda, type AgendaItem } from '@/core/floor/agenda';
 import type { Board, Person } from '@/core/floor/board';
 import { lastUndoable } from '@/core/floor/events';
 import { Undo2 } from 'lucide-react';
+import { together } from '@/core/floor/together';
 import { clockTime } from '@/core/time/local';
 import { AlarmBand } from '../floor/alarm-band';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -34,7 +35,11 @@ const eventWords = {
   scrap: 'trimmings told',
   count: 'counted',
   marks: 'judged',
+  take: 'taken',
 };
+
+const takenBy = (items: readonly AgendaItem[], who: number | null) =>
+  items.filter(({ state }) => state.takenBy === who);
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
 export function BenchView({ board, person }: { board: Board; person: Person }) {
@@ -51,7 +56,9 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
   const candidates = [
     ...mine,
     ...out,
-    ...lists.next,
+    ...takenBy(lists.next, person.id),
+    ...takenBy(lists.next, null),
+    ...lists.next.filter(({ state }) => state.takenBy !== null && state.takenBy !== person.id),
     ...lists.waiting.filter((item) => item.step.step.ends === 'tap'),
     ...theirs,
   ];
@@ -105,6 +112,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
               rolling={board.rolling}
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
+              together={together(chosen, [...lists.next, ...mine])}
             />
           ) : (
             <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>
@@ -137,7 +145,12 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
           next={lists.next.filter((item) => item !== chosen)}
           coming={lists.coming}
           {...{ zone, name }}
+          me={person.id}
           onPick={pick}
+          onTake={(item) => {
+            void record({ doughId: item.dough.id, stepKey: item.step.key, kind: 'take' });
+            if (item.state.startable) pick(item);
+          }}
         />
         <WaitingLanes items={lists.waiting} places={board.places} now={now} zone={zone} onPick={pick} />
       </div>

@@ -11,14 +11,17 @@ interface Props {
   coming: AgendaItem[];
   zone: string;
   name: (personId: number | null) => string;
+  me: number;
   onPick: (item: AgendaItem) => void;
+  /** Says that this person will do it. */
+  onTake: (item: AgendaItem) => void;
 }
 
 /** How many steps that cannot start yet are shown; those that can are all shown. */
 const COMING = 5;
 
 /** What else is under way, can be started, and comes later. A tap brings it to the card. */
-export function NextList({ running, next, coming, zone, name, onPick }: Props) {
+export function NextList({ running, next, coming, zone, name, me, onPick, onTake }: Props) {
   const open = [
     ...next.map((item) => ({ item, can: true })),
     ...coming.slice(0, COMING).map((item) => ({ item, can: false })),
@@ -59,28 +62,58 @@ export function NextList({ running, next, coming, zone, name, onPick }: Props) {
                 <span className="block text-xl font-semibold">{item.step.label}</span>
                 <span className="text-lg text-quiet">{item.dough.name}</span>
               </span>
-              {can ? (
-                <span className="shrink-0 rounded border border-edge px-3 py-2 text-lg">take</span>
-              ) : (
-                <span className="shrink-0 text-lg text-quiet">not yet</span>
-              )}
             </>
           );
-          const box = 'flex min-h-18 w-full items-center gap-3 border-b border-hairline py-2 text-left';
+          const box = 'flex min-h-18 min-w-0 flex-1 items-center gap-3 py-2 text-left';
           return (
-            <li key={`${item.dough.id}/${item.step.key}`}>
+            <li
+              key={`${item.dough.id}/${item.step.key}`}
+              className="flex items-center gap-3 border-b border-hairline"
+            >
               {can ? (
                 <button onClick={() => onPick(item)} className={box}>
                   {row}
                 </button>
               ) : (
-                <div className={box}>{row}</div>
+                <div className={clsx(box, 'text-quiet')}>{row}</div>
               )}
+              <Taken
+                by={item.state.takenBy}
+                {...{ me, name }}
+                what={`${item.step.label}, ${item.dough.name}`}
+                onTake={() => onTake(item)}
+              />
             </li>
           );
         })}
         {open.length === 0 && <li className="py-4 text-xl">Nothing for the next twelve hours.</li>}
       </ul>
     </section>
+  );
+}
+
+/** Who will do it; one tap makes that this person, also when somebody else had it. */
+function Taken({
+  by,
+  me,
+  name,
+  what,
+  onTake,
+}: {
+  by: number | null;
+  me: number;
+  name: (personId: number | null) => string;
+  what: string;
+  onTake: () => void;
+}) {
+  if (by === me) return <span className="shrink-0 px-2 text-lg font-semibold">yours</span>;
+  return (
+    <button
+      onClick={onTake}
+      aria-label={by === null ? `Take ${what}` : `${name(by)} has ${what}; take it`}
+      className="min-h-14 min-w-20 shrink-0 rounded border border-edge px-3 text-lg"
+    >
+      {by === null ? 'take' : name(by)}
+    </button>
   );
 }

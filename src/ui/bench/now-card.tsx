@@ -12,6 +12,7 @@ import { celsius, duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { whenWords } from '../plan/words';
+import { TakePhoto } from '../batch/take-photo';
 import { TemperatureSheet } from './temperature-sheet';
 import { turnDone, turnDoneLabel, type Act } from './turn-acts';
 import { WordsSheet } from './words-sheet';
@@ -33,6 +34,8 @@ interface Props {
   rolling: RollingHouse;
   outputs: readonly BoardOutput[];
   scale: number | null;
+  /** What can be done in one go with it. */
+  together: readonly AgendaItem[];
 }
 
 const REASONS = ['not needed today', 'done without recording', 'dough lost', 'done elsewhere'];
@@ -47,7 +50,7 @@ const NOTES = [
 ];
 
 /** The one thing to do: its name, what to look for, and one big button. */
-export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, scale }: Props) {
+export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, scale, together }: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'temperature' | 'note' | 'skip' | null>(null);
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
@@ -153,10 +156,30 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           <span className="text-base text-quiet">tell it</span>
         </Button>
       </div>
-      <div className="mt-3 grid grid-cols-2 gap-3">
+      {together.length > 0 && (
+        <Button
+          floor
+          className="mt-1 w-full py-2 text-left"
+          onClick={() => {
+            for (const { dough: other, step: one } of [item, ...together])
+              void record({ doughId: other.id, stepKey: one.key, kind: running ? 'finish' : 'start' });
+          }}
+        >
+          <span className="block font-semibold">
+            {running ? 'Done with all' : 'Start all'} {together.length + 1} in one go
+          </span>
+          <span className="block text-base text-quiet">
+            {[item, ...together]
+              .map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`)
+              .join('; ')}
+          </span>
+        </Button>
+      )}
+      <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('note')}>
           Note
         </Button>
+        <TakePhoto doughId={dough.id} stepKey={step.key} />
         <Button floor onClick={() => setSheet('skip')}>
           Skip
         </Button>

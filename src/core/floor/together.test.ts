@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { did, plannedDough } from '../../../test-support/floor';
+import { agenda, type AgendaItem } from './agenda';
+import { together } from './together';
+
+/** Two doughs whose shaped pieces are to be finished at about the same time. */
+function twoDoughs(apart: number, startedBy: [number | null, number | null] = [null, null]): AgendaItem[] {
+  const doughs = [0, 1].map((i) => {
+    const before = plannedDough([]).steps.flatMap(({ key, step }) =>
+      step.id === 'finish' ? [] : [did('start', key, 1), did('finish', key, 2)],
+    );
+    const by = startedBy[i] ?? null;
+    const last = by === null ? [] : [did('start', '5.1.finish', 3, { personId: by })];
+    const dough = plannedDough([...before, ...last]);
+    const steps = dough.steps.map((step) => ({
+      ...step,
+      plannedStart: step.plannedStart + i * apart * 60_000,
+    }));
+    return { ...dough, id: i + 1, steps };
+  });
+  const { next, running } = agenda(doughs, 0, 100_000);
+  return [...next, ...running];
+}
+
+const partners = (items: AgendaItem[]) =>
+  together(items[0] as AgendaItem, items).map(({ dough }) => dough.id);
+
+describe('work in one go', () => {
+  it('is offered for the same work of two doughs that is planned near each other', () => {
+    expect(partners(twoDoughs(5))).toEqual([2]);
+    expect(partners(twoDoughs(45))).toEqual([]);
+  });
+
+  it('ends together for one person, and not for two', () => {
+    expect(partners(twoDoughs(5, [1, 1]))).toEqual([2]);
+    expect(partners(twoDoughs(5, [1, 2]))).toEqual([]);
+    expect(partners(twoDoughs(5, [1, null]))).toEqual([]);
+  });
+
+  it('is not offered where a step wants its own hands', () => {
+    const dough = plannedDough([]);
+    const items = agenda([dough, { ...dough, id: 2 }], 0).next.filter(({ step }) => step.step.kind === 'mix');
+    expect(items).toHaveLength(2);
+    expect(partners(items)).toEqual([]);
+  });
+
+  it('remembers who took a step last', () => {
+    const dough = plannedDough([did('take', 'mix', 1), did('take', 'mix', 2, { personId: 2 })]);
+    expect(dough.state.steps.get('mix')?.takenBy).toBe(2);
+  });
+});

@@ -1,0 +1,57 @@
+'use client';
+
+import { useId, useState } from 'react';
+
+/**
+ * Takes a photo of a dough, or of one of its steps, by camera or from a file: made small here, kept here until it has
+ * arrived. What it says goes below it. `onKept` when the house has it.
+ */
+export function TakePhoto({
+  doughId,
+  stepKey,
+  onKept,
+}: {
+  doughId: number;
+  stepKey: string | null;
+  onKept?: () => void;
+}) {
+  const field = useId();
+  const [words, setWords] = useState<string | null>(null);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    // Fetched with the first photo: no page waits for it.
+    const [{ shrink }, { keepPhoto }] = await Promise.all([import('./shrink'), import('../live/photo-box')]);
+    const photo = await shrink(file);
+    if (!photo) return setWords(`${file.name} is no picture that can be shown, whatever it is called.`);
+    const answer = await keepPhoto({ doughId, stepKey, photo });
+    if (answer.ok) onKept?.();
+    if (answer.ok) return setWords('Photo kept.');
+    setWords(answer.status === 0 ? 'The line is down; the photo waits on this tablet.' : answer.message);
+  };
+  return (
+    <div>
+      <label
+        htmlFor={field}
+        className="grid min-h-14 cursor-pointer place-items-center rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2"
+      >
+        Photo
+        <input
+          id={field}
+          type="file"
+          accept="image/*"
+          capture="environment"
+          className="sr-only"
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {words && (
+        <p role="status" className="mt-1 text-base">
+          {words}
+        </p>
+      )}
+    </div>
+  );
+}
