@@ -238,7 +238,7 @@ test('a levain that is not ripe is looked at again later', async ({ browser }) =
   const page = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
   await page
     .getByRole('region', { name: 'Next' })
-    .getByRole('button', { name: /Feed levain/ })
+    .getByRole('button', { name: /^\d\d:\d\d.*Feed levain/ })
     .click();
   await page.getByRole('button', { name: 'Start feed levain' }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();

@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
+import { COOLING_RULES, type CoolingRule } from './cooling';
 import { alarms } from './alarms';
 import { excursions } from './excursions';
 import type { FloorEvent } from './events';
 
+const ONE = COOLING_RULES[0] as CoolingRule;
 const LEADS = { preheat: 45, wash: 10, butter: 5 };
 const ask = (events: FloorEvent[], minute: number, more: Partial<Parameters<typeof alarms>[2]> = {}) =>
-  alarms([plannedDough(events)], minute * MIN, { leads: LEADS, taken: [], zone: 'UTC', ...more });
+  alarms([plannedDough(events)], minute * MIN, {
+    leads: LEADS,
+    taken: [],
+    coolingRule: ONE,
+    zone: 'UTC',
+    ...more,
+  });
 
 /** When a step of the planned dough begins, minutes. */
 const planned = (key: string) => {
@@ -51,7 +59,7 @@ describe('alarms', () => {
       })),
     };
     const now = planned(BAKE) * MIN;
-    const called = alarms([first, later], now, { leads: LEADS, taken: [], zone: 'UTC' });
+    const called = alarms([first, later], now, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' });
     expect(called.filter(({ kind, doughId }) => kind === 'preheat' && doughId === 2)).toEqual([]);
   });
 
@@ -106,7 +114,13 @@ describe('places outside their limits', () => {
 
   it('are told in a sentence with how long and what to look at', () => {
     const out = excursions(limits, [reading(0, 8), reading(40, 9)]);
-    const [alarm] = alarms([], 41 * MIN, { leads: LEADS, taken: [], excursions: out, zone: 'UTC' });
+    const [alarm] = alarms([], 41 * MIN, {
+      leads: LEADS,
+      taken: [],
+      coolingRule: ONE,
+      excursions: out,
+      zone: 'UTC',
+    });
     expect(alarm?.sentence).toBe('Retarder 9 °C for 40 min, above 7 °C: door, fan, load.');
   });
 });

@@ -1,6 +1,7 @@
 import { clockTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { readyAt, type FloorDough } from './agenda';
+import { cooling, coolingWords, type CoolingRule } from './cooling';
 import type { Excursion } from './excursions';
 import { stepTimes } from './times';
 
@@ -14,7 +15,8 @@ export interface Leads {
   butter: number;
 }
 
-export type AlarmKind = 'preheat' | 'wash' | 'butter' | 'alive' | 'ready' | 'turn-trays' | 'out' | 'place';
+export type AlarmKind =
+  'preheat' | 'wash' | 'butter' | 'alive' | 'ready' | 'turn-trays' | 'out' | 'place' | 'cooling';
 
 /** Something that somebody has to do or look at now, though no step of the plan says so. */
 export interface Alarm {
@@ -56,12 +58,14 @@ export function alarms(
     excursions = [],
     zone,
     ahead = 0,
+    coolingRule,
   }: {
     leads: Leads;
     taken: readonly AlarmTaken[];
     excursions?: readonly Excursion[];
     zone: string;
     ahead?: number;
+    coolingRule: CoolingRule;
   },
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
@@ -75,6 +79,7 @@ export function alarms(
       ...(preheat(dough, step, bakes, now, leads, zone) ?? []),
       ...(prepared(dough, step, now, leads, zone) ?? []),
       ...(watched(dough, step) ?? []),
+      ...cooled(dough, step, now, coolingRule, zone),
     ]),
   );
   return [...called, ...excursions.map(ofPlace)]
@@ -114,6 +119,21 @@ function preheat(
   if (setting === undefined || hot) return null;
   const sentence = `Heat the oven to ${setting} °C; ${dough.name} goes in ${clockTime(start, zone)}.`;
   return [{ ...named('preheat', dough, step), at, sentence }];
+}
+
+/** How long before a limit a cooling is measured, minutes. */
+const COOLING_LEAD = 30;
+
+/** A cooling that has to be measured, or that has failed. */
+function cooled(dough: FloorDough, step: Step, now: Instant, rule: CoolingRule, zone: string): Draft[] {
+  const state = dough.state.steps.get(step.key);
+  if (!step.step.cools || state?.status !== 'running' || state.startedAt === null) return [];
+  const found = cooling(rule, state.startedAt, state.temperatures, now);
+  const due = found.passed?.by ?? (found.next ? found.next.by - COOLING_LEAD * MINUTE : null);
+  if (due === null) return [];
+  const { id, ...of } = named('cooling', dough, step);
+  const sentence = `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone)}`;
+  return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, sentence }];
 }
 
 /** What is fetched or mixed before the hands that need it. */

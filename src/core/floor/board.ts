@@ -9,6 +9,7 @@ import type { Table } from '../lamination/gaps';
 import type { PieceSpec } from '../route/route';
 import type { FloorDough } from './agenda';
 import type { AlarmTaken, Leads } from './alarms';
+import { COOLING_RULES, type CoolingRule } from './cooling';
 import type { Excursion } from './excursions';
 import type { BlockWork } from './block-work';
 import type { Skill } from './skills';
@@ -84,7 +85,7 @@ export interface Board {
   places: { place: string; celsius: number; humidity: number | null; at: Instant }[];
   doughs: BoardDough[];
   /** What alarms are worked out from beside the doughs. */
-  calls: { leads: Leads; taken: AlarmTaken[]; excursions: Excursion[] };
+  calls: { leads: Leads; taken: AlarmTaken[]; excursions: Excursion[]; coolingRule: CoolingRule };
 }
 
 /** For a page that shows no alarms. */
@@ -92,6 +93,7 @@ export const NO_CALLS: Board['calls'] = {
   leads: { preheat: 0, wash: 0, butter: 0 },
   taken: [],
   excursions: [],
+  coolingRule: COOLING_RULES[0] as CoolingRule,
 };
 
 /** Folds a dough of the board for the floor. */

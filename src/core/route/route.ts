@@ -93,6 +93,8 @@ export interface RouteStep {
   branch?: 'butter' | 'filling' | 'levain' | 'sponge';
   /** Phases of a bake in order, °C of a conventional oven; the last lasts until the bake is over. */
   program?: { celsius: number; minutes: number; steam?: boolean; vent?: boolean }[];
+  /** Something cooked cools here: within limits, with a record, or it is thrown away. */
+  cools?: boolean;
   /** A bake is done when its core has come to the first, °C; the second is the most it should have. */
   core?: readonly [number, number];
   /** The step ends when a person says so, though nobody stands by it: a bake. */

@@ -90,6 +90,34 @@ describe('a check that is not passed', () => {
     expect(answer.message).toMatch(/window is looked for in a dough that is being mixed/);
   });
 
+  it('of a cooling stops whoever would work with what was not cold in time', async () => {
+    const at = await now();
+    const doughs = await doughsDueFrom(house.pool, at);
+    const found = doughs
+      .flatMap((dough) => dough.steps.map((step) => ({ dough, step })))
+      .find(
+        ({ dough, step }) =>
+          step.step.cools && floorDough(dough).state.steps.get(step.key)?.status === 'running',
+      );
+    const [id, key] = [found?.dough.id ?? 0, found?.step.key ?? ''];
+    const after = found?.dough.links.find(({ from }) => from === key)?.to ?? '';
+    const warm = (celsius: number) => ({
+      id: uuidv7(),
+      doughId: id,
+      stepKey: key,
+      kind: 'temperature',
+      celsius,
+    });
+    await ok(runCommand('record-event', jonas, warm(70)));
+    await house.pool.query('UPDATE demo_clock SET shown_at = shown_at + INTERVAL 130 MINUTE');
+    await ok(runCommand('record-event', jonas, warm(15)));
+    const start = { id: uuidv7(), doughId: id, stepKey: after, kind: 'start' };
+    expect((await refusal(runCommand('record-event', jonas, start))).message).toMatch(
+      /was not at 10 °C in time. Do not use it/,
+    );
+    expect((await called()).coolingRule.stages).toHaveLength(1);
+  });
+
   it('of a rise moves when it is ready, on the spot', async () => {
     const all = (await doughsDueFrom(house.pool, await now())).flatMap((dough) =>
       dough.steps.map((step) => ({ dough, step, state: floorDough(dough).state.steps.get(step.key) })),

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { floorDough, type BoardDough } from '@/core/floor/board';
+import { cooling } from '@/core/floor/cooling';
 import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
 import { mayRecord } from '@/core/floor/rights';
@@ -7,6 +8,7 @@ import { isHandsOn } from '@/core/floor/state';
 import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
 import { rowsOf, write, type Db } from '../db/rows';
+import { coolingRuleOf } from '../queries/calls';
 import { doughById } from '../queries/doughs';
 import { houseValues } from '../queries/house';
 import { command, Refusal } from './command';
@@ -74,7 +76,8 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
       );
     }
   }
-  if (event.celsius !== null && step && !HOT.includes(step.step.kind) && event.celsius > HOTTEST_DOUGH) {
+  const mayBeHot = step && (HOT.includes(step.step.kind) || step.step.branch === 'filling');
+  if (event.celsius !== null && step && !mayBeHot && event.celsius > HOTTEST_DOUGH) {
     const asFahrenheit = Math.round(fromFahrenheit(event.celsius) * 10) / 10;
     throw new Refusal(
       `${event.celsius} °C would kill the yeast of this dough. ${event.celsius} °F is ${asFahrenheit} °C; write an F behind it, or measure again.`,
@@ -97,6 +100,7 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
   const own = state.steps.get(step.key);
   if (event.kind === 'start' && !isHandsOn(step))
     throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
+  if (event.kind === 'start') await refuseSpoilt(db, dough, step.key, now);
   if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
     const before = dough.links
       .filter((link) => link.to === step.key)
@@ -108,6 +112,25 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
     const startedAt = own?.startedAt ?? null;
     if (startedAt === null) throw new Refusal(`${step.label} has not been started.`, 'stepKey');
     if (event.at < startedAt) throw new Refusal(`${step.label} cannot end before it started.`, 'at');
+  }
+}
+
+/** What was not cold in time is not worked with; that it was measured so is in the log for good. */
+async function refuseSpoilt(db: Db, dough: BoardDough, key: string, now: number): Promise<void> {
+  const { state } = floorDough(dough);
+  const before = new Set(dough.links.filter(({ to }) => to === key).map(({ from }) => from));
+  const spoilt = dough.steps.filter(({ key: own, step }) => step.cools && before.has(own));
+  if (spoilt.length === 0) return;
+  const rule = coolingRuleOf((await houseValues(db))('cooling_rule'));
+  for (const { key: own, label } of spoilt) {
+    const { startedAt = null, temperatures = [] } = state.steps.get(own) ?? {};
+    if (startedAt === null) continue;
+    const { passed } = cooling(rule, startedAt, temperatures, now);
+    if (passed)
+      throw new Refusal(
+        `${label} was not at ${passed.to} °C in time. Do not use it: throw it away, make it anew, and skip this step or undo a wrong temperature.`,
+        'stepKey',
+      );
   }
 }
 

@@ -22,6 +22,13 @@ const NOTES: Record<string, string> = {
   sheet: 'a little butter at one seam, dusted',
 };
 
+/** How a cooked filling cooled: minutes, °C. */
+const COOLED = [
+  [2, 71],
+  [50, 24],
+  [95, 8.4],
+] as const;
+
 /** A batch is counted and judged when it has cooled and somebody has time. */
 const JUDGED_AFTER = 6 * 60 * MINUTE;
 const JUDGEMENT: Marked = {
@@ -43,7 +50,9 @@ export function history(
     // Somebody who began a step ends it, also when the shift is over.
     const begun =
       events.findLast((event) => event.stepKey === step.key && event.kind === 'start')?.personId ?? null;
-    const personId = personAt(there, at, random) ?? begun;
+    // A probe goes on measuring for whoever set it.
+    const set = kind === 'temperature' ? (events.at(-1)?.personId ?? null) : null;
+    const personId = personAt(there, at, random) ?? begun ?? set;
     if (personId === null || at > now) return false;
     const blank = { celsius: null, text: null, undoes: null, data: null };
     events.push({
@@ -69,6 +78,9 @@ export function history(
     );
     if (!isHandsOn(step) && step.step.ends !== 'tap') {
       if (reached <= now) freeFrom.set(step.key, reached);
+      if (step.step.cools)
+        for (const [minutes, celsius] of COOLED)
+          record(step, 'temperature', reached + minutes * MINUTE, { celsius });
       continue;
     }
     const [begun, done] = isHandsOn(step)

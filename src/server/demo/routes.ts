@@ -215,6 +215,7 @@ export const poppyFilling: RouteStep[] = [
       id: 'filling-cool',
       kind: 'rest',
       label: 'Cool filling',
+      cools: true,
       wait: wait(60, 120, 2880, 2, 0),
       branch: 'filling',
     },

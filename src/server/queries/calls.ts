@@ -1,4 +1,5 @@
 import type { AlarmTaken, Leads } from '@/core/floor/alarms';
+import { COOLING_RULES, type CoolingRule } from '@/core/floor/cooling';
 import { excursions, type Excursion, type PlaceLimits } from '@/core/floor/excursions';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
@@ -9,6 +10,7 @@ export interface Calls {
   leads: Leads;
   taken: AlarmTaken[];
   excursions: Excursion[];
+  coolingRule: CoolingRule;
 }
 
 /** Hours for which a taken alarm is remembered, and for which readings of places are looked at. */
@@ -16,6 +18,11 @@ const REMEMBERED = 24;
 const LOOKED_BACK = 6;
 
 const before = (now: number, hours: number) => new Date(now - hours * 60 * MINUTE);
+
+/** The rule for cooling cooked fillings that the house follows, by its number. */
+export function coolingRuleOf(number: number): CoolingRule {
+  return COOLING_RULES[number - 1] ?? (COOLING_RULES[0] as CoolingRule);
+}
 
 /** Leads, alarms taken, and places that are too warm or too cold. */
 export async function calls(db: Db, now: number): Promise<Calls> {
@@ -41,6 +48,7 @@ export async function calls(db: Db, now: number): Promise<Calls> {
   ]);
   return {
     leads: { preheat: value('preheat_lead'), wash: value('wash_lead'), butter: value('butter_lead') },
+    coolingRule: coolingRuleOf(value('cooling_rule')),
     taken: taken.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
     excursions: excursions(
       limits,

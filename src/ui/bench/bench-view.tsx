@@ -98,6 +98,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
               {...{ now, zone, record }}
               humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
               places={board.places}
+              coolingRule={board.calls.coolingRule}
               onBack={() => setHeld(null)}
             />
           ) : chosen ? (

@@ -94,6 +94,32 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
       </p>
       <h2 className="text-5xl leading-tight font-bold">{title}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
+      <div className="my-3 grid grid-cols-[2fr_1fr] gap-3">
+        <Button
+          look="act"
+          floor
+          className="min-h-22 text-3xl"
+          onClick={() =>
+            tell(
+              running && step.step.turn
+                ? turnDone(dough, step, state)
+                : { kind: running ? 'finish' : 'start' },
+            )
+          }
+        >
+          {act}
+        </Button>
+        <Button
+          floor
+          className="flex flex-col items-center justify-center"
+          onClick={() => setSheet('temperature')}
+        >
+          <span className="flex items-center gap-2 text-2xl font-bold">
+            <Thermometer aria-hidden size={24} /> °C
+          </span>
+          <span className="text-base text-quiet">tell it</span>
+        </Button>
+      </div>
       {HAS_PANEL.includes(step.step.kind) && (
         <div className="mt-2">
           <WorkPanel {...{ item, rolling, outputs, scale, tell, running }} />
@@ -130,32 +156,6 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           Mixing sheet, water and ice
         </a>
       )}
-      <div className="sticky bottom-0 grid grid-cols-[2fr_1fr] gap-3 bg-flour py-2">
-        <Button
-          look="act"
-          floor
-          className="min-h-22 text-3xl"
-          onClick={() =>
-            tell(
-              running && step.step.turn
-                ? turnDone(dough, step, state)
-                : { kind: running ? 'finish' : 'start' },
-            )
-          }
-        >
-          {act}
-        </Button>
-        <Button
-          floor
-          className="flex flex-col items-center justify-center"
-          onClick={() => setSheet('temperature')}
-        >
-          <span className="flex items-center gap-2 text-2xl font-bold">
-            <Thermometer aria-hidden size={24} /> °C
-          </span>
-          <span className="text-base text-quiet">tell it</span>
-        </Button>
-      </div>
       {together.length > 0 && (
         <Button
           floor

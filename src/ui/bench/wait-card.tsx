@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
+import { cooling, coolingWords, type CoolingRule } from '@/core/floor/cooling';
 import type { AliveAnswer } from '@/core/floor/events';
 import type { Verdict } from '@/core/learning/verdicts';
 import { clockTime, dayTime } from '@/core/time/local';
@@ -27,6 +28,7 @@ interface Props {
   /** Humidity where it stands, %, where a probe knows it. */
   humidity: number | null;
   places: readonly { place: string; celsius: number }[];
+  coolingRule: CoolingRule;
   onBack: () => void;
 }
 
@@ -38,7 +40,7 @@ const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
 const MINUTE = 60_000;
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
-export function WaitCard({ item, now, zone, record, humidity, places, onBack }: Props) {
+export function WaitCard({ item, now, zone, record, humidity, places, coolingRule, onBack }: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const from = state.startedAt ?? step.plannedStart;
@@ -96,6 +98,11 @@ export function WaitCard({ item, now, zone, record, humidity, places, onBack }: 
           </p>
         )}
         {measured && <p>measured {Math.round(measured.celsius * 10) / 10} °C</p>}
+        {step.step.cools && (
+          <p role="status" className="max-w-xl border-l-4 border-warn pl-3 font-semibold">
+            {coolingWords(cooling(coolingRule, from, state.temperatures, now), zone)}
+          </p>
+        )}
         {step.step.caution && (
           <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
         )}

@@ -11,9 +11,9 @@ export function useAlarms(board: Board, doughs: readonly FloorDough[], now: numb
   const [own, setOwn] = useState<{ alarm: string; personId: number; at: number }[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const due = useMemo(() => {
-    const { leads, taken, excursions } = board.calls;
+    const { leads, taken, excursions, coolingRule } = board.calls;
     return alarms(doughs, now, {
-      ...{ leads, excursions, zone: board.house.zone },
+      ...{ leads, excursions, coolingRule, zone: board.house.zone },
       taken: [...own, ...taken],
     });
   }, [board, doughs, now, own]);

@@ -62,6 +62,7 @@ export function ProofView({ board, person }: { board: Board; person: Person }) {
             }}
             {...{ now, zone, record }}
             places={board.places}
+            coolingRule={board.calls.coolingRule}
             humidity={board.places.find(({ place }) => place === chosen.step.step.place)?.humidity ?? null}
             onBack={() => setHeld(null)}
           />

@@ -1,0 +1,67 @@
+import { clockTime, MINUTE, type Instant } from '../time/local';
+import { celsius } from '../units/format';
+
+/** By when something cooked has to be how cold: minutes from when it was last at `from` or above, °C. */
+export interface CoolingRule {
+  from: number;
+  stages: readonly { to: number; within: number }[];
+}
+
+/**
+ * Limits for cooked fillings with milk and egg, of which a house follows one: from 65 to 10 °C within 2 h, or from 57 to
+ * 21 °C within 2 h and to 5 °C within 4 h more. The local code goes before both.
+ */
+export const COOLING_RULES: readonly CoolingRule[] = [
+  { from: 65, stages: [{ to: 10, within: 120 }] },
+  {
+    from: 57,
+    stages: [
+      { to: 21, within: 120 },
+      { to: 5, within: 360 },
+    ],
+  },
+];
+
+/** How far a cooling is. */
+export interface Cooling {
+  /** What it has to come to next and by when; null when it is cold. */
+  next: { to: number; by: Instant } | null;
+  /** The limit that was passed, where measurements show it: it must not be used. */
+  passed: { to: number; by: Instant } | null;
+  /** Nobody has measured it, though the time is over. */
+  unmeasured: boolean;
+}
+
+/** Judges a cooling by what was measured. Without a measurement nothing is said to be cold, nor to have failed. */
+export function cooling(
+  rule: CoolingRule,
+  since: Instant,
+  readings: readonly { celsius: number; at: Instant }[],
+  now: Instant,
+): Cooling {
+  const inOrder = [...readings].sort((a, b) => a.at - b.at);
+  const begun = inOrder.findLast((reading) => reading.celsius >= rule.from)?.at ?? since;
+  for (const { to, within } of rule.stages) {
+    const by = begun + within * MINUTE;
+    const cold = inOrder.find((reading) => reading.at >= begun && reading.celsius <= to);
+    if (cold && cold.at <= by) continue;
+    const over = now > by;
+    const measured = inOrder.length > 0;
+    return {
+      next: over && measured ? null : { to, by },
+      passed: over && measured ? { to, by } : null,
+      unmeasured: over && !measured,
+    };
+  }
+  return { next: null, passed: null, unmeasured: false };
+}
+
+/** What a cooling comes to, in a sentence for the bench. */
+export function coolingWords({ next, passed, unmeasured }: Cooling, zone: string): string {
+  if (passed)
+    return `Stop: it was not at ${celsius(passed.to)} by ${clockTime(passed.by, zone)}. Do not use it; throw it away and make it anew.`;
+  if (unmeasured && next)
+    return `It should have been at ${celsius(next.to)} by ${clockTime(next.by, zone)}, and nobody has measured it: measure now.`;
+  if (next) return `At ${celsius(next.to)} or colder by ${clockTime(next.by, zone)}: measure and tell it.`;
+  return 'Cold in time. Keep it at 5 °C or colder and use it within 3 days.';
+}
