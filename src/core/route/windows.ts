@@ -175,13 +175,17 @@ function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | nu
 /** A rise that was not ready is looked at again after so long: a share of what it has had, at least some minutes. */
 const NEXT_LOOK = { share: 0.12, least: 10 };
 
+/** How soon hands can be found for what is over, minutes. */
+const AT_ONCE = 15;
+
 /**
  * What a look says goes before what was reckoned. Ready: it may end now, and keeps as long as it would have. Not yet: it is
- * as much slower as it was reckoned to be ready by now. Over: it has to end.
+ * as much slower as it was reckoned to be ready by now. Over: it has to end
+ * as soon as hands are free.
  */
 function judgedOnTheSpot(step: DoughStep, { minutes, verdict }: NonNullable<KnownStep['judged']>): DoughStep {
   const now = Math.max(1, Math.round(minutes));
-  if (verdict === 'over') return { ...step, min: Math.min(step.min, now), target: now, max: now };
+  if (verdict === 'over') return { ...step, min: Math.min(step.min, now), target: now, max: now + AT_ONCE };
   if (verdict === 'right') {
     const max = Math.max(now, now + step.max - step.target);
     return { ...step, min: Math.min(step.min, now), target: now, max };
