@@ -29,7 +29,7 @@ export interface Found {
 /** Price of a unit of overload when doughs are first placed: dear against any cost of the trade, but not endless. */
 const PRICE = 100;
 /** Plans begun anew, in other orders of the doughs, before the best of them is improved: the more the smaller they are. */
-const STARTS = { least: 2, most: 16, tasks: 3000 };
+const STARTS = { least: 2, most: 16, tasks: 1800 };
 /** Orders that the first start may take away to make its plan sound; where none is found, each start has twice as many. */
 const PATIENCE = { first: 20, most: 500, later: 30 };
 /** What a further start may cost at the most, as a multiple of the best. */
