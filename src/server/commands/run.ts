@@ -7,6 +7,7 @@ import { addDough } from './add-dough';
 import { adoptMix } from './adopt-mix';
 import { chooseScheme, relaminateDough } from './choose-scheme';
 import { declineEvidence } from './decline-evidence';
+import { endSessions } from './end-sessions';
 import { followDough } from './follow-dough';
 import { removeIngredient, saveIngredient } from './ingredients';
 import { saveFormula } from './save-formula';
@@ -24,7 +25,6 @@ import {
 } from './orders';
 import {
   addException,
-  endSessions,
   makeAddress,
   removeException,
   takeBusy,
