@@ -89,6 +89,12 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
     headers: { origin },
   });
   expect(refused.status()).toBe(422);
+  // A photo that waits on a tablet at rest is not given up.
+  const photo = await tablet.request.put(`/api/photos/${crypto.randomUUID()}?dough=1`, {
+    data: PICTURE,
+    headers: { origin },
+  });
+  expect(photo.status()).toBe(401);
 
   const mara = await signIn(browser, 'Mara');
   await mara.goto('/house');

@@ -30,5 +30,7 @@ describe('what a role may record', () => {
     const rested = resting({ id: 3, name: 'Jonas', role: 'planner', team: 'nights' });
     expect(looksOn(rested.role)).toBe(true);
     expect(rested.name).not.toBe('Jonas');
+    // What waits on the tablet under Jonas's number waits for Jonas.
+    expect(rested.id).not.toBe(3);
   });
 });

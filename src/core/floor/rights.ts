@@ -22,7 +22,10 @@ export function mayRecord(role: Person['role'], kind: FloorEvent['kind']): boole
 /** Tells whether the person of this role only looks on: a screen on the wall, or a tablet that nobody has touched for long. */
 export const looksOn = (role: Person['role']): boolean => role === 'viewer';
 
-/** Who is at a tablet that nobody has touched for long. */
+/**
+ * Who is at a tablet that nobody has touched for long: nobody. Their number is nobody's either, so that what somebody has
+ * recorded and still waits on the tablet is sent when they are back, and not refused in the meantime.
+ */
 export function resting(person: Person): Person {
-  return { ...person, name: 'Nobody', role: 'viewer' };
+  return { ...person, id: 0, name: 'Nobody', role: 'viewer' };
 }

@@ -25,7 +25,8 @@ export async function PUT(request: Request, { params }: Params): Promise<Respons
   if (!fromOwnPage(request)) return no(403, 'This came from another site and was not done.');
   const person = await signedIn();
   if (!person) return no(401, 'You are signed out. Sign in and take it again.');
-  if (looksOn(person.role)) return no(422, 'Somebody has to sign in first; the photo was not kept.');
+  // As good as signed out: a photo that waits on the tablet goes on waiting.
+  if (looksOn(person.role)) return no(401, 'Somebody has to sign in first; the photo was not kept.');
   const bytes = await limitedBody(request, LARGEST_PHOTO);
   if (!bytes) return no(413, 'This photo is larger than 1.5 MB and was not kept.');
   const asked = new URL(request.url).searchParams;
