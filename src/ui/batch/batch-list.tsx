@@ -2,6 +2,7 @@ import { SCORE_WORDS } from '@/core/batch/marks';
 import { dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
 import { countWords } from '../oven/words';
+import { TableHead } from '../kit/table-head';
 
 interface Line {
   id: number;
@@ -74,15 +75,7 @@ export function BatchList({
         )}
         <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Batches found">
           <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
-            <thead>
-              <tr className="border-b border-edge text-[15px] text-quiet">
-                {HEADINGS.map((heading) => (
-                  <th key={heading} scope="col" className="py-1 pr-4 font-normal">
-                    {heading}
-                  </th>
-                ))}
-              </tr>
-            </thead>
+            <TableHead headings={HEADINGS} />
             <tbody>
               {lines.map(({ id, name, products, dueAt, counted, mean }) => (
                 <tr key={id} className="border-b border-hairline">

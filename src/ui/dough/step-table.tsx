@@ -8,6 +8,7 @@ import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { celsius, duration } from '@/core/units/format';
 import { checkWords } from '../bench/rest-words';
 import { StepMark } from '../thread/step-mark';
+import { TableHead } from '../kit/table-head';
 
 interface Props {
   dough: FloorDough;
@@ -28,15 +29,7 @@ export function StepTable({ dough, slack, people, zone }: Props) {
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Steps of this dough">
       <table className="mt-4 w-full min-w-[56rem] border-collapse text-left text-[16px]">
-        <thead>
-          <tr className="border-b border-edge text-[15px] text-quiet">
-            {HEADINGS.map((heading) => (
-              <th key={heading} scope="col" className="py-1 pr-4 font-normal">
-                {heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <TableHead headings={HEADINGS} />
         <tbody>
           {steps.map((step) => {
             const state = dough.state.steps.get(step.key);
