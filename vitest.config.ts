@@ -8,7 +8,16 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'unit', include: ['src/{core,ui,workers}/**/*.test.ts'], testTimeout: 60_000 },
+        test: { name: 'unit', include: ['src/{core,devices,ui,workers}/**/*.test.ts'], testTimeout: 60_000 },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'views',
+          include: ['src/ui/**/*.test.tsx'],
+          environment: 'happy-dom',
+          testTimeout: 30_000,
+        },
       },
       {
         resolve: { alias },

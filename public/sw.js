@@ -8,9 +8,10 @@ const PATIENCE = 4000;
 self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 
-// Whoever signs out leaves nothing to see behind.
-self.addEventListener('message', ({ data }) => {
-  if (data === 'signed-out') caches.delete(PAGES);
+self.addEventListener('message', (event) => {
+  // Whoever signs out leaves nothing to see behind.
+  if (event.data === 'signed-out') event.waitUntil(caches.delete(PAGES));
+  if (event.data === 'keep-parts') event.waitUntil(keepParts());
 });
 
 self.addEventListener('fetch', (event) => {
@@ -31,6 +32,31 @@ async function part(request) {
   const answer = await fetch(request);
   if (answer.ok) await cache.put(request, answer.clone());
   return answer;
+}
+
+/** Fetches the parts of this version that are not at hand yet, and lets go of those of earlier ones. */
+async function keepParts() {
+  const answer = await fetch('/api/parts').catch(() => null);
+  if (!answer?.ok) return;
+  const parts = await answer.json();
+  const cache = await caches.open(PARTS);
+  const known = new Set((await cache.keys()).map(({ url }) => new URL(url).pathname));
+  for (const path of parts.filter((one) => !known.has(one))) {
+    // One at a time: what somebody is waiting for goes first. What fails comes with the next page.
+    const part = await fetch(path).catch(() => null);
+    if (part?.ok) await cache.put(path, part);
+  }
+  const wanted = new Set(parts);
+  const old = [...known].filter((path) => path.endsWith('.js') && !wanted.has(path));
+  if (old.length === 0) return;
+  // Pages of an earlier version would look for its parts.
+  const pages = await caches.open(PAGES);
+  for (const { url } of await pages.keys()) {
+    const page = await fetch(url).catch(() => null);
+    if (page?.ok && !page.redirected) await pages.put(new URL(url).pathname, page);
+    else return;
+  }
+  for (const path of old) await cache.delete(path);
 }
 
 /** The page from the house where it answers soon, as it was last seen otherwise. */

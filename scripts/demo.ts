@@ -9,8 +9,10 @@ import { migrate } from '@/server/db/migrate';
 import { keepDemoTime, resumeDemoClock } from '@/server/demo/clock';
 import { PEOPLE } from '@/server/demo/bakery';
 import { seedDemo } from '@/server/demo/seed';
+import type { ChildProcess } from 'node:child_process';
 import { startApplication, type Application } from './lib/application';
-import { createDatabase, startDatabase, type Database } from './lib/mariadb';
+import { createDatabase, endProcess, startDatabase, type Database } from './lib/mariadb';
+import { startProbes } from './lib/probes';
 import { endLeftovers, type Running } from './lib/running';
 import { freePort, freePortFrom } from './lib/ports';
 
@@ -28,6 +30,7 @@ const KEEP_TIME_EVERY = 5_000;
 
 let database: Database | null = null;
 let application: Application | null = null;
+let probes: ChildProcess | null = null;
 let pool: Pool | null = null;
 let ending: Promise<void> | null = null;
 let announced = false;
@@ -41,6 +44,7 @@ function passwordOf(home: string): string {
 /** Ends the application first and the database after it, once, whoever asks. */
 function end(): Promise<void> {
   return (ending ??= (async () => {
+    if (probes) await endProcess(probes, 2_000);
     await application?.stop();
     if (pool) await keepDemoTime(pool).catch(() => undefined);
     await pool?.end();
@@ -90,6 +94,7 @@ async function main(): Promise<void> {
       void end().then(() => process.exit(1));
     });
   }
+  probes = startProbes(application.address, join(folder, 'probes.log'));
   const timer = setInterval(() => {
     if (pool && !ending) keepDemoTime(pool).catch(() => undefined);
   }, KEEP_TIME_EVERY);
@@ -100,7 +105,8 @@ async function main(): Promise<void> {
   console.log('Sign in as');
   for (const { name, role, team, pin } of PEOPLE)
     console.log(`  ${name.padEnd(6)} PIN ${pin}  ${role}${role === 'baker' ? `, ${team}` : ''}`);
-  console.log('\nCtrl-C ends it. bin/demo --fresh starts over.');
+  console.log('\nIts probes are simulated; docs/devices.md says how to leave a door open.');
+  console.log('Ctrl-C ends it. bin/demo --fresh starts over.');
 }
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {

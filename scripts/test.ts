@@ -117,6 +117,7 @@ const SUITES: Record<string, () => Promise<Tally>> = {
   imports: () => check(bin('depcruise'), ['--config', '.dependency-cruiser.mjs', 'src']),
   types: () => check(bin('tsc'), ['--noEmit']),
   unit: () => vitest('unit'),
+  views: () => vitest('views'),
   server: async () => vitest('server', { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
   browser,
 };

@@ -40,6 +40,7 @@ export function baked(recorded: readonly Recorded[] = [], stretch: Record<string
         dueAt: minute * MIN,
         freshFor: 120,
         piece: SMALL_PRODUCT.piece,
+        allergens: ['gluten', 'milk'],
       },
     ],
     events: [...events, ...more],

@@ -6,11 +6,11 @@ import { seeded } from '@/core/planning/random';
 import { migrate } from '@/server/db/migrate';
 import { connect } from '@/server/db/pool';
 import { rowsOf } from '@/server/db/rows';
-import { PEOPLE } from '@/server/demo/bakery';
 import { seedDemo } from '@/server/demo/seed';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
+import { post, sessionOf } from './tablet';
 
 /** What became of the taps. All of them were answered in the end; `kills` in order, what was killed. */
 export interface FaultReport {
@@ -60,25 +60,15 @@ export async function faultRun(options: {
   let next = 0;
   let answered = 0;
   let unanswered = 0;
-  const post = (cookie: string, path: string, body: unknown, patience = 20_000) =>
-    fetch(address + path, {
-      method: 'POST',
-      headers: { origin: address, 'content-type': 'application/json', cookie },
-      body: JSON.stringify(body),
-      signal: AbortSignal.timeout(patience),
-    });
-  const signIn = async (name: string) => {
-    const personId = 1 + PEOPLE.findIndex((person) => person.name === name);
-    const session = await post('', '/api/session', { personId, pin: PEOPLE[personId - 1]?.pin });
-    return session.headers.get('set-cookie')?.split(';')[0] ?? '';
-  };
+  const record = (cookie: string, tap: unknown, patience?: number) =>
+    post(address, cookie, '/api/commands/record-event', tap, patience);
   const tablet = async (cookie: string) => {
     while (next < options.taps) {
       const tap = { ...dough, id: uuidv7(), kind: 'note', text: `tap ${next++}` };
       for (let arrived = false; !arrived;) {
         const cut = random.below(CUT) === 0 ? 1 + random.below(20) : 20_000;
         try {
-          arrived = (await post(cookie, '/api/commands/record-event', tap, cut)).ok;
+          arrived = (await record(cookie, tap, cut)).ok;
         } catch {
           unanswered++;
         }
@@ -90,7 +80,7 @@ export async function faultRun(options: {
   };
   /** The answer was lost on its way: the tablet asks again, and does not mind whether it is answered now. */
   const twice = async (cookie: string, tap: unknown) => {
-    await post(cookie, '/api/commands/record-event', tap).catch(() => unanswered++);
+    await record(cookie, tap).catch(() => unanswered++);
     return true;
   };
 
@@ -112,7 +102,7 @@ export async function faultRun(options: {
   };
 
   try {
-    const cookies = await Promise.all(TABLETS.map(signIn));
+    const cookies = await Promise.all(TABLETS.map((name) => sessionOf(address, name)));
     await Promise.all([...cookies.map(tablet), killer()]);
     const check = connect(databaseUrl);
     const found = await rowsOf<{ times: number }>(

@@ -1,11 +1,22 @@
-/** Sends to the house as a gateway would. Throws with the house's own words where it refuses. */
-export async function send(house: string, path: string, token: string, body: unknown): Promise<void> {
-  const answer = await fetch(new URL(path, house), {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', authorization: `Bearer ${token}` },
-    body: JSON.stringify(body),
-  });
+async function answerOf(answer: Response): Promise<unknown> {
   if (!answer.ok) throw new Error(`${answer.status}: ${await answer.text()}`);
+  return answer.json();
+}
+
+/** Sends to the house as a gateway would, and returns its answer. Throws with the house's own words where it refuses. */
+export async function send(house: string, path: string, token: string, body: unknown): Promise<unknown> {
+  return answerOf(
+    await fetch(new URL(path, house), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', authorization: `Bearer ${token}` },
+      body: JSON.stringify(body),
+    }),
+  );
+}
+
+/** Asks the house as a gateway would. Throws with the house's own words where it refuses. */
+export async function ask(house: string, path: string, token: string): Promise<unknown> {
+  return answerOf(await fetch(new URL(path, house), { headers: { authorization: `Bearer ${token}` } }));
 }
 
 /** The value of `--name`, or what it is otherwise. */

@@ -1,29 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freshDatabase, ok, refusal } from '../../test-support/house';
+import { demoHouse } from '../../test-support/demo-house';
+import { ok, refusal } from '../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
 import { runCommand } from './commands/run';
 import { Refusal } from './commands/command';
-import { seedDemo } from './demo/seed';
 import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
 import { findBatches, type BatchSearch } from './queries/batches';
-import { houseNow } from './queries/clock';
 import { doughsDueFrom } from './queries/doughs';
-import { people } from './queries/house';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let jonas: Person;
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
-  const all = await people(house.pool);
-  [mara, jonas] = ['Mara', 'Jonas'].map((name) => all.find((one) => one.name === name)) as [Person, Person];
+  house = await demoHouse();
+  [mara, jonas] = [house.person('Mara'), house.person('Jonas')];
 });
 afterAll(() => house.close());
 
-const now = () => houseNow(house.pool);
+const now = () => house.now();
 const find = async (search: BatchSearch = {}) => findBatches(house.pool, await now(), search);
 const JPEG = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
 

@@ -1,8 +1,11 @@
 import { NO_CALLS, type Board } from '@/core/floor/board';
 import { presences } from '@/core/time/shifts';
 import { pool } from './db/pool';
+import { ovenDecks } from './queries/decks';
 import { doughById } from './queries/doughs';
-import { house, latestReadings, machines, people, shifts } from './queries/house';
+import { newestReadings } from './queries/newest-readings';
+import { latestOf, needlesOf } from './queries/places';
+import { house, machines, people, shifts } from './queries/house';
 import { rollingHouse } from './queries/rolling';
 
 const DAY = 24 * 3_600_000;
@@ -13,11 +16,12 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
   const db = pool();
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
   if (!dough) return null;
-  const [bakery, persons, pools, places, pattern, rolling] = await Promise.all([
+  const [bakery, persons, pools, newest, decks, pattern, rolling] = await Promise.all([
     house(db),
     people(db),
     machines(db),
-    latestReadings(db, now),
+    newestReadings(db, now),
+    ovenDecks(db),
     shifts(db),
     rollingHouse(db),
   ]);
@@ -27,7 +31,7 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
     people: persons,
     machines: pools,
     presences: presences(pattern, Math.min(...times) - DAY, Math.max(...times) + DAY, bakery.zone),
-    ...{ places, rolling, scale: null, calls: NO_CALLS },
+    ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale: null, calls: NO_CALLS },
     doughs: [dough],
   };
 }

@@ -1,17 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { planErrors, problemErrors } from '../../test-data/plan/check.mjs';
-import { freshDatabase } from '../../test-support/house';
+import { demoHouse } from '../../test-support/demo-house';
+
 import { solve } from '@/core/planning/solve';
-import { seedDemo } from './demo/seed';
 import { planInThread } from './planner';
 import { houseNow } from './queries/clock';
 import { readWholePlan } from './queries/whole-problem';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
+  house = await demoHouse();
 }, 120_000);
 afterAll(() => house.close());
 

@@ -6,7 +6,7 @@ import { excursions } from './excursions';
 import type { FloorEvent } from './events';
 
 const ONE = COOLING_RULES[0] as CoolingRule;
-const LEADS = { preheat: 45, wash: 10, butter: 5 };
+const LEADS = { preheat: 45, wash: 10, butter: 5, levain: 30, thaw: 840 };
 const ask = (events: FloorEvent[], minute: number, more: Partial<Parameters<typeof alarms>[2]> = {}) =>
   alarms([plannedDough(events)], minute * MIN, {
     leads: LEADS,
@@ -76,6 +76,36 @@ describe('alarms', () => {
     expect(ask([...events, longer], begun + 19).map(({ kind }) => kind)).not.toContain('out');
     const again = ask([...events, longer], begun + 21).find(({ kind }) => kind === 'out');
     expect(again?.id).not.toBe(done?.id);
+  });
+
+  it('call for starter and flour before a levain is set', () => {
+    const dough = plannedDough([]);
+    const set = { ...(dough.steps[0] as (typeof dough.steps)[number]) };
+    const feed = { ...set, label: 'Feed levain', step: { ...set.step, branch: 'levain' as const } };
+    const at = (minute: number) =>
+      alarms([{ ...dough, steps: [{ ...feed, plannedStart: 20 * 60 * MIN }] }], minute * MIN, {
+        ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
+      });
+    expect(at(20 * 60 - 31)).toEqual([]);
+    expect(at(20 * 60 - 30)[0]).toMatchObject({ kind: 'levain', stepKey: feed.key });
+    expect(at(20 * 60 - 30)[0]?.sentence).toBe(
+      'Feed levain for Crescent 1 20:00: ripe starter, flour and water to hand.',
+    );
+  });
+
+  it('call for frozen pieces the evening before they are due, once for each order time', () => {
+    const thaws = [6, 8].map((hour) => ({
+      ...{ productId: 3, product: 'Sugared bun', pieces: 20, dueAt: (24 + hour) * 60 * MIN },
+    }));
+    const at = (hour: number) =>
+      alarms([], hour * 60 * MIN, {
+        ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC', thaws },
+      });
+    expect(at(15.9)).toEqual([]);
+    expect(at(16).map(({ sentence }) => sentence)).toEqual([
+      '20 sugared bun out of the freezer for Fri 06:00: thaw overnight in the cold, covered.',
+    ]);
+    expect(new Set(at(18).map(({ id }) => id)).size).toBe(2);
   });
 
   it('fall silent for everybody once somebody has one', () => {

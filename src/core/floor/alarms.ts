@@ -1,4 +1,4 @@
-import { clockTime, MINUTE, type Instant } from '../time/local';
+import { clockTime, dayTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { readyAt, type FloorDough } from './agenda';
 import { cooling, coolingWords, type CoolingRule } from './cooling';
@@ -13,10 +13,39 @@ export interface Leads {
   wash: number;
   /** Butter taken out of the cold before it is wanted. */
   butter: number;
+  /** Starter, flour and water to hand before a levain or sponge is set. */
+  levain: number;
+  /** Frozen pieces out of the freezer before they are due. */
+  thaw: number;
+}
+
+/** A probe of a place with limits that has not said anything for longer than it is believed. */
+export interface SilentProbe {
+  label: string;
+  since: Instant;
+}
+
+/** Pieces that come out of the freezer for an order, since no dough makes them. */
+export interface Thaw {
+  productId: number;
+  product: string;
+  pieces: number;
+  dueAt: Instant;
 }
 
 export type AlarmKind =
-  'preheat' | 'wash' | 'butter' | 'alive' | 'ready' | 'turn-trays' | 'out' | 'place' | 'cooling';
+  | 'preheat'
+  | 'wash'
+  | 'butter'
+  | 'levain'
+  | 'thaw'
+  | 'alive'
+  | 'ready'
+  | 'turn-trays'
+  | 'out'
+  | 'place'
+  | 'silent'
+  | 'cooling';
 
 /** Something that somebody has to do or look at now, though no step of the plan says so. */
 export interface Alarm {
@@ -43,7 +72,8 @@ export interface AlarmTaken {
 const STILL_HOT = 30;
 
 type Step = FloorDough['steps'][number];
-type Draft = Omit<Alarm, 'takenBy'>;
+/** An alarm before it is known to be due: most never are, and times of day are slow to say. */
+type Draft = Omit<Alarm, 'takenBy' | 'sentence'> & { sentence: () => string };
 
 /**
  * The alarms of the floor, the earliest first: those that are due, and those of the next `ahead` minutes. They follow from
@@ -56,6 +86,8 @@ export function alarms(
     leads,
     taken,
     excursions = [],
+    thaws = [],
+    silent = [],
     zone,
     ahead = 0,
     coolingRule,
@@ -63,6 +95,8 @@ export function alarms(
     leads: Leads;
     taken: readonly AlarmTaken[];
     excursions?: readonly Excursion[];
+    thaws?: readonly Thaw[];
+    silent?: readonly SilentProbe[];
     zone: string;
     ahead?: number;
     coolingRule: CoolingRule;
@@ -82,9 +116,10 @@ export function alarms(
       ...cooled(dough, step, now, coolingRule, zone),
     ]),
   );
-  return [...called, ...excursions.map(ofPlace)]
+  const frozen = thaws.map((thaw) => thawed(thaw, leads, zone));
+  return [...called, ...frozen, ...excursions.map(ofPlace), ...silence(silent, now)]
     .filter(({ at }) => at <= now + ahead * MINUTE)
-    .map((alarm) => ({ ...alarm, takenBy: by.get(alarm.id) ?? null }))
+    .map((alarm) => ({ ...alarm, sentence: alarm.sentence(), takenBy: by.get(alarm.id) ?? null }))
     .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
 }
 
@@ -117,7 +152,7 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
-  const sentence = `Heat the oven to ${setting} °C; ${dough.name} goes in ${clockTime(start, zone)}.`;
+  const sentence = () => `Heat the oven to ${setting} °C; ${dough.name} goes in ${clockTime(start, zone)}.`;
   return [{ ...named('preheat', dough, step), at, sentence }];
 }
 
@@ -132,7 +167,7 @@ function cooled(dough: FloorDough, step: Step, now: Instant, rule: CoolingRule, 
   const due = found.passed?.by ?? (found.next ? found.next.by - COOLING_LEAD * MINUTE : null);
   if (due === null) return [];
   const { id, ...of } = named('cooling', dough, step);
-  const sentence = `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone)}`;
+  const sentence = () => `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone)}`;
   return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, sentence }];
 }
 
@@ -140,13 +175,13 @@ function cooled(dough: FloorDough, step: Step, now: Instant, rule: CoolingRule, 
 function prepared(dough: FloorDough, step: Step, now: Instant, leads: Leads, zone: string): Draft[] | null {
   if (!isOpen(dough, step)) return null;
   const { start } = stepTimes(dough, step, now);
-  const when = clockTime(Math.max(now, start), zone);
+  const when = () => clockTime(Math.max(now, start), zone);
   if (step.step.kind === 'wash')
     return [
       {
         ...named('wash', dough, step),
         at: start - leads.wash * MINUTE,
-        sentence: `Mix the wash; ${dough.name} is brushed ${when}. Keep it cold, at most 2 h out.`,
+        sentence: () => `Mix the wash; ${dough.name} is brushed ${when()}. Keep it cold, at most 2 h out.`,
       },
     ];
   if (step.step.kind === 'move' && step.step.branch === 'butter')
@@ -154,7 +189,16 @@ function prepared(dough: FloorDough, step: Step, now: Instant, leads: Leads, zon
       {
         ...named('butter', dough, step),
         at: start - leads.butter * MINUTE,
-        sentence: `Butter out of the cold for ${dough.name} ${when}.`,
+        sentence: () => `Butter out of the cold for ${dough.name} ${when()}.`,
+      },
+    ];
+  if (step.step.work && (step.step.branch === 'levain' || step.step.branch === 'sponge'))
+    return [
+      {
+        ...named('levain', dough, step),
+        at: start - leads.levain * MINUTE,
+        sentence: () =>
+          `${step.label} for ${dough.name} ${when()}: ${step.step.branch === 'levain' ? 'ripe starter' : 'yeast'}, flour and water to hand.`,
       },
     ];
   return null;
@@ -173,14 +217,14 @@ function watched(dough: FloorDough, step: Step): Draft[] | null {
       {
         ...named('turn-trays', dough, step),
         at: half,
-        sentence: `${name}: turn the trays round, swap the levels.`,
+        sentence: () => `${name}: turn the trays round, swap the levels.`,
       },
       // Each "a little longer" asks anew.
       {
         ...named('out', dough, step),
         id: `out/${dough.id}/${step.key}/${ready}`,
         at: ready,
-        sentence: `${name} should be done: colour, core, out.`,
+        sentence: () => `${name} should be done: colour, core, out.`,
       },
     ];
   }
@@ -192,7 +236,7 @@ function watched(dough: FloorDough, step: Step): Draft[] | null {
         ...named('alive', dough, step),
         id: id('alive'),
         at: ready,
-        sentence: `${name} should be ready: is it alive?`,
+        sentence: () => `${name} should be ready: is it alive?`,
       },
     ];
   if (!step.risen) return null;
@@ -201,7 +245,30 @@ function watched(dough: FloorDough, step: Step): Draft[] | null {
       ...named('ready', dough, step),
       id: id('ready'),
       at: ready,
-      sentence: `${name} should be ready: look.`,
+      sentence: () => `${name} should be ready: look.`,
+    },
+  ];
+}
+
+function thawed({ productId, product, pieces, dueAt }: Thaw, leads: Leads, zone: string): Draft {
+  return {
+    ...{ id: `thaw/${productId}/${dueAt}`, kind: 'thaw', doughId: null, stepKey: null },
+    at: dueAt - leads.thaw * MINUTE,
+    sentence: () =>
+      `${pieces} ${product.toLowerCase()} out of the freezer for ${dayTime(dueAt, zone)}: thaw overnight in the cold, covered.`,
+  };
+}
+
+/** One call for all of them: it is the gateway more often than the batteries. */
+function silence(probes: readonly SilentProbe[], now: Instant): Draft[] {
+  const [first] = [...probes].sort((a, b) => b.since - a.since);
+  if (!first) return [];
+  const names = probes.map(({ label }) => label).join(', ');
+  return [
+    {
+      ...{ id: `silent/${first.since}`, kind: 'silent', doughId: null, stepKey: null, at: now },
+      sentence: () =>
+        `No word from the probe of ${names} for ${duration(Math.round((now - first.since) / MINUTE))}: read the thermometer, tell it on Rooms; battery, gateway.`,
     },
   ];
 }
@@ -211,6 +278,7 @@ function ofPlace({ place, label, celsius, limit, since, at }: Excursion): Draft 
   const held = duration(Math.round((at - since) / MINUTE));
   return {
     ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
-    sentence: `${label} ${shown} °C for ${held}, ${celsius > limit ? 'above' : 'below'} ${limit} °C: door, fan, load.`,
+    sentence: () =>
+      `${label} ${shown} °C for ${held}, ${celsius > limit ? 'above' : 'below'} ${limit} °C: door, fan, load.`,
   };
 }

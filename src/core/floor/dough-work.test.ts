@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough, smallDough } from '../../../test-support/floor';
 import { readyAt } from './agenda';
-import { doseOf, knownOf } from './known';
+import { doseOf, knownOf, type Needles } from './known';
 import { misfits } from './misfit';
 import { foldDough } from './state';
 
@@ -84,6 +84,51 @@ describe('what is known of a dough’s steps', () => {
   it('is the last temperature that was measured', () => {
     const warm = did('temperature', 'mix', 14, { celsius: 26.5 });
     expect(known([...mixed, warm], 20).get('mix')?.reading).toEqual({ minute: 14, celsius: 26.5 });
+  });
+});
+
+describe('where a dough stands, and the needle in it', () => {
+  const put = (minute: number, needle: string | null) =>
+    did('needle', 'retard', minute, { data: { kind: 'needle', needle } });
+  const moved = (minute: number, place: string) =>
+    did('move', 'retard', minute, { data: { kind: 'moved', place } });
+  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
+  const today = { retarder: { celsius: 6, kind: 'fridge' }, bakery: { celsius: 22, kind: 'room' } } as const;
+  const known = (events: ReturnType<typeof did>[], needles: Needles) =>
+    knownOf(smallDough(), foldDough(smallDough(), events), planned, today, 200 * MIN, 1, {
+      needles,
+    }).steps.get('retard');
+  const said = (minute: number, celsius: number) => new Map([['needle-1', { celsius, at: minute * MIN }]]);
+
+  it('is the last word of each, taken back by an undo', () => {
+    const first = put(20, 'needle-1');
+    expect(retard([...mixed, first]).needle).toEqual({ id: 'needle-1', at: 20 * MIN });
+    expect(retard([...mixed, first, put(90, null)]).needle).toBeNull();
+    expect(retard([...mixed, first, did('undo', 'retard', 30, { undoes: first.id })]).needle).toBeNull();
+    expect(retard([...mixed, moved(60, 'bakery')]).moved).toEqual({
+      ...{ place: 'bakery', shelf: null, at: 60 * MIN },
+    });
+    const shelved = did('move', 'retard', 90, { data: { kind: 'moved', place: 'bakery', shelf: 4 } });
+    expect(retard([...mixed, moved(60, 'bakery'), shelved]).moved).toEqual({
+      ...{ place: 'bakery', shelf: 4, at: 60 * MIN },
+    });
+  });
+
+  it('is measured by the needle from when it went in, and by whoever told it last', () => {
+    const events = [...mixed, put(20, 'needle-1')];
+    expect(known(events, said(60, 12.5))?.reading).toEqual({ minute: 45, celsius: 12.5 });
+    expect(known(events, said(18, 12.5))?.reading).toBeUndefined();
+    const told = did('temperature', 'retard', 90, { celsius: 8 });
+    expect(known([...events, told], said(60, 12.5))?.reading).toEqual({ minute: 75, celsius: 8 });
+    expect(known([...mixed, put(20, 'needle-2')], said(60, 12.5))?.reading).toBeUndefined();
+  });
+
+  it('has around it what its new place has, and before that what the old one had', () => {
+    expect(known([...mixed, moved(75, 'bakery')], new Map())).toMatchObject({
+      around: 22,
+      moved: { minute: 60, before: 4 },
+    });
+    expect(known([...mixed, moved(75, 'cellar')], new Map())?.moved).toBeUndefined();
   });
 });
 

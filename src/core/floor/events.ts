@@ -17,6 +17,10 @@ export const FLOOR_EVENT_KINDS = [
   'marks',
   /** Somebody says that they will do a step. */
   'take',
+  /** A probe's needle put into a dough that waits, or taken out; a dough that waits put somewhere else. */
+  ...(['needle', 'move'] as const),
+  /** On which decks of the oven a load is. */
+  'deck',
 ] as const;
 export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
 
@@ -94,12 +98,38 @@ export interface Counted {
   waste: number;
 }
 
+/** A needle is in the dough from now on; null: none is any more. */
+export interface NeedleIn {
+  kind: 'needle';
+  needle: string | null;
+}
+
+/** Where a dough that waits stands from now on: the place of the house, and which of its shelves, counted from 1. */
+export interface Moved {
+  kind: 'moved';
+  place: string;
+  shelf?: number;
+}
+
+/** A load is on these decks of the oven, counted from 1. */
+export interface OnDecks {
+  kind: 'decks';
+  decks: number[];
+}
+
 /** What the floor records for itself; a state keeps it in order. */
 export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted | Marked;
 
 /** What an event carries beyond who, when and where; by its own kind. */
 export type EventData =
-  { kind: 'verdict'; verdict: Verdict } | AliveAnswer | MixConditions | MixChange | FloorRecord;
+  | { kind: 'verdict'; verdict: Verdict }
+  | AliveAnswer
+  | MixConditions
+  | MixChange
+  | NeedleIn
+  | Moved
+  | OnDecks
+  | FloorRecord;
 
 /**
  * One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing; ids of one

@@ -1,6 +1,7 @@
 import { taskId } from '../route/problem';
 import type { Instant } from '../time/local';
 import type { FloorDough } from './agenda';
+import { STATIONS } from './bench-for';
 import type { Machine, Person } from './board';
 import type { Duty } from './rota';
 import { isHandsOn } from './state';
@@ -25,9 +26,6 @@ export interface GroupRow {
   items: GroupItem[];
 }
 
-/** Stations where doughs are worked on or stand; trays and tins move with them. */
-const STATIONS = ['mixer', 'bench', 'sheeter', 'proofer', 'oven'];
-
 function itemOf(dough: FloorDough, step: FloorDough['steps'][number], now: Instant): GroupItem {
   const { start, end } = stepTimes(dough, step, now);
   return {
@@ -49,7 +47,7 @@ export function byStation(
   now: Instant,
 ): GroupRow[] {
   return machines
-    .filter(({ id }) => STATIONS.includes(id))
+    .filter(({ id }) => (STATIONS as readonly string[]).includes(id))
     .map(({ id, label }) => ({
       id,
       name: label,

@@ -1,13 +1,14 @@
 import { MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { agenda, type AgendaItem, type FloorDough } from './agenda';
+import { lastMeasured, type Needles } from './known';
 import { countTurns, turnWords } from './turns';
 
 /** Where one dough stands, as the next shift has to know it. */
 export interface Standing {
   dough: FloorDough;
   /** What is going on with it, and since when. */
-  now: { label: string; since: Instant; place: string | null; until: Instant }[];
+  now: { label: string; since: Instant; place: string | null; shelf: number | null; until: Instant }[];
   /** "turn 2 of 3 done"; null for a dough without turns. */
   turns: string | null;
   /** The last temperature told of it. */
@@ -37,11 +38,15 @@ const MATTERS = 10;
 const VERDICTS = { under: 'not risen enough', over: 'risen too far' } as const;
 
 /** The page that writes itself for a change of shift. */
-export function handover(doughs: readonly FloorDough[], now: Instant): Handover {
+export function handover(
+  doughs: readonly FloorDough[],
+  now: Instant,
+  needles: Needles = new Map(),
+): Handover {
   const open = doughs.filter(({ state }) => state.started && !state.finished);
   const { next, coming } = agenda(doughs, now, AHEAD * 60);
   return {
-    standing: open.map((dough) => standingOf(dough)),
+    standing: open.map((dough) => standingOf(dough, needles)),
     coming: [...next, ...coming]
       .filter(({ inMinutes }) => inMinutes <= AHEAD * 60)
       .sort((a, b) => a.inMinutes - b.inMinutes),
@@ -52,9 +57,9 @@ export function handover(doughs: readonly FloorDough[], now: Instant): Handover 
   };
 }
 
-function standingOf(dough: FloorDough): Standing {
+function standingOf(dough: FloorDough, needles: Needles): Standing {
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
-  const temperatures = [...dough.state.steps.values()].flatMap((state) => state.temperatures);
+  const temperatures = [...dough.state.steps.values()].flatMap((state) => lastMeasured(state, needles) ?? []);
   const last = temperatures.reduce<Standing['measured']>(
     (newest, one) => (newest && newest.at > one.at ? newest : one),
     null,
@@ -66,7 +71,13 @@ function standingOf(dough: FloorDough): Standing {
       if (state?.status !== 'running') return [];
       const since = state.startedAt ?? step.plannedStart;
       return [
-        { label: step.label, since, place: step.step.place ?? null, until: Math.max(step.plannedEnd, since) },
+        {
+          label: step.label,
+          since,
+          place: state.moved?.place ?? step.step.place ?? null,
+          shelf: state.moved?.shelf ?? null,
+          until: Math.max(step.plannedEnd, since),
+        },
       ];
     }),
     turns: turns && turnWords(turns),

@@ -1,10 +1,46 @@
-import type { ExpandedDough } from '../route/expand';
+import type { DoughStep, ExpandedDough } from '../route/expand';
 import type { Known, KnownStep, Today } from '../route/windows';
 import { MINUTE, type Instant } from '../time/local';
-import { isHandsOn, type DoughState } from './state';
+import { correctionOn, type Decks } from './decks';
+import { isHandsOn, type DoughState, type StepState } from './state';
 
 /** Planned times of steps by key. */
 export type PlannedTimes = ReadonlyMap<string, { plannedStart: Instant; plannedEnd: Instant }>;
+
+/** What each needle last said, by its id. */
+export type Needles = ReadonlyMap<string, { celsius: number; at: Instant }>;
+
+/** Needles of a board that have said something, by id. */
+export function needlesSay(needles: readonly { id: string; celsius: number | null; at: Instant }[]): Needles {
+  return new Map(
+    needles.flatMap(({ id, celsius, at }) => (celsius === null ? [] : [[id, { celsius, at }] as const])),
+  );
+}
+
+/** The last word on how warm a dough is: told by somebody, or by the needle that is in it now. */
+export function lastMeasured(
+  { temperatures, needle, status }: Pick<StepState, 'temperatures' | 'needle' | 'status'>,
+  needles: Needles,
+): { celsius: number; at: Instant } | null {
+  const told = temperatures.at(-1) ?? null;
+  const said = needle && status === 'running' ? needles.get(needle.id) : undefined;
+  if (!needle || !said || said.at < needle.at) return told;
+  return told && told.at > said.at ? told : said;
+}
+
+/** What is around a dough where it stands, and since when if it was put there meanwhile. */
+function standing(
+  { step }: DoughStep,
+  { moved, startedAt }: StepState,
+  today: Today,
+): Pick<KnownStep, 'around' | 'moved'> {
+  const usual = step.place === undefined ? undefined : today[step.place];
+  const here = moved ? today[moved.place] : usual;
+  if (!here) return {};
+  if (!moved || startedAt === null) return { around: here.celsius };
+  const minute = Math.max(0, (moved.at - startedAt) / MINUTE);
+  return { around: here.celsius, moved: { minute, before: usual?.celsius ?? step.around } };
+}
 
 /**
  * What plan and events say of a dough's steps, for working out its windows: how long a step was, or is planned; how warm
@@ -17,6 +53,7 @@ export function knownOf(
   today: Today,
   now: Instant,
   dose: number,
+  { needles = new Map(), decks }: { needles?: Needles; decks?: Pick<Decks, 'whole' | 'each'> } = {},
 ): Known {
   const steps = new Map<string, KnownStep>();
   for (const step of dough.steps) {
@@ -32,9 +69,11 @@ export function knownOf(
       const end = times?.plannedEnd ?? startedAt + step.target * MINUTE;
       known.minutes = (Math.max(end, now) - startedAt) / MINUTE;
     } else if (times && !isHandsOn(step)) known.minutes = (times.plannedEnd - times.plannedStart) / MINUTE;
-    const place = step.step.place === undefined ? undefined : today[step.step.place];
-    if (state.status === 'running' && place && step.step.kind !== 'bake') known.around = place.celsius;
-    const measured = state.temperatures.at(-1);
+    if (state.status === 'running' && step.step.kind !== 'bake')
+      Object.assign(known, standing(step, state, today));
+    if (state.status === 'running' && step.step.kind === 'bake' && decks)
+      known.stretched = correctionOn(state.decks ?? [], decks);
+    const measured = lastMeasured(state, needles);
     if (measured) {
       const since = (measured.at - (startedAt ?? measured.at)) / MINUTE;
       known.reading = { minute: Math.max(0, since), celsius: measured.celsius };

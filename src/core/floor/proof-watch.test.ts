@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
-import { meetings, proofWatch } from './proof-watch';
+import { meetings, type CoolPlace } from './meetings';
+import { proofWatch } from './proof-watch';
 import { ovenLoads } from './oven-loads';
 import { handover } from './handover';
 import type { FloorDough } from './agenda';
@@ -63,17 +64,57 @@ describe('the proof watch', () => {
     const full = proofWatch([standing(PROOF, 1000), baking], { ...OVEN, capacity: 7 }, 1030 * MIN);
     expect(full[0]?.bake?.free).toBe(1038 * MIN);
   });
+});
 
-  it('sees two loads that meet at the oven, and whether the second can wait', () => {
+describe('two loads that meet at the oven', () => {
+  const meeting = (oven = OVEN, places: CoolPlace[] = []) => {
     const doughs = [
       named(standing(PROOF, 1000), 1, 'Crescent 1'),
       named(standing(PROOF, 1005), 2, 'Crescent 2'),
     ];
-    const watched = proofWatch(doughs, OVEN, 1010 * MIN);
-    expect(meetings(watched, OVEN, 'UTC')).toEqual([]);
-    const [meeting] = meetings(watched, { ...OVEN, capacity: 6 }, 'UTC');
-    expect(meeting).toMatchObject({ wait: 13, tooLong: false });
-    expect(meeting?.sentence).toContain('Crescent 2 would wait 13 min');
+    return meetings(proofWatch(doughs, oven, 1010 * MIN), oven, 'UTC', places)[0];
+  };
+  const FOUR_TRAYS = { ...OVEN, capacity: 6 };
+
+  it('are none where both go in together; else the second’s wait is told, and whether it can', () => {
+    expect(meeting()).toBeUndefined();
+    expect(meeting(FOUR_TRAYS)).toMatchObject({ wait: 13, tooLong: false });
+    expect(meeting(FOUR_TRAYS)?.sentence).toContain('Crescent 2 would wait 13 min');
+  });
+
+  it('can be split where some trays have room beside the first', () => {
+    expect(meeting(FOUR_TRAYS)?.ways).toContainEqual({
+      kind: 'split',
+      words: 'Split it: 2 of its 4 trays go in with Crescent 1, 2 after it.',
+    });
+    expect(meeting({ ...OVEN, capacity: 4 })?.ways).toEqual([]);
+  });
+
+  it('can wait in the cold, in the coldest place that does not freeze them', () => {
+    const places = [
+      { place: 'freezer', label: 'Freezer', celsius: -18 },
+      { place: 'retarder', label: 'Retarder', celsius: 3.6 },
+      { place: 'bakery', label: 'Bakery', celsius: 22 },
+    ];
+    expect(meeting({ ...OVEN, capacity: 4 }, places)?.ways).toEqual([
+      {
+        ...{ kind: 'cooler', doughId: 2, stepKey: PROOF, place: 'retarder' },
+        words: 'Crescent 2 into the retarder, 4 °C',
+      },
+    ]);
+    expect(meeting({ ...OVEN, capacity: 4 }, places.slice(2))?.ways).toEqual([]);
+  });
+
+  it('are baked the other way round where that makes less of a wait', () => {
+    const slow = named(standing(PROOF, 1000), 1, 'Crescent 1');
+    const steps = slow.steps.map((step) => (step.step.kind === 'bake' ? { ...step, target: 40 } : step));
+    const doughs = [{ ...slow, steps }, named(standing(PROOF, 1005), 2, 'Crescent 2')];
+    const small = { ...OVEN, capacity: 4 };
+    const [found] = meetings(proofWatch(doughs, small, 1010 * MIN), small, 'UTC');
+    expect(found?.wait).toBe(35);
+    expect(found?.ways).toEqual([
+      { kind: 'order', words: 'Bake Crescent 2 first: Crescent 1 then waits 23 min.' },
+    ]);
   });
 });
 

@@ -1,5 +1,4 @@
-import { clockTime, MINUTE, type Instant } from '../time/local';
-import { duration } from '../units/format';
+import { MINUTE, type Instant } from '../time/local';
 import { agenda, readyAt, type FloorDough } from './agenda';
 import { stepTimes } from './times';
 
@@ -19,17 +18,7 @@ export interface Watched {
   bake: { setting: number; trays: number; minutes: number; planned: Instant; free: Instant } | null;
 }
 
-/** Two loads that will be ready together for one oven. */
-export interface Meeting {
-  first: Watched;
-  second: Watched;
-  /** Minutes that the second would wait beyond its best. */
-  wait: number;
-  /** It would wait longer than it can. */
-  tooLong: boolean;
-  sentence: string;
-}
-
+/** What an oven takes at once, and how long it needs for another setting, minutes. */
 export interface Oven {
   capacity: number;
   changeover: number;
@@ -116,39 +105,3 @@ function ovenFree(
   }
   return free;
 }
-
-/** Loads that are ready together within some hours and do not go into the oven together. */
-export function meetings(watched: readonly Watched[], oven: Oven, zone: string): Meeting[] {
-  const loads = watched.filter(({ bake }) => bake !== null);
-  return loads.flatMap((first, i) =>
-    loads.slice(i + 1).flatMap((second) => {
-      const [a, b] = [first.bake, second.bake] as [
-        NonNullable<Watched['bake']>,
-        NonNullable<Watched['bake']>,
-      ];
-      const together = a.setting === b.setting && a.trays + b.trays <= oven.capacity;
-      if (together) return [];
-      const change = a.setting === b.setting ? 0 : oven.changeover;
-      const free = Math.max(first.best, a.free) + (a.minutes + change) * MINUTE;
-      const wait = Math.round((free - second.best) / MINUTE);
-      if (wait <= 0) return [];
-      const tooLong = free > second.latest;
-      const why =
-        a.setting === b.setting
-          ? 'the oven has no room for both'
-          : `${a.setting} and ${b.setting} °C do not go together`;
-      const then = tooLong
-        ? `It can only wait until ${clockTime(second.latest, zone)}: put one of them cooler now, bake it first, or split the load.`
-        : `That is within its time, until ${clockTime(second.latest, zone)}.`;
-      return [
-        {
-          ...{ first, second, wait, tooLong },
-          sentence: `${nameOf(first)} and ${nameOf(second)} are ready together, and ${why}. ${nameOf(second)} would wait ${duration(wait)}. ${then}`,
-        },
-      ];
-    }),
-  );
-}
-
-const nameOf = ({ dough, step }: Watched) =>
-  step.load && step.load.of > 1 ? `${dough.name}, load ${step.load.nth}` : dough.name;

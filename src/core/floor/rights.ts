@@ -11,6 +11,9 @@ const TICKS: readonly FloorEvent['kind'][] = [
   'note',
   'count',
   'weigh',
+  'needle',
+  'move',
+  'deck',
 ];
 
 /** Tells whether somebody of this role may record such an event. */

@@ -32,6 +32,8 @@ const BREAK = 15;
 /** Where somebody stands in the day, as the duties are given out. */
 interface Hand {
   person: Person;
+  /** When they are there. */
+  there: Presence[];
   busyUntil: Instant;
   /** Since when there was no stop. */
   since: Instant;
@@ -53,7 +55,8 @@ export function rota(
   presences: readonly Presence[],
 ): Duty[] {
   const hands = people.map((person): Hand => {
-    return { person, busyUntil: 0, since: 0, strain: 0, lastDough: null, lastEnd: 0 };
+    const there = presences.filter(({ personId }) => personId === person.id);
+    return { person, there, busyUntil: 0, since: 0, strain: 0, lastDough: null, lastEnd: 0 };
   });
   return stepsOf(doughs).map((duty) => {
     const wanted = duty.missing;
@@ -62,7 +65,7 @@ export function rota(
       .sort((a, b) => a.worth - b.worth || a.hand.person.id - b.hand.person.id)
       .map(({ hand }) => hand);
     const [staying, leaving] = [true, false].map((throughout) =>
-      inOrder.filter((hand) => canDo(hand, duty, presences, throughout)),
+      inOrder.filter((hand) => canDo(hand, duty, throughout)),
     ) as [Hand[], Hand[]];
     // Who leaves in the middle hands over; better somebody who stays.
     const chosen = [...new Set([...staying, ...leaving])].slice(0, wanted);
@@ -95,9 +98,8 @@ function stepsOf(doughs: readonly BoardDough[]): Duty[] {
 }
 
 function canDo(
-  { person, busyUntil }: Hand,
+  { person, there, busyUntil }: Hand,
   { start, end, skill }: Duty,
-  presences: readonly Presence[],
   throughout: boolean,
 ): boolean {
   // Nobody's skills said: everything.
@@ -106,12 +108,7 @@ function canDo(
   return (
     knows &&
     busyUntil <= start &&
-    presences.some(
-      (there) =>
-        there.personId === person.id &&
-        there.start <= start &&
-        there.end >= (throughout ? end : start + MINUTE),
-    )
+    there.some((span) => span.start <= start && span.end >= (throughout ? end : start + MINUTE))
   );
 }
 

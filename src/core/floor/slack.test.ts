@@ -17,6 +17,7 @@ function dough(dueMinute: number, events: FloorEvent[]): BoardDough {
         dueAt: dueMinute * MIN,
         freshFor: 60,
         piece: SMALL_PRODUCT.piece,
+        allergens: [],
       },
     ],
     steps: steps.map((step) => ({ ...step, plannedStart: 0, plannedEnd: 0 })),

@@ -32,6 +32,12 @@ export interface StepState {
   /** Not ready before, by the last look; null where nobody has said so. */
   notBefore: Instant | null;
   conditions: MixConditions | null;
+  /** Decks of the oven that a load is on; null where nobody has said. */
+  decks: number[] | null;
+  /** The needle that is in it, and since when; only where it is said. */
+  needle: { id: string; at: Instant } | null;
+  /** Where it stands since somebody has put it there; null while it stands where the route has it. */
+  moved: { place: string; shelf: number | null; at: Instant } | null;
   changes: MixChange[];
   /** Folds, checks, weights and trimmings, in the order in which they happened. */
   records: { data: FloorRecord; at: Instant; personId: number }[];
@@ -129,6 +135,9 @@ function freshState(key: string): StepState {
     alive: [],
     notBefore: null,
     conditions: null,
+    decks: null,
+    needle: null,
+    moved: null,
     changes: [],
     records: [],
     startable: false,
@@ -174,6 +183,19 @@ function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
       return;
     case 'conditions':
       state.conditions = data;
+      return;
+    case 'needle':
+      state.needle = data.needle === null ? null : { id: data.needle, at };
+      return;
+    case 'decks':
+      state.decks = data.decks;
+      return;
+    case 'moved':
+      // On another shelf of the same place it is as warm as before, and has been there for as long.
+      state.moved = {
+        ...{ place: data.place, shelf: data.shelf ?? null },
+        at: state.moved?.place === data.place ? state.moved.at : at,
+      };
       return;
     case 'alive':
       state.alive.push({ ...data, at, personId });

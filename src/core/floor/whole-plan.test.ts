@@ -32,7 +32,10 @@ function dough(from: number, events: FloorEvent[] = []): BoardDough {
   return {
     ...{ id: 1, name: 'Crescent 1', kg: 2.5, bowls: 1, lamination: null, links, steps: timed },
     outputs: [
-      { id: 5, product: 'Butter crescent', pieces: 40, dueAt: at(minute + 60), freshFor: 150, piece: PIECE },
+      {
+        ...{ id: 5, product: 'Butter crescent', pieces: 40, dueAt: at(minute + 60), freshFor: 150 },
+        ...{ piece: PIECE, allergens: [] },
+      },
     ],
     events: events.map((event) => ({ ...event, at: DAWN + event.at })),
   };

@@ -3,7 +3,7 @@ import type { PieceSize } from '../cutting/piece';
 import type { Piece } from '../heat/mode';
 import type { Scheme } from '../lamination/scheme';
 import type { Fold } from '../lamination/stack';
-import type { Filling } from '../shaping/filling';
+import type { Dressing } from '../shaping/topping';
 import type { ShapeKind } from '../shaping/shapes';
 
 /**
@@ -124,7 +124,7 @@ export interface Rise {
 }
 
 /** Pieces per tray with room to double, and grams of dough a piece. */
-export interface PieceSpec {
+export interface PieceSpec extends Dressing {
   grams: number;
   perTray: number;
   /** Share of the dough lost to trimmings, 0 to below 1. */
@@ -136,7 +136,6 @@ export interface PieceSpec {
   /** Tins a piece is baked in: one for a loaf; none where nothing is said. */
   tins?: number;
   shape?: ShapeKind;
-  filling?: Filling;
   /** The product that this one is a variant of: the same piece with another filling. */
   variantOf?: string;
 }

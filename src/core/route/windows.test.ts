@@ -104,6 +104,26 @@ describe('the window of a proof', () => {
     );
   });
 
+  it('is later where the load was put into the cold, the earlier the later', () => {
+    const putAway = (minute: number) =>
+      step(
+        settled(usual, { steps: new Map([['5.1.proof', { around: 4, moved: { minute, before: 26 } }]]) }),
+        '5.1.proof',
+      ).target;
+    const never = step(settled(), '5.1.proof').target;
+    expect(putAway(60)).toBeGreaterThan(never);
+    expect(putAway(30)).toBeGreaterThan(putAway(60));
+    const all = settled(usual, { steps: new Map([['5.1.proof', { around: 4 }]]) });
+    expect(Math.abs(putAway(0) - step(all, '5.1.proof').target)).toBeLessThan(3);
+    // What is measured after it was moved counts, and not what is reckoned.
+    const measured = { around: 4, moved: { minute: 30, before: 26 }, reading: { minute: 40, celsius: 20 } };
+    const warm = settled(usual, { steps: new Map([['5.1.proof', measured]]) });
+    const cold = settled(usual, {
+      steps: new Map([['5.1.proof', { ...measured, reading: { minute: 40, celsius: 8 } }]]),
+    });
+    expect(step(warm, '5.1.proof').target).toBeLessThan(step(cold, '5.1.proof').target);
+  });
+
   it('goes on from the temperature that was measured in the dough, and not from what was reckoned', () => {
     const measured = (celsius: number) => ({
       steps: new Map([['5.1.proof', { reading: { minute: 20, celsius } }]]),

@@ -26,6 +26,10 @@ export interface KnownStep {
   reading?: { minute: number; celsius: number };
   /** How warm it is around the dough at this moment, as measured where it stands. */
   around?: number;
+  /** It was put there so many minutes after its start; what was around it before, °C. */
+  moved?: { minute: number; before: number };
+  /** How many times as long as written the oven takes, where the step is in it. */
+  stretched?: number;
   /** It cannot end before it is this long: somebody looked, and it was not ready. */
   atLeast?: number;
   /** How a rise under way looked, so many minutes after it began. */
@@ -119,13 +123,14 @@ function settle(
   // The route's own step stays the object it was: many doughs share it on their way to the browser.
   let done: DoughStep = { ...step, around, settling };
   if (route.until !== undefined && mode) done = restUntil(done, mode, start, route.until);
+  const reading = readingOf(known, start, settling);
   const phase = route.rise?.phase;
   const rise = phase && rises[phase];
   const risen = { ...before?.risen };
   if (phase && rise) {
     const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
     const already = risen[phase] ?? 0;
-    const along = (minutes: number) => courseOf(start, around, settling, minutes, known?.reading);
+    const along = (minutes: number) => courseOf(start, around, settling, minutes, reading);
     if (route.rise?.decides) done = riseUntil(done, fermentation, rise, along(LONGEST_RISE), already);
     const length = known?.minutes ?? done.target;
     const now = already + progressAlong(fermentation, along(Math.max(1, length)), length);
@@ -133,18 +138,29 @@ function settle(
     // In minutes of the undosed rise: what a verdict on it teaches.
     done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
   }
+  if (known?.stretched !== undefined) done = stretched(done, known.stretched);
   if (known?.judged && route.rise) done = judgedOnTheSpot(done, known.judged);
   if (known?.atLeast !== undefined && known.atLeast > done.min) done = atLeast(done, known.atLeast);
   const length = known?.minutes ?? done.target;
   // Where the dough was measured it goes on from there, and not from where it was reckoned to be.
-  const [from, since] = known?.reading
-    ? [known.reading.celsius, known.reading.minute]
-    : [route.gives ?? start, 0];
+  const [from, since] = reading ? [reading.celsius, reading.minute] : [route.gives ?? start, 0];
   const celsius =
-    route.gives !== undefined && !known?.reading
+    route.gives !== undefined && !reading
       ? route.gives
       : around + (from - around) * Math.exp(-Math.max(0, length - since) / settling);
   return { done, after: { celsius, risen } };
+}
+
+/**
+ * The last temperature that is known of a dough: measured, or reckoned for the moment when it was put somewhere else, from
+ * what was around it until then.
+ */
+function readingOf(known: KnownStep | undefined, start: number, settling: number): KnownStep['reading'] {
+  const { reading, moved } = known ?? {};
+  if (!moved || (reading && reading.minute >= moved.minute)) return reading;
+  const from = reading ?? { minute: 0, celsius: start };
+  const left = Math.exp(-(moved.minute - from.minute) / settling);
+  return { minute: moved.minute, celsius: moved.before + (from.celsius - moved.before) * left };
 }
 
 /** The dough's own temperature during a step: from its start, or through what was measured, towards what is around it. */
@@ -195,6 +211,16 @@ function judgedOnTheSpot(step: DoughStep, { minutes, verdict }: NonNullable<Know
   const slower = least / step.min;
   const [target, max] = [Math.round(step.target * slower), Math.round(step.max * slower)];
   return { ...step, min: least, target: Math.max(least, target), max: Math.max(least, max) };
+}
+
+/** A bake in an oven that is known to take longer or shorter than written. */
+function stretched(step: DoughStep, by: number): DoughStep {
+  const [min, target, max] = [step.min, step.target, step.max].map((minutes) => Math.round(minutes * by)) as [
+    number,
+    number,
+    number,
+  ];
+  return { ...step, min, target, max };
 }
 
 /** A wait cannot be shorter than `minutes`; best and longest give way where they must. */

@@ -6,6 +6,24 @@ export type Instant = number;
 
 export const MINUTE = 60_000;
 
+/** Clocks change on quarters of an hour, nowhere in between. */
+const QUARTER = 15 * MINUTE;
+/** Offsets of a zone from UTC by quarter of an hour, ms: the calendar is slow, and screens ask it for the same hours all day. */
+const offsets = new Map<string, number>();
+const MOST_OFFSETS = 20_000;
+
+/** A date whose UTC fields are what the wall clock of the zone shows at `at`. */
+function wallClock(at: Instant, zone: string): Date {
+  const key = `${zone} ${Math.floor(at / QUARTER)}`;
+  let offset = offsets.get(key);
+  if (offset === undefined) {
+    offset = -new TZDate(at, zone).getTimezoneOffset() * MINUTE;
+    if (offsets.size >= MOST_OFFSETS) offsets.clear();
+    offsets.set(key, offset);
+  }
+  return new Date(at + offset);
+}
+
 /** The local midnight that begins the day of `at` in the bakery's IANA time zone. */
 export function localMidnight(at: Instant, zone: string): Instant {
   return startOfDay(at, { in: tz(zone) }).getTime();
@@ -31,7 +49,7 @@ export function atLocalMinute(day: Instant, minute: number, zone: string): Insta
 
 /** Day of the week, 1 Monday to 7 Sunday. */
 export function weekday(at: Instant, zone: string): number {
-  return ((new TZDate(at, zone).getDay() + 6) % 7) + 1;
+  return ((wallClock(at, zone).getUTCDay() + 6) % 7) + 1;
 }
 
 /** Reads `2026-11-21T06:30` as a wall-clock time in the zone; null where it is not one. */
@@ -52,10 +70,7 @@ export function parseLocal(text: string, zone: string): Instant | null {
 
 /** Writes a moment as `2026-11-21T06:30` wall-clock time, as form fields want it. */
 export function formatLocal(at: Instant, zone: string): string {
-  const date = new TZDate(at, zone);
-  const two = (n: number) => String(n).padStart(2, '0');
-  const day = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
-  return `${day}T${two(date.getHours())}:${two(date.getMinutes())}`;
+  return wallClock(at, zone).toISOString().slice(0, 16);
 }
 
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
@@ -68,12 +83,12 @@ export function clockTime(at: Instant, zone: string): string {
 
 /** `Fri` */
 export function dayName(at: Instant, zone: string): string {
-  return DAYS[new TZDate(at, zone).getDay()] ?? '';
+  return DAYS[wallClock(at, zone).getUTCDay()] ?? '';
 }
 
 /** `Friday` */
 export function longDayName(at: Instant, zone: string): string {
-  return LONG_DAYS[new TZDate(at, zone).getDay()] ?? '';
+  return LONG_DAYS[wallClock(at, zone).getUTCDay()] ?? '';
 }
 
 /** `Fri 04:30` */

@@ -21,18 +21,28 @@ export interface Presence {
 export function presences(shifts: readonly Shift[], from: Instant, to: Instant, zone: string): Presence[] {
   const found: Presence[] = [];
   // A night shift of the day before may reach into the span.
-  for (let day = addLocalDays(from, -1, zone); day < to; day = addLocalDays(day, 1, zone)) {
+  for (let day = addLocalDays(from, -1, zone), tomorrow = day; day < to; day = tomorrow) {
     const today = weekday(day, zone);
+    tomorrow = addLocalDays(day, 1, zone);
     for (const shift of shifts.filter((s) => s.weekday === today)) {
-      const start = atLocalMinute(day, shift.startMinute, zone);
+      const start = minuteOf(day, shift.startMinute, tomorrow, zone);
       const overnight = shift.endMinute <= shift.startMinute;
-      const end = atLocalMinute(overnight ? addLocalDays(day, 1, zone) : day, shift.endMinute, zone);
+      const end = overnight
+        ? atLocalMinute(tomorrow, shift.endMinute, zone)
+        : minuteOf(day, shift.endMinute, tomorrow, zone);
       if (end > from && start < to) {
         found.push({ personId: shift.personId, start: Math.max(start, from), end: Math.min(end, to) });
       }
     }
   }
   return found.sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+const DAY = 24 * 60 * MINUTE;
+
+/** A minute of a day that begins at midnight `day`; the calendar is asked only where the clocks change, since that is slow. */
+function minuteOf(day: Instant, minute: number, tomorrow: Instant, zone: string): Instant {
+  return tomorrow - day === DAY ? day + minute * MINUTE : atLocalMinute(day, minute, zone);
 }
 
 /**

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adjusted, machineClock, shownTime } from './clock';
 import {
@@ -37,6 +38,39 @@ describe('local time', () => {
     expect(length('2026-03-29')).toBe(23);
     expect(length('2026-10-25')).toBe(25);
     expect(length('2026-11-19')).toBe(24);
+  });
+
+  it('shows at every moment what the calendar of the zone shows, also where clocks change by half an hour', () => {
+    const zones = [BERLIN, 'America/New_York', 'Asia/Kathmandu', 'Australia/Lord_Howe', 'UTC'];
+    const shown = new Map(
+      zones.map((zone) => {
+        const parts = {
+          year: 'numeric',
+          month: '2-digit',
+          day: '2-digit',
+          hour: '2-digit',
+          minute: '2-digit',
+        } as const;
+        return [zone, new Intl.DateTimeFormat('sv-SE', { timeZone: zone, ...parts })];
+      }),
+    );
+    const [from, to] = [Date.UTC(2024, 0, 1) / MINUTE, Date.UTC(2030, 0, 1) / MINUTE];
+    fc.assert(
+      fc.property(fc.integer({ min: from, max: to }), fc.constantFrom(...zones), (minute, zone) => {
+        const expected = shown
+          .get(zone)
+          ?.format(minute * MINUTE)
+          .replace(' ', 'T');
+        expect(formatLocal(minute * MINUTE, zone)).toBe(expected);
+      }),
+      { numRuns: 500 },
+    );
+    // Around each change of the clocks of a year, minute by minute of the hour before and after.
+    for (const change of [at('2026-03-29T03:00'), at('2026-10-25T02:59') + MINUTE])
+      for (let minute = -60; minute < 60; minute += 5) {
+        const moment = change + minute * MINUTE;
+        expect(formatLocal(moment, BERLIN)).toBe(shown.get(BERLIN)?.format(moment).replace(' ', 'T'));
+      }
   });
 
   it('shows the wall clock asked for on such days', () => {

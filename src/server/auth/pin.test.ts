@@ -37,6 +37,24 @@ describe('signing in', () => {
     });
   });
 
+  it('checks a handful of a thousand guesses, and lets none of them in, the right one among them', async () => {
+    const row = await write(
+      house.pool,
+      "INSERT INTO person (name, role, team, pin_hash) VALUES ('Piet', 'baker', 'mixing', ?)",
+      [await hashPin('0777')],
+    );
+    const said: string[] = [];
+    for (let first = 0; first < 1000; first += 20) {
+      const guesses = Array.from({ length: 20 }, (_, i) => String(first + i).padStart(4, '0'));
+      const answers = await Promise.all(guesses.map((pin) => signIn(house.pool, row.id, pin)));
+      said.push(...answers.map((answer) => ('refusal' in answer ? answer.refusal : 'in')));
+    }
+    expect(said).toHaveLength(1000);
+    expect(said).not.toContain('in');
+    expect(said.filter((words) => words === 'That is not Piet’s PIN.').length).toBeLessThanOrEqual(20);
+    expect(said.at(-1)).toMatch(/Too many wrong PINs\. Try again in \d+ s/);
+  });
+
   it('doubles the wait up to ten minutes', () => {
     expect([0, 4, 5, 6, 7, 20].map(waitAfter)).toEqual([0, 0, 10, 20, 40, 600]);
   });

@@ -3,30 +3,25 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/floor/board';
 import { floorDough } from '@/core/floor/board';
 import { formatLocal, MINUTE } from '@/core/time/local';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import { rowsOf } from '../db/rows';
-import { seedDemo } from '../demo/seed';
 import { houseNow } from '../queries/clock';
 import { doughById, doughsDueFrom } from '../queries/doughs';
-import { people } from '../queries/house';
 import { currentProducts } from '../queries/products';
 import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let jonas: Person;
 let productId: (name: string) => number;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  const everybody = await people(house.pool);
-  const named = (name: string) => everybody.find((p) => p.name === name) as Person;
-  [mara, jonas] = [named('Mara'), named('Jonas')];
+  house = await demoHouse();
+  [mara, jonas] = [house.person('Mara'), house.person('Jonas')];
   const products = await currentProducts(house.pool);
   productId = (name) => products.find((p) => p.name === name)?.productId ?? 0;
-  await ok(runCommand('set-clock', mara, { paused: true }));
 });
 afterAll(() => house.close());
 
@@ -243,6 +238,28 @@ describe('recording on the floor', () => {
     });
     await ok(record({ kind: 'undo', undoes: finish }));
     expect(await state()).toMatchObject({ status: 'running' });
+  });
+
+  it('refuses the finish of a start that was taken back meanwhile; of two who start a step the first has it', async () => {
+    const now = await houseNow(house.pool);
+    const found = (await doughsDueFrom(house.pool, now))
+      .flatMap((dough) => dough.steps.map(({ key }) => ({ dough, key })))
+      .find(({ dough: one, key }) => floorDough(one).state.steps.get(key)?.startable);
+    if (!found) throw new Error('Nothing of the demo can be started.');
+    const { dough: open, key: stepKey } = found;
+    const ida = house.person('Ida');
+    const record = (person: Person, part: Record<string, unknown>) =>
+      runCommand('record-event', person, { id: randomUUID(), doughId: open.id, stepKey, ...part });
+    const start = randomUUID();
+    await ok(record(jonas, { kind: 'start', id: start, at: now - 3 * MINUTE }));
+    await ok(record(jonas, { kind: 'undo', undoes: start, at: now - 2 * MINUTE }));
+    expect((await refusal(record(ida, { kind: 'finish' }))).message).toMatch(/has not been started/);
+    await ok(record(jonas, { kind: 'start', at: now - MINUTE }));
+    await ok(record(ida, { kind: 'start' }));
+    const after = await doughById(house.pool, open.id);
+    expect(after && floorDough(after).state.steps.get(stepKey)).toMatchObject({
+      ...{ status: 'running', startedBy: jonas.id, startedAt: now - MINUTE },
+    });
   });
 
   it('counts an event once, however often and at whatever moment it is sent', async () => {

@@ -1,36 +1,29 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/floor/board';
 import type { Lesson } from '@/core/floor/lesson';
 import { misfits } from '@/core/floor/misfit';
 import { floorDough } from '@/core/floor/board';
 import type { Draft } from '@/core/formula/draft';
 import { linesOf } from '@/core/formula/formula';
-import { seedDemo } from '../demo/seed';
 import { rowsOf } from '../db/rows';
-import { takeReadings, takeWeight, lastWeight } from '../intake';
 import { houseNow } from '../queries/clock';
 import { doughById, doughsDueFrom } from '../queries/doughs';
 import { evidence, learntMixing, mixSubject } from '../queries/evidence';
 import { currentFormulas, formulaVersions } from '../queries/formulas';
-import { people } from '../queries/house';
 import { mixSheet } from '../queries/mix';
-import { places } from '../queries/places';
 import { currentProducts } from '../queries/products';
 import { runCommand } from './run';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let jonas: Person;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
-  const all = await people(house.pool);
-  const named = (name: string) => all.find((person) => person.name === name) as Person;
-  [mara, jonas] = [named('Mara'), named('Jonas')];
+  house = await demoHouse();
+  [mara, jonas] = [house.person('Mara'), house.person('Jonas')];
 });
 afterAll(() => house.close());
 
@@ -280,82 +273,7 @@ describe('a verdict on a proof', () => {
   });
 });
 
-describe('today’s temperatures', () => {
-  const request = (token: string, body: unknown) =>
-    new Request('http://127.0.0.1/api/intake', {
-      method: 'POST',
-      headers: { authorization: `Bearer ${token}`, 'content-type': 'application/json' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
-    });
-  const place = async (id: string) =>
-    (await places(house.pool, await houseNow(house.pool))).find((one) => one.id === id);
-
-  it('come from probes with their own token, each reading once', async () => {
-    const at = (await houseNow(house.pool)) - 60_000;
-    const body = { readings: [{ place: 'retarder', celsius: 5.5, at }] };
-    expect((await takeReadings(request('lindenried-probes', body))).status).toBe(200);
-    const before = await count('place_reading');
-    expect((await takeReadings(request('lindenried-probes', body))).status).toBe(200);
-    expect(await count('place_reading')).toBe(before);
-    expect((await takeReadings(request('lindenried-scale', body))).status).toBe(401);
-    expect((await takeReadings(request('guessed-token', body))).status).toBe(401);
-    expect((await takeReadings(request('lindenried-probes', '{'))).status).toBe(400);
-    expect((await takeReadings(request('lindenried-probes', { readings: [] }))).status).toBe(400);
-  });
-
-  it('take no reading from next year, from last year or in a batch of a million, and others in any order', async () => {
-    const now = await houseNow(house.pool);
-    const [hour, year] = [3_600_000, 365 * 24 * 3_600_000];
-    const at = (ago: number) => ({ place: 'freezer', celsius: -18, at: now - ago });
-    const readings = [at(-year), at(hour), at(3 * hour), at(2 * hour), at(year), { ...at(0), place: 'moon' }];
-    const answer = await takeReadings(request('lindenried-probes', { readings }));
-    expect(await answer.json()).toMatchObject({ result: { kept: 3, ahead: 1, old: 1, unknown: 1 } });
-    expect((await place('freezer'))?.reading?.at).toBeLessThanOrEqual(now);
-    const before = await count('place_reading');
-    const million = JSON.stringify({ readings: Array.from({ length: 1_000_000 }, () => at(0)) });
-    expect((await takeReadings(request('lindenried-probes', million))).status).toBe(400);
-    expect(await count('place_reading')).toBe(before);
-  });
-
-  it('are told to the screens when they move, and not every time', async () => {
-    const post = (celsius: number, ago: number) =>
-      takeReadings(
-        request('lindenried-probes', {
-          readings: [{ place: 'proofer', celsius, at: Date.parse('2026-11-19T03:00Z') - ago }],
-        }),
-      );
-    await post(26, 2000);
-    const before = await count('change_feed');
-    await post(26.2, 1000);
-    expect(await count('change_feed')).toBe(before);
-    await post(29, 500);
-    expect(await count('change_feed')).toBe(before + 1);
-  });
-
-  it('keep a probe that reports 85 °C, and reckon nothing from it', async () => {
-    await ok(runCommand('set-clock', jonas, { shows: '2026-11-19T04:15', paused: true }));
-    const before = await place('retarder');
-    await takeReadings(request('lindenried-probes', { readings: [{ place: 'retarder', celsius: 85 }] }));
-    const after = await place('retarder');
-    expect(after?.reading?.celsius).toBe(before?.reading?.celsius);
-    expect(after?.remark).toMatch(/85 °C, as a broken one does; not believed/);
-  });
-
-  it('fall back to the usual when a probe stops reporting', async () => {
-    const later = (await places(house.pool, (await houseNow(house.pool)) + 5 * 3_600_000)).find(
-      ({ id }) => id === 'freezer',
-    );
-    expect(later?.reading).toBeNull();
-    expect(later?.remark).toMatch(/No reading for 5 h; reckoning with the usual/);
-  });
-
-  it('take weights from the scale', async () => {
-    const weight = { id: randomUUID(), grams: 2517 };
-    expect((await takeWeight(request('lindenried-scale', weight))).status).toBe(200);
-    expect((await takeWeight(request('lindenried-scale', { id: 'mine', grams: -1 }))).status).toBe(400);
-    expect((await lastWeight(house.pool, await houseNow(house.pool)))?.grams).toBe(2517);
-  });
-
+describe('temperatures that somebody tells', () => {
   it('refuse what cannot be true of a place', async () => {
     expect(
       (await refusal(runCommand('tell-place', jonas, { place: 'retarder', celsius: 85 }))).message,

@@ -105,6 +105,21 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': 'Choose what was seen from the list.' }),
   }),
+  needle: Joi.object({
+    needle: Joi.string().max(40).allow(null).required().messages({ '*': 'Choose a needle of the house.' }),
+  }),
+  moved: Joi.object({
+    place: Joi.string().max(40).required().messages({ '*': 'Choose a place of the house.' }),
+    shelf: Joi.number().integer().min(1).max(200).messages({ '*': 'Shelves are counted from 1.' }),
+  }),
+  decks: Joi.object({
+    decks: Joi.array()
+      .items(Joi.number().integer().min(1).max(12))
+      .unique()
+      .min(1)
+      .required()
+      .messages({ '*': 'Say on which decks it is.' }),
+  }),
   counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };
@@ -121,6 +136,9 @@ const CARRIES: Record<string, EventData['kind'][]> = {
   scrap: ['scrap', 'scrap-taken'],
   count: ['counted'],
   marks: ['marked'],
+  needle: ['needle'],
+  move: ['moved'],
+  deck: ['decks'],
 };
 
 /** The data of an event, by its kind; other kinds carry none. */

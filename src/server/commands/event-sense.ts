@@ -2,7 +2,8 @@ import { scrapOffers } from '@/core/cutting/scrap';
 import { floorDough, type BoardDough } from '@/core/floor/board';
 import type { FloorEvent } from '@/core/floor/events';
 import { blockName } from '@/core/floor/turns';
-import type { Db } from '../db/rows';
+import { rowsOf, type Db } from '../db/rows';
+import { doughById } from '../queries/doughs';
 import { scrapLimits, scrapStock } from '../queries/scrap';
 import { Refusal } from './command';
 
@@ -33,6 +34,28 @@ export async function refuseOddWork(
         throw new Refusal(`${label} is not a wait to be checked.`, 'stepKey');
       if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
       return;
+    case 'needle':
+    case 'moved': {
+      const place = data.kind === 'moved' ? data.place : data.needle;
+      if (step?.step.wait === undefined || step.step.kind === 'bake')
+        throw new Refusal(`${label} is no wait: nothing stands anywhere meanwhile.`, 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
+      const known = await rowsOf<{ id: string }>(db, 'SELECT id FROM place WHERE id = ? AND in_dough = ?', [
+        ...[place, data.kind === 'needle'],
+      ]);
+      if (place !== null && known.length === 0)
+        throw new Refusal(`The house has no such ${data.kind === 'moved' ? 'place' : 'needle'}.`, 'data');
+      if (data.kind === 'needle' && data.needle !== null)
+        await refuseNeedleElsewhere(db, dough, data.needle, now);
+      return;
+    }
+    case 'decks': {
+      const [oven] = await rowsOf<{ decks: number }>(db, "SELECT decks FROM machine WHERE id = 'oven'");
+      if (step?.step.kind !== 'bake') throw new Refusal(`${label} is not in the oven.`, 'stepKey');
+      if (Math.max(...data.decks) > (oven?.decks ?? 1))
+        throw new Refusal(`The oven has ${oven?.decks ?? 1} decks.`, 'data.decks');
+      return;
+    }
     case 'counted': {
       const made = step?.load?.pieces ?? 0;
       const told = data.good + data.second + data.waste;
@@ -51,8 +74,8 @@ export async function refuseOddWork(
       return;
     }
     case 'pieces':
-      if (step?.step.kind !== 'divide')
-        throw new Refusal('Pieces are weighed where a dough is divided.', 'stepKey');
+      if (step?.step.kind !== 'divide' && step?.step.kind !== 'sheet')
+        throw new Refusal('Pieces are weighed where a dough is divided or cut.', 'stepKey');
       if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
       return;
     case 'scrap':
@@ -91,4 +114,22 @@ export function scrapTaken(dough: BoardDough): number {
   return [...floorDough(dough).state.steps.values()]
     .flatMap(({ records }) => records)
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
+}
+
+/** How far back it is looked for a needle that nobody has taken out, days: no dough waits for longer. */
+const NEEDLE_DAYS = 4;
+
+/** A needle is in one dough: what it says would be believed of both. */
+async function refuseNeedleElsewhere(db: Db, dough: BoardDough, needle: string, now: number): Promise<void> {
+  const others = await rowsOf<{ id: number }>(
+    db,
+    "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'needle' AND dough_id <> ? AND at > ?",
+    [dough.id, new Date(now - NEEDLE_DAYS * 24 * 3_600_000)],
+  );
+  for (const { id } of others) {
+    const other = await doughById(db, id);
+    const states = other ? [...floorDough(other).state.steps.values()] : [];
+    if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
+      throw new Refusal(`That needle is in ${other.name}; take it out there first.`, 'data');
+  }
 }

@@ -1,35 +1,30 @@
 import { randomUUID } from 'node:crypto';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
+import { demoHouse, probeRequest } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
-import { seedDemo } from '../demo/seed';
 import { rowsOf } from '../db/rows';
 import { onChange, type News } from '../feed';
-import { takeReadings } from '../intake';
+import { takeReadings } from '../intake/readings';
 import { calls } from '../queries/calls';
-import { houseNow } from '../queries/clock';
+import { newestReadings } from '../queries/newest-readings';
 import { doughsDueFrom } from '../queries/doughs';
 import { lastWords } from '../queries/handovers';
-import { people } from '../queries/house';
 import { runCommand } from './run';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let jonas: Person;
 let ida: Person;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  await house.pool.query('UPDATE demo_clock SET paused = TRUE');
-  const all = await people(house.pool);
-  const named = (name: string) => all.find((person) => person.name === name) as Person;
-  [jonas, ida] = [named('Jonas'), named('Ida')];
+  house = await demoHouse();
+  [jonas, ida] = [house.person('Jonas'), house.person('Ida')];
 });
 afterAll(() => house.close());
 
-const now = () => houseNow(house.pool);
-const called = async () => calls(house.pool, await now());
+const now = () => house.now();
+const called = async () => calls(house.pool, await now(), await newestReadings(house.pool, await now()));
 
 describe('a tap', () => {
   it('is told to all other screens with the news itself, and other changes without', async () => {
@@ -152,16 +147,9 @@ describe('alarms', () => {
 
   it('are raised by a place that was too warm for too long, and by no broken probe', async () => {
     // The demo's own readings end where it opens.
-    await house.pool.query('UPDATE demo_clock SET shown_at = shown_at + INTERVAL 1 HOUR');
+    await house.later(60);
     const at = await now();
-    const post = (readings: unknown[]) =>
-      takeReadings(
-        new Request('http://127.0.0.1/api/intake/readings', {
-          method: 'POST',
-          headers: { authorization: 'Bearer lindenried-probes' },
-          body: JSON.stringify({ readings }),
-        }),
-      );
+    const post = (readings: unknown[]) => takeReadings(probeRequest({ readings }));
     const warm = [45, 30, 15, 0].map((ago) => ({
       place: 'retarder',
       celsius: 8.5,

@@ -2,21 +2,32 @@ import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
 import { clientId } from './schemas';
+import { LONGEST_WORDS } from '@/core/floor/handover-words';
+import { MINUTE } from '@/core/time/local';
 
 const alarmId = Joi.string()
   .pattern(/^[a-z-]+\/[\w./-]{1,140}$/)
   .required()
   .messages({ '*': 'There is no such alarm.' });
 
+/** When it was said on a tablet without a line, ms; left out, now. */
+const recordedAt = Joi.number().integer().messages({ '*': 'That is no time.' });
+
+/** A tablet's own clock does not make the future. */
+function timeOf(at: number | undefined, now: number): Date {
+  if (at !== undefined && at > now + MINUTE) throw new Refusal('That time has not come yet.', 'at');
+  return new Date(at ?? now);
+}
+
 /** Says that somebody sees to an alarm, so that it is quiet for everybody. The first to say so has it. */
-export const takeAlarm = command<{ alarm: string }, { alarm: string }>({
+export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string }>({
   name: 'take-alarm',
-  schema: Joi.object({ alarm: alarmId }),
+  schema: Joi.object({ alarm: alarmId, at: recordedAt }),
   roles: ['baker', 'planner', 'helper'],
   doughOf: () => null,
-  async run({ db, now, person }, { alarm }) {
+  async run({ db, now, person }, { alarm, at }) {
     await write(db, 'INSERT IGNORE INTO alarm_taken (alarm, at, person_id) VALUES (?, ?, ?)', [
-      ...[alarm, new Date(now), person.id],
+      ...[alarm, timeOf(at, now), person.id],
     ]);
     const [row] = await rowsOf<{ id: number; name: string }>(
       db,
@@ -29,31 +40,33 @@ export const takeAlarm = command<{ alarm: string }, { alarm: string }>({
 });
 
 /** Keeps what a shift says to the next. The same id again changes nothing. */
-export const writeHandover = command<{ id: string; words: string }, { recorded: boolean }>({
+export const writeHandover = command<{ id: string; words: string; at?: number }, { recorded: boolean }>({
   name: 'write-handover',
   schema: Joi.object({
     id: clientId,
-    words: Joi.string().trim().max(2000).required().messages({
+    at: recordedAt,
+    words: Joi.string().trim().max(LONGEST_WORDS).required().messages({
       'string.max': 'That is longer than 2,000 characters; say it shorter.',
       '*': 'Say what the next shift should know.',
     }),
   }),
   roles: ['baker', 'planner'],
   doughOf: () => null,
-  async run({ db, now, person }, { id, words }) {
+  async run({ db, now, person }, { id, words, at }) {
     const { touched } = await write(
       db,
       'INSERT IGNORE INTO handover (client_id, at, person_id, words) VALUES (?, ?, ?, ?)',
-      [id, new Date(now), person.id, words],
+      [id, timeOf(at, now), person.id, words],
     );
     return { recorded: touched === 1 };
   },
 });
 
 /** Signs that somebody of the next shift has read the words of the last. */
-export const signHandover = command<{ handover: number }, { handover: number }>({
+export const signHandover = command<{ handover: number; at?: number }, { handover: number }>({
   name: 'sign-handover',
   schema: Joi.object({
+    at: recordedAt,
     handover: Joi.number()
       .integer()
       .positive()
@@ -62,7 +75,7 @@ export const signHandover = command<{ handover: number }, { handover: number }>(
   }),
   roles: ['baker', 'planner'],
   doughOf: () => null,
-  async run({ db, now, person }, { handover }) {
+  async run({ db, now, person }, { handover, at }) {
     const [row] = await rowsOf<{ personId: number }>(
       db,
       'SELECT person_id AS personId FROM handover WHERE id = ?',
@@ -72,7 +85,7 @@ export const signHandover = command<{ handover: number }, { handover: number }>(
     if (row.personId === person.id)
       throw new Refusal('These are your own words; somebody of the next shift signs them.', 'handover');
     await write(db, 'INSERT IGNORE INTO handover_read (handover_id, person_id, at) VALUES (?, ?, ?)', [
-      ...[handover, person.id, new Date(now)],
+      ...[handover, person.id, timeOf(at, now)],
     ]);
     return { handover };
   },

@@ -2,31 +2,28 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/floor/board';
 import { MINUTE } from '@/core/time/local';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
-import { seedDemo } from '../demo/seed';
-import { houseNow } from '../queries/clock';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import { houseBook } from '../queries/house-book';
 import { people, staffing } from '../queries/house';
-import { orderBook } from '../queries/orders';
+import { doughsDueFrom } from '../queries/doughs';
+import { orderBook, thawsFor } from '../queries/orders';
 import { addressOf, planCalendar } from '../queries/person-calendar';
 import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let jonas: Person;
 let ida: Person;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  const named = new Map((await people(house.pool)).map((person) => [person.name, person]));
-  [mara, jonas, ida] = ['Mara', 'Jonas', 'Ida'].map((name) => named.get(name)) as [Person, Person, Person];
-  await ok(runCommand('set-clock', mara, { paused: true }));
+  house = await demoHouse();
+  [mara, jonas, ida] = [house.person('Mara'), house.person('Jonas'), house.person('Ida')];
 }, 120_000);
 afterAll(() => house.close());
 
-const now = () => houseNow(house.pool);
+const now = () => house.now();
 const book = async () => orderBook(house.pool, await now());
 
 describe('the house', () => {
@@ -229,6 +226,16 @@ describe('orders', () => {
     await ok(runCommand('close-day', mara, { day: source.day, closed: false }));
     await ok(runCommand('save-standing', mara, { ...standing, pieces: 0 }));
     expect(await own()).toEqual([]);
+  });
+
+  it('that no dough makes are taken out of the freezer in time, and the floor is told which', async () => {
+    const shown = async () => thawsFor(house.pool, await doughsDueFrom(house.pool, await now()), await now());
+    const before = await shown();
+    const productId = (await book()).stock[0]?.productId;
+    await ok(runCommand('add-order', mara, await order({ productId, pieces: 7, due: '2026-11-20T17:00' })));
+    const more = (await shown()).filter((one) => !before.some(({ dueAt }) => dueAt === one.dueAt));
+    expect(more).toMatchObject([{ productId, pieces: 7, dueAt: Date.parse('2026-11-20T17:00+01:00') }]);
+    expect(more[0]?.product).toMatch(/crescent|roll/i);
   });
 
   it('take from the freezer no more than there is', async () => {

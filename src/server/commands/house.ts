@@ -284,6 +284,7 @@ interface MachineInput {
   label: string;
   capacity: number;
   changeover: number;
+  decks?: number;
   sure: boolean;
 }
 
@@ -301,6 +302,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
     changeover: Joi.number().integer().min(0).max(720).required().messages({
       '*': 'Another setting takes a whole number of minutes, 720 at most.',
     }),
+    decks: Joi.number().integer().min(1).max(12).messages({ '*': 'An oven has 1 to 12 decks.' }),
     sure,
   }),
   roles: ['planner'],
@@ -320,9 +322,11 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
     return unlessItHurts(context, input.sure, async () => {
       const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM machine WHERE id = ?', [input.id]);
       if (!known) throw new Refusal('There is no such machine.', 'id');
-      await write(db, 'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ? WHERE id = ?', [
-        ...[input.label, input.capacity, input.changeover, input.id],
-      ]);
+      await write(
+        db,
+        'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',
+        [...[input.label, input.capacity, input.changeover, input.decks ?? null, input.id]],
+      );
     });
   },
 });

@@ -5,13 +5,12 @@ import { floorDough } from '@/core/floor/board';
 import type { FloorEvent } from '@/core/floor/events';
 import { countTurns } from '@/core/floor/turns';
 import { usualScheme } from '../../../test-support/laminated';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
-import { seedDemo } from '../demo/seed';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import { houseNow } from '../queries/clock';
 import { doughCut } from '../queries/cut-plan';
 import { doughById, doughsDueFrom } from '../queries/doughs';
 import { fillingNeeds } from '../queries/fillings';
-import { people } from '../queries/house';
 import { currentProducts } from '../queries/products';
 import { rollingHouse } from '../queries/rolling';
 import { scrapStock } from '../queries/scrap';
@@ -20,17 +19,13 @@ import { currentSchemes } from '../queries/schemes';
 import { doughsBehind } from '../queries/schemes-behind';
 import { runCommand } from './run';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let selma: Person;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  const everybody = await people(house.pool);
-  const named = (name: string) => everybody.find((p) => p.name === name) as Person;
-  [mara, selma] = [named('Mara'), named('Selma')];
-  await runCommand('set-clock', mara, { paused: true });
+  house = await demoHouse();
+  [mara, selma] = [house.person('Mara'), house.person('Selma')];
 });
 afterAll(() => house.close());
 

@@ -4,8 +4,11 @@ import type { FloorEvent } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { lessonOf, mixingOf } from '@/core/heat/mixing';
+import { bakeRatio } from '@/core/learning/bakes';
+import { MINUTE } from '@/core/time/local';
 import { isFar } from '@/core/learning/readings';
 import { rowsOf, write } from '../db/rows';
+import { deckSubject, OVEN } from '../queries/decks';
 import { doughById } from '../queries/doughs';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../queries/evidence';
 import { mixSheet } from '../queries/mix';
@@ -19,6 +22,7 @@ export async function learnFrom(
   if (event.data?.kind === 'verdict') return learnReference(db, dough, event, event.data.verdict);
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   if (event.kind === 'temperature' && step?.step.kind === 'mix') return learnMixing(db, dough, event);
+  if (event.kind === 'finish' && step?.step.kind === 'bake') await learnBake(db, dough, event);
   return null;
 }
 
@@ -42,6 +46,18 @@ async function learnReference(
   const subject = referenceSubject(row.productId, step.risen.phase);
   const evidenceId = await keep(db, event, 'reference', subject, step.risen.after, verdict);
   return { evidenceId, question: null };
+}
+
+/** What a bake took against what is written teaches the oven, and each deck that it was on. */
+async function learnBake(db: PoolConnection, dough: BoardDough, event: FloorEvent): Promise<void> {
+  const step = dough.steps.find(({ key }) => key === event.stepKey);
+  const state = floorDough(dough).state.steps.get(event.stepKey ?? '');
+  const written = step?.step.wait?.best;
+  if (!state || state.startedAt === null || state.status !== 'running' || written === undefined) return;
+  const ratio = bakeRatio((event.at - state.startedAt) / MINUTE, written);
+  if (ratio === null) return;
+  for (const subject of [OVEN, ...(state.decks ?? []).map(deckSubject)])
+    await keep(db, event, 'bake', subject, ratio);
 }
 
 async function learnMixing(db: PoolConnection, dough: BoardDough, event: FloorEvent): Promise<Lesson | null> {

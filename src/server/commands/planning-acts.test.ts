@@ -4,30 +4,25 @@ import type { Proposal } from '@/core/floor/proposal';
 import { clashes } from '@/core/planning/clashes';
 import { MINUTE } from '@/core/time/local';
 import { v7 as uuid } from 'uuid';
-import { freshDatabase, ok, refusal } from '../../../test-support/house';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
 import { rowsOf, write } from '../db/rows';
-import { seedDemo } from '../demo/seed';
 import { endPlanner } from '../planner';
-import { houseNow } from '../queries/clock';
 import { doughById, newestPlan } from '../queries/doughs';
-import { people } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
 import { runCommand } from './run';
 
-let house: Awaited<ReturnType<typeof freshDatabase>>;
+let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
 let jonas: Person;
 
 beforeAll(async () => {
-  house = await freshDatabase();
-  await seedDemo(house.pool);
-  const named = new Map((await people(house.pool)).map((person) => [person.name, person]));
-  [mara, jonas] = [named.get('Mara') as Person, named.get('Jonas') as Person];
-  await ok(runCommand('set-clock', mara, { paused: true }));
+  house = await demoHouse();
+  [mara, jonas] = [house.person('Mara'), house.person('Jonas')];
 }, 120_000);
 afterAll(() => house.close());
 
-const now = () => houseNow(house.pool);
+const now = () => house.now();
 const whole = async () => readWholePlan(house.pool, await now());
 const basis = () => newestPlan(house.pool);
 

@@ -12,6 +12,7 @@ import { followDough } from './follow-dough';
 import { removeIngredient, saveIngredient } from './ingredients';
 import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
+import { setLimits } from './set-limits';
 import { tellPlace } from './tell-place';
 import { Refusal, type Command, type Live } from './command';
 import {
@@ -58,6 +59,7 @@ register(adoptMix);
 register(saveIngredient);
 register(removeIngredient);
 register(tellPlace);
+register(setLimits);
 register(followDough);
 register(declineEvidence);
 register(saveScheme);

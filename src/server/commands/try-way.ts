@@ -164,7 +164,7 @@ async function fromFreezer(
   { late }: Proposal['body'],
 ): Promise<Means> {
   const own = late.filter(({ doughId: id }) => id === dough.id);
-  const stock = await frozenStock(db);
+  const stock = new Map((await frozenStock(db)).map(({ product, pieces }) => [product, pieces]));
   const told = own.flatMap(({ product, dueAt, readyAt }) => {
     const output = dough.outputs.find((one) => one.product === product);
     const taken = Math.min(output?.pieces ?? 0, stock.get(product) ?? 0);

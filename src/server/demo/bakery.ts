@@ -23,14 +23,22 @@ function week(days: number[], fromHour: number, toHour: number) {
   return { days, from: fromHour * 60, to: toHour * 60 };
 }
 
-export const MACHINES = [
+export const MACHINES: {
+  id: string;
+  label: string;
+  capacity: number;
+  unit: string;
+  kg: number | null;
+  changeover: number;
+  decks?: number;
+}[] = [
   { id: 'mixer', label: 'Mixer', capacity: 1, unit: 'bowl', kg: 40, changeover: 0 },
   { id: 'bench', label: 'Benches', capacity: 2, unit: 'tables', kg: null, changeover: 0 },
   { id: 'sheeter', label: 'Sheeter', capacity: 1, unit: 'table', kg: null, changeover: 0 },
   { id: 'retarder', label: 'Cold shelves', capacity: 30, unit: 'shelves', kg: null, changeover: 0 },
   { id: 'freezer', label: 'Freezer', capacity: 12, unit: 'shelves', kg: null, changeover: 0 },
   { id: 'proofer', label: 'Proofer', capacity: 20, unit: 'trays', kg: null, changeover: 20 },
-  { id: 'oven', label: 'Oven', capacity: 9, unit: 'trays', kg: null, changeover: 15 },
+  { id: 'oven', label: 'Oven', capacity: 9, unit: 'trays', kg: null, changeover: 15, decks: 3 },
   { id: 'tray', label: 'Trays', capacity: 60, unit: 'trays', kg: null, changeover: 0 },
   { id: 'tin', label: 'Tins', capacity: 48, unit: 'tins', kg: null, changeover: 0 },
 ];
@@ -123,6 +131,17 @@ export const DEVICES = [
   { id: 'probes', kind: 'probes', token: 'lindenried-probes' },
   { id: 'scale', kind: 'scale', token: 'lindenried-scale' },
 ] as const;
+
+/** Bakes before the demo: days ago, on which decks, times as long as written. The lowest deck is a little slow. */
+export const PAST_BAKES: [daysAgo: number, decks: number[], ratio: number][] = [
+  [9, [1], 1.11],
+  [8, [2, 3], 1],
+  [7, [1], 1.08],
+  [6, [3], 0.98],
+  [5, [1, 2], 1.05],
+  [4, [2], 1.02],
+  [3, [1], 1.1],
+];
 
 /** Judged proofs of butter crescents before the demo: days ago, minutes at 26 °C, verdict. */
 export const PAST_PROOFS: [daysAgo: number, minutes: number, verdict: 'under' | 'right' | 'over'][] = [

@@ -1,6 +1,7 @@
 import type { PieceShape } from '@/core/cutting/piece';
 import type { PieceSpec, ProductRoute, ProductSpec, Rise } from '@/core/route/route';
 import type { Filling } from '@/core/shaping/filling';
+import type { Topping, Wash } from '@/core/shaping/topping';
 import type { ShapeKind } from '@/core/shaping/shapes';
 import {
   briocheBase,
@@ -38,6 +39,27 @@ const SCHEMES: Record<string, string> = {
 
 type Piece = Omit<PieceSpec, 'grams' | 'perTray' | 'scrap'>;
 
+const EGG: Wash = { name: 'whole egg, a light hand', allergens: ['egg'] };
+const MILK: Wash = { name: 'milk', allergens: ['milk'] };
+
+/** What each is brushed with, and how it is told apart when it is baked. */
+const DRESSING: Record<string, { wash?: Wash; topping?: Topping }> = {
+  'Butter crescent': { wash: EGG, topping: { mark: 'plain, tips bent in' } },
+  'Chocolate roll': { wash: EGG, topping: { mark: 'two slits across' } },
+  'Raisin snail': { wash: EGG, topping: { mark: 'almond flakes', allergens: ['nuts'] } },
+  'Almond crescent': { wash: EGG, topping: { mark: 'almond flakes, straight', allergens: ['nuts'] } },
+  'Seeded cheese crescent': {
+    wash: EGG,
+    topping: { mark: 'sesame and grated cheese', allergens: ['milk', 'sesame'] },
+  },
+  'Poppy danish': { wash: EGG, topping: { mark: 'poppy seed in the middle' } },
+  'Plum danish': { wash: EGG, topping: { mark: 'half a plum, sugar nibs' } },
+  'Brioche knot': { wash: EGG, topping: { mark: 'sugar nibs' } },
+  'Brioche loaf': { wash: EGG, topping: { mark: 'one cut along' } },
+  'Levain crescent': { wash: MILK, topping: { mark: 'straight, dusted with rye', allergens: ['gluten'] } },
+  'Sugared bun': { topping: { mark: 'turned in sugar when hot' } },
+};
+
 const product = (
   name: string,
   doughName: string,
@@ -48,7 +70,7 @@ const product = (
   rises: DemoProduct['rises'],
 ): DemoProduct => ({
   ...{ name, doughName, formula, scheme: SCHEMES[formula] ?? null, freshFor: 150, route, rises },
-  piece: { grams, perTray, scrap, ...made },
+  piece: { grams, perTray, scrap, ...DRESSING[name], ...made },
 });
 
 const cut = (shape: PieceShape, base: number, height: number, mm: number, as: ShapeKind): Piece => ({
@@ -288,7 +310,7 @@ function variant(
   const route: ProductRoute = { ...basic.route, output: { steps, links } };
   return {
     ...{ ...basic, name, route },
-    piece: { ...basic.piece, filling, shape: shape ?? basic.piece.shape, variantOf: of },
+    piece: { ...basic.piece, ...DRESSING[name], filling, shape: shape ?? basic.piece.shape, variantOf: of },
   };
 }
 

@@ -6,10 +6,21 @@ import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/loca
 import { hashPin } from '../auth/pin';
 import { tokenHash } from '../auth/token';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
+import { deckSubject, OVEN } from '../queries/decks';
 import { mixSubject, referenceSubject } from '../queries/evidence';
 import { currentFormulas } from '../queries/formulas';
 import { currentProducts } from '../queries/products';
-import { DEVICES, HOUSE, LAST_WORDS, MACHINES, OPENING, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
+import {
+  DEVICES,
+  HOUSE,
+  LAST_WORDS,
+  MACHINES,
+  OPENING,
+  PAST_BAKES,
+  PAST_MIXES,
+  PAST_PROOFS,
+  PEOPLE,
+} from './bakery';
 import { FORMULAS } from './formulas';
 import { PRODUCTS } from './products';
 import { seedDoughs } from './seed-doughs';
@@ -39,9 +50,9 @@ async function openHouse(db: Db, { name, zone }: { name: string; zone: string })
   await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [name, zone]);
   await write(
     db,
-    'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position) VALUES ?',
+    'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position, decks) VALUES ?',
     [
-      MACHINES.map(({ id, label, capacity, unit, kg, changeover }, i) => [
+      MACHINES.map(({ id, label, capacity, unit, kg, changeover, decks = 1 }, i) => [
         id,
         label,
         capacity,
@@ -49,6 +60,7 @@ async function openHouse(db: Db, { name, zone }: { name: string; zone: string })
         kg,
         changeover,
         i,
+        decks,
       ]),
     ],
   );
@@ -183,7 +195,10 @@ async function seedEvidence(db: Db, now: Instant): Promise<void> {
     ['rise', mixSubject('mixer', formula.formulaId), rise, null, at(daysAgo)],
     ['factor', mixSubject('mixer', formula.formulaId), factor, null, at(daysAgo)],
   ]);
+  const bakes = PAST_BAKES.flatMap(([daysAgo, decks, ratio]) =>
+    [OVEN, ...decks.map(deckSubject)].map((subject) => ['bake', subject, ratio, null, at(daysAgo)]),
+  );
   await write(db, 'INSERT INTO evidence (kind, subject, value, verdict, at) VALUES ?', [
-    [...proofs, ...mixes],
+    [...proofs, ...mixes, ...bakes],
   ]);
 }

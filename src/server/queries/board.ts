@@ -1,11 +1,15 @@
 import type { Board } from '@/core/floor/board';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
-import { lastWeight } from '../intake';
 import { calls } from './calls';
 import { doughsDueFrom } from './doughs';
+import { thawsFor } from './orders';
+import { ovenDecks } from './decks';
 import { rollingHouse } from './rolling';
-import { house, latestReadings, machinePools, people, staffing } from './house';
+import { lastWeight } from './scale';
+import { latestOf, needlesOf } from './places';
+import { newestReadings } from './newest-readings';
+import { house, machinePools, people, staffing } from './house';
 
 /** Days before and after today for which a board knows who is there: as far as the plan can be moved and widened. */
 const STAFFED = { back: 8, ahead: 15 };
@@ -19,22 +23,24 @@ export function staffedBetween(now: number, zone: string): [from: number, to: nu
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
   const bakery = await house(db);
   const span = staffedBetween(now, bakery.zone);
-  const [persons, pools, presences, places, rolling, scale, called] = await Promise.all([
+  const [persons, pools, presences, newest, decks, rolling, scale, doughs] = await Promise.all([
     people(db),
     machinePools(db, ...span),
     staffing(db, ...span, bakery.zone),
-    latestReadings(db, now),
+    newestReadings(db, now),
+    ovenDecks(db),
     rollingHouse(db),
     lastWeight(db, now),
-    calls(db, now),
+    doughsDueFrom(db, addLocalDays(now, -daysBack, bakery.zone)),
   ]);
-  const from = addLocalDays(now, -daysBack, bakery.zone);
+  const [called, thaws] = await Promise.all([calls(db, now, newest), thawsFor(db, doughs, now)]);
   return {
     house: bakery,
     people: persons,
     machines: pools,
     presences,
-    ...{ places, rolling, scale, calls: called },
-    doughs: await doughsDueFrom(db, from),
+    ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale },
+    calls: { ...called, thaws },
+    doughs,
   };
 }

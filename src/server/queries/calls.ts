@@ -1,17 +1,14 @@
-import type { AlarmTaken, Leads } from '@/core/floor/alarms';
+import type { Board } from '@/core/floor/board';
 import { COOLING_RULES, type CoolingRule } from '@/core/floor/cooling';
-import { excursions, type Excursion, type PlaceLimits } from '@/core/floor/excursions';
+import type { SilentProbe } from '@/core/floor/alarms';
+import { excursions, type Excursion } from '@/core/floor/excursions';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';
+import { believed, type Newest } from './newest-readings';
 
-/** What the alarms of the floor are worked out from, beside the doughs. */
-export interface Calls {
-  leads: Leads;
-  taken: AlarmTaken[];
-  excursions: Excursion[];
-  coolingRule: CoolingRule;
-}
+/** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
+export type Calls = Omit<Board['calls'], 'thaws'>;
 
 /** Hours for which a taken alarm is remembered, and for which readings of places are looked at. */
 const REMEMBERED = 24;
@@ -24,35 +21,61 @@ export function coolingRuleOf(number: number): CoolingRule {
   return COOLING_RULES[number - 1] ?? (COOLING_RULES[0] as CoolingRule);
 }
 
-/** Leads, alarms taken, and places that are too warm or too cold. */
-export async function calls(db: Db, now: number): Promise<Calls> {
-  const [value, taken, limits, readings] = await Promise.all([
+/** Leads, alarms taken, and places that are too warm or too cold, or of which nobody hears any more. */
+export async function calls(db: Db, now: number, newest: readonly Newest[]): Promise<Calls> {
+  const [value, taken] = await Promise.all([
     houseValues(db),
     rowsOf<{ alarm: string; personId: number; at: Date }>(
       db,
       'SELECT alarm, person_id AS personId, at FROM alarm_taken WHERE at > ?',
       [before(now, REMEMBERED)],
     ),
-    rowsOf<PlaceLimits>(
-      db,
-      `SELECT id AS place, label, alarm_low AS low, alarm_high AS high, alarm_minutes AS minutes FROM place
-       WHERE alarm_low IS NOT NULL OR alarm_high IS NOT NULL`,
-    ),
-    rowsOf<{ place: string; celsius: number; at: Date }>(
-      db,
-      `SELECT r.place, AVG(r.celsius) AS celsius, MIN(r.at) AS at FROM place_reading r JOIN place ON place.id = r.place
-       WHERE r.doubt IS NULL AND r.at > ? AND r.at <= ? AND (alarm_low IS NOT NULL OR alarm_high IS NOT NULL)
-       GROUP BY r.place, UNIX_TIMESTAMP(r.at) DIV 60`,
-      [before(now, LOOKED_BACK), new Date(now)],
-    ),
   ]);
+  const limited = newest.filter(({ limits: { low, high } }) => low !== null || high !== null);
   return {
-    leads: { preheat: value('preheat_lead'), wash: value('wash_lead'), butter: value('butter_lead') },
+    leads: {
+      ...{ preheat: value('preheat_lead'), wash: value('wash_lead'), butter: value('butter_lead') },
+      ...{ levain: value('levain_lead'), thaw: value('thaw_lead') },
+    },
     coolingRule: coolingRuleOf(value('cooling_rule')),
     taken: taken.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
-    excursions: excursions(
-      limits,
-      readings.map(({ at, ...reading }) => ({ ...reading, at: at.getTime() })),
-    ),
+    silent: silentOf(limited, now, { probe: value('probe_holds'), typed: value('typed_holds') }),
+    excursions: await excursionsOf(db, now, limited),
   };
+}
+
+/** Places that are outside their limits now, and for how long: only of these the log is read. */
+async function excursionsOf(db: Db, now: number, limited: readonly Newest[]): Promise<Excursion[]> {
+  const outside = limited.filter((one) => {
+    const celsius = believed(one)?.celsius;
+    const { low, high } = one.limits;
+    return celsius !== undefined && ((high !== null && celsius > high) || (low !== null && celsius < low));
+  });
+  if (outside.length === 0) return [];
+  const readings = await rowsOf<{ place: string; celsius: number; at: Date }>(
+    db,
+    `SELECT place, AVG(celsius) AS celsius, MIN(at) AS at FROM place_reading
+     WHERE place IN (?) AND NOT doubted AND at > ? AND at <= ? GROUP BY place, UNIX_TIMESTAMP(at) DIV 60`,
+    [outside.map(({ place }) => place.id), before(now, LOOKED_BACK), new Date(now)],
+  );
+  return excursions(
+    outside.map(({ limits }) => limits),
+    readings.map(({ at, ...reading }) => ({ ...reading, at: at.getTime() })),
+  );
+}
+
+/** A probe that was silent for longer than this was taken away, hours. */
+const GIVEN_UP = 7 * 24;
+
+/** Places whose probe has said nothing for longer than it is believed, and nobody else either. */
+function silentOf(
+  limited: readonly Newest[],
+  now: number,
+  holds: { probe: number; typed: number },
+): SilentProbe[] {
+  const older = (at: number, hours: number) => at < now - hours * 60 * MINUTE;
+  return limited.flatMap(({ place: { label }, probe, typed }) => {
+    if (!probe || older(probe.at, GIVEN_UP) || !older(probe.at, holds.probe)) return [];
+    return typed && !older(typed.at, holds.typed) ? [] : [{ label, since: probe.at }];
+  });
 }

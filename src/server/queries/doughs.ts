@@ -1,18 +1,23 @@
 import type { BlockWork } from '@/core/floor/block-work';
 import type { BoardDough } from '@/core/floor/board';
 import type { EventData, FloorEvent } from '@/core/floor/events';
-import { doseOf, knownOf } from '@/core/floor/known';
+import { doseOf, knownOf, needlesSay } from '@/core/floor/known';
 import { foldDough } from '@/core/floor/state';
 import { blocksFor } from '@/core/lamination/geometry';
-import { expandDough, type DoughOutput, type Sizes } from '@/core/route/expand';
+import { expandDough, type DoughOutput, type ExpandedDough, type Sizes } from '@/core/route/expand';
 import type { ProductSpec } from '@/core/route/route';
 import { extraLoads, withChanges, type DoughChange } from '@/core/route/changes';
 import { settleWindows } from '@/core/route/windows';
+import { inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
+import { remembered } from '../remembered';
 import { houseNow } from './clock';
+import { broughtIn } from './contents';
+import { ovenDecks } from './decks';
 import { houseValues, machines } from './house';
-import { today } from './places';
+import { newestReadings } from './newest-readings';
+import { needlesOf, placesOf, todayOf } from './places';
 import { productVersions, type KnownProduct } from './products';
 
 interface OutputRow {
@@ -77,16 +82,22 @@ async function assemble(
 ): Promise<BoardDough[]> {
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
-  const [products, takes, planned, events, temperatures, now, value, decided] = await Promise.all([
+  const now = await houseNow(db);
+  const [products, takes, planned, events, newest, decks, value, decided] = await Promise.all([
     productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
     sizes(db),
     instead ?? plannedSteps(db, ids),
     floorEvents(db, ids),
-    today(db),
-    houseNow(db),
+    newestReadings(db, now),
+    ovenDecks(db),
     houseValues(db),
     changesOf(db, ids, changes),
   ]);
+  const brought = await broughtIn(db, events);
+  const temperatures = todayOf(
+    placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }),
+  );
+  const said = needlesSay(needlesOf(newest));
   const doughs = ids.map((id): BoardDough => {
     const own = decided.get(id) ?? [];
     const times = planned.get(id) ?? (new Map() as StepTimes);
@@ -103,11 +114,13 @@ async function assemble(
         return settled > 0 ? { ...output, loads: settled + more } : output;
       });
     const happened = events.get(id) ?? [];
-    const expanded = withChanges(expandDough(outputs, takes), own);
+    const expanded = withChanges(expandedOnce(outputs, takes), own);
     const state = foldDough(expanded, happened);
     const dose = doseOf(state, yeastGrams(outputs, expanded));
     const ended = ending ? endingAt(times, ending) : times;
-    const known = knownOf(expanded, state, ended, temperatures, ending?.at ?? now, dose);
+    const known = knownOf(expanded, state, ended, temperatures, ending?.at ?? now, dose, {
+      ...{ needles: said, decks },
+    });
     // What is finished waits for nothing any more.
     const { steps, links, kg, bowls } =
       state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
@@ -119,6 +132,7 @@ async function assemble(
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
+        allergens: inLabelOrder([...product.allergens, ...(brought.get(id) ?? [])]),
       })),
       steps: steps.flatMap((step) => {
         const none = unplanned === undefined ? undefined : { plannedStart: unplanned, plannedEnd: unplanned };
@@ -126,10 +140,22 @@ async function assemble(
         return time ? { ...step, ...time } : [];
       }),
       events: happened,
+      ...(state.finished && happened.length > 0
+        ? { finished: Math.max(...happened.map(({ at }) => at)) }
+        : {}),
     };
   });
   const firstDue = (dough: BoardDough) => Math.min(...dough.outputs.map((output) => output.dueAt));
   return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
+}
+
+/** Expanded doughs that are remembered: all that a board has, and as many supposed. */
+const recall = remembered<ExpandedDough>(200);
+
+/** A dough's steps and sizes: product versions never change, so they follow from what is in the key. */
+function expandedOnce(outputs: readonly DoughOutput[], takes: Sizes): ExpandedDough {
+  const parts = outputs.map(({ id, product, pieces, loads }) => [id, product.versionId, pieces, loads ?? 0]);
+  return recall(JSON.stringify([parts, takes]), () => expandDough(outputs, takes));
 }
 
 /** How a dough of so many kg is laminated, or null. */

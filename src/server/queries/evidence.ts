@@ -4,7 +4,7 @@ import type { ProductSpec, Rise, RisePhase } from '@/core/route/route';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';
 
-export type EvidenceKind = 'reference' | 'rise' | 'factor';
+export type EvidenceKind = 'reference' | 'rise' | 'factor' | 'bake';
 
 /** One thing the house has learnt from. */
 export interface Evidence {

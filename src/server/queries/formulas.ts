@@ -76,6 +76,17 @@ export async function formulaVersion(db: Db, id: number): Promise<FormulaVersion
   return row ? version(row) : null;
 }
 
+/** The formula version that a dough is mixed by. */
+export async function formulaOfDough(db: Db, doughId: number): Promise<FormulaVersion | null> {
+  const [row] = await rowsOf<{ id: number }>(
+    db,
+    `SELECT v.formula_version_id AS id FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
+     WHERE o.dough_id = ? ORDER BY o.id LIMIT 1`,
+    [doughId],
+  );
+  return row ? formulaVersion(db, row.id) : null;
+}
+
 /** Formulas of these versions, by version id. */
 export async function formulaBodies(db: Db, ids: readonly number[]): Promise<Map<number, Formula>> {
   if (ids.length === 0) return new Map();

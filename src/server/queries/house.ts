@@ -55,7 +55,7 @@ export async function people(db: Db): Promise<Person[]> {
 export function machines(db: Db): Promise<(Omit<Machine, 'outages'> & { kgAtOnce: number | null })[]> {
   return rowsOf(
     db,
-    'SELECT id, label, capacity, unit, changeover_minutes AS changeover, kg_at_once AS kgAtOnce FROM machine ORDER BY position',
+    'SELECT id, label, capacity, unit, changeover_minutes AS changeover, kg_at_once AS kgAtOnce, decks FROM machine ORDER BY position',
   );
 }
 
@@ -160,19 +160,4 @@ export async function means(
       steps: capacitySteps(pool.capacity, pool.outages ?? [], origin),
     })),
   };
-}
-
-/** The latest reading of each place. */
-export async function latestReadings(
-  db: Db,
-  now: number,
-): Promise<{ place: string; celsius: number; humidity: number | null; at: number }[]> {
-  const rows = await rowsOf<{ place: string; celsius: number; humidity: number | null; at: Date }>(
-    db,
-    `SELECT r.place, r.celsius, r.humidity, r.at FROM place JOIN place_reading r ON r.id = (
-       SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND doubt IS NULL ORDER BY at DESC LIMIT 1)
-     ORDER BY r.place`,
-    [new Date(now)],
-  );
-  return rows.map(({ at, ...reading }) => ({ ...reading, at: at.getTime() }));
 }

@@ -5,23 +5,12 @@ import type { MixSheet } from '@/core/formula/mix-sheet';
 import { scale } from '@/core/formula/scale';
 import type { BoardDough } from '@/core/floor/board';
 import type { BowlTemperatures } from '@/core/heat/mixing';
-import { rowsOf, type Db } from '../db/rows';
+import type { Db } from '../db/rows';
 import { sizes } from './doughs';
 import { learntMixing, mixSubject } from './evidence';
-import { formulaVersion, ingredientsAndFormulas, type FormulaVersion } from './formulas';
+import { formulaOfDough, ingredientsAndFormulas } from './formulas';
 import { houseValues } from './house';
 import { today } from './places';
-
-/** The formula version that a dough is mixed by. */
-export async function formulaOfDough(db: Db, doughId: number): Promise<FormulaVersion | null> {
-  const [row] = await rowsOf<{ id: number }>(
-    db,
-    `SELECT v.formula_version_id AS id FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
-     WHERE o.dough_id = ? ORDER BY o.id LIMIT 1`,
-    [doughId],
-  );
-  return row ? formulaVersion(db, row.id) : null;
-}
 
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
 export async function mixSheet(db: Db, dough: Pick<BoardDough, 'id' | 'kg'>): Promise<MixSheet | null> {

@@ -1,3 +1,5 @@
+import type { Thaw } from '@/core/floor/alarms';
+import type { BoardDough } from '@/core/floor/board';
 import type { OrderBook } from '@/core/demand/book';
 import { coverDemand, type Made } from '@/core/demand/cover';
 import { takeFrozen } from '@/core/demand/frozen';
@@ -8,6 +10,7 @@ import { expandDough } from '@/core/route/expand';
 import { addLocalDays } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
+import { frozenStock, type Frozen } from './frozen';
 import { house, houseValues } from './house';
 import { currentProducts, type KnownProduct } from './products';
 
@@ -17,37 +20,23 @@ export const ORDER_DAYS = 7;
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
-  const [standing, single, closed, stock, products, made, takes, value, customers] = await Promise.all([
-    standingOrders(db),
-    singleOrders(db, span),
-    rowsOf<{ day: string; note: string }>(
-      db,
-      "SELECT DATE_FORMAT(day, '%Y-%m-%d') AS day, note FROM closed_day WHERE day >= ? ORDER BY day",
-      [dayOf(now, zone)],
-    ),
-    rowsOf<{ productId: number; pieces: number }>(
-      db,
-      `SELECT product_id AS productId, CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move
-       GROUP BY product_id HAVING SUM(pieces) > 0`,
-    ),
+  const [{ standing, closed, wanted }, stock, products, made, takes, value, customers] = await Promise.all([
+    wantedIn(db, span),
+    frozenStock(db),
     currentProducts(db),
-    madeByDoughs(db, now),
+    doughsDueFrom(db, now).then((doughs) => madeBy(db, doughs, now)),
     sizes(db),
     houseValues(db),
     rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
   ]);
   const makers = products.map((product) => makerOf(product, takes));
   const making = { bowlKg: takes.bowlKg, mostBowls: value('most_bowls'), apart: KEPT_APART };
-  const wanted = demandBetween(standing, single, new Set(closed.map(({ day }) => day)), span);
   const { covered, left } = coverDemand(wanted, made);
-  const { open, taken } = takeFrozen(
-    covered,
-    new Map(stock.map(({ productId, pieces }) => [productId, Number(pieces)])),
-  );
+  const { open, taken } = takeFrozen(covered, piecesOf(stock));
   return {
     customers: customers.map(({ name }) => name),
     ...{ standing, demand: covered, left, closed, taken, makers, making },
-    stock: stock.map(({ productId, pieces }) => ({ productId, pieces: Number(pieces) })),
+    stock: stock.map(({ productId, pieces }) => ({ productId, pieces })),
     proposals: proposeDoughs(open, makers, making),
   };
 }
@@ -68,8 +57,41 @@ function hashOf(text: string): string {
   return `${text.length}.${hash}`;
 }
 
-async function madeByDoughs(db: Db, now: number): Promise<Made[]> {
-  const doughs = await doughsDueFrom(db, now);
+/** How far ahead it is looked for what has to thaw, days. */
+const THAW_DAYS = 2;
+
+/** What comes out of the freezer in the coming days, since none of these doughs makes it; the earliest first. */
+export async function thawsFor(db: Db, doughs: readonly BoardDough[], now: number): Promise<Thaw[]> {
+  const stock = await frozenStock(db);
+  if (stock.length === 0) return [];
+  const { zone } = await house(db);
+  const span = { from: now, to: addLocalDays(now, THAW_DAYS, zone), zone };
+  const [{ wanted }, made] = await Promise.all([wantedIn(db, span), madeBy(db, doughs, now)]);
+  const nameOf = new Map(stock.map(({ productId, product }) => [productId, product]));
+  const { taken } = takeFrozen(coverDemand(wanted, made).covered, piecesOf(stock));
+  return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
+}
+
+const piecesOf = (stock: readonly Frozen[]) =>
+  new Map(stock.map(({ productId, pieces }) => [productId, pieces]));
+
+/** What is ordered for some days, with what it follows from. */
+async function wantedIn(db: Db, span: { from: number; to: number; zone: string }) {
+  const [standing, single, closed] = await Promise.all([
+    standingOrders(db),
+    singleOrders(db, span),
+    rowsOf<{ day: string; note: string }>(
+      db,
+      "SELECT DATE_FORMAT(day, '%Y-%m-%d') AS day, note FROM closed_day WHERE day >= ? ORDER BY day",
+      [dayOf(span.from, span.zone)],
+    ),
+  ]);
+  const wanted = demandBetween(standing, single, new Set(closed.map(({ day }) => day)), span);
+  return { standing, closed, wanted };
+}
+
+/** What these doughs make that is due from now on. */
+async function madeBy(db: Db, doughs: readonly BoardDough[], now: number): Promise<Made[]> {
   const ids = await rowsOf<{ outputId: number; productId: number }>(
     db,
     `SELECT o.id AS outputId, v.product_id AS productId FROM dough_output o
@@ -78,10 +100,12 @@ async function madeByDoughs(db: Db, now: number): Promise<Made[]> {
   );
   const productOf = new Map(ids.map(({ outputId, productId }) => [outputId, productId]));
   return doughs.flatMap(({ id, name, outputs, steps }) =>
-    outputs.map(({ id: outputId, pieces, dueAt, freshFor }) => ({
-      ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
-      mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
-    })),
+    outputs
+      .filter(({ id: outputId }) => productOf.has(outputId))
+      .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
+        ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
+        mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
+      })),
   );
 }
 

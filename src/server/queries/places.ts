@@ -1,58 +1,63 @@
+import type { Board } from '@/core/floor/board';
 import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/route/windows';
-import { rowsOf, type Db } from '../db/rows';
+import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseValues } from './house';
-
-interface ReadingRow {
-  place: string;
-  celsius: number;
-  humidity: number | null;
-  at: Date;
-  source: 'probe' | 'typed';
-  by: string | null;
-  doubt: string | null;
-}
+import { believed, newestReadings, type Newest } from './newest-readings';
 
 const HOUR = 3_600_000;
 
 /** All places with their temperatures as the house knows them at `now`. */
 export async function places(db: Db, now: number): Promise<Place[]> {
-  const [all, value, rows] = await Promise.all([
-    rowsOf<Omit<Place, 'reading' | 'remark'>>(
-      db,
-      'SELECT id, label, kind, usual, lowest, highest FROM place ORDER BY position',
-    ),
-    houseValues(db),
-    rowsOf<ReadingRow>(
-      db,
-      `SELECT r.place, r.celsius, r.humidity, r.at, r.source, p.name AS \`by\`, r.doubt
-       FROM place JOIN place_reading r ON r.id IN (
-         (SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND doubt IS NULL ORDER BY at DESC LIMIT 1),
-         (SELECT id FROM place_reading WHERE place_reading.place = place.id AND at <= ? AND at > ? AND doubt IS NOT NULL ORDER BY at DESC LIMIT 1)
-       )
-       LEFT JOIN person p ON p.id = r.person_id`,
-      [new Date(now), new Date(now), new Date(now - 24 * HOUR)],
-    ),
-  ]);
-  const holds = { probe: value('probe_holds'), typed: value('typed_holds') };
-  return all.map((place) => {
-    const own = rows.filter((row) => row.place === place.id);
-    const good = own.find(({ doubt }) => doubt === null);
-    const doubted = own.find((row) => row.doubt !== null && row.at >= (good?.at ?? new Date(0)));
-    const age = good ? (now - good.at.getTime()) / HOUR : Infinity;
-    const fresh = good !== undefined && age <= holds[good.source];
-    const reading = fresh
-      ? {
-          celsius: good.celsius,
-          humidity: good.humidity,
-          at: good.at.getTime(),
-          source: good.source,
-          by: good.by,
-        }
-      : null;
-    const silent = good ? `No reading for ${Math.floor(age)} h; reckoning with the usual.` : null;
-    return { ...place, reading, remark: doubted?.doubt ?? (fresh ? null : silent) };
+  const [newest, value] = await Promise.all([newestReadings(db, now), houseValues(db)]);
+  return placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') });
+}
+
+/** The same from readings at hand; `holds`: for how many hours each kind of reading is believed. */
+export function placesOf(
+  newest: readonly Newest[],
+  now: number,
+  holds: { probe: number; typed: number },
+): Place[] {
+  return newest
+    .filter(({ place }) => !place.inDough)
+    .map((one) => {
+      const { id, label, kind, usual, lowest, highest } = one.place;
+      const good = believed(one);
+      const doubted = one.doubted && one.doubted.at >= (good?.at ?? 0) ? one.doubted.doubt : null;
+      const age = good ? (now - good.at) / HOUR : Infinity;
+      const fresh = good !== null && age <= holds[good.source];
+      const silent = good ? `No reading for ${Math.floor(age)} h; reckoning with the usual.` : null;
+      return {
+        ...{ id, label, kind, usual, lowest, highest },
+        reading: fresh
+          ? {
+              ...{ celsius: good.celsius, humidity: good.humidity, at: good.at },
+              ...{ source: good.source, by: good.by },
+            }
+          : null,
+        remark: doubted ?? (fresh ? null : silent),
+      };
+    });
+}
+
+/** The latest believed reading of each place that has one. */
+export function latestOf(newest: readonly Newest[]): Board['places'] {
+  return newest.flatMap((one) => {
+    const said = one.place.inDough ? null : believed(one);
+    if (!said) return [];
+    const { id, label } = one.place;
+    return [{ place: id, label, celsius: said.celsius, humidity: said.humidity, at: said.at }];
+  });
+}
+
+/** Needles with what each last said. */
+export function needlesOf(newest: readonly Newest[]): Board['needles'] {
+  return newest.flatMap((one) => {
+    const said = believed(one);
+    const { id, label, inDough } = one.place;
+    return inDough ? [{ id, label, celsius: said?.celsius ?? null, at: said?.at ?? 0 }] : [];
   });
 }
 

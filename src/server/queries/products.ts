@@ -1,12 +1,13 @@
 import { linesOf, percentOf, shareOf } from '@/core/formula/formula';
-import { ingredientBook } from '@/core/formula/ingredient';
+import { allergensOf } from '@/core/formula/analysis';
+import type { Allergen } from '@/core/formula/ingredient';
 import { laminate } from '@/core/lamination/steps';
 import type { ProductSpec } from '@/core/route/route';
+import { dressingAllergens, inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { evidence, withLearnt } from './evidence';
-import { formulaBodies, mixedShare } from './formulas';
-import { ingredients } from './ingredients';
+import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
 import { schemeVersions } from './schemes';
 
 /** A product version with its product. */
@@ -15,6 +16,8 @@ export interface KnownProduct extends ProductSpec {
   doughName: string;
   /** Yeast of its formula, as instant, for a gram of dough ready to cut. */
   yeastShare: number;
+  /** Of its formula and of what goes on and into a piece. */
+  allergens: Allergen[];
 }
 
 type Body = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'rises'>;
@@ -37,16 +40,15 @@ const NEWEST = `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.pro
 
 async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
   const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
-  const [formulas, schemes, learnt, all] = await Promise.all([
+  const [formulas, schemes, learnt, book] = await Promise.all([
     formulaBodies(db, ids),
     schemeVersions(
       db,
       rows.flatMap(({ schemeVersionId }) => schemeVersionId ?? []),
     ),
     evidence(db, 'reference'),
-    ingredients(db),
+    ingredientsAndFormulas(db),
   ]);
-  const book = ingredientBook(all);
   return rows.map(({ body, schemeVersionId, ...row }) => {
     const scheme = schemes.get(schemeVersionId ?? 0) ?? null;
     const own = json<Body>(body);
@@ -60,6 +62,10 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
       route: { ...own.route, dough: laminate(own.route.dough, scheme?.scheme ?? null) },
       mixed: formula ? mixedShare(formula) : 1,
       yeastShare: yeast,
+      allergens: inLabelOrder([
+        ...(formula ? allergensOf(formula, book).map(({ allergen }) => allergen) : []),
+        ...dressingAllergens(own.piece),
+      ]),
     };
     return withLearnt(product, learnt);
   });

@@ -1,11 +1,11 @@
 import type { ScrapStock } from '@/core/cutting/scrap';
-import { effectiveEvents, type FloorEvent } from '@/core/floor/events';
-import { analyse } from '@/core/formula/analysis';
+import { effectiveEvents } from '@/core/floor/events';
+import { inLabelOrder } from '@/core/shaping/topping';
 import { rowsOf, type Db } from '../db/rows';
 import { floorEvents } from './doughs';
 import { ingredientsAndFormulas } from './formulas';
 import { houseValues } from './house';
-import { formulaOfDough } from './mix';
+import { mixedIn, putIn } from './contents';
 
 const HOUR = 3_600_000;
 
@@ -40,24 +40,12 @@ export async function scrapStock(db: Db, now: number): Promise<ScrapStock[]> {
       own.reduce((sum, { data }) => sum + (data?.kind === 'scrap' ? data.grams : 0), 0) - taken(id);
     const [first] = own;
     if (!first || grams < 1) continue;
-    const formula = await formulaOfDough(db, id);
-    const allergens = formula ? analyse(formula.formula, book).allergens.map(({ allergen }) => allergen) : [];
     stock.push({
       ...{ fromDough: id, name, grams: Math.round(grams), hours: (now - first.at) / HOUR },
-      allergens: [...new Set([...allergens, ...swappedIn(counting.get(id) ?? [], book)])],
+      allergens: inLabelOrder([...(await mixedIn(db, id, book)), ...putIn(counting.get(id) ?? [], book)]),
     });
   }
   return stock.sort((a, b) => b.hours - a.hours);
-}
-
-/** Allergens of what was taken instead of, or added to, what a formula says. */
-function swappedIn(
-  events: readonly FloorEvent[],
-  book: Awaited<ReturnType<typeof ingredientsAndFormulas>>,
-): string[] {
-  return events.flatMap(({ data }) =>
-    data?.kind === 'swapped' || data?.kind === 'adjusted' ? (book.get(data.ingredient)?.allergens ?? []) : [],
-  );
 }
 
 /** What the house lets into a dough: share of it, and hours of age. */

@@ -1,4 +1,5 @@
-import type { Board } from '@/core/floor/board';
+import { withoutOver, type Board } from '@/core/floor/board';
+import { packBoard, type PackedBoard } from '@/core/floor/packed-board';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { board } from './board';
@@ -28,4 +29,28 @@ export async function sharedBoard(db: Db, now: number, daysBack: number): Promis
   made.catch(() => boards.delete(key));
   for (const old of [...boards.keys()].slice(0, -KEPT)) boards.delete(old);
   return made;
+}
+
+/** Days back from which the floor's screens know doughs. */
+const FLOOR_DAYS = 1;
+
+/** Boards that were packed for the screens, for as long as they are shared. */
+const packed = { whole: new WeakMap<Board, PackedBoard>(), floor: new WeakMap<Board, PackedBoard>() };
+
+function packedOnce(known: WeakMap<Board, PackedBoard>, shared: Board, shown: () => Board): PackedBoard {
+  const text = known.get(shared) ?? packBoard(shown());
+  known.set(shared, text);
+  return text;
+}
+
+/** The shared board, packed once for all screens. */
+export async function packedBoard(db: Db, now: number, daysBack: number): Promise<PackedBoard> {
+  const shared = await sharedBoard(db, now, daysBack);
+  return packedOnce(packed.whole, shared, () => shared);
+}
+
+/** The shared board as the floor's screens need it, packed once for all of them: without what has been over for long. */
+export async function floorBoard(db: Db, now: number): Promise<PackedBoard> {
+  const shared = await sharedBoard(db, now, FLOOR_DAYS);
+  return packedOnce(packed.floor, shared, () => withoutOver(shared, now));
 }

@@ -1,7 +1,9 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { agenda, type AgendaItem } from '@/core/floor/agenda';
+import { shelvesOf } from '@/core/floor/decks';
 import type { Board, Person } from '@/core/floor/board';
 import { lastUndoable } from '@/core/floor/events';
 import { Undo2 } from 'lucide-react';
@@ -11,12 +13,20 @@ import { AlarmBand } from '../floor/alarm-band';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useAlarms } from '../floor/use-alarms';
 import { Button } from '../kit/button';
+import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
+import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
-import { WaitCard } from './wait-card';
+import { BENCH_WORDS, useBenchFor, WhoseBench } from './whose-bench';
 import { WaitingLanes } from './waiting-lanes';
+
+// Comes when somebody looks at a wait; the work at hand must be there first.
+const WaitCard = dynamic(() => import('./wait-card').then((module) => module.WaitCard), {
+  ssr: false,
+  loading: () => <p className="h-96" />,
+});
 
 const eventWords = {
   start: 'started',
@@ -36,19 +46,24 @@ const eventWords = {
   count: 'counted',
   marks: 'judged',
   take: 'taken',
+  needle: 'needle set',
+  move: 'put elsewhere',
+  deck: 'put on decks',
 };
 
 const takenBy = (items: readonly AgendaItem[], who: number | null) =>
   items.filter(({ state }) => state.takenBy === who);
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
-export function BenchView({ board, person }: { board: Board; person: Person }) {
+function BenchView({ board, person: signedIn }: { board: Board; person: Person }) {
+  const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
   const { doughs, events, record, trouble, calm } = useFloor(board, person.id, now);
   const [held, setHeld] = useState<string | null>(null);
   const calls = useAlarms(board, doughs, now, person.id);
-  const lists = agenda(doughs, now);
+  const { whose, choose, only } = useBenchFor(board, person.id);
+  const lists = only(agenda(doughs, now));
   const idOf = ({ dough, step }: AgendaItem) => `${dough.id}/${step.key}`;
   const out = lists.waiting.filter((item) => item.step.step.ends === 'tap' && item.inMinutes <= 0);
   const mine = lists.running.filter(({ state }) => state.startedBy === person.id);
@@ -79,7 +94,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
     <main className="flex flex-1 flex-col">
       <h1 className="sr-only">Bench of {person.name}</h1>
       <FloorTabs />
-      <AlarmBand {...calls} take={(alarm) => void calls.take(alarm)} zone={zone} />
+      <AlarmBand {...calls} zone={zone} />
       <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
         <section aria-label="Now" className="bg-flour p-5">
           {trouble && (
@@ -98,6 +113,8 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
               {...{ now, zone, record }}
               humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
               places={board.places}
+              needles={board.needles}
+              shelves={shelvesOf(board.machines)}
               coolingRule={board.calls.coolingRule}
               onBack={() => setHeld(null)}
             />
@@ -116,7 +133,11 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
               together={together(chosen, [...lists.next, ...mine])}
             />
           ) : (
-            <p className="py-16 text-3xl">Nothing to start. The doughs rest and rise.</p>
+            <p className="py-16 text-3xl">
+              {whose === 'team'
+                ? 'Nothing to start. The doughs rest and rise.'
+                : `Nothing to start ${BENCH_WORDS[whose].here}.`}
+            </p>
           )}
           {undoable && (
             <Button
@@ -148,6 +169,7 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
           {...{ zone, name }}
           me={person.id}
           onPick={pick}
+          choice={<WhoseBench whose={whose} onChoose={choose} />}
           onTake={(item) => {
             void record({ doughId: item.dough.id, stepKey: item.step.key, kind: 'take' });
             if (item.state.startable) pick(item);
@@ -158,3 +180,5 @@ export function BenchView({ board, person }: { board: Board; person: Person }) {
     </main>
   );
 }
+
+export const BenchScreen = withBoard(BenchView);

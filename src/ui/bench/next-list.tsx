@@ -1,6 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
+import type { ReactNode } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
 import { clockTime, dayName } from '@/core/time/local';
 import { whenWords } from '../plan/words';
@@ -15,13 +16,15 @@ interface Props {
   onPick: (item: AgendaItem) => void;
   /** Says that this person will do it. */
   onTake: (item: AgendaItem) => void;
+  /** Whose work it is: the choice of that. */
+  choice: ReactNode;
 }
 
 /** How many steps that cannot start yet are shown; those that can are all shown. */
 const COMING = 5;
 
 /** What else is under way, can be started, and comes later. A tap brings it to the card. */
-export function NextList({ running, next, coming, zone, name, me, onPick, onTake }: Props) {
+export function NextList({ running, next, coming, zone, name, me, onPick, onTake, choice }: Props) {
   const open = [
     ...next.map((item) => ({ item, can: true })),
     ...coming.slice(0, COMING).map((item) => ({ item, can: false })),
@@ -29,7 +32,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
   return (
     <section aria-label="Next" className="bg-ground p-5 md:row-span-2">
       {running.length > 0 && <h2 className="mb-1 text-lg text-quiet">also under way</h2>}
-      <ul className="mb-4">
+      <ul className="mb-4 empty:hidden">
         {running.map((item) => (
           <li key={`${item.dough.id}/${item.step.key}`}>
             <button
@@ -44,7 +47,10 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
           </li>
         ))}
       </ul>
-      <h2 className="mb-1 text-lg text-quiet">next</h2>
+      <div className="mb-1 flex items-center justify-between gap-3">
+        <h2 className="text-lg text-quiet">next</h2>
+        {choice}
+      </div>
       <ul>
         {open.map(({ item, can }) => {
           const late = item.inMinutes < 0;

@@ -12,6 +12,7 @@ import { celsius, duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { whenWords } from '../plan/words';
+import { Declared } from './declared';
 import { TakePhoto } from '../batch/take-photo';
 import { TemperatureSheet } from './temperature-sheet';
 import { turnDone, turnDoneLabel, type Act } from './turn-acts';
@@ -133,6 +134,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           )}
           {step.step.gives !== undefined && <p>dough to {celsius(step.step.gives)}</p>}
           {step.step.check && <p>Look for: {step.step.check}</p>}
+          <Declared {...{ step, outputs }} />
           {step.step.caution && (
             <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
           )}

@@ -2,13 +2,19 @@
 
 import { useState } from 'react';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
+import { thicknessAdvice } from '@/core/cutting/thickness';
 import { Button } from '../kit/button';
 import { useSizes } from '../lamination/geometry-strip';
 import { ScrapSheet } from '../scrap/scrap-sheet';
+import { nearestOutput, OutputChoice, pieceTarget } from './output-choice';
+import { WeighIn } from './weigh-in';
 import type { WorkProps } from './work-props';
 
+/** The last weighings count: after a change of the gap the earlier ones say nothing any more. */
+const WEIGHED = 3;
+
 /** Sheet and cut: what comes from it, the cut plan, and what is left over. */
-export function SheetWork({ item, outputs, scale, tell }: WorkProps) {
+export function SheetWork({ item, outputs, scale, tell, running }: WorkProps) {
   const [telling, setTelling] = useState(false);
   const { cm } = useSizes();
   const { dough } = item;
@@ -22,6 +28,7 @@ export function SheetWork({ item, outputs, scale, tell }: WorkProps) {
           {piece.cut && piece.cut.size.height > 0 && ` × ${cm(piece.cut.size.height)}`}, {piece.cut?.mm} mm
         </p>
       ))}
+      {running && <PieceWeights {...{ item, scale, tell }} outputs={cuts} />}
       <div className="grid grid-cols-2 gap-3">
         {cuts.length > 0 && (
           <a
@@ -42,5 +49,39 @@ export function SheetWork({ item, outputs, scale, tell }: WorkProps) {
         onTell={(data) => tell({ kind: 'scrap', data })}
       />
     </div>
+  );
+}
+
+/** A few cut pieces on the scale: whether the sheet is as thick as it should be, and what to change. */
+function PieceWeights({
+  item,
+  outputs,
+  scale,
+  tell,
+}: Pick<WorkProps, 'item' | 'outputs' | 'scale' | 'tell'>) {
+  const [of, setOf] = useState(0);
+  const output = outputs[Math.min(of, outputs.length - 1)];
+  const cut = output?.piece.cut;
+  if (!output || !cut) return null;
+  const weighings = item.state.records.flatMap(({ data }) =>
+    data.kind === 'pieces' && nearestOutput(outputs, data.grams / data.count) === output ? [data] : [],
+  );
+  const advice = thicknessAdvice(
+    { ...pieceTarget(output), mm: cut.mm, base: cut.size.base },
+    weighings.slice(-WEIGHED),
+  );
+  return (
+    <>
+      <OutputChoice outputs={outputs} chosen={of} onChoose={setOf} />
+      <WeighIn grams={output.piece.grams} scale={scale} onWeigh={(data) => tell({ kind: 'weigh', data })} />
+      {advice && (
+        <p
+          role="status"
+          className={advice.verdict === 'within' ? 'text-lg' : 'text-lg font-semibold text-warn'}
+        >
+          {advice.words}
+        </p>
+      )}
+    </>
   );
 }

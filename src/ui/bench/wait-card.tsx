@@ -4,14 +4,17 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
 import { cooling, coolingWords, type CoolingRule } from '@/core/floor/cooling';
+import type { Board } from '@/core/floor/board';
 import type { AliveAnswer } from '@/core/floor/events';
+import { lastMeasured, needlesSay } from '@/core/floor/known';
 import type { Verdict } from '@/core/learning/verdicts';
 import { clockTime, dayTime } from '@/core/time/local';
-import { duration } from '@/core/units/format';
+import { celsius, duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { AliveSheet } from './alive-sheet';
 import { checkWords } from './rest-words';
+import { Standing } from './standing';
 import { TemperatureSheet } from './temperature-sheet';
 import { WordsSheet } from './words-sheet';
 
@@ -27,7 +30,10 @@ interface Props {
   record: (recording: Recording) => Promise<unknown>;
   /** Humidity where it stands, %, where a probe knows it. */
   humidity: number | null;
-  places: readonly { place: string; celsius: number }[];
+  places: Board['places'];
+  needles: Board['needles'];
+  /** How many shelves a place has, by its id. */
+  shelves: ReadonlyMap<string, number>;
   coolingRule: CoolingRule;
   onBack: () => void;
 }
@@ -40,7 +46,18 @@ const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
 const MINUTE = 60_000;
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
-export function WaitCard({ item, now, zone, record, humidity, places, coolingRule, onBack }: Props) {
+export function WaitCard({
+  item,
+  now,
+  zone,
+  record,
+  humidity,
+  places,
+  needles,
+  shelves,
+  coolingRule,
+  onBack,
+}: Props) {
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const from = state.startedAt ?? step.plannedStart;
@@ -53,7 +70,10 @@ export function WaitCard({ item, now, zone, record, humidity, places, coolingRul
     void record({ doughId: dough.id, stepKey: step.key, ...part });
   const alive = step.step.alive;
   const last = state.alive.at(-1);
-  const measured = state.temperatures.at(-1);
+  const needle = needles.find(({ id }) => id === state.needle?.id);
+  const measured = lastMeasured(state, needlesSay(needles));
+  const byNeedle = needle && measured?.at === needle.at && measured.celsius === needle.celsius;
+  const placeName = (id: string) => places.find(({ place }) => place === id)?.label.toLowerCase() ?? id;
   const checked = state.records.findLast(({ data }) => data.kind === 'checked');
   return (
     <article>
@@ -97,7 +117,19 @@ export function WaitCard({ item, now, zone, record, humidity, places, coolingRul
             {clockTime(checked.at, zone)} {checkWords(checked.data)}
           </p>
         )}
-        {measured && <p>measured {Math.round(measured.celsius * 10) / 10} °C</p>}
+        {measured && (
+          <p>
+            {byNeedle ? needle.label.toLowerCase() : 'measured'} <b>{celsius(measured.celsius)}</b> at{' '}
+            {clockTime(measured.at, zone)}
+          </p>
+        )}
+        {state.moved && (
+          <p>
+            stands in {placeName(state.moved.place)}
+            {state.moved.shelf !== null && `, shelf ${state.moved.shelf}`} since{' '}
+            {clockTime(state.moved.at, zone)}
+          </p>
+        )}
         {step.step.cools && (
           <p role="status" className="max-w-xl border-l-4 border-warn pl-3 font-semibold">
             {coolingWords(cooling(coolingRule, from, state.temperatures, now), zone)}
@@ -133,6 +165,7 @@ export function WaitCard({ item, now, zone, record, humidity, places, coolingRul
           </div>
         </fieldset>
       )}
+      <Standing {...{ item, places, needles, shelves, tell }} />
       <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('temperature')}>
           °C
@@ -157,7 +190,7 @@ export function WaitCard({ item, now, zone, record, humidity, places, coolingRul
         open={sheet === 'temperature'}
         onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
         step={step.step}
-        onTell={(celsius) => tell({ kind: 'temperature', celsius })}
+        onTell={(degrees) => tell({ kind: 'temperature', celsius: degrees })}
       />
       <WordsSheet
         open={sheet === 'note'}

@@ -57,9 +57,9 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
         : `${clockTime(soonest, zone)} at the soonest, planned ${dayTime(ready, zone)}`;
   const body = (
     <>
-      <span className="flex items-baseline justify-between gap-2">
+      <span className="flex flex-wrap items-baseline justify-between gap-x-2">
         <span className="text-xl font-semibold whitespace-nowrap">{dough.name}</span>
-        <span className="truncate text-lg">{step.label.toLowerCase()}</span>
+        <span className="text-lg">{step.label.toLowerCase()}</span>
       </span>
       <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>
         <path d="M4 22C70 22 130 10 196 10" fill="none" stroke="var(--hairline)" strokeWidth={3} />

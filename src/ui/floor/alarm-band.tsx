@@ -49,25 +49,28 @@ export function AlarmBand({
               </Button>
             </li>
           ))}
-          {open.length > SHOWN && (
-            <li>
-              <Button look="quiet" floor onClick={() => setAll(!all)}>
-                {all ? 'Only the first' : `${open.length - SHOWN} more`}
-              </Button>
-            </li>
-          )}
         </ul>
       </div>
-      <button
-        className="grid size-14 shrink-0 place-items-center rounded border border-edge bg-flour"
-        onClick={toggle}
-        aria-pressed={on}
-        aria-label={
-          on ? 'Sound is on: switch it off on this tablet' : 'Sound is off: switch it on on this tablet'
-        }
-      >
-        {on ? <Bell aria-hidden size={24} /> : <BellOff aria-hidden size={24} />}
-      </button>
+      <div className="grid gap-2">
+        <button
+          className="grid size-14 shrink-0 place-items-center rounded border border-edge bg-flour"
+          onClick={toggle}
+          aria-pressed={on}
+          aria-label={
+            on ? 'Sound is on: switch it off on this tablet' : 'Sound is off: switch it on on this tablet'
+          }
+        >
+          {on ? <Bell aria-hidden size={24} /> : <BellOff aria-hidden size={24} />}
+        </button>
+        {open.length > SHOWN && (
+          <button
+            className="min-h-14 rounded border border-edge bg-flour px-1 text-base leading-tight"
+            onClick={() => setAll(!all)}
+          >
+            {all ? 'less' : `${open.length - SHOWN} more`}
+          </button>
+        )}
+      </div>
     </section>
   );
 }

@@ -1,29 +1,40 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
-import { alarms, type Alarm } from '@/core/floor/alarms';
+import { alarms, type Alarm, type AlarmTaken } from '@/core/floor/alarms';
 import type { Board } from '@/core/floor/board';
-import { send } from '../live/command';
+import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
+
+const takenBy = ({ name, input, personId, at }: FloorCall): AlarmTaken[] =>
+  name === 'take-alarm' ? [{ alarm: String(input.alarm), personId, at }] : [];
 
 /** The alarms of a board that are due, and how to take one; what is taken here is quiet at once. */
 export function useAlarms(board: Board, doughs: readonly FloorDough[], now: number, personId: number) {
-  const [own, setOwn] = useState<{ alarm: string; personId: number; at: number }[]>([]);
+  const [own, setOwn] = useState<AlarmTaken[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const due = useMemo(() => {
-    const { leads, taken, excursions, coolingRule } = board.calls;
+    const { taken, ...calls } = board.calls;
     return alarms(doughs, now, {
-      ...{ leads, excursions, coolingRule, zone: board.house.zone },
+      ...calls,
+      zone: board.house.zone,
       taken: [...own, ...taken],
     });
   }, [board, doughs, now, own]);
-  const take = async ({ id }: Alarm) => {
+  useEffect(() => {
+    // What an earlier page has taken without a line.
+    void waitingCalls().then((calls) => setOwn((before) => [...calls.flatMap(takenBy), ...before]));
+    return onSent((outcome) => {
+      if (!('call' in outcome) || outcome.call.name !== 'take-alarm' || outcome.answer.ok) return;
+      const [refused] = takenBy(outcome.call);
+      setOwn((before) => before.filter(({ alarm }) => alarm !== refused?.alarm));
+      setTrouble(outcome.answer.message);
+    });
+  }, []);
+  const take = ({ id }: Alarm) => {
     setTrouble(null);
     setOwn((before) => [...before, { alarm: id, personId, at: now }]);
-    const answer = await send('take-alarm', { alarm: id });
-    if (answer.ok) return;
-    setOwn((before) => before.filter(({ alarm }) => alarm !== id));
-    setTrouble(answer.message);
+    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now });
   };
   return { open: due.filter(({ takenBy }) => takenBy === null), due, take, trouble };
 }

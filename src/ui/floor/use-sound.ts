@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
+import { useKept } from '../live/kept';
 
 /** A tablet that nobody has told stays silent: a browser plays nothing before it is touched. */
 const KEPT = 'hefeteig-sound';
@@ -25,12 +26,8 @@ function chime(context: AudioContext): void {
 
 /** Sounds as long as something is open, again and again; `on` is this tablet's own choice and outlives the page. */
 export function useSound(ringing: boolean) {
-  const [on, setOn] = useState(false);
-  useEffect(() => {
-    // Known in the browser alone; the page the house makes has it off.
-    const timer = setTimeout(() => setOn(localStorage.getItem(KEPT) === 'on'));
-    return () => clearTimeout(timer);
-  }, []);
+  const [kept, keep] = useKept(KEPT);
+  const on = kept === 'on';
   useEffect(() => {
     if (!on || !ringing) return;
     const context = new AudioContext();
@@ -42,9 +39,5 @@ export function useSound(ringing: boolean) {
       void context.close();
     };
   }, [on, ringing]);
-  const toggle = () => {
-    localStorage.setItem(KEPT, on ? 'off' : 'on');
-    setOn(!on);
-  };
-  return { on, toggle };
+  return { on, toggle: () => keep(on ? 'off' : 'on') };
 }

@@ -1,12 +1,12 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Board, Person } from '@/core/floor/board';
 import { handover } from '@/core/floor/handover';
-import type { HandoverWords } from '@/core/floor/handover-words';
+import { needlesSay } from '@/core/floor/known';
+import { LONGEST_WORDS, type HandoverWords } from '@/core/floor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
 import { celsius } from '@/core/units/format';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -14,7 +14,10 @@ import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
-import { send } from '../live/command';
+import { withBoard } from '../live/with-board';
+import { useAtTablet } from '../live/at-tablet';
+import { keepCall } from '../live/outbox';
+import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
 
 interface Props {
@@ -24,12 +27,14 @@ interface Props {
 }
 
 /** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
-export function HandoverView({ board, words, person }: Props) {
+export function HandoverView({ board, words: kept, person: signedIn }: Props) {
+  const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
-  const page = handover(doughs, now);
+  const { words, trouble } = useCalls(kept, board.people);
+  const page = handover(doughs, now, needlesSay(board.needles));
   const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (
@@ -47,10 +52,15 @@ export function HandoverView({ board, words, person }: Props) {
             the last shift says
           </h2>
           {words.map((said) => (
-            <Said key={said.id} {...{ said, zone, person }} />
+            <Said key={said.id} {...{ said, zone, person, now }} />
           ))}
           {words.length === 0 && <p className="text-xl">Nobody has written anything yet.</p>}
-          <Say />
+          {trouble && (
+            <p role="alert" className="text-lg text-warn">
+              {trouble}
+            </p>
+          )}
+          <Say {...{ person, now }} />
         </section>
         <section aria-labelledby="standing">
           <h2 id="standing" className="mb-1 text-lg text-quiet">
@@ -66,11 +76,11 @@ export function HandoverView({ board, words, person }: Props) {
                     , {celsius(measured.celsius)} at {clockTime(measured.at, zone)}
                   </span>
                 )}
-                {going.map(({ label, since, place, until }) => (
+                {going.map(({ label, since, place, shelf, until }) => (
                   <span key={label} className="block">
                     {label.toLowerCase()} since {nearTime(since, now, zone)}
                     {place &&
-                      `, ${place}${placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : ''}`}
+                      `, ${place}${shelf === null ? '' : ` shelf ${shelf},`}${placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : ''}`}
                     , until {nearTime(until, now, zone)}
                   </span>
                 ))}
@@ -127,15 +137,15 @@ export function HandoverView({ board, words, person }: Props) {
   );
 }
 
-function Said({ said, zone, person }: { said: HandoverWords; zone: string; person: Person }) {
-  const router = useRouter();
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const sign = async () => {
-    const answer = await send('sign-handover', { handover: said.id });
-    if (answer.ok) router.refresh();
-    else setTrouble(answer.message);
-  };
-  const open = said.by !== person.name && !said.readBy.includes(person.name);
+interface Signing {
+  person: Person;
+  now: number;
+}
+
+function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone: string }) {
+  const open = said.by !== person.name && !said.readBy.includes(person.name) && said.id > 0;
+  const sign = () =>
+    keepCall({ name: 'sign-handover', input: { handover: said.id }, personId: person.id, at: now });
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 border-b border-hairline py-2">
       <div className="min-w-0 flex-1">
@@ -144,14 +154,9 @@ function Said({ said, zone, person }: { said: HandoverWords; zone: string; perso
           {said.by}, {dayTime(said.at, zone)}
           {said.readBy.length > 0 ? `; read by ${said.readBy.join(', ')}` : '; not signed yet'}
         </p>
-        {trouble && (
-          <p role="alert" className="text-lg text-warn">
-            {trouble}
-          </p>
-        )}
       </div>
       {open && (
-        <Button look="act" floor className="print:hidden" onClick={() => void sign()}>
+        <Button look="act" floor className="print:hidden" onClick={sign}>
           I have read it
         </Button>
       )}
@@ -159,25 +164,18 @@ function Said({ said, zone, person }: { said: HandoverWords; zone: string; perso
   );
 }
 
-function Say() {
-  const router = useRouter();
+function Say({ person, now }: Signing) {
   const [words, setWords] = useState('');
-  const [id, setId] = useState(() => uuidv7());
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const keep = async () => {
-    const answer = await send('write-handover', { id, words });
-    if (!answer.ok) return setTrouble(answer.message);
-    setTrouble(null);
+  const leave = () => {
+    keepCall({ name: 'write-handover', input: { id: uuidv7(), words }, personId: person.id, at: now });
     setWords('');
-    setId(uuidv7());
-    router.refresh();
   };
   return (
     <form
       className="mt-2 flex flex-wrap gap-3 print:hidden"
       onSubmit={(event) => {
         event.preventDefault();
-        void keep();
+        leave();
       }}
     >
       <textarea
@@ -185,17 +183,15 @@ function Say() {
         className="min-h-14 min-w-60 flex-1 rounded border border-edge bg-flour p-3 text-xl"
         placeholder="What the next shift should know"
         rows={1}
+        maxLength={LONGEST_WORDS}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
       <Button type="submit" floor disabled={words.trim() === ''}>
         Leave it for them
       </Button>
-      {trouble && (
-        <p role="alert" className="basis-full text-lg text-warn">
-          {trouble}
-        </p>
-      )}
     </form>
   );
 }
+
+export const HandoverScreen = withBoard(HandoverView);

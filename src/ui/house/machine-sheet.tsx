@@ -16,10 +16,13 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
     capacity: String(machine?.capacity ?? ''),
     changeover: String(machine?.changeover ?? 0),
   });
+  const [decks, setDecks] = useState(String(machine?.decks ?? 1));
+  const isOven = machine?.id === 'oven';
   const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
   const at = (field: string) => (held?.field === field ? held.message : null);
   const save = async () => {
-    if (await change('save-machine', { id: machine?.id ?? '', ...form })) onClose();
+    if (await change('save-machine', { id: machine?.id ?? '', ...form, ...(isOven ? { decks } : {}) }))
+      onClose();
   };
   return (
     <Sheet open onOpenChange={onClose} title={machine?.label ?? 'Machine'}>
@@ -46,7 +49,10 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           trouble={at('changeover')}
           onType={(changeover) => set({ changeover })}
         />
-        <FormEnd of={changing} fields={['label', 'capacity', 'changeover']} onDone={onClose} />
+        {isOven && (
+          <Field label="Decks" inputMode="numeric" value={decks} trouble={at('decks')} onType={setDecks} />
+        )}
+        <FormEnd of={changing} fields={['label', 'capacity', 'changeover', 'decks']} onDone={onClose} />
       </form>
     </Sheet>
   );

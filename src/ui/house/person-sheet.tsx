@@ -80,7 +80,6 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
             <Button
               key={skill}
               aria-pressed={on}
-              className={on ? 'border-2 border-ink font-semibold' : ''}
               onClick={() =>
                 set({ skills: on ? form.skills.filter((one) => one !== skill) : [...form.skills, skill] })
               }

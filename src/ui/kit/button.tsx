@@ -6,7 +6,9 @@ type Look = 'act' | 'plain' | 'quiet';
 
 const LOOKS: Record<Look, string> = {
   act: 'bg-butter text-on-butter font-semibold',
-  plain: 'border border-edge bg-flour text-ink',
+  // What is chosen is told by its edge and weight, not by its colour alone.
+  plain:
+    'border border-edge bg-flour text-ink aria-pressed:border-2 aria-pressed:border-ink aria-pressed:bg-butter-wash aria-pressed:font-bold',
   quiet: 'text-quiet underline-offset-4 hover:underline',
 };
 

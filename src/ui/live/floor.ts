@@ -8,7 +8,7 @@ import type { FloorEvent } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
 import { go } from './go';
 import { onHeard } from './heard';
-import { flush, keep, onSent, waitingOf } from './outbox';
+import { flush, keep, onSent, waitingEvents } from './outbox';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
@@ -35,8 +35,9 @@ export function useFloor(board: Board, personId: number, now: number) {
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => onHeard((more) => setHeard((before) => [...before, ...more].slice(-HEARD))), []);
   useEffect(() => {
-    const stop = onSent(({ event, late, answer }) => {
-      if (event.personId !== personId) return;
+    const stop = onSent((outcome) => {
+      if (!('event' in outcome)) return;
+      const { event, late, answer } = outcome;
       if (answer.ok) {
         const lesson = (answer.result as { lesson: Lesson | null } | null)?.lesson;
         if (lesson?.question) setTrouble(lesson.question);
@@ -49,17 +50,17 @@ export function useFloor(board: Board, personId: number, now: number) {
       );
     });
     // What an earlier page has left, or another tab.
-    void waitingOf(personId).then((left) => {
+    void waitingEvents().then((left) => {
       if (left.length > 0) setSent((before) => [...left, ...before]);
-      void flush(personId);
+      void flush();
     });
-    const onLine = () => void flush(personId);
+    const onLine = () => void flush();
     window.addEventListener('online', onLine);
     return () => {
       stop();
       window.removeEventListener('online', onLine);
     };
-  }, [personId]);
+  }, []);
   const known = useMemo(() => board.doughs.map((dough) => ({ dough, folded: floorDough(dough) })), [board]);
   const doughs: FloorDough[] = useMemo(
     () =>

@@ -30,6 +30,13 @@ function when({ events, calm }: News, personId: number): keyof typeof WHEN {
   return near ? 'soon' : 'later';
 }
 
+/** Lets the service worker keep every part of the application, for panels that are first opened without a line. */
+async function keepParts(): Promise<void> {
+  await navigator.serviceWorker?.register('/sw.js');
+  const ready = await navigator.serviceWorker?.ready;
+  ready?.active?.postMessage('keep-parts');
+}
+
 interface News {
   events: FloorEvent[];
   /** Nothing else has changed that somebody waits for. */
@@ -63,7 +70,7 @@ export function Live({ personId, children }: { personId: number; children: React
       due = at;
       timer = setTimeout(refresh, at - Date.now());
     };
-    void navigator.serviceWorker?.register('/sw.js');
+    void keepParts();
     return () => {
       clearTimeout(timer);
       feed.close();

@@ -3,10 +3,12 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer } from '@/core/floor/answer';
+import { recordingPerson, sessionPerson } from './at-tablet';
 import { AWAY } from './command';
 
 /** A photo that is not known to have arrived. */
 interface Kept {
+  personId: number | null;
   doughId: number;
   stepKey: string | null;
   photo: Blob;
@@ -16,15 +18,18 @@ const held: { store: ReturnType<typeof createStore> | null } = { store: null };
 const store = () => (held.store ??= createStore('hefeteig-photos', 'photos'));
 
 /** Keeps a photo on this tablet until it has arrived, and sends what waits. Says what the house said of the last one. */
-export async function keepPhoto(kept: Kept): Promise<Answer> {
-  await set(uuidv7(), kept, store());
+export async function keepPhoto(kept: Omit<Kept, 'personId'>): Promise<Answer> {
+  await set(uuidv7(), { ...kept, personId: recordingPerson() } satisfies Kept, store());
   return sendPhotos();
 }
 
-/** Sends the photos that wait, oldest first; what is refused is given up with its sentence, what nobody answers stays. */
+/** Sends the photos of whoever is signed in that wait, oldest first; what is refused is given up with its sentence, what nobody answers stays. */
 export async function sendPhotos(): Promise<Answer> {
   let last: Answer = { ok: true, result: null };
-  const waiting = await entries<string, Kept>(store());
+  const waiting = (await entries<string, Kept>(store())).filter(
+    ([, { personId }]) => personId === sessionPerson(),
+  );
+  if (waiting.length === 0 && recordingPerson() !== sessionPerson()) return AWAY;
   for (const [id, kept] of waiting.sort(([a], [b]) => (a < b ? -1 : 1))) {
     last = await put(id, kept);
     if (!last.ok && (last.status === 0 || last.status === 401 || last.status >= 500)) return last;

@@ -99,7 +99,6 @@ function Form({ book }: Pick<Props, 'book'>) {
             <Button
               key={name}
               aria-pressed={on}
-              className={on ? 'border-2 border-ink font-semibold' : ''}
               onClick={() =>
                 set({
                   weekdays: on ? order.weekdays.filter((day) => day !== i + 1) : [...order.weekdays, i + 1],

@@ -14,6 +14,7 @@ import { staffedSpans } from '@/core/time/shifts';
 import { useKeys } from '../kit/use-keys';
 import { useWidth } from '../kit/use-width';
 import { useMinute } from '../live/clock';
+import { withBoard } from '../live/with-board';
 import { send } from '../live/command';
 import { useFloor } from '../live/floor';
 import { go } from '../live/go';
@@ -54,7 +55,7 @@ export interface PlanState {
 }
 
 /** Every dough as a thread over the days, what they hold beneath, and the one picked beside it. */
-export function PlanView({
+function PlanView({
   board,
   plan,
   products,
@@ -322,3 +323,5 @@ export function PlanView({
     </main>
   );
 }
+
+export const PlanScreen = withBoard(PlanView);

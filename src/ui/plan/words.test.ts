@@ -8,7 +8,8 @@ const dough = (events: FloorEvent[]) => plannedDough(events, 600);
 
 describe('what is said of a dough', () => {
   it('names what it becomes', () => {
-    const output = { id: 1, dueAt: 0, freshFor: 0, piece: { grams: 60, perTray: 10, scrap: 0 } };
+    const piece = { grams: 60, perTray: 10, scrap: 0 };
+    const output = { id: 1, dueAt: 0, freshFor: 0, piece, allergens: [] };
     expect(
       outputWords({
         outputs: [
@@ -74,7 +75,14 @@ describe('what a plan costs and moves', () => {
 
   it('is shown for the doughs whose name or product has the word that was typed', () => {
     const one = plannedDough([]);
-    const output = { id: 1, dueAt: 0, freshFor: 0, pieces: 4, piece: { grams: 60, perTray: 10, scrap: 0 } };
+    const output = {
+      id: 1,
+      dueAt: 0,
+      freshFor: 0,
+      pieces: 4,
+      piece: { grams: 60, perTray: 10, scrap: 0 },
+      allergens: [],
+    };
     const outputs = [{ ...output, product: 'Raisin snail' }];
     expect(['', ' CRESC', 'snail', 'raisin s'].map((text) => matches(one, outputs, text))).toEqual([
       true,

@@ -2,7 +2,9 @@
 
 import { useState } from 'react';
 import type { Board, Person } from '@/core/floor/board';
-import { meetings, proofWatch, type Watched } from '@/core/floor/proof-watch';
+import { shelvesOf } from '@/core/floor/decks';
+import { meetings } from '@/core/floor/meetings';
+import { proofWatch, type Watched } from '@/core/floor/proof-watch';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';
@@ -10,15 +12,19 @@ import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
 import { Sheet } from '../kit/sheet';
+import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
+import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { RiseBar } from './rise-bar';
+import { Together } from './together';
 
 const MINUTE = 60_000;
 const idOf = ({ dough, step }: Watched) => `${dough.id}/${step.key}`;
 
 /** Everything that rests or rises, by what is ready first, and which loads will meet at the oven. */
-export function ProofView({ board, person }: { board: Board; person: Person }) {
+function ProofView({ board, person: signedIn }: { board: Board; person: Person }) {
+  const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
   const { doughs, record, trouble } = useFloor(board, person.id, now);
@@ -26,7 +32,7 @@ export function ProofView({ board, person }: { board: Board; person: Person }) {
   const [held, setHeld] = useState<string | null>(null);
   const oven = board.machines.find(({ id }) => id === 'oven') ?? { capacity: 1, changeover: 0 };
   const watched = proofWatch(doughs, oven, now);
-  const clashes = meetings(watched, oven, zone);
+  const clashes = meetings(watched, oven, zone, board.places);
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
@@ -35,13 +41,14 @@ export function ProofView({ board, person }: { board: Board; person: Person }) {
       {clashes.length > 0 && (
         <section aria-label="Together at the oven" className="border-b border-hairline px-5 py-3">
           <h2 className="text-lg text-quiet">together at the oven</h2>
-          {clashes.map(({ first, second, sentence, tooLong }) => (
-            <p
-              key={`${idOf(first)}+${idOf(second)}`}
-              className={tooLong ? 'text-xl font-bold text-warn' : 'text-xl'}
-            >
-              {sentence}
-            </p>
+          {clashes.map((meeting) => (
+            <Together
+              key={`${idOf(meeting.first)}+${idOf(meeting.second)}`}
+              meeting={meeting}
+              onCooler={({ doughId, stepKey, place }) =>
+                void record({ doughId, stepKey, kind: 'move', data: { kind: 'moved', place } })
+              }
+            />
           ))}
         </section>
       )}
@@ -62,6 +69,8 @@ export function ProofView({ board, person }: { board: Board; person: Person }) {
             }}
             {...{ now, zone, record }}
             places={board.places}
+            needles={board.needles}
+            shelves={shelvesOf(board.machines)}
             coolingRule={board.calls.coolingRule}
             humidity={board.places.find(({ place }) => place === chosen.step.step.place)?.humidity ?? null}
             onBack={() => setHeld(null)}
@@ -128,3 +137,5 @@ function Row({
     </button>
   );
 }
+
+export const ProofScreen = withBoard(ProofView);

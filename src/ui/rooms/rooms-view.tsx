@@ -110,7 +110,9 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
             className="mr-2 inline-block size-3 rounded-full"
             style={{ background: temperatureColour(celsius) }}
           />
-          {place.label}
+          <a href={`/rooms/${place.id}`} className="underline underline-offset-4">
+            {place.label}
+          </a>
         </h2>
         <p className="text-[15px] text-quiet">
           {place.id === 'tap' ? 'water' : PLACE_KINDS[place.kind].label}, {from}

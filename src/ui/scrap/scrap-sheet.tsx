@@ -50,13 +50,7 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
           )}
           <div role="group" aria-label="How it is known" className="flex gap-2">
             {(['weighed', 'estimated'] as const).map((one) => (
-              <Button
-                key={one}
-                floor
-                aria-pressed={how === one}
-                className={how === one ? 'bg-butter-wash font-bold' : ''}
-                onClick={() => setHow(one)}
-              >
+              <Button key={one} floor aria-pressed={how === one} onClick={() => setHow(one)}>
                 {one}
               </Button>
             ))}

@@ -67,7 +67,6 @@ function ClockControls({ zone }: { zone: string }) {
           <Button
             key={factor}
             aria-pressed={rate === factor}
-            className={rate === factor ? 'border-2 font-bold' : ''}
             onClick={() => change({ rate: factor, paused: false })}
           >
             {factor}×

@@ -1,14 +1,12 @@
 'use client';
 
-import { useLine } from '../live/live';
-import { useUnanswered, useWaiting } from '../live/outbox';
+import { useAway } from '../live/away';
+import { useWaiting } from '../live/outbox';
 
 /** The state of the line to the bakery's computer, always visible and calm. */
 export function LineState() {
-  const line = useLine() === 'open';
-  const unanswered = useUnanswered();
-  const open = line && !unanswered;
-  const waiting = useWaiting();
+  const open = !useAway();
+  const waiting = [...useWaiting().values()].reduce((sum, n) => sum + n, 0);
   const words = open ? 'live' : 'line is down';
   return (
     <span role="status" className="flex items-center gap-2 text-sm text-quiet">

@@ -6,8 +6,11 @@ import type { Person } from '@/core/floor/board';
 import { looksOn } from '@/core/floor/rights';
 import { Sheet } from '../kit/sheet';
 import { rest } from '../live/command';
+import { actAs, endActing, useAtTablet, useLately } from '../live/at-tablet';
+import { useAway } from '../live/away';
+import { useMinute } from '../live/clock';
 import { useWaiting } from '../live/outbox';
-import type { Somebody } from '../sign-in/names';
+import { Names, type Somebody } from '../sign-in/names';
 
 // Fetched when somebody opens it: no page waits for it.
 const TakeOver = dynamic(() => import('../sign-in/take-over').then((module) => module.TakeOver), {
@@ -22,7 +25,7 @@ const TOUCHES = ['pointerdown', 'keydown'] as const;
  * nobody has touched for long only shows until somebody does.
  */
 export function PersonSwitch({
-  person,
+  person: signedIn,
   people,
   idleMinutes,
 }: {
@@ -32,7 +35,11 @@ export function PersonSwitch({
   idleMinutes: number;
 }) {
   const [open, setOpen] = useState(false);
-  useResting(looksOn(person.role) ? 0 : idleMinutes);
+  const person = useAtTablet(signedIn);
+  const away = useAway();
+  const now = useMinute();
+  const lately = useLately();
+  useResting(looksOn(signedIn.role) ? 0 : idleMinutes, signedIn.id);
   const others = people.filter(({ id }) => id !== person.id || looksOn(person.role));
   return (
     <>
@@ -42,17 +49,36 @@ export function PersonSwitch({
         onClick={() => setOpen(true)}
       >
         {person.name}
+        {person.id !== signedIn.id && <span className="font-normal text-quiet">, no PIN yet</span>}
       </button>
       <Sheet open={open} onOpenChange={setOpen} title="Who takes over?">
-        <TakeOver people={[...others].sort((a, b) => Number(b.here) - Number(a.here))} />
+        {away ? (
+          <>
+            <p className="mb-3 max-w-lg text-lg">
+              The line is down. Who has signed in here during the last shift can go on without a PIN; what
+              they record stays on this tablet, unconfirmed, until they give it.
+            </p>
+            <Names
+              people={lately.filter(({ id }) => id !== person.id)}
+              who={null}
+              onChoose={(one) => {
+                if (one.id === signedIn.id) endActing();
+                else actAs(one, now);
+                setOpen(false);
+              }}
+            />
+          </>
+        ) : (
+          <TakeOver people={[...others].sort((a, b) => Number(b.here ?? false) - Number(a.here ?? false))} />
+        )}
       </Sheet>
     </>
   );
 }
 
 /** Gives up the right to record when nobody has touched the tablet for so long and nothing waits to be sent. */
-function useResting(minutes: number): void {
-  const waiting = useWaiting() > 0;
+function useResting(minutes: number, personId: number): void {
+  const waiting = (useWaiting().get(personId) ?? 0) > 0;
   useEffect(() => {
     if (minutes === 0 || waiting) return;
     let timer: ReturnType<typeof setTimeout>;

@@ -14,6 +14,7 @@ import type { Somebody } from '../sign-in/names';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
 import { PersonSwitch } from './person-switch';
+import { Unconfirmed } from './unconfirmed';
 import { useTheme } from './theme';
 
 const VIEWS = [
@@ -104,6 +105,7 @@ export function Shell({
               </button>
             </div>
           </header>
+          <Unconfirmed person={person} />
           {looksOn(person.role) ? (
             <fieldset disabled className="contents">
               {children}

@@ -1,7 +1,7 @@
 import type { Person } from '@/core/floor/board';
 
 /** Somebody of the house, and whether their shift is on. */
-export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here: boolean };
+export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here?: boolean };
 
 const ROLE_WORDS: Record<Person['role'], string | null> = {
   planner: 'planner',

@@ -14,6 +14,7 @@ import {
 import { duration } from '@/core/units/format';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
+import { AXIS, TOOLTIP } from '../kit/chart-look';
 
 export interface ChartLine {
   name: string;
@@ -51,21 +52,14 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
             type="number"
             domain={[0, 'dataMax']}
             tickFormatter={(minute: number) => duration(minute)}
-            stroke="var(--quiet)"
-            tick={{ fill: 'var(--quiet)', fontSize: 14 }}
+            {...AXIS}
             minTickGap={40}
           />
-          <YAxis
-            unit={` ${unit}`}
-            width={68}
-            stroke="var(--quiet)"
-            tick={{ fill: 'var(--quiet)', fontSize: 14 }}
-            domain={['auto', 'auto']}
-          />
+          <YAxis unit={` ${unit}`} width={68} {...AXIS} domain={['auto', 'auto']} />
           <Tooltip
             labelFormatter={(minute) => `after ${duration(Number(minute))}`}
             formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
-            contentStyle={{ background: 'var(--flour)', border: '1px solid var(--edge)', borderRadius: 4 }}
+            contentStyle={TOOLTIP}
           />
           <Legend iconType="plainline" />
           {target !== null && (

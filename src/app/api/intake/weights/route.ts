@@ -1,4 +1,4 @@
-import { takeWeight } from '@/server/intake';
+import { takeWeight } from '@/server/intake/weights';
 
 /** The scale sends here; see `docs/devices.md`. */
 export const POST = (request: Request) => takeWeight(request);

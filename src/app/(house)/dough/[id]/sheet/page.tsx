@@ -3,8 +3,9 @@ import { NO_CALLS } from '@/core/floor/board';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { lastWeight } from '@/server/intake';
+import { ovenDecks } from '@/server/queries/decks';
 import { doughById } from '@/server/queries/doughs';
+import { lastWeight } from '@/server/queries/scale';
 import { rollingHouse } from '@/server/queries/rolling';
 import { house, machines, people } from '@/server/queries/house';
 import { mixSheet } from '@/server/queries/mix';
@@ -20,10 +21,11 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
   const sheet = dough && (await mixSheet(db, dough));
   if (!dough || !sheet) notFound();
-  const [bakery, persons, pools, weight, rolling, stock, limits] = await Promise.all([
+  const [bakery, persons, pools, decks, weight, rolling, stock, limits] = await Promise.all([
     house(db),
     people(db),
     machines(db),
+    ovenDecks(db),
     lastWeight(db, now),
     rollingHouse(db),
     scrapStock(db, now),
@@ -35,6 +37,8 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     machines: pools,
     presences: [],
     places: [],
+    needles: [],
+    decks,
     ...{ rolling, scale: weight, calls: NO_CALLS },
     doughs: [dough],
   };

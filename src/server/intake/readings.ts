@@ -1,11 +1,11 @@
 import Joi from 'joi';
-import { tokenHash } from './auth/token';
-import { rowsOf, transaction, write, type Db } from './db/rows';
-import { pool } from './db/pool';
-import { jsonBody } from './http';
-import { houseNow } from './queries/clock';
+import { pool } from '../db/pool';
+import { rowsOf, write, type Db } from '../db/rows';
+import { thinReadings } from '../commands/thin-readings';
+import { houseNow } from '../queries/clock';
+import { deviceOf, refuse, taken } from './device';
 
-/** What devices send: readings of probes, weights of a scale. */
+/** What a probe says of a place, or a needle of the dough that it is in. */
 export interface ProbeReading {
   place: string;
   celsius: number;
@@ -28,39 +28,6 @@ const readingsSchema = Joi.object<{ readings: ProbeReading[] }>({
     .max(500)
     .required(),
 });
-
-const weightSchema = Joi.object<{ id: string; grams: number }>({
-  id: Joi.string().guid().required(),
-  grams: Joi.number().min(0).max(200_000).required(),
-});
-
-/** The device that a request's bearer token belongs to, or null. */
-async function deviceOf(db: Db, request: Request, kind: 'probes' | 'scale'): Promise<string | null> {
-  const token = /^Bearer (\S{8,200})$/.exec(request.headers.get('authorization') ?? '')?.[1];
-  if (!token) return null;
-  const [row] = await rowsOf<{ id: string }>(db, 'SELECT id FROM device WHERE token_hash = ? AND kind = ?', [
-    ...[tokenHash(token), kind],
-  ]);
-  return row?.id ?? null;
-}
-
-const refuse = (status: number, message: string) => Response.json({ ok: false, message }, { status });
-
-/** Checks token and body, and hands both on. */
-async function taken<T>(
-  request: Request,
-  kind: 'probes' | 'scale',
-  schema: Joi.ObjectSchema<T>,
-  keep: (db: Db, device: string, body: T, now: number) => Promise<unknown>,
-): Promise<Response> {
-  const device = await deviceOf(pool(), request, kind);
-  if (!device) return refuse(401, 'This device has no right token.');
-  const raw = await jsonBody(request);
-  const { value, error } = schema.validate(raw ?? {}) as { value: T; error?: Error };
-  if (error) return refuse(400, `That could not be read: ${error.message}.`);
-  const result = await transaction(pool(), async (db) => keep(db, device, value, await houseNow(db)));
-  return Response.json({ ok: true, result });
-}
 
 /** Why a reading is not believed: what sensors say when they are broken, or what cannot be true of the place. */
 function doubtOf(
@@ -115,7 +82,8 @@ export function takeReadings(request: Request): Promise<Response> {
       ]);
       await tellReadings(db, moved);
     }
-    return { kept: rows.length, ...left };
+    await thinNowAndThen(db, now);
+    return { kept: rows.length, ...left, now };
   });
 }
 
@@ -141,29 +109,20 @@ async function tellReadings(db: Db, moved: boolean): Promise<void> {
   if (!lately) await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'readings')", [at]);
 }
 
-/** POST of a weight: `{ id, grams }`, as somebody presses "send" on the scale. The same id twice is one. */
-export function takeWeight(request: Request): Promise<Response> {
-  return taken(request, 'scale', weightSchema, async (db, device, { id, grams }, now) => {
-    const { touched } = await write(
-      db,
-      'INSERT IGNORE INTO scale_reading (id, device_id, at, grams) VALUES (?, ?, ?, ?)',
-      [...[id, device, new Date(now), grams]],
-    );
-    if (touched > 0)
-      await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'weight')", [new Date()]);
-    return { kept: touched };
-  });
+/** When this process has last looked for readings that are old enough to be thinned, by the house's clock. */
+let thinnedAt = -Infinity;
+const THIN_EVERY = 3_600_000;
+
+/** Whoever brings new readings clears away old ones, once an hour: a house without probes has none to clear. */
+async function thinNowAndThen(db: Db, now: number): Promise<void> {
+  if (Math.abs(now - thinnedAt) < THIN_EVERY) return;
+  thinnedAt = now;
+  await thinReadings(db, now);
 }
 
-/** The last weight that a scale has sent within some minutes of `now`; null where there is none. */
-export async function lastWeight(
-  db: Db,
-  now: number,
-): Promise<{ id: string; grams: number; at: number } | null> {
-  const [row] = await rowsOf<{ id: string; grams: number; at: Date }>(
-    db,
-    'SELECT id, grams, at FROM scale_reading WHERE at > ? AND at <= ? ORDER BY at DESC LIMIT 1',
-    [new Date(now - 10 * 60_000), new Date(now)],
-  );
-  return row ? { ...row, at: row.at.getTime() } : null;
+/** GET of the house's time, for gateways without a clock: `{ now }`, ms. */
+export async function tellTime(request: Request): Promise<Response> {
+  const device = await deviceOf(pool(), request, 'probes');
+  if (!device) return refuse(401, 'This device has no right token.');
+  return Response.json({ ok: true, result: { now: await houseNow(pool()) } });
 }

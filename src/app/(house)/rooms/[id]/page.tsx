@@ -1,0 +1,24 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { PLACE_SPANS, type PlaceSpan } from '@/core/floor/curve';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { house } from '@/server/queries/house';
+import { placeRecord } from '@/server/queries/place-curve';
+import { PlaceView } from '@/ui/rooms/place-view';
+
+export const metadata: Metadata = { title: 'Place' };
+
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ span?: string }>;
+}
+
+export default async function PlacePage({ params, searchParams }: Props) {
+  const { person, now } = await housePage();
+  const [{ id }, { span = 'day' }] = await Promise.all([params, searchParams]);
+  const chosen: PlaceSpan = span in PLACE_SPANS ? (span as PlaceSpan) : 'day';
+  const [{ zone }, record] = await Promise.all([house(pool()), placeRecord(pool(), id, chosen, now)]);
+  if (!record) notFound();
+  return <PlaceView {...{ record, zone, person }} span={chosen} />;
+}

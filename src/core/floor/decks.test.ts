@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { correctionOn, decksFor, deckWords, shelvesOf } from './decks';
+
+const OVEN = { count: 3, perDeck: 3 };
+const told = (ratio: number, bakes = 5) => ({ ratio, spread: 0.02, bakes });
+
+describe('decks of an oven', () => {
+  it('are given to a load as many as it needs, free ones first', () => {
+    expect(decksFor(3, [], OVEN)).toEqual([1]);
+    expect(decksFor(4, [], OVEN)).toEqual([1, 2]);
+    expect(decksFor(4, [1], OVEN)).toEqual([2, 3]);
+    expect(decksFor(6, [1, 1, 2], OVEN)).toEqual([2, 3]);
+    expect(decksFor(30, [], OVEN)).toEqual([1, 2, 3]);
+    expect(decksFor(9, [], { count: 1, perDeck: 9 })).toEqual([1]);
+  });
+
+  it('are not the shelves of a cold store, which has its own count', () => {
+    const machines = [
+      { id: 'oven', capacity: 9, unit: 'trays' },
+      { id: 'retarder', capacity: 30, unit: 'shelves' },
+    ];
+    expect([...shelvesOf(machines)]).toEqual([['retarder', 30]]);
+  });
+
+  it('are called by their numbers', () => {
+    expect(deckWords([2])).toBe('deck 2');
+    expect(deckWords([1, 3])).toBe('decks 1 and 3');
+    expect(deckWords([1, 2, 3])).toBe('decks 1, 2 and 3');
+    expect(deckWords([])).toBe('no deck');
+  });
+
+  it('correct a bake by what they are known to do, the whole oven where they are not', () => {
+    const known = { whole: told(1.04), each: [told(1.1), told(0.98), told(1, 0)] };
+    expect(correctionOn([1], known)).toBe(1.1);
+    expect(correctionOn([1, 2], known)).toBeCloseTo(1.04, 6);
+    expect(correctionOn([3], known)).toBe(1.04);
+    expect(correctionOn([], known)).toBe(1.04);
+  });
+});

@@ -1,0 +1,50 @@
+import type { BakeCorrection } from '../learning/bakes';
+
+/** An oven's decks, counted from 1, and what is learnt of the whole and of each. */
+export interface Decks {
+  count: number;
+  perDeck: number;
+  whole: BakeCorrection;
+  each: BakeCorrection[];
+}
+
+/**
+ * Decks for a load of some trays: those that hold nothing, the first first; where too few are free, as many as it needs all
+ * the same, the fullest last.
+ */
+export function decksFor(
+  trays: number,
+  taken: readonly number[],
+  { count, perDeck }: Pick<Decks, 'count' | 'perDeck'>,
+): number[] {
+  const needed = Math.min(count, Math.ceil(trays / Math.max(1, perDeck)));
+  const held = (deck: number) => taken.filter((one) => one === deck).length;
+  return Array.from({ length: count }, (_, i) => i + 1)
+    .sort((a, b) => held(a) - held(b) || a - b)
+    .slice(0, needed)
+    .sort((a, b) => a - b);
+}
+
+/** `deck 1`, `decks 1 and 3`. */
+export function deckWords(decks: readonly number[]): string {
+  if (decks.length === 0) return 'no deck';
+  const names = decks.length > 1 ? `${decks.slice(0, -1).join(', ')} and ${decks.at(-1)}` : String(decks[0]);
+  return `deck${decks.length > 1 ? 's' : ''} ${names}`;
+}
+
+/** How many times as long as written a load takes on these decks: the mean of what they do; the whole oven's where no deck is said. */
+export function correctionOn(
+  decks: readonly number[],
+  { whole, each }: Pick<Decks, 'whole' | 'each'>,
+): number {
+  const known = decks.flatMap((deck) => each[deck - 1] ?? []).filter(({ bakes }) => bakes > 0);
+  if (known.length === 0) return whole.ratio;
+  return known.reduce((sum, { ratio }) => sum + ratio, 0) / known.length;
+}
+
+/** How many shelves a place has, by its id: machines that are counted in shelves carry the name of their place. */
+export function shelvesOf(
+  machines: readonly { id: string; capacity: number; unit: string }[],
+): ReadonlyMap<string, number> {
+  return new Map(machines.filter(({ unit }) => unit === 'shelves').map(({ id, capacity }) => [id, capacity]));
+}

@@ -1,0 +1,118 @@
+import { clockTime, MINUTE, type Instant } from '../time/local';
+import { duration } from '../units/format';
+import type { Oven, Watched } from './proof-watch';
+
+/** Something that can be done about two loads that meet. */
+export type MeetingWay =
+  /** The one that is ready second goes in first. */
+  | { kind: 'order'; words: string }
+  /** Some of its trays go in with the other. */
+  | { kind: 'split'; words: string }
+  /** It waits in a cooler place, which one tap records. */
+  | { kind: 'cooler'; words: string; doughId: number; stepKey: string; place: string };
+
+/** Two loads that will be ready together for one oven. */
+export interface Meeting {
+  first: Watched;
+  second: Watched;
+  /** Minutes that the second would wait beyond its best. */
+  wait: number;
+  /** It would wait longer than it can. */
+  tooLong: boolean;
+  sentence: string;
+  ways: MeetingWay[];
+}
+
+/** A place of the house, as warm as it is now. */
+export interface CoolPlace {
+  place: string;
+  label: string;
+  celsius: number;
+}
+
+type Load = Watched & { bake: NonNullable<Watched['bake']> };
+
+/** What stands in the cold rises no further worth counting, and does not freeze, °C. */
+const COLD = { from: 0, to: 12 };
+/** A wait shorter than this is not worth carrying trays, minutes. */
+const WORTH_CARRYING = 10;
+
+/**
+ * Loads that rise now, are ready together and do not go into the oven together, with what can be done: bake the other
+ * first, let some of its trays in, or put one of them cooler. `places`: where it could stand.
+ */
+export function meetings(
+  watched: readonly Watched[],
+  oven: Oven,
+  zone: string,
+  places: readonly CoolPlace[] = [],
+): Meeting[] {
+  const loads = watched.filter((one): one is Load => one.bake !== null);
+  const cold = places
+    .filter(({ celsius }) => celsius >= COLD.from && celsius <= COLD.to)
+    .sort((a, b) => a.celsius - b.celsius)[0];
+  return loads.flatMap((first, i) =>
+    loads.slice(i + 1).flatMap((second) => {
+      const { bake: a } = first;
+      const { bake: b } = second;
+      if (a.setting === b.setting && a.trays + b.trays <= oven.capacity) return [];
+      const wait = waitBehind(first, second, oven);
+      if (wait <= 0) return [];
+      const tooLong = second.best + wait * MINUTE > second.latest;
+      const why =
+        a.setting === b.setting
+          ? 'the oven has no room for both'
+          : `${a.setting} and ${b.setting} °C do not go together`;
+      const then = tooLong
+        ? `It can only wait until ${clockTime(second.latest, zone)}.`
+        : `That is within its time, until ${clockTime(second.latest, zone)}.`;
+      return [
+        {
+          ...{ first, second, wait, tooLong },
+          sentence: `${nameOf(first)} and ${nameOf(second)} are ready together, and ${why}. ${nameOf(second)} would wait ${duration(wait)}. ${then}`,
+          ways: waysFor(first, second, wait, oven, cold),
+        },
+      ];
+    }),
+  );
+}
+
+/** Minutes that one load waits beyond its best when another is baked before it. */
+function waitBehind(ahead: Load, behind: Load, { changeover }: Oven): number {
+  const change = ahead.bake.setting === behind.bake.setting ? 0 : changeover;
+  const free: Instant = Math.max(ahead.best, ahead.bake.free) + (ahead.bake.minutes + change) * MINUTE;
+  return Math.round((free - behind.best) / MINUTE);
+}
+
+function waysFor(
+  first: Load,
+  second: Load,
+  wait: number,
+  oven: Oven,
+  cold: CoolPlace | undefined,
+): MeetingWay[] {
+  const ways: MeetingWay[] = [];
+  const turned = waitBehind(second, first, oven);
+  if (turned < wait) {
+    const last = first.best + turned * MINUTE > first.latest ? ', longer than it can' : '';
+    const then = turned > 0 ? `${nameOf(first)} then waits ${duration(turned)}${last}` : `then neither waits`;
+    ways.push({ kind: 'order', words: `Bake ${nameOf(second)} first: ${then}.` });
+  }
+  const room = oven.capacity - first.bake.trays;
+  if (first.bake.setting === second.bake.setting && room > 0) {
+    const left = second.bake.trays - room;
+    ways.push({
+      kind: 'split',
+      words: `Split it: ${room} of its ${second.bake.trays} trays go in with ${nameOf(first)}, ${left} after it.`,
+    });
+  }
+  if (cold && wait >= WORTH_CARRYING)
+    ways.push({
+      ...{ kind: 'cooler', doughId: second.dough.id, stepKey: second.step.key, place: cold.place },
+      words: `${nameOf(second)} into the ${cold.label.toLowerCase()}, ${Math.round(cold.celsius)} °C`,
+    });
+  return ways;
+}
+
+const nameOf = ({ dough, step }: Watched) =>
+  step.load && step.load.of > 1 ? `${dough.name}, load ${step.load.nth}` : dough.name;

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { baked } from '../../../test-support/batch';
+import { NO_CALLS, type Board } from './board';
+import { packBoard, unpackBoard } from './packed-board';
+
+const board = (doughs: Board['doughs']) => ({ calls: NO_CALLS, places: [], doughs }) as unknown as Board;
+/** As it comes from the database again: the same, and not the same objects. */
+const anew = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+describe('a packed board', () => {
+  it('is the board again when it is unpacked', () => {
+    const dough = baked([{ step: 'proof', kind: 'note' }]);
+    const whole = anew(board([dough, { ...dough, id: 2 }]));
+    expect(unpackBoard(packBoard(whole))).toEqual(whole);
+    expect(unpackBoard(packBoard(board([])))).toEqual(board([]));
+  });
+
+  it('holds each step of a route once, however many doughs go through it and wherever they came from', () => {
+    const dough = baked();
+    const one = packBoard(board([dough]));
+    const four = packBoard(
+      board([dough, { ...anew(dough), id: 2 }, { ...anew(dough), id: 3 }, { ...dough, id: 4 }]),
+    );
+    const routeSteps = (packed: string) =>
+      (JSON.parse(packed) as { routeSteps: unknown[] }).routeSteps.length;
+    expect(routeSteps(four)).toBe(routeSteps(one));
+    const [first, second] = unpackBoard(four).doughs;
+    expect(first?.steps[0]?.step).toBe(second?.steps[0]?.step);
+  });
+});

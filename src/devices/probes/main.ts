@@ -1,0 +1,73 @@
+/**
+ * A stand-in for the house's probes: rooms, cold stores, proofer, oven and needles in doughs, by the physics of the core.
+ *
+ * `npm run device:probes -- [--house http://127.0.0.1:3000] [--token lindenried-probes] [--every 60] [--once]
+ * [--set bakery=30,retarder=7] [--fault retarder:door@10+45,proofer:drift] [--needle needle-1=retarder:24] [--seed 1]`
+ *
+ * It goes by the house's clock, which comes with every answer: where the demo's clock runs faster, so do the fridges.
+ * `--every` counts seconds of the real clock.
+ */
+import { setTimeout as pause } from 'node:timers/promises';
+import { ask, option, send } from '../send';
+import { readFaults } from './faults';
+import { simulatedHouse, type Needle } from './house';
+
+const pairs = (text: string) =>
+  text
+    .split(',')
+    .filter(Boolean)
+    .map((pair) => pair.split('=') as [string, string | undefined]);
+
+function readNeedles(text: string): Needle[] {
+  return pairs(text).map(([id, stands = '']) => {
+    const [place = '', celsius = ''] = stands.split(':');
+    if (!place || !Number.isFinite(Number(celsius || NaN)))
+      throw new Error(`“${id}” needs a place and a temperature, such as ${id}=retarder:24.`);
+    return { id, place, celsius: Number(celsius) };
+  });
+}
+
+const house = option('house', 'http://127.0.0.1:3000');
+const token = option('token', 'lindenried-probes');
+const every = Number(option('every', '60'));
+/** The demo's process: its probes end with it. */
+const beside = Number(option('beside', '0'));
+const settings = {
+  set: new Map(pairs(option('set', '')).map(([place, celsius]) => [place, Number(celsius)])),
+  faults: readFaults(option('fault', '')),
+  needles: readNeedles(option('needle', '')),
+  seed: Number(option('seed', '1')),
+};
+
+/** Tells whether the process is there that this one was started beside; without one, always. */
+function isRunning(pid: number): boolean {
+  if (pid === 0) return true;
+  try {
+    return process.kill(pid, 0);
+  } catch {
+    return false;
+  }
+}
+
+/** When the house's clock says what it is now. */
+async function houseTime(): Promise<number> {
+  const answer = await ask(house, '/api/intake/readings', token);
+  return (answer as { result: { now: number } }).result.now;
+}
+
+const simulated = simulatedHouse(await houseTime(), settings);
+const once = process.argv.includes('--once');
+for (;;) {
+  try {
+    simulated.goTo(await houseTime());
+    const readings = simulated.readings();
+    await send(house, '/api/intake/readings', token, { readings });
+    console.log(readings.map(({ place, celsius }) => `${place} ${celsius}`).join('  '));
+  } catch (error) {
+    // A house that is away comes back; a gateway goes on until then.
+    console.error(error instanceof Error ? error.message : error);
+    if (once) process.exitCode = 1;
+  }
+  if (once || !isRunning(beside)) break;
+  await pause(every * 1000);
+}

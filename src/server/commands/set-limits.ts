@@ -1,0 +1,46 @@
+import Joi from 'joi';
+import { write } from '../db/rows';
+import { command, Refusal } from './command';
+
+interface Limits {
+  place: string;
+  low: number | null;
+  high: number | null;
+  minutes: number;
+}
+
+const degrees = Joi.number()
+  .min(-60)
+  .max(350)
+  .allow(null)
+  .required()
+  .messages({ '*': 'A limit is a temperature, such as 7 or 45 F; leave it empty for none.' });
+
+/** From when on a place is too cold or too warm, and for how long it may be so before somebody is called. */
+export const setLimits = command<Limits, { place: string }>({
+  name: 'set-limits',
+  schema: Joi.object<Limits>({
+    place: Joi.string().max(40).required().messages({ '*': 'Choose a place of the house.' }),
+    low: degrees,
+    high: degrees,
+    minutes: Joi.number()
+      .integer()
+      .min(1)
+      .max(24 * 60)
+      .required()
+      .messages({ '*': 'It may be outside for 1 min to 24 h.' }),
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run({ db }, { place, low, high, minutes }) {
+    if (low !== null && high !== null && low >= high)
+      throw new Refusal('The lower limit has to be below the upper one.', 'low');
+    const { touched } = await write(
+      db,
+      'UPDATE place SET alarm_low = ?, alarm_high = ?, alarm_minutes = ? WHERE id = ? AND NOT in_dough',
+      [low, high, minutes, place],
+    );
+    if (touched === 0) throw new Refusal('The house has no such place.', 'place');
+    return { place };
+  },
+});

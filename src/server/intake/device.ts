@@ -1,0 +1,35 @@
+import type Joi from 'joi';
+import { tokenHash } from '../auth/token';
+import { pool } from '../db/pool';
+import { rowsOf, transaction, type Db } from '../db/rows';
+import { jsonBody } from '../http';
+import { houseNow } from '../queries/clock';
+
+/** The device that a request's bearer token belongs to, or null. */
+export async function deviceOf(db: Db, request: Request, kind: 'probes' | 'scale'): Promise<string | null> {
+  const token = /^Bearer (\S{8,200})$/.exec(request.headers.get('authorization') ?? '')?.[1];
+  if (!token) return null;
+  const [row] = await rowsOf<{ id: string }>(db, 'SELECT id FROM device WHERE token_hash = ? AND kind = ?', [
+    ...[tokenHash(token), kind],
+  ]);
+  return row?.id ?? null;
+}
+
+/** A refusal in a sentence. */
+export const refuse = (status: number, message: string) => Response.json({ ok: false, message }, { status });
+
+/** Checks token and body, and hands both on. */
+export async function taken<T>(
+  request: Request,
+  kind: 'probes' | 'scale',
+  schema: Joi.ObjectSchema<T>,
+  keep: (db: Db, device: string, body: T, now: number) => Promise<unknown>,
+): Promise<Response> {
+  const device = await deviceOf(pool(), request, kind);
+  if (!device) return refuse(401, 'This device has no right token.');
+  const raw = await jsonBody(request);
+  const { value, error } = schema.validate(raw ?? {}) as { value: T; error?: Error };
+  if (error) return refuse(400, `That could not be read: ${error.message}.`);
+  const result = await transaction(pool(), async (db) => keep(db, device, value, await houseNow(db)));
+  return Response.json({ ok: true, result });
+}

@@ -1,0 +1,218 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { did, MIN } from '../../../test-support/floor';
+import { itemOf, output, ROLLING, show, telling } from '../../../test-support/view';
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { FloorEvent } from '@/core/floor/events';
+import { COOLING_RULES, type CoolingRule } from '@/core/floor/cooling';
+import { Declared } from './declared';
+import { NextList } from './next-list';
+import { NowCard } from './now-card';
+import { WaitCard } from './wait-card';
+import { WhoseBench } from './whose-bench';
+
+const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+const PLACES = [
+  { place: 'retarder', label: 'Retarder', celsius: 3.6, humidity: null, at: 0 },
+  { place: 'bakery', label: 'Bakery', celsius: 22, humidity: null, at: 0 },
+  { place: 'tap', label: 'Tap water', celsius: 12, humidity: null, at: 0 },
+];
+const NEEDLES = [{ id: 'needle-1', label: 'Needle 1', celsius: 11.3, at: 60 * MIN }];
+
+describe('the card of what is to do', () => {
+  const card = (item: AgendaItem, told = telling(), together: AgendaItem[] = [], outputs = [output()]) => (
+    <NowCard
+      {...{ item, outputs, together }}
+      now={0}
+      zone="UTC"
+      record={(part) => Promise.resolve(told(part))}
+      by=""
+      mine
+      rolling={ROLLING}
+      scale={null}
+    />
+  );
+
+  it('starts a step with its largest button, and ends it with the same one', async () => {
+    const told = telling();
+    const { user, again } = show(card(itemOf([], '5.1.load'), told));
+    await user.click(screen.getByRole('button', { name: 'Start load' }));
+    again(card(itemOf([did('start', '5.1.load', 0)], '5.1.load'), told));
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    expect(told.mock.calls.map(([part]) => (part as FloorEvent).kind)).toEqual(['start', 'finish']);
+    expect(told.mock.calls[0]?.[0]).toMatchObject({ doughId: 1, stepKey: '5.1.load' });
+  });
+
+  it('says how late it is, and how long it is over', () => {
+    const { again } = show(card({ ...itemOf([], '5.1.load'), inMinutes: -12 }));
+    expect(screen.getByText(/late 12 min/)).toBeTruthy();
+    again(card({ ...itemOf([did('start', '5.1.load', 0)], '5.1.load'), inMinutes: -4 }));
+    expect(screen.getByText(/over by 4 min/)).toBeTruthy();
+  });
+
+  it('does the same on another dough in one go', async () => {
+    const told = telling();
+    const one = itemOf([], '5.1.finish');
+    const other = { ...one, dough: { ...one.dough, id: 2, name: 'Crescent 2' } };
+    const { user } = show(card(one, told, [other]));
+    await user.click(screen.getByRole('button', { name: /^Start all 2 in one go/ }));
+    expect(told.mock.calls.map(([part]) => (part as FloorEvent).doughId)).toEqual([1, 2]);
+  });
+
+  it('takes a note by one of the trade’s own words, and a reason for leaving a step out', async () => {
+    const told = telling();
+    const { user } = show(card(itemOf([], '5.1.load'), told));
+    await user.click(screen.getByRole('button', { name: 'Note' }));
+    await user.click(await screen.findByRole('button', { name: 'sticky' }));
+    await user.click(screen.getByRole('button', { name: 'Skip' }));
+    await user.type(await screen.findByLabelText('In your own words'), 'tray fell');
+    await user.click(screen.getByRole('button', { name: 'Say it' }));
+    expect(told.mock.calls.map(([part]) => part)).toMatchObject([
+      { kind: 'note', text: 'sticky' },
+      { kind: 'skip', text: 'tray fell' },
+    ]);
+  });
+
+  it('takes a temperature in Fahrenheit, and refuses what is none in a sentence', async () => {
+    const told = telling();
+    const { user } = show(card(itemOf([], '5.1.load'), told));
+    await user.click(screen.getByRole('button', { name: /°C/ }));
+    const typed = await screen.findByRole('textbox');
+    await user.type(typed, 'warm');
+    await user.click(screen.getByRole('button', { name: 'Tell it' }));
+    expect(screen.getByRole('alert').textContent).toContain('That is not a temperature.');
+    await user.clear(typed);
+    await user.type(typed, '77 F');
+    await user.click(screen.getByRole('button', { name: 'Tell it' }));
+    expect(told.mock.calls).toEqual([
+      [{ doughId: 1, stepKey: '5.1.load', kind: 'temperature', celsius: 25 }],
+    ]);
+  });
+});
+
+describe('what is declared', () => {
+  const nutty = output({
+    allergens: ['gluten', 'milk', 'nuts'],
+    piece: { ...output().piece, wash: { name: 'milk' }, topping: { mark: 'almond flakes' } },
+  });
+  const shown = (key: string, outputs = [nutty]) =>
+    show(<Declared step={itemOf([], key).step} outputs={outputs} />);
+
+  it('stands where somebody touches what is in it, with what to mind at the table', () => {
+    shown('5.1.shape');
+    expect(screen.getByText(/Contains gluten, milk, nuts/).textContent).toMatch(/nuts: after the plain ones/);
+    expect(screen.getByText('almond flakes')).toBeTruthy();
+  });
+
+  it('leaves allergens out where nothing is open, and the mark stays', () => {
+    shown('5.1.load');
+    expect(screen.queryByText(/Contains/)).toBeNull();
+    expect(screen.getByText('almond flakes')).toBeTruthy();
+  });
+
+  it('of a dough of several outputs is that of all of them before they part', () => {
+    shown('mix', [output(), output({ id: 6, allergens: ['egg', 'sesame'] })]);
+    expect(screen.getByText(/Contains gluten, egg, milk, sesame/)).toBeTruthy();
+    expect(screen.queryByText(/Mark:/)).toBeNull();
+  });
+});
+
+describe('what comes next', () => {
+  const list = (me: number, items: AgendaItem[], coming: AgendaItem[] = [], told = telling()) => (
+    <NextList
+      running={[]}
+      next={items}
+      coming={coming}
+      zone="UTC"
+      name={(id) => (id === 2 ? 'Ida' : '')}
+      me={me}
+      onPick={(item) => told('pick', item.step.key)}
+      onTake={(item) => told('take', item.step.key)}
+      choice={<WhoseBench whose="team" onChoose={(whose) => told('for', whose)} />}
+    />
+  );
+
+  it('is picked with a tap on its name, taken with a tap beside it; what cannot start yet is only taken', async () => {
+    const told = telling();
+    const { user } = show(list(1, [itemOf([], 'mix')], [itemOf([], 'lock-in')], told));
+    await user.click(screen.getByRole('button', { name: /^00:00/ }));
+    await user.click(screen.getByRole('button', { name: 'Take lock-in, Crescent 1' }));
+    expect(told.mock.calls).toEqual([
+      ['pick', 'mix'],
+      ['take', 'lock-in'],
+    ]);
+    expect(screen.queryByRole('button', { name: /^04:00/ })).toBeNull();
+  });
+
+  it('says whose it is, and lets another take it over', () => {
+    const taken = itemOf([did('take', 'mix', 0, { personId: 2 })], 'mix');
+    const { again } = show(list(1, [taken]));
+    expect(screen.getByRole('button', { name: 'Ida has mix, Crescent 1; take it' })).toBeTruthy();
+    again(list(2, [taken]));
+    expect(screen.getByText('yours')).toBeTruthy();
+  });
+
+  it('is for whom the tablet is chosen', async () => {
+    const told = telling();
+    const { user } = show(list(1, [], [], told));
+    expect(screen.getByText('Nothing for the next twelve hours.')).toBeTruthy();
+    await user.selectOptions(screen.getByRole('combobox', { name: 'for' }), 'the oven');
+    expect(told).toHaveBeenCalledWith('for', 'oven');
+  });
+});
+
+describe('the card of a wait', () => {
+  const wait = (events: FloorEvent[], told = telling(), key = 'retard') => (
+    <WaitCard
+      item={itemOf([...mixed, ...events], key)}
+      now={100 * MIN}
+      zone="UTC"
+      record={(part) => Promise.resolve(told(part))}
+      humidity={null}
+      places={PLACES}
+      needles={NEEDLES}
+      shelves={new Map([['retarder', 30]])}
+      coolingRule={COOLING_RULES[0] as CoolingRule}
+      onBack={() => told('back')}
+    />
+  );
+  const put = (place: string, shelf?: number) =>
+    did('move', 'retard', 50, { data: { kind: 'moved', place, ...(shelf ? { shelf } : {}) } });
+
+  it('says from when to when it is ready, and since when it waits', () => {
+    show(wait([]));
+    expect(screen.getByText(/^waiting since Thu 00:15, 1 h 25/)).toBeTruthy();
+    expect(screen.getByText(/^ready/).textContent).toBe('ready 08:15 to 15:15, best Thu 08:15');
+  });
+
+  it('is put elsewhere, onto a shelf, and has a needle, each with one choice', async () => {
+    const told = telling();
+    const { user } = show(wait([put('retarder')], told));
+    await user.selectOptions(screen.getByRole('combobox', { name: 'shelf' }), '12');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'stands in' }), 'Bakery, 22 °C');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'needle' }), 'Needle 1');
+    expect(told.mock.calls.map(([part]) => (part as FloorEvent).data)).toEqual([
+      { kind: 'moved', place: 'retarder', shelf: 12 },
+      { kind: 'moved', place: 'bakery' },
+      { kind: 'needle', needle: 'needle-1' },
+    ]);
+    const places = within(screen.getByRole('combobox', { name: 'stands in' })).getAllByRole('option');
+    expect(places.map(({ textContent }) => textContent)).toEqual(['Retarder, 4 °C', 'Bakery, 22 °C']);
+  });
+
+  it('asks for a shelf only where there are some', () => {
+    show(wait([put('bakery')]));
+    expect(screen.queryByRole('combobox', { name: 'shelf' })).toBeNull();
+    expect(screen.getByText(/stands in bakery\s*since 00:50/)).toBeTruthy();
+  });
+
+  it('tells what the needle says as long as it is in, and a later word of somebody before it', () => {
+    const needle = did('needle', 'retard', 30, { data: { kind: 'needle', needle: 'needle-1' } });
+    const { again } = show(wait([needle]));
+    expect(screen.getByText(/needle 1/).textContent).toBe('needle 1 11.3 °C at 01:00');
+    again(wait([needle, did('temperature', 'retard', 70, { celsius: 9 })]));
+    expect(screen.getByText(/^measured/).textContent).toBe('measured 9 °C at 01:10');
+    again(wait([needle, did('needle', 'retard', 80, { data: { kind: 'needle', needle: null } })]));
+    expect(screen.queryByText(/11.3/)).toBeNull();
+  });
+});

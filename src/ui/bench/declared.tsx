@@ -1,0 +1,47 @@
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { BoardOutput } from '@/core/floor/board';
+import type { StepKind } from '@/core/route/route';
+import { crossContactWords, inLabelOrder } from '@/core/shaping/topping';
+
+/** Where somebody touches what is in it, or what lies on it. */
+const OPEN: readonly StepKind[] = [
+  'mix',
+  'levain',
+  'sponge',
+  'filling',
+  'sheet',
+  'divide',
+  'shape',
+  'wash',
+  'finish',
+];
+/** From where on kinds look alike, and only the mark tells them apart. */
+const MARKED: readonly StepKind[] = ['shape', 'wash', 'load', 'bake', 'finish'];
+
+/** Wash, mark and allergens of what a step works on. */
+export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs: readonly BoardOutput[] }) {
+  const { kind } = step.step;
+  const own = outputs.filter(({ id }) => step.outputId === null || id === step.outputId);
+  const allergens = inLabelOrder(own.flatMap((output) => output.allergens));
+  const mind = crossContactWords(allergens);
+  const [only] = own;
+  return (
+    <>
+      {step.outputId !== null && only?.piece.wash && kind === 'wash' && (
+        <p>
+          Wash: <b>{only.piece.wash.name}</b>
+        </p>
+      )}
+      {step.outputId !== null && only?.piece.topping && MARKED.includes(kind) && (
+        <p>
+          Mark: <b>{only.piece.topping.mark}</b>
+        </p>
+      )}
+      {OPEN.includes(kind) && allergens.length > 0 && (
+        <p className="max-w-md text-lg">
+          Contains {allergens.join(', ')}.{mind && <span className="block font-semibold">{mind}</span>}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { Board } from '@/core/floor/board';
+import { FloorChoice } from '../kit/floor-choice';
+import type { Recording } from '../live/floor';
+
+/** Where a dough that waits can stand; water and flour are no places for it. */
+const NOT_FOR_DOUGH = ['tap', 'flour', 'oven'];
+
+const NO_SHELF = { id: '', name: 'not said' };
+const NO_NEEDLE = { id: '', name: 'none' };
+
+/** Where a dough stands, and which needle is in it: each changed with one choice. */
+export function Standing({
+  item: { step, state },
+  places,
+  needles,
+  shelves,
+  tell,
+}: {
+  item: AgendaItem;
+  places: Board['places'];
+  needles: Board['needles'];
+  shelves: ReadonlyMap<string, number>;
+  tell: (part: Pick<Recording, 'kind' | 'data'>) => void;
+}) {
+  const here = state.moved?.place ?? step.step.place ?? '';
+  const count = shelves.get(here) ?? 0;
+  const known = places.filter(({ place }) => !NOT_FOR_DOUGH.includes(place));
+  const there = known.map(({ place, label, celsius }) => ({
+    id: place,
+    name: `${label}, ${Math.round(celsius)} °C`,
+  }));
+  return (
+    <div className="mt-3 flex flex-wrap gap-3">
+      <FloorChoice
+        label="stands in"
+        value={here}
+        options={there.some(({ id }) => id === here) ? there : [{ id: here, name: 'where it is' }, ...there]}
+        onChoose={(place) => tell({ kind: 'move', data: { kind: 'moved', place } })}
+      />
+      {count > 0 && (
+        <FloorChoice
+          label="shelf"
+          value={String(state.moved?.shelf ?? '')}
+          options={[
+            NO_SHELF,
+            ...Array.from({ length: count }, (_, i) => ({ id: String(i + 1), name: String(i + 1) })),
+          ]}
+          onChoose={(shelf) =>
+            tell({
+              kind: 'move',
+              data: { kind: 'moved', place: here, ...(shelf === '' ? {} : { shelf: Number(shelf) }) },
+            })
+          }
+        />
+      )}
+      {needles.length > 0 && (
+        <FloorChoice
+          label="needle"
+          value={state.needle?.id ?? ''}
+          options={[NO_NEEDLE, ...needles.map(({ id, label }) => ({ id, name: label }))]}
+          onChoose={(needle) =>
+            tell({ kind: 'needle', data: { kind: 'needle', needle: needle === '' ? null : needle } })
+          }
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { Agenda } from '@/core/floor/agenda';
+import { isFor, STATIONS, type BenchFor } from '@/core/floor/bench-for';
+import type { Board } from '@/core/floor/board';
+import { FloorChoice } from '../kit/floor-choice';
+import { useKept } from '../live/kept';
+
+const KEPT = 'hefeteig-bench-for';
+
+/** Whose work is shown: as it is chosen, and as it ends a sentence. */
+export const BENCH_WORDS: Record<BenchFor, { name: string; here: string }> = {
+  team: { name: 'the whole team', here: 'for the team' },
+  me: { name: 'me', here: 'for you' },
+  mixer: { name: 'the mixer', here: 'at the mixer' },
+  bench: { name: 'the bench', here: 'at the bench' },
+  sheeter: { name: 'the sheeter', here: 'at the sheeter' },
+  proofer: { name: 'the proofer', here: 'at the proofer' },
+  oven: { name: 'the oven', here: 'at the oven' },
+};
+const NOTHING: ReadonlySet<string> = new Set();
+const CHOICES: readonly BenchFor[] = ['team', 'me', ...STATIONS];
+
+/** Whose work this tablet shows, kept on it: one may hang at the oven. `only` leaves out what is not theirs to do. */
+export function useBenchFor(board: Board, personId: number) {
+  const [kept, choose] = useKept(KEPT);
+  const whose = CHOICES.find((one) => one === kept) ?? 'team';
+  const [duties, setDuties] = useState<ReadonlySet<string>>(NOTHING);
+  useEffect(() => {
+    if (whose !== 'me') return;
+    let left = false;
+    // The rota is worked out only where somebody wants to see their own.
+    void import('@/core/floor/rota').then(({ rota }) => {
+      if (left) return;
+      const all = rota(board.doughs, board.people, board.presences);
+      setDuties(new Set(all.filter(({ personIds }) => personIds.includes(personId)).map(({ task }) => task)));
+    });
+    return () => {
+      left = true;
+    };
+  }, [board, personId, whose]);
+  const only = (lists: Agenda): Agenda => {
+    const theirs = (items: Agenda['next']) =>
+      items.filter((item) => isFor(item, whose, { personId, duties }));
+    // What waits is everybody's to look at.
+    return {
+      ...{ running: theirs(lists.running), next: theirs(lists.next), coming: theirs(lists.coming) },
+      waiting: lists.waiting,
+    };
+  };
+  return { whose, choose, only };
+}
+
+/** The choice of whose work is shown. */
+export function WhoseBench({ whose, onChoose }: { whose: BenchFor; onChoose: (whose: BenchFor) => void }) {
+  return (
+    <FloorChoice
+      label="for"
+      value={whose}
+      options={CHOICES.map((id) => ({ id, name: BENCH_WORDS[id].name }))}
+      onChoose={(id) => onChoose(CHOICES.find((one) => one === id) ?? 'team')}
+    />
+  );
+}

@@ -1,0 +1,50 @@
+import { screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { MIN } from '../../../test-support/floor';
+import { show, telling } from '../../../test-support/view';
+import type { Alarm, AlarmKind } from '@/core/floor/alarms';
+import { AlarmBand } from './alarm-band';
+
+const alarm = (kind: AlarmKind, minute: number): Alarm => ({
+  ...{ id: `${kind}/1/x`, kind, doughId: 1, stepKey: 'x', at: minute * MIN },
+  sentence: `${kind} it is.`,
+  takenBy: null,
+});
+const band = (open: Alarm[], take = telling(), trouble: string | null = null) => (
+  <AlarmBand {...{ open, take, trouble }} zone="UTC" />
+);
+
+describe('the band of alarms', () => {
+  it('is not there when nothing is called for', () => {
+    show(band([]));
+    expect(screen.queryByRole('region')).toBeNull();
+  });
+
+  it('has on top what burns, then what was called for first, and the rest behind a tap', async () => {
+    const { user } = show(band([alarm('wash', 5), alarm('preheat', 1), alarm('out', 9), alarm('silent', 0)]));
+    const shown = () =>
+      screen.getAllByRole('listitem').map(({ textContent }) => textContent?.slice(6, 12).trim());
+    expect(shown()).toEqual(['out it', 'wash i']);
+    await user.click(screen.getByRole('button', { name: '2 more' }));
+    expect(shown()).toHaveLength(4);
+    await user.click(screen.getByRole('button', { name: 'less' }));
+    expect(shown()).toHaveLength(2);
+  });
+
+  it('is taken with one tap', async () => {
+    const take = telling();
+    const { user } = show(band([alarm('wash', 5)], take));
+    await user.click(screen.getByRole('button', { name: 'I see to it' }));
+    expect(take).toHaveBeenCalledWith(expect.objectContaining({ id: 'wash/1/x' }));
+  });
+
+  it('sounds only where this tablet was told to, and says whether it does', () => {
+    show(band([alarm('wash', 5)]));
+    expect(screen.getByRole('button', { name: /^Sound is off/ }).getAttribute('aria-pressed')).toBe('false');
+  });
+
+  it('says what was refused, also when nothing is open any more', () => {
+    show(band([], telling(), 'Ida sees to that already.'));
+    expect(screen.getByRole('status').textContent).toBe('Ida sees to that already.');
+  });
+});

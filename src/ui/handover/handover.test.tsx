@@ -1,0 +1,90 @@
+import 'fake-indexeddb/auto';
+import { screen, waitFor, within } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { baked } from '../../../test-support/batch';
+import { did, MIN } from '../../../test-support/floor';
+import { ROLLING, show } from '../../../test-support/view';
+import { NO_CALLS, type Board, type Person } from '@/core/floor/board';
+import type { HandoverWords } from '@/core/floor/handover-words';
+import { beginSession } from '../live/at-tablet';
+import { HandoverView } from './handover-view';
+
+vi.mock('next/navigation', () => ({
+  useRouter: () => ({ refresh: () => undefined }),
+  usePathname: () => '/handover',
+}));
+
+const jonas: Person = { id: 1, name: 'Jonas', role: 'baker', team: 'nights' };
+const ida: Person = { ...jonas, id: 2, name: 'Ida' };
+const right = { ratio: 1, spread: 0.1, bakes: 0 };
+const dough = baked();
+const retard = dough.steps.find(({ step }) => step.id === 'retard');
+const NOW = (retard?.plannedStart ?? 0) / MIN + 60;
+
+const board: Board = {
+  house: { name: 'Backhaus Lindenried', zone: 'UTC' },
+  people: [jonas, ida],
+  ...{ machines: [], presences: [], rolling: ROLLING, scale: null, calls: NO_CALLS },
+  places: [{ place: 'retarder', label: 'Retarder', celsius: 3.6, humidity: null, at: 0 }],
+  decks: { count: 1, perDeck: 9, whole: right, each: [right] },
+  needles: [{ id: 'needle-1', label: 'Needle 1', celsius: 8.5, at: (NOW - 5) * MIN }],
+  doughs: [
+    {
+      ...dough,
+      events: [
+        ...dough.events.filter(({ at }) => at <= (retard?.plannedStart ?? 0)),
+        did('move', 'retard', NOW - 50, { data: { kind: 'moved', place: 'retarder', shelf: 12 } }),
+        did('needle', 'retard', NOW - 40, { data: { kind: 'needle', needle: 'needle-1' } }),
+        did('note', 'retard', NOW - 20, { text: 'skin has formed' }),
+      ],
+    },
+  ],
+};
+const WORDS: HandoverWords[] = [{ id: 7, at: 0, by: 'Ida', words: 'The door sticks.', readBy: [] }];
+const page = (words = WORDS) => <HandoverView board={board} words={words} person={jonas} />;
+
+let away = false;
+let sent: string[] = [];
+beforeEach(() => {
+  [away, sent] = [false, []];
+  beginSession(jonas, jonas);
+  vi.stubGlobal('fetch', (path: string) => {
+    if (away) return Promise.reject(new TypeError('no line'));
+    sent.push(path.split('/').at(-1) ?? '');
+    return Promise.resolve({ json: () => Promise.resolve({ ok: true, result: null }) });
+  });
+});
+
+describe('the handover', () => {
+  it('says where a dough is: place, shelf, since when, how cold by the needle in it', () => {
+    show(page(), NOW);
+    const where = within(screen.getByRole('region', { name: 'where everything is' })).getByRole('listitem');
+    expect(where.textContent).toMatch(/Crescent 1.*8\.5 °C at/);
+    expect(where.textContent).toMatch(/retard since .*retarder shelf 12, 3\.6 °C/);
+  });
+
+  it('tells what was not as usual, with who said so', () => {
+    show(page(), NOW);
+    const unusual = within(screen.getByRole('region', { name: 'not as usual, last 12 h' }));
+    expect(unusual.getByText(/skin has formed/).textContent).toContain('Jonas');
+  });
+
+  it('is signed by the next shift, and not by who wrote it', async () => {
+    const { user, again } = show(page(), NOW);
+    await user.click(screen.getByRole('button', { name: 'I have read it' }));
+    await waitFor(() => expect(sent).toEqual(['sign-handover']));
+    again(page([{ ...WORDS[0], by: 'Jonas' } as HandoverWords]));
+    expect(screen.queryByRole('button', { name: 'I have read it' })).toBeNull();
+  });
+
+  it('keeps words that are left without a line, shows them, and asks nobody to sign them yet', async () => {
+    away = true;
+    const { user } = show(page([]), NOW);
+    await user.type(screen.getByRole('textbox'), 'Flour is low.');
+    await user.click(screen.getByRole('button', { name: 'Leave it for them' }));
+    expect(await screen.findByText('“Flour is low.”')).toBeTruthy();
+    expect(screen.getByText(/not signed yet/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'I have read it' })).toBeNull();
+    expect(sent).toEqual([]);
+  });
+});

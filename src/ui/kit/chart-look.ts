@@ -1,0 +1,8 @@
+/** How axes and tooltips of all charts look. */
+export const AXIS = { stroke: 'var(--quiet)', tick: { fill: 'var(--quiet)', fontSize: 14 } } as const;
+
+export const TOOLTIP = {
+  background: 'var(--flour)',
+  border: '1px solid var(--edge)',
+  borderRadius: 4,
+} as const;

@@ -1,0 +1,14 @@
+'use client';
+
+import { useMemo, type ComponentType } from 'react';
+import type { Board } from '@/core/floor/board';
+import { unpackBoard, type PackedBoard } from '@/core/floor/packed-board';
+
+/** A view of a board as a screen that is sent it packed. */
+export function withBoard<Props extends { board: Board }>(View: ComponentType<Props>) {
+  return function Screen({ packed, rest }: { packed: PackedBoard; rest: Omit<Props, 'board'> }) {
+    const board = useMemo(() => unpackBoard(packed), [packed]);
+    const props = { ...rest, board } as unknown as Props;
+    return <View {...props} />;
+  };
+}

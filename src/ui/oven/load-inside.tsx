@@ -1,0 +1,129 @@
+'use client';
+
+import { useState } from 'react';
+import type { Decks } from '@/core/floor/decks';
+import { clockTime } from '@/core/time/local';
+import { showCelsius } from '@/core/units/reader';
+import { TemperatureSheet } from '../bench/temperature-sheet';
+import { Button } from '../kit/button';
+import { useUnits } from '../live/units';
+import { useSecond } from '../live/use-second';
+import { DeckChoice } from './deck-choice';
+import { Mark, type LoadProps } from './load-rows';
+import { fanCelsius, timer } from './words';
+
+/** Minutes that a load may be given more with one tap. */
+const LONGER = [2, 4];
+
+/** Minutes that a bake goes on when its core is too cold. */
+const MORE_FOR_CORE = 3;
+
+const isRaw = (core: readonly [number, number] | undefined, celsius: number) =>
+  core !== undefined && celsius < core[0];
+
+/** A load in the oven: its timer, phases, decks, and what can be told of it. */
+export function LoadInside({
+  load,
+  outputs,
+  zone,
+  tell,
+  decks,
+  taken,
+}: LoadProps & {
+  decks: Decks;
+  /** Decks that loads are on, each as often as something is on it. */
+  taken: readonly number[];
+}) {
+  const now = useSecond();
+  const [units] = useUnits();
+  const [core, setCore] = useState(false);
+  const { dough, step, done, turn, phases, setting, trays } = load;
+  const phase = phases.find(({ until }) => until > now) ?? phases.at(-1);
+  const over = now > done;
+  const measured = dough.state.steps.get(step.key)?.temperatures.at(-1);
+  const raw = measured !== undefined && isRaw(step.step.core, measured.celsius);
+  const longer = (minutes: number) =>
+    tell(load, {
+      kind: 'check',
+      data: {
+        ...{ kind: 'checked', check: 'bake', answer: 'longer' },
+        minutes: Math.max(0, Math.ceil((done - now) / 60_000)) + minutes,
+      },
+    });
+  return (
+    <article className="border-b border-hairline py-3">
+      <div className="grid grid-cols-[1fr_auto] items-end gap-x-6">
+        <div>
+          <h2 className="text-3xl leading-tight font-bold">{dough.name}</h2>
+          <p className="text-xl">
+            {step.label.toLowerCase()}, {trays} trays, in since {clockTime(load.start, zone)}
+          </p>
+          <Mark load={load} outputs={outputs} />
+        </div>
+        <p className="text-right">
+          <span className={over ? 'text-6xl font-bold text-warn' : 'text-6xl font-bold'}>
+            {timer(done - now)}
+          </span>
+          <span className="block text-lg text-quiet">
+            {over ? 'over; look at the colour' : `out ${clockTime(done, zone)}`}
+          </span>
+        </p>
+      </div>
+      {phase && (
+        <p className="mt-1 text-xl">
+          <b>{showCelsius(phase.celsius, units)}</b>
+          {phase.words && `, ${phase.words}`}
+          {phases.length > 1 &&
+            phase.until > now &&
+            phase !== phases.at(-1) &&
+            `, ${timer(phase.until - now)} more`}
+          <span className="text-quiet"> (with fan {showCelsius(fanCelsius(phase.celsius), units)})</span>
+          {phase.celsius !== setting && (
+            <span className="text-quiet">, then {showCelsius(setting, units)}</span>
+          )}
+        </p>
+      )}
+      <p className="text-xl">
+        {now < turn
+          ? `turn and swap the trays in ${timer(turn - now)}`
+          : 'trays turned and swapped at half time?'}
+        {measured && `; core ${showCelsius(measured.celsius, units)}`}
+      </p>
+      <DeckChoice {...{ load, decks, taken, tell }} />
+      {raw && step.step.core && (
+        <p role="status" className="border-l-4 border-warn pl-3 text-xl">
+          The core is done from {showCelsius(step.step.core[0], units)}: bake on {MORE_FOR_CORE} min and
+          measure again.
+        </p>
+      )}
+      <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
+        <Button
+          look={over && !raw ? 'act' : 'plain'}
+          floor
+          className="font-semibold"
+          onClick={() => tell(load, { kind: 'finish' })}
+        >
+          Out
+        </Button>
+        {LONGER.map((minutes) => (
+          <Button key={minutes} floor onClick={() => longer(minutes)}>
+            +{minutes} min
+          </Button>
+        ))}
+        <Button floor onClick={() => setCore(true)}>
+          Core °C
+        </Button>
+      </div>
+      <TemperatureSheet
+        open={core}
+        onOpenChange={setCore}
+        step={step.step}
+        onTell={(celsius) => {
+          tell(load, { kind: 'temperature', celsius });
+          // Too raw at the end of its time: it stays in, and everything after it learns of that.
+          if (isRaw(step.step.core, celsius) && done - now < MORE_FOR_CORE * 60_000) longer(MORE_FOR_CORE);
+        }}
+      />
+    </article>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import { useState } from 'react';
+import type { BoardOutput } from '@/core/floor/board';
+import type { OvenLoad } from '@/core/floor/oven-loads';
+import { clockTime } from '@/core/time/local';
+import { showCelsius } from '@/core/units/reader';
+import { nearTime } from '../floor/words';
+import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
+import type { Recording } from '../live/floor';
+import { useUnits } from '../live/units';
+import { CountSheet } from './count-sheet';
+import { countOf, countWords } from './words';
+
+export type Tell = (load: OvenLoad, part: Omit<Recording, 'doughId' | 'stepKey'>) => void;
+export type Outputs = ReadonlyMap<number, BoardOutput>;
+
+/** What tells this kind apart on the trays. */
+export function Mark({ load, outputs }: { load: OvenLoad; outputs: Outputs }) {
+  const output = outputs.get(load.step.outputId ?? 0);
+  if (!output) return null;
+  return (
+    <span className="block text-lg">
+      {output.product}
+      {output.piece.topping && (
+        <>
+          : <b>{output.piece.topping.mark}</b>
+        </>
+      )}
+    </span>
+  );
+}
+
+export interface LoadProps {
+  load: OvenLoad;
+  outputs: Outputs;
+  zone: string;
+  tell: Tell;
+}
+
+/** A load that goes in later. */
+export function LoadComing({ load, outputs, zone }: Omit<LoadProps, 'tell'>) {
+  const now = useMinute();
+  const [units] = useUnits();
+  return (
+    <li className="flex min-h-14 items-center gap-4 border-b border-hairline py-2">
+      <span className="w-24 shrink-0 text-2xl font-bold">{nearTime(load.start, now, zone)}</span>
+      <span className="min-w-0">
+        <span className="block text-xl font-semibold">{load.dough.name}</span>
+        <span className="block text-lg text-quiet">
+          {showCelsius(load.setting, units)}, {load.trays} trays, {load.step.target} min
+          {load.step.load && `, ${load.step.load.pieces} pieces`}
+        </span>
+        <Mark load={load} outputs={outputs} />
+      </span>
+    </li>
+  );
+}
+
+/** A load that came out, and its count. */
+export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
+  const [open, setOpen] = useState(false);
+  const counted = countOf(load);
+  return (
+    <li className="flex min-h-14 items-center justify-between gap-4 border-b border-hairline">
+      <span className="min-w-0">
+        <a
+          href={`/batch/${load.dough.id}`}
+          className="block py-1 text-xl font-semibold underline underline-offset-4"
+        >
+          {load.dough.name}
+        </a>
+        <span className="block text-lg text-quiet">
+          out {clockTime(load.done, zone)}
+          {counted ? `, ${countWords(counted)}` : `, ${load.step.load?.pieces ?? 0} pieces`}
+        </span>
+      </span>
+      <Button floor className="shrink-0" onClick={() => setOpen(true)}>
+        {counted ? 'Count again' : 'Count'}
+      </Button>
+      <CountSheet
+        open={open}
+        onOpenChange={setOpen}
+        title={`${load.dough.name}: how many came out well?`}
+        pieces={load.step.load?.pieces ?? 0}
+        onCount={(data) => tell(load, { kind: 'count', data })}
+      />
+    </li>
+  );
+}

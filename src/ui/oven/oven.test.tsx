@@ -1,0 +1,175 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { did, MIN, plannedDough } from '../../../test-support/floor';
+import { output, show, telling } from '../../../test-support/view';
+import type { Decks } from '@/core/floor/decks';
+import type { FloorEvent } from '@/core/floor/events';
+import { ovenLoads } from '@/core/floor/oven-loads';
+import { correctionsTold, DeckChoice } from './deck-choice';
+import { LoadInside } from './load-inside';
+import { LoadComing, LoadOut } from './load-rows';
+
+const BAKE = '5.1.bake';
+const right = { ratio: 1, spread: 0.05, bakes: 0 };
+const DECKS: Decks = {
+  count: 3,
+  perDeck: 3,
+  whole: right,
+  each: [{ ...right, ratio: 1.08, bakes: 4 }, right, right],
+};
+const OUTPUTS = new Map([[5, output({ piece: { ...output().piece, topping: { mark: 'sesame' } } })]]);
+
+/** Everything before the bake done by minute 1000, when the load went in. */
+function loads(events: FloorEvent[], minute: number) {
+  const { steps } = plannedDough([]);
+  const before = steps
+    .slice(
+      0,
+      steps.findIndex(({ key }) => key === BAKE),
+    )
+    .filter(({ step }) => step.work);
+  const done = before.flatMap(({ key }, i) => [
+    did('start', key, 900 + i),
+    did('finish', key, i === before.length - 1 ? 1000 : 901 + i),
+  ]);
+  return ovenLoads([plannedDough([...done, ...events])], minute * MIN);
+}
+const inside = (events: FloorEvent[] = [], minute = 1005) => {
+  const [load] = loads(events, minute).in;
+  if (!load) throw new Error('Nothing is in the oven.');
+  return load;
+};
+const props = { outputs: OUTPUTS, zone: 'UTC' };
+
+describe('a load in the oven', () => {
+  it('shows how long it has, when it is out, at what, and how it is told apart', () => {
+    show(<LoadInside {...props} load={inside()} tell={telling()} decks={DECKS} taken={[]} />, 1005);
+    expect(screen.getByText('13:00')).toBeTruthy();
+    expect(screen.getByText('out 16:58')).toBeTruthy();
+    expect(screen.getByText('185 °C')).toBeTruthy();
+    expect(screen.getByText('sesame')).toBeTruthy();
+    expect(screen.getByText(/turn and swap the trays in 4:00/)).toBeTruthy();
+  });
+
+  it('says so when it is over, and by how much', () => {
+    show(<LoadInside {...props} load={inside([], 1020)} tell={telling()} decks={DECKS} taken={[]} />, 1020);
+    expect(screen.getByText('+2:00')).toBeTruthy();
+    expect(screen.getByText('over; look at the colour')).toBeTruthy();
+  });
+
+  it('is taken out, or given some minutes more from now, with one tap', async () => {
+    const told = telling();
+    const { user } = show(
+      <LoadInside
+        {...props}
+        load={inside([], 1017)}
+        tell={(_, part) => told(part)}
+        decks={DECKS}
+        taken={[]}
+      />,
+      1017,
+    );
+    await user.click(screen.getByRole('button', { name: '+2 min' }));
+    await user.click(screen.getByRole('button', { name: 'Out' }));
+    expect(told.mock.calls.map(([part]) => part)).toEqual([
+      { kind: 'check', data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 3 } },
+      { kind: 'finish' },
+    ]);
+  });
+
+  it('asks for its core in a sheet, and bakes on by itself where that is too cold', async () => {
+    const told = telling();
+    const load = inside([], 1018);
+    const raw = { ...load, step: { ...load.step, step: { ...load.step.step, core: [94, 98] as const } } };
+    const { user } = show(
+      <LoadInside {...props} load={raw} tell={(_, part) => told(part)} decks={DECKS} taken={[]} />,
+      1018,
+    );
+    await user.click(screen.getByRole('button', { name: 'Core °C' }));
+    await user.type(await screen.findByRole('textbox'), '90');
+    await user.click(screen.getByRole('button', { name: 'Tell it' }));
+    expect(told.mock.calls.map(([part]) => part)).toEqual([
+      { kind: 'temperature', celsius: 90 },
+      { kind: 'check', data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 3 } },
+    ]);
+  });
+});
+
+describe('decks', () => {
+  const choice = (events: FloorEvent[], told = telling(), taken: number[] = []) => (
+    <DeckChoice load={inside(events)} decks={DECKS} taken={taken} tell={(_, part) => told(part)} />
+  );
+  const on = (...decks: number[]) => did('deck', BAKE, 1001, { data: { kind: 'decks', decks } });
+  const pressed = () =>
+    within(screen.getByRole('group', { name: 'Decks' }))
+      .getAllByRole('button', { pressed: true })
+      .map(({ textContent }) => textContent);
+
+  it('are proposed where nobody has said, free ones first, and told with one tap', async () => {
+    const told = telling();
+    const { user } = show(choice([], told, [1]));
+    await user.click(screen.getByRole('button', { name: 'is on decks 2 and 3' }));
+    expect(told).toHaveBeenCalledWith({ kind: 'deck', data: { kind: 'decks', decks: [2, 3] } });
+  });
+
+  it('that a load is on are pressed; another is added in order, the last is never taken away', async () => {
+    const told = telling();
+    const { user, again } = show(choice([on(2, 3)], told));
+    expect(pressed()).toEqual(['deck 2', 'deck 3']);
+    await user.click(screen.getByRole('button', { name: 'deck 1' }));
+    expect(told).toHaveBeenLastCalledWith({ kind: 'deck', data: { kind: 'decks', decks: [1, 2, 3] } });
+    again(choice([on(2)], told));
+    await user.click(screen.getByRole('button', { name: 'deck 2' }));
+    expect(told).toHaveBeenCalledTimes(1);
+  });
+
+  it('of an oven with one are not asked for', () => {
+    show(<DeckChoice load={inside()} decks={{ ...DECKS, count: 1 }} taken={[]} tell={telling()} />);
+    expect(screen.queryByRole('group')).toBeNull();
+  });
+
+  it('are told with what they are known to do, or the whole oven is, or nothing', () => {
+    expect(correctionsTold(DECKS)).toBe('deck 1 takes 8 % longer, by 4 bakes');
+    const whole = { ...DECKS, whole: { ratio: 0.94, spread: 0.02, bakes: 9 }, each: [right, right, right] };
+    expect(correctionsTold(whole)).toBe('the oven takes 6 % shorter, by 9 bakes');
+    expect(correctionsTold({ ...DECKS, each: [right, right, right] })).toBeNull();
+  });
+});
+
+describe('before and after the oven', () => {
+  it('a load to come says when, how hot and how many, and its mark', () => {
+    const [load] = ovenLoads([plannedDough([])], 500 * MIN).coming;
+    if (!load) throw new Error('Nothing goes in.');
+    show(
+      <ul>
+        <LoadComing {...props} load={load} />
+      </ul>,
+      900,
+    );
+    expect(screen.getByText(/185 °C, 4 trays, 18 min, 40 pieces/)).toBeTruthy();
+    expect(screen.getByText('sesame')).toBeTruthy();
+  });
+
+  it('a load that came out leads to its batch and is counted: what is neither second nor waste is good', async () => {
+    const told = telling();
+    const [load] = loads([did('finish', BAKE, 1019)], 1030).out;
+    if (!load) throw new Error('Nothing came out.');
+    const { user } = show(
+      <ul>
+        <LoadOut zone="UTC" load={load} tell={(_, part) => told(part)} />
+      </ul>,
+      1030,
+    );
+    expect(screen.getByRole('link', { name: 'Crescent 1' }).getAttribute('href')).toBe('/batch/1');
+    await user.click(screen.getByRole('button', { name: 'Count' }));
+    const sheet = within(await screen.findByRole('dialog', { name: /how many came out well/ }));
+    await user.click(sheet.getByRole('button', { name: 'Second quality: one more' }));
+    await user.click(within(sheet.getByRole('group', { name: 'Waste' })).getByRole('button', { name: '+5' }));
+    await user.click(sheet.getByRole('button', { name: 'Waste: one less' }));
+    await user.click(sheet.getByRole('button', { name: 'Keep the count' }));
+    expect(told).toHaveBeenCalledWith({
+      kind: 'count',
+      data: { kind: 'counted', good: 35, second: 1, waste: 4 },
+    });
+  });
+});

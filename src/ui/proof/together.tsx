@@ -1,0 +1,32 @@
+'use client';
+
+import type { Meeting, MeetingWay } from '@/core/floor/meetings';
+import { Button } from '../kit/button';
+
+/** Two loads that meet at the oven, and what can be done about it. */
+export function Together({
+  meeting: { sentence, tooLong, ways },
+  onCooler,
+}: {
+  meeting: Meeting;
+  onCooler: (way: Extract<MeetingWay, { kind: 'cooler' }>) => void;
+}) {
+  return (
+    <div className="grid gap-1 py-1">
+      <p className={tooLong ? 'text-xl font-bold text-warn' : 'text-xl'}>{sentence}</p>
+      <ul className="grid gap-1 text-lg">
+        {ways.map((way) => (
+          <li key={way.kind}>
+            {way.kind === 'cooler' ? (
+              <Button floor onClick={() => onCooler(way)}>
+                {way.words}
+              </Button>
+            ) : (
+              way.words
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

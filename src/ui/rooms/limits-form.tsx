@@ -1,0 +1,71 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { PlaceLimits } from '@/core/floor/excursions';
+import { parseNumber } from '@/core/units/number';
+import { showCelsius } from '@/core/units/reader';
+import { parseCelsius } from '@/core/units/temperature';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { send } from '../live/command';
+import { useUnits } from '../live/units';
+
+/** Between what a place has to stay, and for how long it may be outside before somebody is called. */
+export function LimitsForm({ limits }: { limits: PlaceLimits }) {
+  const router = useRouter();
+  const [units] = useUnits();
+  const written = (limit: number | null) => (limit === null ? '' : showCelsius(limit, units));
+  const [form, setForm] = useState({
+    low: written(limits.low),
+    high: written(limits.high),
+    minutes: String(limits.minutes),
+  });
+  const [told, setTold] = useState<{ ok: boolean; words: string } | null>(null);
+  const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
+  const keep = async () => {
+    const [low, high] = [form.low, form.high].map((text) =>
+      text.trim() === '' ? null : parseCelsius(text, units.temperature),
+    );
+    if ((low === null && form.low.trim() !== '') || (high === null && form.high.trim() !== ''))
+      return setTold({
+        ok: false,
+        words: 'A limit is a temperature, such as 7 or 45 F; leave it empty for none.',
+      });
+    const answer = await send('set-limits', {
+      ...{ place: limits.place, low, high },
+      minutes: parseNumber(form.minutes),
+    });
+    setTold(answer.ok ? { ok: true, words: 'Kept.' } : { ok: false, words: answer.message });
+    if (answer.ok) router.refresh();
+  };
+  return (
+    <form
+      className="grid items-end gap-3 sm:grid-cols-[1fr_1fr_1fr_auto]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <Field label="not below" value={form.low} placeholder="no limit" onType={(low) => set({ low })} />
+      <Field label="not above" value={form.high} placeholder="no limit" onType={(high) => set({ high })} />
+      <Field
+        label="for longer than, min"
+        inputMode="numeric"
+        value={form.minutes}
+        onType={(minutes) => set({ minutes })}
+      />
+      <Button type="submit" className="min-h-10">
+        Keep the limits
+      </Button>
+      {told && (
+        <p
+          role={told.ok ? 'status' : 'alert'}
+          className={told.ok ? 'sm:col-span-4' : 'text-warn sm:col-span-4'}
+        >
+          {told.words}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import clsx from 'clsx';
+import dynamic from 'next/dynamic';
+import type { Person } from '@/core/floor/board';
+import { PLACE_SPANS, type PlaceRecord, type PlaceSpan } from '@/core/floor/curve';
+import { clockTime, dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { showCelsius } from '@/core/units/reader';
+import { useUnits } from '../live/units';
+import { LimitsForm } from './limits-form';
+
+const PlaceChart = dynamic(() => import('./place-chart'), {
+  ssr: false,
+  loading: () => <p className="h-80">Drawing …</p>,
+});
+
+const SPANS = Object.entries(PLACE_SPANS) as [PlaceSpan, (typeof PLACE_SPANS)[PlaceSpan]][];
+
+/** One place over time: what its probe said, when it was outside its limits, and what was not believed. */
+export function PlaceView({
+  record,
+  zone,
+  person,
+  span,
+}: {
+  record: PlaceRecord;
+  zone: string;
+  person: Person;
+  span: PlaceSpan;
+}) {
+  const [units] = useUnits();
+  const { limits, points, outside, doubted } = record;
+  const last = points.at(-1);
+  return (
+    <main className="mx-auto grid w-full max-w-6xl flex-1 content-start gap-6 bg-flour p-5">
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
+        <h1 className="text-3xl font-bold">{limits.label}</h1>
+        {last && (
+          <p className="text-xl">
+            <b className="text-3xl">{showCelsius(last.celsius, units)}</b> at {clockTime(last.at, zone)}
+            {last.humidity !== null && `, ${Math.round(last.humidity)} % humidity`}
+          </p>
+        )}
+        <a href="/rooms" className="underline underline-offset-4">
+          All rooms
+        </a>
+      </header>
+      <nav aria-label="How far back" className="flex flex-wrap gap-2">
+        {SPANS.map(([id, { name }]) => (
+          <a
+            key={id}
+            href={`/rooms/${record.id}?span=${id}`}
+            aria-current={id === span ? 'page' : undefined}
+            className={clsx(
+              'grid min-h-11 min-w-16 place-items-center rounded border border-edge px-3',
+              id === span && 'bg-butter-wash font-bold',
+            )}
+          >
+            {name}
+          </a>
+        ))}
+      </nav>
+      {points.length === 0 ? (
+        <p className="py-10 text-xl">No probe has said anything of it in this time.</p>
+      ) : (
+        <PlaceChart {...{ record, zone, units }} />
+      )}
+      <section aria-label="Outside the limits">
+        <h2 className="mb-1 text-2xl font-semibold">Outside its limits</h2>
+        <ul className="text-lg">
+          {outside.map(({ from, to, celsius, limit }) => (
+            <li key={from} className="border-b border-hairline py-1.5">
+              <b>{dayTime(from, zone)}</b> for {duration((to - from) / 60_000)}, up to{' '}
+              <b>{showCelsius(celsius, units)}</b>; {celsius > limit ? 'not above' : 'not below'}{' '}
+              {showCelsius(limit, units)}
+            </li>
+          ))}
+          {outside.length === 0 && (
+            <li className="text-quiet">
+              {limits.low === null && limits.high === null
+                ? 'It has no limits.'
+                : `Never for longer than ${duration(limits.minutes)}.`}
+            </li>
+          )}
+        </ul>
+      </section>
+      {doubted.length > 0 && (
+        <section aria-label="Not believed">
+          <h2 className="mb-1 text-2xl font-semibold">Not believed</h2>
+          <ul className="text-lg">
+            {doubted.map(({ at, doubt, times }) => (
+              <li key={doubt} className="border-b border-hairline py-1.5">
+                {doubt} {times > 1 && `${times} times, last `}
+                {dayTime(at, zone)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {person.role === 'planner' && (
+        <section aria-label="Limits">
+          <h2 className="mb-1 text-2xl font-semibold">Limits</h2>
+          <LimitsForm limits={limits} />
+        </section>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,52 @@
+import { cleanup, render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactElement } from 'react';
+import { afterEach, vi } from 'vitest';
+import type { AgendaItem } from '@/core/floor/agenda';
+import type { BoardOutput, RollingHouse } from '@/core/floor/board';
+import type { FloorEvent } from '@/core/floor/events';
+import { ClockProvider } from '@/ui/live/clock';
+import { MIN, plannedDough } from './floor';
+import { SMALL_PRODUCT } from './small-dough';
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
+
+/** Shows part of a screen at a minute of the first day, the house's clock standing still; `user` has its fingers. */
+export function show(part: ReactElement, minute = 0) {
+  const made = { demo: true, now: minute * MIN, rate: 1, paused: true };
+  const at = (shown: ReactElement) => <ClockProvider made={made}>{shown}</ClockProvider>;
+  const { rerender } = render(at(part));
+  return { user: userEvent.setup(), again: (shown: ReactElement) => rerender(at(shown)) };
+}
+
+/** A step of the small dough as the bench has it. */
+export function itemOf(events: FloorEvent[], key: string, minute = 0): AgendaItem {
+  const dough = plannedDough(events);
+  const step = dough.steps.find((one) => one.key === key);
+  const state = dough.state.steps.get(key);
+  if (!step || !state) throw new Error(`The small dough has no ${key}.`);
+  return { dough, step, state, inMinutes: Math.round((step.plannedStart - minute * MIN) / MIN) };
+}
+
+/** The small dough's one output, crescents of 60 g. */
+export const output = (more: Partial<BoardOutput> = {}): BoardOutput => ({
+  ...{ id: 5, product: 'Crescent', pieces: 40, dueAt: 3000 * MIN, freshFor: 120 },
+  piece: SMALL_PRODUCT.piece,
+  allergens: ['gluten', 'milk'],
+  ...more,
+});
+
+const LIMITS = { merged: 8, fine: 20, coarse: 120 };
+export const ROLLING: RollingHouse = {
+  table: { width: 60, length: 240, reduction: 0.35, fineReduction: 0.25, fineBelow: 8, leastGap: 1 },
+  laying: { rim: 1, seam: 1.5, trim: 0, ratio: 1 },
+  limits: { laminated: LIMITS, discs: LIMITS, spread: LIMITS } as unknown as RollingHouse['limits'],
+  benchLength: 240,
+  tray: [60, 40],
+};
+
+/** What a screen tells the house, in order. */
+export const telling = () => vi.fn<(...told: unknown[]) => void>();
