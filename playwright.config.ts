@@ -6,7 +6,8 @@ export default defineConfig({
   // One bakery for all: the tests play one morning, in order.
   workers: 1,
   fullyParallel: false,
-  timeout: 60_000,
+  // Enough for a hang to be told from a slow machine: no test is about how fast it is.
+  timeout: 150_000,
   expect: { timeout: 15_000 },
   globalSetup: './e2e/support/set-up.ts',
   use: {

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
+import { TABLET } from '../support/floor';
 import { everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
 
 test.afterEach(everybodyLeaves);
 
-const TABLET = { width: 1024, height: 768 };
 /** The smallest picture there is: one grey dot. */
 const PICTURE = Buffer.from('R0lGODlhAQABAIAAAP///wAAACwAAAAAAQABAAACAkQBADs=', 'base64');
 

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { alarms, carryOut, setClock, TABLET } from '../support/floor';
 import {
   alertOf,
   everybodyLeaves,
@@ -8,20 +9,6 @@ import {
 } from '../support/people';
 
 test.afterEach(everybodyLeaves);
-
-const TABLET = { width: 1024, height: 768 };
-
-/** Sets the demo's clock to a time of the Thursday on which it opens. */
-async function setClock(page: Page, time: string): Promise<void> {
-  await page.getByRole('button', { name: /^Demo clock/ }).click();
-  await page.getByRole('combobox', { name: 'Set to' }).selectOption({ label: 'Thu 19.11.' });
-  await page.getByRole('textbox', { name: 'at' }).fill(time);
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: `Demo clock, Thu ${time}` })).toBeVisible();
-}
-
-const alarms = (page: Page) => page.getByRole('region', { name: 'Alarms' });
 
 test('an alarm that one baker takes falls silent on the other tablet', async ({ browser }) => {
   const [jonas, ida] = [await signIn(browser, 'Jonas', TABLET), await signIn(browser, 'Ida', TABLET)];
@@ -79,17 +66,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
 
   // The wash and the load are taken up on the bench.
   await setClock(jonas, '05:30');
-  for (const name of [/Wash butter crescent/, /Load oven butter crescent/]) {
-    const row = jonas.getByRole('region', { name: 'Next' }).getByRole('button', { name });
-    const card = jonas.getByRole('region', { name: 'Now' });
-    await row.or(card.getByRole('heading', { name })).first().click();
-    await expect(card.getByRole('heading', { name })).toBeVisible();
-    await card.getByRole('button', { name: /^Start / }).click();
-    const done = jonas.waitForResponse((answer) => (answer.request().postData() ?? '').includes('"finish"'));
-    await card.getByRole('button', { name: 'Done' }).click();
-    expect((await done).status()).toBe(200);
-    await expect(card.getByRole('heading', { name })).toBeHidden();
-  }
+  for (const name of [/Wash butter crescent/, /Load oven butter crescent/]) await carryOut(jonas, name);
 
   await ida.goto('/oven');
   const inside = ida.getByRole('region', { name: 'In the oven' });

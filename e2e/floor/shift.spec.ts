@@ -1,0 +1,202 @@
+import { expect, test } from '@playwright/test';
+import { alarms, carryOut, givePin, setClock, TABLET, takeOver } from '../support/floor';
+import { everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
+
+test.afterEach(everybodyLeaves);
+
+test('without a line one tablet goes on, also under another name; all of it arrives once, in the right name', async ({
+  browser,
+}) => {
+  const shared = await signIn(browser, 'Jonas', TABLET);
+  await setClock(shared, '05:52');
+  // Ida has been at this tablet during the shift.
+  await takeOver(shared, 'Ida');
+  await takeOver(shared, 'Jonas');
+  await shared.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  for (const view of ['/handover', '/bench', '/handover', '/bench']) await shared.goto(view);
+  const selma = await signIn(browser, 'Selma', TABLET);
+  const wall = await signIn(browser, 'Anton', TABLET);
+  await wall.goto('/handover');
+
+  await shared.context().setOffline(true);
+  const first = alarms(shared).getByRole('listitem').first();
+  const call = ((await first.textContent()) ?? '')
+    .replace(/I see to it$/, '')
+    .slice(6)
+    .trim();
+  await first.getByRole('button', { name: 'I see to it' }).click();
+  await expect(alarms(shared).getByText(call)).toBeHidden();
+  await expect(shared.getByText(/line is down, 1 kept here/)).toBeVisible();
+  // Meanwhile somebody with a line sees to the same thing.
+  await alarms(selma).getByRole('listitem').filter({ hasText: call }).getByRole('button').click();
+  await expect(alarms(selma).getByText(call)).toBeHidden();
+
+  await shared.goto('/handover');
+  await shared.getByRole('textbox', { name: 'What the next shift should know' }).fill('Flour is low.');
+  await shared.getByRole('button', { name: 'Leave it for them' }).click();
+  await expect(shared.getByText('“Flour is low.”')).toBeVisible();
+  await expect(shared.getByText(/line is down, 2 kept here/)).toBeVisible();
+
+  await shared.getByRole('button', { name: 'Jonas is at this tablet; change' }).click();
+  const sheet = shared.getByRole('dialog', { name: 'Who takes over?' });
+  await expect(sheet).toContainText('The line is down.');
+  await expect(sheet.getByRole('button').filter({ hasText: /./ })).toHaveText([/^Ida/]);
+  await sheet.getByRole('button', { name: /^Ida/ }).click();
+  await expect(shared.getByRole('button', { name: 'Ida is at this tablet; change' })).toContainText(
+    'no PIN yet',
+  );
+  await shared.goto('/bench');
+  await expect(shared.getByRole('button', { name: 'Ida is at this tablet; change' })).toBeVisible();
+  await shared
+    .getByRole('region', { name: 'Now' })
+    .getByRole('button', { name: 'Note', exact: true })
+    .click();
+  await shared.getByRole('dialog').getByRole('button', { name: 'smells sour' }).click();
+  await expect(shared.getByText(/line is down, 3 kept here/)).toBeVisible();
+
+  await shared.context().setOffline(false);
+  await expect(wall.getByText('“Flour is low.”')).toBeVisible();
+  await expect(
+    alarms(shared).or(shared.getByRole('alert')).getByText('Selma sees to that already.'),
+  ).toBeVisible();
+  const open = shared.getByRole('region', { name: 'To be confirmed' });
+  await expect(open).toContainText('1 recorded here by Ida without a line');
+  await expectAccessible(shared);
+  await expect(wall.getByText('“smells sour”')).toHaveCount(0);
+  await open.getByRole('button', { name: 'PIN of Ida' }).click();
+  await givePin(shared, 'Ida');
+  await expect(open).toHaveCount(0);
+  const noted = wall.getByRole('listitem').filter({ hasText: '“smells sour”' });
+  await expect(noted).toHaveCount(1);
+  await expect(noted).toContainText('Ida');
+});
+
+test('a load is baked from the proof watch to its verdict, with planned and measured together on its page', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  const ida = await signIn(browser, 'Ida', TABLET);
+  await setClock(jonas, '05:56');
+  await ida.goto('/proof');
+  await ida.getByRole('button', { name: /Crescent 38.*proof chocolate roll/ }).click();
+  const look = ida.getByRole('dialog');
+  await look.getByRole('combobox', { name: 'needle' }).selectOption({ label: 'Needle 1' });
+  await look.getByRole('button', { name: /^Just right/ }).click();
+  await expect(look.getByText(/judged 05:56: just right/)).toBeVisible();
+
+  await carryOut(jonas, /Wash chocolate roll/);
+  await carryOut(jonas, /Load oven chocolate roll/);
+  await ida.goto('/oven');
+  const inside = ida.getByRole('region', { name: 'In the oven' });
+  await expect(inside).toContainText('Chocolate roll: two slits across');
+  await setClock(ida, '06:15');
+  await inside.getByRole('button', { name: 'Out', exact: true }).click();
+  const out = ida.getByRole('region', { name: 'Came out' });
+  await out.getByRole('listitem').first().getByRole('button', { name: 'Count' }).click();
+  await ida.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
+  await expect(out).toContainText(/\d+ good/);
+
+  await setClock(jonas, '06:50');
+  await carryOut(jonas, /Rack and count chocolate roll/);
+  await jonas.goto('/oven');
+  await jonas
+    .getByRole('region', { name: 'Came out' })
+    .getByRole('link', { name: 'Crescent 38' })
+    .first()
+    .click();
+  const roll = jonas.getByRole('region', { name: 'Chocolate roll' });
+  for (const mark of ['rise 4, good', 'layers 5, as it should be', 'taste 4, good'])
+    await roll.getByRole('button', { name: mark }).click();
+  await expect(roll).toContainText('marks 4.3 of 5');
+  await expect(jonas.getByText(/planned/i).first()).toBeVisible();
+  await expectAccessible(jonas);
+});
+
+test('a place shows its curve with limits, a planner moves them, and nonsense is refused in a sentence', async ({
+  browser,
+}) => {
+  const mara = await signIn(browser, 'Mara');
+  await mara.goto('/rooms');
+  await mara.getByRole('link', { name: 'Proofer' }).click();
+  await expect(mara.getByRole('figure', { name: 'Temperature of proofer' })).toContainText('limit 33 °C');
+  await expectAccessible(mara);
+  await mara.getByRole('link', { name: 'week' }).click();
+  const limits = mara.getByRole('region', { name: 'Limits', exact: true });
+  await limits.getByLabel('not above').fill('30 C');
+  await limits.getByLabel('not below').fill('31');
+  await limits.getByRole('button', { name: 'Keep the limits' }).click();
+  await expect(limits.getByRole('alert')).toHaveText('The lower limit has to be below the upper one.');
+  await limits.getByLabel('not below').fill('cold');
+  await limits.getByRole('button', { name: 'Keep the limits' }).click();
+  await expect(limits.getByRole('alert')).toContainText('A limit is a temperature');
+  await limits.getByLabel('not below').fill('68 F');
+  await limits.getByRole('button', { name: 'Keep the limits' }).click();
+  await expect(mara.getByRole('figure')).toContainText('limit 30 °C');
+  await expect(mara.getByRole('figure')).toContainText('limit 20 °C');
+
+  const jonas = await signIn(browser, 'Jonas', { width: 360, height: 740 });
+  await jonas.goto('/rooms/proofer?span=year');
+  await expect(jonas.getByRole('figure', { name: 'Temperature of proofer' })).toBeVisible();
+  await expect(jonas.getByRole('region', { name: 'Limits', exact: true })).toHaveCount(0);
+  await expectNoSidewaysScroll(jonas);
+  await jonas.goto('/rooms/cellar');
+  await expect(jonas.getByText(/not/i).first()).toBeVisible();
+});
+
+test('the bench of one person or station leaves out what others do, and stays so on this tablet', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  const next = jonas.getByRole('region', { name: 'Next' });
+  const choice = next.getByRole('combobox', { name: 'for' });
+  const all = await next.getByRole('listitem').count();
+  await choice.selectOption('oven');
+  await expect.poll(() => next.getByRole('listitem').count()).toBeLessThan(all);
+  for (const row of await next.getByRole('listitem').allTextContents())
+    expect(row).toMatch(/Wash|Load|Bake|Nothing/);
+  await expectAccessible(jonas);
+  await jonas.reload();
+  await expect(choice).toHaveValue('oven');
+  await choice.selectOption('team');
+  await expect.poll(() => next.getByRole('listitem').count()).toBe(all);
+});
+
+test('a tablet whose own clock is two hours off records the house’s time, with and without a line', async ({
+  browser,
+}) => {
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  await jonas.context().addInitScript(() => {
+    const right = Date;
+    const ahead = 2 * 3_600_000;
+    globalThis.Date = class extends right {
+      constructor(...at: [number]) {
+        super(...(at.length > 0 ? at : ([right.now() + ahead] as [number])));
+      }
+      static override now = () => right.now() + ahead;
+    } as DateConstructor;
+  });
+  const wall = await signIn(browser, 'Anton', TABLET);
+  await wall.goto('/handover');
+  await jonas.reload();
+  await jonas.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await jonas.reload();
+  const clock = /Demo clock, Thu (\d\d:\d\d)/;
+  const shown = await jonas.getByRole('button', { name: clock }).getAttribute('aria-label');
+  const [, time = ''] = clock.exec(shown ?? '') ?? [];
+  const say = async (word: string) => {
+    await jonas
+      .getByRole('region', { name: 'Now' })
+      .getByRole('button', { name: 'Note', exact: true })
+      .click();
+    await jonas.getByRole('dialog').getByRole('button', { name: word }).click();
+  };
+  await say('sticky');
+  await jonas.context().setOffline(true);
+  await say('tears');
+  await expect(jonas.getByText(/line is down, 1 kept here/)).toBeVisible();
+  await jonas.reload();
+  await expect(jonas.getByText(/1 kept here/)).toBeVisible();
+  await jonas.context().setOffline(false);
+  for (const word of ['sticky', 'tears'])
+    await expect(wall.getByRole('listitem').filter({ hasText: `“${word}”` })).toContainText(time);
+});
