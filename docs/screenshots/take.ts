@@ -8,8 +8,47 @@ async function keep(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
 }
 
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+];
+const GAP = 24;
+
+/** A screen of the floor at a desk's and a tablet's size, by day and by night, on one sheet. */
+async function keepAll(page: Page, name: string): Promise<void> {
+  const before = page.viewportSize();
+  const shots: { width: number; height: number; picture: string }[] = [];
+  for (const theme of ['day', 'night'])
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
+      await page.evaluate((chosen) => {
+        document.documentElement.dataset.theme = chosen;
+      }, theme);
+      await page.evaluate(() => document.fonts.ready.then(() => window.scrollTo({ top: 0 })));
+      const picture = await page.screenshot({ animations: 'disabled' });
+      shots.push({ ...size, picture: picture.toString('base64') });
+    }
+  await page.evaluate(() => {
+    document.documentElement.dataset.theme = 'day';
+  });
+  const sheet = await page.context().newPage();
+  const [wide, narrow] = SIZES.map(({ width }) => width) as [number, number];
+  const [tall] = SIZES.map(({ height }) => height) as [number];
+  await sheet.setViewportSize({ width: wide + narrow + 3 * GAP, height: 2 * tall + 3 * GAP });
+  const images = shots.map(
+    ({ width, height, picture }) =>
+      `<img width="${width}" height="${height}" alt="" src="data:image/png;base64,${picture}">`,
+  );
+  await sheet.setContent(
+    `<body style="margin:${GAP}px;display:grid;gap:${GAP}px;grid-template-columns:${wide}px ${narrow}px;background:#999">${images.join('')}</body>`,
+  );
+  await sheet.screenshot({ path: `docs/screenshots/${name}.png` });
+  await sheet.close();
+  if (before) await page.setViewportSize(before);
+}
+
 test('one current picture of each main view', async ({ browser }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const planner = await signIn(browser, 'Mara');
   await expect(planner.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
   await planner.getByRole('button', { name: /^Crescent 39/ }).click();
@@ -47,7 +86,7 @@ test('one current picture of each main view', async ({ browser }) => {
   await keep(planner, 'formula');
   await planner.goto('/batch/1');
   await expect(planner.getByRole('heading', { name: 'Likely causes' })).toBeVisible();
-  await keep(planner, 'batch');
+  await keepAll(planner, 'batch');
 
   await planner.goto('/lamination');
   await expect(planner.getByRole('region', { name: /at 3\.9 mm/ }).getByRole('status')).toHaveText(
@@ -70,13 +109,13 @@ test('one current picture of each main view', async ({ browser }) => {
 
   const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
   await expect(baker.getByRole('region', { name: 'Now' })).toBeVisible();
-  await keep(baker, 'bench');
+  await keepAll(baker, 'bench');
   await baker.goto('/proof');
   await expect(baker.getByRole('button', { name: /proof butter crescent/ })).toBeVisible();
-  await keep(baker, 'proof-watch');
+  await keepAll(baker, 'proof-watch');
   await baker.goto('/handover');
   await expect(baker.getByText('where everything is')).toBeVisible();
-  await keep(baker, 'handover');
+  await keepAll(baker, 'handover');
   await baker.goto('/plan');
   await baker.getByRole('button', { name: /^Chocolate roll 21/ }).click();
   await baker.getByRole('link', { name: 'Open dough' }).click();
@@ -99,8 +138,10 @@ test('one current picture of each main view', async ({ browser }) => {
   }
   await baker.goto('/oven');
   await expect(baker.getByRole('region', { name: 'In the oven' })).toContainText('8 of 9 trays in');
-  await keep(baker, 'oven');
-  await baker.goto('/bench');
-  await baker.getByRole('button', { name: 'Night theme' }).click();
-  await keep(baker, 'bench-night');
+  await baker.getByRole('button', { name: /^is on deck/ }).click();
+  await expect(baker.getByRole('button', { name: 'deck 1', pressed: true })).toBeVisible();
+  await keepAll(baker, 'oven');
+  await baker.goto('/rooms/retarder');
+  await expect(baker.getByRole('figure', { name: 'Temperature of retarder' })).toContainText('limit');
+  await keep(baker, 'place');
 });
