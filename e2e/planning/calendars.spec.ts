@@ -1,13 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { address, alertOf, signIn } from '../support/people';
-
-/** Opens a sheet of a page that may not be alive yet. */
-async function open(page: Page, press: () => Promise<void>): Promise<void> {
-  await expect(async () => {
-    await press();
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
-}
+import { openSheet } from '../support/sheets';
 
 test('a private address gives one person’s work to whoever knows it, and to nobody else', async ({
   browser,
@@ -15,7 +8,7 @@ test('a private address gives one person’s work to whoever knows it, and to no
 }) => {
   const page = await signIn(browser, 'Jonas');
   await page.goto('/plan');
-  await open(page, () => page.keyboard.press('f'));
+  await openSheet(page, 'f');
   const sheet = page.getByRole('dialog', { name: 'Take the plan along' });
   await expect(sheet.getByLabel('Whose work').getByRole('option')).toHaveText(['Jonas’s work']);
   await sheet.getByRole('button', { name: 'Make an address' }).click();
@@ -33,7 +26,7 @@ test('busy times of a person come in from a calendar, and what they do to the pl
 }) => {
   const page = await signIn(browser, 'Mara');
   await page.goto('/house');
-  await open(page, () => page.getByRole('button', { name: 'Read a calendar' }).click());
+  await openSheet(page, page.getByRole('button', { name: 'Read a calendar' }));
   const sheet = page.getByRole('dialog', { name: 'Busy times from a calendar' });
   await sheet.getByLabel('Whose calendar').selectOption({ label: 'Piet' });
   await sheet.getByLabel('Or paste it here').fill('hello');

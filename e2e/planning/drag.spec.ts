@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { alertOf, expectAccessible, signIn } from '../support/people';
+import { openSheet } from '../support/sheets';
 
 /** The row of a dough in the plan. */
 const row = (page: Page, dough: string) =>
@@ -7,11 +8,7 @@ const row = (page: Page, dough: string) =>
 
 async function openPlan(page: Page): Promise<void> {
   await page.goto('/plan');
-  // Keys are heard once the page is alive.
-  await expect(async () => {
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await openSheet(page, '?');
   await page.keyboard.press('Escape');
 }
 

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { alertOf, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
+import { openSheet } from '../support/sheets';
 
 test('an order becomes a dough in the plan, with the time until which it can be changed', async ({
   browser,
@@ -8,10 +9,7 @@ test('an order becomes a dough in the plan, with the time until which it can be 
   await page.goto('/orders');
   await expect(page.getByRole('heading', { name: 'Proposed doughs' })).toBeVisible();
   await expectAccessible(page);
-  await expect(async () => {
-    await page.getByRole('button', { name: 'Add order' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await openSheet(page, page.getByRole('button', { name: 'Add order' }));
   const form = page.getByRole('dialog', { name: 'Add order' });
   await form.getByLabel('Customer').fill('Choir');
   await form.getByLabel('Product').selectOption({ label: 'Plum danish' });
@@ -49,10 +47,7 @@ test('orders come from a table, every fault named by its line', async ({ browser
   const page = await signIn(browser, 'Mara', { width: 360, height: 740 });
   await page.goto('/orders');
   await expectNoSidewaysScroll(page);
-  await expect(async () => {
-    await page.getByRole('button', { name: 'Read a file' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await openSheet(page, page.getByRole('button', { name: 'Read a file' }));
   const sheet = page.getByRole('dialog');
   await sheet
     .getByLabel('Or paste it here')

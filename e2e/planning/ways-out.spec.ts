@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, signIn } from '../support/people';
+import { openSheet } from '../support/sheets';
 
 test('a promise that cannot be kept has ways out, each with its price; one is tried and kept', async ({
   browser,
@@ -28,10 +29,7 @@ test('a shift that is taken away says what it does to the plan before it is kept
   const page = await signIn(browser, 'Mara');
   await page.goto('/house');
   await expectAccessible(page);
-  await expect(async () => {
-    await page.getByRole('button', { name: 'Piet' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await openSheet(page, page.getByRole('button', { name: 'Piet' }));
   const week = page.getByRole('dialog', { name: 'Piet' }).getByRole('region', { name: 'Week' });
   await week.getByLabel('Thu from').fill('');
   await week.getByLabel('Thu to').fill('');
@@ -51,10 +49,10 @@ test('a machine that fails is mended for by a list that is accepted, while anoth
   const mara = await signIn(browser, 'Mara');
   const jonas = await signIn(browser, 'Jonas');
   await mara.goto('/house');
-  await expect(async () => {
-    await mara.getByRole('region', { name: 'Exceptions' }).getByRole('button', { name: 'Add' }).click();
-    await expect(mara.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await openSheet(
+    mara,
+    mara.getByRole('region', { name: 'Exceptions' }).getByRole('button', { name: 'Add' }),
+  );
   const sheet = mara.getByRole('dialog');
   await sheet.getByLabel('What').selectOption({ label: 'A machine is out' });
   await sheet.getByLabel('Machine').selectOption({ label: 'Sheeter' });
