@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoHouse } from '../../test-support/demo-house';
+import { demoHouse, probeRequest } from '../../test-support/demo-house';
 import { ok, refusal } from '../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
 import { runCommand } from './commands/run';
 import { Refusal } from './commands/command';
+import { takeReadings } from './intake/readings';
 import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
 import { findBatches, type BatchSearch } from './queries/batches';
-import { doughsDueFrom } from './queries/doughs';
+import { batchTemperatures } from './queries/batch-temperatures';
+import { doughById, doughsDueFrom } from './queries/doughs';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
@@ -86,6 +88,49 @@ describe('a finished batch', () => {
       { mark: 2 },
     ])
       expect(await find(search)).toEqual([]);
+  });
+});
+
+describe('what probes have said of a batch', () => {
+  it('is the curve of each place for as long as it stood there, and of a needle while it was in it', async () => {
+    const all = await doughsDueFrom(house.pool, await now());
+    const waiting = all.flatMap((one) => {
+      const running = one.steps.filter(
+        ({ key, step }) =>
+          step.place === 'retarder' && floorDough(one).state.steps.get(key)?.status === 'running',
+      );
+      return running.map(({ key }) => ({ dough: one, key }));
+    })[0];
+    if (!waiting) throw new Error('The demo has a dough in the retarder.');
+    const { dough, key } = waiting;
+    const event = {
+      doughId: dough.id,
+      stepKey: key,
+      kind: 'needle',
+      data: { kind: 'needle', needle: 'needle-1' },
+    };
+    await ok(runCommand('record-event', jonas, { id: randomUUID(), ...event }));
+    await house.later(20);
+    const at = (await now()) - 60_000;
+    const readings = [8.4, 8.1].map((celsius, i) => ({
+      place: 'needle-1',
+      celsius,
+      at: at - 60_000 * (1 - i),
+    }));
+    expect((await takeReadings(probeRequest({ readings }))).status).toBe(200);
+    const fresh = await doughById(house.pool, dough.id);
+    if (!fresh) throw new Error('The dough is still there.');
+    const heard = await batchTemperatures(house.pool, fresh, await now());
+    const around = heard.filter(({ probe, within }) => probe === 'retarder' && !within).at(-1);
+    expect(around).toMatchObject({ label: 'Retarder', baking: false });
+    expect(around?.points.length).toBeGreaterThan(1);
+    for (const { at: moment } of around?.points ?? []) {
+      expect(moment).toBeGreaterThanOrEqual((around?.from ?? Infinity) - 60_000);
+      expect(moment).toBeLessThanOrEqual(around?.to ?? 0);
+    }
+    const within = heard.find((one) => one.within);
+    expect(within).toMatchObject({ probe: 'needle-1', label: 'Needle 1' });
+    expect(within?.points.map(({ celsius }) => celsius)).toEqual([8.4, 8.1]);
   });
 });
 

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { batchReports, type BatchReport } from '@/core/batch/report';
 import type { Marked } from '@/core/batch/marks';
+import { readByHand, type HeardStay } from '@/core/batch/temperatures';
 import type { Counted } from '@/core/floor/events';
 import { floorDough, type Board, type Person } from '@/core/floor/board';
 import { looksOn } from '@/core/floor/rights';
@@ -19,15 +20,18 @@ import { CountSheet } from '../oven/count-sheet';
 import { countWords } from '../oven/words';
 import { MarksForm } from './marks-form';
 import { Photos } from './photos';
+import { Temperatures } from './temperatures';
 
 interface Props {
   board: Board;
   photos: { id: string; at: number; by: string }[];
+  /** What probes have said of it. */
+  stays: HeardStay[];
   person: Person;
 }
 
 /** One batch as it came out: counts, marks, what was seen and why, its thread planned and real, people and photos. */
-export function BatchView({ board, photos, person }: Props) {
+export function BatchView({ board, photos, stays, person }: Props) {
   const now = useMinute();
   const { zone } = board.house;
   const { events, record, trouble } = useFloor(board, person.id, now);
@@ -89,6 +93,7 @@ export function BatchView({ board, photos, person }: Props) {
             zone={zone}
           />
         </section>
+        <Temperatures stays={stays} told={readByHand({ ...facts, events })} zone={zone} />
         {notes.length > 0 && (
           <section aria-label="Notes" className="mt-6">
             <h2 className="text-2xl font-bold">Notes</h2>

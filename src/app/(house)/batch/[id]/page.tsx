@@ -4,6 +4,7 @@ import { pool } from '@/server/db/pool';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
 import { photosOf } from '@/server/photos';
+import { batchTemperatures } from '@/server/queries/batch-temperatures';
 import { BatchView } from '@/ui/batch/batch-view';
 
 export const metadata: Metadata = { title: 'Batch' };
@@ -12,6 +13,11 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const { person, now } = await housePage();
   const id = (await params).id;
   const board = await doughBoard(id, now);
-  if (!board) notFound();
-  return <BatchView board={board} photos={await photosOf(pool(), Number(id))} person={person} />;
+  const [dough] = board?.doughs ?? [];
+  if (!board || !dough) notFound();
+  const [photos, stays] = await Promise.all([
+    photosOf(pool(), dough.id),
+    batchTemperatures(pool(), dough, now),
+  ]);
+  return <BatchView {...{ board, photos, stays, person }} />;
 }

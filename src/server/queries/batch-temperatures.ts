@@ -1,0 +1,18 @@
+import { staysOf, type HeardStay } from '@/core/batch/temperatures';
+import type { BoardDough } from '@/core/floor/board';
+import { rowsOf, type Db } from '../db/rows';
+import { placeCurve } from './place-curve';
+
+/** What probes have said of a batch until `now`, stay by stay; a place that the house has no more is left out. */
+export async function batchTemperatures(db: Db, dough: BoardDough, now: number): Promise<HeardStay[]> {
+  const places = await rowsOf<{ id: string; label: string }>(db, 'SELECT id, label FROM place', []);
+  const labels = new Map(places.map(({ id, label }) => [id, label]));
+  const heard = await Promise.all(
+    staysOf(dough, now).map(async (stay) => {
+      const label = labels.get(stay.probe);
+      if (label === undefined) return [];
+      return [{ ...stay, label, points: await placeCurve(db, stay.probe, stay.from, stay.to) }];
+    }),
+  );
+  return heard.flat();
+}

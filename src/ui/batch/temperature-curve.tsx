@@ -1,0 +1,76 @@
+'use client';
+
+import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
+import type { HandReading, HeardStay } from '@/core/batch/temperatures';
+import { withGaps } from '@/core/floor/curve';
+import { clockTime, dayTime } from '@/core/time/local';
+import type { ReaderUnits } from '@/core/units/reader';
+import { toFahrenheit } from '@/core/units/temperature';
+import { AXIS } from '../kit/chart-look';
+
+/** A probe that says nothing for so long was silent, ms. */
+const SILENCE = 30 * 60_000;
+const DAY = 24 * 3_600_000;
+
+/** How warm it was in and around a batch: thick within, dashed around, points where somebody measured. */
+export default function TemperatureCurve({
+  stays,
+  told,
+  zone,
+  units,
+}: {
+  stays: readonly HeardStay[];
+  told: readonly HandReading[];
+  zone: string;
+  units: Pick<ReaderUnits, 'temperature'>;
+}) {
+  const shown = (celsius: number) =>
+    Math.round((units.temperature === 'F' ? toFahrenheit(celsius) : celsius) * 10) / 10;
+  const moments = [...stays.flatMap(({ from, to }) => [from, to]), ...told.map(({ at }) => at)];
+  const [from, to] = [Math.min(...moments), Math.max(...moments)];
+  return (
+    <figure aria-label="Temperatures in and around it" className="h-72">
+      <ResponsiveContainer width="100%" height="100%">
+        <ComposedChart margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
+          <CartesianGrid stroke="var(--hairline)" vertical={false} />
+          <XAxis
+            dataKey="at"
+            type="number"
+            domain={[from, to]}
+            tickFormatter={(at: number) => (to - from > DAY ? dayTime(at, zone) : clockTime(at, zone))}
+            {...AXIS}
+            minTickGap={50}
+          />
+          <YAxis
+            dataKey="degrees"
+            unit={units.temperature === 'F' ? ' °F' : ' °C'}
+            width={72}
+            domain={['auto', 'auto']}
+            {...AXIS}
+          />
+          {stays.map(({ probe, within, from: start, points }) => (
+            <Line
+              key={`${probe} ${start}`}
+              data={withGaps(points, SILENCE).map((point) => ({
+                at: point.at,
+                degrees: 'gap' in point ? null : shown(point.celsius),
+              }))}
+              type="linear"
+              dataKey="degrees"
+              stroke={within ? 'var(--ink)' : 'var(--quiet)'}
+              strokeWidth={within ? 3 : 2}
+              strokeDasharray={within ? undefined : '5 4'}
+              dot={false}
+              isAnimationActive={false}
+            />
+          ))}
+          <Scatter
+            data={told.map(({ at, celsius }) => ({ at, degrees: shown(celsius) }))}
+            fill="var(--ink)"
+            isAnimationActive={false}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+}

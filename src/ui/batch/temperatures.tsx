@@ -1,0 +1,83 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { stayFigures, type HandReading, type HeardStay } from '@/core/batch/temperatures';
+import { dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { showCelsius, type ReaderUnits } from '@/core/units/reader';
+import { useUnits } from '../live/units';
+
+const TemperatureCurve = dynamic(() => import('./temperature-curve'), {
+  ssr: false,
+  loading: () => <p className="h-72">Drawing …</p>,
+});
+
+const cool = ({ baking }: { baking: boolean }) => !baking;
+
+/** How warm it was in a batch and around it, wait by wait: probes, needles, and what somebody measured. */
+export function Temperatures({
+  stays,
+  told,
+  zone,
+}: {
+  stays: readonly HeardStay[];
+  told: readonly HandReading[];
+  zone: string;
+}) {
+  const [units] = useUnits();
+  const heard = stays.filter(({ points }) => points.length > 0);
+  const rows = [
+    ...heard.map((stay) => ({ at: stay.from, words: <StayWords stay={stay} units={units} /> })),
+    ...told.map((reading) => ({ at: reading.at, words: <HandWords reading={reading} units={units} /> })),
+  ].sort((a, b) => a.at - b.at);
+  if (rows.length === 0) return null;
+  const drawn = { stays: heard.filter(cool), told: told.filter(cool) };
+  return (
+    <section aria-label="Temperatures" className="mt-6">
+      <h2 className="text-2xl font-bold">Temperatures</h2>
+      {drawn.stays.length + drawn.told.length > 0 && (
+        <>
+          <p className="mb-2 text-quiet">
+            Thick: in the dough. Dashed: around it. Points: measured by hand. The oven is in the list only.
+          </p>
+          <TemperatureCurve {...drawn} zone={zone} units={units} />
+        </>
+      )}
+      <ul className="mt-3 text-lg">
+        {rows.map(({ at, words }, i) => (
+          <li key={i} className="flex flex-wrap gap-x-4 border-b border-hairline py-1">
+            <span className="w-28 text-quiet">{dayTime(at, zone)}</span>
+            {words}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
+  const { step, within, label, from, to, points } = stay;
+  const figures = stayFigures(points);
+  if (!figures) return null;
+  const { first, last, lowest, highest } = figures;
+  const say = (celsius: number) => showCelsius(celsius, units);
+  return (
+    <span>
+      <b className="font-semibold">{step}</b>,{' '}
+      {within ? label.toLowerCase() : `in the ${label.toLowerCase()}`} for {duration((to - from) / 60_000)}:{' '}
+      {within
+        ? `from ${say(first)} to ${say(last)}`
+        : say(lowest) === say(highest)
+          ? say(lowest)
+          : `${say(lowest)} to ${say(highest)}`}
+    </span>
+  );
+}
+
+function HandWords({ reading, units }: { reading: HandReading; units: ReaderUnits }) {
+  return (
+    <span>
+      <b className="font-semibold">{reading.step}</b>, measured: {showCelsius(reading.celsius, units)}
+    </span>
+  );
+}
