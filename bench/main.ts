@@ -87,8 +87,8 @@ async function fill(pool: Pool): Promise<void> {
           [copyId, shiftDays, shiftDays, id],
         );
         await pool.query(
-          `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text)
-           SELECT UUID(), ?, ${renamed}, kind, at - INTERVAL ? DAY, person_id, celsius, text FROM floor_event WHERE dough_id = ?`,
+          `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, data)
+           SELECT UUID(), ?, ${renamed}, kind, at - INTERVAL ? DAY, person_id, celsius, text, data FROM floor_event WHERE dough_id = ?`,
           [copyId, shiftDays, id],
         );
       }

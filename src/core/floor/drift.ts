@@ -1,7 +1,8 @@
 import { clashes } from '../planning/clashes';
 import { MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
-import { floorDough, type BoardDough, type Machine } from './board';
+import type { FloorDough } from './agenda';
+import type { Machine } from './board';
 import { misfits } from './misfit';
 import { clashSentence } from './supposed';
 import { minutesBehind } from './times';
@@ -27,18 +28,17 @@ export function drifts(
   lateMatters: number,
 ): Drift[] {
   return [
-    ...whole.doughs.flatMap((dough) => ownDrifts(dough, now, lateMatters)),
+    ...whole.floor.flatMap((dough) => ownDrifts(dough, now, lateMatters)),
     ...shortages(whole, machines, now),
   ];
 }
 
-function ownDrifts(dough: BoardDough, now: Instant, lateMatters: number): Drift[] {
-  const onFloor = floorDough(dough);
-  const behind = minutesBehind(onFloor, now);
+function ownDrifts(dough: FloorDough, now: Instant, lateMatters: number): Drift[] {
+  const behind = minutesBehind(dough, now);
   const { id, name } = dough;
   if (behind >= lateMatters)
     return [{ doughId: id, sentence: `${name} is ${duration(behind)} behind`, at: now }];
-  const [off] = misfits(onFloor).filter(({ by }) => Math.abs(by) >= lateMatters);
+  const [off] = misfits(dough).filter(({ by }) => Math.abs(by) >= lateMatters);
   const step = dough.steps.find(({ key }) => key === off?.key);
   return off ? [{ doughId: id, sentence: `${name}: ${off.sentence}`, at: step?.plannedStart ?? now }] : [];
 }

@@ -2,7 +2,8 @@ import type { DoughToPlan } from '../route/problem';
 import type { Pin } from '../planning/problem';
 import { taskId } from '../route/problem';
 import { MINUTE, type Instant } from '../time/local';
-import { floorDough, type BoardDough } from './board';
+import type { BoardDough } from './board';
+import type { DoughState } from './state';
 
 /**
  * What is left of a dough to plan. What is over no longer binds by its lengths, only by when it ended; what is under way
@@ -10,10 +11,10 @@ import { floorDough, type BoardDough } from './board';
  */
 export function openPart(
   dough: BoardDough,
+  state: DoughState,
   now: Instant,
   minute: (at: Instant) => number,
 ): { expanded: DoughToPlan['expanded']; pins: Pin[] } {
-  const { state } = floorDough(dough);
   const isOver = (key: string) => ['done', 'skipped'].includes(state.steps.get(key)?.status ?? 'open');
   const startOf = (key: string) => state.steps.get(key)?.startedAt ?? null;
   // A minute that has begun counts whole: what is under way goes on at least until then.
@@ -28,9 +29,10 @@ export function openPart(
       return { ...step, min, max, target: Math.max(step.target, min, Math.min(elapsed, max)) };
     });
   const links = dough.links.filter((link) => !isOver(link.from) && !isOver(link.to));
+  const led = new Set(dough.links.map(({ from }) => from));
   const ready = dough.outputs.flatMap(({ id }) =>
     steps
-      .filter((step) => step.outputId === id && !dough.links.some((link) => link.from === step.key))
+      .filter((step) => step.outputId === id && !led.has(step.key))
       .map(({ key }) => ({ outputId: id, key })),
   );
   const pins = steps.flatMap(({ key }): Pin[] => {

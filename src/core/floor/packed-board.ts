@@ -39,9 +39,9 @@ export function packBoard(board: Board): PackedBoard {
 /** Reads a board that was packed. */
 export function unpackBoard(packed: PackedBoard): Board {
   const { routeSteps, board } = JSON.parse(packed) as Packed;
-  const doughs = board.doughs.map((dough) => ({
-    ...dough,
-    steps: dough.steps.map(({ step, ...rest }) => ({ ...rest, step: routeSteps[step] as RouteStep })),
-  }));
-  return { ...board, doughs };
+  // What was just read is nobody else's yet: filled in where it lies, which is several times faster than a copy.
+  for (const { steps } of board.doughs)
+    for (const step of steps as { step: number | RouteStep }[])
+      step.step = routeSteps[step.step as number] as RouteStep;
+  return board as unknown as Board;
 }

@@ -60,15 +60,19 @@ export function rota(
   });
   return stepsOf(doughs).map((duty) => {
     const wanted = duty.missing;
-    const inOrder = hands
-      .map((hand) => ({ hand, worth: price(hand, duty) }))
-      .sort((a, b) => a.worth - b.worth || a.hand.person.id - b.hand.person.id)
-      .map(({ hand }) => hand);
-    const [staying, leaving] = [true, false].map((throughout) =>
-      inOrder.filter((hand) => canDo(hand, duty, throughout)),
-    ) as [Hand[], Hand[]];
     // Who leaves in the middle hands over; better somebody who stays.
-    const chosen = [...new Set([...staying, ...leaving])].slice(0, wanted);
+    const chosen = hands
+      .filter((hand) => canDo(hand, duty))
+      .map((hand) => ({ hand, until: staysUntil(hand, duty), worth: price(hand, duty) }))
+      .filter(({ until }) => until >= duty.start + MINUTE)
+      .sort(
+        (a, b) =>
+          Number(a.until < duty.end) - Number(b.until < duty.end) ||
+          a.worth - b.worth ||
+          a.hand.person.id - b.hand.person.id,
+      )
+      .slice(0, wanted)
+      .map(({ hand }) => hand);
     for (const hand of chosen) give(hand, duty);
     return {
       ...duty,
@@ -97,19 +101,15 @@ function stepsOf(doughs: readonly BoardDough[]): Duty[] {
     .sort((a, b) => a.start - b.start || a.end - b.end);
 }
 
-function canDo(
-  { person, there, busyUntil }: Hand,
-  { start, end, skill }: Duty,
-  throughout: boolean,
-): boolean {
+/** Has no other work when it starts, and knows how. */
+function canDo({ person: { skills = [] }, busyUntil }: Hand, { start, skill }: Duty): boolean {
   // Nobody's skills said: everything.
-  const { skills = [] } = person;
-  const knows = skill === null || skills.length === 0 || skills.includes(skill);
-  return (
-    knows &&
-    busyUntil <= start &&
-    there.some((span) => span.start <= start && span.end >= (throughout ? end : start + MINUTE))
-  );
+  return busyUntil <= start && (skill === null || skills.length === 0 || skills.includes(skill));
+}
+
+/** Until when somebody who is there at a start stays; long ago for whoever is not there. */
+function staysUntil({ there }: Hand, { start }: Duty): Instant {
+  return there.reduce((last, span) => (span.start <= start && span.end > last ? span.end : last), -Infinity);
 }
 
 function price({ strain, lastDough, lastEnd, since }: Hand, { doughId, start }: Duty): number {

@@ -18,7 +18,7 @@ export function stepSlack(
   const origin = Math.min(now, ...times, ...recorded) - MINUTE;
   const minute = (at: Instant) => Math.round((at - origin) / MINUTE);
   const horizon = minute(Math.max(now, ...times, ...dough.outputs.map(({ dueAt }) => dueAt))) + 7 * 24 * 60;
-  const { expanded, pins } = openPart(dough, now, minute);
+  const { expanded, pins } = openPart(dough, state, now, minute);
   const steps = expanded.steps.map((step) => ({ ...step, uses: [] }));
   const problem = planProblem(
     { name: dough.name, horizon, now: minute(now), crew: [[0, 0]], machines: [] },

@@ -2,6 +2,7 @@ import type { PlanProblem, Times } from '../planning/problem';
 import { planProblem, taskId } from '../route/problem';
 import { addLocalDays, localMidnight, MINUTE } from '../time/local';
 import { capacitySteps, crewSteps } from '../time/shifts';
+import type { FloorDough } from './agenda';
 import { floorDough, type Board, type BoardDough } from './board';
 import { openPart } from './open-part';
 import { isHandsOn } from './state';
@@ -16,6 +17,8 @@ export interface WholePlan {
   origin: number;
   zone: string;
   doughs: BoardDough[];
+  /** The same doughs folded. */
+  floor: FloorDough[];
   /** Present times of the problem's tasks. */
   present: Times;
   /** Ids of the tasks that people carry out. */
@@ -28,7 +31,10 @@ export function wholePlan(
   now: number,
 ): WholePlan {
   const { name, zone } = house;
-  const doughs = all.filter((dough) => isOpen(dough, now));
+  const going = all
+    .map((dough) => ({ dough, onFloor: floorDough(dough) }))
+    .filter(({ onFloor }) => isOpen(onFloor, now));
+  const doughs = going.map(({ dough }) => dough);
   const begun = doughs.flatMap(({ events }) => events.map(({ at }) => at));
   const origin = localMidnight(Math.min(now, ...begun), zone);
   const minute = (at: number) => Math.round((at - origin) / MINUTE);
@@ -45,7 +51,10 @@ export function wholePlan(
       return { id, capacity, changeover, steps: capacitySteps(capacity, outages, origin) };
     }),
   };
-  const open = doughs.map((dough) => ({ dough, ...openPart(dough, now, minute) }));
+  const open = going.map(({ dough, onFloor }) => ({
+    dough,
+    ...openPart(dough, onFloor.state, now, minute),
+  }));
   const problem = planProblem(
     frame,
     open.map(({ dough, expanded }) => ({
@@ -61,9 +70,10 @@ export function wholePlan(
   const hands: string[] = [];
   for (const { dough, expanded, pins } of open) {
     const started = new Map(pins.map(({ task, start }) => [task, start]));
+    const planned = new Map(dough.steps.map((step) => [step.key, step]));
     for (const step of expanded.steps) {
       const id = taskId(dough.id, step.key);
-      const known = dough.steps.find(({ key }) => key === step.key);
+      const known = planned.get(step.key);
       const start = started.get(id) ?? minute(known?.plannedStart ?? now);
       const length = Math.max(started.has(id) ? step.min : 0, minute(known?.plannedEnd ?? now) - start);
       present[id] = [start, start + length];
@@ -74,14 +84,13 @@ export function wholePlan(
     }
     problem.pins.push(...pins);
   }
-  return { problem, origin, zone, doughs, present, hands };
+  return { problem, origin, zone, doughs, floor: going.map(({ onFloor }) => onFloor), present, hands };
 }
 
 /** Planned to be over for longer than this and not recorded: forgotten, not late. */
 const FORGOTTEN = 12 * 60 * MINUTE;
 
 /** A dough with steps that are neither done nor skipped, and that somebody may still be about. */
-function isOpen(dough: BoardDough, now: number): boolean {
-  if (floorDough(dough).state.finished) return false;
-  return dough.steps.some(({ plannedEnd }) => plannedEnd > now - FORGOTTEN);
+function isOpen({ state, steps }: FloorDough, now: number): boolean {
+  return !state.finished && steps.some(({ plannedEnd }) => plannedEnd > now - FORGOTTEN);
 }

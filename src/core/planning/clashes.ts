@@ -15,7 +15,14 @@ export type Clash =
 
 /** Every hard rule that these times break, in no order; tasks without a time are looked over. */
 export function clashes(problem: PlanProblem, times: Times): Clash[] {
-  return [...ruleClashes(problem, times), ...problem.resources.flatMap(({ id }) => held(problem, times, id))];
+  const holds = holdsByResource(problem.tasks, times);
+  return [
+    ...ruleClashes(problem, times),
+    ...problem.resources.flatMap(({ id, capacity, changeover = 0 }) => {
+      const own = holds.get(id) ?? [];
+      return [...tooMuch(id, capacity, own), ...settingClashes(id, changeover, own)];
+    }),
+  ];
 }
 
 function ruleClashes(problem: PlanProblem, times: Times): Clash[] {
@@ -54,21 +61,18 @@ interface Hold {
   setting: number | null;
 }
 
-function holdsOf(tasks: readonly Task[], times: Times, resource: string): Hold[] {
-  return tasks.flatMap(({ id, uses }) => {
-    const use = uses.find((u) => u.resource === resource);
+function holdsByResource(tasks: readonly Task[], times: Times): Map<string, Hold[]> {
+  const found = new Map<string, Hold[]>();
+  for (const { id, uses } of tasks) {
     const [start = 0, end = 0] = times[id] ?? [];
-    return use && end > start
-      ? [{ task: id, start, end, amount: use.amount, setting: use.setting ?? null }]
-      : [];
-  });
-}
-
-function held({ tasks, resources }: PlanProblem, times: Times, id: string): Clash[] {
-  const resource = resources.find((r) => r.id === id);
-  const holds = holdsOf(tasks, times, id);
-  if (!resource || holds.length === 0) return [];
-  return [...tooMuch(id, resource.capacity, holds), ...settingClashes(id, resource.changeover ?? 0, holds)];
+    if (end <= start) continue;
+    for (const { resource, amount, setting = null } of uses) {
+      const own = found.get(resource) ?? [];
+      own.push({ task: id, start, end, amount, setting });
+      found.set(resource, own);
+    }
+  }
+  return found;
 }
 
 function tooMuch(resource: string, capacity: readonly [number, number][], holds: readonly Hold[]): Clash[] {

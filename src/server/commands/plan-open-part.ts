@@ -1,4 +1,4 @@
-import type { BoardDough } from '@/core/floor/board';
+import { floorDough, type BoardDough } from '@/core/floor/board';
 import { openPart } from '@/core/floor/open-part';
 import { planProblem, taskId } from '@/core/route/problem';
 import { MINUTE } from '@/core/time/local';
@@ -20,7 +20,7 @@ export async function planOpenPart(
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
   const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
-  const { expanded, pins } = openPart(dough, now, minute);
+  const { expanded, pins } = openPart(dough, floorDough(dough).state, now, minute);
   const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
     outputId,
     due: Math.max(0, minute(dueAt)),

@@ -3,14 +3,16 @@
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import type { HandReading, HeardStay } from '@/core/batch/temperatures';
 import { withGaps } from '@/core/floor/curve';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime, dayName } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
 import { AXIS } from '../kit/chart-look';
+import { marksOf } from '../thread/marks';
 
 /** A probe that says nothing for so long was silent, ms. */
 const SILENCE = 30 * 60_000;
-const DAY = 24 * 3_600_000;
+/** About as wide as it is drawn on a tablet, for how close its hours stand, px. */
+const USUAL_WIDTH = 900;
 
 /** How warm it was in and around a batch: thick within, dashed around, points where somebody measured. */
 export default function TemperatureCurve({
@@ -28,6 +30,7 @@ export default function TemperatureCurve({
     Math.round((units.temperature === 'F' ? toFahrenheit(celsius) : celsius) * 10) / 10;
   const moments = [...stays.flatMap(({ from, to }) => [from, to]), ...told.map(({ at }) => at)];
   const [from, to] = [Math.min(...moments), Math.max(...moments)];
+  const { days, times } = marksOf({ from, to, width: USUAL_WIDTH }, zone);
   return (
     <figure aria-label="Temperatures in and around it" className="h-72">
       <ResponsiveContainer width="100%" height="100%">
@@ -37,9 +40,12 @@ export default function TemperatureCurve({
             dataKey="at"
             type="number"
             domain={[from, to]}
-            tickFormatter={(at: number) => (to - from > DAY ? dayTime(at, zone) : clockTime(at, zone))}
+            ticks={[...days, ...times].map(({ at }) => at).sort((a, b) => a - b)}
+            tickFormatter={(at: number) =>
+              days.some((day) => day.at === at) ? dayName(at, zone) : clockTime(at, zone)
+            }
             {...AXIS}
-            minTickGap={50}
+            minTickGap={20}
           />
           <YAxis
             dataKey="degrees"
