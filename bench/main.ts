@@ -206,7 +206,7 @@ async function main(): Promise<void> {
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
       '',
     );
-    const { answered, told, unheard, readings, replan } = await load(
+    const { answered, told, unheard, readings, replans } = await load(
       application.address,
       shown.doughs.map(({ id, steps }) => ({ doughId: id, stepKey: steps[0]?.key ?? '' })),
       LOAD_SECONDS,
@@ -222,7 +222,7 @@ async function main(): Promise<void> {
       '1000 ms',
     );
     console.log(
-      `busy: ${answered.length} taps, ${unheard} not heard everywhere, ${readings} readings, replan answered after ${replan.toFixed(0)} s`,
+      `busy: ${answered.length} taps, ${unheard} not heard everywhere, ${readings} readings, ${replans} replans answered`,
     );
     for (const { what, wanted, work } of [...LAMINATION, ...planningWork()])
       row(what, `${(await timed(work)).toFixed(1)} ms`, wanted);
