@@ -206,6 +206,8 @@ async function main(): Promise<void> {
       `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
       '',
     );
+    // Tablets draw on their own machines: those of this one would take from the house's computer what they never do.
+    for (const context of browser.contexts()) await context.close();
     const { answered, told, unheard, readings, replans } = await load(
       application.address,
       shown.doughs.map(({ id, steps }) => ({ doughId: id, stepKey: steps[0]?.key ?? '' })),

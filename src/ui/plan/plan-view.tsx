@@ -11,6 +11,7 @@ import { rota, unmanned } from '@/core/floor/rota';
 import { withTimes } from '@/core/floor/supposed';
 import { wholePlan } from '@/core/floor/whole-plan';
 import { staffedSpans } from '@/core/time/shifts';
+import { drawnInBrowser } from '../kit/drawn-in-browser';
 import { useKeys } from '../kit/use-keys';
 import { useWidth } from '../kit/use-width';
 import { useMinute } from '../live/clock';
@@ -324,4 +325,4 @@ function PlanView({
   );
 }
 
-export const PlanScreen = withBoard(PlanView);
+export const PlanScreen = drawnInBrowser(withBoard(PlanView));
