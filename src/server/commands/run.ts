@@ -24,15 +24,11 @@ import {
   saveStanding,
   takeOrders,
 } from './orders';
-import {
-  addException,
-  makeAddress,
-  removeException,
-  takeBusy,
-  saveMachine,
-  savePerson,
-  saveShifts,
-} from './house';
+import { makeAddress } from './house/address';
+import { addException, removeException, takeBusy } from './house/exceptions';
+import { saveMachine } from './house/machine';
+import { savePerson } from './house/person';
+import { saveShifts } from './house/shifts';
 import { moveStep, pinStep } from './plan-steps';
 import { acceptProposal, dropProposal, proposeMend } from './proposals';
 import { tryWay } from './try-way';

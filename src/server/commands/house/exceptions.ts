@@ -1,0 +1,142 @@
+import Joi from 'joi';
+import { dayTime, parseLocal } from '@/core/time/local';
+import { write } from '../../db/rows';
+import { house } from '../../queries/house';
+import { command, Refusal, type CommandContext } from '../command';
+import { localTime } from '../schemas';
+import { sure, unlessItHurts } from './unless-it-hurts';
+
+interface ExceptionInput {
+  kind: 'extra' | 'away' | 'down';
+  personId: number | null;
+  machineId: string | null;
+  units: number | null;
+  start: string;
+  end: string;
+  note: string;
+  sure: boolean;
+}
+
+async function span({ db }: CommandContext, { start, end }: { start: string; end: string }) {
+  const { zone } = await house(db);
+  const [from, to] = [parseLocal(start, zone), parseLocal(end, zone)];
+  if (from === null) throw new Refusal('That day and time does not exist.', 'start');
+  if (to === null) throw new Refusal('That day and time does not exist.', 'end');
+  if (to <= from)
+    throw new Refusal(`It ends at ${dayTime(to, zone)}, before it starts at ${dayTime(from, zone)}.`, 'end');
+  return [new Date(from), new Date(to)] as const;
+}
+
+/** A shift beyond the pattern, somebody away, or a machine down, for some time. */
+export const addException = command<ExceptionInput, { hurts: number }>({
+  name: 'add-exception',
+  schema: Joi.object({
+    kind: Joi.string().valid('extra', 'away', 'down').required(),
+    personId: Joi.number().integer().positive().allow(null).required(),
+    machineId: Joi.string().max(40).allow(null).required(),
+    units: Joi.number().integer().min(1).max(10_000).allow(null).required().messages({
+      '*': 'How many of them are out: a whole number of 1 or more, or nothing for all.',
+    }),
+    start: localTime,
+    end: localTime,
+    note: Joi.string().trim().allow('').max(200).default(''),
+    sure,
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    const { db } = context;
+    const [from, to] = await span(context, input);
+    const isMachine = input.kind === 'down';
+    if ((isMachine ? input.machineId : input.personId) === null)
+      throw new Refusal(
+        isMachine ? 'Which machine is down?' : 'Who is it?',
+        isMachine ? 'machineId' : 'personId',
+      );
+    return unlessItHurts(context, input.sure, async () => {
+      if (input.kind === 'extra')
+        await write(db, 'INSERT INTO extra_shift (person_id, start_at, end_at, note) VALUES (?, ?, ?, ?)', [
+          ...[input.personId, from, to, input.note],
+        ]);
+      else
+        await write(
+          db,
+          'INSERT INTO absence (person_id, machine_id, units, start_at, end_at, note) VALUES (?, ?, ?, ?, ?, ?)',
+          [
+            ...[isMachine ? null : input.personId, isMachine ? input.machineId : null],
+            ...[isMachine ? input.units : null, from, to, input.note],
+          ],
+        );
+    });
+  },
+});
+
+/** Takes an exception back. */
+export const removeException = command<
+  { kind: 'extra' | 'away'; id: number; sure: boolean },
+  { hurts: number }
+>({
+  name: 'remove-exception',
+  schema: Joi.object({
+    kind: Joi.string().valid('extra', 'away').required(),
+    id: Joi.number().integer().positive().required().messages({ '*': 'Name an entry.' }),
+    sure,
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  run(context, input) {
+    return unlessItHurts(context, input.sure, async () => {
+      const table = input.kind === 'extra' ? 'extra_shift' : 'absence';
+      const { touched } = await write(context.db, `DELETE FROM ${table} WHERE id = ?`, [input.id]);
+      if (touched === 0) throw new Refusal('That is gone already.', 'id');
+    });
+  },
+});
+
+interface BusyInput {
+  personId: number | null;
+  machineId: string | null;
+  busy: { source: string; summary: string; start: number; end: number }[];
+  sure: boolean;
+}
+
+/** Busy times of a person or machine from a calendar; what was read before is brought up to date, never doubled. */
+export const takeBusy = command<BusyInput, { hurts: number }>({
+  name: 'take-busy',
+  schema: Joi.object({
+    personId: Joi.number().integer().positive().allow(null).required(),
+    machineId: Joi.string().max(40).allow(null).required(),
+    busy: Joi.array()
+      .items(
+        Joi.object({
+          source: Joi.string().max(255).required(),
+          summary: Joi.string().allow('').max(200).required(),
+          start: Joi.number().integer().required(),
+          end: Joi.number().integer().greater(Joi.ref('start')).required(),
+        }),
+      )
+      .min(1)
+      .max(500)
+      .required(),
+    sure,
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, { personId, machineId, busy, sure: isSure }) {
+    if ((personId === null) === (machineId === null))
+      throw new Refusal('A calendar belongs to one person or to one machine.', 'personId');
+    return unlessItHurts(context, isSure, async () => {
+      await write(
+        context.db,
+        `INSERT INTO absence (person_id, machine_id, start_at, end_at, note, source) VALUES ?
+         ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at), note = VALUES(note)`,
+        [
+          busy.map(({ source, summary, start, end }) => [
+            ...[personId, machineId, new Date(start), new Date(end), summary],
+            `${personId ?? machineId ?? ''} ${source}`.slice(0, 255),
+          ]),
+        ],
+      );
+    });
+  },
+});

@@ -1,0 +1,56 @@
+import Joi from 'joi';
+import { rowsOf, write } from '../../db/rows';
+import { command, Refusal } from '../command';
+import { sure, unlessItHurts } from './unless-it-hurts';
+
+interface MachineInput {
+  id: string;
+  label: string;
+  capacity: number;
+  changeover: number;
+  decks?: number;
+  sure: boolean;
+}
+
+/** What a machine is called, how much it takes, and how long a change of its setting is. */
+export const saveMachine = command<MachineInput, { hurts: number }>({
+  name: 'save-machine',
+  schema: Joi.object({
+    id: Joi.string().max(40).required(),
+    label: Joi.string().trim().min(1).max(60).required().messages({
+      '*': 'A machine has a name of 1 to 60 characters.',
+    }),
+    capacity: Joi.number().integer().min(1).max(10_000).required().messages({
+      '*': 'It takes at least 1; take it down for a while where it takes none.',
+    }),
+    changeover: Joi.number().integer().min(0).max(720).required().messages({
+      '*': 'Another setting takes a whole number of minutes, 720 at most.',
+    }),
+    decks: Joi.number().integer().min(1).max(12).messages({ '*': 'An oven has 1 to 12 decks.' }),
+    sure,
+  }),
+  roles: ['planner'],
+  doughOf: () => null,
+  async run(context, input) {
+    const { db } = context;
+    const [twin] = await rowsOf<{ label: string }>(
+      db,
+      'SELECT label FROM machine WHERE label = ? AND id <> ?',
+      [...[input.label, input.id]],
+    );
+    if (twin)
+      throw new Refusal(
+        `There is a machine called ${twin.label} already; call this one something else.`,
+        'label',
+      );
+    return unlessItHurts(context, input.sure, async () => {
+      const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM machine WHERE id = ?', [input.id]);
+      if (!known) throw new Refusal('There is no such machine.', 'id');
+      await write(
+        db,
+        'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',
+        [...[input.label, input.capacity, input.changeover, input.decks ?? null, input.id]],
+      );
+    });
+  },
+});
