@@ -23,7 +23,9 @@ export function HouseView({ book, zone, person }: { book: HouseBook; zone: strin
   const mayPlan = person.role === 'planner';
   const close = () => setOpen(null);
   const nameOf = (personId: number | null) => book.people.find(({ id }) => id === personId)?.name ?? '';
-  const labelOf = (machineId: string | null) => book.machines.find(({ id }) => id === machineId)?.label ?? '';
+  const machineOf = (machineId: string | null) => book.machines.find(({ id }) => id === machineId);
+  const labelOf = (machineId: string | null) => machineOf(machineId)?.label ?? '';
+  const unitOf = (machineId: string | null) => machineOf(machineId)?.unit ?? '';
   return (
     <main className="mx-auto grid w-full max-w-7xl gap-x-8 gap-y-6 p-4 lg:grid-cols-[1.4fr_1fr]">
       <h1 className="sr-only">House</h1>
@@ -141,7 +143,7 @@ export function HouseView({ book, zone, person }: { book: HouseBook; zone: strin
                       ? 'is away'
                       : units === null
                         ? 'is out'
-                        : `: ${units} out`}{' '}
+                        : `has ${units} ${unitOf(machineId)} less`}{' '}
                   {dayTime(start, zone)} <span className="text-quiet">{dayMonth(start, zone)}</span> to{' '}
                   {dayTime(end, zone)}
                   {note && <span className="text-quiet">, {note}</span>}

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { standInHouse } from '../../../test-support/stand-in';
 import { show } from '../../../test-support/view';
 import type { Person } from '@/core/floor/board';
 import type { PlaceRecord } from '@/core/floor/curve';
@@ -23,18 +24,8 @@ const view = (shown: PlaceRecord, person = planner) => (
   <PlaceView record={shown} zone="UTC" person={person} span="day" />
 );
 
-let sent: { path: string; body: unknown }[] = [];
-let refusal: string | null = null;
-beforeEach(() => {
-  sent = [];
-  refusal = null;
-  refresh.mockClear();
-  vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
-    sent.push({ path, body: JSON.parse(body) });
-    const no = { ok: false, status: 422, message: refusal, field: null, offer: null };
-    return Promise.resolve({ json: () => Promise.resolve(refusal ? no : { ok: true, result: null }) });
-  });
-});
+const house = standInHouse();
+beforeEach(() => void refresh.mockClear());
 
 describe('a place over time', () => {
   it('says what it is now, and which span is shown', async () => {
@@ -72,11 +63,8 @@ describe('a place over time', () => {
     await user.clear(high);
     await user.type(high, '46,4 F');
     await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
-    expect(sent).toEqual([
-      {
-        path: '/api/commands/set-limits',
-        body: { place: 'retarder', low: null, high: 8, minutes: 30 },
-      },
+    expect(house.sent).toEqual([
+      { command: 'set-limits', input: { place: 'retarder', low: null, high: 8, minutes: 30 } },
     ]);
     expect(await screen.findByText('Kept.')).toBeTruthy();
     expect(refresh).toHaveBeenCalledOnce();
@@ -89,8 +77,9 @@ describe('a place over time', () => {
     await user.type(screen.getByLabelText('not below'), 'cold');
     await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
     expect(screen.getByRole('alert').textContent).toContain('A limit is a temperature');
-    expect(sent).toEqual([]);
-    refusal = 'The lower limit has to be below the upper one.';
+    expect(house.sent).toEqual([]);
+    const refusal = 'The lower limit has to be below the upper one.';
+    house.refuse({ message: refusal });
     await user.clear(screen.getByLabelText('not below'));
     await user.type(screen.getByLabelText('not below'), '12');
     await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
