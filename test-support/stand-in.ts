@@ -14,11 +14,13 @@ interface Refused {
 export function standInHouse() {
   const house = {
     sent: [] as { command: string; input: Record<string, unknown> }[],
+    /** What comes of what it does. */
+    result: null as unknown,
     refuse: (...told: Refused[]) => void refusals.push(...told),
   };
   let refusals: Refused[] = [];
   beforeEach(() => {
-    house.sent = [];
+    Object.assign(house, { sent: [], result: null });
     refusals = [];
     vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
       const input = JSON.parse(body) as Record<string, unknown>;
@@ -26,7 +28,7 @@ export function standInHouse() {
       const no = refusals.shift();
       const answer = no
         ? { ok: false, status: 422, field: null, offer: null, ...no }
-        : { ok: true, result: null };
+        : { ok: true, result: house.result };
       return Promise.resolve({ json: () => Promise.resolve(answer) });
     });
   });
