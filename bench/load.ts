@@ -1,6 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { v7 as uuidv7 } from 'uuid';
 import { PEOPLE } from '@/server/demo/bakery';
+import { post, sessionOf } from '../test-support/tablet';
 
 /** A morning at its busiest: how long a tap took to be answered, and to be told to the other tablets, ms. */
 export interface Load {
@@ -17,6 +18,8 @@ const TABLETS = 20;
 const PROBES = 10;
 const PROBE_EVERY = 10_000;
 const TAP_EVERY = 700;
+/** A replan that finds nothing is tried for longer, ms. */
+const REPLAN_PATIENCE = 120_000;
 /** As the application's pages do after a tap on another tablet (src/ui/live/live.tsx). */
 const LATER = 4000;
 const SPREAD = 8000;
@@ -27,7 +30,7 @@ const SPREAD = 8000;
  */
 export async function load(address: string, steps: Step[], seconds: number): Promise<Load> {
   const cookies = await Promise.all(
-    Array.from({ length: TABLETS }, (_, i) => signIn(address, PEOPLE[i % PEOPLE.length]?.name ?? '')),
+    Array.from({ length: TABLETS }, (_, i) => sessionOf(address, PEOPLE[i % PEOPLE.length]?.name ?? '')),
   );
   const result: Load = { answered: [], told: [], unheard: 0, readings: 0, replans: 0 };
   const over = new AbortController();
@@ -42,12 +45,14 @@ export async function load(address: string, steps: Step[], seconds: number): Pro
   const listening = cookies.map((cookie) => listen(address, cookie, heard, over.signal));
   await pause(1500);
 
-  const planner = await signIn(address, 'Mara');
+  const planner = await sessionOf(address, 'Mara');
   const until = performance.now() + seconds * 1000;
   const replans = (async () => {
     // One after the other, so that one is always under way, however soon it is answered.
     while (performance.now() < until) {
-      await (await post(address, planner, '/api/plan/mend', { job: uuidv7(), seconds: 10 })).text();
+      await (
+        await post(address, planner, '/api/plan/mend', { job: uuidv7(), seconds: 10 }, REPLAN_PATIENCE)
+      ).text();
       result.replans++;
     }
   })();
@@ -87,20 +92,6 @@ export async function load(address: string, steps: Step[], seconds: number): Pro
 export interface Step {
   doughId: number;
   stepKey: string;
-}
-
-function post(address: string, cookie: string, path: string, body: unknown): Promise<Response> {
-  return fetch(address + path, {
-    method: 'POST',
-    headers: { origin: address, 'content-type': 'application/json', cookie },
-    body: JSON.stringify(body),
-  });
-}
-
-async function signIn(address: string, name: string): Promise<string> {
-  const personId = 1 + PEOPLE.findIndex((person) => person.name === name);
-  const answer = await post(address, '', '/api/session', { personId, pin: PEOPLE[personId - 1]?.pin });
-  return answer.headers.get('set-cookie')?.split(';')[0] ?? '';
 }
 
 /** One tablet: the feed, and the bench asked for anew some moments after it has told something. */

@@ -47,6 +47,12 @@ export function atLocalMinute(day: Instant, minute: number, zone: string): Insta
   ).getTime();
 }
 
+/** The next moment after `now` at which a local wall clock shows `minute` minutes past midnight. */
+export function nextLocalMinute(now: Instant, minute: number, zone: string): Instant {
+  const today = atLocalMinute(now, minute, zone);
+  return today > now ? today : atLocalMinute(addLocalDays(now, 1, zone), minute, zone);
+}
+
 /** Day of the week, 1 Monday to 7 Sunday. */
 export function weekday(at: Instant, zone: string): number {
   return ((wallClock(at, zone).getUTCDay() + 6) % 7) + 1;
@@ -110,9 +116,9 @@ export function clockOfDay(minute: number): string {
   return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
 }
 
-/** The minute of the day of `06:30`; null where it is none. */
+/** The minute of the day of `6:30`, as bakers write it: `0630`, `06.30` and `6h30` too; null where it is none. */
 export function minuteOfDay(text: string): number | null {
-  const match = /^(\d{1,2}):(\d{2})$/.exec(text.trim());
+  const match = /^(\d{1,2})[:.h ]?(\d{2})$/.exec(text.trim());
   const [hour, minute] = [Number(match?.[1]), Number(match?.[2])];
   return match && hour < 24 && minute < 60 ? hour * 60 + minute : null;
 }

@@ -4,11 +4,14 @@ import { adjusted, machineClock, shownTime } from './clock';
 import {
   addLocalDays,
   atLocalMinute,
+  clockOfDay,
   dayMonth,
   dayTime,
   formatLocal,
   localMidnight,
   MINUTE,
+  minuteOfDay,
+  nextLocalMinute,
   parseLocal,
   weekday,
 } from './local';
@@ -76,6 +79,26 @@ describe('local time', () => {
   it('shows the wall clock asked for on such days', () => {
     const day = localMidnight(at('2026-03-29T12:00'), BERLIN);
     expect(formatLocal(atLocalMinute(day, 6 * 60, BERLIN), BERLIN)).toBe('2026-03-29T06:00');
+  });
+});
+
+describe('a time of day', () => {
+  it('is read as bakers write it, and nothing else is taken for one', () => {
+    for (const text of ['6:30', '06:30', '0630', '06.30', '6h30', ' 6 30 '])
+      expect(minuteOfDay(text)).toBe(390);
+    for (const text of ['', '6', '25:00', '6:70', 'noon', '06:30 pm', '-6:30'])
+      expect(minuteOfDay(text)).toBeNull();
+    expect(clockOfDay(minuteOfDay('7.05') ?? NaN)).toBe('07:05');
+  });
+
+  it('comes next today, or tomorrow where it has passed, as the wall clock shows it', () => {
+    const next = (now: string, minute: number) =>
+      formatLocal(nextLocalMinute(at(now), minute, BERLIN), BERLIN);
+    expect(next('2026-11-19T04:10', 14 * 60)).toBe('2026-11-19T14:00');
+    expect(next('2026-11-19T14:00', 14 * 60)).toBe('2026-11-20T14:00');
+    expect(next('2026-11-19T15:00', 14 * 60)).toBe('2026-11-20T14:00');
+    // The night in between has 25 hours.
+    expect(next('2026-10-24T15:00', 14 * 60)).toBe('2026-10-25T14:00');
   });
 });
 

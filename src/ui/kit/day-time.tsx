@@ -1,4 +1,4 @@
-import { addLocalDays, dayName, formatLocal } from '@/core/time/local';
+import { addLocalDays, clockOfDay, dayName, formatLocal, minuteOfDay } from '@/core/time/local';
 
 /** A wall-clock time being chosen: `day` as 2026-11-21, `time` as typed. */
 export interface DayTime {
@@ -8,8 +8,8 @@ export interface DayTime {
 
 /** `6:30`, `0630` and `06.30` are all half past six; anything else goes to the house as it was typed. */
 export function localText({ day, time }: DayTime): string {
-  const match = /^\s*(\d{1,2})[:.h ]?(\d{2})\s*$/.exec(time);
-  return match ? `${day}T${match[1]?.padStart(2, '0')}:${match[2]}` : `${day}T${time.trim()}`;
+  const minute = minuteOfDay(time);
+  return `${day}T${minute === null ? time.trim() : clockOfDay(minute)}`;
 }
 
 interface Props {

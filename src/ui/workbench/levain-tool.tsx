@@ -3,10 +3,9 @@
 import { minuteReached } from '@/core/ferment/progress';
 import { LEVAIN } from '@/core/ferment/rate';
 import type { Rise } from '@/core/route/route';
-import { addLocalDays, dayTime, formatLocal, MINUTE, parseLocal } from '@/core/time/local';
+import { dayTime, MINUTE, minuteOfDay, nextLocalMinute } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { Field } from '../kit/field';
-import { localText } from '../kit/day-time';
 import { useClock } from '../live/clock';
 import { NO_TEMPERATURE, unless, useTyped } from './use-typed';
 
@@ -22,9 +21,8 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
   const reached = (progress: number) =>
     Number.isNaN(celsius) || !(seed > 0) ? null : minuteReached(fermentation, flat, progress);
   const [from, best, to] = [reached(rise.early), reached(1), reached(rise.late)];
-  const today = formatLocal(now, zone).slice(0, 10);
-  const given = parseLocal(localText({ day: today, time: typed.at }), zone);
-  const mix = given === null ? null : given > now ? given : addLocalDays(given, 1, zone);
+  const minute = minuteOfDay(typed.at);
+  const mix = minute === null ? null : nextLocalMinute(now, minute, zone);
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
