@@ -1,5 +1,6 @@
 import { clockTime, dayTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
+import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
 import { readyAt, type FloorDough } from './agenda';
 import { cooling, coolingWords, type CoolingRule } from './cooling';
 import type { Excursion } from './excursions';
@@ -72,6 +73,7 @@ export interface AlarmTaken {
 const STILL_HOT = 30;
 
 type Step = FloorDough['steps'][number];
+type Temperatures = Pick<ReaderUnits, 'temperature'>;
 /** An alarm before it is known to be due: most never are, and times of day are slow to say. */
 type Draft = Omit<Alarm, 'takenBy' | 'sentence'> & { sentence: () => string };
 
@@ -91,6 +93,7 @@ export function alarms(
     zone,
     ahead = 0,
     coolingRule,
+    units = METRIC,
   }: {
     leads: Leads;
     taken: readonly AlarmTaken[];
@@ -100,6 +103,7 @@ export function alarms(
     zone: string;
     ahead?: number;
     coolingRule: CoolingRule;
+    units?: Temperatures;
   },
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
@@ -110,14 +114,14 @@ export function alarms(
   );
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
-      ...(preheat(dough, step, bakes, now, leads, zone) ?? []),
+      ...(preheat(dough, step, bakes, now, leads, zone, units) ?? []),
       ...(prepared(dough, step, now, leads, zone) ?? []),
       ...(watched(dough, step) ?? []),
-      ...cooled(dough, step, now, coolingRule, zone),
+      ...cooled(dough, step, now, coolingRule, zone, units),
     ]),
   );
   const frozen = thaws.map((thaw) => thawed(thaw, leads, zone));
-  return [...called, ...frozen, ...excursions.map(ofPlace), ...silence(silent, now)]
+  return [...called, ...frozen, ...excursions.map((one) => ofPlace(one, units)), ...silence(silent, now)]
     .filter(({ at }) => at <= now + ahead * MINUTE)
     .map((alarm) => ({ ...alarm, sentence: alarm.sentence(), takenBy: by.get(alarm.id) ?? null }))
     .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -139,6 +143,7 @@ function preheat(
   now: Instant,
   leads: Leads,
   zone: string,
+  units: Temperatures,
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
@@ -152,7 +157,8 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
-  const sentence = () => `Heat the oven to ${setting} °C; ${dough.name} goes in ${clockTime(start, zone)}.`;
+  const sentence = () =>
+    `Heat the oven to ${showCelsius(setting, units)}; ${dough.name} goes in ${clockTime(start, zone)}.`;
   return [{ ...named('preheat', dough, step), at, sentence }];
 }
 
@@ -160,14 +166,21 @@ function preheat(
 const COOLING_LEAD = 30;
 
 /** A cooling that has to be measured, or that has failed. */
-function cooled(dough: FloorDough, step: Step, now: Instant, rule: CoolingRule, zone: string): Draft[] {
+function cooled(
+  dough: FloorDough,
+  step: Step,
+  now: Instant,
+  rule: CoolingRule,
+  zone: string,
+  units: Temperatures,
+): Draft[] {
   const state = dough.state.steps.get(step.key);
   if (!step.step.cools || state?.status !== 'running' || state.startedAt === null) return [];
   const found = cooling(rule, state.startedAt, state.temperatures, now);
   const due = found.passed?.by ?? (found.next ? found.next.by - COOLING_LEAD * MINUTE : null);
   if (due === null) return [];
   const { id, ...of } = named('cooling', dough, step);
-  const sentence = () => `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone)}`;
+  const sentence = () => `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone, units)}`;
   return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, sentence }];
 }
 
@@ -273,12 +286,12 @@ function silence(probes: readonly SilentProbe[], now: Instant): Draft[] {
   ];
 }
 
-function ofPlace({ place, label, celsius, limit, since, at }: Excursion): Draft {
-  const shown = Math.round(celsius * 10) / 10;
+function ofPlace({ place, label, celsius, limit, since, at }: Excursion, units: Temperatures): Draft {
+  const [shown, bound] = [showCelsius(celsius, units), showCelsius(limit, units)];
   const held = duration(Math.round((at - since) / MINUTE));
   return {
     ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
     sentence: () =>
-      `${label} ${shown} °C for ${held}, ${celsius > limit ? 'above' : 'below'} ${limit} °C: door, fan, load.`,
+      `${label} ${shown} for ${held}, ${celsius > limit ? 'above' : 'below'} ${bound}: door, fan, load.`,
   };
 }

@@ -1,5 +1,5 @@
 import { clockTime, MINUTE, type Instant } from '../time/local';
-import { celsius } from '../units/format';
+import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
 
 /** By when something cooked has to be how cold: minutes from when it was last at `from` or above, °C. */
 export interface CoolingRule {
@@ -57,11 +57,16 @@ export function cooling(
 }
 
 /** What a cooling comes to, in a sentence for the bench. */
-export function coolingWords({ next, passed, unmeasured }: Cooling, zone: string): string {
+export function coolingWords(
+  { next, passed, unmeasured }: Cooling,
+  zone: string,
+  units: Pick<ReaderUnits, 'temperature'> = METRIC,
+): string {
+  const celsius = (degrees: number) => showCelsius(degrees, units);
   if (passed)
     return `Stop: it was not at ${celsius(passed.to)} by ${clockTime(passed.by, zone)}. Do not use it; throw it away and make it anew.`;
   if (unmeasured && next)
     return `It should have been at ${celsius(next.to)} by ${clockTime(next.by, zone)}, and nobody has measured it: measure now.`;
   if (next) return `At ${celsius(next.to)} or colder by ${clockTime(next.by, zone)}: measure and tell it.`;
-  return 'Cold in time. Keep it at 5 °C or colder and use it within 3 days.';
+  return `Cold in time. Keep it at ${celsius(5)} or colder and use it within 3 days.`;
 }

@@ -1,5 +1,6 @@
 import { clockTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
+import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
 import type { Oven, Watched } from './proof-watch';
 
 /** Something that can be done about two loads that meet. */
@@ -46,6 +47,7 @@ export function meetings(
   oven: Oven,
   zone: string,
   places: readonly CoolPlace[] = [],
+  units: Pick<ReaderUnits, 'temperature'> = METRIC,
 ): Meeting[] {
   const loads = watched.filter((one): one is Load => one.bake !== null);
   const cold = places
@@ -62,7 +64,7 @@ export function meetings(
       const why =
         a.setting === b.setting
           ? 'the oven has no room for both'
-          : `${a.setting} and ${b.setting} °C do not go together`;
+          : `${showCelsius(a.setting, units)} and ${showCelsius(b.setting, units)} do not go together`;
       const then = tooLong
         ? `It can only wait until ${clockTime(second.latest, zone)}.`
         : `That is within its time, until ${clockTime(second.latest, zone)}.`;
@@ -70,7 +72,7 @@ export function meetings(
         {
           ...{ first, second, wait, tooLong },
           sentence: `${nameOf(first)} and ${nameOf(second)} are ready together, and ${why}. ${nameOf(second)} would wait ${duration(wait)}. ${then}`,
-          ways: waysFor(first, second, wait, oven, cold),
+          ways: waysFor(first, second, wait, { oven, cold, units }),
         },
       ];
     }),
@@ -88,8 +90,7 @@ function waysFor(
   first: Load,
   second: Load,
   wait: number,
-  oven: Oven,
-  cold: CoolPlace | undefined,
+  { oven, cold, units }: { oven: Oven; cold: CoolPlace | undefined; units: Pick<ReaderUnits, 'temperature'> },
 ): MeetingWay[] {
   const ways: MeetingWay[] = [];
   const turned = waitBehind(second, first, oven);
@@ -109,7 +110,7 @@ function waysFor(
   if (cold && wait >= WORTH_CARRYING)
     ways.push({
       ...{ kind: 'cooler', doughId: second.dough.id, stepKey: second.step.key, place: cold.place },
-      words: `${nameOf(second)} into the ${cold.label.toLowerCase()}, ${Math.round(cold.celsius)} °C`,
+      words: `${nameOf(second)} into the ${cold.label.toLowerCase()}, ${showCelsius(Math.round(cold.celsius), units)}`,
     });
   return ways;
 }

@@ -8,9 +8,11 @@ import { isHandsOn } from '@/core/floor/state';
 import type { BoardOutput, RollingHouse } from '@/core/floor/board';
 import { countTurns, turnWords } from '@/core/floor/turns';
 import { clockTime } from '@/core/time/local';
-import { celsius, duration } from '@/core/units/format';
+import { duration } from '@/core/units/format';
+import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
+import { useUnits } from '../live/units';
 import { whenWords } from '../plan/words';
 import { Declared } from './declared';
 import { TakePhoto } from '../batch/take-photo';
@@ -52,6 +54,8 @@ const NOTES = [
 
 /** The one thing to do: its name, what to look for, and one big button. */
 export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, scale, together }: Props) {
+  const [units] = useUnits();
+  const celsius = (degrees: number) => showCelsius(degrees, units);
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<'temperature' | 'note' | 'skip' | null>(null);
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
@@ -71,7 +75,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
     step.load ? `${step.load.pieces} pieces on ${step.load.trays} trays` : '',
     ...step.uses
       .filter((use) => use.setting !== undefined)
-      .map((use) => `${use.resource} at ${use.setting} °C`),
+      .map((use) => `${use.resource} at ${celsius(use.setting ?? 0)}`),
     hands ? `about ${duration(step.target)}` : `${duration(step.target)} in all`,
   ].filter(Boolean);
 
@@ -116,7 +120,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           onClick={() => setSheet('temperature')}
         >
           <span className="flex items-center gap-2 text-2xl font-bold">
-            <Thermometer aria-hidden size={24} /> °C
+            <Thermometer aria-hidden size={24} /> °{units.temperature}
           </span>
           <span className="text-base text-quiet">tell it</span>
         </Button>

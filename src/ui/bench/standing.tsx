@@ -4,6 +4,7 @@ import type { AgendaItem } from '@/core/floor/agenda';
 import type { Board } from '@/core/floor/board';
 import { FloorChoice } from '../kit/floor-choice';
 import type { Recording } from '../live/floor';
+import { useCelsius } from '../live/units';
 
 /** Where a dough that waits can stand; water and flour are no places for it. */
 const NOT_FOR_DOUGH = ['tap', 'flour', 'oven'];
@@ -25,12 +26,13 @@ export function Standing({
   shelves: ReadonlyMap<string, number>;
   tell: (part: Pick<Recording, 'kind' | 'data'>) => void;
 }) {
+  const shown = useCelsius();
   const here = state.moved?.place ?? step.step.place ?? '';
   const count = shelves.get(here) ?? 0;
   const known = places.filter(({ place }) => !NOT_FOR_DOUGH.includes(place));
   const there = known.map(({ place, label, celsius }) => ({
     id: place,
-    name: `${label}, ${Math.round(celsius)} °C`,
+    name: `${label}, ${shown(Math.round(celsius))}`,
   }));
   return (
     <div className="mt-3 flex flex-wrap gap-3">

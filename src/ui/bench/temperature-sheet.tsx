@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import type { RouteStep } from '@/core/route/route';
-import { parseCelsius } from '@/core/units/temperature';
+import { parseCelsius, toFahrenheit } from '@/core/units/temperature';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
+import { useUnits } from '../live/units';
 
 /** Readings that are likely at a step, °C: one tap each. */
 function likely(step: RouteStep): number[] {
@@ -34,6 +35,7 @@ export function TemperatureSheet(props: Props) {
 }
 
 function Pad({ onOpenChange, step, onTell }: Props) {
+  const [units] = useUnits();
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState(false);
   const tell = (value: number) => {
@@ -45,7 +47,7 @@ function Pad({ onOpenChange, step, onTell }: Props) {
       <div className="grid grid-cols-4 gap-2">
         {likely(step).map((value) => (
           <Button key={value} floor className="text-2xl font-semibold" onClick={() => tell(value)}>
-            {value}°
+            {Math.round(units.temperature === 'F' ? toFahrenheit(value) : value)}°
           </Button>
         ))}
       </div>
@@ -53,13 +55,13 @@ function Pad({ onOpenChange, step, onTell }: Props) {
         className="flex items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          const value = parseCelsius(typed);
+          const value = parseCelsius(typed, units.temperature);
           if (value === null) setTrouble(true);
           else tell(value);
         }}
       >
         <label className="grid flex-1 gap-1 text-lg">
-          Or type it, such as 24.5 or 76 F
+          Or type it, such as {units.temperature === 'F' ? '76 or 24.5 C' : '24.5 or 76 F'}
           <input
             inputMode="text"
             value={typed}
@@ -74,7 +76,8 @@ function Pad({ onOpenChange, step, onTell }: Props) {
       </form>
       {trouble && (
         <p role="alert" className="text-lg text-warn">
-          That is not a temperature. Type a number, with F for Fahrenheit.
+          That is not a temperature. Type a number, with{' '}
+          {units.temperature === 'F' ? 'C for Celsius' : 'F for Fahrenheit'}.
         </p>
       )}
     </div>

@@ -9,9 +9,11 @@ import type { AliveAnswer } from '@/core/floor/events';
 import { lastMeasured, needlesSay } from '@/core/floor/known';
 import type { Verdict } from '@/core/learning/verdicts';
 import { clockTime, dayTime } from '@/core/time/local';
-import { celsius, duration } from '@/core/units/format';
+import { duration } from '@/core/units/format';
+import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
+import { useUnits } from '../live/units';
 import { AliveSheet } from './alive-sheet';
 import { checkWords } from './rest-words';
 import { Standing } from './standing';
@@ -59,6 +61,7 @@ export function WaitCard({
   onBack,
 }: Props) {
   const { dough, step, state } = item;
+  const [units] = useUnits();
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const from = state.startedAt ?? step.plannedStart;
   const [soonest, best, latest] = [
@@ -119,8 +122,8 @@ export function WaitCard({
         )}
         {measured && (
           <p>
-            {byNeedle ? needle.label.toLowerCase() : 'measured'} <b>{celsius(measured.celsius)}</b> at{' '}
-            {clockTime(measured.at, zone)}
+            {byNeedle ? needle.label.toLowerCase() : 'measured'} <b>{showCelsius(measured.celsius, units)}</b>{' '}
+            at {clockTime(measured.at, zone)}
           </p>
         )}
         {state.moved && (
@@ -132,7 +135,7 @@ export function WaitCard({
         )}
         {step.step.cools && (
           <p role="status" className="max-w-xl border-l-4 border-warn pl-3 font-semibold">
-            {coolingWords(cooling(coolingRule, from, state.temperatures, now), zone)}
+            {coolingWords(cooling(coolingRule, from, state.temperatures, now), zone, units)}
           </p>
         )}
         {step.step.caution && (
@@ -168,7 +171,7 @@ export function WaitCard({
       <Standing {...{ item, places, needles, shelves, tell }} />
       <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('temperature')}>
-          °C
+          °{units.temperature}
         </Button>
         <Button floor onClick={() => setSheet('note')}>
           Note

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { readyAt, type AgendaItem } from '@/core/floor/agenda';
 import { countTurns, turnWords } from '@/core/floor/turns';
 import { clockTime, dayTime } from '@/core/time/local';
-import { celsius } from '@/core/units/format';
+import { useCelsius } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
 
 interface Props {
@@ -17,6 +17,7 @@ interface Props {
 
 /** What rests and rises by itself: how far it is, and from when to when it may be taken. */
 export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
+  const celsius = useCelsius();
   return (
     <section aria-label="Resting and rising" className="bg-ground p-5">
       <h2 className="mb-2 text-lg text-quiet">resting and rising</h2>

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import { stepTimes } from '@/core/floor/times';
 import { dayTime } from '@/core/time/local';
+import { useCelsius } from '../live/units';
 import { useWidth } from '../kit/use-width';
 import { drawThread, xOf, type TimeScale } from '../thread/geometry';
 import { Floor, Ground, NowLine } from '../thread/ground';
@@ -24,6 +25,7 @@ interface Props {
 
 /** The thread of one dough over its whole life: the plan dashed behind, what happened in colour. */
 export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
+  const shown = useCelsius();
   const { ref, width } = useWidth<HTMLDivElement>(1200);
   const scale: TimeScale = useMemo(() => {
     const times = dough.steps.flatMap((step) => Object.values(stepTimes(dough, step, step.plannedStart)));
@@ -48,7 +50,7 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
             <g key={celsius}>
               <path d={`M0 ${y}H${width}`} stroke="var(--hairline)" strokeWidth={0.6} />
               <text x={4} y={Math.max(12, y - 2)} className="fill-quiet font-label text-[13px] font-medium">
-                {celsius} °C
+                {shown(celsius)}
               </text>
             </g>
           );

@@ -5,8 +5,9 @@ import type { FloorDough } from '@/core/floor/agenda';
 import type { Person } from '@/core/floor/board';
 import { isHandsOn } from '@/core/floor/state';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
-import { celsius, duration } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 import { checkWords } from '../bench/rest-words';
+import { useCelsius } from '../live/units';
 import { StepMark } from '../thread/step-mark';
 import { TableHead } from '../kit/table-head';
 
@@ -22,6 +23,7 @@ const HEADINGS = ['Step', 'Planned', 'Real', 'Window', 'May start', 'Who', 'Read
 
 /** Every step: planned beside real, its window, and between what times it may start. */
 export function StepTable({ dough, slack, people, zone }: Props) {
+  const celsius = useCelsius();
   const name = (id: number | null) => people.find((person) => person.id === id)?.name ?? '';
   const steps = [...dough.steps].sort(
     (a, b) => a.plannedStart - b.plannedStart || a.plannedEnd - b.plannedEnd,

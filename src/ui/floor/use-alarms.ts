@@ -5,22 +5,24 @@ import type { FloorDough } from '@/core/floor/agenda';
 import { alarms, type Alarm, type AlarmTaken } from '@/core/floor/alarms';
 import type { Board } from '@/core/floor/board';
 import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
+import { useUnits } from '../live/units';
 
 const takenBy = ({ name, input, personId, at }: FloorCall): AlarmTaken[] =>
   name === 'take-alarm' ? [{ alarm: String(input.alarm), personId, at }] : [];
 
 /** The alarms of a board that are due, and how to take one; what is taken here is quiet at once. */
 export function useAlarms(board: Board, doughs: readonly FloorDough[], now: number, personId: number) {
+  const [units] = useUnits();
   const [own, setOwn] = useState<AlarmTaken[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const due = useMemo(() => {
     const { taken, ...calls } = board.calls;
     return alarms(doughs, now, {
       ...calls,
-      zone: board.house.zone,
+      ...{ zone: board.house.zone, units },
       taken: [...own, ...taken],
     });
-  }, [board, doughs, now, own]);
+  }, [board, doughs, now, own, units]);
   useEffect(() => {
     // What an earlier page has taken without a line.
     void waitingCalls().then((calls) => setOwn((before) => [...calls.flatMap(takenBy), ...before]));

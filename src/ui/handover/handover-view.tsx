@@ -8,7 +8,6 @@ import { handover } from '@/core/floor/handover';
 import { needlesSay } from '@/core/floor/known';
 import { LONGEST_WORDS, type HandoverWords } from '@/core/floor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
-import { celsius } from '@/core/units/format';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
@@ -19,6 +18,7 @@ import { useAtTablet } from '../live/at-tablet';
 import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
+import { useCelsius } from '../live/units';
 
 interface Props {
   board: Board;
@@ -30,6 +30,7 @@ interface Props {
 export function HandoverView({ board, words: kept, person: signedIn }: Props) {
   const person = useAtTablet(signedIn);
   const now = useMinute();
+  const celsius = useCelsius();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);

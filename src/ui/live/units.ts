@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { METRIC, type ReaderUnits } from '@/core/units/reader';
+import { METRIC, showCelsius, type ReaderUnits } from '@/core/units/reader';
 import { useKept } from './kept';
 
 const KEY = 'hefeteig-units';
@@ -19,4 +19,10 @@ export function useUnits(): [ReaderUnits, (change: Partial<ReaderUnits>) => void
   const [text, keep] = useKept(KEY);
   const units = useMemo(() => (text === null ? METRIC : unitsIn(text)), [text]);
   return [units, (part) => keep(JSON.stringify({ ...units, ...part }))];
+}
+
+/** Temperatures as this reader likes to read them. */
+export function useCelsius(): (celsius: number) => string {
+  const [units] = useUnits();
+  return (celsius) => showCelsius(celsius, units);
 }

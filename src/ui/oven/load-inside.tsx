@@ -111,7 +111,7 @@ export function LoadInside({
           </Button>
         ))}
         <Button floor onClick={() => setCore(true)}>
-          Core °C
+          Core °{units.temperature}
         </Button>
       </div>
       <TemperatureSheet

@@ -17,6 +17,7 @@ import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { RiseBar } from './rise-bar';
+import { useCelsius, useUnits } from '../live/units';
 import { Together } from './together';
 
 const MINUTE = 60_000;
@@ -29,10 +30,11 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const { zone } = board.house;
   const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
+  const [units] = useUnits();
   const [held, setHeld] = useState<string | null>(null);
   const oven = board.machines.find(({ id }) => id === 'oven') ?? { capacity: 1, changeover: 0 };
   const watched = proofWatch(doughs, oven, now);
-  const clashes = meetings(watched, oven, zone, board.places);
+  const clashes = meetings(watched, oven, zone, board.places, units);
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
@@ -92,6 +94,7 @@ function Row({
   zone: string;
   onPick: () => void;
 }) {
+  const celsius = useCelsius();
   const { dough, step, soonest, best, latest, look, bake } = watched;
   const over = now > latest && step.max > step.min;
   const left = Math.round((best - now) / MINUTE);
@@ -127,7 +130,7 @@ function Row({
       <span className="col-span-2 text-lg md:col-span-1">
         {bake && (
           <>
-            oven {bake.setting} °C {clockTime(bake.planned, zone)}
+            oven {celsius(bake.setting)} {clockTime(bake.planned, zone)}
             <span className={bake.free > latest ? 'block font-bold text-warn' : 'block text-quiet'}>
               {bake.free <= now ? 'oven free now' : `oven free ${clockTime(bake.free, zone)}`}
             </span>

@@ -10,7 +10,7 @@ import { analyse } from '@/core/formula/analysis';
 import { ingredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/formula/mix-sheet';
 import { dayTime } from '@/core/time/local';
-import { showMass } from '@/core/units/reader';
+import { showCelsius, showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
@@ -70,7 +70,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
               {sheet.formula.name}, version {sheet.formula.version}.{' '}
               {showMass(sheet.bowl.scaled.doughGrams, units)}
               {sheet.bowls > 1 && ' a bowl'}
-              {target !== null && `, dough at ${target} °C`}
+              {target !== null && `, dough at ${showCelsius(target, units)}`}
             </p>
             <p className="text-lg text-quiet">mix {dayTime(mixStep.plannedStart, zone)}</p>
           </div>
@@ -140,8 +140,14 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
                     aria-label={`${name} weighed, bowl ${bowl}`}
                     aria-pressed={weighed !== undefined}
                     className="my-1 grid w-16 shrink-0 place-items-center rounded border border-edge"
+                    // What was weighed otherwise is not overwritten by a second tap: it is looked at.
                     onClick={() =>
-                      void tell({ kind: 'mix', data: { kind: 'weighed', line: id, bowl, grams: line.grams } })
+                      weighed
+                        ? setOpen({ stage: line.s, line: line.l })
+                        : void tell({
+                            kind: 'mix',
+                            data: { kind: 'weighed', line: id, bowl, grams: line.grams },
+                          })
                     }
                   >
                     {weighed && <Check aria-hidden size={30} />}

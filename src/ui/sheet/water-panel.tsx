@@ -6,7 +6,7 @@ import type { IngredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/formula/mix-sheet';
 import { mixingOf } from '@/core/heat/mixing';
 import { waterAnswer } from '@/core/heat/water';
-import { showCelsius } from '@/core/units/reader';
+import { showCelsius, showDifference } from '@/core/units/reader';
 import { parseCelsius } from '@/core/units/temperature';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
@@ -81,9 +81,9 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
     <section aria-label="Water">
       <h2 className="mb-2 text-2xl font-semibold">Water</h2>
       <div className="grid grid-cols-3 gap-3">
-        {field('flour', 'Flour, °C')}
-        {field('room', 'Room, °C')}
-        {field('tap', 'Tap, °C')}
+        {field('flour', `Flour, °${units.temperature}`)}
+        {field('room', `Room, °${units.temperature}`)}
+        {field('tap', `Tap, °${units.temperature}`)}
       </div>
       <div className="my-4">
         {mixing ? (
@@ -94,10 +94,10 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           </p>
         )}
         <p className="mt-1 text-quiet">
-          Rise by mixing {sheet.rise.mean.toFixed(1)} °C{' '}
+          Rise by mixing {showDifference(sheet.rise.mean, units)}{' '}
           {sheet.rise.readings === 0
             ? '(the house’s guess: no mix of it was measured yet)'
-            : `give or take ${sheet.rise.spread.toFixed(1)}, from ${sheet.rise.readings} mixes`}
+            : `give or take ${showDifference(sheet.rise.spread, units)}, from ${sheet.rise.readings} mixes`}
           ; factor {sheet.factor.mean.toFixed(1)},{' '}
           {sheet.factor.readings === 0 ? 'a guess too' : `from ${sheet.factor.readings}`}.
         </p>
@@ -126,7 +126,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
         }}
       >
         <Field
-          label="Dough after mixing, °C"
+          label={`Dough after mixing, °${units.temperature}`}
           size="floor"
           value={dough}
           onType={setDough}
