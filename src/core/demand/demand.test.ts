@@ -114,6 +114,31 @@ describe('cover', () => {
     );
   });
 
+  it('counts what thaws for an order before any dough, for that order and no other day’s', () => {
+    const out = (pieces: number, dueAt: number) => ({ productId: 1, pieces, dueAt });
+    const given = (wants: ReturnType<typeof want>[], thawed: ReturnType<typeof out>[], makes = 0) =>
+      coverDemand(wants, makes > 0 ? [made(makes, noon)] : [], thawed).covered.map((one) => [
+        one.thawed,
+        one.open,
+      ]);
+    expect(given([want(30, noon)], [out(12, noon)])).toEqual([[12, 18]]);
+    expect(given([want(30, noon)], [out(12, noon)], 30)).toEqual([[12, 0]]);
+    // The order was moved by two hours; the pieces are out all the same.
+    expect(given([want(30, noon + 2 * HOUR)], [out(12, noon)])).toEqual([[12, 18]]);
+    expect(given([want(30, noon + 24 * HOUR)], [out(12, noon)])).toEqual([[0, 30]]);
+    // An order before it that morning, for which nothing was taken out, does not get them first.
+    expect(given([want(30, noon - 2 * HOUR), want(12, noon)], [out(12, noon)])).toEqual([
+      [0, 30],
+      [12, 0],
+    ]);
+    // More than is wanted goes on to the next order of that morning, and each piece is given once.
+    expect(given([want(8, noon), want(10, noon + HOUR)], [out(12, noon)])).toEqual([
+      [8, 0],
+      [4, 6],
+    ]);
+    expect(given([{ ...want(30, noon), productId: 2 }], [out(12, noon)])).toEqual([[0, 30]]);
+  });
+
   it('takes from the freezer what no dough makes, the earliest first', () => {
     const open = [
       { productId: 1, dueAt: noon + HOUR, open: 40 },

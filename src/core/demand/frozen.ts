@@ -1,6 +1,6 @@
 import type { Covered } from './cover';
 
-/** Pieces to be taken out of the freezer for an order; they thaw overnight in the cold and are proofed then. */
+/** Pieces taken, or to be taken, out of the freezer for an order; they thaw overnight in the cold and are proofed then. */
 export interface FromFreezer {
   productId: number;
   pieces: number;

@@ -58,6 +58,8 @@ export interface Alarm {
   /** From when on it is called for. */
   at: Instant;
   sentence: string;
+  /** What comes out of the freezer, where that is what it calls for. */
+  thaw?: Thaw;
   /** Who has taken it; null while nobody has. */
   takenBy: { personId: number; at: Instant } | null;
 }
@@ -263,8 +265,10 @@ function watched(dough: FloorDough, step: Step): Draft[] | null {
   ];
 }
 
-function thawed({ productId, product, pieces, dueAt }: Thaw, leads: Leads, zone: string): Draft {
+function thawed(thaw: Thaw, leads: Leads, zone: string): Draft {
+  const { productId, product, pieces, dueAt } = thaw;
   return {
+    thaw,
     ...{ id: `thaw/${productId}/${dueAt}`, kind: 'thaw', doughId: null, stepKey: null },
     at: dueAt - leads.thaw * MINUTE,
     sentence: () =>

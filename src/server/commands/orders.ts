@@ -208,7 +208,10 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
 });
 
 /** Pieces that went into the freezer, or came out of it (below 0). */
-export const moveFrozen = command<{ productId: number; pieces: number; note: string }, { stock: number }>({
+export const moveFrozen = command<
+  { productId: number; pieces: number; note: string; forDue: number | null },
+  { stock: number }
+>({
   name: 'move-frozen',
   schema: Joi.object({
     productId,
@@ -220,11 +223,14 @@ export const moveFrozen = command<{ productId: number; pieces: number; note: str
       .required()
       .messages({ '*': 'How many pieces went in, or came out (−24)?' }),
     note: Joi.string().trim().allow('').max(200).default(''),
+    forDue: Joi.number().integer().allow(null).default(null),
   }),
   roles: ['planner', 'baker'],
   doughOf: () => null,
   async run({ db, now }, input) {
     await refuseUnknown(db, input.productId);
+    if (input.forDue !== null && input.pieces > 0)
+      throw new Refusal('Only what comes out of the freezer is for an order.', 'forDue');
     const [row] = await rowsOf<{ pieces: number | null }>(
       db,
       'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
@@ -232,9 +238,14 @@ export const moveFrozen = command<{ productId: number; pieces: number; note: str
     );
     const stock = Number(row?.pieces ?? 0) + input.pieces;
     if (stock < 0) throw new Refusal(`There are only ${stock - input.pieces} in the freezer.`, 'pieces');
-    await write(db, 'INSERT INTO frozen_move (product_id, pieces, at, note) VALUES (?, ?, ?, ?)', [
-      ...[input.productId, input.pieces, new Date(now), input.note],
-    ]);
+    await write(
+      db,
+      'INSERT INTO frozen_move (product_id, pieces, at, note, for_due) VALUES (?, ?, ?, ?, ?)',
+      [
+        ...[input.productId, input.pieces, new Date(now), input.note],
+        input.forDue === null ? null : new Date(input.forDue),
+      ],
+    );
     return { stock };
   },
 });

@@ -1,3 +1,4 @@
+import type { FromFreezer } from '@/core/demand/frozen';
 import { rowsOf, type Db } from '../db/rows';
 
 /** Shaped pieces of a product in the freezer. */
@@ -15,4 +16,19 @@ export async function frozenStock(db: Db): Promise<Frozen[]> {
      FROM frozen_move m JOIN product p ON p.id = m.product_id GROUP BY p.id, p.name HAVING SUM(m.pieces) > 0`,
   );
   return rows.map((row) => ({ ...row, pieces: Number(row.pieces) }));
+}
+
+/** What was taken out of the freezer for orders that are still to come. */
+export async function thawedFor(db: Db, now: number): Promise<FromFreezer[]> {
+  const rows = await rowsOf<{ productId: number; dueAt: Date; pieces: number }>(
+    db,
+    `SELECT product_id AS productId, for_due AS dueAt, CAST(-SUM(pieces) AS SIGNED) AS pieces
+     FROM frozen_move WHERE for_due >= ? GROUP BY product_id, for_due ORDER BY for_due`,
+    [new Date(now)],
+  );
+  return rows.map(({ dueAt, pieces, ...row }) => ({
+    ...row,
+    dueAt: dueAt.getTime(),
+    pieces: Number(pieces),
+  }));
 }

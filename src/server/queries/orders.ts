@@ -10,7 +10,7 @@ import { expandDough } from '@/core/route/expand';
 import { addLocalDays } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
-import { frozenStock, type Frozen } from './frozen';
+import { frozenStock, thawedFor, type Frozen } from './frozen';
 import { house, houseValues } from './house';
 import { currentProducts, type KnownProduct } from './products';
 
@@ -20,18 +20,20 @@ export const ORDER_DAYS = 7;
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
-  const [{ standing, closed, wanted }, stock, products, made, takes, value, customers] = await Promise.all([
-    wantedIn(db, span),
-    frozenStock(db),
-    currentProducts(db),
-    doughsDueFrom(db, now).then((doughs) => madeBy(db, doughs, now)),
-    sizes(db),
-    houseValues(db),
-    rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
-  ]);
+  const [{ standing, closed, wanted }, stock, thawed, products, made, takes, value, customers] =
+    await Promise.all([
+      wantedIn(db, span),
+      frozenStock(db),
+      thawedFor(db, now),
+      currentProducts(db),
+      doughsDueFrom(db, now).then((doughs) => madeBy(db, doughs, now)),
+      sizes(db),
+      houseValues(db),
+      rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
+    ]);
   const makers = products.map((product) => makerOf(product, takes));
   const making = { bowlKg: takes.bowlKg, mostBowls: value('most_bowls'), apart: KEPT_APART };
-  const { covered, left } = coverDemand(wanted, made);
+  const { covered, left } = coverDemand(wanted, made, thawed);
   const { open, taken } = takeFrozen(covered, piecesOf(stock));
   return {
     customers: customers.map(({ name }) => name),
@@ -66,9 +68,13 @@ export async function thawsFor(db: Db, doughs: readonly BoardDough[], now: numbe
   if (stock.length === 0) return [];
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, THAW_DAYS, zone), zone };
-  const [{ wanted }, made] = await Promise.all([wantedIn(db, span), madeBy(db, doughs, now)]);
+  const [{ wanted }, made, thawed] = await Promise.all([
+    wantedIn(db, span),
+    madeBy(db, doughs, now),
+    thawedFor(db, now),
+  ]);
   const nameOf = new Map(stock.map(({ productId, product }) => [productId, product]));
-  const { taken } = takeFrozen(coverDemand(wanted, made).covered, piecesOf(stock));
+  const { taken } = takeFrozen(coverDemand(wanted, made, thawed).covered, piecesOf(stock));
   return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
 }
 

@@ -10,8 +10,8 @@ const alarm = (kind: AlarmKind, minute: number): Alarm => ({
   sentence: `${kind} it is.`,
   takenBy: null,
 });
-const band = (open: Alarm[], take = telling(), trouble: string | null = null) => (
-  <AlarmBand {...{ open, take, trouble }} zone="UTC" />
+const band = (open: Alarm[], take = telling(), trouble: string | null = null, takeOut = telling()) => (
+  <AlarmBand {...{ open, take, takeOut, trouble }} zone="UTC" />
 );
 
 describe('the band of alarms', () => {
@@ -36,6 +36,14 @@ describe('the band of alarms', () => {
     const { user } = show(band([alarm('wash', 5)], take));
     await user.click(screen.getByRole('button', { name: 'I see to it' }));
     expect(take).toHaveBeenCalledWith(expect.objectContaining({ id: 'wash/1/x' }));
+  });
+
+  it('of frozen pieces can be answered with their being out, and no other can', async () => {
+    const takeOut = telling();
+    const thaw = { productId: 1, product: 'Butter crescent', pieces: 24, dueAt: 900 * MIN };
+    const { user } = show(band([{ ...alarm('thaw', 1), thaw }, alarm('wash', 5)], telling(), null, takeOut));
+    await user.click(screen.getByRole('button', { name: 'They are out' }));
+    expect(takeOut.mock.calls).toEqual([[expect.objectContaining({ thaw })]]);
   });
 
   it('sounds only where this tablet was told to, and says whether it does', () => {

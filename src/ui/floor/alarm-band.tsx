@@ -18,11 +18,14 @@ const rank = ({ kind }: Alarm) => (URGENT.includes(kind) ? URGENT.indexOf(kind) 
 export function AlarmBand({
   open,
   take,
+  takeOut,
   trouble,
   zone,
 }: {
   open: readonly Alarm[];
   take: (alarm: Alarm) => void;
+  /** Tells that what was called for is out of the freezer. */
+  takeOut: (alarm: Alarm) => void;
   trouble: string | null;
   zone: string;
 }) {
@@ -44,9 +47,16 @@ export function AlarmBand({
               <span className="text-xl">
                 <span className="font-bold">{clockTime(alarm.at, zone)}</span> {alarm.sentence}
               </span>
-              <Button floor className="shrink-0" onClick={() => take(alarm)}>
-                I see to it
-              </Button>
+              <span className="flex shrink-0 flex-wrap justify-end gap-2">
+                {alarm.thaw && (
+                  <Button floor onClick={() => takeOut(alarm)}>
+                    They are out
+                  </Button>
+                )}
+                <Button floor onClick={() => take(alarm)}>
+                  I see to it
+                </Button>
+              </span>
             </li>
           ))}
         </ul>

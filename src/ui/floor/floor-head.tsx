@@ -17,7 +17,13 @@ export function FloorHead({
   return (
     <>
       <FloorTabs />
-      <AlarmBand open={calls.open} trouble={calls.trouble} take={calls.take} zone={zone} />
+      <AlarmBand
+        open={calls.open}
+        trouble={calls.trouble}
+        take={calls.take}
+        takeOut={calls.takeOut}
+        zone={zone}
+      />
       {trouble && (
         <p role="alert" className="border-l-4 border-warn px-5 py-2 text-xl text-warn">
           {trouble}

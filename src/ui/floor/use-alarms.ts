@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import { alarms, type Alarm, type AlarmTaken } from '@/core/floor/alarms';
 import type { Board } from '@/core/floor/board';
+import { send } from '../live/command';
 import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
 import { useUnits } from '../live/units';
 
@@ -38,5 +39,18 @@ export function useAlarms(board: Board, doughs: readonly FloorDough[], now: numb
     setOwn((before) => [...before, { alarm: id, personId, at: now }]);
     keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now });
   };
-  return { open: due.filter(({ takenBy }) => takenBy === null), due, take, trouble };
+  const takeOut = async (alarm: Alarm) => {
+    if (!alarm.thaw) return;
+    const { productId, pieces, dueAt } = alarm.thaw;
+    const answer = await send('move-frozen', { productId, pieces: -pieces, forDue: dueAt });
+    if (answer.ok) take(alarm);
+    else setTrouble(answer.message);
+  };
+  return {
+    open: due.filter(({ takenBy }) => takenBy === null),
+    due,
+    take,
+    takeOut: (alarm: Alarm) => void takeOut(alarm),
+    trouble,
+  };
 }

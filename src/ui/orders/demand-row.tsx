@@ -16,7 +16,7 @@ interface Props {
 /** One order of a day: how many, for whom, and where they come from; the number is changed where it stands. */
 export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const { customer, dueAt, pieces, open, from, source } = want;
+  const { customer, dueAt, pieces, open, from, thawed, source } = want;
   const keep = () => {
     const number = Number(typed);
     if (typed !== null && typed.trim() !== '' && number !== pieces) onChange?.(number);
@@ -51,6 +51,7 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
             {dough}, <span className="text-quiet">change until {dayTime(mixAt, zone)}</span>
           </span>
         ))}
+        {thawed > 0 && <span className="block">{thawed} out of the freezer, thawing</span>}
         {frozen > 0 && <span className="block">{Math.min(frozen, open)} from the freezer</span>}
         {open - frozen > 0 && <span className="block font-bold">{open - frozen} without a dough</span>}
       </span>

@@ -3,18 +3,29 @@
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import type { Answer } from '@/core/floor/answer';
+import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
+
+/** Pieces that went into the freezer, or came out (below 0); `forDue`: for the order of that time. */
+export interface FrozenMove {
+  productId: number;
+  pieces: number;
+  note: string;
+  forDue?: number;
+}
 
 /** Shaped pieces in the freezer, and what of them the coming orders use. */
 export function Freezer({
   book,
   products,
+  zone,
   onMove,
 }: {
   book: OrderBook;
   products: ReadonlyMap<number, string>;
-  onMove: (input: { productId: number; pieces: number; note: string }) => Promise<Answer>;
+  zone: string;
+  onMove: (input: FrozenMove) => Promise<Answer>;
 }) {
   const [productId, setProductId] = useState(String(book.makers[0]?.productId ?? ''));
   const [pieces, setPieces] = useState('');
@@ -36,6 +47,22 @@ export function Freezer({
           </li>
         ))}
       </ul>
+      {book.taken.length > 0 && (
+        <ul aria-label="To thaw" className="mt-2">
+          {book.taken.map(({ productId: id, pieces: wanted, dueAt }) => (
+            <li key={`${id} ${dueAt}`} className="flex items-center justify-between gap-2 py-0.5">
+              <span>
+                {wanted} {products.get(id)?.toLowerCase()} for {dayTime(dueAt, zone)}
+              </span>
+              <Button
+                onClick={() => void onMove({ productId: id, pieces: -wanted, note: '', forDue: dueAt })}
+              >
+                They are out
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
       <form
         className="mt-2 grid grid-cols-[1fr_5rem_auto] items-end gap-2"
         onSubmit={(event) => {

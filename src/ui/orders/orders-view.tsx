@@ -105,7 +105,7 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
       </section>
       <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
         <Proposals book={book} zone={zone} mayPlan={mayPlan} onPlanned={() => router.refresh()} />
-        <Freezer book={book} products={products} onMove={(input) => act('move-frozen', input)} />
+        <Freezer book={book} products={products} zone={zone} onMove={(input) => act('move-frozen', input)} />
       </aside>
       <AddOrder open={sheet === 'order'} onClose={closeSheet} book={book} />
       <StandingSheet open={sheet === 'standing'} onClose={closeSheet} book={book} products={products} />

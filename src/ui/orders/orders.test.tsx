@@ -43,7 +43,7 @@ const NAMES = new Map([
 describe('an order of a day', () => {
   const want = (more: Partial<Covered> = {}): Covered => ({
     ...{ source: { kind: 'single', id: 4 }, customer: 'Choir', productId: 1, pieces: 40 },
-    ...{ dueAt: 390 * MIN, open: 0, from: [] },
+    ...{ dueAt: 390 * MIN, open: 0, from: [], thawed: 0 },
     ...more,
   });
   const row = (one: Covered, frozen = 0, onChange: ((pieces: number) => void) | null = null) => (
@@ -61,6 +61,8 @@ describe('an order of a day', () => {
     );
     again(row(want({ open: 40 }), 24));
     expect(text()).toContain('24 from the freezer16 without a dough');
+    again(row(want({ thawed: 16, open: 24 }), 24));
+    expect(text()).toContain('16 out of the freezer, thawing24 from the freezer');
     again(row(want({ open: 40 }), 60));
     expect(text()).toContain('40 from the freezer');
     expect(text()).not.toContain('without');
@@ -167,15 +169,23 @@ describe('the freezer', () => {
       { productId: 2, pieces: 20 },
     ];
     const taken = [{ productId: 1, pieces: 12, dueAt: DAY }];
-    const { user } = show(<Freezer book={book({ stock, taken })} products={NAMES} onMove={move} />);
-    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
-      '48 butter crescent12 for these orders: thaw the night before',
-      '20 plum danishfree',
-    ]);
+    const { user } = show(
+      <Freezer book={book({ stock, taken })} products={NAMES} zone="UTC" onMove={move} />,
+    );
+    expect(
+      screen
+        .getAllByRole('listitem')
+        .slice(0, 2)
+        .map(({ textContent }) => textContent),
+    ).toEqual(['48 butter crescent12 for these orders: thaw the night before', '20 plum danishfree']);
     await user.type(screen.getByLabelText('In, or −out'), '-8');
     await user.click(screen.getByRole('button', { name: 'Note it' }));
     expect(move).toHaveBeenCalledWith({ productId: 1, pieces: -8, note: '' });
     expect(screen.getByLabelText<HTMLInputElement>('In, or −out').value).toBe('');
+    const thaws = within(screen.getByRole('list', { name: 'To thaw' }));
+    expect(thaws.getByText(/butter crescent/).textContent).toBe('12 butter crescent for Fri 00:00');
+    await user.click(thaws.getByRole('button', { name: 'They are out' }));
+    expect(move).toHaveBeenLastCalledWith({ productId: 1, pieces: -12, note: '', forDue: DAY });
   });
 });
 

@@ -238,6 +238,27 @@ describe('orders', () => {
     expect(more[0]?.product).toMatch(/crescent|roll/i);
   });
 
+  it('are covered by what was taken out for them, which is called for no more and is no order’s twice', async () => {
+    const shown = async () => thawsFor(house.pool, await doughsDueFrom(house.pool, await now()), await now());
+    const due = Date.parse('2026-11-20T17:00+01:00');
+    const [thaw] = (await shown()).filter(({ dueAt }) => dueAt === due);
+    const before = await book();
+    const stockOf = (of: typeof before) =>
+      of.stock.find(({ productId }) => productId === thaw?.productId)?.pieces ?? 0;
+    const out = { productId: thaw?.productId, pieces: -7, forDue: due };
+    expect((await refusal(runCommand('move-frozen', jonas, { ...out, pieces: 7 }))).message).toMatch(
+      /Only what comes out/,
+    );
+    await ok(runCommand('move-frozen', jonas, out));
+    const after = await book();
+    expect(stockOf(after)).toBe(stockOf(before) - 7);
+    expect(after.demand.find(({ dueAt, pieces }) => dueAt === due && pieces === 7)).toMatchObject({
+      ...{ thawed: 7, open: 0, productId: thaw?.productId },
+    });
+    expect((await shown()).filter(({ dueAt }) => dueAt === due)).toEqual([]);
+    expect(after.proposals).toEqual(before.proposals);
+  });
+
   it('take from the freezer no more than there is', async () => {
     const productId = (await book()).stock[0]?.productId;
     expect((await refusal(runCommand('move-frozen', jonas, { productId, pieces: -900 }))).message).toMatch(
