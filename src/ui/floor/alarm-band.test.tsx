@@ -31,6 +31,14 @@ describe('the band of alarms', () => {
     expect(shown()).toHaveLength(2);
   });
 
+  it('says the day of what was called for on another one', () => {
+    show(band([alarm('wash', 5), alarm('preheat', 24 * 60 + 5)]), 24 * 60 + 10);
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent?.slice(0, 9))).toEqual([
+      'Thu 00:05',
+      '00:05 pre',
+    ]);
+  });
+
   it('is taken with one tap', async () => {
     const take = telling();
     const { user } = show(band([alarm('wash', 5)], take));

@@ -3,9 +3,10 @@
 import { Bell, BellOff } from 'lucide-react';
 import { useState } from 'react';
 import type { Alarm } from '@/core/floor/alarms';
-import { clockTime } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
 import { useSound } from './use-sound';
+import { nearTime } from './words';
 
 /** Alarms shown at once; the rest is counted. */
 const SHOWN = 2;
@@ -29,6 +30,7 @@ export function AlarmBand({
   trouble: string | null;
   zone: string;
 }) {
+  const now = useMinute();
   const { on, toggle } = useSound(open.length > 0);
   const [all, setAll] = useState(false);
   const sorted = [...open].sort((a, b) => rank(a) - rank(b));
@@ -45,7 +47,7 @@ export function AlarmBand({
           {shown.map((alarm) => (
             <li key={alarm.id} className="flex items-center justify-between gap-4">
               <span className="text-xl">
-                <span className="font-bold">{clockTime(alarm.at, zone)}</span> {alarm.sentence}
+                <span className="font-bold">{nearTime(alarm.at, now, zone)}</span> {alarm.sentence}
               </span>
               <span className="flex shrink-0 flex-wrap justify-end gap-2">
                 {alarm.thaw && (
