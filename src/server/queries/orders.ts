@@ -120,7 +120,7 @@ export async function standingOrders(db: Db): Promise<StandingOrder[]> {
     rowsOf<Omit<StandingOrder, 'changes'>>(
       db,
       `SELECT s.id, c.name AS customer, s.product_id AS productId, s.weekday, s.due_minute AS dueMinute, s.pieces
-       FROM standing_order s JOIN customer c ON c.id = s.customer_id ORDER BY s.weekday, s.due_minute, c.name`,
+       FROM standing_order s JOIN customer c ON c.id = s.customer_id ORDER BY s.weekday, s.due_minute, c.name, s.id`,
     ),
     rowsOf<{ id: number; day: string; pieces: number }>(
       db,
@@ -138,7 +138,7 @@ async function singleOrders(db: Db, { from, to }: { from: number; to: number }):
     db,
     `SELECT s.id, c.name AS customer, s.product_id AS productId, s.due_at AS at, s.pieces
      FROM single_order s JOIN customer c ON c.id = s.customer_id
-     WHERE s.cancelled_at IS NULL AND s.due_at > ? AND s.due_at < ? ORDER BY s.due_at`,
+     WHERE s.cancelled_at IS NULL AND s.due_at > ? AND s.due_at < ? ORDER BY s.due_at, s.id`,
     [new Date(from), new Date(to)],
   );
   return rows.map(({ at, ...row }) => ({ ...row, dueAt: at.getTime() }));
