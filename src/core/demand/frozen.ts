@@ -1,14 +1,14 @@
-import type { Covered } from './cover';
+import type { Instant } from '../time/local';
 
 /** Pieces taken, or to be taken, out of the freezer for an order; they thaw overnight in the cold and are proofed then. */
 export interface FromFreezer {
   productId: number;
   pieces: number;
-  dueAt: number;
+  dueAt: Instant;
 }
 
 /** Gives frozen stock to what no dough makes yet, the earliest first; what is left is the open demand. */
-export function takeFrozen<D extends Pick<Covered, 'productId' | 'dueAt' | 'open'>>(
+export function takeFrozen<D extends { productId: number; dueAt: Instant; open: number }>(
   demand: readonly D[],
   stock: ReadonlyMap<number, number>,
 ): { open: D[]; taken: FromFreezer[] } {
