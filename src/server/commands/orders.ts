@@ -207,7 +207,10 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
   },
 });
 
-/** Pieces that went into the freezer, or came out of it (below 0). */
+/** Latest time that the database can hold, ms: the end of the year 9999. */
+const LATEST = Date.UTC(9999, 11, 31);
+
+/** Pieces that went into the freezer, or came out of it (below 0); `forDue`: for orders of that time, ms, which is to come. */
 export const moveFrozen = command<
   { productId: number; pieces: number; note: string; forDue: number | null },
   { stock: number }
@@ -223,7 +226,9 @@ export const moveFrozen = command<
       .required()
       .messages({ '*': 'How many pieces went in, or came out (−24)?' }),
     note: Joi.string().trim().allow('').max(200).default(''),
-    forDue: Joi.number().integer().allow(null).default(null),
+    forDue: Joi.number().integer().min(0).max(LATEST).allow(null).default(null).messages({
+      '*': 'For which order are they? Name the time at which it is due.',
+    }),
   }),
   roles: ['planner', 'baker'],
   doughOf: () => null,
@@ -231,6 +236,8 @@ export const moveFrozen = command<
     await refuseUnknown(db, input.productId);
     if (input.forDue !== null && input.pieces > 0)
       throw new Refusal('Only what comes out of the freezer is for an order.', 'forDue');
+    if (input.forDue !== null && input.forDue <= now)
+      throw new Refusal('The time of that order has passed; nothing was taken off the stock.', 'forDue');
     const [row] = await rowsOf<{ pieces: number | null }>(
       db,
       'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',

@@ -6,7 +6,7 @@ import { withGaps } from '@/core/floor/curve';
 import { clockTime, dayName } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS } from '../kit/chart-look';
+import { AXIS, LINE } from '../kit/chart-look';
 import { marksOf } from '../thread/marks';
 
 /** A probe that says nothing for so long was silent, ms. */
@@ -66,8 +66,7 @@ export default function TemperatureCurve({
               stroke={within ? 'var(--ink)' : 'var(--quiet)'}
               strokeWidth={within ? 3 : 2}
               strokeDasharray={within ? undefined : '5 4'}
-              dot={false}
-              isAnimationActive={false}
+              {...LINE}
             />
           ))}
           <Scatter

@@ -1,4 +1,4 @@
-/** How axes and tooltips of all charts look. */
+/** How axes, tooltips and lines of all charts look. */
 export const AXIS = { stroke: 'var(--quiet)', tick: { fill: 'var(--quiet)', fontSize: 14 } } as const;
 
 export const TOOLTIP = {
@@ -6,3 +6,5 @@ export const TOOLTIP = {
   border: '1px solid var(--edge)',
   borderRadius: 4,
 } as const;
+
+export const LINE = { dot: false, isAnimationActive: false } as const;

@@ -15,7 +15,7 @@ import { withGaps, type PlaceRecord } from '@/core/floor/curve';
 import { clockTime, dayMonth, dayTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, TOOLTIP } from '../kit/chart-look';
+import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
 
 const DAY = 24 * 3_600_000;
 /** A probe that says nothing for as long as this many points was silent. */
@@ -110,8 +110,7 @@ export default function PlaceChart({
             name="temperature"
             stroke="var(--ink)"
             strokeWidth={2}
-            dot={false}
-            isAnimationActive={false}
+            {...LINE}
           />
           {humid && (
             <Line
@@ -122,8 +121,7 @@ export default function PlaceChart({
               stroke="var(--quiet)"
               strokeDasharray="2 4"
               strokeWidth={2}
-              dot={false}
-              isAnimationActive={false}
+              {...LINE}
             />
           )}
         </ComposedChart>

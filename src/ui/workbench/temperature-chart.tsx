@@ -14,7 +14,7 @@ import {
 import { duration } from '@/core/units/format';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, TOOLTIP } from '../kit/chart-look';
+import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
 
 export interface ChartLine {
   name: string;
@@ -79,8 +79,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
               stroke={colour}
               strokeDasharray={dash}
               strokeWidth={2.5}
-              dot={false}
-              isAnimationActive={false}
+              {...LINE}
             />
           ))}
         </LineChart>

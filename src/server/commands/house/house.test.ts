@@ -249,6 +249,13 @@ describe('orders', () => {
     expect((await refusal(runCommand('move-frozen', jonas, { ...out, pieces: 7 }))).message).toMatch(
       /Only what comes out/,
     );
+    for (const forDue of ['soon', -1, 1e20, 1e15, 0.5])
+      expect((await refusal(runCommand('move-frozen', jonas, { ...out, forDue }))).message).toMatch(
+        /For which order/,
+      );
+    const past = { ...out, forDue: (await now()) - MINUTE };
+    expect((await refusal(runCommand('move-frozen', jonas, past))).message).toMatch(/has passed/);
+    expect(stockOf(await book())).toBe(stockOf(before));
     await ok(runCommand('move-frozen', jonas, out));
     const after = await book();
     expect(stockOf(after)).toBe(stockOf(before) - 7);
