@@ -4,6 +4,12 @@ const securityHeaders = [
   { key: 'X-Content-Type-Options', value: 'nosniff' },
   { key: 'X-Frame-Options', value: 'DENY' },
   { key: 'Referrer-Policy', value: 'same-origin' },
+  { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+  // Photos are taken by the browser's own file chooser; nothing else of the device is wanted.
+  {
+    key: 'Permissions-Policy',
+    value: 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), display-capture=()',
+  },
 ];
 
 const config: NextConfig = {
@@ -12,7 +18,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   // The native password hash and the database driver load files at run time; a bundler would break them.
-  serverExternalPackages: ['@node-rs/argon2', 'mysql2'],
+  serverExternalPackages: ['@node-rs/argon2', 'mysql2', 'pino'],
   headers: () => Promise.resolve([{ source: '/:path*', headers: securityHeaders }]),
 };
 

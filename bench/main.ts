@@ -1,18 +1,16 @@
 /**
  * `npm run bench`: the numbers the product has to hold, measured on the build in build/app. Medians, since machines
  * are noisy. `npm run bench -- --plans 10` also runs the engine on every public plan problem for that many seconds;
- * `--faults 1000` records so many taps while application and database are killed again and again; `--probes` asks a year of
- * readings of ten probes.
+ * `--faults 1000` makes so many taps on ten tablets through a bad night; `--year` holds the first day against one after a
+ * year of use; `--probes` asks a year of readings of ten probes. With `--only` nothing is measured but what is named.
  */
 import { execFileSync } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page, type Response } from '@playwright/test';
-import type { Pool } from 'mysql2/promise';
 import { agenda } from '@/core/floor/agenda';
 import { floorDough } from '@/core/floor/board';
 import { PEOPLE } from '@/server/demo/bakery';
@@ -24,79 +22,25 @@ import { houseNow } from '@/server/queries/clock';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
-import { faultRun } from '../test-support/faults';
+import { faults } from './faults';
+import { fillHouse } from './fill';
 import { LAMINATION } from './lamination';
 import { load } from './load';
 import { planningWork } from './planning';
 import { fillProbes, readingsWork } from './readings';
+import { row, share, median, timed } from './measure';
+import { year } from './year';
 
-const TRIES = 15;
 const LOAD_SECONDS = 30;
 const { values } = parseArgs({
   options: {
     plans: { type: 'string' },
     faults: { type: 'string' },
     probes: { type: 'boolean', default: false },
+    year: { type: 'boolean', default: false },
+    only: { type: 'boolean', default: false },
   },
 });
-
-/** The number that so large a share of the numbers is below. */
-function share(numbers: number[], part: number): number {
-  return [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length * part)] ?? Number.NaN;
-}
-
-const median = (numbers: number[]) => share(numbers, 0.5);
-
-function row(what: string, measured: string, wanted: string): void {
-  console.log(`${what.padEnd(58)}${measured.padStart(12)}   ${wanted}`);
-}
-
-async function timed(work: () => unknown, tries = TRIES): Promise<number> {
-  const times: number[] = [];
-  for (let i = 0; i < tries; i++) {
-    const begun = performance.now();
-    await work();
-    times.push(performance.now() - begun);
-  }
-  return median(times);
-}
-
-/** Copies the demo's doughs: to forty under way, and into the past as a year of log. */
-async function fill(pool: Pool): Promise<void> {
-  const copy = async (shiftDays: number, nth: number) => {
-    const [doughs] = await pool.query('SELECT id, name FROM dough WHERE id <= 11');
-    for (const { id, name } of doughs as { id: number; name: string }[]) {
-      const [made] = await pool.query(
-        `INSERT INTO dough (client_id, name, created_at, created_by)
-         SELECT ?, ?, created_at - INTERVAL ? DAY, created_by FROM dough WHERE id = ?`,
-        [randomUUID(), `${name}.${nth}`, shiftDays, id],
-      );
-      const copyId = (made as { insertId: number }).insertId;
-      const [outputs] = await pool.query('SELECT id FROM dough_output WHERE dough_id = ? ORDER BY id', [id]);
-      for (const output of outputs as { id: number }[]) {
-        const [line] = await pool.query(
-          `INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at)
-           SELECT ?, product_version_id, pieces, due_at - INTERVAL ? DAY FROM dough_output WHERE id = ?`,
-          [copyId, shiftDays, output.id],
-        );
-        const renamed = `IF(step_key LIKE '${output.id}.%', CONCAT('${(line as { insertId: number }).insertId}', SUBSTRING(step_key, ${String(output.id).length + 1})), step_key)`;
-        await pool.query(
-          `INSERT IGNORE INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at)
-           SELECT plan_version_id, ?, ${renamed}, start_at - INTERVAL ? DAY, end_at - INTERVAL ? DAY
-           FROM planned_step WHERE dough_id = ?`,
-          [copyId, shiftDays, shiftDays, id],
-        );
-        await pool.query(
-          `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, data)
-           SELECT UUID(), ?, ${renamed}, kind, at - INTERVAL ? DAY, person_id, celsius, text, data FROM floor_event WHERE dough_id = ?`,
-          [copyId, shiftDays, id],
-        );
-      }
-    }
-  };
-  for (let nth = 1; nth <= 3; nth++) await copy(0, nth);
-  for (let week = 1; week <= 104; week++) await copy(3.5 * week, 100 + week);
-}
 
 async function signIn(page: Page, address: string, name: string): Promise<void> {
   await page.goto(`${address}/sign-in`);
@@ -120,14 +64,21 @@ async function scriptSize(page: Page, url: string): Promise<number> {
 }
 
 async function main(): Promise<void> {
+  if (!values.only) await everyday();
+  if (values.faults) await faults(Number(values.faults));
+  if (values.year) await year();
+  if (values.plans) plans(values.plans);
+}
+
+async function everyday(): Promise<void> {
   const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-bench-'));
   const database = await startDatabase(scratch, await freePort(), 'only-for-the-bench');
   const url = await createDatabase(database, 'bench');
   await migrate(url);
-  const pool = connect(url);
+  const pool = connect(url, 10, 0);
   await seedDemo(pool);
   await pool.query('UPDATE demo_clock SET paused = TRUE');
-  await fill(pool);
+  await fillHouse(pool);
   const application = await startApplication({
     build: 'build/app',
     port: await freePort(),
@@ -145,9 +96,9 @@ async function main(): Promise<void> {
     const planner = await (await browser.newContext()).newPage();
     await signIn(planner, application.address, 'Mara');
     // Asked by a bare client: a browser's own share is not the server's.
-    const [cookie] = await planner.context().cookies();
+    const all = await planner.context().cookies();
     const ask = async (path: string) => {
-      const headers = { cookie: `${cookie?.name}=${cookie?.value}` };
+      const headers = { cookie: all.map(({ name, value }) => `${name}=${value}`).join('; ') };
       const answer = await fetch(application.address + path, { headers });
       if (!answer.ok || answer.redirected) throw new Error(`${path} was not answered.`);
       await answer.text();
@@ -242,22 +193,17 @@ async function main(): Promise<void> {
     await database.stop();
     rmSync(scratch, { recursive: true, force: true });
   }
-  if (values.faults) {
-    const report = await faultRun({ taps: Number(values.faults), kills: 10, seed: 1, build: 'build/app' });
-    console.log(
-      `\n${report.taps} taps, ${report.kills.length} kills, ${report.unanswered} requests without an answer: ${report.lost} lost, ${report.doubled} doubled`,
-    );
-  }
-  if (values.plans) {
-    const folder = process.env.HEFETEIG_PROBLEMS ?? 'test-data/plan/problems';
-    const engine = 'npm run --silent plan -- {problem} --seconds {s}';
-    console.log('');
-    execFileSync(
-      process.execPath,
-      ['test-data/plan/score.mjs', '--folder', folder, '--seconds', values.plans, engine],
-      { stdio: 'inherit' },
-    );
-  }
+}
+
+function plans(seconds: string): void {
+  const folder = process.env.HEFETEIG_PROBLEMS ?? 'test-data/plan/problems';
+  const engine = 'npm run --silent plan -- {problem} --seconds {s}';
+  console.log('');
+  execFileSync(
+    process.execPath,
+    ['test-data/plan/score.mjs', '--folder', folder, '--seconds', seconds, engine],
+    { stdio: 'inherit' },
+  );
 }
 
 await main();

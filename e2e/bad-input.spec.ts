@@ -59,7 +59,9 @@ test('the same dough from two tabs is added once, unless told again', async ({ b
   await expect(second.getByRole('dialog')).toBeHidden();
 });
 
-test('a wrong PIN is told, and a tab that was signed out changes nothing', async ({ browser }) => {
+test('a wrong PIN is told, and what a tab taps that was signed out waits for the PIN, which lists it first', async ({
+  browser,
+}) => {
   const page = await signIn(browser, 'Anton');
   const other = await page.context().newPage();
   await other.goto('/bench');
@@ -71,7 +73,15 @@ test('a wrong PIN is told, and a tab that was signed out changes nothing', async
   await expect(alertOf(other)).toHaveText('That is not Anton’s PIN.');
   await page.getByRole('button', { name: /^(Start |Done|Out of the oven)/ }).click();
   await page.waitForURL('**/sign-in?ended');
-  await expect(page.getByRole('status')).toContainText('You were signed out; the last tap was not recorded.');
+  await expect(page.getByRole('status')).toContainText('What you recorded since waits on this tablet');
+  await page.getByRole('button', { name: /^Anton/ }).click();
+  const list = page.getByRole('group', { name: 'Your PIN confirms' });
+  await expect(list.getByRole('checkbox')).toHaveCount(1);
+  const sent = page.waitForResponse((answer) => answer.url().endsWith('/record-event'));
+  await page.locator('input[type=password]').fill('5090');
+  await page.keyboard.press('Enter');
+  expect((await sent).status()).toBe(200);
+  await expect(page.getByText('Live', { exact: true })).toBeVisible();
 });
 
 test('every page and route asks who is there, and none obeys another site', async ({

@@ -1,16 +1,23 @@
 // Keeps the floor's pages at hand, so that a reload without a line shows them as they were last seen. What was recorded
 // meanwhile waits in the browser's database (src/ui/live/outbox.ts).
-const PAGES = 'hefeteig-pages-1';
+const PAGES = 'hefeteig-pages-2';
 const PARTS = 'hefeteig-parts-1';
 const FLOOR = ['/bench', '/proof', '/oven', '/handover'];
 const PATIENCE = 4000;
+/** Whose page was shown last: only theirs are shown again. */
+const LAST = '/last-person';
 
 self.addEventListener('install', () => self.skipWaiting());
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+self.addEventListener('activate', (event) => event.waitUntil(begin()));
+
+async function begin() {
+  const names = await caches.keys();
+  const old = names.filter((name) => name.startsWith('hefeteig-pages') && name !== PAGES);
+  await Promise.all(old.map((name) => caches.delete(name)));
+  await self.clients.claim();
+}
 
 self.addEventListener('message', (event) => {
-  // Whoever signs out leaves nothing to see behind.
-  if (event.data === 'signed-out') event.waitUntil(caches.delete(PAGES));
   if (event.data === 'keep-parts') event.waitUntil(keepParts());
 });
 
@@ -21,7 +28,8 @@ self.addEventListener('fetch', (event) => {
   // A worker reads what it is for from its own address, which an answer from here would take away.
   if (request.destination === 'worker') return;
   if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
-  else if (request.mode === 'navigate' && FLOOR.includes(url.pathname)) event.respondWith(page(request, url));
+  else if (request.mode === 'navigate' && !url.pathname.startsWith('/api/'))
+    event.respondWith(page(request, url));
 });
 
 /** Parts of the application have their contents in their names: what is known is right. */
@@ -50,24 +58,60 @@ async function keepParts() {
   const old = [...known].filter((path) => path.endsWith('.js') && !wanted.has(path));
   if (old.length === 0) return;
   // Pages of an earlier version would look for its parts.
-  const pages = await caches.open(PAGES);
-  for (const { url } of await pages.keys()) {
-    const page = await fetch(url).catch(() => null);
-    if (page?.ok && !page.redirected) await pages.put(new URL(url).pathname, page);
-    else return;
-  }
+  const again = await Promise.all(FLOOR.map((path) => fetch(path).catch(() => null)));
+  if (again.some((page) => !page?.ok || page.redirected)) return;
+  await caches.delete(PAGES);
+  for (const [i, page] of again.entries()) await keep(FLOOR[i], page);
   for (const path of old) await cache.delete(path);
 }
 
+/** Keeps a page for whoever it was made for. */
+async function keep(path, answer) {
+  const [, person] = /data-person="(\d+)"/.exec(await answer.clone().text()) ?? [];
+  if (person === undefined) return;
+  const cache = await caches.open(PAGES);
+  await cache.put(LAST, new Response(person));
+  await cache.put(`${path}?person=${person}`, answer);
+}
+
+/** The page as whoever was here last has seen it last; undefined where there is none. */
+async function kept(path) {
+  const cache = await caches.open(PAGES);
+  const last = await cache.match(LAST);
+  return last && cache.match(`${path}?person=${await last.text()}`);
+}
+
+/** What a proxy or a broken house answers is no page; only what the house answers as a whole is shown, and kept. */
+const isWhole = (answer) => answer.status < 500 && answer.status !== 429 && answer.status !== 408;
+
 /** The page from the house where it answers soon, as it was last seen otherwise. */
 async function page(request, { pathname }) {
-  const cache = await caches.open(PAGES);
+  const isFloor = FLOOR.includes(pathname);
   const asked = fetch(request).then(async (answer) => {
-    if (answer.ok && !answer.redirected) await cache.put(pathname, answer.clone());
+    if (!isWhole(answer)) throw new Error(`answered ${answer.status}`);
+    if (isFloor && answer.ok && !answer.redirected) await keep(pathname, answer.clone());
     return answer;
   });
-  const known = await cache.match(pathname);
-  if (!known) return asked;
+  const known = isFloor ? await kept(pathname) : undefined;
+  if (!known) return asked.catch(() => waiting());
   const soon = new Promise((resolve) => setTimeout(() => resolve(known), PATIENCE));
   return Promise.race([asked.catch(() => known), soon]);
+}
+
+/** Stands in for a page that nobody answers, and asks for it again by itself. */
+function waiting() {
+  const html = `<!doctype html><html lang="en"><meta charset="utf-8"><meta http-equiv="refresh" content="4">
+<meta name="viewport" content="width=device-width, initial-scale=1"><title>Hefeteig</title>
+<style>body{font:20px/1.5 sans-serif;max-width:36em;margin:4em auto;padding:0 1em}</style>
+<h1>The bakery’s computer does not answer</h1>
+<p>What was recorded on this tablet is kept here and sent later. This page tries again by itself.</p>
+<p><a href="/bench">To the bench</a></p></html>`;
+  return new Response(html, {
+    status: 503,
+    headers: {
+      'content-type': 'text/html; charset=utf-8',
+      'cache-control': 'no-store',
+      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'",
+    },
+  });
 }

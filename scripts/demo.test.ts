@@ -82,7 +82,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 describe('bin/demo', () => {
   it('prints its address and sign-ins, ends everything on Ctrl-C, and keeps what was recorded', async () => {
     const first = await start();
-    await expect.poll(first.said).toMatch(/Mara\s+PIN 4711\s+planner/);
+    await expect.poll(first.said).toMatch(/Mara\s+PIN 471147\s+planner/);
     const pids = running();
     const id = randomUUID();
     expect(await (await asBaker(first.address))(note(id))).toMatchObject({

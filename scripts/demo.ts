@@ -8,6 +8,7 @@ import { connect } from '@/server/db/pool';
 import { migrate } from '@/server/db/migrate';
 import { keepDemoTime, resumeDemoClock } from '@/server/demo/clock';
 import { PEOPLE } from '@/server/demo/bakery';
+import { keepSecrets } from '@/server/auth/secrets';
 import { seedDemo } from '@/server/demo/seed';
 import type { ChildProcess } from 'node:child_process';
 import { startApplication, type Application } from './lib/application';
@@ -62,6 +63,10 @@ async function main(): Promise<void> {
   await endLeftovers(runFile);
   if (values.fresh) rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
+  const secretsFile = join(folder, 'secrets.json');
+  keepSecrets(secretsFile);
+  // The demo lets any browser of this machine in; a bakery's own tablets are let in by a planner.
+  Object.assign(process.env, { HEFETEIG_SECRETS: secretsFile, HEFETEIG_ENROL: 'loopback' });
   const databasePort = await freePort();
   database = await startDatabase(folder, databasePort, passwordOf(folder));
   const url = await createDatabase(database, 'hefeteig');

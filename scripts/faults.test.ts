@@ -1,11 +1,16 @@
 import { describe, expect, it } from 'vitest';
+import { MISCHIEFS } from '../test-support/fault-proxy';
 import { faultRun } from '../test-support/faults';
 
-describe('taps that were answered', () => {
-  it('are all there, each once, after application and database were killed and lines cut', async () => {
-    const report = await faultRun({ taps: 160, kills: 2, seed: 7, build: 'build/test' });
+describe('taps on tablets in real browsers', () => {
+  it('are all there, each once, in order and under the right name, after a bad night', async () => {
+    const report = await faultRun({
+      ...{ tablets: 4, taps: 60, kills: 2, refusing: 6_000, seed: 7, build: 'build/test' },
+    });
     expect(report.kills).toEqual(['application', 'database']);
-    expect(report.unanswered).toBeGreaterThan(0);
-    expect(report).toMatchObject({ lost: 0, doubled: 0 });
-  }, 120_000);
+    for (const mischief of MISCHIEFS) expect([mischief, report.network[mischief]]).not.toContain(0);
+    expect(report.changes).toBeGreaterThan(0);
+    expect(report.reopened).toBeGreaterThan(0);
+    expect(report).toMatchObject({ lost: [], doubled: [], misnamed: [], disordered: [], refused: [] });
+  }, 600_000);
 });

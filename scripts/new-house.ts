@@ -1,19 +1,23 @@
 /**
  * Opens a bakery in the empty database of DATABASE_URL:
- * npm run new-house -- --name "Bakery" --zone Europe/Berlin --planner Mara --pin 1234
+ * npm run new-house -- --name "Bakery" --zone Europe/Berlin --planner Mara --pin 123456
  */
 import { parseArgs } from 'node:util';
 import { connect } from '@/server/db/pool';
 import { migrate } from '@/server/db/migrate';
 import { rowsOf } from '@/server/db/rows';
+import { pinFault } from '@/server/auth/pin';
+import { makeTabletCode } from '@/server/auth/tablet';
 import { newHouse } from '@/server/demo/seed';
+import { keepOwnSecrets } from './lib/secrets';
 
 const text = { type: 'string' } as const;
 const { values } = parseArgs({ options: { name: text, zone: text, planner: text, pin: text } });
 
 function faultOf({ name, zone, planner, pin }: typeof values): string | null {
   if (!name || !zone || !planner || !pin) return 'Give --name, --zone, --planner and --pin.';
-  if (!/^\d{4,8}$/.test(pin)) return 'A PIN has 4 to 8 digits.';
+  const pinIs = pinFault(pin, 'planner');
+  if (pinIs) return pinIs;
   const known = Intl.supportedValuesOf('timeZone').includes(zone);
   return known ? null : `${zone} is no time zone; Europe/Berlin is one.`;
 }
@@ -25,6 +29,7 @@ async function main(): Promise<number> {
     console.error(fault ?? 'Set DATABASE_URL to an empty MariaDB database.');
     return 1;
   }
+  keepOwnSecrets();
   await migrate(url);
   const pool = connect(url);
   try {
@@ -35,7 +40,10 @@ async function main(): Promise<number> {
     }
     const { name = '', zone = '', planner = '', pin = '' } = values;
     await newHouse(pool, { name, zone, planner, pin });
-    console.log(`${name} is open; ${planner} can sign in.`);
+    const code = await makeTabletCode(pool, null);
+    console.log(
+      `${name} is open. Type ${code} on the first device within 15 min; then ${planner} can sign in there.`,
+    );
     return 0;
   } finally {
     await pool.end();

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../test-support/demo-house';
 import { listen, post, sessionOf } from '../test-support/tablet';
 import { rowsOf } from '@/server/db/rows';
+import { ringing } from '@/server/queries/ringing';
 import { startApplication, type Application } from './lib/application';
 import { freePort } from './lib/ports';
 
@@ -55,8 +56,9 @@ describe('two processes on one database', () => {
   });
 
   it('give an alarm to one of two who take it at the same moment', async () => {
+    const [alarm] = (await ringing(house.pool, await house.now())).filter(({ takenBy }) => takenBy === null);
     const take = (application: Application, cookie: string) =>
-      post(application.address, cookie, '/api/commands/take-alarm', { alarm: 'wash/3/8.1.wash' });
+      post(application.address, cookie, '/api/commands/take-alarm', { alarm: alarm?.id });
     const answers = await Promise.all([take(one, jonas), take(other, ida)]);
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 422]);
   });

@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { parseArgs } from 'node:util';
 import { migrate } from '@/server/db/migrate';
+import { keepOwnSecrets } from './lib/secrets';
 
 const { values } = parseArgs({ options: { port: { type: 'string', default: '3000' } } });
 
@@ -12,6 +13,7 @@ try {
   console.error(`The database cannot be used: ${error instanceof Error ? error.message : String(error)}`);
   process.exit(1);
 }
+keepOwnSecrets();
 const child = spawn(
   process.execPath,
   ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', values.port],

@@ -67,10 +67,13 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
   });
 }
 
+/** A server whose own zone is not UTC, and changes its clocks: none of that may be seen. */
+const DATABASE_ZONE = 'Europe/Berlin';
+
 async function theDatabase(): Promise<Database> {
   const home = join(scratch, 'database');
   mkdirSync(home, { recursive: true });
-  return (database ??= await startDatabase(home, await freePort(), 'only-for-tests'));
+  return (database ??= await startDatabase(home, await freePort(), 'only-for-tests', DATABASE_ZONE));
 }
 
 /** One morning on one bakery; then planning and the floor on others, which would move what the morning works on. */
@@ -110,6 +113,13 @@ async function pictures(): Promise<Tally> {
   );
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 }
+
+/** What every application of the tests needs beside its database. */
+Object.assign(process.env, {
+  HEFETEIG_SESSION_KEYS: 'only-for-tests-session-key-0123456789',
+  HEFETEIG_PEPPER: 'only-for-tests-pepper-0123456789abcdef',
+  HEFETEIG_ENROL: 'loopback',
+});
 
 const SUITES: Record<string, () => Promise<Tally>> = {
   format: () => check(bin('prettier'), ['--check', '--log-level', 'warn', '.']),

@@ -31,7 +31,7 @@ export function baked(recorded: readonly Recorded[] = [], stretch: Record<string
   });
   const more = recorded.map(({ step, kind, ...what }, i) => did(kind, keyOf(step), minute + i, what));
   return {
-    ...{ id: 1, name: 'Crescent 1', kg, bowls, lamination: null, links, steps: timed },
+    ...{ id: 1, name: 'Crescent 1', madeAt: 0, kg, bowls, lamination: null, links, steps: timed },
     outputs: [
       {
         id: 5,

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { createConnection, type Pool } from 'mysql2/promise';
 import type { Answer } from '@/core/floor/answer';
 import { migrate } from '@/server/db/migrate';
-import { connect } from '@/server/db/pool';
+import { openPools } from '@/server/db/pool';
 
 /** A database of its own on the test server (`HEFETEIG_TEST_DATABASE`), migrated; `close` drops it. */
 export async function freshDatabase(): Promise<{ url: string; pool: Pool; close: () => Promise<void> }> {
@@ -13,15 +13,13 @@ export async function freshDatabase(): Promise<{ url: string; pool: Pool; close:
   await admin.query(`CREATE DATABASE ${name}`);
   const url = base + name;
   await migrate(url);
-  const pool = connect(url);
-  // Commands take the pool of the process.
-  process.env.DATABASE_URL = url;
-  (globalThis as { hefeteigPool?: Pool }).hefeteigPool = pool;
+  // Commands take the pools of the process.
+  const { floor: pool, planning } = openPools(url);
   return {
     url,
     pool,
     close: async () => {
-      await pool.end();
+      await Promise.all([pool.end(), planning.end()]);
       await admin.query(`DROP DATABASE ${name}`);
       await admin.end();
     },

@@ -22,15 +22,19 @@ export function standInHouse() {
   beforeEach(() => {
     Object.assign(house, { sent: [], result: null });
     refusals = [];
-    vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
-      const input = JSON.parse(body) as Record<string, unknown>;
-      house.sent.push({ command: path.replace('/api/commands/', ''), input });
-      const no = refusals.shift();
-      const answer = no
-        ? { ok: false, status: 422, field: null, offer: null, ...no }
-        : { ok: true, result: house.result };
-      return Promise.resolve({ json: () => Promise.resolve(answer) });
-    });
+    vi.stubGlobal(
+      'fetch',
+      (path: string, { body, headers }: { body: string; headers: Record<string, string> }) => {
+        const input = JSON.parse(body) as Record<string, unknown>;
+        house.sent.push({ command: path.replace('/api/commands/', ''), input });
+        const no = refusals.shift();
+        const answer = no
+          ? { ok: false, status: 422, field: null, offer: null, ...no }
+          : { ok: true, result: house.result };
+        const to = headers['idempotency-key'];
+        return Promise.resolve({ json: () => Promise.resolve({ ...answer, to }) });
+      },
+    );
   });
   return house;
 }

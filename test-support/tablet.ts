@@ -16,11 +16,24 @@ export function post(
   });
 }
 
-/** Signs somebody of the demo in; returns the session's cookie. */
-export async function sessionOf(address: string, name: string): Promise<string> {
+const cookieOf = (answer: Response): string =>
+  answer.headers
+    .getSetCookie()
+    .map((cookie) => cookie.split(';')[0])
+    .join('; ');
+
+/** Lets a new device in; returns the cookie that it has from then on. */
+export async function enrolled(address: string): Promise<string> {
+  return cookieOf(await post(address, '', '/api/tablet', {}));
+}
+
+/** Signs somebody of the demo in on a device of their own; returns its cookies. */
+export async function sessionOf(address: string, name: string, tablet?: string): Promise<string> {
   const personId = 1 + PEOPLE.findIndex((person) => person.name === name);
-  const session = await post(address, '', '/api/session', { personId, pin: PEOPLE[personId - 1]?.pin });
-  return session.headers.get('set-cookie')?.split(';')[0] ?? '';
+  const device = tablet ?? (await enrolled(address));
+  const session = await post(address, device, '/api/session', { personId, pin: PEOPLE[personId - 1]?.pin });
+  if (!session.ok) throw new Error(`${name} could not sign in: ${await session.text()}`);
+  return `${device}; ${cookieOf(session)}`;
 }
 
 /** Listens to an application's feed: what it has said so far, and how to stop. `from`: the last cursor that was seen. */
@@ -30,8 +43,8 @@ export async function listen(
   from?: number,
 ): Promise<{ heard: string[]; stop: () => void }> {
   const leave = new AbortController();
-  const answer = await fetch(`${address}/api/feed`, {
-    headers: { cookie, ...(from === undefined ? {} : { 'last-event-id': String(from) }) },
+  const answer = await fetch(`${address}/api/feed${from === undefined ? '' : `?from=${from}`}`, {
+    headers: { cookie },
     signal: leave.signal,
   });
   const heard: string[] = [];

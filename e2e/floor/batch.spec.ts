@@ -94,7 +94,7 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
     data: PICTURE,
     headers: { origin },
   });
-  expect(photo.status()).toBe(401);
+  expect(photo.status()).toBe(403);
 
   const mara = await signIn(browser, 'Mara');
   await mara.goto('/house');

@@ -119,17 +119,17 @@ test('what is tapped without a line waits on the tablet, outlives a reload, and 
   await card.getByRole('button', { name: 'Start set sponge' }).click();
   await expect(card.getByRole('button', { name: 'Done' })).toBeVisible();
   await card.getByRole('button', { name: 'Done' }).click();
-  await expect(jonas.getByText(/line is down, 2 kept here/)).toBeVisible();
+  await expect(jonas.getByText(/Offline, 2 to send/)).toBeVisible();
 
   await jonas.reload();
-  await expect(jonas.getByText(/line is down, 2 kept here/)).toBeVisible();
+  await expect(jonas.getByText(/Offline, 2 to send/)).toBeVisible();
   await expect(jonas.getByRole('region', { name: 'Resting and rising' })).toContainText('sponge ripens');
   const resting = ida.getByRole('region', { name: 'Resting and rising' });
   await expect(resting).not.toContainText('sponge ripens');
 
   await jonas.context().setOffline(false);
   await expect(resting).toContainText('sponge ripens');
-  await expect(jonas.getByText('live', { exact: true })).toBeVisible();
+  await expect(jonas.getByText('Live', { exact: true })).toBeVisible();
   await ida.goto('/dough/6');
   await jonas.reload();
   await expect(jonas.getByRole('region', { name: 'Resting and rising' })).toContainText('sponge ripens');

@@ -26,7 +26,7 @@ test('without a line one tablet goes on, also under another name; all of it arri
     .trim();
   await first.getByRole('button', { name: 'I see to it' }).click();
   await expect(alarms(shared).getByText(call)).toBeHidden();
-  await expect(shared.getByText(/line is down, 1 kept here/)).toBeVisible();
+  await expect(shared.getByText(/Offline, 1 to send/)).toBeVisible();
   // Meanwhile somebody with a line sees to the same thing.
   await alarms(selma).getByRole('listitem').filter({ hasText: call }).getByRole('button').click();
   await expect(alarms(selma).getByText(call)).toBeHidden();
@@ -35,11 +35,11 @@ test('without a line one tablet goes on, also under another name; all of it arri
   await shared.getByRole('textbox', { name: 'What the next shift should know' }).fill('Flour is low.');
   await shared.getByRole('button', { name: 'Leave it for them' }).click();
   await expect(shared.getByText('“Flour is low.”')).toBeVisible();
-  await expect(shared.getByText(/line is down, 2 kept here/)).toBeVisible();
+  await expect(shared.getByText(/Offline, 2 to send/)).toBeVisible();
 
   await shared.getByRole('button', { name: 'Jonas is at this tablet; change' }).click();
   const sheet = shared.getByRole('dialog', { name: 'Who takes over?' });
-  await expect(sheet).toContainText('The line is down.');
+  await expect(sheet).toContainText('Offline.');
   await expect(sheet.getByRole('button').filter({ hasText: /./ })).toHaveText([/^Ida/]);
   await sheet.getByRole('button', { name: /^Ida/ }).click();
   await expect(shared.getByRole('button', { name: 'Ida is at this tablet; change' })).toContainText(
@@ -52,7 +52,7 @@ test('without a line one tablet goes on, also under another name; all of it arri
     .getByRole('button', { name: 'Note', exact: true })
     .click();
   await shared.getByRole('dialog').getByRole('button', { name: 'smells sour' }).click();
-  await expect(shared.getByText(/line is down, 3 kept here/)).toBeVisible();
+  await expect(shared.getByText(/Offline, 3 to send/)).toBeVisible();
 
   await shared.context().setOffline(false);
   await expect(wall.getByText('“Flour is low.”')).toBeVisible();
@@ -60,7 +60,7 @@ test('without a line one tablet goes on, also under another name; all of it arri
     alarms(shared).or(shared.getByRole('alert')).getByText('Selma sees to that already.'),
   ).toBeVisible();
   const open = shared.getByRole('region', { name: 'To be confirmed' });
-  await expect(open).toContainText('1 recorded here by Ida without a line');
+  await expect(open).toContainText('1 recorded here by Ida, not confirmed yet');
   await expectAccessible(shared);
   await expect(wall.getByText('“smells sour”')).toHaveCount(0);
   await open.getByRole('button', { name: 'PIN of Ida' }).click();
@@ -196,9 +196,9 @@ test('a tablet whose own clock is two hours off records the house’s time, with
   await expect(heard('sticky')).toContainText(time);
   await jonas.context().setOffline(true);
   await say('tears');
-  await expect(jonas.getByText(/line is down, 1 kept here/)).toBeVisible();
+  await expect(jonas.getByText(/Offline, 1 to send/)).toBeVisible();
   await jonas.reload();
-  await expect(jonas.getByText(/1 kept here/)).toBeVisible();
+  await expect(jonas.getByText(/1 to send/)).toBeVisible();
   await jonas.context().setOffline(false);
   await expect(heard('tears')).toContainText(time);
 });

@@ -17,7 +17,8 @@ export async function startApplication(options: {
   log: string;
 }): Promise<Application> {
   const { build, port, databaseUrl, log } = options;
-  const out = openSync(log, 'a');
+  // For its owner's eyes alone.
+  const out = openSync(log, 'a', 0o600);
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],

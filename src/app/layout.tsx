@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { StyleNonce } from '@/ui/kit/style-nonce';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -11,9 +12,13 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value === 'night' ? 'night' : 'day';
+  const nonce = (await headers()).get('x-nonce') ?? '';
   return (
     <html lang="en" data-theme={theme}>
-      <body>{children}</body>
+      <body>
+        <StyleNonce nonce={nonce} />
+        {children}
+      </body>
     </html>
   );
 }

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
-import { signedIn } from '@/server/auth/session';
+import { whoIsHere } from '@/server/auth/session';
 
 export default async function Start() {
-  const person = await signedIn();
-  redirect(!person ? '/sign-in' : person.role === 'planner' ? '/plan' : '/bench');
+  const here = await whoIsHere();
+  redirect(!here ? '/sign-in' : here.person.role === 'planner' ? '/plan' : '/bench');
 }

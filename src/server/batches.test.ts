@@ -160,7 +160,7 @@ describe('a photo', () => {
 describe('sessions', () => {
   it('of somebody are ended by a planner and by nobody else', async () => {
     const end = { personId: jonas.id };
-    expect((await refusal(runCommand('end-sessions', jonas, end))).message).toMatch(/a planner can/);
+    expect((await refusal(runCommand('end-sessions', jonas, end))).message).toMatch(/ask a planner/);
     await ok(runCommand('end-sessions', mara, end));
     expect((await refusal(runCommand('end-sessions', mara, { personId: 999 }))).message).toMatch(/Nobody/);
   });

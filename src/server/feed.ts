@@ -1,10 +1,17 @@
 import type { FloorEvent } from '@/core/floor/events';
+import { openSessions } from './auth/session';
 import { pool } from './db/pool';
 import { rowsOf } from './db/rows';
-import { floorEventsAfter, lastFloorEvent } from './queries/doughs';
+import { log } from './log';
+import { floorEventsByIds } from './queries/doughs';
 
-/** How often a process looks for changes made by any process, ms. */
+/** How often a process looks for changes made by any process, and how often it looks whose session is over, ms. */
 const LOOK_EVERY = 250;
+const RECHECK_EVERY = 5_000;
+/** Most screens that one process tells, and that one session may open: a browser with that many tabs is a mistake. */
+export const MOST_LISTENERS = { process: 400, session: 20 };
+/** Most changes that are told at once; who has missed more asks for the board anyway. */
+const TOLD_AT_ONCE = 200;
 
 /**
  * What a screen is told: how far the house is, what was recorded on the floor since it was told last, and whether
@@ -16,69 +23,97 @@ export interface News {
   calm: boolean;
 }
 
-type Listener = (news: News) => void;
+export interface Listener {
+  sessionId: number;
+  tell: (news: News) => void;
+  /** Its session is over: it hears nothing more. */
+  end: () => void;
+}
 
 interface Feed {
   listeners: Set<Listener>;
   /** Null until the first look, which tells how far the house is and no more. */
   cursor: number | null;
-  /** Number of the floor event told last. */
-  event: number;
-  timer: NodeJS.Timeout | null;
+  checkedAt: number;
+  /** It looks now, or will in a moment. */
+  looking: boolean;
 }
 
 const held = globalThis as { hefeteigFeed?: Feed };
+const theFeed = (): Feed =>
+  (held.hefeteigFeed ??= { listeners: new Set(), cursor: null, checkedAt: 0, looking: false });
 
 /** Cursor of the newest change. */
 export async function newestChange(): Promise<number> {
-  const [row] = await rowsOf<{ id: number | null }>(pool(), 'SELECT MAX(id) AS id FROM change_feed');
-  return row?.id ?? 0;
+  const [row] = await rowsOf<{ newest: number }>(pool(), 'SELECT newest FROM feed_number');
+  return row?.newest ?? 0;
 }
+
+/** True where one more screen of this session can be told. */
+export function hasRoom(sessionId: number): boolean {
+  const { listeners } = theFeed();
+  const own = [...listeners].filter((one) => one.sessionId === sessionId).length;
+  return listeners.size < MOST_LISTENERS.process && own < MOST_LISTENERS.session;
+}
+
+/** How many screens this process tells. */
+export const listening = (): number => theFeed().listeners.size;
 
 /**
- * Calls `listener` with the news of each change from now on; returns how to stop. One look-up serves all listeners. An event
- * that was numbered before another but written after it is not among the news; who asks for the board has it.
+ * Tells `listener` the news of each change from now on; returns how to stop. One look-up serves all listeners, and asks
+ * before it tells anything whose session is over. Changes are numbered in the order in which they can be seen
+ * (`noteChange`), so none is passed over.
  */
 export function onChange(listener: Listener): () => void {
-  const feed = (held.hefeteigFeed ??= { listeners: new Set(), cursor: null, event: 0, timer: null });
+  const feed = theFeed();
   feed.listeners.add(listener);
-  if (feed.listeners.size === 1) void look(feed);
-  return () => {
-    feed.listeners.delete(listener);
-    if (feed.listeners.size === 0 && feed.timer) clearTimeout(feed.timer);
-  };
+  if (!feed.looking) void look(feed);
+  return () => void feed.listeners.delete(listener);
 }
 
+/** Looks for news as long as somebody listens. */
 async function look(feed: Feed): Promise<void> {
+  feed.looking = true;
   try {
     const newest = await newestChange();
-    if (feed.cursor === null || newest > feed.cursor) {
-      const news = await newsSince(feed, newest);
+    const isNew = feed.cursor === null || newest > feed.cursor;
+    if (isNew || Date.now() - feed.checkedAt > RECHECK_EVERY) await endOver(feed);
+    if (isNew) {
+      const news = await newsSince(feed.cursor, newest);
       feed.cursor = newest;
-      for (const listener of feed.listeners) listener(news);
+      for (const listener of feed.listeners) listener.tell(news);
     }
-  } catch {
+  } catch (error) {
     // The database is away for a moment: screens keep what they show, and the next look tells them.
+    log.warn({ err: error }, 'feed could not look');
   }
-  if (feed.listeners.size > 0) feed.timer = setTimeout(() => void look(feed), LOOK_EVERY);
+  if (feed.listeners.size > 0) setTimeout(() => void look(feed), LOOK_EVERY);
+  else feed.looking = false;
 }
 
-async function newsSince(feed: Feed, newest: number): Promise<News> {
-  const { cursor } = feed;
-  if (cursor === null) {
-    feed.event = await lastFloorEvent(pool());
-    return { cursor: newest, events: [], calm: false };
+/** Ends the listeners whose sessions are over. */
+async function endOver(feed: Feed): Promise<void> {
+  const open = await openSessions(pool(), [
+    ...new Set([...feed.listeners].map(({ sessionId }) => sessionId)),
+  ]);
+  feed.checkedAt = Date.now();
+  for (const listener of [...feed.listeners]) {
+    if (open.has(listener.sessionId)) continue;
+    feed.listeners.delete(listener);
+    listener.end();
   }
-  const recorded = await floorEventsAfter(pool(), feed.event);
-  const [other] = await rowsOf<{ id: number }>(
+}
+
+async function newsSince(cursor: number | null, newest: number): Promise<News> {
+  if (cursor === null) return { cursor: newest, events: [], calm: false };
+  const changes = await rowsOf<{ command: string; eventId: string | null }>(
     pool(),
-    "SELECT id FROM change_feed WHERE id > ? AND id <= ? AND command NOT IN ('record-event', 'readings') LIMIT 1",
+    `SELECT command, event_id AS eventId FROM change_feed WHERE id > ? AND id <= ? ORDER BY id DESC LIMIT ${TOLD_AT_ONCE}`,
     [cursor, newest],
   );
-  feed.event = recorded.at(-1)?.seq ?? feed.event;
-  return {
-    cursor: newest,
-    events: recorded.map(({ event }) => event),
-    calm: other === undefined,
-  };
+  const recorded = changes.flatMap(({ eventId }) => eventId ?? []);
+  const calm =
+    changes.length < TOLD_AT_ONCE &&
+    changes.every(({ command }) => command === 'record-event' || command === 'readings');
+  return { cursor: newest, events: await floorEventsByIds(pool(), recorded), calm };
 }

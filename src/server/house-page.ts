@@ -1,14 +1,27 @@
 import { redirect } from 'next/navigation';
 import type { Person } from '@/core/floor/board';
+import { maySee, type Page } from '@/core/floor/rights';
 import { shownTime, type ClockSetting } from '@/core/time/clock';
-import { signedIn } from './auth/session';
+import { whoIsHere } from './auth/session';
 import { pool } from './db/pool';
 import { clockSetting } from './queries/clock';
 
-/** What every page behind the sign-in starts with: who is there, and what the house's clock shows. */
-export async function housePage(): Promise<{ person: Person; clock: ClockSetting; now: number }> {
-  const person = await signedIn();
-  if (!person) redirect('/sign-in');
+/** Who is here, and what the house's clock shows. Whoever is not signed in is led to the sign-in. */
+export async function whoAndWhen(): Promise<{
+  person: Person;
+  sessionId: number;
+  clock: ClockSetting;
+  now: number;
+}> {
+  const here = await whoIsHere();
+  if (!here) redirect('/sign-in');
   const clock = await clockSetting(pool());
-  return { person, clock, now: shownTime(clock, Date.now()) };
+  return { person: here.person, sessionId: here.sessionId, clock, now: shownTime(clock, Date.now()) };
+}
+
+/** What every page behind the sign-in starts with. Who may not see the page is led to the bench, which all may see. */
+export async function housePage(page: Page): Promise<{ person: Person; now: number }> {
+  const { person, now } = await whoAndWhen();
+  if (!maySee(person, page)) redirect('/bench');
+  return { person, now };
 }

@@ -1,6 +1,7 @@
 import type { Person } from '@/core/floor/board';
 import { Refusal } from './commands/command';
-import { rowsOf, transaction, write, type Db } from './db/rows';
+import { noteChange } from './changes';
+import { insertOnce, rowsOf, transaction, type Db } from './db/rows';
 import { pool } from './db/pool';
 import { houseNow } from './queries/clock';
 
@@ -47,17 +48,12 @@ export async function keepPhoto(person: Person, { id, doughId, stepKey }: PhotoO
     if (!dough) throw new Refusal('This dough is not there.', 'doughId');
     if (dough.photos >= MOST_OF_A_DOUGH)
       throw new Refusal(`${MOST_OF_A_DOUGH} photos of one dough are enough; this one was not kept.`, 'photo');
-    const { touched } = await write(
-      db,
-      'INSERT IGNORE INTO photo (id, dough_id, step_key, at, person_id, type, bytes) VALUES (?, ?, ?, ?, ?, ?, ?)',
-      [id, doughId, stepKey, new Date(await houseNow(db)), person.id, type, Buffer.from(bytes)],
-    );
-    if (touched > 0)
-      await write(db, "INSERT INTO change_feed (at, command, dough_id) VALUES (?, 'photo', ?)", [
-        new Date(),
-        doughId,
-      ]);
-    return { kept: touched > 0 };
+    const kept = await insertOnce(db, 'photo', {
+      ...{ id, dough_id: doughId, step_key: stepKey, at: new Date(await houseNow(db)), person_id: person.id },
+      ...{ type, bytes: Buffer.from(bytes) },
+    });
+    if (kept) await noteChange(db, { command: 'photo', doughId });
+    return { kept };
   });
 }
 

@@ -51,7 +51,21 @@ export function planInThread(
     signal?.addEventListener('abort', end);
     const request: PlanRequest = { id, problem, until: { seconds }, seed, stop, ...(from ? { from } : {}) };
     thread.worker.postMessage(request);
+    watch(thread, id, seconds);
   });
+}
+
+/** Seconds that a search may take beyond its time, to say what cannot be: after that the thread hangs and is given up. */
+const GRACE = 30;
+
+function watch({ worker, waiting }: Thread, id: number, seconds: number): void {
+  const timer = setTimeout(
+    () => {
+      if (waiting.has(id)) void worker.terminate();
+    },
+    (seconds + GRACE) * 1000,
+  );
+  timer.unref();
 }
 
 /** Ends the planner's thread, as a crash would; whoever waits for it is told. */

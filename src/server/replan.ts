@@ -9,7 +9,7 @@ import type { DoughChange } from '@/core/route/changes';
 import { taskId } from '@/core/route/problem';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from './db/rows';
-import { PlannerLost, planInThread, type Search } from './planner';
+import { planInThread, type Search } from './planner';
 import type { PlannedSteps } from './queries/doughs';
 import { houseValues, machines } from './queries/house';
 import { readWholePlan } from './queries/whole-problem';
@@ -41,23 +41,15 @@ const PATIENCE = 4;
 /** What came of it: a plan to propose, or the tasks that cannot hold together. */
 export type Replanned =
   | { kind: 'plan'; body: ProposalBody; whole: WholePlan }
-  | { kind: 'none'; conflict: string[]; whole: WholePlan }
-  | { kind: 'lost' };
+  | { kind: 'none'; conflict: string[]; whole: WholePlan };
 
 /**
  * Plans everything that is open anew, with as few and small changes as it can, and works the windows of waits out again
  * from the plan until they settle. Writes nothing.
+ *
+ * @throws {PlannerLost} where the planner's thread died or hung
  */
 export async function replan(db: Db, now: number, options: Replanning): Promise<Replanned> {
-  try {
-    return await settled(db, now, options);
-  } catch (error) {
-    if (error instanceof PlannerLost) return { kind: 'lost' };
-    throw error;
-  }
-}
-
-async function settled(db: Db, now: number, options: Replanning): Promise<Replanned> {
   const { change = (problem) => problem, stay, seconds, changes, ...search } = options;
   const supposing = changes ? { changes, unplanned: now } : {};
   const weight = stay ?? (await houseValues(db))('stay_cost');

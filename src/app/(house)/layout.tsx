@@ -1,19 +1,24 @@
 import type { ReactNode } from 'react';
 import { pool } from '@/server/db/pool';
-import { housePage } from '@/server/house-page';
-import { house, houseValues, whoIsHere } from '@/server/queries/house';
+import { newestChange } from '@/server/feed';
+import { whoAndWhen } from '@/server/house-page';
+import { house, houseValues, whoIsOnShift } from '@/server/queries/house';
 import { Shell } from '@/ui/shell/shell';
 
 export const dynamic = 'force-dynamic';
 
 export default async function HouseLayout({ children }: { children: ReactNode }) {
-  const { person, clock, now } = await housePage();
+  const { person, sessionId, clock, now } = await whoAndWhen();
   const db = pool();
-  const [bakery, everybody, value] = await Promise.all([house(db), whoIsHere(db, now), houseValues(db)]);
+  // Asked for first: whatever changes while the rest is read is told by the feed.
+  const cursor = await newestChange();
+  const [bakery, everybody, value] = await Promise.all([house(db), whoIsOnShift(db, now), houseValues(db)]);
   return (
     <Shell
       house={bakery}
       person={person}
+      sessionId={sessionId}
+      cursor={cursor}
       people={everybody}
       idleMinutes={value('idle_minutes')}
       clock={{ demo: clock.demo, now, rate: clock.rate, paused: clock.paused }}

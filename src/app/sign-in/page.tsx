@@ -1,7 +1,11 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { tabletHere } from '@/server/auth/tablet';
 import { pool } from '@/server/db/pool';
+import { letsAnybodyIn } from '@/server/http';
 import { houseNow } from '@/server/queries/clock';
-import { houseIfAny, whoIsHere } from '@/server/queries/house';
+import { houseIfAny, whoIsOnShift } from '@/server/queries/house';
+import { EnrolView } from '@/ui/sign-in/enrol-view';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 
 export const metadata: Metadata = { title: 'Sign in' };
@@ -13,6 +17,7 @@ export default async function SignInPage({
   searchParams: Promise<Record<string, unknown>>;
 }) {
   const ended = 'ended' in (await searchParams);
+  if (!(await tabletHere())) return <EnrolView free={letsAnybodyIn({ headers: await headers() })} />;
   const db = pool();
   const [bakery, now] = await Promise.all([houseIfAny(db), houseNow(db)]);
   if (!bakery) {
@@ -26,5 +31,5 @@ export default async function SignInPage({
       </main>
     );
   }
-  return <SignInView house={bakery} people={await whoIsHere(db, now)} now={now} ended={ended} />;
+  return <SignInView house={bakery} people={await whoIsOnShift(db, now)} now={now} ended={ended} />;
 }

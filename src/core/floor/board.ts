@@ -45,6 +45,8 @@ export interface RollingHouse {
 export interface BoardDough {
   id: number;
   name: string;
+  /** When it was put into the plan: nothing was recorded of it much earlier. */
+  madeAt: Instant;
   kg: number;
   /** How many bowls it is mixed in. */
   bowls: number;

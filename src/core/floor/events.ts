@@ -148,6 +148,8 @@ export interface FloorEvent {
   text: string | null;
   undoes: string | null;
   data: EventData | null;
+  /** When the server received what had waited on a tablet; left out for what arrived at once. */
+  receivedAt?: Instant;
 }
 
 /**

@@ -8,7 +8,7 @@ import { spreadOfLog } from './log-spread';
 function mixed(minutes: number): BoardDough {
   const { steps, links } = smallDough();
   return {
-    ...{ id: 1, name: 'Crescent 1', kg: 2.5, bowls: 1, lamination: null, links, outputs: [] },
+    ...{ id: 1, name: 'Crescent 1', madeAt: 0, kg: 2.5, bowls: 1, lamination: null, links, outputs: [] },
     steps: steps.map((step) => ({ ...step, plannedStart: 0, plannedEnd: step.target * MIN })),
     events: [did('start', 'mix', 60), did('finish', 'mix', 60 + minutes)].map((event) => {
       return { ...event, at: event.at };

@@ -10,7 +10,17 @@ const at = (minute: number) => minute * MINUTE;
 /** A dough with a hands-on step every hour. */
 function dough(id: number, labels: string[]): BoardDough {
   return {
-    ...{ id, name: `Dough ${id}`, kg: 5, bowls: 1, lamination: null, outputs: [], links: [], events: [] },
+    ...{
+      id,
+      name: `Dough ${id}`,
+      madeAt: 0,
+      kg: 5,
+      bowls: 1,
+      lamination: null,
+      outputs: [],
+      links: [],
+      events: [],
+    },
     steps: labels.map((label, i) => ({
       key: `${label}-${i}`,
       step: { id: label, kind: 'turn', label, around: 20, settling: 60, work: { fixed: 10, people: 1 } },

@@ -18,7 +18,17 @@ const there = (personId: number, from: number, to: number) => ({
 /** A dough whose steps are `[kind, start, minutes, people]`. */
 function dough(id: number, steps: [StepKind, number, number, number?][]): BoardDough {
   return {
-    ...{ id, name: `Dough ${id}`, kg: 5, bowls: 1, lamination: null, outputs: [], links: [], events: [] },
+    ...{
+      id,
+      name: `Dough ${id}`,
+      madeAt: 0,
+      kg: 5,
+      bowls: 1,
+      lamination: null,
+      outputs: [],
+      links: [],
+      events: [],
+    },
     steps: steps.map(([kind, at, minutes, people = 1], i) => ({
       key: `${kind}-${i}`,
       step: { id: kind, kind, label: kind, around: 20, settling: 60 },

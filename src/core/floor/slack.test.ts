@@ -8,7 +8,7 @@ import { stepSlack } from './slack';
 function dough(dueMinute: number, events: FloorEvent[]): BoardDough {
   const { steps, links, kg, bowls } = smallDough();
   return {
-    ...{ id: 1, name: 'Crescent 1', kg, bowls, links, events, lamination: null },
+    ...{ id: 1, name: 'Crescent 1', madeAt: 0, kg, bowls, links, events, lamination: null },
     outputs: [
       {
         id: 5,

@@ -30,7 +30,7 @@ function dough(from: number, events: FloorEvent[] = []): BoardDough {
     return { ...step, plannedStart, plannedEnd: at(minute) };
   });
   return {
-    ...{ id: 1, name: 'Crescent 1', kg: 2.5, bowls: 1, lamination: null, links, steps: timed },
+    ...{ id: 1, name: 'Crescent 1', madeAt: 0, kg: 2.5, bowls: 1, lamination: null, links, steps: timed },
     outputs: [
       {
         ...{ id: 5, product: 'Butter crescent', pieces: 40, dueAt: at(minute + 60), freshFor: 150 },

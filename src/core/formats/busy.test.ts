@@ -8,11 +8,13 @@ const ZONE = 'Europe/Berlin';
 const calendar = (...lines: string[]) =>
   ['BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'UID:a', ...lines, 'END:VEVENT', 'END:VCALENDAR'].join('\r\n');
 const at = (text: string) => parseLocal(text, ZONE);
+const NOW = at('2026-11-19T04:10') ?? 0;
+const read = (text: string) => readBusy(text, ZONE, NOW);
 
 describe('busy times of a calendar', () => {
   it('are read in UTC, in local time, in another zone, by length and for whole days', () => {
     const span = (...lines: string[]) => {
-      const [one] = readBusy(calendar(...lines), ZONE).busy;
+      const [one] = read(calendar(...lines)).busy;
       return one && [one.start, one.end];
     };
     const morning = [at('2026-11-23T08:00'), at('2026-11-23T09:30')];
@@ -25,8 +27,8 @@ describe('busy times of a calendar', () => {
 
   it('leave out what keeps nobody', () => {
     const when = ['DTSTART:20261123T070000Z', 'DTEND:20261123T083000Z'];
-    expect(readBusy(calendar(...when, 'TRANSP:TRANSPARENT'), ZONE).busy).toEqual([]);
-    expect(readBusy(calendar(...when, 'STATUS:CANCELLED'), ZONE).busy).toEqual([]);
+    expect(read(calendar(...when, 'TRANSP:TRANSPARENT')).busy).toEqual([]);
+    expect(read(calendar(...when, 'STATUS:CANCELLED')).busy).toEqual([]);
   });
 
   it('are what a calendar of our own says, whatever stands in it', () => {
@@ -42,7 +44,7 @@ describe('busy times of a calendar', () => {
         const written = events.map(({ start, minutes, summary }, i) => {
           return { uid: `u${i}`, start: start * 60_000, end: (start + minutes) * 60_000, summary };
         });
-        const { busy, faults } = readBusy(writeCalendar('x', written, 0), ZONE);
+        const { busy, faults } = read(writeCalendar('x', written, 0));
         expect(faults).toEqual([]);
         expect(busy.map(({ start, end, summary }) => ({ start, end, summary }))).toEqual(
           written.map(({ start, end, summary }) => ({ start, end, summary })),
@@ -58,23 +60,83 @@ describe('busy times of a calendar', () => {
     [
       'an end before the start',
       calendar('DTSTART:20261123T070000Z', 'DTEND:20261123T060000Z'),
-      /line 6: it ends before/,
+      /“busy”: it ends before/,
     ],
-    ['no start', calendar('SUMMARY:x'), /no start that can be read/],
-    ['a length that is none', calendar('DTSTART:20261123T070000Z', 'DURATION:long'), /“long” cannot be read/],
+    ['no start', calendar('SUMMARY:x'), /no start that can be read|damaged/],
+    [
+      'a length that is none',
+      calendar('DTSTART:20261123T070000Z', 'DURATION:long'),
+      /length that cannot be read/,
+    ],
     ['nothing in it', 'BEGIN:VCALENDAR\nEND:VCALENDAR', /no busy time/],
-    ['an event cut off', 'BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:2026', /no busy time/],
+    ['an event cut off', 'BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:2026', /cut off or damaged/],
   ])('with %s are refused in a sentence', (_, text, words) => {
-    const { busy, faults } = readBusy(text, ZONE);
+    const { busy, faults } = read(text);
     expect(busy).toEqual([]);
     expect(faults.join(' ')).toMatch(words);
   });
 
-  it('say that repeated events are taken once', () => {
-    const text = calendar('DTSTART:20261123T070000Z', 'DTEND:20261123T080000Z', 'RRULE:FREQ=WEEKLY');
-    expect(readBusy(text, ZONE)).toMatchObject({
-      busy: [{}],
-      faults: [expect.stringMatching(/1 event repeats/)],
-    });
+  const starts = (...lines: string[]) => read(calendar(...lines)).busy.map(({ start }) => start);
+  const weekly = ['DTSTART;TZID=Europe/Berlin:20261005T080000', 'DURATION:PT2H', 'RRULE:FREQ=WEEKLY'];
+
+  it('that repeat count each time from now on for half a year, at their local time in summer and winter', () => {
+    const times = starts(...weekly);
+    expect(times).toHaveLength(26);
+    expect(times.slice(0, 2)).toEqual([at('2026-11-23T08:00'), at('2026-11-30T08:00')]);
+    expect(times).toContain(at('2027-03-29T08:00'));
+    expect(read(calendar(...weekly)).faults).toEqual([
+      expect.stringMatching(/taken until .* Read the calendar again/),
+    ]);
+  });
+
+  it('that repeat end when they end, and leave out and move what is left out and moved', () => {
+    const rule = (more: string) =>
+      weekly.map((line) => (line.startsWith('RRULE') ? `${line};${more}` : line));
+    expect(starts(...rule('UNTIL=20261130T235959Z'))).toEqual([
+      at('2026-11-23T08:00'),
+      at('2026-11-30T08:00'),
+    ]);
+    expect(starts(...rule('COUNT=9'), 'EXDATE;TZID=Europe/Berlin:20261123T080000')).toEqual([
+      at('2026-11-30T08:00'),
+    ]);
+    const moved = [
+      ...[
+        'BEGIN:VCALENDAR',
+        'BEGIN:VEVENT',
+        'UID:a',
+        ...rule('COUNT=9'),
+        'END:VEVENT',
+        'BEGIN:VEVENT',
+        'UID:a',
+      ],
+      ...['RECURRENCE-ID;TZID=Europe/Berlin:20261123T080000', 'DTSTART;TZID=Europe/Berlin:20261124T100000'],
+      ...['DTEND;TZID=Europe/Berlin:20261124T110000', 'END:VEVENT', 'END:VCALENDAR'],
+    ].join('\r\n');
+    expect(read(moved).busy.map(({ start }) => start)).toEqual([
+      at('2026-11-24T10:00'),
+      at('2026-11-30T08:00'),
+    ]);
+  });
+
+  it('that began ten years ago and repeat daily are still found', () => {
+    const times = starts('DTSTART:20161101T070000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY');
+    expect(times[0]).toBe(at('2026-11-19T08:00'));
+    expect(times).toHaveLength(182);
+  });
+
+  it('are read in a zone that only the file knows', () => {
+    const text = [
+      ...['BEGIN:VCALENDAR', 'BEGIN:VTIMEZONE', 'TZID:Bakery time', 'BEGIN:STANDARD'],
+      ...[
+        'DTSTART:19700101T000000',
+        'TZOFFSETFROM:+0300',
+        'TZOFFSETTO:+0300',
+        'END:STANDARD',
+        'END:VTIMEZONE',
+      ],
+      ...['BEGIN:VEVENT', 'UID:a', 'DTSTART;TZID=Bakery time:20261123T100000', 'DURATION:PT1H'],
+      ...['END:VEVENT', 'END:VCALENDAR'],
+    ].join('\n');
+    expect(read(text).busy.map(({ start }) => start)).toEqual([at('2026-11-23T08:00')]);
   });
 });

@@ -1,6 +1,7 @@
-import { parseLocal, type Instant } from '../time/local';
+import ICAL from 'ical.js';
+import { dayMonth, parseLocal, type Instant } from '../time/local';
 
-/** A busy time of a calendar; `uid` and start make it the same when the file is read again. */
+/** A busy time of a calendar; `source` is the same for the same time when the file is read again. */
 export interface BusyTime {
   source: string;
   summary: string;
@@ -8,93 +9,160 @@ export interface BusyTime {
   end: Instant;
 }
 
-/** Longest calendar that is read, characters, and most events taken from it. */
+/** Longest calendar that is read, characters, and most busy times taken from it. */
 export const LONGEST_CALENDAR = 2_000_000;
-const MOST_EVENTS = 500;
+const MOST_TIMES = 500;
+/** Days ahead for which the times of a repeated event are taken, and times that are gone through to get there. */
+const REPEATED_DAYS = 182;
+const MOST_REPEATS = 20_000;
+const DAY = 24 * 3_600_000;
+
+interface Read {
+  busy: BusyTime[];
+  /** What could not be read, and what was left out, in sentences. */
+  faults: string[];
+}
+
+const none = (fault: string): Read => ({ busy: [], faults: [fault] });
 
 /**
- * Reads busy times from an iCalendar file (RFC 5545): events with a start and an end or a length, in UTC, in local time or
- * for whole days; free ones and cancelled ones are left out. A repeated event counts once, and that is said. Throws
- * nothing: what is wrong is told in a sentence.
+ * Reads busy times from an iCalendar file (RFC 5545): in UTC, in any time zone, in local time or for whole days; free and
+ * cancelled ones are left out. A repeated event counts each time from `now` on for half a year, with its exceptions and
+ * moved times. Throws nothing: what is wrong is told in a sentence.
+ *
+ * @param zone - the bakery's zone, for times that name none
  */
-export function readBusy(text: string, zone: string): { busy: BusyTime[]; faults: string[] } {
-  if (text.length > LONGEST_CALENDAR)
-    return { busy: [], faults: ['The calendar is too long; 2 million characters at most.'] };
+export function readBusy(text: string, zone: string, now: Instant): Read {
+  if (text.length > LONGEST_CALENDAR) return none('The calendar is too long; 2 million characters at most.');
   if (/[\u0000\uFFFD]/.test(text))
-    return { busy: [], faults: ['The calendar is not in UTF-8; export it again as an .ics file.'] };
-  const lines = text
-    .replace(/\r\n?/g, '\n')
-    .replace(/\n[ \t]/g, '')
-    .split('\n');
-  if (lines[0]?.replace(/^\uFEFF/, '').trim() !== 'BEGIN:VCALENDAR')
-    return { busy: [], faults: ['That is no iCalendar file: it does not begin with BEGIN:VCALENDAR.'] };
-  const faults: string[] = [];
-  const busy: BusyTime[] = [];
-  let event: Map<string, { value: string; zoned: string | null }> | null = null;
-  let repeated = 0;
-  lines.forEach((line, i) => {
-    if (line === 'BEGIN:VEVENT') event = new Map();
-    else if (line === 'END:VEVENT' && event) {
-      const read = busyOf(event, zone);
-      if (event.has('RRULE')) repeated++;
-      if (typeof read === 'string') faults.push(`Event that ends in line ${i + 1}: ${read}`);
-      else if (read) busy.push(read);
-      event = null;
-    } else if (event) {
-      const match = /^([A-Z-]+)((?:;[^:]*)?):(.*)$/.exec(line);
-      if (match) {
-        const [, name = '', parameters = '', value = ''] = match;
-        event.set(name, { value, zoned: /TZID="?([^";:]+)/.exec(parameters)?.[1] ?? null });
-      }
-    }
-  });
-  if (repeated > 0)
-    faults.push(
-      `${repeated} ${repeated === 1 ? 'event repeats' : 'events repeat'}; only the first time is taken.`,
+    return none('The calendar is not in UTF-8; export it again as an .ics file.');
+  const whole = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  if (!/^BEGIN:VCALENDAR\s/.test(whole))
+    return none('That is no iCalendar file: it does not begin with BEGIN:VCALENDAR.');
+  let calendar: ICAL.Component;
+  try {
+    const parsed = ICAL.parse(whole) as unknown[];
+    calendar = new ICAL.Component(
+      (Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0],
     );
-  if (busy.length > MOST_EVENTS) faults.push(`Only the first ${MOST_EVENTS} events are taken.`);
-  if (busy.length === 0 && faults.length === 0) faults.push('There is no busy time in it.');
-  return { busy: busy.slice(0, MOST_EVENTS), faults };
-}
-
-type Lines = ReadonlyMap<string, { value: string; zoned: string | null }>;
-
-/** The busy time of an event, null where it keeps nobody, a sentence where it cannot be read. */
-function busyOf(event: Lines, zone: string): BusyTime | null | string {
-  if (event.get('TRANSP')?.value === 'TRANSPARENT' || event.get('STATUS')?.value === 'CANCELLED') return null;
-  const start = momentOf(event.get('DTSTART'), zone);
-  if (start === null) return 'it has no start that can be read.';
-  const length = event.get('DURATION');
-  const minutes = length ? durationOf(length.value) : null;
-  if (length && minutes === null) return `its length “${length.value.slice(0, 30)}” cannot be read.`;
-  const wholeDay = /^\d{8}$/.test(event.get('DTSTART')?.value ?? '');
-  const end = event.has('DTEND')
-    ? momentOf(event.get('DTEND'), zone)
-    : start + (minutes ?? (wholeDay ? 1440 : 0)) * 60_000;
-  if (end === null) return 'it has no end that can be read.';
-  if (end <= start) return 'it ends before it starts.';
-  const uid = event.get('UID')?.value ?? 'event';
-  const summary = (event.get('SUMMARY')?.value ?? 'busy').replace(/\\n/gi, ' ').replace(/\\(.)/g, '$1');
-  return { source: `${uid} ${start}`.slice(0, 255), summary: summary.slice(0, 200), start, end };
-}
-
-function momentOf(line: { value: string; zoned: string | null } | undefined, zone: string): Instant | null {
-  const match = /^(\d{4})(\d{2})(\d{2})(?:T(\d{2})(\d{2})\d{2}(Z?))?$/.exec(line?.value ?? '');
-  if (!match) return null;
-  const [, year, month, day, hour = '00', minute = '00', utc] = match;
-  const text = `${year}-${month}-${day}T${hour}:${minute}`;
-  if (utc === 'Z') {
-    const at = Date.parse(`${text}:00Z`);
-    return Number.isNaN(at) ? null : at;
+  } catch {
+    return none('The calendar is cut off or damaged; export it again.');
   }
-  // A time zone that nobody knows is taken for the bakery's own.
-  return parseLocal(text, line?.zoned ?? zone) ?? parseLocal(text, zone);
+  return readEvents(calendar, zone, now);
 }
 
-/** Minutes of `PT1H30M` or `P1D`; null where it is no length. */
-function durationOf(text: string): number | null {
-  const match = /^P(?:(\d+)W)?(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:\d+S)?)?$/.exec(text);
-  if (!match) return null;
-  const [weeks = 0, days = 0, hours = 0, minutes = 0] = match.slice(1).map((part) => Number(part ?? 0));
-  return ((weeks * 7 + days) * 24 + hours) * 60 + minutes;
+function readEvents(calendar: ICAL.Component, zone: string, now: Instant): Read {
+  const zones = zonesOf(calendar);
+  const instantOf = (time: ICAL.Time, tzid: string | null) => momentOf(time, tzid, zone, zones);
+  const until = now + REPEATED_DAYS * DAY;
+  const events = calendar.getAllSubcomponents('vevent');
+  const moved = events.filter((one) => one.hasProperty('recurrence-id'));
+  const busy: BusyTime[] = [];
+  const faults: string[] = [];
+  let repeats = false;
+  for (const component of events) {
+    try {
+      if (component.hasProperty('recurrence-id') || isFree(component)) continue;
+      const uid = component.getFirstPropertyValue('uid');
+      const exceptions = moved.filter((one) => one.getFirstPropertyValue('uid') === uid);
+      const event = new ICAL.Event(component, { exceptions });
+      const read = event.isRecurring()
+        ? timesOf(event, instantOf, now, until)
+        : [spanOf(event, component, instantOf)];
+      repeats ||= event.isRecurring();
+      for (const one of read) {
+        if (typeof one === 'string') faults.push(`“${titleOf(component)}”: ${one}`);
+        else busy.push(one);
+      }
+    } catch {
+      // Values are read when they are asked for: what is no time or length is found here.
+      faults.push(`“${titleOf(component)}”: it has a time or length that cannot be read.`);
+    }
+  }
+  if (repeats)
+    faults.push(`Repeated times are taken until ${dayMonth(until, zone)}. Read the calendar again by then.`);
+  if (busy.length > MOST_TIMES) faults.push(`Only the first ${MOST_TIMES} busy times are taken.`);
+  if (busy.length === 0 && faults.length === 0) faults.push('There is no busy time in it.');
+  return { busy: busy.slice(0, MOST_TIMES), faults };
+}
+
+/** Keeps nobody: shown as free, or called off. */
+const isFree = (component: ICAL.Component): boolean =>
+  component.getFirstPropertyValue('transp') === 'TRANSPARENT' ||
+  component.getFirstPropertyValue('status') === 'CANCELLED';
+
+const titleOf = (component: ICAL.Component): string =>
+  String(component.getFirstPropertyValue('summary') ?? 'busy').slice(0, 200);
+const sourceOf = (uid: string | null, start: Instant): string => `${uid ?? 'event'} ${start}`.slice(0, 255);
+const tzidOf = (component: ICAL.Component, name: string): string | null =>
+  component.getFirstProperty(name)?.getFirstParameter('tzid') ?? null;
+
+type InstantOf = (time: ICAL.Time, tzid: string | null) => Instant | null;
+
+/** The time of an event that happens once, or what is wrong with it. */
+function spanOf(event: ICAL.Event, component: ICAL.Component, instantOf: InstantOf): BusyTime | string {
+  const from = component.getFirstPropertyValue('dtstart');
+  if (!(from instanceof ICAL.Time)) return 'it has no start that can be read.';
+  const start = instantOf(from, tzidOf(component, 'dtstart'));
+  const end = instantOf(
+    event.endDate,
+    tzidOf(component, component.hasProperty('dtend') ? 'dtend' : 'dtstart'),
+  );
+  if (start === null || end === null) return 'its time cannot be read.';
+  if (end <= start) return 'it ends before it starts.';
+  return { source: sourceOf(event.uid, start), summary: titleOf(component), start, end };
+}
+
+/** The times of a repeated event that end after `now` and begin before `until`. */
+function timesOf(
+  event: ICAL.Event,
+  instantOf: InstantOf,
+  now: Instant,
+  until: Instant,
+): (BusyTime | string)[] {
+  const times: (BusyTime | string)[] = [];
+  const repeated = event.iterator();
+  for (let i = 0; i < MOST_REPEATS; i++) {
+    const next = repeated.next() as ICAL.Time | null;
+    if (!next) break;
+    const { item, startDate, endDate } = event.getOccurrenceDetails(next);
+    const tzid = tzidOf(item.component, 'dtstart');
+    const [start, end] = [instantOf(startDate, tzid), instantOf(endDate, tzid)];
+    if (start === null || end === null) return ['its time cannot be read.'];
+    if (end <= start) return ['it ends before it starts.'];
+    // What follows is later still, but for a time that was moved far away.
+    if (start > until) break;
+    if (end > now && !isFree(item.component))
+      times.push({ source: sourceOf(event.uid, start), summary: titleOf(item.component), start, end });
+  }
+  return times;
+}
+
+/** Time zones that the file itself describes, by their names in it. */
+function zonesOf(calendar: ICAL.Component): Map<string, ICAL.Timezone> {
+  return new Map(
+    calendar
+      .getAllSubcomponents('vtimezone')
+      .map((one) => [String(one.getFirstPropertyValue('tzid')), new ICAL.Timezone(one)]),
+  );
+}
+
+/** A moment: in UTC, in the zone that is named where it is known by name or by the file, otherwise in the bakery's. */
+function momentOf(
+  time: ICAL.Time,
+  tzid: string | null,
+  zone: string,
+  zones: ReadonlyMap<string, ICAL.Timezone>,
+): Instant | null {
+  if (time.zone === ICAL.Timezone.utcTimezone) return time.toUnixTime() * 1000;
+  const two = (n: number) => String(n).padStart(2, '0');
+  const [hour, minute] = time.isDate ? [0, 0] : [time.hour, time.minute];
+  const text = `${time.year}-${two(time.month)}-${two(time.day)}T${two(hour)}:${two(minute)}`;
+  const named = tzid === null ? null : parseLocal(text, tzid);
+  if (named !== null) return named;
+  const described = tzid === null ? undefined : zones.get(tzid);
+  if (!described) return parseLocal(text, zone);
+  const there = time.clone();
+  there.zone = described;
+  return there.toUnixTime() * 1000;
 }

@@ -1,4 +1,4 @@
-import Ajv, { type ErrorObject } from 'ajv';
+import { Validator, type OutputUnit, type Schema } from '@cfworker/json-schema';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Formula, StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
@@ -38,7 +38,8 @@ export function writeFormulaJson(name: string, formula: Formula, book: Ingredien
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
-const validate = new Ajv({ allErrors: true }).compile<FormulaFile>(FORMULA_SCHEMA);
+// One that writes no code of its own: the pages' security policy lets none run.
+const validator = new Validator(FORMULA_SCHEMA as unknown as Schema, '7', false);
 
 /** Reads a formula file; every fault with its line. */
 export function readFormulaJson(text: string): ReadFormula {
@@ -50,7 +51,7 @@ export function readFormulaJson(text: string): ReadFormula {
     const what = broken ? printParseErrorCode(broken.error) : 'nothing in it';
     return NO_FORMULA(`This is no JSON: ${spaced(what)}.`, line);
   }
-  const file: unknown = JSON.parse(text);
+  const given: unknown = JSON.parse(text);
   const lineOf = (path: string): number => {
     const steps = path
       .split('/')
@@ -58,13 +59,15 @@ export function readFormulaJson(text: string): ReadFormula {
       .map((step) => (/^\d+$/.test(step) ? Number(step) : step));
     return lineAt(text, findNodeAtLocation(tree, steps)?.offset ?? 0);
   };
-  if (!validate(file)) {
-    const faults = (validate.errors ?? []).map((error) => ({
-      line: lineOf(error.instancePath),
-      message: sentence(error),
-    }));
+  const { valid, errors: broke } = validator.validate(given);
+  if (!valid) {
+    const faults = broke.flatMap((error) => {
+      const message = sentence(error);
+      return message === null ? [] : [{ line: lineOf(error.instanceLocation), message }];
+    });
     return { ...NO_FORMULA(''), faults: once(faults) };
   }
+  const file = given as FormulaFile;
   const rows = file.stages.flatMap(({ kind, lines }) =>
     lines.map(({ ingredient, percent, approximate, uncounted, note }) => ({
       stage: kind,
@@ -75,18 +78,41 @@ export function readFormulaJson(text: string): ReadFormula {
   return { name: file.name, draft: draftOfRows(rows, celsius === null ? '' : String(celsius)), faults: [] };
 }
 
-/** What a rule of the schema says to a baker. */
-function sentence({ instancePath, keyword, params, message }: ErrorObject): string {
-  const where = instancePath.split('/').at(-1) ?? '';
+/** What a broken rule of the schema says to a baker; null where the rule is only that of a part below is broken. */
+function sentence({ instanceLocation, keyword, keywordLocation, error }: OutputUnit): string | null {
+  const where = instanceLocation.split('/').slice(1).at(-1) ?? '';
   const what = where === '' ? 'The file' : `“${where}”`;
-  const given = params as Record<string, unknown>;
-  if (keyword === 'required') return `“${String(given.missingProperty)}” is missing.`;
-  if (keyword === 'additionalProperties') return `“${String(given.additionalProperty)}” is not known here.`;
+  const rule = ruleAt(keywordLocation);
+  const [, named = ''] = /"([^"]+)"/.exec(error) ?? [];
+  if (keyword === 'properties' || keyword === 'items' || keyword === 'false') return null;
+  if (keyword === 'required') return `“${named}” is missing.`;
+  if (keyword === 'additionalProperties') {
+    const known = ruleAt(keywordLocation.replace(/additionalProperties$/, 'properties')) as object;
+    return named in known ? null : `“${named}” is not known here.`;
+  }
   if (keyword === 'const') return `${what} must be ${FORMULA_FORMAT}.`;
-  if (keyword === 'enum') return `${what} must be one of ${(given.allowedValues as string[]).join(', ')}.`;
-  if (keyword === 'type') return `${what} must be a ${[given.type].flat().join(' or ')}.`;
-  return `${what} ${message ?? 'is not right'}.`;
+  if (keyword === 'enum') return `${what} must be one of ${(rule as string[]).join(', ')}.`;
+  if (keyword === 'type') return `${what} must be a ${[rule].flat().join(' or ')}.`;
+  return `${what} ${LIMITS[keyword]?.(String(rule)) ?? 'is not right'}.`;
 }
+
+/** What a limit of the schema asks for. */
+const LIMITS: Record<string, (rule: string) => string> = {
+  minimum: (rule) => `must be ${rule} or more`,
+  exclusiveMinimum: (rule) => `must be more than ${rule}`,
+  maximum: (rule) => `must be ${rule} or less`,
+  minLength: (rule) => `must have ${rule} characters or more`,
+  maxLength: (rule) => `must have ${rule} characters or fewer`,
+  minItems: (rule) => `must have ${rule} or more in it`,
+  maxItems: (rule) => `must have ${rule} or fewer in it`,
+};
+
+/** The part of the schema that a location names: `#/properties/name/minLength`. */
+const ruleAt = (location: string): unknown =>
+  location
+    .split('/')
+    .slice(1)
+    .reduce<unknown>((part, step) => (part as Record<string, unknown> | undefined)?.[step], FORMULA_SCHEMA);
 
 const once = (faults: LineFault[]) =>
   faults

@@ -2,51 +2,78 @@ import { hash, verify } from '@node-rs/argon2';
 import type { Pool } from 'mysql2/promise';
 import type { Person } from '@/core/floor/board';
 import { rowsOf, write } from '../db/rows';
+import { anyPinOn, countGuess, pinOn, wasRight } from './guesses';
+import { secrets } from './secrets';
 
-/** Wrong PINs in a row that are free; each one after doubles the wait. */
-const FREE_TRIES = 5;
-const FIRST_WAIT_SECONDS = 10;
-const LONGEST_WAIT_SECONDS = 600;
-/** Wrong PINs older than this are forgotten. */
-const MEMORY_SECONDS = 3600;
+/** The library's number of Argon2id; its own enum is not for code that is compiled file by file. */
+const ARGON2ID = 2;
+/**
+ * Argon2id with what the OWASP password storage cheat sheet asks for at the least: 19 MiB, two passes, one lane. Written
+ * down, so that another version of the library changes nothing. Hashes carry their own settings.
+ */
+const ARGON2 = { algorithm: ARGON2ID, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
-/** Argon2id with the library's own (OWASP) settings. */
+const pepper = () => Buffer.from(secrets().pepper);
+
+/** The hash of a PIN, salted, and peppered with what lies outside the database. */
 export function hashPin(pin: string): Promise<string> {
-  return hash(pin);
+  return hash(pin, { ...ARGON2, secret: pepper() });
 }
 
-/** Seconds to wait after `wrong` wrong PINs in a row; 0 while tries are free. */
-export function waitAfter(wrong: number): number {
-  if (wrong < FREE_TRIES) return 0;
-  return Math.min(LONGEST_WAIT_SECONDS, FIRST_WAIT_SECONDS * 2 ** (wrong - FREE_TRIES));
+/** Fewest digits of a PIN: who may change plan and people needs more. */
+export const fewestDigits = (role: Person['role']): number => (role === 'planner' ? 6 : 4);
+export const MOST_DIGITS = 8;
+
+/** What is wrong with a PIN for somebody of this role, in a sentence; null where nothing is. */
+export function pinFault(pin: string, role: Person['role']): string | null {
+  const fewest = fewestDigits(role);
+  if (/^\d+$/.test(pin) && pin.length >= fewest && pin.length <= MOST_DIGITS) return null;
+  return `A ${role}’s PIN has ${fewest} to ${MOST_DIGITS} digits.`;
 }
 
 export type SignIn = { person: Person } | { refusal: string };
 
-/** Checks a person's PIN. Wrong ones are counted per person, by the machine's clock, whoever types them. */
-export async function signIn(db: Pool, personId: number, pin: string): Promise<SignIn> {
-  const [found] = await rowsOf<Person & { pinHash: string }>(
+interface Found extends Person {
+  pinHash: string;
+  peppered: number;
+}
+
+/** True for the PIN of this hash; hashes from before the pepper are read without it. */
+const isRight = ({ pinHash, peppered }: Pick<Found, 'pinHash' | 'peppered'>, pin: string) =>
+  verify(pinHash, pin, peppered ? { secret: pepper() } : {});
+
+/** Checks a person's PIN on a tablet. Tries are counted there, by the machine's clock, before they are checked. */
+export async function signIn(db: Pool, tabletId: number, personId: number, pin: string): Promise<SignIn> {
+  const [found] = await rowsOf<Found>(
     db,
-    'SELECT id, name, role, team, pin_hash AS pinHash FROM person WHERE id = ? AND active',
+    `SELECT id, name, role, team, pin_hash AS pinHash, pin_peppered AS peppered FROM person
+     WHERE id = ? AND active`,
     [personId],
   );
   if (!found) return { refusal: 'Nobody of that name works here.' };
-  const { pinHash, ...person } = found;
-  const [tries] = await rowsOf<{ wrong: number; since: number | null }>(
-    db,
-    `SELECT COUNT(*) AS wrong, TIMESTAMPDIFF(SECOND, MAX(at), UTC_TIMESTAMP(3)) AS since
-     FROM wrong_pin WHERE person_id = ? AND at > UTC_TIMESTAMP(3) - INTERVAL ? SECOND`,
-    [personId, MEMORY_SECONDS],
-  );
-  const left = waitAfter(tries?.wrong ?? 0) - (tries?.since ?? 0);
-  if (left > 0) return { refusal: `Too many wrong PINs. Try again in ${left} s, or ask a planner.` };
-  // Counted before it is checked, so that a thousand tries at once do not get past the count.
-  const { id } = await write(db, 'INSERT INTO wrong_pin (person_id, at) VALUES (?, UTC_TIMESTAMP(3))', [
-    personId,
-  ]);
-  if (!(await verify(pinHash, pin))) {
-    return { refusal: `That is not ${person.name}’s PIN.` };
-  }
-  await write(db, 'DELETE FROM wrong_pin WHERE person_id = ? AND id <= ?', [personId, id]);
+  const [own, shared] = [pinOn(tabletId, personId), anyPinOn(tabletId)];
+  const wait = await countGuess(db, [own, shared]);
+  if (wait > 0) return { refusal: `Too many wrong PINs. Try again in ${wait} s, or ask a planner.` };
+  const { pinHash, peppered, ...person } = found;
+  if (!(await isRight(found, pin))) return { refusal: `That is not ${person.name}’s PIN.` };
+  await wasRight(db, own, shared);
+  if (!peppered)
+    await write(db, 'UPDATE person SET pin_hash = ?, pin_peppered = TRUE WHERE id = ? AND pin_hash = ?', [
+      ...[await hashPin(pin), personId, pinHash],
+    ]);
   return { person };
+}
+
+/** True where `pin` is the PIN that somebody has now. */
+export async function knowsPin(
+  db: Parameters<typeof rowsOf>[0],
+  personId: number,
+  pin: string,
+): Promise<boolean> {
+  const [found] = await rowsOf<Pick<Found, 'pinHash' | 'peppered'>>(
+    db,
+    'SELECT pin_hash AS pinHash, pin_peppered AS peppered FROM person WHERE id = ?',
+    [personId],
+  );
+  return found !== undefined && (await isRight(found, pin));
 }

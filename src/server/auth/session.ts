@@ -1,73 +1,103 @@
-import { getIronSession, type SessionOptions } from 'iron-session';
-import { cookies } from 'next/headers';
 import type { Person } from '@/core/floor/board';
 import { resting } from '@/core/floor/rights';
 import { pool } from '../db/pool';
-import { rowsOf } from '../db/rows';
+import { rowsOf, write, type Db } from '../db/rows';
+import { log } from '../log';
+import { giveToken, takeToken, tokenIn } from './cookie';
+import { newToken, tokenHash } from './token';
 
-interface SessionData {
-  personId?: number;
-  /** The person's session number when it began; a planner who ends all sessions raises it. */
-  epoch?: number;
-  /** Nobody has touched the tablet for long: it shows, and records nothing until a PIN is given. */
-  resting?: boolean;
+/** Who is signed in, in which session, on which tablet. */
+export interface Here {
+  person: Person;
+  sessionId: number;
+  tabletId: number;
 }
 
+/** Hours after which a PIN is asked for again; a screen on the wall stays as long as it is on. */
 const HOURS = 14;
-let options: SessionOptions | null = null;
+/** How exactly it is known when a session was last seen, s. */
+const SEEN_SECONDS = 60;
 
-async function sessionOptions(): Promise<SessionOptions> {
-  if (options) return options;
-  const [row] = await rowsOf<{ value: string }>(pool(), 'SELECT value FROM secret WHERE name = ?', [
-    'session',
-  ]);
-  if (!row) throw new Error('The database has no session secret; run the migrations.');
-  // The demo and a bakery's own network speak plain HTTP on loopback; behind HTTPS the proxy sets Secure.
-  const cookieOptions = {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: process.env.HEFETEIG_HTTPS === '1',
-  } as const;
-  options = { cookieName: 'hefeteig', password: row.value, ttl: HOURS * 3600, cookieOptions };
-  return options;
-}
+/** A session that counts. */
+const OPEN = `session.ended_at IS NULL AND person.active AND tablet.removed_at IS NULL
+  AND session.seen_at > UTC_TIMESTAMP(3) - INTERVAL ${HOURS} HOUR
+  AND (person.role = 'viewer' OR session.began_at > UTC_TIMESTAMP(3) - INTERVAL ${HOURS} HOUR)`;
+const JOINED = `session JOIN person ON person.id = session.person_id JOIN tablet ON tablet.id = session.tablet_id`;
 
-async function session() {
-  return getIronSession<SessionData>(await cookies(), await sessionOptions());
-}
-
-/** Who is signed in here, or null. Asked by every page, action and route. */
-export async function signedIn(): Promise<Person | null> {
-  const { personId, epoch = 0, resting: rests } = await session();
-  if (personId === undefined) return null;
-  const [person] = await rowsOf<Person>(
+/** Who is here, or null. Asked by every page and route. */
+export async function whoIsHere(): Promise<Here | null> {
+  const token = await tokenIn('session');
+  if (token === null) return null;
+  const [row] = await rowsOf<Person & { sessionId: number; tabletId: number; rests: number; stale: number }>(
     pool(),
-    'SELECT id, name, role, team FROM person WHERE id = ? AND active AND session_epoch = ?',
-    [personId, epoch],
+    `SELECT person.id, person.name, person.role, person.team, session.id AS sessionId, tablet.id AS tabletId,
+       session.resting AS rests, session.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_SECONDS} SECOND AS stale
+     FROM ${JOINED} WHERE session.token_hash = ? AND ${OPEN}`,
+    [tokenHash(token)],
   );
-  return person ? (rests ? resting(person) : person) : null;
+  if (!row) return null;
+  const { sessionId, tabletId, rests, stale, ...person } = row;
+  // A database that takes nothing for a while still shows its pages.
+  if (stale) touch(sessionId).catch((error: unknown) => log.warn({ err: error }, 'session not touched'));
+  return { person: rests ? resting(person) : person, sessionId, tabletId };
 }
 
-export async function beginSession(personId: number): Promise<void> {
-  const current = await session();
-  const [row] = await rowsOf<{ epoch: number }>(
+async function touch(sessionId: number): Promise<void> {
+  await write(pool(), 'UPDATE session SET seen_at = UTC_TIMESTAMP(3) WHERE id = ?', [sessionId]);
+}
+
+/** Which of these sessions still count. */
+export async function openSessions(db: Db, ids: readonly number[]): Promise<Set<number>> {
+  if (ids.length === 0) return new Set();
+  const rows = await rowsOf<{ id: number }>(
+    db,
+    `SELECT session.id FROM ${JOINED} WHERE session.id IN (?) AND ${OPEN}`,
+    [ids],
+  );
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** Begins a session of somebody who has given their PIN; the one that was open in this browser ends. */
+export async function beginSession(personId: number, tabletId: number): Promise<number> {
+  const before = await tokenIn('session');
+  if (before !== null) await endByToken(before);
+  const token = newToken();
+  const { id } = await write(
     pool(),
-    'SELECT session_epoch AS epoch FROM person WHERE id = ?',
-    [personId],
+    `INSERT INTO session (token_hash, person_id, tablet_id, began_at, seen_at)
+     VALUES (?, ?, ?, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))`,
+    [tokenHash(token), personId, tabletId],
   );
-  current.personId = personId;
-  current.epoch = row?.epoch ?? 0;
-  current.resting = false;
-  await current.save();
+  await giveToken('session', token);
+  return id;
 }
 
-/** From now on this device only shows. */
-export async function restSession(): Promise<void> {
-  const current = await session();
-  current.resting = true;
-  await current.save();
+/** From now on this session only shows. */
+export async function restSession(sessionId: number): Promise<void> {
+  await write(pool(), 'UPDATE session SET resting = TRUE WHERE id = ?', [sessionId]);
 }
 
+/** Ends the session of this browser. */
 export async function endSession(): Promise<void> {
-  (await session()).destroy();
+  const token = await tokenIn('session');
+  if (token !== null) await endByToken(token);
+  await takeToken('session');
+}
+
+async function endByToken(token: string): Promise<void> {
+  await write(
+    pool(),
+    'UPDATE session SET ended_at = UTC_TIMESTAMP(3) WHERE token_hash = ? AND ended_at IS NULL',
+    [tokenHash(token)],
+  );
+}
+
+/** Ends all sessions of somebody, but for one where it is named. Returns how many. */
+export async function endSessionsOf(db: Db, personId: number, but: number | null = null): Promise<number> {
+  const { touched } = await write(
+    db,
+    `UPDATE session SET ended_at = UTC_TIMESTAMP(3) WHERE person_id = ? AND ended_at IS NULL AND NOT id <=> ?`,
+    [personId, but],
+  );
+  return touched;
 }

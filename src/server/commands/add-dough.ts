@@ -1,16 +1,16 @@
 import Joi from 'joi';
-import type { PoolConnection } from 'mysql2/promise';
 import { doughKg } from '@/core/route/expand';
 import { canShareDough } from '@/core/route/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
-import { rowsOf, write } from '../db/rows';
+import { rowsOf, write, type Db } from '../db/rows';
 import { sizes } from '../queries/doughs';
 import { house, houseValues } from '../queries/house';
 import { currentProducts, type KnownProduct } from '../queries/products';
-import { command, Refusal, type CommandContext } from './command';
-import { placeDough, type NewDough } from './plan-dough';
-import { lockPlan } from './plan-version';
+import { searching } from '../searching';
+import { command, Refusal, StaleBasis, type CommandContext, type SearchContext } from './command';
+import { findPlace, takePlace, type FoundPlace, type NewDough } from './plan-dough';
+import { lockBasis, lockPlan } from './plan-version';
 import { clientId, localTime, pieces } from './schemas';
 
 interface DoughInput {
@@ -50,7 +50,11 @@ const schema = Joi.object<DoughInput>({
 
 type Output = { product: KnownProduct; pieces: number; dueAt: number };
 
-async function readOutputs({ db, now }: CommandContext, input: DoughInput, zone: string): Promise<Output[]> {
+async function readOutputs(
+  { db, now }: Pick<SearchContext, 'db' | 'now'>,
+  input: DoughInput,
+  zone: string,
+): Promise<Output[]> {
   const products = await currentProducts(db);
   const daysAhead = (await houseValues(db))('plan_days_ahead');
   return input.outputs.map(({ productId, pieces, due }, i) => {
@@ -66,7 +70,7 @@ async function readOutputs({ db, now }: CommandContext, input: DoughInput, zone:
   });
 }
 
-async function refuseUnfit(db: PoolConnection, outputs: Output[]): Promise<void> {
+async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   const [first] = outputs;
   outputs.forEach(({ product }, i) => {
     if (first && !canShareDough(first.product, product)) {
@@ -88,7 +92,7 @@ async function refuseUnfit(db: PoolConnection, outputs: Output[]): Promise<void>
 }
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
-async function refuseTwin({ db, now }: CommandContext, outputs: Output[]): Promise<void> {
+async function refuseTwin({ db, now }: Pick<SearchContext, 'db' | 'now'>, outputs: Output[]): Promise<void> {
   const rows = await rowsOf<{ name: string; by: string; at: Date; outputs: string }>(
     db,
     `SELECT d.name, p.name AS \`by\`, d.created_at AS at,
@@ -112,58 +116,97 @@ async function refuseTwin({ db, now }: CommandContext, outputs: Output[]): Promi
   );
 }
 
+/** Numbers of a dough and its outputs while its place is looked for, above all that are given out. */
+const PROVISIONAL = 4_000_000_000;
+
+/** The next free name of its kind: "Crescent 40". */
+async function nextName(db: Db, kind: string): Promise<string> {
+  const names = await rowsOf<{ name: string }>(db, 'SELECT name FROM dough WHERE name LIKE ?', [`${kind} %`]);
+  const nth = 1 + Math.max(0, ...names.map(({ name }) => Number(name.slice(kind.length + 1)) || 0));
+  return `${kind} ${nth}`;
+}
+
+async function provisional(db: Db, outputs: Output[]): Promise<NewDough> {
+  const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
+  const numbered = outputs.map((output, i) => ({ id: PROVISIONAL + i, ...output }));
+  return { id: PROVISIONAL, name, outputs: numbered };
+}
+
+/** Writes the dough down; returns its number and those that its outputs were given, by their provisional ones. */
 async function insertDough(
   { db, person, now }: CommandContext,
   client: string,
-  outputs: Output[],
-): Promise<NewDough> {
-  const kind = outputs[0]?.product.doughName ?? 'Dough';
-  const names = await rowsOf<{ name: string }>(db, 'SELECT name FROM dough WHERE name LIKE ?', [`${kind} %`]);
-  const nth = 1 + Math.max(0, ...names.map(({ name }) => Number(name.slice(kind.length + 1)) || 0));
-  const name = `${kind} ${nth}`;
+  { outputs }: NewDough,
+): Promise<{ id: number; name: string; outputIds: Map<number, number> }> {
+  const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
   const { id } = await write(
     db,
     'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
     [...[client, name, new Date(now), person.id]],
   );
-  const withIds: NewDough['outputs'] = [];
+  const outputIds = new Map<number, number>();
   for (const output of outputs) {
-    const { id: outputId } = await write(
+    const made = await write(
       db,
       'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
       [id, output.product.versionId, output.pieces, new Date(output.dueAt)],
     );
-    withIds.push({ id: outputId, ...output });
+    outputIds.set(output.id, made.id);
   }
-  return { id, name, outputs: withIds };
+  return { id, name, outputIds };
+}
+
+/** A step's key with the number that its output was given: "4000000000.1.bake" to "17.1.bake". */
+function keyOf(key: string, outputIds: ReadonlyMap<number, number>): string {
+  const cut = key.indexOf('.');
+  const given = cut < 0 ? undefined : outputIds.get(Number(key.slice(0, cut)));
+  return given === undefined ? key : `${given}${key.slice(cut)}`;
+}
+
+interface Found {
+  /** The same form was sent before: this is what it made. */
+  known?: { id: number; name: string };
+  dough?: NewDough;
+  place?: FoundPlace;
+}
+
+async function madeBefore(db: Db, client: string): Promise<{ id: number; name: string } | undefined> {
+  const [known] = await rowsOf<{ id: number; name: string }>(
+    db,
+    'SELECT id, name FROM dough WHERE client_id = ?',
+    [client],
+  );
+  return known;
 }
 
 /** Adds a dough and finds its place in the plan. The same client id again gives the dough it made. */
-export const addDough = command<DoughInput, { id: number; name: string }>({
+export const addDough = command<DoughInput, { id: number; name: string }, Found>({
   name: 'add-dough',
   schema,
-  roles: ['planner'],
   doughOf: (_, dough) => dough.id,
-  async run(context, input) {
-    const { db, person, now } = context;
-    await lockPlan(db);
-    const [known] = await rowsOf<{ id: number; name: string }>(
-      db,
-      'SELECT id, name FROM dough WHERE client_id = ?',
-      [input.clientId],
-    );
-    if (known) return known;
+  async search(context, input) {
+    const { db, now } = context;
+    const known = await madeBefore(db, input.clientId);
+    if (known) return { known };
     const { zone } = await house(db);
     const outputs = await readOutputs(context, input, zone);
     await refuseUnfit(db, outputs);
     if (!input.again) await refuseTwin(context, outputs);
-    const dough = await insertDough(context, input.clientId, outputs);
-    await placeDough(db, dough, {
-      now,
-      personId: person.id,
-      reason: `${dough.name} added`,
-      late: input.late ?? false,
+    return searching(context, async () => {
+      const dough = await provisional(db, outputs);
+      return { dough, place: await findPlace(db, dough, { now, late: input.late ?? false }) };
     });
-    return { id: dough.id, name: dough.name };
+  },
+  async run(context, input, { dough, place }) {
+    const { db, person, now } = context;
+    await lockPlan(db);
+    const known = await madeBefore(db, input.clientId);
+    if (known) return known;
+    if (!dough || !place) throw new StaleBasis();
+    await lockBasis(db, place.basis);
+    const { id, name, outputIds } = await insertDough(context, input.clientId, dough);
+    const steps = place.steps.map((step) => ({ ...step, key: keyOf(step.key, outputIds) }));
+    await takePlace(db, id, { ...place, steps }, { now, personId: person.id, reason: `${name} added` });
+    return { id, name };
   },
 });

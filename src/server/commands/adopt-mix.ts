@@ -17,7 +17,6 @@ export const adoptMix = command<
 >({
   name: 'adopt-mix',
   schema: Joi.object({ clientId, doughId }),
-  roles: ['planner', 'baker'],
   doughOf: (input) => input.doughId,
   async run(context, input) {
     // One at a time, and once for one tap: two tablets must not make the same version number.

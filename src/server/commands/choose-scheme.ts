@@ -4,9 +4,18 @@ import { doughById } from '../queries/doughs';
 import { currentProducts } from '../queries/products';
 import { doughsBehind } from '../queries/schemes-behind';
 import { currentSchemes } from '../queries/schemes';
-import { command, Refusal } from './command';
-import { lockPlan } from './plan-version';
-import { planOpenPart } from './plan-open-part';
+import { searching } from '../searching';
+import { command, Refusal, type SearchContext } from './command';
+import {
+  dropOtherSteps,
+  lockBasis,
+  lockPlan,
+  movePlan,
+  readBasis,
+  type Basis,
+  type Placed,
+} from './plan-version';
+import { findOpenPart } from './plan-open-part';
 import { newProductVersion } from './product-version';
 import { doughId } from './schemas';
 
@@ -24,7 +33,6 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
       .messages({ '*': 'Choose at least one product.' }),
     schemeId: Joi.number().integer().positive().required().messages({ '*': 'Choose a scheme.' }),
   }),
-  roles: ['planner'],
   doughOf: () => null,
   async run({ db, now }, { productIds, schemeId }) {
     await lockPlan(db);
@@ -44,46 +52,62 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
   },
 });
 
+interface Relaminated {
+  basis: Basis;
+  name: string;
+  to: string;
+  versions: Map<number, number>;
+  placed: Placed[];
+}
+
 /**
  * Lets a planned dough follow its products to the scheme they have today, as long as no butter is in it: its steps, their
  * times and its place in the plan.
  */
-export const relaminateDough = command<{ doughId: number }, { name: string }>({
+export const relaminateDough = command<{ doughId: number }, { name: string }, Relaminated>({
   name: 'relaminate-dough',
   schema: Joi.object({ doughId }),
-  roles: ['planner'],
   doughOf: (input) => input.doughId,
-  async run(context, input) {
-    const { db, now } = context;
-    await lockPlan(db);
-    const behind = (await doughsBehind(db, now)).find(({ id }) => id === input.doughId);
-    if (!behind) throw new Refusal('This dough is laminated as its products are today.', 'doughId');
-    if (behind.refused) throw new Refusal(behind.refused, 'doughId');
-    for (const { outputId, versionId } of behind.outputs) {
+  search: (context, { doughId: id }) => searching(context, () => relaminate(context, id)),
+  async run({ db, now, person }, { doughId: id }, { basis, name, to, versions, placed }) {
+    await lockBasis(db, basis, [id]);
+    const { refused } = await behindOf({ db, now }, id);
+    if (refused) throw new Refusal(refused, 'doughId');
+    for (const [outputId, versionId] of versions)
       await write(db, 'UPDATE dough_output SET product_version_id = ? WHERE id = ?', [versionId, outputId]);
-    }
-    const dough = await doughById(db, input.doughId, { unplanned: now });
-    if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
-    await planOpenPart(context, dough, {
-      reason: `${dough.name} laminated ${behind.to}`,
+    const version = await movePlan(db, placed, {
+      ...{ now, personId: person.id, reason: `${name} laminated ${to}` },
       // The dough has other steps from now on: earlier plans do not fit it any more.
       act: 'base',
-      nothing: `${dough.name} finds no place in the plan with the steps of ${behind.to}; it keeps ${behind.from}.`,
     });
-    await dropGone(
-      context.db,
-      dough.id,
-      dough.steps.map(({ key }) => key),
+    await dropOtherSteps(
+      db,
+      version,
+      id,
+      placed.map(({ key }) => key),
     );
-    return { name: dough.name };
+    return { name };
   },
 });
 
-/** Steps that the scheme no longer has leave the newest plan. */
-async function dropGone(db: Db, dough: number, keys: readonly string[]): Promise<void> {
-  await write(
-    db,
-    `DELETE FROM planned_step WHERE plan_version_id = (SELECT MAX(id) FROM plan_version) AND dough_id = ? AND step_key NOT IN (?)`,
-    [dough, keys],
+async function behindOf({ db, now }: { db: Db; now: number }, id: number) {
+  const behind = (await doughsBehind(db, now)).find((one) => one.id === id);
+  if (!behind) throw new Refusal('This dough is laminated as its products are today.', 'doughId');
+  return behind;
+}
+
+async function relaminate(context: SearchContext, id: number): Promise<Relaminated> {
+  const { db, now } = context;
+  const basis = await readBasis(db);
+  const { refused, outputs, from, to } = await behindOf(context, id);
+  if (refused) throw new Refusal(refused, 'doughId');
+  const versions = new Map(outputs.map(({ outputId, versionId }) => [outputId, versionId]));
+  const dough = await doughById(db, id, { unplanned: now, versions });
+  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  const placed = await findOpenPart(
+    context,
+    dough,
+    `${dough.name} finds no place in the plan with the steps of ${to}; it keeps ${from}.`,
   );
+  return { basis, name: dough.name, to, versions, placed };
 }

@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import type { PoolConnection } from 'mysql2/promise';
+import type { Pool, PoolConnection } from 'mysql2/promise';
 import type { Person } from '@/core/floor/board';
 
 /** What a refused command tells the person: a sentence, the field it belongs to, and what could be done instead. */
@@ -13,11 +13,30 @@ export class Refusal extends Error {
   }
 }
 
-export interface CommandContext {
-  db: PoolConnection;
+/** What was worked out no longer fits the plan that stands; it is worked out anew. */
+export class StaleBasis extends Error {}
+
+/** Who gives a command, and when. */
+interface Giver {
   person: Person;
   /** What the house's clock shows. */
   now: number;
+  /** The session it comes from; null where no page sent it. */
+  sessionId: number | null;
+}
+
+export interface CommandContext extends Giver {
+  db: PoolConnection;
+  /**
+   * Writes down that something of the house was changed: what, as it was, as it is now. Nothing is written where both are
+   * the same.
+   */
+  audit: (subject: string, was: object | null, becomes: object | null) => Promise<void>;
+}
+
+/** What a search has: connections, but no transaction, so that it holds nothing while it looks. */
+export interface SearchContext extends Giver {
+  db: Pool;
   /** Somebody who waits, and may be told how far it is or say that it is enough. */
   live?: Live;
 }
@@ -26,21 +45,31 @@ export interface CommandContext {
 export interface Live {
   /** The plan's points so far, and how many promises are late in it. */
   onBetter: (points: number, late: number) => void;
+  /** How many searches are before this one; 0 when it begins. */
+  onQueue: (before: number) => void;
   /** Ends the search with the best so far. */
   signal: AbortSignal;
 }
 
-/** One way to change something. `run` is inside a transaction; what it throws leaves nothing behind. */
-export interface Command<Input, Output> {
+/**
+ * One way to change something. `run` is inside a transaction; what it throws leaves nothing behind, and it may run more
+ * than once. What takes long goes into `search`, which reads and writes nothing down; `run` then checks what was found
+ * against the plan that stands, under its lock, and throws `StaleBasis` where it does not fit any more.
+ */
+export interface Command<Input, Output, Found = undefined> {
   name: string;
   schema: Joi.ObjectSchema<Input>;
-  roles: readonly Person['role'][];
-  run(context: CommandContext, input: Input): Promise<Output>;
+  search?(context: SearchContext, input: Input): Promise<Found>;
+  run(context: CommandContext, input: Input, found: Found): Promise<Output>;
   /** The dough that the change feed names. */
   doughOf(input: Input, output: Output): number | null;
+  /** The event of the floor that it recorded, if it did. */
+  eventOf?(output: Output): string | null;
 }
 
 /** Keeps a command's types together where it is written down. */
-export function command<Input, Output>(definition: Command<Input, Output>): Command<Input, Output> {
+export function command<Input, Output, Found = undefined>(
+  definition: Command<Input, Output, Found>,
+): Command<Input, Output, Found> {
   return definition;
 }

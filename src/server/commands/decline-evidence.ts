@@ -9,7 +9,6 @@ export const declineEvidence = command<{ evidenceId: number; declined: boolean }
     evidenceId: Joi.number().integer().positive().required().messages({ '*': 'Say which batch.' }),
     declined: Joi.boolean().required(),
   }),
-  roles: ['planner', 'baker'],
   doughOf: () => null,
   async run({ db, person, now }, { evidenceId, declined }) {
     const [known] = await rowsOf<{ id: number }>(db, 'SELECT id FROM evidence WHERE id = ?', [evidenceId]);

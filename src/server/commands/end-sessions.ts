@@ -1,18 +1,17 @@
 import Joi from 'joi';
-import { write } from '../db/rows';
-import { command, Refusal } from './command';
+import { endSessionsOf } from '../auth/session';
+import { command } from './command';
+import { nameOf } from './house/names';
 
 /** Ends all sessions of somebody, on every tablet: a lost one, or one that somebody forgot to leave. */
-export const endSessions = command<{ personId: number }, null>({
+export const endSessions = command<{ personId: number }, { ended: number }>({
   name: 'end-sessions',
   schema: Joi.object({ personId: Joi.number().integer().positive().required() }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, { personId }) {
-    const { touched } = await write(db, 'UPDATE person SET session_epoch = session_epoch + 1 WHERE id = ?', [
-      personId,
-    ]);
-    if (touched === 0) throw new Refusal('Nobody of that number works here.', 'personId');
-    return null;
+  async run({ db, audit }, { personId }) {
+    const name = await nameOf(db, personId);
+    const ended = await endSessionsOf(db, personId);
+    await audit(`sessions of ${name}`, { open: ended }, { open: 0 });
+    return { ended };
   },
 });

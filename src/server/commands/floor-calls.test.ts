@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
+import { openSession } from '../../../test-support/session';
 import { floorDough, type Person } from '@/core/floor/board';
 import { rowsOf } from '../db/rows';
 import { onChange, type News } from '../feed';
@@ -11,6 +12,7 @@ import { calls } from '../queries/calls';
 import { newestReadings } from '../queries/newest-readings';
 import { doughsDueFrom } from '../queries/doughs';
 import { lastWords } from '../queries/handovers';
+import { ringing } from '../queries/ringing';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -29,7 +31,8 @@ const called = async () => calls(house.pool, await now(), await newestReadings(h
 describe('a tap', () => {
   it('is told to all other screens with the news itself, and other changes without', async () => {
     const heard: News[] = [];
-    const stop = onChange((news) => heard.push(news));
+    const sessionId = await openSession(house.pool, jonas.id);
+    const stop = onChange({ sessionId, tell: (news) => heard.push(news), end: () => undefined });
     await expect.poll(() => heard.length).toBe(1);
     expect(heard[0]).toMatchObject({ events: [], calm: false });
     const id = randomUUID();
@@ -46,7 +49,7 @@ describe('a tap', () => {
     );
     await expect.poll(() => heard.length).toBe(2);
     expect(heard[1]).toMatchObject({ events: [{ id, text: 'warm', personId: jonas.id }], calm: true });
-    await ok(runCommand('take-alarm', jonas, { alarm: 'wash/3/8.1.bake' }));
+    await ok(runCommand('write-handover', jonas, { id: randomUUID(), words: 'The proofer is slow.' }));
     await expect.poll(() => heard.length).toBe(3);
     expect(heard[2]).toMatchObject({ events: [], calm: false });
     stop();
@@ -127,15 +130,30 @@ describe('a check that is not passed', () => {
   });
 });
 
+/** An alarm that rings now and that nobody has taken. */
+async function untaken(): Promise<string> {
+  const alarm = (await ringing(house.pool, await now())).find(({ takenBy }) => takenBy === null);
+  if (!alarm) throw new Error('Nothing rings in the demo.');
+  return alarm.id;
+}
+
 describe('alarms', () => {
   it('belong to whoever takes them first; the second is told who has them', async () => {
-    const alarm = 'preheat/3/8.1.bake';
+    const alarm = await untaken();
     await ok(runCommand('take-alarm', jonas, { alarm }));
     await ok(runCommand('take-alarm', jonas, { alarm }));
     expect((await refusal(runCommand('take-alarm', ida, { alarm }))).message).toContain(
       'Jonas sees to that already.',
     );
     expect((await called()).taken).toContainEqual(expect.objectContaining({ alarm, personId: jonas.id }));
+  });
+
+  it('are taken when they ring, and not before', async () => {
+    const quiet = 'preheat/3/8.1.bake';
+    expect((await ringing(house.pool, await now())).map(({ id }) => id)).not.toContain(quiet);
+    expect((await refusal(runCommand('take-alarm', jonas, { alarm: quiet }))).message).toBe(
+      'That alarm is not ringing.',
+    );
   });
 
   it('are refused when they are none', async () => {

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { linesOf } from '@/core/formula/formula';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@/core/formula/ingredient';
+import { json } from '../db/json';
 import { rowsOf, write } from '../db/rows';
 import { currentFormulas } from '../queries/formulas';
 import { command, Refusal } from './command';
@@ -53,16 +54,15 @@ const schema = Joi.object<Ingredient>({
 export const saveIngredient = command<Ingredient, { id: string }>({
   name: 'save-ingredient',
   schema,
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, { id: given, ...body }) {
+  async run({ db, audit }, { id: given, ...body }) {
     if (body.water + body.fat + body.sugar + body.salt + body.flour > 1 + 1e-9) {
       throw new Refusal('Water, fat, sugar, salt and flour together are more than the whole.', 'water');
     }
     const id = given || body.name.replace(/[^a-z0-9]+/g, '-').slice(0, 60);
-    const [twin] = await rowsOf<{ id: string; removed: number }>(
+    const [twin] = await rowsOf<{ id: string; removed: number; body: unknown }>(
       db,
-      'SELECT id, removed_at IS NOT NULL AS removed FROM ingredient WHERE name = ? OR id = ? ORDER BY id = ? DESC',
+      'SELECT id, removed_at IS NOT NULL AS removed, body FROM ingredient WHERE name = ? OR id = ? ORDER BY id = ? DESC',
       [body.name, id, id],
     );
     if (twin && twin.id !== given && !twin.removed) {
@@ -74,6 +74,8 @@ export const saveIngredient = command<Ingredient, { id: string }>({
        ON DUPLICATE KEY UPDATE name = VALUES(name), body = VALUES(body), removed_at = NULL`,
       [twin?.id ?? id, body.name, JSON.stringify(body)],
     );
+    const was = twin && !twin.removed ? json<Ingredient>(twin.body).allergens : null;
+    await audit(`allergens of ${body.name}`, was, body.allergens);
     return { id: twin?.id ?? id };
   },
 });
@@ -82,9 +84,8 @@ export const saveIngredient = command<Ingredient, { id: string }>({
 export const removeIngredient = command<{ id: string }, { id: string }>({
   name: 'remove-ingredient',
   schema: Joi.object({ id: Joi.string().max(60).required() }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db, now }, { id }) {
+  async run({ db, now, audit }, { id }) {
     const users = (await currentFormulas(db)).filter(({ formula }) =>
       linesOf(formula).some(({ ingredient }) => ingredient === id),
     );
@@ -99,6 +100,7 @@ export const removeIngredient = command<{ id: string }, { id: string }>({
       [new Date(now), id],
     );
     if (touched === 0) throw new Refusal('The house has no such ingredient.', 'id');
+    await audit(`ingredient ${id}`, { kept: true }, { kept: false });
     return { id };
   },
 });

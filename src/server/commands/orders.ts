@@ -1,10 +1,11 @@
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
-import { rowsOf, write } from '../db/rows';
+import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
+import { insertOnce, rowsOf, write } from '../db/rows';
 import { house } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
 import { clientId, localTime, pieces } from './schemas';
+import { calendarDay, instant } from './times';
 
 const customer = Joi.string().trim().min(1).max(80).required().messages({
   '*': 'Name the customer, in 80 characters at most.',
@@ -15,16 +16,13 @@ const productId = Joi.number()
   .required()
   .messages({ '*': 'Choose a product of the house.' });
 const id = Joi.number().integer().positive().required().messages({ '*': 'Name an order.' });
-const day = Joi.string()
-  .pattern(/^\d{4}-\d{2}-\d{2}$/)
-  .required()
-  .messages({ '*': 'Name a day, such as 2026-11-22.' });
+const day = calendarDay;
 const noneOrMore = Joi.number().integer().min(0).max(100_000).required().messages({
   '*': 'Pieces are a whole number from 0 (none that day) to 100,000.',
 });
 
 async function customerNamed(db: PoolConnection, name: string): Promise<number> {
-  await write(db, 'INSERT IGNORE INTO customer (name) VALUES (?)', [name]);
+  await insertOnce(db, 'customer', { name });
   const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM customer WHERE name = ?', [name]);
   return row?.id ?? 0;
 }
@@ -47,7 +45,7 @@ const single = { clientId, customer, productId, pieces, due: localTime };
 /** Orders are taken for so many days ahead; longer is a slip of the year. */
 const LONGEST_AHEAD = 366;
 
-async function addOne({ db, now }: CommandContext, input: OrderInput): Promise<void> {
+async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Promise<void> {
   const { zone } = await house(db);
   const dueAt = parseLocal(input.due, zone);
   if (dueAt === null) throw new Refusal('That day and time does not exist.', 'due');
@@ -56,21 +54,23 @@ async function addOne({ db, now }: CommandContext, input: OrderInput): Promise<v
     throw new Refusal('That is more than a year ahead.', 'due');
   await refuseUnknown(db, input.productId);
   // The same form sent twice is one order.
-  await write(
-    db,
-    'INSERT IGNORE INTO single_order (client_id, customer_id, product_id, due_at, pieces) VALUES (?, ?, ?, ?, ?)',
-    [
-      ...[input.clientId, await customerNamed(db, input.customer), input.productId],
-      ...[new Date(dueAt), input.pieces],
-    ],
-  );
+  const customer_id = await customerNamed(db, input.customer);
+  const added = await insertOnce(db, 'single_order', {
+    ...{ client_id: input.clientId, customer_id, product_id: input.productId },
+    ...{ due_at: new Date(dueAt), pieces: input.pieces },
+  });
+  const { customer: of, pieces: number } = input;
+  if (added)
+    await audit(`order of ${of}, ${dayTime(dueAt, zone)}`, null, {
+      product: input.productId,
+      pieces: number,
+    });
 }
 
 /** An order for one day. */
 export const addOrder = command<OrderInput, null>({
   name: 'add-order',
   schema: Joi.object(single),
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, input) {
     await addOne(context, input);
@@ -82,7 +82,6 @@ export const addOrder = command<OrderInput, null>({
 export const takeOrders = command<{ orders: OrderInput[] }, { taken: number }>({
   name: 'take-orders',
   schema: Joi.object({ orders: Joi.array().items(Joi.object(single)).min(1).max(1500).required() }),
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, { orders }) {
     for (const order of orders) await addOne(context, order);
@@ -94,17 +93,25 @@ export const takeOrders = command<{ orders: OrderInput[] }, { taken: number }>({
 export const changeOrder = command<{ id: number; pieces: number }, null>({
   name: 'change-order',
   schema: Joi.object({ id, pieces: noneOrMore }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db, now }, input) {
-    const { touched } = await write(
+  async run({ db, now, audit }, input) {
+    const [before] = await rowsOf<{ customer: string; product: string; pieces: number; cancelled: number }>(
+      db,
+      `SELECT customer.name AS customer, product.name AS product, pieces, cancelled_at IS NOT NULL AS cancelled
+       FROM single_order JOIN customer ON customer.id = customer_id JOIN product ON product.id = product_id
+       WHERE single_order.id = ? FOR UPDATE`,
+      [input.id],
+    );
+    if (!before) throw new Refusal('There is no such order.', 'id');
+    await write(
       db,
       input.pieces === 0
         ? 'UPDATE single_order SET cancelled_at = ? WHERE id = ?'
         : 'UPDATE single_order SET pieces = ?, cancelled_at = NULL WHERE id = ?',
       [input.pieces === 0 ? new Date(now) : input.pieces, input.id],
     );
-    if (touched === 0) throw new Refusal('There is no such order.', 'id');
+    const was = before.cancelled ? 0 : before.pieces;
+    await audit(`order of ${before.customer}: ${before.product}`, { pieces: was }, { pieces: input.pieces });
     return null;
   },
 });
@@ -134,13 +141,19 @@ export const saveStanding = command<StandingInput, null>({
       .required()
       .messages({ '*': 'Give a time of the day, such as 06:30.' }),
   }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, input) {
+  async run({ db, audit }, input) {
     await refuseUnknown(db, input.productId);
     const of = await customerNamed(db, input.customer);
+    const subject = `standing order of ${input.customer}: product ${input.productId} at ${clockOfDay(input.dueMinute)}`;
     for (const weekday of new Set(input.weekdays)) {
       const key = [of, input.productId, weekday, input.dueMinute];
+      const [before] = await rowsOf<{ pieces: number }>(
+        db,
+        'SELECT pieces FROM standing_order WHERE customer_id = ? AND product_id = ? AND weekday = ? AND due_minute = ?',
+        key,
+      );
+      await audit(subject, { weekday, pieces: before?.pieces ?? 0 }, { weekday, pieces: input.pieces });
       if (input.pieces === 0) {
         await write(
           db,
@@ -164,11 +177,20 @@ export const saveStanding = command<StandingInput, null>({
 export const changeStanding = command<{ id: number; day: string; pieces: number | null }, null>({
   name: 'change-standing',
   schema: Joi.object({ id, day, pieces: noneOrMore.allow(null) }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, input) {
-    const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM standing_order WHERE id = ?', [input.id]);
+  async run({ db, audit }, input) {
+    const [row] = await rowsOf<{ id: number; pieces: number | null }>(
+      db,
+      `SELECT o.id, c.pieces FROM standing_order o
+       LEFT JOIN standing_change c ON c.standing_order_id = o.id AND c.day = ? WHERE o.id = ?`,
+      [input.day, input.id],
+    );
     if (!row) throw new Refusal('There is no such standing order.', 'id');
+    await audit(
+      `standing order ${input.id} on ${input.day}`,
+      { pieces: row.pieces },
+      { pieces: input.pieces },
+    );
     if (input.pieces === null) {
       await write(db, 'DELETE FROM standing_change WHERE standing_order_id = ? AND day = ?', [
         ...[input.id, input.day],
@@ -193,9 +215,17 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
     closed: Joi.boolean().required(),
     note: Joi.string().trim().allow('').max(120).default(''),
   }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, input) {
+  async run({ db, audit }, input) {
+    const [before] = await rowsOf<{ note: string }>(db, 'SELECT note FROM closed_day WHERE day = ?', [
+      input.day,
+    ]);
+    const is = input.closed ? { closed: true, note: input.note } : { closed: false };
+    await audit(
+      `closed day ${input.day}`,
+      before ? { closed: true, note: before.note } : { closed: false },
+      is,
+    );
     if (input.closed) {
       await write(
         db,
@@ -206,9 +236,6 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
     return null;
   },
 });
-
-/** Latest time that the database can hold, ms: the end of the year 9999. */
-const LATEST = Date.UTC(9999, 11, 31);
 
 /** Pieces that went into the freezer, or came out of it (below 0); `forDue`: for orders of that time, ms, which is to come. */
 export const moveFrozen = command<
@@ -226,11 +253,10 @@ export const moveFrozen = command<
       .required()
       .messages({ '*': 'How many pieces went in, or came out (−24)?' }),
     note: Joi.string().trim().allow('').max(200).default(''),
-    forDue: Joi.number().integer().min(0).max(LATEST).allow(null).default(null).messages({
+    forDue: instant.allow(null).default(null).messages({
       '*': 'For which order are they? Name the time at which it is due.',
     }),
   }),
-  roles: ['planner', 'baker'],
   doughOf: () => null,
   async run({ db, now }, input) {
     await refuseUnknown(db, input.productId);

@@ -1,8 +1,7 @@
 import Joi from 'joi';
-import type { PoolConnection } from 'mysql2/promise';
 import { dayTime } from '@/core/time/local';
-import { rowsOf } from '../db/rows';
-import { newestPlan } from '../queries/doughs';
+import { rowsOf, type Db } from '../db/rows';
+import { newestPlan } from '../queries/planned-steps';
 import { house } from '../queries/house';
 import { Refusal } from './command';
 
@@ -14,7 +13,7 @@ export const basis = Joi.number()
   .messages({ '*': 'The page lost the number of its plan; load it again.' });
 
 /** Refuses what was made for a plan that is no longer the newest, and says what has happened to it since. */
-export async function refuseOldBasis(db: PoolConnection, seen: number): Promise<void> {
+export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
   const newest = await newestPlan(db);
   if (newest === seen) return;
   const since = await rowsOf<{ reason: string; name: string; at: Date }>(

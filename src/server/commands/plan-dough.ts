@@ -1,4 +1,4 @@
-import type { PoolConnection } from 'mysql2/promise';
+import type { Pool, PoolConnection } from 'mysql2/promise';
 import type { Times } from '@/core/planning/problem';
 import type { Solution } from '@/core/planning/solve';
 import { quickestWay } from '@/core/route/earliest';
@@ -14,24 +14,32 @@ import { today } from '../queries/places';
 import type { KnownProduct } from '../queries/products';
 import { Refusal } from './command';
 import { doughFrame } from './planning-frame';
-import { movePlan, type Making } from './plan-version';
+import { movePlan, readBasis, type Basis, type Making } from './plan-version';
 
-/** A dough that has its rows, but no place in the plan yet. */
+/** A dough that has no place in the plan yet; its numbers may be provisional. */
 export interface NewDough {
   id: number;
   name: string;
   outputs: { id: number; product: KnownProduct; pieces: number; dueAt: number }[];
 }
 
+/** A place for a dough's steps, and the plan version amid which it was found. */
+export interface FoundPlace {
+  basis: Basis;
+  steps: { key: string; start: number; end: number }[];
+}
+
 /**
- * Gives a dough its place amid all others, which keep theirs, and writes a new plan version. Refuses, with the step
- * that makes it impossible and the earliest time that works, where a promise cannot be kept.
+ * Finds a place for a dough amid all others, which keep theirs. Writes nothing, and holds nothing while it looks.
+ *
+ * @throws {Refusal} with the step that makes it impossible and the earliest time that works, where a promise cannot be kept
  */
-export async function placeDough(
-  db: PoolConnection,
+export async function findPlace(
+  db: Pool,
   dough: NewDough,
-  { now, personId, reason, late = false }: { now: number; personId: number; reason: string; late?: boolean },
-): Promise<number> {
+  { now, late = false }: { now: number; late?: boolean },
+): Promise<FoundPlace> {
+  const basis = await readBasis(db);
   const { zone, origin, minute, frame, standing } = await doughFrame(db, dough, { now, from: now });
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
   const base = expandDough(dough.outputs, takes);
@@ -60,7 +68,23 @@ export async function placeDough(
     if (lateNth !== null)
       throw tooLate(dough, expanded, lateNth, { now, origin, zone: zone, soonest: times });
   }
-  return writePlan(db, dough.id, expanded, times, { origin, now, personId, reason });
+  const found = times;
+  const steps = expanded.steps.map(({ key }) => {
+    const [start, end] = found[taskId(dough.id, key)] ?? [0, 0];
+    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+  });
+  return { basis, steps };
+}
+
+/** Writes a place that was found into the plan as a new version. */
+export function takePlace(
+  db: PoolConnection,
+  doughId: number,
+  { steps }: FoundPlace,
+  made: Pick<Making, 'now' | 'personId' | 'reason'>,
+): Promise<number> {
+  const placed = steps.map((step) => ({ ...step, doughId }));
+  return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }
 
 /** Windows that move by less than this from one round to the next have settled, minutes; rounds at most. */
@@ -184,18 +208,4 @@ function heldUp(
     b.start > a.start ? b : a,
   );
   return `hands and machines for “${label.toLowerCase()}” are not free before ${dayTime(origin + start * MINUTE, zone)}`;
-}
-
-async function writePlan(
-  db: PoolConnection,
-  doughId: number,
-  { steps }: Pick<ExpandedDough, 'steps'>,
-  times: Times,
-  { origin, ...made }: Making & { origin: number },
-): Promise<number> {
-  const placed = steps.map(({ key }) => {
-    const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
-    return { doughId, key, start: origin + start * MINUTE, end: origin + end * MINUTE };
-  });
-  return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }

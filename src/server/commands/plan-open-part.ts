@@ -4,19 +4,21 @@ import { planProblem, taskId } from '@/core/route/problem';
 import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
 import { houseValues } from '../queries/house';
-import { Refusal, type CommandContext } from './command';
-import { movePlan, type Making } from './plan-version';
+import { Refusal, type SearchContext } from './command';
+import type { Placed } from './plan-version';
 import { doughFrame } from './planning-frame';
 
 /**
- * Plans what is left of a dough anew, amid all others, which keep their places. Late is better than wrong: promises are
- * kept where they can be. `nothing` is said where it finds no place at all.
+ * Finds other times for what is left of a dough, amid all others, which keep their places. Late is better than wrong:
+ * promises are kept where they can be. Writes nothing.
+ *
+ * @throws {Refusal} with the words of `nothing`, where it finds no place at all
  */
-export async function planOpenPart(
-  { db, now, person }: CommandContext,
+export async function findOpenPart(
+  { db, now }: Pick<SearchContext, 'db' | 'now'>,
   dough: BoardDough,
-  { reason, nothing, act = 'plan' }: { reason: string; nothing: string; act?: NonNullable<Making['act']> },
-): Promise<void> {
+  nothing: string,
+): Promise<Placed[]> {
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
   const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
@@ -31,9 +33,8 @@ export async function planOpenPart(
   const solution = await planInThread(problem, { seconds: (await houseValues(db))('plan_seconds') });
   if (solution?.plan.status !== 'feasible') throw new Refusal(nothing, 'doughId');
   const { times } = solution.plan;
-  const moved = expanded.steps.map(({ key }) => {
+  return expanded.steps.map(({ key }) => {
     const [start, end] = times[taskId(dough.id, key)] ?? [0, 0];
     return { doughId: dough.id, key, start: origin + start * MINUTE, end: origin + end * MINUTE };
   });
-  await movePlan(db, moved, { now, personId: person.id, reason, act });
 }

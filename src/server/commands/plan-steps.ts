@@ -9,10 +9,12 @@ import type { WholePlan } from '@/core/floor/whole-plan';
 import { houseValues } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
 import { holdsWindows, replan, type Replanned } from '../replan';
-import { command, Refusal, type CommandContext } from './command';
+import { searching } from '../searching';
+import { command, Refusal, type SearchContext } from './command';
 import { basis, refuseOldBasis } from './plan-basis';
-import { lockPlan, movePlan, type Placed } from './plan-version';
+import { lockBasis, lockPlan, movePlan, readBasis, type Basis, type Placed } from './plan-version';
 import { doughId } from './schemas';
+import { instant } from './times';
 
 const stepKey = Joi.string().max(80).required().messages({ '*': 'Name a step of the plan.' });
 
@@ -25,36 +27,52 @@ interface Move {
   basis: number;
 }
 
+interface Moved {
+  seen: Basis;
+  label: string;
+  dough: string;
+  placed: Placed[];
+  /** When it starts then, epoch ms. */
+  start: number;
+  zone: string;
+}
+
 /** Fixes a step at another time; its dough follows, and the others make way where they must. */
-export const moveStep = command<Move, { label: string; moved: number; start: number }>({
+export const moveStep = command<Move, { label: string; moved: number; start: number }, Moved>({
   name: 'move-step',
   schema: Joi.object({
     doughId,
     key: stepKey,
-    start: Joi.number().integer().positive().required().messages({ '*': 'When should it start?' }),
+    start: instant.required().messages({ '*': 'When should it start?' }),
     whole: Joi.boolean().default(false),
     basis,
   }),
-  roles: ['planner'],
   doughOf: (input) => input.doughId,
-  async run(context, input) {
-    const { db, now, person } = context;
-    await lockPlan(db);
+  async search(context, input) {
+    const { db, now } = context;
+    const seen = await readBasis(db);
     await refuseOldBasis(db, input.basis);
     const whole = await readWholePlan(db, now);
     const { id, label, dough } = openStep(whole, input);
-    const start = Math.round((input.start - whole.origin) / MINUTE);
+    const { origin, zone } = whole;
+    const start = Math.round((input.start - origin) / MINUTE);
     const { placed, at } = await placedBy(context, whole, { task: id, start, whole: input.whole });
-    const { zone, origin } = whole;
+    return { seen, label, dough, placed, start: origin + at * MINUTE, zone };
+  },
+  async run({ db, now, person }, input, { seen, label, dough, placed, start, zone }) {
+    await lockPlan(db);
+    await refuseOldBasis(db, input.basis);
+    await lockBasis(
+      db,
+      seen,
+      placed.map((one) => one.doughId),
+    );
     await movePlan(
       db,
       placed.map((p) => (p.doughId === input.doughId && p.key === input.key ? { ...p, pinned: true } : p)),
-      {
-        ...{ now, personId: person.id },
-        reason: `${dough}: ${label} to ${dayTime(origin + at * MINUTE, zone)}`,
-      },
+      { now, personId: person.id, reason: `${dough}: ${label} to ${dayTime(start, zone)}` },
     );
-    return { label, moved: placed.length, start: origin + at * MINUTE };
+    return { label, moved: placed.length, start };
   },
 });
 
@@ -69,10 +87,11 @@ function openStep({ doughs, problem }: WholePlan, { doughId: of, key }: Pick<Mov
 
 /** Times for a pinned step: as they were shown while it was dragged, or with others moved where it got in their way. */
 async function placedBy(
-  { db, now }: CommandContext,
+  context: SearchContext,
   whole: WholePlan,
   { task, start, whole: all }: { task: string; start: number; whole: boolean },
 ): Promise<{ placed: Placed[]; at: number }> {
+  const { db, now } = context;
   const { problem, present, hands, origin } = whole;
   const value = await houseValues(db);
   const supposed = new WhatIf(withoutPin(problem, task), present, hands, value('stay_cost')).move(
@@ -93,10 +112,12 @@ async function placedBy(
     }
     return { placed: placedOf(body), at: supposed.start };
   }
-  const replanned = await replan(db, now, {
-    seconds: value('plan_seconds'),
-    change: (wanted) => withPin(wanted, { task, start: supposed.start }),
-  });
+  const replanned = await searching(context, () =>
+    replan(db, now, {
+      seconds: value('plan_seconds'),
+      change: (wanted) => withPin(wanted, { task, start: supposed.start }),
+    }),
+  );
   return { placed: placedOf(planOf(replanned)), at: supposed.start };
 }
 
@@ -112,8 +133,6 @@ function splitId(id: string): [doughId: number, key: string] {
 /** The plan of a replanning, or a refusal in a sentence. */
 export function planOf(replanned: Replanned): ProposalBody {
   if (replanned.kind === 'plan') return replanned.body;
-  if (replanned.kind === 'lost')
-    throw new Refusal('The planner was interrupted; nothing was changed. Try once more.');
   const { conflict, whole } = replanned;
   const labels = conflict.slice(0, 4).flatMap((id) => {
     const [of, key] = splitId(id);
@@ -139,7 +158,6 @@ export function placedOf({ times }: Pick<ProposalBody, 'times'>): Placed[] {
 export const pinStep = command<Omit<Move, 'start' | 'whole'> & { pinned: boolean }, { label: string }>({
   name: 'pin-step',
   schema: Joi.object({ doughId, key: stepKey, pinned: Joi.boolean().required(), basis }),
-  roles: ['planner'],
   doughOf: (input) => input.doughId,
   async run({ db, now, person }, input) {
     await lockPlan(db);

@@ -1,11 +1,47 @@
 import type { PoolConnection } from 'mysql2/promise';
 import type { PlanVersion } from '@/core/floor/plan-history';
-import { rowsOf, write, type SqlValue } from '../db/rows';
-import { newestPlan } from '../queries/doughs';
+import { rowsOf, write, type Db } from '../db/rows';
+import { newestPlan, stepsInPlan, type PlannedStep } from '../queries/planned-steps';
+import { StaleBasis } from './command';
 
 /** Lets one planner act at a time: holds the bakery's row until the transaction ends. */
 export async function lockPlan(db: PoolConnection): Promise<void> {
   await rowsOf(db, 'SELECT id FROM house WHERE id = 1 FOR UPDATE');
+}
+
+/** What a search started from: the plan version that stood, and how far the house was. */
+export interface Basis {
+  plan: number;
+  change: number;
+}
+
+/** What a search starts from; read before anything else that it reads. */
+export async function readBasis(db: Db): Promise<Basis> {
+  const [row] = await rowsOf<{ newest: number }>(db, 'SELECT newest FROM feed_number');
+  return { plan: await newestPlan(db), change: row?.newest ?? 0 };
+}
+
+/**
+ * Locks the plan for what was worked out from `basis`, and for these doughs.
+ *
+ * @throws {StaleBasis} where another version stands by now, or where a step of one of the doughs was begun, ended,
+ *   skipped or taken back since
+ */
+export async function lockBasis(
+  db: PoolConnection,
+  basis: Basis,
+  doughIds: readonly number[] = [],
+): Promise<void> {
+  await lockPlan(db);
+  if ((await newestPlan(db)) !== basis.plan) throw new StaleBasis();
+  if (doughIds.length === 0) return;
+  const since = await rowsOf(
+    db,
+    `SELECT event.id FROM change_feed JOIN floor_event event ON event.id = change_feed.event_id
+     WHERE change_feed.id > ? AND event.dough_id IN (?) AND event.kind IN ('start', 'finish', 'skip', 'undo') LIMIT 1`,
+    [basis.change, [...new Set(doughIds)]],
+  );
+  if (since.length > 0) throw new StaleBasis();
 }
 
 /** Who made a plan version, when and why. */
@@ -28,7 +64,12 @@ export interface Placed {
   pinned?: boolean;
 }
 
-/** Writes a new plan version: the last one, with these steps where they are now. */
+/**
+ * Writes a new plan version: the last one, with these steps where they are now. Only what really changes is written; all
+ * other times go on holding.
+ *
+ * @returns the number of the new version
+ */
 export async function movePlan(
   db: PoolConnection,
   placed: readonly Placed[],
@@ -44,33 +85,51 @@ export async function movePlan(
       ...[dough?.id ?? null, dough?.act ?? null],
     ],
   );
-  await write(
-    db,
-    `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at, pinned)
-     SELECT ?, dough_id, step_key, start_at, end_at, pinned FROM planned_step WHERE plan_version_id = ?`,
-    [id, before],
-  );
   await place(db, id, placed);
   return id;
 }
 
-/** Puts steps into a plan version that has the one before it already. */
+const nameOf = ({ doughId, key }: { doughId: number; key: string }) => `${doughId}/${key}`;
+
 async function place(db: PoolConnection, version: number, placed: readonly Placed[]): Promise<void> {
-  const row = ({ doughId, key, start, end, pinned = false }: Placed): SqlValue[] => {
-    return [version, doughId, key, new Date(start), new Date(end), pinned];
-  };
-  const [said, unsaid] = [true, false].map((is) =>
-    placed.filter(({ pinned }) => (pinned !== undefined) === is),
-  );
-  const put = async (rows: SqlValue[][], more: string) => {
-    if (rows.length === 0) return;
+  if (placed.length === 0) return;
+  const standing = await stepsInPlan(db, [...new Set(placed.map(({ doughId }) => doughId))]);
+  const known = new Map(standing.map((step) => [nameOf(step), step]));
+  const changed = placed.flatMap((one): PlannedStep[] => {
+    const was = known.get(nameOf(one));
+    const is = { ...one, pinned: one.pinned ?? was?.pinned ?? false };
+    const same = was?.start === is.start && was.end === is.end && was.pinned === is.pinned;
+    return same ? [] : [is];
+  });
+  const over = changed.filter((one) => known.has(nameOf(one)));
+  if (over.length > 0)
     await write(
       db,
-      `INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at, pinned) VALUES ?
-       ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at)${more}`,
-      [rows],
+      'UPDATE planned_step SET until_version = ? WHERE until_version IS NULL AND (dough_id, step_key) IN (?)',
+      [version, over.map(({ doughId, key }) => [doughId, key])],
     );
-  };
-  await put((unsaid ?? []).map(row), '');
-  await put((said ?? []).map(row), ', pinned = VALUES(pinned)');
+  if (changed.length > 0)
+    await write(
+      db,
+      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned) VALUES ?',
+      [
+        changed.map(({ doughId, key, start, end, pinned }) => [
+          ...[version, doughId, key, new Date(start), new Date(end), pinned],
+        ]),
+      ],
+    );
+}
+
+/** Takes steps that a dough no longer has out of the version that was just made. */
+export async function dropOtherSteps(
+  db: PoolConnection,
+  version: number,
+  doughId: number,
+  keys: readonly string[],
+): Promise<void> {
+  await write(
+    db,
+    'UPDATE planned_step SET until_version = ? WHERE until_version IS NULL AND dough_id = ? AND step_key NOT IN (?)',
+    [version, doughId, keys],
+  );
 }

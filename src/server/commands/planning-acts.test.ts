@@ -8,7 +8,8 @@ import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import { rowsOf, write } from '../db/rows';
 import { endPlanner } from '../planner';
-import { doughById, newestPlan } from '../queries/doughs';
+import { doughById } from '../queries/doughs';
+import { newestPlan } from '../queries/planned-steps';
 import { readWholePlan } from '../queries/whole-problem';
 import { runCommand } from './run';
 

@@ -1,8 +1,8 @@
-import type { PoolConnection } from 'mysql2/promise';
 import type { PlanningFrame, Standing } from '@/core/route/problem';
 import { taskId } from '@/core/route/problem';
 import type { BoardDough } from '@/core/floor/board';
 import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
+import type { Db } from '../db/rows';
 import { doughsDueFrom } from '../queries/doughs';
 import { house, means } from '../queries/house';
 
@@ -21,7 +21,7 @@ const DAYS = { back: 2, ahead: 3 };
 
 /** The frame for a dough: from the midnight before `from` until some days after its last promise. */
 export async function doughFrame(
-  db: PoolConnection,
+  db: Db,
   dough: { id: number; name: string; outputs: readonly { dueAt: number }[] },
   { now, from }: { now: number; from: number },
 ): Promise<DoughFrame> {

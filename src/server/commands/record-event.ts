@@ -3,19 +3,19 @@ import { floorDough, type BoardDough } from '@/core/floor/board';
 import { cooling } from '@/core/floor/cooling';
 import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
 import type { Lesson } from '@/core/floor/lesson';
-import { mayRecord } from '@/core/floor/rights';
+import { mayRecord, mayUndo } from '@/core/floor/rights';
 import { isHandsOn } from '@/core/floor/state';
-import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
-import { rowsOf, write, type Db } from '../db/rows';
+import { insertOnce, rowsOf, type Db } from '../db/rows';
 import { coolingRuleOf } from '../queries/calls';
 import { doughById } from '../queries/doughs';
 import { houseValues } from '../queries/house';
-import { command, Refusal } from './command';
+import { command, Refusal, type CommandContext } from './command';
 import { eventData } from './event-data';
 import { refuseOddWork } from './event-sense';
 import { learnFrom } from './learn';
 import { clientId, doughId } from './schemas';
+import { happenedAt, instant } from './times';
 
 export interface EventInput {
   id: string;
@@ -42,7 +42,7 @@ const schema = Joi.object<EventInput>({
     .valid(...FLOOR_EVENT_KINDS)
     .required()
     .messages({ '*': 'A step can be started, finished, skipped, measured, judged, noted or undone.' }),
-  at: Joi.number().integer().messages({ '*': 'The time is not one.' }),
+  at: instant,
   celsius: Joi.number()
     .when('kind', { is: 'temperature', then: Joi.required() })
     .messages({ '*': 'Type a temperature, such as 24 or 75 F.' }),
@@ -58,12 +58,15 @@ const schema = Joi.object<EventInput>({
 });
 
 /** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
-async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now: number): Promise<void> {
+async function refuseNonsense(
+  { db, person, now }: Pick<CommandContext, 'db' | 'person' | 'now'>,
+  dough: BoardDough,
+  event: FloorEvent,
+): Promise<void> {
   const house = await houseValues(db);
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   if (event.stepKey !== null && !step) throw new Refusal(`${dough.name} has no such step.`, 'stepKey');
   if (event.stepKey === null && event.kind !== 'note') throw new Refusal('Say which step.', 'stepKey');
-  if (event.at > now + MINUTE) throw new Refusal('That time has not come yet.', 'at');
   if ((event.text?.length ?? 0) > house('longest_note')) {
     throw new Refusal(`That is longer than a note can be (${house('longest_note')} characters).`, 'text');
   }
@@ -94,6 +97,8 @@ async function refuseNonsense(db: Db, dough: BoardDough, event: FloorEvent, now:
     const target = dough.events.find(({ id }) => id === event.undoes);
     if (!target) throw new Refusal('There is nothing of that kind to undo.', 'undoes');
     if (target.at > event.at) throw new Refusal('That happened later than this.', 'at');
+    if (!mayUndo(person, target))
+      throw new Refusal('That was recorded by somebody else; a baker can undo it.', 'undoes');
   }
   if (!step) return;
   const { state } = floorDough(dough);
@@ -138,43 +143,33 @@ async function refuseSpoilt(db: Db, dough: BoardDough, key: string, now: number)
 export const recordEvent = command<EventInput, { id: string; recorded: boolean; lesson: Lesson | null }>({
   name: 'record-event',
   schema,
-  roles: ['baker', 'planner', 'helper'],
   doughOf: (input) => input.doughId,
-  async run({ db, person, now }, input) {
+  eventOf: ({ id, recorded }) => (recorded ? id : null),
+  async run({ db, person, now, sessionId }, input) {
     const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
     if (known) return { id: input.id, recorded: false, lesson: null };
-    if (!mayRecord(person.role, input.kind))
+    if (!mayRecord(person, input.kind))
       throw new Refusal(`${person.name} helps and may not judge or leave out a step; ask a baker.`);
     const dough = await doughById(db, input.doughId);
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
     const event: FloorEvent = {
       ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },
-      at: input.at ?? now,
+      at: happenedAt(input.at, now, dough.madeAt),
       celsius: input.celsius ?? null,
       text: input.text ?? null,
       undoes: input.undoes ?? null,
       data: input.data ?? null,
     };
-    await refuseNonsense(db, dough, event, now);
+    await refuseNonsense({ db, person, now }, dough, event);
     await refuseOddWork(db, dough, event, now);
-    const { touched } = await write(
-      db,
-      `INSERT IGNORE INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes, data)
-       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      [
-        event.id,
-        dough.id,
-        event.stepKey,
-        event.kind,
-        new Date(event.at),
-        person.id,
-        event.celsius,
-        event.text,
-        event.undoes,
-        event.data === null ? null : JSON.stringify(event.data),
-      ],
-    );
-    const lesson = touched === 1 ? await learnFrom(db, dough, event) : null;
-    return { id: event.id, recorded: touched === 1, lesson };
+    const recorded = await insertOnce(db, 'floor_event', {
+      ...{ id: event.id, dough_id: dough.id, step_key: event.stepKey, kind: event.kind },
+      ...{ at: new Date(event.at), person_id: person.id, celsius: event.celsius, text: event.text },
+      ...{ undoes: event.undoes, data: event.data === null ? null : JSON.stringify(event.data) },
+      // What is sent with its own time has waited on a tablet.
+      ...{ received_at: new Date(now), session_id: sessionId, waited: input.at !== undefined },
+    });
+    const lesson = recorded ? await learnFrom(db, dough, event) : null;
+    return { id: event.id, recorded, lesson };
   },
 });

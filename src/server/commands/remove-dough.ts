@@ -3,8 +3,9 @@ import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
 import { productVersions } from '../queries/products';
 import { command, Refusal } from './command';
-import { placeDough } from './plan-dough';
-import { lockPlan, movePlan } from './plan-version';
+import { findPlace, takePlace, type FoundPlace } from './plan-dough';
+import { lockBasis, lockPlan, movePlan } from './plan-version';
+import { searching } from '../searching';
 import { doughId } from './schemas';
 
 interface DoughRef {
@@ -17,7 +18,6 @@ const schema = Joi.object<DoughRef>({ doughId });
 export const removeDough = command<DoughRef, { name: string }>({
   name: 'remove-dough',
   schema,
-  roles: ['planner'],
   doughOf: (input) => input.doughId,
   async run({ db, person, now }, input) {
     await lockPlan(db);
@@ -41,14 +41,20 @@ export const removeDough = command<DoughRef, { name: string }>({
   },
 });
 
+/** What is known of a dough that was taken out, and where it could stand again. */
+interface Back {
+  name: string;
+  /** Null for a dough that was begun: it goes on where it stands. */
+  place: FoundPlace | null;
+}
+
 /** Puts a dough back: its old places if they are still to come, otherwise new ones. */
-export const restoreDough = command<DoughRef, { name: string }>({
+export const restoreDough = command<DoughRef, { name: string }, Back>({
   name: 'restore-dough',
   schema,
-  roles: ['planner'],
   doughOf: (input) => input.doughId,
-  async run({ db, person, now }, input) {
-    await lockPlan(db);
+  async search(context, { doughId: id }) {
+    const { db, now } = context;
     const rows = await rowsOf<{
       name: string;
       id: number;
@@ -61,29 +67,42 @@ export const restoreDough = command<DoughRef, { name: string }>({
       `SELECT d.name, o.id, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
          EXISTS (SELECT 1 FROM floor_event WHERE dough_id = d.id) AS started
        FROM dough d JOIN dough_output o ON o.dough_id = d.id WHERE d.id = ? AND d.removed_at IS NOT NULL ORDER BY o.id`,
-      [input.doughId],
+      [id],
     );
     const [first] = rows;
     if (!first) throw new Refusal('That dough is in the plan already.', 'doughId');
-    await write(db, 'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ?', [input.doughId]);
+    const { name } = first;
     // A dough that was begun goes on where it stands; one that was not is planned anew amid what came since.
-    if (first.started) {
-      const made = { now, personId: person.id, reason: `${first.name} put back` };
-      await movePlan(db, [], { ...made, dough: { id: input.doughId, act: 'added' } });
-      return { name: first.name };
-    }
+    if (first.started) return { name, place: null };
     if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
       throw new Refusal('Its time has passed.', 'doughId');
     const products = await productVersions(
       db,
       rows.map((row) => row.versionId),
     );
-    const outputs = rows.flatMap(({ id, versionId, pieces, dueAt }) => {
+    const outputs = rows.flatMap(({ id: outputId, versionId, pieces, dueAt }) => {
       const product = products.get(versionId);
-      return product ? { id, product, pieces, dueAt: dueAt.getTime() } : [];
+      return product ? { id: outputId, product, pieces, dueAt: dueAt.getTime() } : [];
     });
-    const dough = { id: input.doughId, name: first.name, outputs };
-    await placeDough(db, dough, { now, personId: person.id, reason: `${first.name} put back` });
-    return { name: first.name };
+    return searching(context, async () => ({
+      name,
+      place: await findPlace(db, { id, name, outputs }, { now }),
+    }));
+  },
+  async run({ db, person, now }, { doughId: id }, { name, place }) {
+    await lockPlan(db);
+    const { touched } = await write(
+      db,
+      'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ? AND removed_at IS NOT NULL',
+      [id],
+    );
+    if (touched === 0) throw new Refusal('That dough is in the plan already.', 'doughId');
+    const made = { now, personId: person.id, reason: `${name} put back` };
+    if (place === null) await movePlan(db, [], { ...made, dough: { id, act: 'added' } });
+    else {
+      await lockBasis(db, place.basis);
+      await takePlace(db, id, place, made);
+    }
+    return { name };
   },
 });

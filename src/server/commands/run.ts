@@ -1,7 +1,9 @@
-import type { Answer } from '@/core/floor/answer';
+import { REFUSED, type Answer } from '@/core/floor/answer';
 import type { Person } from '@/core/floor/board';
+import { mayDo } from '@/core/floor/rights';
+import { noteChange } from '../changes';
 import { transaction, write } from '../db/rows';
-import { pool } from '../db/pool';
+import { planningPool, pool } from '../db/pool';
 import { houseNow } from '../queries/clock';
 import { addDough } from './add-dough';
 import { adoptMix } from './adopt-mix';
@@ -14,7 +16,8 @@ import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { setLimits } from './set-limits';
 import { tellPlace } from './tell-place';
-import { Refusal, type Command, type Live } from './command';
+import { Refusal, StaleBasis, type Command, type CommandContext, type Live } from './command';
+import { DoneMeanwhile, doneBefore, keepDone } from './done';
 import {
   addOrder,
   changeOrder,
@@ -24,11 +27,13 @@ import {
   saveStanding,
   takeOrders,
 } from './orders';
-import { makeAddress } from './house/address';
+import { makeAddress, withdrawAddress } from './house/address';
+import { changePin } from './house/change-pin';
 import { addException, removeException, takeBusy } from './house/exceptions';
 import { saveMachine } from './house/machine';
 import { savePerson } from './house/person';
 import { saveShifts } from './house/shifts';
+import { makeTabletCode, removeTablet } from './house/tablets';
 import { moveStep, pinStep } from './plan-steps';
 import { acceptProposal, dropProposal, proposeMend } from './proposals';
 import { tryWay } from './try-way';
@@ -39,10 +44,19 @@ import { setClock } from './set-clock';
 import { signHandover, takeAlarm, writeHandover } from './floor-calls';
 import { check } from './check';
 
-const COMMANDS = new Map<string, (person: Person, input: unknown, live?: Live) => Promise<unknown>>();
+/** Where a command comes from. */
+export interface Sent {
+  live?: Live;
+  /** The number that its page gave it: under the same number it is done once. */
+  key?: string;
+  sessionId?: number | null;
+}
 
-function register<Input, Output>(command: Command<Input, Output>): void {
-  COMMANDS.set(command.name, (person, input, live) => execute(command, person, input, live));
+type Runner = (person: Person, input: unknown, sent: Sent) => Promise<unknown>;
+const COMMANDS = new Map<string, Runner>();
+
+function register<Input, Output, Found>(command: Command<Input, Output, Found>): void {
+  COMMANDS.set(command.name, (person, input, sent) => execute(command, person, input, sent));
 }
 
 register(addDough);
@@ -85,45 +99,100 @@ register(saveMachine);
 register(savePerson);
 register(takeBusy);
 register(makeAddress);
+register(withdrawAddress);
+register(changePin);
+register(makeTabletCode);
+register(removeTablet);
 register(endSessions);
 register(takeAlarm);
 register(writeHandover);
 register(signHandover);
 
-async function execute<Input, Output>(
-  command: Command<Input, Output>,
+/** Names of all commands there are. */
+export const commandNames = (): string[] => [...COMMANDS.keys()];
+
+/** What the floor does all night: it has connections that no planning act can take. */
+const FLOOR = new Set([
+  ...['record-event', 'take-alarm', 'write-handover', 'sign-handover', 'tell-place', 'decline-evidence'],
+  ...['move-frozen', 'set-clock', 'change-pin', 'end-sessions'],
+]);
+
+/** How often something is worked out anew because the plan changed meanwhile. */
+const SEARCHES = 3;
+
+async function execute<Input, Output, Found>(
+  command: Command<Input, Output, Found>,
   person: Person,
   raw: unknown,
-  live?: Live,
-): Promise<Output> {
-  if (!command.roles.includes(person.role)) {
-    throw new Refusal(`${person.name} may not do this here; a ${command.roles.join(' or ')} can.`);
-  }
+  { live, key, sessionId = null }: Sent,
+): Promise<unknown> {
+  const { name } = command;
+  if (!mayDo(person, name)) throw new Refusal(`${person.name} may not do this here; ask a planner.`);
   const input = check(command.schema, raw);
-  return transaction(pool(), async (db) => {
-    const now = await houseNow(db);
-    const output = await command.run({ db, person, now, ...(live ? { live } : {}) }, input);
-    const dough = command.doughOf(input, output);
-    await write(db, 'INSERT INTO change_feed (at, command, dough_id) VALUES (?, ?, ?)', [
-      new Date(),
-      command.name,
-      dough,
-    ]);
-    return output;
-  });
+  const db = FLOOR.has(name) ? pool() : planningPool();
+  const own = key === undefined ? null : { key, command: name, personId: person.id };
+  const before = own && (await doneBefore(db, own));
+  if (before) return before.result;
+  for (let searches = 1; ; searches++) {
+    try {
+      const giver = { person, sessionId, now: await houseNow(db) };
+      const found = (await command.search?.({ ...giver, db, ...(live ? { live } : {}) }, input)) as Found;
+      return await transaction(db, async (db) => {
+        const now = await houseNow(db);
+        const audit = auditing({ db, person, sessionId, now, name });
+        const output = await command.run({ db, person, sessionId, now, audit }, input, found);
+        if (own) await keepDone(db, own, output);
+        await noteChange(db, {
+          command: name,
+          doughId: command.doughOf(input, output),
+          eventId: command.eventOf?.(output) ?? null,
+        });
+        return output;
+      });
+    } catch (error) {
+      if (error instanceof DoneMeanwhile && own) return (await doneBefore(db, own))?.result;
+      if (!(error instanceof StaleBasis)) throw error;
+      if (searches === SEARCHES)
+        throw new Refusal('The plan kept changing while this was worked out. Try again in a moment.');
+    }
+  }
+}
+
+/** Writes into the audit, where something really changed. */
+function auditing({
+  db,
+  person,
+  sessionId,
+  now,
+  name,
+}: Pick<CommandContext, 'db' | 'person' | 'sessionId' | 'now'> & { name: string }): CommandContext['audit'] {
+  return async (subject, was, becomes) => {
+    const [before, after] = [JSON.stringify(was ?? null), JSON.stringify(becomes ?? null)];
+    if (before === after) return;
+    await write(
+      db,
+      'INSERT INTO audit (at, person_id, session_id, command, subject, was, becomes) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      [new Date(now), person.id, sessionId, name, subject.slice(0, 160), before, after],
+    );
+  };
 }
 
 /**
- * Runs a command by name for a signed-in person: permission, schema, transaction, change feed.
+ * Runs a command by name for a signed-in person: permission, schema, search, transaction, change feed.
  * Refusals are answers; anything else that goes wrong is thrown.
  */
-export async function runCommand(name: string, person: Person, input: unknown, live?: Live): Promise<Answer> {
+export async function runCommand(
+  name: string,
+  person: Person,
+  input: unknown,
+  sent: Sent = {},
+): Promise<Answer> {
   const run = COMMANDS.get(name);
   if (!run) return refused(404, new Refusal(`There is nothing called ${name.slice(0, 40)} to do here.`));
   try {
-    return { ok: true, result: (await run(person, input, live)) ?? null };
+    return { ok: true, result: (await run(person, input, sent)) ?? null };
   } catch (error) {
-    if (error instanceof Refusal) return refused(422, error);
+    if (error instanceof Refusal) return refused(REFUSED, error);
     throw error;
   }
 }

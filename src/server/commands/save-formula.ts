@@ -66,7 +66,6 @@ const schema = Joi.object<FormulaInput>({
 export const saveFormula = command<FormulaInput, { formulaId: number; versionId: number; version: number }>({
   name: 'save-formula',
   schema,
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;

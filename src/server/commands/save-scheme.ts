@@ -87,7 +87,6 @@ const schema = Joi.object<SchemeInput>({
 export const saveScheme = command<SchemeInput, KeptScheme>({
   name: 'save-scheme',
   schema,
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;
@@ -152,7 +151,6 @@ async function keepScheme(
 export const removeScheme = command<{ schemeId: number }, { name: string }>({
   name: 'remove-scheme',
   schema: Joi.object({ schemeId: Joi.number().integer().positive().required() }),
-  roles: ['planner'],
   doughOf: () => null,
   async run({ db, now }, { schemeId }) {
     const found = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
@@ -174,7 +172,6 @@ export const removeScheme = command<{ schemeId: number }, { name: string }>({
 export const restoreScheme = command<{ schemeId: number }, { schemeId: number }>({
   name: 'restore-scheme',
   schema: Joi.object({ schemeId: Joi.number().integer().positive().required() }),
-  roles: ['planner'],
   doughOf: () => null,
   async run({ db }, { schemeId }) {
     await write(db, 'UPDATE scheme SET removed_at = NULL WHERE id = ?', [schemeId]);

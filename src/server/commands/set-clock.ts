@@ -22,7 +22,6 @@ export const setClock = command<ClockInput, ClockSetting>({
       .messages({ '*': `The clock runs ${RATES.join(', ')} times as fast.` }),
     paused: Joi.boolean(),
   }),
-  roles: ['planner', 'baker'],
   doughOf: () => null,
   async run({ db }, { shows, rate, paused }) {
     const setting = await clockSetting(db);

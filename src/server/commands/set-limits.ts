@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { write } from '../db/rows';
+import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
 
 interface Limits {
@@ -30,17 +30,24 @@ export const setLimits = command<Limits, { place: string }>({
       .required()
       .messages({ '*': 'It may be outside for 1 min to 24 h.' }),
   }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run({ db }, { place, low, high, minutes }) {
+  async run({ db, audit }, { place, low, high, minutes }) {
     if (low !== null && high !== null && low >= high)
       throw new Refusal('The lower limit has to be below the upper one.', 'low');
-    const { touched } = await write(
+    const [before] = await rowsOf<{ label: string } & Omit<Limits, 'place'>>(
+      db,
+      `SELECT label, alarm_low AS low, alarm_high AS high, alarm_minutes AS minutes FROM place
+       WHERE id = ? AND NOT in_dough FOR UPDATE`,
+      [place],
+    );
+    if (!before) throw new Refusal('The house has no such place.', 'place');
+    await write(
       db,
       'UPDATE place SET alarm_low = ?, alarm_high = ?, alarm_minutes = ? WHERE id = ? AND NOT in_dough',
       [low, high, minutes, place],
     );
-    if (touched === 0) throw new Refusal('The house has no such place.', 'place');
+    const { label, ...was } = before;
+    await audit(`limits of ${label}`, was, { low, high, minutes });
     return { place };
   },
 });

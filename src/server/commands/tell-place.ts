@@ -16,7 +16,6 @@ export const tellPlace = command<PlaceReading, { place: string }>({
     celsius: Joi.number().required().messages({ '*': 'Type a temperature, such as 24 or 75 F.' }),
     humidity: Joi.number().min(0).max(100).messages({ '*': 'Humidity lies between 0 and 100 %.' }),
   }),
-  roles: ['baker', 'planner'],
   doughOf: () => null,
   async run({ db, person, now }, { place, celsius, humidity }) {
     const [known] = await rowsOf<{ label: string; lowest: number; highest: number }>(

@@ -18,9 +18,10 @@ export async function thinReadings(db: Db, now: number): Promise<number> {
   const until = new Date(Math.min(limit, (Math.floor(oldest / DAY) + AT_ONCE) * DAY));
   await write(
     db,
-    `INSERT IGNORE INTO place_minute (place, minute, celsius, lowest, highest, humidity)
+    `INSERT INTO place_minute (place, minute, celsius, lowest, highest, humidity)
      SELECT place, FROM_UNIXTIME(UNIX_TIMESTAMP(at) DIV 60 * 60), AVG(celsius), MIN(celsius), MAX(celsius), AVG(humidity)
-     FROM place_reading WHERE at < ? AND doubt IS NULL GROUP BY place, UNIX_TIMESTAMP(at) DIV 60`,
+     FROM place_reading WHERE at < ? AND doubt IS NULL GROUP BY place, UNIX_TIMESTAMP(at) DIV 60
+     ON DUPLICATE KEY UPDATE place_minute.minute = place_minute.minute`,
     [until],
   );
   const { touched } = await write(db, 'DELETE FROM place_reading WHERE at < ?', [until]);

@@ -13,10 +13,12 @@ import { frozenStock } from '../queries/frozen';
 import { houseValues, people, staffing } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
 import { replan, type Replanning } from '../replan';
-import { command, Refusal, type CommandContext } from './command';
+import { searching } from '../searching';
+import { command, Refusal, type SearchContext } from './command';
 import { basis, refuseOldBasis } from './plan-basis';
 import { planOf } from './plan-steps';
-import { keepProposal } from './proposals';
+import { lockPlan } from './plan-version';
+import { keepProposal, type Worked } from './proposals';
 import { doughId } from './schemas';
 
 /** A plan on some way out, and whether the dough's promises are kept by it. */
@@ -32,7 +34,7 @@ interface Asked {
 }
 
 /** Works out what a way out would come to, as a plan that keeps every rule; it is kept until somebody decides. */
-export const tryWay = command<Asked, Tried>({
+export const tryWay = command<Asked, Tried, Worked & { kept: boolean }>({
   name: 'try-way',
   schema: Joi.object({
     doughId,
@@ -42,32 +44,41 @@ export const tryWay = command<Asked, Tried>({
       .required()
       .messages({ '*': 'There is no such way.' }),
   }),
-  roles: ['planner'],
   doughOf: () => null,
-  async run(context, input) {
-    const { db, now } = context;
-    await refuseOldBasis(db, input.basis);
-    const whole = await readWholePlan(db, now);
-    const dough = whole.doughs.find(({ id }) => id === input.doughId);
-    if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
-    const seconds = (await houseValues(db))('plan_seconds');
-    const options = await onWay(context, whole, dough, input.way);
-    const first = await replan(db, now, { ...options, seconds });
-    const body = planOf(first);
-    const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way: input.way }, body);
-    const told = { ...body, acts, needs };
-    const title = `${dough.name}: ${WAY_NAMES[input.way].toLowerCase()}`;
-    const proposal = await keepProposal(context, 'way-out', title, told);
-    const kept = input.way === 'later' || rest === 0 || !body.late.some((late) => late.doughId === dough.id);
-    return { proposal, kept };
+  search: (context, input) => searching(context, () => workOutWay(context, input)),
+  async run(context, input, { kept, ...worked }) {
+    await lockPlan(context.db);
+    await refuseOldBasis(context.db, input.basis);
+    return { proposal: await keepProposal(context, worked), kept };
   },
 });
+
+async function workOutWay(
+  context: SearchContext,
+  { basis: seen, doughId: of, way }: Asked,
+): Promise<Worked & { kept: boolean }> {
+  const { db, now } = context;
+  await refuseOldBasis(db, seen);
+  const whole = await readWholePlan(db, now);
+  const dough = whole.doughs.find(({ id }) => id === of);
+  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  const seconds = (await houseValues(db))('plan_seconds');
+  const body = planOf(await replan(db, now, { ...(await onWay(context, whole, dough, way)), seconds }));
+  const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way }, body);
+  return {
+    basis: seen,
+    kind: 'way-out',
+    title: `${dough.name}: ${WAY_NAMES[way].toLowerCase()}`,
+    body: { ...body, acts, needs },
+    kept: way === 'later' || rest === 0 || !body.late.some((late) => late.doughId === dough.id),
+  };
+}
 
 /** Hours before the last promise in which more hands are looked for. */
 const HELP = { hands: 10, night: 60 };
 
 async function onWay(
-  { db, now }: CommandContext,
+  { db, now }: SearchContext,
   { origin, zone }: WholePlan,
   dough: BoardDough,
   way: WayKind,
@@ -114,7 +125,7 @@ interface Means {
 
 /** What accepting the plan has to bring about, and what that is called. */
 async function broughtAbout(
-  { db, now }: CommandContext,
+  { db, now }: SearchContext,
   { whole, dough, way }: { whole: WholePlan; dough: BoardDough; way: WayKind },
   body: Proposal['body'],
 ): Promise<Means> {
@@ -159,7 +170,7 @@ async function broughtAbout(
  * order book gives frozen stock to what no dough makes in time, so nothing else has to be written down.
  */
 async function fromFreezer(
-  db: CommandContext['db'],
+  db: SearchContext['db'],
   { dough, zone }: { dough: BoardDough; zone: string },
   { late }: Proposal['body'],
 ): Promise<Means> {
@@ -194,7 +205,7 @@ async function fromFreezer(
 }
 
 async function help(
-  db: CommandContext['db'],
+  db: SearchContext['db'],
   now: number,
   whole: WholePlan,
   body: Proposal['body'],

@@ -5,6 +5,7 @@ import { dayTime } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
 import { doughsDueFrom } from '../queries/doughs';
 import { planHistory } from '../queries/plan-history';
+import { stepsInVersion } from '../queries/planned-steps';
 import { house } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
 import { lockPlan, movePlan, type Placed } from './plan-version';
@@ -15,7 +16,6 @@ const nothing = Joi.object<object>({});
 export const undoPlan = command<object, { reason: string }>({
   name: 'undo-plan',
   schema: nothing,
-  roles: ['planner'],
   doughOf: () => null,
   async run(context) {
     await lockPlan(context.db);
@@ -34,7 +34,6 @@ export const undoPlan = command<object, { reason: string }>({
 export const redoPlan = command<object, { reason: string }>({
   name: 'redo-plan',
   schema: nothing,
-  roles: ['planner'],
   doughOf: () => null,
   async run(context) {
     await lockPlan(context.db);
@@ -73,23 +72,18 @@ async function openSteps(
   { db, now }: Pick<CommandContext, 'db' | 'now'>,
   version: number,
 ): Promise<Placed[]> {
-  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date; pinned: number }>(
-    db,
-    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned
-     FROM planned_step WHERE plan_version_id = ?`,
-    [version],
-  );
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
+  const rows = await stepsInVersion(db, version, [...doughs.keys()]);
+  const states = new Map([...doughs].map(([id, dough]) => [id, floorDough(dough).state]));
   const { zone } = await house(db);
-  return rows.flatMap(({ doughId, key, startAt, endAt, pinned }) => {
+  return rows.flatMap(({ doughId, key, start, end, pinned }) => {
     const dough = doughs.get(doughId);
     const step = dough?.steps.find((one) => one.key === key);
-    if (!dough || !step || floorDough(dough).state.steps.get(key)?.status !== 'open') return [];
-    const [start, end] = [startAt.getTime(), endAt.getTime()];
+    if (!dough || !step || states.get(doughId)?.steps.get(key)?.status !== 'open') return [];
     if (start < now && start !== step.plannedStart && step.step.work)
       throw new Refusal(
         `That cannot be undone any more: ${dough.name}, ${step.label.toLowerCase()} would have begun at ${dayTime(start, zone)}.`,
       );
-    return [{ doughId, key, start, end, pinned: pinned === 1 }];
+    return [{ doughId, key, start, end, pinned }];
   });
 }

@@ -1,7 +1,8 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
+import { connectionOptions, OWN_SESSION } from './pool';
 
 const FOLDER = join(process.cwd(), 'db', 'migrations');
 const LOCK = 'hefeteig-migrations';
@@ -14,8 +15,9 @@ const LOCK = 'hefeteig-migrations';
  * statements that may run again, so one that was cut off by a crash is simply repeated.
  */
 export async function migrate(url: string, folder = FOLDER): Promise<string[]> {
-  const db = await createConnection({ uri: url, multipleStatements: true, timezone: 'Z' });
+  const db = await createConnection({ ...connectionOptions(url), multipleStatements: true });
   try {
+    await db.query(OWN_SESSION);
     const [[got]] = await db.query<RowDataPacket[]>('SELECT GET_LOCK(?, 60) AS held', [LOCK]);
     if (got?.held !== 1) throw new Error('Another process has been changing the database for a minute.');
     await db.query(
@@ -41,10 +43,6 @@ export async function migrate(url: string, folder = FOLDER): Promise<string[]> {
       ]);
       applied.push(name);
     }
-    await db.query('INSERT IGNORE INTO secret (name, value) VALUES (?, ?)', [
-      'session',
-      randomBytes(32).toString('hex'),
-    ]);
     return applied;
   } finally {
     await db.end();

@@ -11,7 +11,7 @@ export const PEOPLE: (Omit<Person, 'id'> & {
   pin: string;
   shifts: { days: number[]; from: number; to: number } | null;
 })[] = [
-  { name: 'Mara', role: 'planner', team: 'plan', pin: '4711', shifts: null },
+  { name: 'Mara', role: 'planner', team: 'plan', pin: '471147', shifts: null },
   { name: 'Jonas', role: 'baker', team: 'nights', pin: '1203', shifts: week([1, 2, 3, 4, 5, 6, 7], 1, 9) },
   { name: 'Ida', role: 'baker', team: 'nights', pin: '2806', shifts: week([1, 2, 3, 4, 5, 6, 7], 2, 10) },
   { name: 'Selma', role: 'baker', team: 'lamination', pin: '3317', shifts: week([1, 2, 3, 4, 5, 6], 6, 14) },

@@ -91,7 +91,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
     });
     await write(
       db,
-      'INSERT INTO planned_step (plan_version_id, dough_id, step_key, start_at, end_at) VALUES ?',
+      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at) VALUES ?',
       [steps.map(({ key, start, end: stop }) => [plan.id, dough.id, key, new Date(start), new Date(stop)])],
     );
     const events = history({ id: dough.id, expanded, steps }, there, now);

@@ -75,19 +75,22 @@ export async function newHouse(
     await openHouse(db, house);
     await seedIngredients(db);
     await seedProducts(db, Date.now());
-    await write(db, "INSERT INTO person (name, role, team, pin_hash) VALUES (?, 'planner', 'plan', ?)", [
-      house.planner,
-      await hashPin(house.pin),
-    ]);
+    await write(
+      db,
+      "INSERT INTO person (name, role, team, pin_hash, pin_peppered) VALUES (?, 'planner', 'plan', ?, TRUE)",
+      [house.planner, await hashPin(house.pin)],
+    );
   });
 }
 
 async function seedHouse(db: Db, now: Instant): Promise<void> {
   await openHouse(db, HOUSE);
   for (const { name, role, team, pin, shifts: pattern } of PEOPLE) {
-    const { id } = await write(db, 'INSERT INTO person (name, role, team, pin_hash) VALUES (?, ?, ?, ?)', [
-      ...[name, role, team, await hashPin(pin)],
-    ]);
+    const { id } = await write(
+      db,
+      'INSERT INTO person (name, role, team, pin_hash, pin_peppered) VALUES (?, ?, ?, ?, TRUE)',
+      [...[name, role, team, await hashPin(pin)]],
+    );
     if (!pattern) continue;
     await write(db, 'INSERT INTO shift (person_id, weekday, start_minute, end_minute) VALUES ?', [
       pattern.days.map((day) => [id, day, pattern.from, pattern.to]),

@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import { tokenHash } from '../auth/token';
 import { pool } from '../db/pool';
 import { rowsOf, transaction, type Db } from '../db/rows';
+import type { PoolConnection } from 'mysql2/promise';
 import { jsonBody } from '../http';
 import { houseNow } from '../queries/clock';
 
@@ -23,7 +24,7 @@ export async function taken<T>(
   request: Request,
   kind: 'probes' | 'scale',
   schema: Joi.ObjectSchema<T>,
-  keep: (db: Db, device: string, body: T, now: number) => Promise<unknown>,
+  keep: (db: PoolConnection, device: string, body: T, now: number) => Promise<unknown>,
 ): Promise<Response> {
   const device = await deviceOf(pool(), request, kind);
   if (!device) return refuse(401, 'This device has no right token.');

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { pool } from '../db/pool';
-import { rowsOf, write, type Db } from '../db/rows';
-import { thinReadings } from '../commands/thin-readings';
+import type { PoolConnection } from 'mysql2/promise';
+import { noteChange } from '../changes';
+import { rowsOf, write } from '../db/rows';
 import { houseNow } from '../queries/clock';
 import { deviceOf, refuse, taken } from './device';
 
@@ -77,12 +78,14 @@ export function takeReadings(request: Request): Promise<Response> {
       }
     }
     if (rows.length > 0) {
-      await write(db, 'INSERT IGNORE INTO place_reading (place, at, celsius, humidity, doubt) VALUES ?', [
-        rows,
-      ]);
+      // The same reading twice is one: the first stays.
+      await write(
+        db,
+        'INSERT INTO place_reading (place, at, celsius, humidity, doubt) VALUES ? ON DUPLICATE KEY UPDATE at = at',
+        [rows],
+      );
       await tellReadings(db, moved);
     }
-    await thinNowAndThen(db, now);
     return { kept: rows.length, ...left, now };
   });
 }
@@ -97,7 +100,7 @@ interface KnownPlace {
 }
 
 /** Ten probes that say the same every ten seconds would keep all screens busy for nothing. */
-async function tellReadings(db: Db, moved: boolean): Promise<void> {
+async function tellReadings(db: PoolConnection, moved: boolean): Promise<void> {
   const at = new Date();
   const [lately] = moved
     ? []
@@ -106,18 +109,7 @@ async function tellReadings(db: Db, moved: boolean): Promise<void> {
         "SELECT id FROM change_feed WHERE command = 'readings' AND at > ? ORDER BY id DESC LIMIT 1",
         [new Date(at.getTime() - TOLD_EVERY)],
       );
-  if (!lately) await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'readings')", [at]);
-}
-
-/** When this process has last looked for readings that are old enough to be thinned, by the house's clock. */
-let thinnedAt = -Infinity;
-const THIN_EVERY = 3_600_000;
-
-/** Whoever brings new readings clears away old ones, once an hour: a house without probes has none to clear. */
-async function thinNowAndThen(db: Db, now: number): Promise<void> {
-  if (Math.abs(now - thinnedAt) < THIN_EVERY) return;
-  thinnedAt = now;
-  await thinReadings(db, now);
+  if (!lately) await noteChange(db, { command: 'readings' });
 }
 
 /** GET of the house's time, for gateways without a clock: `{ now }`, ms. */

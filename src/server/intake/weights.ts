@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { write } from '../db/rows';
+import { noteChange } from '../changes';
+import { insertOnce } from '../db/rows';
 import { taken } from './device';
 
 const weightSchema = Joi.object<{ id: string; grams: number }>({
@@ -10,13 +11,8 @@ const weightSchema = Joi.object<{ id: string; grams: number }>({
 /** POST of a weight: `{ id, grams }`, as somebody presses "send" on the scale. The same id twice is one. */
 export function takeWeight(request: Request): Promise<Response> {
   return taken(request, 'scale', weightSchema, async (db, device, { id, grams }, now) => {
-    const { touched } = await write(
-      db,
-      'INSERT IGNORE INTO scale_reading (id, device_id, at, grams) VALUES (?, ?, ?, ?)',
-      [...[id, device, new Date(now), grams]],
-    );
-    if (touched > 0)
-      await write(db, "INSERT INTO change_feed (at, command) VALUES (?, 'weight')", [new Date()]);
-    return { kept: touched };
+    const kept = await insertOnce(db, 'scale_reading', { id, device_id: device, at: new Date(now), grams });
+    if (kept) await noteChange(db, { command: 'weight' });
+    return { kept: Number(kept) };
   });
 }

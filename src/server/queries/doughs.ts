@@ -18,6 +18,7 @@ import { ovenDecks } from './decks';
 import { houseValues, machines } from './house';
 import { newestReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
+import { stepsInPlan } from './planned-steps';
 import { productVersions, type KnownProduct } from './products';
 
 interface OutputRow {
@@ -27,15 +28,18 @@ interface OutputRow {
   versionId: number;
   pieces: number;
   dueAt: Date;
+  madeAt: Date;
 }
 
-interface EventRow extends Omit<FloorEvent, 'at' | 'data'> {
+interface EventRow extends Omit<FloorEvent, 'at' | 'data' | 'receivedAt'> {
   at: Date;
   data: unknown;
+  receivedAt: Date | null;
+  waited: number;
 }
 
-const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt
-  FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
+const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
+  d.created_at AS madeAt FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
 
 /**
  * Doughs in the plan that are due at or after `dueFrom`, in order of their first promise.
@@ -63,6 +67,8 @@ export interface Supposing {
   planned?: PlannedSteps;
   /** Changes of doughs, by id, beside those that are decided. */
   changes?: ReadonlyMap<number, readonly DoughChange[]>;
+  /** Product versions by output, instead of those that it was made from. */
+  versions?: ReadonlyMap<number, number>;
 }
 
 /** One dough in the plan, or null. */
@@ -77,9 +83,10 @@ export async function doughById(db: Db, id: number, supposing: Supposing = {}): 
 
 async function assemble(
   db: Db,
-  rows: OutputRow[],
-  { ending, unplanned, planned: instead, changes = new Map() }: Supposing = {},
+  found: OutputRow[],
+  { ending, unplanned, planned: instead, changes = new Map(), versions }: Supposing = {},
 ): Promise<BoardDough[]> {
+  const rows = found.map((row) => ({ ...row, versionId: versions?.get(row.id) ?? row.versionId }));
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
   const now = await houseNow(db);
@@ -100,6 +107,7 @@ async function assemble(
   const said = needlesSay(needlesOf(newest));
   const doughs = ids.map((id): BoardDough => {
     const own = decided.get(id) ?? [];
+    const first = rows.find((row) => row.doughId === id);
     const times = planned.get(id) ?? (new Map() as StepTimes);
     const outputs = rows
       .filter((row) => row.doughId === id)
@@ -125,7 +133,7 @@ async function assemble(
     const { steps, links, kg, bowls } =
       state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
-      ...{ id, name: rows.find((row) => row.doughId === id)?.name ?? '', kg, bowls, links },
+      ...{ id, name: first?.name ?? '', madeAt: first?.madeAt.getTime() ?? now, kg, bowls, links },
       lamination: blockWork(outputs[0]?.product, kg, value('block_kg')),
       outputs: outputs.map(({ id: outputId, product, pieces, dueAt }) => ({
         ...{ id: outputId, pieces, dueAt },
@@ -229,25 +237,27 @@ type StepTimes = Map<string, { plannedStart: number; plannedEnd: number; pinned?
 export type PlannedSteps = ReadonlyMap<number, StepTimes>;
 
 async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number, StepTimes>> {
-  const rows = await rowsOf<{ doughId: number; key: string; startAt: Date; endAt: Date; pinned: number }>(
-    db,
-    `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned FROM planned_step
-     WHERE plan_version_id = (SELECT MAX(id) FROM plan_version) AND dough_id IN (?)`,
-    [ids],
-  );
   const byDough = new Map<number, StepTimes>(ids.map((id) => [id, new Map()]));
-  for (const { doughId, key, startAt, endAt, pinned } of rows) {
-    const times = { plannedStart: startAt.getTime(), plannedEnd: endAt.getTime() };
+  for (const { doughId, key, start, end, pinned } of await stepsInPlan(db, ids)) {
+    const times = { plannedStart: start, plannedEnd: end };
     byDough.get(doughId)?.set(key, pinned ? { ...times, pinned: true } : times);
   }
   return byDough;
 }
 
 const EVENT_COLUMNS = `id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes,
-  data`;
+  data, received_at AS receivedAt, waited`;
 
-function eventOf({ at, data, ...row }: EventRow): FloorEvent {
-  return { ...row, at: at.getTime(), data: data === null ? null : json<EventData>(data) };
+/** Years outside of which nothing was ever recorded: a row that says so is damaged, and read as if it were not there. */
+const POSSIBLE = { from: Date.UTC(2000, 0, 1), to: Date.UTC(2200, 0, 1) };
+
+function eventOf({ at, data, receivedAt, waited, ...row }: EventRow): FloorEvent | null {
+  const happened = at.getTime();
+  if (!(happened >= POSSIBLE.from && happened <= POSSIBLE.to)) return null;
+  return {
+    ...{ ...row, at: happened, data: data === null ? null : json<EventData>(data) },
+    ...(waited && receivedAt ? { receivedAt: receivedAt.getTime() } : {}),
+  };
 }
 
 /** All events of these doughs, in order of recording. */
@@ -258,31 +268,20 @@ export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<n
     [ids],
   );
   const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
-  for (const row of rows) byDough.get(row.doughId)?.push(eventOf(row));
+  for (const row of rows) {
+    const event = eventOf(row);
+    if (event) byDough.get(row.doughId)?.push(event);
+  }
   return byDough;
 }
 
-/** Number of the newest floor event; 0 when there is none. */
-export async function lastFloorEvent(db: Db): Promise<number> {
-  const [row] = await rowsOf<{ seq: number | null }>(db, 'SELECT MAX(seq) AS seq FROM floor_event');
-  return row?.seq ?? 0;
-}
-
-/** Most events that are told at once; who has missed more asks for the board anyway. */
-const TOLD_AT_ONCE = 100;
-
-/** Events with a number above `told`, the newest of them where there are very many. */
-export async function floorEventsAfter(db: Db, told: number): Promise<{ seq: number; event: FloorEvent }[]> {
-  const rows = await rowsOf<EventRow & { seq: number }>(
+/** Events by their ids, in order of recording. */
+export async function floorEventsByIds(db: Db, ids: readonly string[]): Promise<FloorEvent[]> {
+  if (ids.length === 0) return [];
+  const rows = await rowsOf<EventRow>(
     db,
-    `SELECT seq, ${EVENT_COLUMNS} FROM floor_event WHERE seq > ? ORDER BY seq DESC LIMIT ${TOLD_AT_ONCE}`,
-    [told],
+    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE id IN (?) ORDER BY seq`,
+    [ids],
   );
-  return rows.reverse().map(({ seq, ...row }) => ({ seq, event: eventOf(row) }));
-}
-
-/** Number of the newest plan version; 0 when there is none. */
-export async function newestPlan(db: Db): Promise<number> {
-  const [row] = await rowsOf<{ id: number | null }>(db, 'SELECT MAX(id) AS id FROM plan_version');
-  return row?.id ?? 0;
+  return rows.flatMap((row) => eventOf(row) ?? []);
 }

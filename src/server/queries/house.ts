@@ -129,7 +129,7 @@ export async function staffing(db: Db, from: number, to: number, zone: string): 
 }
 
 /** Everybody, and whether they are there at the moment `now`. */
-export async function whoIsHere(db: Db, now: number): Promise<(Person & { here: boolean })[]> {
+export async function whoIsOnShift(db: Db, now: number): Promise<(Person & { here: boolean })[]> {
   const { zone } = await house(db);
   const [everybody, there] = await Promise.all([people(db), staffing(db, now, now + 1, zone)]);
   const here = new Set(there.map(({ personId }) => personId));
@@ -139,8 +139,14 @@ export async function whoIsHere(db: Db, now: number): Promise<(Person & { here: 
 /** Machines with what of them is out between two moments. */
 export async function machinePools(db: Db, from: number, to: number): Promise<Machine[]> {
   const [pools, out] = await Promise.all([machines(db), absences(db, from, to)]);
-  return pools.map((pool) => ({ ...pool, outages: out.filter(({ machineId }) => machineId === pool.id) }));
+  return pools.map((pool) => ({ ...pool, outages: outagesOf(out, pool.id) }));
 }
+
+/** When and how much of a machine is out; why is for the house's book alone. */
+const outagesOf = (out: readonly Absence[], machine: string) =>
+  out
+    .filter(({ machineId }) => machineId === machine)
+    .map(({ start, end, units }) => ({ start, end, units }));
 
 /** What a plan may use between two moments: hands and machines over time, in minutes from `origin`. */
 export async function means(

@@ -25,7 +25,7 @@ export async function addressOf(db: Db, token: string): Promise<{ personId: numb
   const [row] = await rowsOf<{ personId: number | null }>(
     db,
     `SELECT a.person_id AS personId FROM calendar_address a JOIN person maker ON maker.id = a.made_by AND maker.active
-     WHERE a.token_hash = ?`,
+     LEFT JOIN person whose ON whose.id = a.person_id WHERE a.token_hash = ? AND COALESCE(whose.active, TRUE)`,
     [tokenHash(token)],
   );
   return row;

@@ -13,12 +13,10 @@ const boards = new Map<string, Promise<Board>>();
  * tablets of the house ask for it at once. Any command, weight or change of temperature makes a new one.
  */
 export async function sharedBoard(db: Db, now: number, daysBack: number): Promise<Board> {
-  // Numbers are given out before their rows are there: a row that comes late changes the count of the last ones.
   const [facts] = await rowsOf<Record<string, string | number | null>>(
     db,
-    `SELECT DATABASE() AS name, MAX(id) AS feed,
-       (SELECT COUNT(*) FROM change_feed WHERE id > (SELECT CAST(MAX(id) AS SIGNED) - 100 FROM change_feed)) AS lately,
-       (SELECT MAX(at) FROM scale_reading) AS weight FROM change_feed`,
+    `SELECT DATABASE() AS name, (SELECT newest FROM feed_number) AS feed,
+       (SELECT MAX(at) FROM scale_reading) AS weight`,
   );
   const key = JSON.stringify([facts, Math.floor(now / MINUTE), daysBack]);
   const known = boards.get(key);

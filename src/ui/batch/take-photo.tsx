@@ -26,7 +26,7 @@ export function TakePhoto({
     const answer = await keepPhoto({ doughId, stepKey, photo });
     if (answer.ok) onKept?.();
     if (answer.ok) return setWords('Photo kept.');
-    setWords(answer.status === 0 ? 'The line is down; the photo waits on this tablet.' : answer.message);
+    setWords(answer.status === 0 ? 'Offline. The photo waits on this tablet.' : answer.message);
   };
   return (
     <div>

@@ -2,8 +2,11 @@
 
 import clsx from 'clsx';
 import { usePathname } from 'next/navigation';
+import { useContext } from 'react';
+import { maySee, type Page } from '@/core/floor/rights';
+import { Who } from '../live/who';
 
-const TABS = [
+const TABS: readonly { href: Page; name: string }[] = [
   { href: '/bench', name: 'Bench' },
   { href: '/proof', name: 'Proof watch' },
   { href: '/oven', name: 'Oven' },
@@ -14,9 +17,10 @@ const TABS = [
 /** The five screens of the floor, one knuckle away from each other. */
 export function FloorTabs() {
   const path = usePathname();
+  const who = useContext(Who);
   return (
     <nav aria-label="Floor" className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-5 print:hidden">
-      {TABS.map(({ href, name }) => {
+      {TABS.filter(({ href }) => !who || maySee(who, href)).map(({ href, name }) => {
         const here = path.startsWith(href) || (href === '/batches' && path.startsWith('/batch/'));
         return (
           <a

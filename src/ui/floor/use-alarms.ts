@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
 import { alarms, type Alarm, type AlarmTaken } from '@/core/floor/alarms';
 import type { Board } from '@/core/floor/board';
+import { REFUSED } from '@/core/floor/answer';
 import { send } from '../live/command';
 import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
 import { useUnits } from '../live/units';
@@ -29,15 +30,17 @@ export function useAlarms(board: Board, doughs: readonly FloorDough[], now: numb
     void waitingCalls().then((calls) => setOwn((before) => [...calls.flatMap(takenBy), ...before]));
     return onSent((outcome) => {
       if (!('call' in outcome) || outcome.call.name !== 'take-alarm' || outcome.answer.ok) return;
+      // Anything else waits on.
+      if (outcome.answer.status !== REFUSED) return;
       const [refused] = takenBy(outcome.call);
       setOwn((before) => before.filter(({ alarm }) => alarm !== refused?.alarm));
       setTrouble(outcome.answer.message);
     });
   }, []);
-  const take = ({ id }: Alarm) => {
+  const take = ({ id, sentence }: Alarm) => {
     setTrouble(null);
     setOwn((before) => [...before, { alarm: id, personId, at: now }]);
-    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now });
+    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, sentence);
   };
   const takeOut = async (alarm: Alarm) => {
     if (!alarm.thaw) return;

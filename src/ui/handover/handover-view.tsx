@@ -146,7 +146,10 @@ interface Signing {
 function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone: string }) {
   const open = said.by !== person.name && !said.readBy.includes(person.name) && said.id > 0;
   const sign = () =>
-    keepCall({ name: 'sign-handover', input: { handover: said.id }, personId: person.id, at: now });
+    keepCall(
+      { name: 'sign-handover', input: { handover: said.id }, personId: person.id, at: now },
+      `Handover signed: “${said.words.slice(0, 60)}”`,
+    );
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 border-b border-hairline py-2">
       <div className="min-w-0 flex-1">
@@ -168,7 +171,10 @@ function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone
 function Say({ person, now }: Signing) {
   const [words, setWords] = useState('');
   const leave = () => {
-    keepCall({ name: 'write-handover', input: { id: uuidv7(), words }, personId: person.id, at: now });
+    keepCall(
+      { name: 'write-handover', input: { id: uuidv7(), words }, personId: person.id, at: now },
+      `Note for the next shift: “${words.slice(0, 60)}”`,
+    );
     setWords('');
   };
   return (

@@ -47,7 +47,7 @@ let away = false;
 let sent: string[] = [];
 beforeEach(() => {
   [away, sent] = [false, []];
-  beginSession(jonas, jonas);
+  beginSession(jonas, 7, jonas);
   vi.stubGlobal('fetch', (path: string) => {
     if (away) return Promise.reject(new TypeError('no line'));
     sent.push(path.split('/').at(-1) ?? '');

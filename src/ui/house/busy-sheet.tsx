@@ -7,6 +7,7 @@ import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
 import { FileIn } from '../kit/file-in';
+import { useMinute } from '../live/clock';
 import { Sheet } from '../kit/sheet';
 import { HeldNote } from './held-note';
 import { useChange } from './use-change';
@@ -16,7 +17,8 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
   const { change, held, calm } = useChange();
   const [of, setOf] = useState(`p${book.people[0]?.id ?? ''}`);
   const [text, setText] = useState('');
-  const read = text === '' ? null : readBusy(text, zone);
+  const now = useMinute();
+  const read = text === '' ? null : readBusy(text, zone, now);
   const take = async () => {
     const [personId, machineId] = of.startsWith('p') ? [Number(of.slice(1)), null] : [null, of.slice(1)];
     if (await change('take-busy', { personId, machineId, busy: read?.busy })) onClose();

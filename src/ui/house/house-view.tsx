@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Person } from '@/core/floor/board';
 import type { HouseBook } from '@/core/floor/house-book';
+import type { HouseRecord } from '@/core/floor/house-record';
 import { clockOfDay, dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { BusySheet } from './busy-sheet';
@@ -10,6 +11,7 @@ import { ExceptionSheet } from './exception-sheet';
 import { HeldNote } from './held-note';
 import { MachineSheet } from './machine-sheet';
 import { PersonSheet } from './person-sheet';
+import { RecordView } from './record-view';
 import { useChange } from './use-change';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -17,7 +19,17 @@ const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'
 type Open = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' | 'busy' } | null;
 
 /** Who works when and can do what, what the machines take, and what is different on single days. */
-export function HouseView({ book, zone, person }: { book: HouseBook; zone: string; person: Person }) {
+export function HouseView({
+  book,
+  record,
+  zone,
+  person,
+}: {
+  book: HouseBook;
+  record: HouseRecord;
+  zone: string;
+  person: Person;
+}) {
   const [open, setOpen] = useState<Open>(null);
   const { change, held, calm } = useChange();
   const mayPlan = person.role === 'planner';
@@ -162,6 +174,7 @@ export function HouseView({ book, zone, person }: { book: HouseBook; zone: strin
           </ul>
         </section>
       </div>
+      <RecordView {...{ record, zone, mayPlan }} />
       {open?.sheet === 'person' && (
         <PersonSheet person={book.people.find(({ id }) => String(id) === open.id) ?? null} onClose={close} />
       )}

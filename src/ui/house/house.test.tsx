@@ -5,6 +5,7 @@ import { standInHouse } from '../../../test-support/stand-in';
 import { show, telling } from '../../../test-support/view';
 import type { Machine, Person } from '@/core/floor/board';
 import type { Exception, HouseBook } from '@/core/floor/house-book';
+import type { HouseRecord } from '@/core/floor/house-record';
 import { BusySheet } from './busy-sheet';
 import { ExceptionSheet } from './exception-sheet';
 import { HouseView } from './house-view';
@@ -43,11 +44,21 @@ const away: Exception = {
 const book = (more: Partial<HouseBook> = {}): HouseBook => {
   return { people: [mara, jonas], machines: [mixer, oven], exceptions: [], ...more };
 };
+const record: HouseRecord = {
+  devices: [{ id: 3, name: 'Bench tablet', enrolledAt: 60 * MIN, by: 'Mara' }],
+  addresses: [{ id: 5, of: 'Jonas', by: 'Mara', madeAt: 60 * MIN }],
+  changes: [
+    {
+      ...{ id: 9, at: 90 * MIN, by: 'Mara', subject: 'machine Deck oven' },
+      ...{ was: { capacity: 9 }, becomes: { capacity: 8 } },
+    },
+  ],
+};
 const inputs = () => house.sent.map(({ input }) => input);
 
 describe('the house', () => {
   const view = (shown: HouseBook, person: Person = mara) => (
-    <HouseView book={shown} zone="UTC" person={person} />
+    <HouseView book={shown} record={record} zone="UTC" person={person} />
   );
 
   it('reads every shift out to those who cannot see its strip', () => {
@@ -55,6 +66,35 @@ describe('the house', () => {
     const people = within(screen.getByRole('region', { name: 'People' }));
     expect(people.getByRole('img', { name: 'Monday 22:00 to 06:00' })).toBeTruthy();
     expect(people.getByRole('img', { name: 'no weekly shifts' })).toBeTruthy();
+  });
+
+  it('shows planners who changed what, from what to what', () => {
+    show(view(book()));
+    const [row] = within(screen.getByRole('region', { name: 'Changes' })).getAllByRole('row');
+    expect(row?.textContent).toContain('Mara');
+    expect(row?.textContent).toContain('machine Deck oven');
+    expect(row?.textContent).toContain('capacity 9 → 8');
+  });
+
+  it('lets a planner shut a device out, withdraw an address and make a code for another device', async () => {
+    house.result = { code: 'ABCD2345' };
+    const { user } = show(view(book()));
+    const part = (name: string) => within(screen.getByRole('region', { name }));
+    await user.click(part('Devices').getByRole('button', { name: 'Remove' }));
+    await user.click(part('Calendar addresses').getByRole('button', { name: 'Withdraw' }));
+    await user.click(part('Devices').getByRole('button', { name: 'Let a device in' }));
+    expect(part('Devices').getByRole('status').textContent).toContain('ABCD2345');
+    expect(house.sent).toEqual([
+      { command: 'remove-tablet', input: { id: 3 } },
+      { command: 'withdraw-address', input: { id: 5 } },
+      { command: 'make-tablet-code', input: {} },
+    ]);
+  });
+
+  it('shows a baker neither devices nor changes', () => {
+    show(view(book(), jonas));
+    expect(screen.queryByRole('region', { name: 'Devices' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Changes' })).toBeNull();
   });
 
   it('draws a night over the end of the week on its Monday as well', () => {

@@ -54,16 +54,21 @@ export function endActing(): void {
   keepHere(ACTING, '');
 }
 
-/** Whose session it is, and who records: the same but for somebody who goes on without a line. */
-let here: { session: number; recording: number } | null = null;
-
-/** Says whose session this page was made for, and who is at the tablet. */
-export function beginSession(session: AtTablet, recording: AtTablet): void {
-  here = { session: session.id, recording: recording.id };
+/** Who recorded something, and in which session. */
+export interface Recorder {
+  personId: number;
+  sessionId: number;
 }
 
-/** Whose session it is: only what they have recorded is sent. Null before a page has said so. */
-export const sessionPerson = (): number | null => here?.session ?? null;
+let here: { session: Recorder; recording: number } | null = null;
+
+/** Says whose session this page was made for, and who is at the tablet: the same but for who goes on without a line. */
+export function beginSession(session: AtTablet, sessionId: number, recording: AtTablet): void {
+  here = { session: { personId: session.id, sessionId }, recording: recording.id };
+}
+
+/** Whose session it is: only what they have recorded in it is sent. Null before a page has said so. */
+export const recordedBy = (): Recorder | null => here?.session ?? null;
 
 /** Who records on this tablet now. */
 export const recordingPerson = (): number | null => here?.recording ?? null;

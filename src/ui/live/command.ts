@@ -1,6 +1,9 @@
 'use client';
 
+import { v4 as uuidv4 } from 'uuid';
 import type { Answer } from '@/core/floor/answer';
+import { ask } from './ask';
+import { keepHere } from './kept';
 
 /** Nobody answered. */
 export const AWAY: Answer = {
@@ -11,42 +14,54 @@ export const AWAY: Answer = {
   offer: null,
 };
 
-/** Longest message that a browser still sends when its page is left, by the fetch standard 64 KiB for all under way. */
-const KEPT_ALIVE = 30_000;
-
-async function post(path: string, input: unknown): Promise<Answer> {
-  try {
-    const body = JSON.stringify(input);
-    const answer = await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body,
-      // A tap just before somebody opens another page is sent all the same.
-      keepalive: body.length < KEPT_ALIVE,
-    });
-    return (await answer.json()) as Answer;
-  } catch {
-    return AWAY;
-  }
+/** The answer that came back, where it is one of ours. */
+function answerOf(body: unknown): Answer {
+  const { ok, message } = (body ?? {}) as { ok?: unknown; message?: unknown };
+  return ok === true || (ok === false && typeof message === 'string') ? (body as Answer) : AWAY;
 }
 
-/** Sends a command to the house. */
-export function send(command: string, input: unknown): Promise<Answer> {
-  return post(`/api/commands/${command}`, input);
+/** A search may take its time and wait for others before it; the form that asked shows that it works. */
+const SEARCHING = 90_000;
+
+/** Sends a command to the house. Sent again by the browser or a proxy, it is done once. */
+export async function send(command: string, input: unknown): Promise<Answer> {
+  const asked = { body: input, key: uuidv4(), patience: SEARCHING };
+  return answerOf(await ask(`/api/commands/${command}`, asked));
 }
 
 /** Signs in with a PIN. */
-export function signIn(personId: number, pin: string): Promise<Answer> {
-  return post('/api/session', { personId, pin });
+export async function signIn(personId: number, pin: string): Promise<Answer> {
+  return answerOf(await ask('/api/session', { body: { personId, pin }, by: null }));
 }
 
-/** Gives up the right to record on this device, and goes on showing. */
-export async function rest(): Promise<void> {
-  await fetch('/api/session', { method: 'PUT' });
+/** Lets this device in: with a planner's code, or without one where the house lets everybody in. */
+export async function letIn(code: string, name: string): Promise<Answer> {
+  return answerOf(await ask('/api/tablet', { body: { code, name }, by: null }));
 }
 
-/** Signs out on this device. */
+/** Gives up the right to record on this device, and goes on showing. Returns whether it was done. */
+export async function rest(): Promise<boolean> {
+  return answerOf(await ask('/api/session', { method: 'PUT', by: null })).ok;
+}
+
+/** Who has left this device while nobody answered: the house is told when it can be. */
+export const LEAVING = 'hefeteig-leaving';
+
+/** Forgets the pages that are kept for use without a line. */
+export async function forgetPages(): Promise<void> {
+  if (!('caches' in globalThis)) return;
+  const names = await caches.keys();
+  await Promise.all(
+    names.filter((name) => name.startsWith('hefeteig-pages')).map((name) => caches.delete(name)),
+  );
+}
+
+/** Signs out on this device: its pages are gone at once, the house is told as soon as it answers. */
 export async function signOut(): Promise<void> {
-  await fetch('/api/session', { method: 'DELETE' });
-  navigator.serviceWorker?.controller?.postMessage('signed-out');
+  await forgetPages();
+  const { ok } = answerOf(await ask('/api/session', { method: 'DELETE', by: null }));
+  keepHere(LEAVING, ok ? '' : '1');
 }
+
+/** True where somebody has signed out here and the house does not know yet. */
+export const isLeaving = (): boolean => localStorage.getItem(LEAVING) === '1';

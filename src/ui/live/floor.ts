@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/floor/answer';
 import { floorDough, type Board } from '@/core/floor/board';
 import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
@@ -9,6 +10,7 @@ import type { Lesson } from '@/core/floor/lesson';
 import { go } from './go';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
+import { aboutTap } from './tap-words';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
@@ -43,11 +45,12 @@ export function useFloor(board: Board, personId: number, now: number) {
         if (lesson?.question) setTrouble(lesson.question);
         return;
       }
-      if (answer.status === 401) return go('/sign-in?ended');
+      // It waits for the PIN of whoever recorded it.
+      if (answer.status === SIGNED_OUT) return go('/sign-in?ended');
+      if (answer.status === OF_SOMEBODY_ELSE) return;
       setSent((before) => before.filter(({ id }) => id !== event.id));
-      setTrouble(
-        late ? `What was recorded without a line could not be kept: ${answer.message}` : answer.message,
-      );
+      // What had waited is told in the list of what was refused.
+      if (!late) setTrouble(answer.message);
     });
     // What an earlier page has left, or another tab.
     void waitingEvents().then((left) => {
@@ -86,7 +89,7 @@ export function useFloor(board: Board, personId: number, now: number) {
     const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
     setTrouble(null);
     setSent((before) => [...before, event]);
-    await keep(event);
+    await keep(event, aboutTap(event, known.find(({ dough }) => dough.id === event.doughId)?.dough));
   }
 
   return { doughs, events, record, trouble, calm: () => setTrouble(null) };

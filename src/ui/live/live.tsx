@@ -3,7 +3,12 @@
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import type { FloorEvent } from '@/core/floor/events';
+import { isLeaving, signOut } from './command';
+import { listenToHouse, type News } from './feed-line';
+import { go } from './go';
 import { hear } from './heard';
+import { flush } from './outbox';
+import { keepSteady } from './steady';
 
 /**
  * When the board is asked for anew after news, ms: `from` and by chance up to `spread` later, so that not all tablets ask
@@ -37,46 +42,63 @@ async function keepParts(): Promise<void> {
   ready?.active?.postMessage('keep-parts');
 }
 
-interface News {
-  events: FloorEvent[];
-  /** Nothing else has changed that somebody waits for. */
-  calm: boolean;
-}
-
 const Line = createContext<'open' | 'away'>('open');
 
-/** Listens to the house's feed of changes and brings the page up to date; knows whether the line is open. */
-export function Live({ personId, children }: { personId: number; children: ReactNode }) {
+/**
+ * Listens to the house's feed of changes and brings the page up to date; knows whether the line is open. A page that
+ * cannot be brought up to date stays as it is.
+ *
+ * @param cursor - how far the house was when the page was made
+ */
+export function Live({
+  personId,
+  cursor,
+  children,
+}: {
+  personId: number;
+  cursor: number;
+  children: ReactNode;
+}) {
   const router = useRouter();
   const [line, setLine] = useState<'open' | 'away'>('open');
+  const [failing, setFailing] = useState(false);
+  // Only where the page began: from then on the feed itself says how far it is.
+  const [from] = useState(cursor);
+  useEffect(() => keepSteady(setFailing), []);
   useEffect(() => {
-    const feed = new EventSource('/api/feed');
-    feed.onopen = () => setLine('open');
-    feed.onerror = () => setLine('away');
     let timer: ReturnType<typeof setTimeout> | undefined;
     let due = Infinity;
     const refresh = () => {
       due = Infinity;
       router.refresh();
     };
-    feed.onmessage = ({ data }: MessageEvent<string>) => {
-      const news = JSON.parse(data) as News;
+    const onNews = (news: News) => {
       hear(news.events);
-      const { from, spread } = WHEN[when(news, personId)];
-      const at = Date.now() + from + spread * Math.random();
+      const { from: soonest, spread } = WHEN[when(news, personId)];
+      const at = Date.now() + soonest + spread * Math.random();
       // News that come one after the other do not put it off.
       if (at >= due) return;
       clearTimeout(timer);
       due = at;
       timer = setTimeout(refresh, at - Date.now());
     };
+    const onLine = (now: 'open' | 'away') => {
+      setLine(now);
+      // What waits does not wait for its pause when the house is heard again.
+      if (now === 'open') void flush();
+    };
+    const stop = listenToHouse(from, { onNews, onLine, onOver: () => go('/sign-in?ended') });
     void keepParts();
     return () => {
       clearTimeout(timer);
-      feed.close();
+      stop();
     };
-  }, [router, personId]);
-  return <Line value={line}>{children}</Line>;
+  }, [router, personId, from]);
+  useEffect(() => {
+    // Somebody has signed out here while nobody answered.
+    if (isLeaving()) void signOut().then(() => isLeaving() || go('/sign-in'));
+  }, []);
+  return <Line value={failing ? 'away' : line}>{children}</Line>;
 }
 
 export function useLine(): 'open' | 'away' {

@@ -4,7 +4,19 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import type { FloorEvent } from '@/core/floor/events';
 import { beginSession, type AtTablet } from './at-tablet';
-import { flush, keep, keepCall, onSent, waitingCalls, waitingEvents, type Outcome } from './outbox';
+import {
+  confirm,
+  flush,
+  idOf,
+  keep,
+  keepCall,
+  onSent,
+  unconfirmedOf,
+  waitingCalls,
+  waitingEvents,
+  type Outcome,
+} from './outbox';
+import { allRefused, seen } from './refused';
 
 const jonas: AtTablet = { id: 2, name: 'Jonas', role: 'baker', team: 'nights' };
 const ida: AtTablet = { id: 3, name: 'Ida', role: 'baker', team: 'nights' };
@@ -12,12 +24,13 @@ const ida: AtTablet = { id: 3, name: 'Ida', role: 'baker', team: 'nights' };
 interface Arrived {
   command: string;
   id: string;
+  by: string;
   at?: number;
 }
 /** What the house has been sent and has answered. */
 let arrived: Arrived[] = [];
-/** How the house answers: not at all, or with a status. */
-let answers: () => number | null = () => 200;
+/** How the house answers: not at all, with a status, or with something that is not its own. */
+let answers: () => number | null | { foreign: unknown } = () => 200;
 
 const refusal = (status: number) => ({
   ok: false,
@@ -30,21 +43,29 @@ const refusal = (status: number) => ({
 beforeEach(() => {
   arrived = [];
   answers = () => 200;
-  vi.stubGlobal('fetch', (path: string, { body }: { body: string }) => {
-    const status = answers();
-    if (status === null) return Promise.reject(new TypeError('no line'));
-    const { id, alarm, at } = JSON.parse(body) as { id?: string; alarm?: string; at?: number };
-    arrived.push({ command: path.split('/').at(-1) ?? '', id: id ?? alarm ?? '', ...(at ? { at } : {}) });
-    const answer = status === 200 ? { ok: true, result: null } : refusal(status);
-    return Promise.resolve({ json: () => Promise.resolve(answer) });
-  });
-  beginSession(jonas, jonas);
+  vi.stubGlobal(
+    'fetch',
+    (path: string, { body, headers }: { body: string; headers: Record<string, string> }) => {
+      const status = answers();
+      if (status === null) return Promise.reject(new TypeError('no line'));
+      const { at } = JSON.parse(body) as { at?: number };
+      const id = headers['idempotency-key'] ?? '';
+      const by = headers['x-recorded-by'] ?? '';
+      arrived.push({ command: path.split('/').at(-1) ?? '', id, by, ...(at ? { at } : {}) });
+      const own = status === 200 ? { ok: true, result: null, to: id } : null;
+      const answer = typeof status === 'object' ? status.foreign : (own ?? { ...refusal(status), to: id });
+      return Promise.resolve({ json: () => Promise.resolve(answer) });
+    },
+  );
+  beginSession(jonas, 7, jonas);
 });
 afterEach(async () => {
-  // Nothing of one test waits for the next.
+  // Nothing of one test waits for the next, or is listed in it.
+  await seen((await allRefused()).map(({ id }) => id));
   answers = () => 200;
   for (const who of [jonas, ida]) {
-    beginSession(who, who);
+    beginSession(who, who.id === jonas.id ? 7 : 8, who);
+    await confirm(who.id, who.id === jonas.id ? 7 : 8, []);
     await flush();
   }
   vi.unstubAllGlobals();
@@ -72,7 +93,7 @@ describe('what is recorded', () => {
     expect((await waitingEvents()).map(({ id }) => id)).toEqual(taps.map(({ id }) => id));
     answers = () => 200;
     await flush();
-    expect(arrived).toEqual(taps.map(({ id, at }) => ({ command: 'record-event', id, at })));
+    expect(arrived).toEqual(taps.map(({ id, at }) => ({ command: 'record-event', id, by: '2/7', at })));
     expect(await waitingEvents()).toEqual([]);
   });
 
@@ -87,6 +108,11 @@ describe('what is recorded', () => {
     stop();
     expect(outcomes.map(({ answer }) => answer.ok)).toEqual([false, true]);
     expect(await waitingEvents()).toEqual([]);
+    expect(await allRefused()).toEqual([
+      { id: bad.id, personId: jonas.id, at: bad.at, about: '', message: 'refused 422' },
+    ]);
+    await seen([bad.id]);
+    expect(await allRefused()).toEqual([]);
   });
 
   it('waits on when the session has ended meanwhile, and nobody loses it by that', async () => {
@@ -103,15 +129,82 @@ describe('what is recorded', () => {
   });
 
   it('by somebody else waits for their PIN, and is not sent in another’s name', async () => {
-    beginSession(jonas, ida);
+    beginSession(jonas, 7, ida);
     const [hers, his] = [tap(ida.id), tap(jonas.id)];
     await keep(hers);
     await keep(his);
     expect(ids()).toEqual([his.id]);
     expect((await waitingEvents()).map(({ id }) => id)).toEqual([hers.id]);
-    beginSession(ida, ida);
+    beginSession(ida, 8, ida);
     await flush();
-    expect(ids()).toEqual([his.id, hers.id]);
+    expect(ids()).toEqual([his.id]);
+    expect((await unconfirmedOf(ida.id)).map((one) => idOf(one))).toEqual([hers.id]);
+    await confirm(ida.id, 8, []);
+    await flush();
+    expect(arrived.map(({ id, by }) => [id, by])).toEqual([
+      [his.id, '2/7'],
+      [hers.id, '3/8'],
+    ]);
+  });
+
+  it('in an earlier session waits for the PIN of whoever recorded it, though they are back', async () => {
+    answers = () => null;
+    const one = tap();
+    await keep(one);
+    answers = () => 200;
+    beginSession(jonas, 9, jonas);
+    await flush();
+    expect(ids()).toEqual([]);
+    await confirm(jonas.id, 9, []);
+    await flush();
+    expect(arrived.at(-1)).toMatchObject({ id: one.id, by: '2/9', at: one.at });
+    expect(await waitingEvents()).toEqual([]);
+  });
+
+  it('and is not theirs, by the word of whose PIN it is, is not sent but listed', async () => {
+    beginSession(jonas, 7, ida);
+    const [hers, not] = [tap(ida.id), tap(ida.id)];
+    await keep(hers);
+    await keep(not);
+    beginSession(ida, 8, ida);
+    await confirm(ida.id, 8, [not.id]);
+    await flush();
+    expect(ids()).toEqual([hers.id]);
+    expect((await allRefused()).map(({ id, personId }) => [id, personId])).toEqual([[not.id, ida.id]]);
+  });
+
+  it.each([
+    ...[400, 403, 404, 408, 413, 429, 500, 502, 503, 504].map(
+      (status) => [`status ${status}`, status] as const,
+    ),
+    ['a proxy’s own words', { foreign: { error: 'rate limited' } }] as const,
+    ['somebody else’s success', { foreign: { ok: true, result: null } }] as const,
+    ['another answer’s refusal', { foreign: { ...refusal(422), to: 'another' } }] as const,
+    ['nothing', { foreign: null }] as const,
+  ])('stays on the tablet whatever else comes back: %s', async (_, what) => {
+    const outcomes: Outcome[] = [];
+    const stop = onSent((outcome) => outcomes.push(outcome));
+    answers = () => what;
+    const taps = [tap(), tap(), tap()];
+    for (const one of taps) await keep(one);
+    expect((await waitingEvents()).map(({ id }) => id)).toEqual(taps.map(({ id }) => id));
+    // The first holds the others back: the order of a tablet is kept.
+    expect(new Set(ids())).toEqual(new Set([taps[0]?.id]));
+    answers = () => 200;
+    await flush();
+    stop();
+    expect(outcomes.map(({ answer }) => answer.ok)).toEqual([true, true, true]);
+    expect(ids().slice(-3)).toEqual(taps.map(({ id }) => id));
+    expect(await allRefused()).toEqual([]);
+  });
+
+  it('by one person under the eyes of another waits, however often it is refused as not theirs', async () => {
+    answers = () => 409;
+    const one = tap();
+    await keep(one);
+    await flush();
+    expect((await waitingEvents()).map(({ id }) => id)).toEqual([one.id]);
+    expect(await allRefused()).toEqual([]);
   });
 
   it('keeps the order of taps and calls among each other', async () => {

@@ -3,10 +3,13 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import type { Answer } from '@/core/floor/answer';
+import { fateOf, type Answer, type Fate } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
-import { sessionPerson } from './at-tablet';
-import { send } from './command';
+import { ask } from './ask';
+import { recordedBy } from './at-tablet';
+import { AWAY } from './command';
+import { oneTabAtATime, pauseBefore } from './pace';
+import { putAside } from './refused';
 
 /** A command of the floor that is no event of a dough: an alarm taken, words left for the next shift. */
 export interface FloorCall {
@@ -23,30 +26,41 @@ export interface FloorCall {
  * sent in the order in which it was recorded. The house takes each id once, so a tap whose answer was lost is not
  * counted twice.
  */
-type Waiting = ({ event: FloorEvent } | { call: FloorCall }) & {
+export type Waiting = ({ event: FloorEvent } | { call: FloorCall }) & {
   /** It could not be sent when it was recorded, so it is sent with its own time. */
   late: boolean;
+  /** The session in which it was recorded, or by whose PIN it was confirmed since; 0: nobody's yet. */
+  sessionId: number;
+  /** What it is, for whoever has to confirm it or reads why it was refused: "Crescent 39, mix: started". */
+  about: string;
 };
 
 /** What became of something that was sent. */
 export type Outcome = Waiting & { answer: Answer };
-
-const AGAIN = 4000;
 
 const held: { store: ReturnType<typeof createStore> | null } = { store: null };
 const store = () => (held.store ??= createStore('hefeteig-outbox', 'events'));
 
 /** How many things wait, by who recorded them. */
 let waiting: ReadonlyMap<number, number> = new Map();
-/** Nobody answered when something was sent last: the line is down, whatever the feed believes. */
+/** What was sent last was not answered as the house answers: the line is down, whatever the feed believes. */
 let unanswered = false;
+/** Somebody else is signed in on this tablet than this page was made for. */
+let elsewhere = false;
+/** Tries in a row that came to nothing. */
+let failures = 0;
 const watchers = new Set<() => void>();
 const told = new Set<(outcome: Outcome) => void>();
 let flushing: Promise<void> | null = null;
 let timer: ReturnType<typeof setTimeout> | null = null;
 
-const idOf = (one: Waiting) => ('event' in one ? one.event.id : one.call.id);
-const byWhom = (one: Waiting) => ('event' in one ? one.event.personId : one.call.personId);
+export const idOf = (one: Waiting) => ('event' in one ? one.event.id : one.call.id);
+export const byWhom = (one: Waiting) => ('event' in one ? one.event.personId : one.call.personId);
+export const whenOf = (one: Waiting) => ('event' in one ? one.event.at : one.call.at);
+
+const changed = () => {
+  for (const watcher of watchers) watcher();
+};
 
 /** Everything that waits on this tablet, in the order of the taps: ids are made in that order. */
 async function all(): Promise<Waiting[]> {
@@ -58,12 +72,18 @@ async function all(): Promise<Waiting[]> {
   const same = counts.size === waiting.size && [...counts].every(([id, n]) => waiting.get(id) === n);
   if (!same) {
     waiting = counts;
-    for (const watcher of watchers) watcher();
+    changed();
   }
   return kept;
 }
 
-const own = (kept: readonly Waiting[]) => kept.filter((one) => byWhom(one) === sessionPerson());
+/** What may be sent now: recorded in the session of this page, or confirmed in it. */
+function own(kept: readonly Waiting[]): Waiting[] {
+  const session = recordedBy();
+  return kept.filter(
+    (one) => session && byWhom(one) === session.personId && one.sessionId === session.sessionId,
+  );
+}
 
 /** Events that wait on this tablet, in order. */
 export async function waitingEvents(): Promise<FloorEvent[]> {
@@ -75,19 +95,55 @@ export async function waitingCalls(): Promise<FloorCall[]> {
   return (await all()).flatMap((one) => ('call' in one ? [one.call] : []));
 }
 
+/** What waits for somebody's PIN: recorded under their name, in no session that is open on this page. */
+export async function unconfirmedOf(personId: number): Promise<Waiting[]> {
+  const kept = await all();
+  const sent = new Set(own(kept));
+  return kept.filter((one) => byWhom(one) === personId && !sent.has(one));
+}
+
+/**
+ * Somebody has given their PIN: what waits under their name is sent in that session from now on, but for what they say
+ * is not theirs.
+ */
+export async function confirm(
+  personId: number,
+  sessionId: number,
+  notTheirs: readonly string[],
+): Promise<void> {
+  for (const one of await all()) {
+    if (byWhom(one) !== personId || one.sessionId === sessionId) continue;
+    if (notTheirs.includes(idOf(one))) {
+      await aside(one, 'Not confirmed: somebody else recorded it under this name.');
+      await del(idOf(one), store());
+    } else await set(idOf(one), { ...one, sessionId, late: true }, store());
+  }
+  await all();
+}
+
+const aside = (one: Waiting, message: string): Promise<void> =>
+  putAside({ id: idOf(one), personId: byWhom(one), at: whenOf(one), about: one.about, message });
+
 async function put(one: Waiting): Promise<void> {
   await set(idOf(one), one, store());
   await all();
   await flush();
 }
 
+/** The session of this page, where it is of whoever recorded something; 0 for somebody who went on by name. */
+function sessionOf(personId: number): number {
+  const session = recordedBy();
+  return session?.personId === personId ? session.sessionId : 0;
+}
+
 /** Keeps an event until it has arrived, and sends what waits. */
-export const keep = (event: FloorEvent): Promise<void> => put({ event, late: false });
+export const keep = (event: FloorEvent, about = ''): Promise<void> =>
+  put({ event, late: false, sessionId: sessionOf(event.personId), about });
 
 /** Keeps a call until it has arrived, and sends what waits. Returns it as it is kept. */
-export function keepCall(call: Omit<FloorCall, 'id'>): FloorCall {
+export function keepCall(call: Omit<FloorCall, 'id'>, about = ''): FloorCall {
   const whole = { ...call, id: uuidv7() };
-  void put({ call: whole, late: false });
+  void put({ call: whole, late: false, sessionId: sessionOf(call.personId), about });
   return whole;
 }
 
@@ -98,54 +154,65 @@ export function onSent(tell: (outcome: Outcome) => void): () => void {
 }
 
 /**
- * Sends what waits for whoever is signed in, one after the other, as long as somebody answers; what others have recorded
- * waits until they are. One run at a time.
+ * Sends what waits for whoever is signed in, one after the other, and lets go of each when it is stored or refused for
+ * good. What others have recorded waits until they are here. One run at a time, in all tabs of the tablet together.
  */
 export function flush(): Promise<void> {
-  const run = async () => {
-    for (;;) {
-      const [first] = own(await all());
-      if (!first) return;
-      if (await sendOne(first)) continue;
-      await belate();
-      return later();
-    }
-  };
+  const run = () => oneTabAtATime('hefeteig-outbox', sendAll);
   // What was kept while another run was at its last event is sent by one more run.
   flushing = (flushing ?? Promise.resolve()).then(run, run);
   return flushing;
 }
 
-/** True when somebody has answered, whatever the answer was. */
-async function sendOne(one: Waiting): Promise<boolean> {
-  const answer = await ('event' in one ? sendEvent(one.event, one.late) : sendCall(one.call, one.late));
-  const arrived = answer.ok || (answer.status !== 0 && !(answer.status === 401 && one.late));
-  const silent = !answer.ok && answer.status === 0;
-  if (silent !== unanswered) {
-    unanswered = silent;
-    for (const watcher of watchers) watcher();
+async function sendAll(): Promise<void> {
+  for (;;) {
+    const [first] = own(await all());
+    if (!first) return;
+    const fate = await sendOne(first);
+    if (fate === 'stored' || fate === 'refused') continue;
+    await belate();
+    return later();
   }
-  if (arrived) {
+}
+
+async function sendOne(one: Waiting): Promise<Fate> {
+  const body = await ('event' in one ? sendEvent(one) : sendCall(one));
+  const fate = fateOf(body, idOf(one));
+  const answer = fate === 'again' ? AWAY : (body as Answer);
+  failures = fate === 'again' ? failures + 1 : 0;
+  const signs = [fate === 'again', !answer.ok && answer.status === 409] as const;
+  if (signs[0] !== unanswered || signs[1] !== elsewhere) {
+    [unanswered, elsewhere] = signs;
+    changed();
+  }
+  if (fate === 'refused' && !answer.ok) await aside(one, answer.message);
+  if (fate === 'stored' || fate === 'refused') {
     await del(idOf(one), store());
     await all();
   }
-  if (arrived || answer.status === 401) for (const tell of told) tell({ ...one, answer });
-  return arrived;
+  if (fate !== 'again') for (const tell of told) tell({ ...one, answer });
+  return fate;
 }
 
-function sendEvent({ id, doughId, stepKey, kind, at, ...more }: FloorEvent, late: boolean): Promise<Answer> {
+function sendEvent(one: Extract<Waiting, { event: FloorEvent }>): Promise<unknown> {
+  const { id, doughId, stepKey, kind, at, celsius, text, undoes, data } = one.event;
   // What was not said is left out; the house takes the time of what arrives at once.
-  const { celsius, text, undoes, data } = more;
   const said = Object.entries({ celsius, text, undoes, data }).filter(([, value]) => value !== null);
-  return send('record-event', {
+  const body = {
     ...{ id, doughId, stepKey, kind },
     ...Object.fromEntries(said),
-    ...(late ? { at } : {}),
-  });
+    ...(one.late ? { at } : {}),
+  };
+  return ask('/api/commands/record-event', { body, key: id, by: recorder(one) });
 }
 
-const sendCall = ({ name, input, at }: FloorCall, late: boolean): Promise<Answer> =>
-  send(name, late ? { ...input, at } : input);
+function sendCall(one: Extract<Waiting, { call: FloorCall }>): Promise<unknown> {
+  const { id, name, input, at } = one.call;
+  const body = one.late ? { ...input, at } : input;
+  return ask(`/api/commands/${name}`, { body, key: id, by: recorder(one) });
+}
+
+const recorder = (one: Waiting) => ({ personId: byWhom(one), sessionId: one.sessionId });
 
 /** What has not arrived by now is sent with the time at which it was recorded. */
 async function belate(): Promise<void> {
@@ -156,7 +223,7 @@ function later(): void {
   timer ??= setTimeout(() => {
     timer = null;
     void flush();
-  }, AGAIN);
+  }, pauseBefore(failures));
 }
 
 /** Calls `watcher` when something is kept or has gone; returns how to stop. */
@@ -181,6 +248,15 @@ export function useUnanswered(): boolean {
   return useSyncExternalStore(
     onWaiting,
     () => unanswered,
+    () => false,
+  );
+}
+
+/** True when the house has said that somebody else is signed in on this tablet. */
+export function useElsewhere(): boolean {
+  return useSyncExternalStore(
+    onWaiting,
+    () => elsewhere,
     () => false,
   );
 }

@@ -2,9 +2,12 @@
 
 import { createStore, del, entries, set } from 'idb-keyval';
 import { v7 as uuidv7 } from 'uuid';
-import type { Answer } from '@/core/floor/answer';
-import { recordingPerson, sessionPerson } from './at-tablet';
+import { fateOf, type Answer } from '@/core/floor/answer';
+import { ask } from './ask';
+import { recordedBy, recordingPerson } from './at-tablet';
 import { AWAY } from './command';
+import { oneTabAtATime } from './pace';
+import { putAside } from './refused';
 
 /** A photo that is not known to have arrived. */
 interface Kept {
@@ -13,6 +16,9 @@ interface Kept {
   stepKey: string | null;
   photo: Blob;
 }
+
+/** A photo is larger than a tap, and its line may be slow, ms. */
+const PATIENCE = 60_000;
 
 const held: { store: ReturnType<typeof createStore> | null } = { store: null };
 const store = () => (held.store ??= createStore('hefeteig-photos', 'photos'));
@@ -23,28 +29,35 @@ export async function keepPhoto(kept: Omit<Kept, 'personId'>): Promise<Answer> {
   return sendPhotos();
 }
 
-/** Sends the photos of whoever is signed in that wait, oldest first; what is refused is given up with its sentence, what nobody answers stays. */
+/**
+ * Sends the photos of whoever is signed in that wait, the oldest first. One is let go of when it is stored or refused by
+ * the house itself, and that is said; everything else keeps it.
+ */
 export async function sendPhotos(): Promise<Answer> {
-  let last: Answer = { ok: true, result: null };
-  const waiting = (await entries<string, Kept>(store())).filter(
-    ([, { personId }]) => personId === sessionPerson(),
-  );
-  if (waiting.length === 0 && recordingPerson() !== sessionPerson()) return AWAY;
-  for (const [id, kept] of waiting.sort(([a], [b]) => (a < b ? -1 : 1))) {
-    last = await put(id, kept);
-    if (!last.ok && (last.status === 0 || last.status === 401 || last.status >= 500)) return last;
-    await del(id, store());
-    if (!last.ok) return last;
-  }
+  let last: Answer =
+    recordingPerson() === (recordedBy()?.personId ?? null) ? { ok: true, result: null } : AWAY;
+  await oneTabAtATime('hefeteig-photos', async () => {
+    const all = await entries<string, Kept>(store());
+    const own = all.filter(([, { personId }]) => personId === recordedBy()?.personId);
+    for (const [id, kept] of own.sort(([a], [b]) => (a < b ? -1 : 1))) {
+      const body = await put(id, kept);
+      const fate = fateOf(body, id);
+      last = fate === 'again' ? AWAY : (body as Answer);
+      if (fate === 'again' || fate === 'not-theirs') return;
+      await del(id, store());
+      if (fate === 'refused' && !last.ok)
+        await putAside({ id, personId: kept.personId ?? 0, at: null, about: 'Photo', message: last.message });
+    }
+  });
   return last;
 }
 
-async function put(id: string, { doughId, stepKey, photo }: Kept): Promise<Answer> {
+function put(id: string, { doughId, stepKey, photo }: Kept): Promise<unknown> {
   const of = new URLSearchParams({ dough: String(doughId), ...(stepKey === null ? {} : { step: stepKey }) });
-  try {
-    const answer = await fetch(`/api/photos/${id}?${of.toString()}`, { method: 'PUT', body: photo });
-    return (await answer.json()) as Answer;
-  } catch {
-    return AWAY;
-  }
+  return ask(`/api/photos/${id}?${of.toString()}`, {
+    method: 'PUT',
+    body: photo,
+    key: id,
+    patience: PATIENCE,
+  });
 }

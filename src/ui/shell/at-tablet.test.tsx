@@ -4,8 +4,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import { show } from '../../../test-support/view';
 import type { Person } from '@/core/floor/board';
-import { actAs, beginSession, sessionPerson, signedInHere } from '../live/at-tablet';
-import { flush, keep } from '../live/outbox';
+import { actAs, beginSession, recordedBy, signedInHere } from '../live/at-tablet';
+import { confirm, flush, keep } from '../live/outbox';
 import { LineState } from './line-state';
 import { PersonSwitch } from './person-switch';
 import { Unconfirmed } from './unconfirmed';
@@ -20,9 +20,9 @@ const EVERYBODY = [jonas, ida].map((one) => ({ ...one, here: true }));
 
 const tablet = (
   <>
-    <PersonSwitch person={jonas} people={EVERYBODY} idleMinutes={0} />
+    <PersonSwitch person={jonas} people={EVERYBODY} idleMinutes={0} zone="UTC" />
     <LineState />
-    <Unconfirmed person={jonas} />
+    <Unconfirmed person={jonas} sessionId={7} zone="UTC" />
   </>
 );
 
@@ -35,9 +35,14 @@ const tap = (personId: number) =>
 
 beforeEach(async () => {
   line.away = true;
-  vi.stubGlobal('fetch', () => Promise.resolve({ json: () => Promise.resolve({ ok: true, result: null }) }));
+  vi.stubGlobal('fetch', (_: string, { headers }: { headers: Record<string, string> }) =>
+    Promise.resolve({
+      json: () => Promise.resolve({ ok: true, result: null, to: headers['idempotency-key'] }),
+    }),
+  );
   for (const one of [ida, jonas]) {
-    beginSession(one, one);
+    beginSession(one, 7, one);
+    await confirm(one.id, 7, []);
     await flush();
   }
 });
@@ -50,14 +55,14 @@ describe('a tablet without a line', () => {
     await user.click(await screen.findByRole('button', { name: /^Ida/ }));
     const now = await screen.findByRole('button', { name: 'Ida is at this tablet; change' });
     expect(now.textContent).toBe('Ida, no PIN yet');
-    expect(sessionPerson()).toBe(jonas.id);
+    expect(recordedBy()).toEqual({ personId: jonas.id, sessionId: 7 });
   });
 
   it('does not offer who has not been here for longer than a shift', async () => {
     signedInHere(ida, 5 * HOUR * 60_000);
     const { user } = show(tablet, 18 * HOUR);
     await user.click(screen.getByRole('button', { name: 'Jonas is at this tablet; change' }));
-    expect(await screen.findByText(/^The line is down/)).toBeTruthy();
+    expect(await screen.findByText(/^Offline\./)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Ida/ })).toBeNull();
   });
 
@@ -66,7 +71,7 @@ describe('a tablet without a line', () => {
     actAs(ida, 0);
     show(tablet);
     await tap(ida.id);
-    await waitFor(() => expect(screen.getByRole('status').textContent).toBe('line is down, 1 kept here'));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toBe('Offline, 1 to send'));
     expect(screen.queryByRole('region', { name: 'To be confirmed' })).toBeNull();
   });
 });
@@ -81,7 +86,7 @@ describe('a tablet whose line is back', () => {
     await tap(ida.id);
     const open = await screen.findByRole('region', { name: 'To be confirmed' });
     expect(open.textContent).toContain(
-      '2 recorded here by Ida without a line; unconfirmed until Ida gives the PIN.',
+      '2 recorded here by Ida, not confirmed yet. Ida confirms with the PIN.',
     );
     await user.click(screen.getByRole('button', { name: 'PIN of Ida' }));
     expect(await screen.findByLabelText('PIN of Ida', { selector: 'input' })).toBeTruthy();
@@ -93,7 +98,7 @@ describe('a tablet whose line is back', () => {
     line.away = false;
     show(tablet);
     const open = await screen.findByRole('region', { name: 'To be confirmed' });
-    expect(open.textContent).toContain('The line is back; Ida goes on with the PIN.');
+    expect(open.textContent).toContain('Online again. Ida goes on with the PIN.');
     expect(screen.getByRole('button', { name: 'Jonas goes on' })).toBeTruthy();
   });
 
@@ -101,6 +106,6 @@ describe('a tablet whose line is back', () => {
     line.away = false;
     show(tablet);
     expect(screen.queryByRole('region', { name: 'To be confirmed' })).toBeNull();
-    expect(screen.getByRole('status').textContent).toBe('live');
+    expect(screen.getByRole('status').textContent).toBe('Live');
   });
 });

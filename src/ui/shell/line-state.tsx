@@ -3,11 +3,11 @@
 import { useAway } from '../live/away';
 import { useWaiting } from '../live/outbox';
 
-/** The state of the line to the bakery's computer, always visible and calm. */
+/** The state of the line to the bakery's computer, always visible and calm; what waits here is counted whatever it is. */
 export function LineState() {
   const open = !useAway();
   const waiting = [...useWaiting().values()].reduce((sum, n) => sum + n, 0);
-  const words = open ? 'live' : 'line is down';
+  const words = open ? 'Live' : 'Offline';
   return (
     <span role="status" className="flex items-center gap-2 text-sm text-quiet">
       <svg aria-hidden width="12" height="12" viewBox="0 0 12 12">
@@ -20,8 +20,8 @@ export function LineState() {
           strokeWidth="1.8"
         />
       </svg>
-      <span className={open ? 'max-[1100px]:sr-only' : 'max-sm:sr-only'}>
-        {waiting > 0 && !open ? `${words}, ${waiting} kept here` : words}
+      <span className={open && waiting === 0 ? 'max-[1100px]:sr-only' : ''}>
+        {waiting > 0 ? `${words}, ${waiting} to send` : words}
       </span>
     </span>
   );

@@ -11,6 +11,7 @@ import { useAway } from '../live/away';
 import { useMinute } from '../live/clock';
 import { useWaiting } from '../live/outbox';
 import { Names, type Somebody } from '../sign-in/names';
+import { OwnPin } from './own-pin';
 
 // Fetched when somebody opens it: no page waits for it.
 const TakeOver = dynamic(() => import('../sign-in/take-over').then((module) => module.TakeOver), {
@@ -28,11 +29,13 @@ export function PersonSwitch({
   person: signedIn,
   people,
   idleMinutes,
+  zone,
 }: {
   person: Person;
   people: readonly Somebody[];
   /** 0: it never rests. */
   idleMinutes: number;
+  zone: string;
 }) {
   const [open, setOpen] = useState(false);
   const person = useAtTablet(signedIn);
@@ -55,8 +58,8 @@ export function PersonSwitch({
         {away ? (
           <>
             <p className="mb-3 max-w-lg text-lg">
-              The line is down. Who has signed in here during the last shift can go on without a PIN; what
-              they record stays on this tablet, unconfirmed, until they give it.
+              Offline. Whoever signed in here during the last shift can go on without a PIN. What they record
+              stays on this tablet until they confirm it with their PIN.
             </p>
             <Names
               people={lately.filter(({ id }) => id !== person.id)}
@@ -69,7 +72,13 @@ export function PersonSwitch({
             />
           </>
         ) : (
-          <TakeOver people={[...others].sort((a, b) => Number(b.here ?? false) - Number(a.here ?? false))} />
+          <>
+            <TakeOver
+              zone={zone}
+              people={[...others].sort((a, b) => Number(b.here ?? false) - Number(a.here ?? false))}
+            />
+            {!looksOn(person.role) && <OwnPin />}
+          </>
         )}
       </Sheet>
     </>
@@ -84,7 +93,10 @@ function useResting(minutes: number, personId: number): void {
     let timer: ReturnType<typeof setTimeout>;
     const begin = () => {
       clearTimeout(timer);
-      timer = setTimeout(() => void rest().then(() => location.reload(), begin), minutes * MINUTE);
+      timer = setTimeout(
+        () => void rest().then((done) => (done ? location.reload() : begin())),
+        minutes * MINUTE,
+      );
     };
     begin();
     for (const touch of TOUCHES) window.addEventListener(touch, begin, { passive: true });

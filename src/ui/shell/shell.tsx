@@ -5,7 +5,7 @@ import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/floor/board';
-import { looksOn } from '@/core/floor/rights';
+import { looksOn, maySee } from '@/core/floor/rights';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { signOut } from '../live/command';
 import { go } from '../live/go';
@@ -13,7 +13,9 @@ import { Live } from '../live/live';
 import type { Somebody } from '../sign-in/names';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
+import { Who } from '../live/who';
 import { PersonSwitch } from './person-switch';
+import { RefusedList } from './refused-list';
 import { Unconfirmed } from './unconfirmed';
 import { useTheme } from './theme';
 
@@ -26,15 +28,7 @@ const VIEWS = [
   { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },
   { href: '/workbench', name: 'Workbench', paths: ['/workbench'] },
   { href: '/house', name: 'House', paths: ['/house'] },
-];
-
-/** What is of no use to somebody who does not plan and does not judge. */
-const hidden = (role: Person['role']): string[] =>
-  role === 'viewer'
-    ? ['/orders', '/formulas', '/lamination', '/rooms', '/workbench', '/house']
-    : role === 'helper'
-      ? ['/plan', '/orders', '/house']
-      : [];
+] as const;
 
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
@@ -42,6 +36,8 @@ const isHere = (path: string, paths: readonly string[]) => paths.some((one) => p
 export function Shell({
   house,
   person,
+  sessionId,
+  cursor,
   people,
   idleMinutes,
   clock,
@@ -49,6 +45,9 @@ export function Shell({
 }: {
   house: { name: string; zone: string };
   person: Person;
+  sessionId: number;
+  /** How far the house was when this page was made. */
+  cursor: number;
   people: readonly Somebody[];
   idleMinutes: number;
   clock: RunningClock;
@@ -61,16 +60,18 @@ export function Shell({
     go('/sign-in');
   };
   return (
-    <ClockProvider made={clock}>
-      <Live personId={person.id}>
-        <div className="flex min-h-dvh flex-col">
-          <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
-            <p className="text-xl font-bold max-[1100px]:sr-only">
-              Hefeteig <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
-            </p>
-            <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
-              {VIEWS.filter(({ href }) => !hidden(person.role).includes(href)).map(
-                ({ href, name, paths }) => (
+    <Who value={person}>
+      <ClockProvider made={clock}>
+        <Live personId={person.id} cursor={cursor}>
+          {/* The service worker keeps the page for this person alone. */}
+          <div className="flex min-h-dvh flex-col" data-person={person.id}>
+            <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
+              <p className="text-xl font-bold max-[1100px]:sr-only">
+                Hefeteig{' '}
+                <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
+              </p>
+              <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
+                {VIEWS.filter(({ href }) => maySee(person, href)).map(({ href, name, paths }) => (
                   <a
                     key={href}
                     href={href}
@@ -82,39 +83,40 @@ export function Shell({
                   >
                     {name}
                   </a>
-                ),
-              )}
-            </nav>
-            <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
-              <LineState />
-              <HouseClock zone={house.zone} />
-              <PersonSwitch {...{ person, people, idleMinutes }} />
-              <button
-                className="grid size-11 place-items-center rounded"
-                onClick={toggle}
-                aria-label={night ? 'Day theme' : 'Night theme'}
-              >
-                {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
-              </button>
-              <button
-                className="grid size-11 place-items-center rounded"
-                onClick={leave}
-                aria-label="Sign out"
-              >
-                <LogOut aria-hidden size={20} />
-              </button>
-            </div>
-          </header>
-          <Unconfirmed person={person} />
-          {looksOn(person.role) ? (
-            <fieldset disabled className="contents">
-              {children}
-            </fieldset>
-          ) : (
-            children
-          )}
-        </div>
-      </Live>
-    </ClockProvider>
+                ))}
+              </nav>
+              <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
+                <LineState />
+                <HouseClock zone={house.zone} />
+                <PersonSwitch {...{ person, people, idleMinutes }} zone={house.zone} />
+                <button
+                  className="grid size-11 place-items-center rounded"
+                  onClick={toggle}
+                  aria-label={night ? 'Day theme' : 'Night theme'}
+                >
+                  {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
+                </button>
+                <button
+                  className="grid size-11 place-items-center rounded"
+                  onClick={leave}
+                  aria-label="Sign out"
+                >
+                  <LogOut aria-hidden size={20} />
+                </button>
+              </div>
+            </header>
+            <Unconfirmed {...{ person, sessionId }} zone={house.zone} />
+            <RefusedList people={people} zone={house.zone} />
+            {looksOn(person.role) ? (
+              <fieldset disabled className="contents">
+                {children}
+              </fieldset>
+            ) : (
+              children
+            )}
+          </div>
+        </Live>
+      </ClockProvider>
+    </Who>
   );
 }

@@ -15,7 +15,8 @@ import {
 } from '../live/at-tablet';
 import { useAway } from '../live/away';
 import { useMinute } from '../live/clock';
-import { useWaiting } from '../live/outbox';
+import { useElsewhere, useWaiting } from '../live/outbox';
+import { useUnconfirmed } from '../sign-in/to-confirm';
 
 const HOUR = 3_600_000;
 
@@ -25,21 +26,32 @@ const PinPad = dynamic(() => import('../sign-in/pin-pad').then((module) => modul
  * Says whose session the page is, before anything below it sends; and where somebody has gone on without a line, asks for
  * their PIN as soon as there is one.
  */
-export function Unconfirmed({ person }: { person: Person }) {
+export function Unconfirmed({
+  person,
+  sessionId,
+  zone,
+}: {
+  person: Person;
+  sessionId: number;
+  zone: string;
+}) {
   const [asking, setAsking] = useState<AtTablet | null>(null);
   const waiting = useWaiting();
   const lately = useLately();
   const away = useAway();
   const now = useMinute();
   const acting = useAtTablet(person);
-  useEffect(() => beginSession(person, acting), [person, acting]);
+  const elsewhere = useElsewhere();
+  useEffect(() => beginSession(person, sessionId, acting), [person, sessionId, acting]);
   const hour = Math.floor(now / HOUR);
   useEffect(() => {
     if (person.id > 0 && !away) signedInHere(person, hour * HOUR);
   }, [person, away, hour]);
   const others = lately.filter(({ id }) => id !== person.id && (waiting.get(id) ?? 0) > 0);
   const idle = acting.id !== person.id && (waiting.get(acting.id) ?? 0) === 0;
-  if (away || (others.length === 0 && acting.id === person.id)) return null;
+  const own = useUnconfirmed(person.id);
+  const theirs = own.length > 0 && !elsewhere;
+  if (away || (others.length === 0 && acting.id === person.id && !elsewhere && !theirs)) return null;
   const done = () => {
     endActing();
     location.reload();
@@ -49,10 +61,26 @@ export function Unconfirmed({ person }: { person: Person }) {
       aria-label="To be confirmed"
       className="grid gap-2 border-b border-hairline bg-butter-wash px-5 py-2 text-lg print:hidden"
     >
+      {elsewhere && (
+        <p className="flex flex-wrap items-center justify-between gap-3">
+          Somebody else has signed in on this tablet. What you record here waits for your PIN.
+          <Button floor onClick={() => location.reload()}>
+            Show their page
+          </Button>
+        </p>
+      )}
+      {theirs && (
+        <p className="flex flex-wrap items-center justify-between gap-3">
+          {own.length} recorded here under your name in an earlier session.
+          <Button floor onClick={() => setAsking(person)}>
+            Confirm with PIN
+          </Button>
+        </p>
+      )}
       {others.map((one) => (
         <p key={one.id} className="flex flex-wrap items-center justify-between gap-3">
-          {waiting.get(one.id)} recorded here by {one.name} without a line; unconfirmed until {one.name} gives
-          the PIN.
+          {waiting.get(one.id)} recorded here by {one.name}, not confirmed yet. {one.name} confirms with the
+          PIN.
           <Button floor onClick={() => setAsking(one)}>
             PIN of {one.name}
           </Button>
@@ -60,7 +88,7 @@ export function Unconfirmed({ person }: { person: Person }) {
       ))}
       {idle && (
         <p className="flex flex-wrap items-center justify-between gap-3">
-          The line is back; {acting.name} goes on with the PIN.
+          Online again. {acting.name} goes on with the PIN.
           <span className="flex gap-3">
             <Button floor onClick={() => setAsking(acting)}>
               PIN of {acting.name}
@@ -72,7 +100,7 @@ export function Unconfirmed({ person }: { person: Person }) {
         </p>
       )}
       <Sheet open={asking !== null} onOpenChange={() => setAsking(null)} title="Confirm what was recorded">
-        {asking && <PinPad person={asking} onDone={done} />}
+        {asking && <PinPad person={asking} zone={zone} onDone={done} />}
       </Sheet>
     </section>
   );

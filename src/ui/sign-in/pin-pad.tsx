@@ -2,21 +2,33 @@
 
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
-import { signIn } from '../live/command';
+import { forgetPages, LEAVING, signIn } from '../live/command';
+import { keepHere } from '../live/kept';
+import { confirm } from '../live/outbox';
 import type { Somebody } from './names';
+import { ToConfirm, useUnconfirmed } from './to-confirm';
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
-/** Asks for somebody’s PIN and signs them in on this device. */
-export function PinPad({ person, onDone }: { person: Somebody; onDone: () => void }) {
+/** Asks for somebody’s PIN and signs them in on this device; what the PIN confirms stands before it. */
+export function PinPad({ person, zone, onDone }: { person: Somebody; zone: string; onDone: () => void }) {
   const [pin, setPin] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const [notMine, setNotMine] = useState<string[]>([]);
+  const unconfirmed = useUnconfirmed(person.id);
   const enter = async () => {
     setBusy(true);
     const answer = await signIn(person.id, pin);
     setBusy(false);
-    if (answer.ok) return onDone();
+    if (answer.ok) {
+      const { sessionId } = answer.result as { sessionId: number };
+      await confirm(person.id, sessionId, notMine);
+      // Pages of whoever was here before are nobody's any more, and nobody is leaving.
+      await forgetPages();
+      keepHere(LEAVING, '');
+      return onDone();
+    }
     setPin('');
     setTrouble(answer.message);
   };
@@ -30,6 +42,7 @@ export function PinPad({ person, onDone }: { person: Somebody; onDone: () => voi
         void enter();
       }}
     >
+      <ToConfirm list={unconfirmed} zone={zone} notMine={notMine} onChange={setNotMine} />
       <label className="grid gap-1 text-lg">
         PIN of {person.name}
         <input

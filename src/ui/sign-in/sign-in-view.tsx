@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { dayTime } from '@/core/time/local';
 import { go } from '../live/go';
+import { RefusedList } from '../shell/refused-list';
 import { Names, type Somebody } from './names';
 import { PinPad } from './pin-pad';
 
@@ -29,15 +30,18 @@ export function SignInView({
         </p>
         {ended && (
           <p role="status" className="mt-2 border-l-4 border-warn pl-3 text-lg">
-            You were signed out; the last tap was not recorded. Sign in and press again.
+            You were signed out. What you recorded since waits on this tablet; your PIN sends it.
           </p>
         )}
       </header>
+      <div className="md:col-span-2">
+        <RefusedList people={people} zone={house.zone} />
+      </div>
       <section aria-label="Who are you">
         <Names people={people} who={who} onChoose={setWho} />
       </section>
       {who ? (
-        <PinPad key={who.id} person={who} onDone={() => go('/')} />
+        <PinPad key={who.id} person={who} zone={house.zone} onDone={() => go('/')} />
       ) : (
         <p className="self-center text-xl text-quiet">Tap your name, then your PIN.</p>
       )}

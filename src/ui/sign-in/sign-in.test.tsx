@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -32,6 +33,7 @@ describe('signing in', () => {
   });
 
   it('is a name and four digits, tapped or typed', async () => {
+    house.result = { role: 'baker', sessionId: 7 };
     const { user } = show(view());
     await user.click(button(/^Jonas/));
     for (const digit of ['1', '2', '9']) await user.click(button(digit));
@@ -71,8 +73,8 @@ describe('signing in', () => {
     );
   });
 
-  it('tells somebody whose session ended under their hands that the last tap was not recorded', () => {
+  it('tells somebody whose session ended under their hands that what they recorded waits', () => {
     show(view(true));
-    expect(screen.getByRole('status').textContent).toContain('the last tap was not recorded');
+    expect(screen.getByRole('status').textContent).toContain('waits on this tablet; your PIN sends it');
   });
 });

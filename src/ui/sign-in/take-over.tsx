@@ -12,8 +12,8 @@ function takenOver(): void {
 }
 
 /** Lets the next one take over this tablet where they are: name, PIN. */
-export function TakeOver({ people }: { people: readonly Somebody[] }) {
+export function TakeOver({ people, zone }: { people: readonly Somebody[]; zone: string }) {
   const [who, setWho] = useState<Somebody | null>(null);
   if (!who) return <Names people={people} who={null} onChoose={setWho} />;
-  return <PinPad person={who} onDone={takenOver} />;
+  return <PinPad person={who} zone={zone} onDone={takenOver} />;
 }

@@ -24,7 +24,7 @@ const schema = Joi.object<Asked>({
 type Search = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
 export default async function BatchesPage({ searchParams }: Search) {
-  const { now } = await housePage();
+  const { now } = await housePage('/batches');
   const db = pool();
   const { zone } = await house(db);
   // An empty field asks for nothing.

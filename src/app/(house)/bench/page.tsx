@@ -7,6 +7,6 @@ import { BenchScreen } from '@/ui/bench/bench-view';
 export const metadata: Metadata = { title: 'Bench' };
 
 export default async function BenchPage() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/bench');
   return <BenchScreen packed={await floorBoard(pool(), now)} rest={{ person }} />;
 }

@@ -7,7 +7,7 @@ import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 export const metadata: Metadata = { title: 'Cut plan' };
 
 export default async function CuttingPage() {
-  await housePage();
+  await housePage('/cutting');
   const { benchLength, table, tray } = await rollingHouse(pool());
   return (
     <CutPlanView

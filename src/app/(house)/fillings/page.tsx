@@ -8,7 +8,7 @@ import { FillingsView } from '@/ui/fillings/fillings-view';
 export const metadata: Metadata = { title: 'Fillings and shapes' };
 
 export default async function FillingsPage() {
-  const { now } = await housePage();
+  const { now } = await housePage('/fillings');
   const db = pool();
   const [bakery, needs] = await Promise.all([house(db), fillingNeeds(db, now)]);
   return <FillingsView needs={needs} zone={bakery.zone} />;

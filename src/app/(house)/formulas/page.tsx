@@ -7,7 +7,7 @@ import { FormulaList } from '@/ui/formulas/formula-list';
 export const metadata: Metadata = { title: 'Formulas' };
 
 export default async function FormulasPage() {
-  const { person } = await housePage();
+  const { person } = await housePage('/formulas');
   const { formulas, ingredients, products } = await formulaPages(pool());
   const listed = formulas.map(({ formulaId, name, version, formula }) => ({
     ...{ formulaId, name, version, formula, products: products.get(formulaId) ?? [] },

@@ -8,7 +8,7 @@ import { HandoverScreen } from '@/ui/handover/handover-view';
 export const metadata: Metadata = { title: 'Handover' };
 
 export default async function Page() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/handover');
   const [packed, words] = await Promise.all([floorBoard(pool(), now), lastWords(pool())]);
   return <HandoverScreen packed={packed} rest={{ words, person }} />;
 }

@@ -12,7 +12,7 @@ import { LaminationView } from '@/ui/lamination/lamination-view';
 export const metadata: Metadata = { title: 'Lamination' };
 
 export default async function LaminationPage() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/lamination');
   const db = pool();
   const [bakery, schemes, products, behind, rolling, value, temperatures] = await Promise.all([
     house(db),

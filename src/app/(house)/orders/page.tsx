@@ -8,7 +8,7 @@ import { OrdersView } from '@/ui/orders/orders-view';
 export const metadata: Metadata = { title: 'Orders' };
 
 export default async function OrdersPage() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/orders');
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return <OrdersView book={book} zone={zone} person={person} />;
 }

@@ -7,6 +7,6 @@ import { OvenScreen } from '@/ui/oven/oven-view';
 export const metadata: Metadata = { title: 'Oven' };
 
 export default async function Page() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/oven');
   return <OvenScreen packed={await floorBoard(pool(), now)} rest={{ person }} />;
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { newestPlan } from '@/server/queries/doughs';
+import { newestPlan } from '@/server/queries/planned-steps';
 import { houseValues } from '@/server/queries/house';
 import { planHistory } from '@/server/queries/plan-history';
 import { openMends } from '@/server/queries/proposals';
@@ -12,7 +12,7 @@ import { PlanScreen } from '@/ui/plan/plan-view';
 export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanPage() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/plan');
   const [packed, products, basis, history, mends, value] = await Promise.all([
     packedBoard(pool(), now, 2),
     productNames(pool()),

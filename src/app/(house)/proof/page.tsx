@@ -7,6 +7,6 @@ import { ProofScreen } from '@/ui/proof/proof-view';
 export const metadata: Metadata = { title: 'Proof watch' };
 
 export default async function Page() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/proof');
   return <ProofScreen packed={await floorBoard(pool(), now)} rest={{ person }} />;
 }

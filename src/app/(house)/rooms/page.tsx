@@ -8,7 +8,7 @@ import { RoomsView } from '@/ui/rooms/rooms-view';
 export const metadata: Metadata = { title: 'Rooms' };
 
 export default async function RoomsPage() {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/rooms');
   const db = pool();
   const [known, doughs] = await Promise.all([places(db, now), board(db, now, 0)]);
   return <RoomsView places={known} board={doughs} person={person} />;

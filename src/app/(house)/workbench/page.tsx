@@ -17,7 +17,7 @@ export const metadata: Metadata = { title: 'Workbench' };
 const LEVAIN: Rise = { yeast: 'levain', celsius: 22, minutes: 600, early: 0.85, late: 1.2 };
 
 export default async function WorkbenchPage() {
-  const { now } = await housePage();
+  const { now } = await housePage('/workbench');
   const db = pool();
   const [{ named, ingredients, bowlGrams }, known, temperatures, products, references, { zone }] =
     await Promise.all([

@@ -1,8 +1,8 @@
 import { writePlanCsv } from '@/core/formats/plan-table';
 import type { Board } from '@/core/floor/board';
 import { planCost } from '@/core/planning/cost';
-import { signedIn } from '@/server/auth/session';
 import { pool } from '@/server/db/pool';
+import { no, reading, reply } from '@/server/door';
 import { houseNow } from '@/server/queries/clock';
 import { planCalendar } from '@/server/queries/person-calendar';
 import { sharedBoard } from '@/server/queries/shared-board';
@@ -41,18 +41,23 @@ const FORMS: Record<string, Form> = {
  * The plan as a file: `?as=calendar` (hands-on work; with `&person=` what the rota gives to one), `csv` (every step),
  * `problem` (what is still open) or `plan` (its times).
  */
-export async function GET(request: Request): Promise<Response> {
-  if (!(await signedIn())) return new Response('You are signed out.', { status: 401 });
-  const as = new URL(request.url).searchParams.get('as') ?? '';
-  const form = Object.hasOwn(FORMS, as) ? FORMS[as] : undefined;
-  if (!form) return new Response('The plan comes as calendar, csv, problem or plan.', { status: 404 });
-  const now = await houseNow(pool());
-  const asked = Number(new URL(request.url).searchParams.get('person') ?? NaN);
-  const person = Number.isInteger(asked) && asked > 0 ? asked : null;
-  const text = await form.write(await sharedBoard(pool(), now, 2), now, person);
-  const headers = {
-    'content-type': form.type,
-    'content-disposition': `attachment; filename="plan.${form.ending}"`,
-  };
-  return new Response(text, { headers });
+export function GET(request: Request): Promise<Response> {
+  return reading('GET /api/plan', async ({ person: { id, role } }) => {
+    const asked = new URL(request.url).searchParams;
+    const as = asked.get('as') ?? '';
+    const form = Object.hasOwn(FORMS, as) ? FORMS[as] : undefined;
+    if (!form) return new Response('The plan comes as calendar, csv, problem or plan.', { status: 404 });
+    const of = Number(asked.get('person') ?? NaN);
+    const person = Number.isInteger(of) && of > 0 ? of : null;
+    if (person !== null && person !== id && role !== 'planner')
+      return reply(no(403, 'This is somebody else’s work; a planner can see it.'), undefined);
+    const now = await houseNow(pool());
+    const text = await form.write(await sharedBoard(pool(), now, 2), now, person);
+    return new Response(text, {
+      headers: {
+        'content-type': form.type,
+        'content-disposition': `attachment; filename="plan.${form.ending}"`,
+      },
+    });
+  });
 }

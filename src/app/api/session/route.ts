@@ -1,11 +1,12 @@
 import Joi from 'joi';
-import { beginSession, endSession, restSession } from '@/server/auth/session';
+import { REFUSED, SIGNED_OUT } from '@/core/floor/answer';
 import { signIn } from '@/server/auth/pin';
+import { beginSession, endSession, restSession, whoIsHere } from '@/server/auth/session';
+import { tabletHere } from '@/server/auth/tablet';
 import { check } from '@/server/commands/check';
-import { Refusal } from '@/server/commands/command';
-import { refused } from '@/server/commands/run';
+import { no, reply, unbroken } from '@/server/door';
+import { jsonBody } from '@/server/http';
 import { pool } from '@/server/db/pool';
-import { fromOwnPage, jsonBody } from '@/server/http';
 
 const schema = Joi.object<{ personId: number; pin: string }>({
   personId: Joi.number().integer().positive().required().messages({ '*': 'Who are you?' }),
@@ -15,32 +16,39 @@ const schema = Joi.object<{ personId: number; pin: string }>({
     .messages({ '*': 'A PIN has 4 to 8 digits.' }),
 });
 
+/** Who is signed in here: a page asks when its feed broke off. */
+export async function GET(): Promise<Response> {
+  const here = await whoIsHere();
+  if (!here) return reply(no(SIGNED_OUT, 'You are signed out.'), undefined);
+  return reply({ ok: true, result: { personId: here.person.id, sessionId: here.sessionId } }, undefined);
+}
+
 /** Signs in. */
-export async function POST(request: Request): Promise<Response> {
-  const no = (status: number, refusal: Refusal) => Response.json(refused(status, refusal), { status });
-  if (!fromOwnPage(request)) return no(403, new Refusal('This came from another site and was not done.'));
-  try {
+export function POST(request: Request): Promise<Response> {
+  return unbroken(request, async () => {
+    const tablet = await tabletHere();
+    if (!tablet) return no(403, 'This device is not known here. A planner lets it in with a code.', 'pin');
     const { personId, pin } = check(schema, await jsonBody(request));
-    const answer = await signIn(pool(), personId, pin);
-    if ('refusal' in answer) return no(422, new Refusal(answer.refusal, 'pin'));
-    await beginSession(answer.person.id);
-    return Response.json({ ok: true, result: { role: answer.person.role } });
-  } catch (error) {
-    if (error instanceof Refusal) return no(422, error);
-    throw error;
-  }
+    const answer = await signIn(pool(), tablet.id, personId, pin);
+    if ('refusal' in answer) return no(REFUSED, answer.refusal, 'pin');
+    const sessionId = await beginSession(answer.person.id, tablet.id);
+    return { ok: true, result: { role: answer.person.role, sessionId } };
+  });
 }
 
 /** Nobody has touched this device for long: it shows, and records nothing until somebody gives a PIN. */
-export async function PUT(request: Request): Promise<Response> {
-  if (!fromOwnPage(request)) return Response.json({ ok: false }, { status: 403 });
-  await restSession();
-  return Response.json({ ok: true, result: null });
+export function PUT(request: Request): Promise<Response> {
+  return unbroken(request, async () => {
+    const here = await whoIsHere();
+    if (here) await restSession(here.sessionId);
+    return { ok: true, result: null };
+  });
 }
 
 /** Signs out on this device. */
-export async function DELETE(request: Request): Promise<Response> {
-  if (!fromOwnPage(request)) return Response.json({ ok: false }, { status: 403 });
-  await endSession();
-  return Response.json({ ok: true, result: null });
+export function DELETE(request: Request): Promise<Response> {
+  return unbroken(request, async () => {
+    await endSession();
+    return { ok: true, result: null };
+  });
 }

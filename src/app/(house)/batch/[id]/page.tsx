@@ -10,7 +10,7 @@ import { BatchView } from '@/ui/batch/batch-view';
 export const metadata: Metadata = { title: 'Batch' };
 
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/batch/[id]');
   const id = (await params).id;
   const board = await doughBoard(id, now);
   const [dough] = board?.doughs ?? [];

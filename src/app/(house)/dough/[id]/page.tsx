@@ -7,7 +7,7 @@ import { DoughView } from '@/ui/dough/dough-view';
 export const metadata: Metadata = { title: 'Dough' };
 
 export default async function DoughPage({ params }: { params: Promise<{ id: string }> }) {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/dough/[id]');
   const board = await doughBoard((await params).id, now);
   if (!board) notFound();
   return <DoughView board={board} person={person} />;

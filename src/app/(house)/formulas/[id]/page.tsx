@@ -17,7 +17,7 @@ const FORMS = [
 ];
 
 export default async function FormulaPage({ params }: { params: Promise<{ id: string }> }) {
-  const { person } = await housePage();
+  const { person } = await housePage('/formulas/[id]');
   const id = Number((await params).id);
   const db = pool();
   const versions = Number.isSafeInteger(id) && id > 0 ? await formulaVersions(db, id) : [];

@@ -7,6 +7,6 @@ import { IngredientsView } from '@/ui/formulas/ingredients-view';
 export const metadata: Metadata = { title: 'Ingredients' };
 
 export default async function IngredientsPage() {
-  const { person } = await housePage();
+  const { person } = await housePage('/formulas/ingredients');
   return <IngredientsView ingredients={await ingredients(pool())} person={person} />;
 }

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
@@ -8,8 +7,7 @@ import { FormulaEditor } from '@/ui/formulas/formula-editor';
 export const metadata: Metadata = { title: 'New formula' };
 
 export default async function NewFormulaPage() {
-  const { person } = await housePage();
-  if (person.role !== 'planner') redirect('/formulas');
+  await housePage('/formulas/new');
   const { ingredients, named, ranges, bowlGrams } = await formulaPages(pool());
   return (
     <main className="flex flex-1">

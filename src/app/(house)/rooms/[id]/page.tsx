@@ -15,7 +15,7 @@ interface Props {
 }
 
 export default async function PlacePage({ params, searchParams }: Props) {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/rooms/[id]');
   const [{ id }, { span = 'day' }] = await Promise.all([params, searchParams]);
   const chosen: PlaceSpan = span in PLACE_SPANS ? (span as PlaceSpan) : 'day';
   const [{ zone }, record] = await Promise.all([house(pool()), placeRecord(pool(), id, chosen, now)]);

@@ -8,5 +8,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ token: str
   const address = await addressOf(pool(), token);
   if (!address) return new Response('There is no calendar at this address.', { status: 404 });
   const text = await planCalendar(pool(), await houseNow(pool()), address.personId);
-  return new Response(text, { headers: { 'content-type': 'text/calendar; charset=utf-8' } });
+  return new Response(text, {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, no-store' },
+  });
 }

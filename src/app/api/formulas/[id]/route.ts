@@ -1,7 +1,7 @@
 import { writeFormulaCsv } from '@/core/formats/formula-csv';
 import { writeFormulaJson } from '@/core/formats/formula-json';
 import { writeRecipe } from '@/core/formats/recipe';
-import { signedIn } from '@/server/auth/session';
+import { reading } from '@/server/door';
 import { pool } from '@/server/db/pool';
 import { formulaVersions, ingredientsAndFormulas } from '@/server/queries/formulas';
 
@@ -12,19 +12,17 @@ const FORMS = {
 };
 
 /** The newest version of a formula as a file: `?as=json`, `csv` or `recipe`. */
-export async function GET(
-  request: Request,
-  { params }: { params: Promise<{ id: string }> },
-): Promise<Response> {
-  if (!(await signedIn())) return new Response('You are signed out.', { status: 401 });
-  const form = FORMS[(new URL(request.url).searchParams.get('as') ?? 'json') as keyof typeof FORMS];
-  const id = Number((await params).id);
-  const [newest] = Number.isSafeInteger(id) ? await formulaVersions(pool(), id) : [];
-  if (!form || !newest)
-    return new Response('There is no such formula, or no such form of it.', { status: 404 });
-  const text = form.write(newest.name, newest.formula, await ingredientsAndFormulas(pool()));
-  const file = `${newest.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${form.ending}`;
-  return new Response(text, {
-    headers: { 'content-type': form.type, 'content-disposition': `attachment; filename="${file}"` },
+export function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return reading('GET /api/formulas', async () => {
+    const form = FORMS[(new URL(request.url).searchParams.get('as') ?? 'json') as keyof typeof FORMS];
+    const id = Number((await params).id);
+    const [newest] = Number.isSafeInteger(id) ? await formulaVersions(pool(), id) : [];
+    if (!form || !newest)
+      return new Response('There is no such formula, or no such form of it.', { status: 404 });
+    const text = form.write(newest.name, newest.formula, await ingredientsAndFormulas(pool()));
+    const file = `${newest.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${form.ending}`;
+    return new Response(text, {
+      headers: { 'content-type': form.type, 'content-disposition': `attachment; filename="${file}"` },
+    });
   });
 }

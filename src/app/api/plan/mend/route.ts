@@ -1,38 +1,48 @@
-import { Refusal } from '@/server/commands/command';
-import { refused, runCommand } from '@/server/commands/run';
-import { signedIn } from '@/server/auth/session';
+import type { Answer } from '@/core/floor/answer';
+import { runCommand } from '@/server/commands/run';
+import { no, reply, whoMay } from '@/server/door';
 import { fromOwnPage, jsonBody } from '@/server/http';
+import { log } from '@/server/log';
 
-/** Searches that somebody waits for, by the number that their page gave them. */
-const held = globalThis as { hefeteigMends?: Map<string, AbortController> };
+/** Searches that somebody waits for, by the number that their page gave them, and who that is. */
+interface Job {
+  personId: number;
+  stop: AbortController;
+}
+const held = globalThis as { hefeteigMends?: Map<string, Job> };
 
 /** Shortest time between two lines of progress, ms. */
 const APART = 150;
 
 /**
- * Works out a mend and tells how far it is, a line of JSON at a time: `{ points, late }` for each better plan, and the
- * answer of the command `propose-mend` last. `{ stop: job }` ends a search with the best so far; leaving the page does too.
+ * Works out a mend and tells how far it is, a line of JSON at a time: `{ before }` while searches of others go first,
+ * `{ points, late }` for each better plan, and the answer of the command `propose-mend` last. `{ stop: job }` ends a
+ * search with the best so far, for whoever began it and for planners; leaving the page does too.
  */
 export async function POST(request: Request): Promise<Response> {
-  if (!fromOwnPage(request))
-    return Response.json(refused(403, new Refusal('This came from another site.')), { status: 403 });
-  const person = await signedIn();
-  if (!person) return Response.json(refused(401, new Refusal('You are signed out.')), { status: 401 });
+  if (!fromOwnPage(request)) return reply(no(403, 'This came from another site.'), undefined);
+  const here = await whoMay('POST /api/plan/mend');
+  if ('ok' in here) return reply(here, undefined);
+  const { person, sessionId } = here;
   const asked = (await jsonBody(request)) as { job?: unknown; stop?: unknown; seconds?: unknown } | undefined;
-  const mends = (held.hefeteigMends ??= new Map<string, AbortController>());
+  const jobs = (held.hefeteigMends ??= new Map<string, Job>());
   if (typeof asked?.stop === 'string') {
-    mends.get(asked.stop)?.abort();
-    return Response.json({ ok: true });
+    const job = jobs.get(asked.stop);
+    if (job && job.personId !== person.id && person.role !== 'planner')
+      return reply(no(403, 'Somebody else is working this out; a planner can stop it.'), undefined);
+    job?.stop.abort();
+    return reply({ ok: true, result: null }, undefined);
   }
-  const job = typeof asked?.job === 'string' ? asked.job : crypto.randomUUID();
+  const number = typeof asked?.job === 'string' ? asked.job : crypto.randomUUID();
+  if (jobs.has(number)) return reply(no(409, 'This is being worked out already.'), undefined);
   const stop = new AbortController();
-  mends.set(job, stop);
+  jobs.set(number, { personId: person.id, stop });
   request.signal.addEventListener('abort', () => stop.abort());
   const text = new TextEncoder();
   const stream = new ReadableStream({
     async start(lines) {
       let told = 0;
-      const say = (line: unknown) => {
+      const say = (line: Answer | { before: number } | { points: number; late: number }) => {
         // Nobody listens any more: the search is stopped, and what it found is kept as a proposal all the same.
         if (!request.signal.aborted) lines.enqueue(text.encode(`${JSON.stringify(line)}\n`));
       };
@@ -41,18 +51,25 @@ export async function POST(request: Request): Promise<Response> {
         told = Date.now();
         say({ points, late });
       };
+      const onQueue = (before: number) => say({ before });
       const input = asked?.seconds === undefined ? {} : { seconds: asked.seconds };
       try {
-        say(await runCommand('propose-mend', person, input, { onBetter, signal: stop.signal }));
+        const live = { onBetter, onQueue, signal: stop.signal };
+        say(await runCommand('propose-mend', person, input, { live, sessionId }));
       } catch (error) {
-        console.error('plan mend:', error);
-        say(refused(500, new Refusal('Something went wrong in the house; nothing was changed. Try again.')));
+        log.error({ err: error }, 'mend failed');
+        say(no(500, 'Something went wrong on the bakery’s computer; nothing was changed. Try again.'));
+      } finally {
+        jobs.delete(number);
       }
-      mends.delete(job);
       if (!request.signal.aborted) lines.close();
     },
   });
   return new Response(stream, {
-    headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' },
+    headers: {
+      'content-type': 'application/x-ndjson',
+      'cache-control': 'no-store, no-transform',
+      'x-accel-buffering': 'no',
+    },
   });
 }

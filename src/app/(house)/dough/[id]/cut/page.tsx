@@ -10,7 +10,7 @@ import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 export const metadata: Metadata = { title: 'Cut plan' };
 
 export default async function DoughCutPage({ params }: { params: Promise<{ id: string }> }) {
-  await housePage();
+  await housePage('/dough/[id]/cut');
   const id = Number((await params).id);
   const db = pool();
   const [dough, rolling] = await Promise.all([

@@ -15,7 +15,7 @@ import { DoughSheet } from '@/ui/sheet/dough-sheet';
 export const metadata: Metadata = { title: 'Mixing sheet' };
 
 export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
-  const { person, now } = await housePage();
+  const { person, now } = await housePage('/dough/[id]/sheet');
   const id = Number((await params).id);
   const db = pool();
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;

@@ -1,0 +1,3 @@
+'use client';
+
+export { TryAgain as default } from '@/ui/live/try-again';

@@ -1,0 +1,47 @@
+import type { PoolConnection } from 'mysql2/promise';
+import { json } from '../db/json';
+import { insertOnce, rowsOf, type Db } from '../db/rows';
+import { Refusal } from './command';
+
+/** The same command under the same number was done meanwhile by another request. */
+export class DoneMeanwhile extends Error {}
+
+interface Sent {
+  /** The number that the page gave it. */
+  key: string;
+  command: string;
+  personId: number;
+}
+
+/**
+ * What a command under this number answered when it was done, or null where it was not.
+ *
+ * @throws {Refusal} where the number belongs to another command or person
+ */
+export async function doneBefore(
+  db: Db,
+  { key, command, personId }: Sent,
+): Promise<{ result: unknown } | null> {
+  const [row] = await rowsOf<{ command: string; personId: number; result: unknown }>(
+    db,
+    'SELECT command, person_id AS personId, result FROM command_done WHERE id = ?',
+    [key],
+  );
+  if (!row) return null;
+  if (row.command !== command || row.personId !== personId)
+    throw new Refusal('The form lost its own number; load the page again.');
+  return { result: json(row.result) };
+}
+
+/** Keeps the answer of a command with what it did, in one transaction. */
+export async function keepDone(
+  db: PoolConnection,
+  { key, command, personId }: Sent,
+  result: unknown,
+): Promise<void> {
+  const made = await insertOnce(db, 'command_done', {
+    ...{ id: key, command, person_id: personId, at: new Date() },
+    result: JSON.stringify(result ?? null),
+  });
+  if (!made) throw new DoneMeanwhile();
+}

@@ -1,0 +1,34 @@
+import Joi from 'joi';
+import { makeTabletCode as makeCode } from '../../auth/tablet';
+import { rowsOf, write } from '../../db/rows';
+import { command, Refusal } from '../command';
+
+/** A code with which one more device is let in, within some minutes. */
+export const makeTabletCode = command<object, { code: string }>({
+  name: 'make-tablet-code',
+  schema: Joi.object({}),
+  doughOf: () => null,
+  async run({ db, person, audit }) {
+    const code = await makeCode(db, person.id);
+    await audit('code for a device', null, { made: true });
+    return { code };
+  },
+});
+
+/** Shuts a device out again; whoever is signed in there is signed out. */
+export const removeTablet = command<{ id: number }, { name: string }>({
+  name: 'remove-tablet',
+  schema: Joi.object({ id: Joi.number().integer().positive().required() }),
+  doughOf: () => null,
+  async run({ db, audit }, { id }) {
+    const [row] = await rowsOf<{ name: string }>(
+      db,
+      'SELECT name FROM tablet WHERE id = ? AND removed_at IS NULL FOR UPDATE',
+      [id],
+    );
+    if (!row) throw new Refusal('That device is shut out already.', 'id');
+    await write(db, 'UPDATE tablet SET removed_at = UTC_TIMESTAMP(3) WHERE id = ?', [id]);
+    await audit(`device ${row.name}`, { letIn: true }, { letIn: false });
+    return row;
+  },
+});

@@ -1,0 +1,31 @@
+import { floorDough } from '@/core/floor/board';
+import { MINUTE } from '@/core/time/local';
+import { doughsDueFrom } from '../queries/doughs';
+import { Refusal, type CommandContext } from './command';
+import type { Placed } from './plan-version';
+
+/** Minutes for which a proposal may be read before a step of it that was to begin at once is past. */
+const READING = 15;
+
+/**
+ * Refuses times that were worked out before something was recorded: hands-on steps that have begun, are done or were
+ * skipped since are not moved any more, and none begins in the past.
+ */
+export async function refuseBegun(
+  { db, now }: Pick<CommandContext, 'db' | 'now'>,
+  placed: readonly Placed[],
+): Promise<void> {
+  const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
+  const states = new Map([...doughs].map(([id, dough]) => [id, floorDough(dough).state]));
+  for (const { doughId, key, start } of placed) {
+    const dough = doughs.get(doughId);
+    const step = dough?.steps.find((one) => one.key === key);
+    const status = states.get(doughId)?.steps.get(key)?.status;
+    if (!dough || !step?.step.work || start === step.plannedStart) continue;
+    const what = `${dough.name}: ${step.label.toLowerCase()}`;
+    if (status === 'done' || status === 'running' || status === 'skipped')
+      throw new Refusal(`${what} has been started since. Work it out anew from where it stands.`, 'id');
+    if (start < now - READING * MINUTE)
+      throw new Refusal(`${what} would have begun already. Work it out anew.`, 'id');
+  }
+}

@@ -1,0 +1,43 @@
+import Joi from 'joi';
+import { MINUTE } from '@/core/time/local';
+import { Refusal } from './command';
+
+const DAY = 24 * 60 * MINUTE;
+/** How far a tablet's clock may be ahead, ms. */
+const AHEAD = MINUTE;
+/** Times that the database can hold and a bakery can mean, ms. */
+const BETWEEN = { first: Date.UTC(2000, 0, 1), last: Date.UTC(2200, 0, 1) };
+
+/** A moment as a tablet sends it, epoch ms. */
+export const instant = Joi.number()
+  .integer()
+  .min(BETWEEN.first)
+  .max(BETWEEN.last)
+  .messages({ '*': 'That is no time.' });
+
+/** A day of the calendar: `2026-02-31` is none. */
+export const calendarDay = Joi.string()
+  .custom((text: string, helpers) => {
+    const at = /^\d{4}-\d{2}-\d{2}$/.test(text) ? new Date(`${text}T00:00:00Z`) : null;
+    const is = at !== null && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+    return is ? text : helpers.error('any.invalid');
+  })
+  .required()
+  .messages({ '*': 'Name a day, such as 2026-11-22.' });
+
+/**
+ * When something happened that a tablet sends: now where it says nothing.
+ *
+ * @param since - when it could have happened at the earliest, beside a day back: the making of a dough
+ * @throws {Refusal} for what has not come yet and for what lies further back
+ */
+export function happenedAt(at: number | undefined, now: number, since = now): number {
+  if (at === undefined) return now;
+  if (at > now + AHEAD) throw new Refusal('That time has not come yet.', 'at');
+  if (at < Math.min(since, now - DAY))
+    throw new Refusal(
+      'That is longer ago than this can have happened. Check the clock of this tablet.',
+      'at',
+    );
+  return at;
+}

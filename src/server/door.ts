@@ -1,0 +1,92 @@
+import { OF_SOMEBODY_ELSE, REFUSED, SIGNED_OUT, type Answer } from '@/core/floor/answer';
+import { mayUse, type Route } from '@/core/floor/rights';
+import { whoIsHere, type Here } from './auth/session';
+import { Refusal } from './commands/command';
+import { refused } from './commands/run';
+import { DatabaseError } from './db/rows';
+import { fromOwnPage } from './http';
+import { log } from './log';
+
+/** The number that a page gave to what it sends; asked again under it, nothing is done twice. */
+export const KEY = 'idempotency-key';
+/** Who was at the tablet when it was recorded, and in which session: "7/4711". */
+export const RECORDED_BY = 'x-recorded-by';
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** The key of a request, or undefined where it has none that can be one. */
+export function keyOf(request: Request): string | undefined {
+  const key = request.headers.get(KEY);
+  return key !== null && UUID.test(key) ? key : undefined;
+}
+
+/** An answer as JSON, to the request that it is for. Nobody keeps it on the way. */
+export function reply(answer: Answer, key: string | undefined): Response {
+  return Response.json(key === undefined ? answer : { ...answer, to: key }, {
+    status: answer.ok ? 200 : answer.status,
+    headers: { 'cache-control': 'no-store' },
+  });
+}
+
+/** A refusal before anything was looked at. */
+export const no = (status: number, words: string, field: string | null = null): Answer =>
+  refused(status, new Refusal(words, field));
+
+/** Who may come in by a route, or what they are answered. */
+export async function whoMay(route: Route): Promise<Here | Answer> {
+  const here = await whoIsHere();
+  if (!here) return no(SIGNED_OUT, 'You are signed out. Sign in and press again; nothing was changed.');
+  return mayUse(here.person, route) ? here : no(403, 'This is not for everybody to see. Ask a planner.');
+}
+
+/**
+ * Answers a request that changes something, from a page of ours. Refusals are answers; whatever else goes wrong is
+ * answered so that the page sends it again.
+ */
+export async function unbroken(
+  request: Request,
+  change: (key: string | undefined) => Promise<Answer>,
+): Promise<Response> {
+  const key = keyOf(request);
+  if (!fromOwnPage(request)) return reply(no(403, 'This came from another site and was not done.'), key);
+  try {
+    return reply(await change(key), key);
+  } catch (error) {
+    if (error instanceof Refusal) return reply(refused(REFUSED, error), key);
+    log.error({ err: error }, 'change failed');
+    return error instanceof DatabaseError
+      ? reply(
+          no(503, 'The bakery’s database does not answer; nothing was changed. Try again in a moment.'),
+          key,
+        )
+      : reply(no(500, 'Something went wrong on the bakery’s computer; nothing was changed. Try again.'), key);
+  }
+}
+
+/** Lets a change in by somebody who may, and who was there when it was recorded. */
+export function changing(
+  request: Request,
+  route: Route,
+  change: (here: Here, key: string | undefined) => Promise<Answer>,
+): Promise<Response> {
+  return unbroken(request, async (key) => {
+    const here = await whoMay(route);
+    if ('ok' in here) return here;
+    const by = request.headers.get(RECORDED_BY);
+    return by === null || by === `${here.person.id}/${here.sessionId}`
+      ? change(here, key)
+      : no(
+          OF_SOMEBODY_ELSE,
+          'Somebody else has signed in on this tablet since. Load the page again; nothing was changed.',
+        );
+  });
+}
+
+/** Lets somebody read by a route who may. */
+export async function reading(route: Route, read: (here: Here) => Promise<Response>): Promise<Response> {
+  const here = await whoMay(route);
+  if ('ok' in here) return reply(here, undefined);
+  const answer = await read(here);
+  if (!answer.headers.has('cache-control')) answer.headers.set('cache-control', 'private, no-store');
+  return answer;
+}

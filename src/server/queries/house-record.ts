@@ -1,0 +1,38 @@
+import type { Person } from '@/core/floor/board';
+import type { HouseRecord } from '@/core/floor/house-record';
+import { tablets } from '../auth/tablet';
+import { json } from '../db/json';
+import { rowsOf, type Db } from '../db/rows';
+
+/** Changes that are shown. */
+const SHOWN = 100;
+
+/** Devices, addresses and changes of the house: all of them for planners, their own addresses for others. */
+export async function houseRecord(db: Db, person: Person): Promise<HouseRecord> {
+  const all = person.role === 'planner';
+  const [devices, addresses, changes] = await Promise.all([
+    all ? tablets(db) : [],
+    rowsOf<{ id: number; of: string | null; by: string; madeAt: Date }>(
+      db,
+      `SELECT a.id, whose.name AS \`of\`, maker.name AS \`by\`, a.made_at AS madeAt FROM calendar_address a
+       JOIN person maker ON maker.id = a.made_by LEFT JOIN person whose ON whose.id = a.person_id
+       WHERE ? OR ? IN (a.person_id, a.made_by) ORDER BY a.id DESC`,
+      [all, person.id],
+    ),
+    all
+      ? rowsOf<{ id: number; at: Date; by: string; subject: string; was: unknown; becomes: unknown }>(
+          db,
+          `SELECT audit.id, audit.at, person.name AS \`by\`, subject, was, becomes FROM audit
+           JOIN person ON person.id = person_id ORDER BY audit.id DESC LIMIT ${SHOWN}`,
+        )
+      : [],
+  ]);
+  return {
+    devices,
+    addresses: addresses.map(({ madeAt, ...row }) => ({ ...row, madeAt: madeAt.getTime() })),
+    changes: changes.map(({ at, was, becomes, ...row }) => ({
+      ...{ ...row, at: at.getTime() },
+      ...{ was: json(was), becomes: json(becomes) },
+    })),
+  };
+}

@@ -1,0 +1,56 @@
+import { rowsOf, type Db } from '../db/rows';
+
+/** A step's times in a plan. */
+export interface PlannedStep {
+  doughId: number;
+  key: string;
+  start: number;
+  end: number;
+  pinned: boolean;
+}
+
+interface Row {
+  doughId: number;
+  key: string;
+  startAt: Date;
+  endAt: Date;
+  pinned: number;
+}
+
+const COLUMNS = `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned
+  FROM planned_step`;
+
+const read = ({ startAt, endAt, pinned, ...row }: Row): PlannedStep => ({
+  ...row,
+  ...{ start: startAt.getTime(), end: endAt.getTime(), pinned: pinned === 1 },
+});
+
+/** Number of the newest plan version; 0 when there is none. */
+export async function newestPlan(db: Db): Promise<number> {
+  const [row] = await rowsOf<{ id: number | null }>(db, 'SELECT MAX(id) AS id FROM plan_version');
+  return row?.id ?? 0;
+}
+
+/** Times of these doughs' steps in the plan that stands. */
+export async function stepsInPlan(db: Db, doughIds: readonly number[]): Promise<PlannedStep[]> {
+  if (doughIds.length === 0) return [];
+  const rows = await rowsOf<Row>(db, `${COLUMNS} WHERE until_version IS NULL AND dough_id IN (?)`, [
+    doughIds,
+  ]);
+  return rows.map(read);
+}
+
+/** Times of these doughs' steps as plan version `version` had them; versions that no undo reaches are thinned out. */
+export async function stepsInVersion(
+  db: Db,
+  version: number,
+  doughIds: readonly number[],
+): Promise<PlannedStep[]> {
+  if (doughIds.length === 0) return [];
+  const rows = await rowsOf<Row>(
+    db,
+    `${COLUMNS} WHERE dough_id IN (?) AND since_version <= ? AND (until_version IS NULL OR until_version > ?)`,
+    [doughIds, version, version],
+  );
+  return rows.map(read);
+}

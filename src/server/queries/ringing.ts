@@ -1,0 +1,14 @@
+import { alarms, type Alarm } from '@/core/floor/alarms';
+import { floorDough } from '@/core/floor/board';
+import type { Db } from '../db/rows';
+import { sharedBoard } from './shared-board';
+
+/** Days back from which doughs can ring, and by how much a tablet may hear it before the server, minutes. */
+const DAYS_BACK = 1;
+const AHEAD = 2;
+
+/** The alarms of the floor that ring now, taken or not. */
+export async function ringing(db: Db, now: number): Promise<Alarm[]> {
+  const { doughs, calls, house } = await sharedBoard(db, now, DAYS_BACK);
+  return alarms(doughs.map(floorDough), now, { ...calls, zone: house.zone, ahead: AHEAD });
+}

@@ -1,0 +1,42 @@
+import type { BoardDough } from '@/core/floor/board';
+import type { FloorEvent, FloorEventKind } from '@/core/floor/events';
+
+const WORDS: Record<FloorEventKind, string> = {
+  start: 'started',
+  finish: 'done',
+  skip: 'skipped',
+  temperature: 'temperature',
+  note: 'note',
+  undo: 'undo',
+  verdict: 'proof judged',
+  alive: 'looked at',
+  conditions: 'temperatures at the bowl',
+  mix: 'actual amounts',
+  turn: 'folds',
+  check: 'checked',
+  weigh: 'pieces weighed',
+  scrap: 'trimmings',
+  count: 'counted',
+  marks: 'marks',
+  take: 'taken on',
+  needle: 'core probe',
+  move: 'moved',
+  deck: 'deck',
+};
+
+/**
+ * What a tap is, for whoever has to confirm it or reads why it was refused.
+ *
+ * @example
+ * aboutTap(event, dough); // 'Crescent 39, Mix: started'
+ */
+export function aboutTap(
+  { kind, stepKey, celsius, text }: Pick<FloorEvent, 'kind' | 'stepKey' | 'celsius' | 'text'>,
+  dough: Pick<BoardDough, 'name' | 'steps'> | undefined,
+): string {
+  const step = dough?.steps.find(({ key }) => key === stepKey);
+  const where = [dough?.name, step?.label].filter((part) => part !== undefined).join(', ');
+  const what = celsius === null ? WORDS[kind] : `${celsius} °C`;
+  const said = text === null ? what : `${what} “${text.slice(0, 60)}”`;
+  return where === '' ? said : `${where}: ${said}`;
+}

@@ -1,0 +1,33 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { startTransition, useEffect, useState } from 'react';
+import { Button } from '../kit/button';
+import { pauseBefore } from './pace';
+
+/** What stands in place of a page that could not be made at all. It tries again by itself until it is there. */
+export function TryAgain({ reset }: { reset: () => void }) {
+  const router = useRouter();
+  const [failures, setFailures] = useState(1);
+  const again = () =>
+    startTransition(() => {
+      router.refresh();
+      reset();
+    });
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      again();
+      setFailures(failures + 1);
+    }, pauseBefore(failures));
+    return () => clearTimeout(timer);
+  });
+  return (
+    <main className="mx-auto max-w-xl p-10">
+      <h1 className="text-3xl font-semibold">The bakery’s computer does not answer</h1>
+      <p className="mt-3 mb-6 text-lg">What was recorded is safe. This page tries again by itself.</p>
+      <Button look="act" floor onClick={again}>
+        Try now
+      </Button>
+    </main>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import { clockTime } from '@/core/time/local';
+import { Button } from '../kit/button';
+import { seen, useRefused } from '../live/refused';
+import type { Somebody } from '../sign-in/names';
+
+/**
+ * What was recorded on this tablet and could not be kept, each with its reason, until somebody has seen it: whoever is
+ * signed in, and after the session too.
+ */
+export function RefusedList({ people, zone }: { people: readonly Somebody[]; zone: string }) {
+  const refused = useRefused();
+  if (refused.length === 0) return null;
+  const nameOf = (personId: number) => people.find(({ id }) => id === personId)?.name ?? 'Somebody';
+  const persons = [...new Set(refused.map(({ personId }) => personId))];
+  const byPerson = persons.map((id) => [id, refused.filter(({ personId }) => personId === id)] as const);
+  return (
+    <section
+      aria-label="Not recorded"
+      className="grid gap-3 border-b border-l-4 border-hairline border-l-warn px-5 py-2 text-lg print:hidden"
+    >
+      {byPerson.map(([personId, own]) => (
+        <div key={personId} className="flex flex-wrap items-start justify-between gap-3">
+          <div className="min-w-0 flex-1">
+            <h2 className="font-bold">Not recorded, {nameOf(personId)}</h2>
+            <ul className="grid gap-1">
+              {own.map(({ id, at, about, message }) => (
+                <li key={id}>
+                  {at !== null && <b>{clockTime(at, zone)} </b>}
+                  {about && `${about}. `}
+                  <span className="text-warn">{message}</span>
+                </li>
+              ))}
+            </ul>
+          </div>
+          <Button floor onClick={() => void seen(own.map(({ id }) => id))}>
+            Seen
+          </Button>
+        </div>
+      ))}
+    </section>
+  );
+}
