@@ -64,6 +64,9 @@ test('a wrong PIN is told, and what a tab taps that was signed out waits for the
 }) => {
   const page = await signIn(browser, 'Anton');
   const other = await page.context().newPage();
+  // This tab does not hear that its session ends.
+  await page.route(/\/api\/(feed|session)/, (route) => route.abort());
+  await page.reload();
   await other.goto('/bench');
   await other.getByRole('button', { name: 'Sign out' }).click();
   await other.waitForURL('**/sign-in');
@@ -73,6 +76,7 @@ test('a wrong PIN is told, and what a tab taps that was signed out waits for the
   await expect(alertOf(other)).toHaveText('That is not Anton’s PIN.');
   await page.getByRole('button', { name: /^(Start |Done|Out of the oven)/ }).click();
   await page.waitForURL('**/sign-in?ended');
+  await page.unrouteAll();
   await expect(page.getByRole('status')).toContainText('What you recorded since waits on this tablet');
   await page.getByRole('button', { name: /^Anton/ }).click();
   const list = page.getByRole('group', { name: 'Your PIN confirms' });

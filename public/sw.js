@@ -65,13 +65,14 @@ async function keepParts() {
   for (const path of old) await cache.delete(path);
 }
 
-/** Keeps a page for whoever it was made for. */
+/** Keeps a page for whoever it was made for; returns whether it is one of ours. */
 async function keep(path, answer) {
   const [, person] = /data-person="(\d+)"/.exec(await answer.clone().text()) ?? [];
-  if (person === undefined) return;
+  if (person === undefined) return false;
   const cache = await caches.open(PAGES);
   await cache.put(LAST, new Response(person));
   await cache.put(`${path}?person=${person}`, answer);
+  return true;
 }
 
 /** The page as whoever was here last has seen it last; undefined where there is none. */
@@ -81,15 +82,16 @@ async function kept(path) {
   return last && cache.match(`${path}?person=${await last.text()}`);
 }
 
-/** What a proxy or a broken house answers is no page; only what the house answers as a whole is shown, and kept. */
-const isWhole = (answer) => answer.status < 500 && answer.status !== 429 && answer.status !== 408;
+/** The house shows a page, leads to another one, or says that there is none; any other status is not its own. */
+const isWhole = (answer) => answer.ok || answer.type === 'opaqueredirect' || answer.status === 404;
 
 /** The page from the house where it answers soon, as it was last seen otherwise. */
 async function page(request, { pathname }) {
   const isFloor = FLOOR.includes(pathname);
   const asked = fetch(request).then(async (answer) => {
     if (!isWhole(answer)) throw new Error(`answered ${answer.status}`);
-    if (isFloor && answer.ok && !answer.redirected) await keep(pathname, answer.clone());
+    if (isFloor && answer.ok && !answer.redirected && !(await keep(pathname, answer.clone())))
+      throw new Error('answered with a page of somebody else');
     return answer;
   });
   const known = isFloor ? await kept(pathname) : undefined;

@@ -58,6 +58,8 @@ interface Relaminated {
   to: string;
   versions: Map<number, number>;
   placed: Placed[];
+  /** All steps that it has by the new scheme, done ones too. */
+  keys: string[];
 }
 
 /**
@@ -69,7 +71,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Re
   schema: Joi.object({ doughId }),
   doughOf: (input) => input.doughId,
   search: (context, { doughId: id }) => searching(context, () => relaminate(context, id)),
-  async run({ db, now, person }, { doughId: id }, { basis, name, to, versions, placed }) {
+  async run({ db, now, person }, { doughId: id }, { basis, name, to, versions, placed, keys }) {
     await lockBasis(db, basis, [id]);
     const { refused } = await behindOf({ db, now }, id);
     if (refused) throw new Refusal(refused, 'doughId');
@@ -80,12 +82,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Re
       // The dough has other steps from now on: earlier plans do not fit it any more.
       act: 'base',
     });
-    await dropOtherSteps(
-      db,
-      version,
-      id,
-      placed.map(({ key }) => key),
-    );
+    await dropOtherSteps(db, version, id, keys);
     return { name };
   },
 });
@@ -109,5 +106,5 @@ async function relaminate(context: SearchContext, id: number): Promise<Relaminat
     dough,
     `${dough.name} finds no place in the plan with the steps of ${to}; it keeps ${from}.`,
   );
-  return { basis, name: dough.name, to, versions, placed };
+  return { basis, name: dough.name, to, versions, placed, keys: dough.steps.map(({ key }) => key) };
 }

@@ -152,6 +152,11 @@ describe('a product and its scheme', () => {
     const danish = products.filter(({ doughName }) => doughName === 'Danish');
     const { schemeId } = await schemeOf('Four letter folds');
     const dough = await waiting('Danish 14');
+    // What is done of it stays in its plan.
+    const [first] = dough.steps.filter(({ step }) => step.work);
+    const tap = { doughId: dough.id, stepKey: first?.key };
+    await done('record-event', mara, { ...tap, id: randomUUID(), kind: 'start' });
+    await done('record-event', mara, { ...tap, id: randomUUID(), kind: 'finish' });
     const productIds = danish.map(({ productId }) => productId);
     expect(
       (await done<{ products: string[] }>('choose-scheme', mara, { productIds, schemeId })).products,
@@ -163,6 +168,7 @@ describe('a product and its scheme', () => {
     expect(behind).toMatchObject({ refused: null, to: 'Four letter folds (3-3-3-3)' });
     await done('relaminate-dough', mara, { doughId: dough.id });
     const after = await doughById(house.pool, dough.id);
+    expect(after?.steps.map(({ key }) => key)).toContain(first?.key);
     const turns = after?.steps.filter(({ step }) => step.turn !== undefined) ?? [];
     expect(turns.map(({ key }) => key)).toEqual(['turn-1', 'turn-2', 'turn-3', 'turn-4']);
     turns
