@@ -235,6 +235,19 @@ describe('a session', () => {
     stop();
   });
 
+  it('of a browser is over when somebody else’s in it is first used, and not before', async () => {
+    const device = await enrolled(app.address);
+    const id = await hire('Before', 'baker', '4444');
+    const before = await signedIn(id, '4444', device);
+    const pin = { personId: house.person('Selma').id, pin: '3317' };
+    const answer = await post(app.address, before, '/api/session', pin);
+    // An answer that is lost on its way signs nobody out.
+    expect(await record(before, 'the answer was lost')).toBe(200);
+    const after = [device, ...answer.headers.getSetCookie().map((one) => one.split(';')[0])].join('; ');
+    expect((await get(after, '/bench')).status).toBe(200);
+    expect(await record(before, 'the answer has arrived')).toBe(401);
+  });
+
   it('of a device that was shut out is over, and the device knows nobody’s name any more', async () => {
     const device = await enrolled(app.address);
     const cookie = await sessionOf(app.address, 'Piet', device);

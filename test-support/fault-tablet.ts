@@ -59,7 +59,10 @@ export class FaultTablet {
     const said = this.page.getByRole('dialog');
     const until = Date.now() + PATIENCE;
     while (!(await said.isVisible())) {
-      if (Date.now() > until) throw new Error(`Tablet ${this.nth} has no note to press.`);
+      if (Date.now() > until)
+        throw new Error(`Tablet ${this.nth} has no note to press: ${await this.looks()}`);
+      // Who is asked who they are says so, as a baker would.
+      if (new URL(this.page.url()).pathname === '/sign-in') await this.takeOver(this.person);
       await now
         .getByRole('button', { name: 'Note', exact: true })
         .click({ timeout: 2_000 })
@@ -92,41 +95,60 @@ export class FaultTablet {
 
   /** The next one takes the tablet over, or who was there comes back; what waits for their PIN is confirmed by it. */
   async takeOver(by: string): Promise<void> {
-    const sheet = this.page.getByRole('dialog');
     const until = Date.now() + 3 * PATIENCE;
-    const isThere = this.page.getByRole('button', { name: new RegExp(`^${by} is at this tablet`) });
-    for (;;) {
-      if (Date.now() > until) throw new Error(`${by} could not take tablet ${this.nth} over.`);
-      if (new URL(this.page.url()).pathname === '/sign-in') {
-        await this.page
-          .getByRole('button', { name: new RegExp(`^${by}`) })
-          .click({ timeout: 2_000 })
-          .catch(() => undefined);
-      } else if (!(await sheet.isVisible())) {
-        await this.page
-          .getByRole('button', { name: / is at this tablet/ })
-          .click({ timeout: 2_000 })
-          .catch(() => undefined);
-      }
-      await sheet
-        .getByRole('button', { name: new RegExp(`^${by}`) })
-        .click({ timeout: 2_000 })
-        .catch(() => undefined);
-      const pin = this.page.locator('input[type=password]').first();
-      if (await pin.isVisible()) {
-        await pin.fill(pinOf(by)).catch(() => undefined);
-        await this.page.keyboard.press('Enter');
-      }
-      await this.page.waitForTimeout(700);
-      if (
-        /\/(bench|plan)$/.test(new URL(this.page.url()).pathname) &&
-        (await isThere.isVisible().catch(() => false))
-      ) {
-        if (!(await sheet.isVisible())) break;
-      }
+    while (!(await this.isDone(by))) {
+      if (Date.now() > until)
+        throw new Error(`${by} could not take tablet ${this.nth} over: ${await this.looks()}`);
+      await this.oneStepTowards(by);
+      await this.page.waitForTimeout(400);
     }
-    await this.page.goto('/bench').catch(() => undefined);
     this.person = by;
+  }
+
+  private readonly button = (name: string | RegExp) => this.page.getByRole('button', { name });
+
+  /** Somebody is at the tablet, in a session of their own, and nothing of theirs waits for a PIN. */
+  private async isDone(by: string): Promise<boolean> {
+    const open = [
+      this.page.getByRole('dialog'),
+      this.button('Show their page'),
+      this.button('Confirm with PIN'),
+    ];
+    for (const one of open) if (await one.isVisible()) return false;
+    return this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
+  }
+
+  /** Presses what is next; what is not there by then is pressed the next time. */
+  private async oneStepTowards(by: string): Promise<void> {
+    const press = (button: ReturnType<Page['getByRole']>) =>
+      button.click({ timeout: 2_000 }).catch(() => undefined);
+    const pin = this.page.getByLabel(`PIN of ${by}`, { exact: true }).and(this.page.locator('input'));
+    const sheet = this.page.getByRole('dialog');
+    if (await this.button('Show their page').isVisible()) return press(this.button('Show their page'));
+    if (await pin.isVisible()) {
+      await pin.fill(pinOf(by), { timeout: 2_000 }).catch(() => undefined);
+      await this.page.keyboard.press('Enter');
+      return void (await pin.waitFor({ state: 'detached', timeout: 9_000 }).catch(() => undefined));
+    }
+    const name = this.button(new RegExp(`^${by}(?! is at)`));
+    if (await sheet.isVisible()) {
+      if (await sheet.getByRole('button', { name: new RegExp(`^${by}`) }).isVisible())
+        return press(sheet.getByRole('button', { name: new RegExp(`^${by}`) }));
+      return this.page.keyboard.press('Escape');
+    }
+    if (new URL(this.page.url()).pathname === '/sign-in') return press(name);
+    const isThere = await this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
+    if (isThere) return press(this.button('Confirm with PIN'));
+    return press(this.button(/ is at this tablet/));
+  }
+
+  /** Where the tablet is and what it shows, for who has to find out why it is stuck. */
+  async looks(): Promise<string> {
+    const text = await this.page
+      .locator('body')
+      .innerText()
+      .catch(() => 'nothing');
+    return `${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 600)}`;
   }
 
   /** True where the tablet is of use: its bench is there, its line is open and nothing waits in it. */

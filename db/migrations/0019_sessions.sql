@@ -29,6 +29,9 @@ CREATE TABLE IF NOT EXISTS session (
   -- Nobody has touched the tablet for long: it shows, and records nothing.
   resting BOOLEAN NOT NULL DEFAULT FALSE,
   ended_at DATETIME(3) NULL,
+  -- The session that this browser had before; it ends when this one is first used, so that an answer that is lost on its
+  -- way signs nobody out.
+  replaces BIGINT UNSIGNED NULL,
   KEY session_open (person_id, ended_at),
   CONSTRAINT session_person FOREIGN KEY (person_id) REFERENCES person (id),
   CONSTRAINT session_tablet FOREIGN KEY (tablet_id) REFERENCES tablet (id)

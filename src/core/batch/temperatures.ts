@@ -23,6 +23,8 @@ export interface HandReading {
   baking: boolean;
   celsius: number;
   at: Instant;
+  /** When the house heard of it, where it had waited on a tablet. */
+  receivedAt?: Instant;
 }
 
 /** What was heard in a stay. */
@@ -98,8 +100,9 @@ export function readByHand(dough: BoardDough): HandReading[] {
   const { steps, state } = floorDough(dough);
   return steps
     .flatMap(({ key, label, step }) =>
-      (state.steps.get(key)?.temperatures ?? []).map(({ celsius, at }) => {
-        return { step: label, baking: step.kind === 'bake', celsius, at };
+      (state.steps.get(key)?.temperatures ?? []).map(({ celsius, at, receivedAt }) => {
+        const late = receivedAt === undefined ? {} : { receivedAt };
+        return { step: label, baking: step.kind === 'bake', celsius, at, ...late };
       }),
     )
     .sort((a, b) => a.at - b.at);

@@ -9,8 +9,22 @@ const told = (...pairs: [minute: number, celsius: number][]) =>
 describe('a cooked filling', () => {
   it('is cold when it was measured at 10 °C within two hours', () => {
     expect(cooling(ONE, 0, told([5, 70], [100, 9.5]), 300 * MIN)).toEqual({
-      ...{ next: null, passed: null, unmeasured: false },
+      ...{ next: null, passed: null, unmeasured: false, enteredLate: null },
     });
+  });
+
+  it('says when its record was entered late, however cold it was', () => {
+    const [hot, cold] = told([5, 70], [100, 9.5]);
+    const late = [
+      { ...hot, at: 5 * MIN, celsius: 70 },
+      { ...cold, at: 100 * MIN, celsius: 9.5, receivedAt: 290 * MIN },
+    ];
+    const found = cooling(ONE, 0, late, 300 * MIN);
+    expect(found.enteredLate).toBe(290 * MIN);
+    expect(coolingWords(found, 'UTC')).toMatch(
+      /^Cold in time\..* A temperature was entered late, at 04:50\.$/,
+    );
+    expect(coolingWords({ ...found, enteredLate: null }, 'UTC')).not.toContain('entered late');
   });
 
   it('counts from when it was last hot, not from when somebody put it away', () => {
@@ -26,7 +40,7 @@ describe('a cooked filling', () => {
 
   it('that nobody has measured is neither cold nor stopped', () => {
     expect(cooling(ONE, 0, [], 200 * MIN)).toEqual({
-      ...{ next: { to: 10, by: 120 * MIN }, passed: null, unmeasured: true },
+      ...{ next: { to: 10, by: 120 * MIN }, passed: null, unmeasured: true, enteredLate: null },
     });
   });
 

@@ -30,17 +30,23 @@ export interface Cooling {
   passed: { to: number; by: Instant } | null;
   /** Nobody has measured it, though the time is over. */
   unmeasured: boolean;
+  /** When the house last heard of a measurement of it that had waited on a tablet; null where all came at once. */
+  enteredLate: Instant | null;
 }
 
 /** Judges a cooling by what was measured. Without a measurement nothing is said to be cold, nor to have failed. */
 export function cooling(
   rule: CoolingRule,
   since: Instant,
-  readings: readonly { celsius: number; at: Instant }[],
+  readings: readonly { celsius: number; at: Instant; receivedAt?: Instant }[],
   now: Instant,
 ): Cooling {
   const inOrder = [...readings].sort((a, b) => a.at - b.at);
   const begun = inOrder.findLast((reading) => reading.celsius >= rule.from)?.at ?? since;
+  const late = inOrder.flatMap(({ at, receivedAt }) =>
+    at >= begun && receivedAt !== undefined ? receivedAt : [],
+  );
+  const enteredLate = late.length === 0 ? null : Math.max(...late);
   for (const { to, within } of rule.stages) {
     const by = begun + within * MINUTE;
     const cold = inOrder.find((reading) => reading.at >= begun && reading.celsius <= to);
@@ -51,16 +57,28 @@ export function cooling(
       next: over && measured ? null : { to, by },
       passed: over && measured ? { to, by } : null,
       unmeasured: over && !measured,
+      enteredLate,
     };
   }
-  return { next: null, passed: null, unmeasured: false };
+  return { next: null, passed: null, unmeasured: false, enteredLate };
 }
 
-/** What a cooling comes to, in a sentence for the bench. */
+/** What a cooling comes to, in a sentence for the bench; and whether its record was entered late. */
 export function coolingWords(
-  { next, passed, unmeasured }: Cooling,
+  cooled: Cooling,
   zone: string,
   units: Pick<ReaderUnits, 'temperature'> = METRIC,
+): string {
+  const { enteredLate } = cooled;
+  const late =
+    enteredLate === null ? '' : ` A temperature was entered late, at ${clockTime(enteredLate, zone)}.`;
+  return `${judgedWords(cooled, zone, units)}${late}`;
+}
+
+function judgedWords(
+  { next, passed, unmeasured }: Cooling,
+  zone: string,
+  units: Pick<ReaderUnits, 'temperature'>,
 ): string {
   const celsius = (degrees: number) => showCelsius(degrees, units);
   if (passed)

@@ -25,7 +25,8 @@ export interface StepState {
   takenBy: number | null;
   finishedBy: number | null;
   skipReason: string | null;
-  temperatures: { celsius: number; at: Instant; personId: number }[];
+  /** `receivedAt`: when the house heard of one that had waited on a tablet. */
+  temperatures: { celsius: number; at: Instant; personId: number; receivedAt?: Instant }[];
   notes: { text: string; at: Instant; personId: number }[];
   verdict: { verdict: Verdict; at: Instant; personId: number } | null;
   alive: (AliveAnswer & { at: Instant; personId: number })[];
@@ -153,7 +154,13 @@ function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState 
 function apply(state: StepState, event: FloorEvent): void {
   const { kind, at, personId, celsius, text } = event;
   applyData(state, event);
-  if (kind === 'temperature' && celsius !== null) state.temperatures.push({ celsius, at, personId });
+  if (kind === 'temperature' && celsius !== null) {
+    const { receivedAt } = event;
+    state.temperatures.push({
+      ...{ celsius, at, personId },
+      ...(receivedAt === undefined ? {} : { receivedAt }),
+    });
+  }
   if (kind === 'take') state.takenBy = personId;
   if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
   if (kind === 'start' && state.startedAt === null) {

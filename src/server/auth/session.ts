@@ -28,18 +28,31 @@ const JOINED = `session JOIN person ON person.id = session.person_id JOIN tablet
 export async function whoIsHere(): Promise<Here | null> {
   const token = await tokenIn('session');
   if (token === null) return null;
-  const [row] = await rowsOf<Person & { sessionId: number; tabletId: number; rests: number; stale: number }>(
+  const [row] = await rowsOf<
+    Person & { sessionId: number; tabletId: number; rests: number; stale: number; replaces: number | null }
+  >(
     pool(),
     `SELECT person.id, person.name, person.role, person.team, session.id AS sessionId, tablet.id AS tabletId,
-       session.resting AS rests, session.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_SECONDS} SECOND AS stale
+       session.resting AS rests, session.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_SECONDS} SECOND AS stale,
+       session.replaces
      FROM ${JOINED} WHERE session.token_hash = ? AND ${OPEN}`,
     [tokenHash(token)],
   );
   if (!row) return null;
-  const { sessionId, tabletId, rests, stale, ...person } = row;
+  const { sessionId, tabletId, rests, stale, replaces, ...person } = row;
   // A database that takes nothing for a while still shows its pages.
-  if (stale) touch(sessionId).catch((error: unknown) => log.warn({ err: error }, 'session not touched'));
+  const later = (error: unknown) => log.warn({ err: error }, 'session not touched');
+  if (replaces !== null) await endReplaced(sessionId, replaces).catch(later);
+  else if (stale) touch(sessionId).catch(later);
   return { person: rests ? resting(person) : person, sessionId, tabletId };
+}
+
+/** The browser has the new session: the one before it is over. */
+async function endReplaced(sessionId: number, replaces: number): Promise<void> {
+  await write(pool(), 'UPDATE session SET ended_at = UTC_TIMESTAMP(3) WHERE id = ? AND ended_at IS NULL', [
+    replaces,
+  ]);
+  await write(pool(), 'UPDATE session SET replaces = NULL WHERE id = ?', [sessionId]);
 }
 
 async function touch(sessionId: number): Promise<void> {
@@ -57,16 +70,20 @@ export async function openSessions(db: Db, ids: readonly number[]): Promise<Set<
   return new Set(rows.map(({ id }) => id));
 }
 
-/** Begins a session of somebody who has given their PIN; the one that was open in this browser ends. */
+/** Begins a session of somebody who has given their PIN; the one that was open in this browser ends with its first use. */
 export async function beginSession(personId: number, tabletId: number): Promise<number> {
   const before = await tokenIn('session');
-  if (before !== null) await endByToken(before);
+  const [open] = await rowsOf<{ id: number }>(
+    pool(),
+    'SELECT id FROM session WHERE token_hash = ? AND ended_at IS NULL',
+    [tokenHash(before ?? '')],
+  );
   const token = newToken();
   const { id } = await write(
     pool(),
-    `INSERT INTO session (token_hash, person_id, tablet_id, began_at, seen_at)
-     VALUES (?, ?, ?, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))`,
-    [tokenHash(token), personId, tabletId],
+    `INSERT INTO session (token_hash, person_id, tablet_id, replaces, began_at, seen_at)
+     VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))`,
+    [tokenHash(token), personId, tabletId, open?.id ?? null],
   );
   await giveToken('session', token);
   return id;

@@ -50,6 +50,11 @@ describe('temperatures of a batch', () => {
     ]);
   });
 
+  it('say which measurement was entered late, and when', () => {
+    show(view([], [told({ receivedAt: 90 * MINUTE })]));
+    expect(rows()).toEqual(['Wed 23:30Mix, measured: 24.5 °C, entered late, Thu 01:30']);
+  });
+
   it('put what somebody measured between them, in order of time', () => {
     show(
       view(

@@ -28,7 +28,7 @@ export function Temperatures({
   const heard = stays.filter(({ points }) => points.length > 0);
   const rows = [
     ...heard.map((stay) => ({ at: stay.from, words: <StayWords stay={stay} units={units} /> })),
-    ...told.map((reading) => ({ at: reading.at, words: <HandWords reading={reading} units={units} /> })),
+    ...told.map((reading) => ({ at: reading.at, words: <HandWords {...{ reading, units, zone }} /> })),
   ].sort((a, b) => a.at - b.at);
   if (rows.length === 0) return null;
   const drawn = { stays: heard.filter(cool), told: told.filter(cool) };
@@ -74,10 +74,13 @@ function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
   );
 }
 
-function HandWords({ reading, units }: { reading: HandReading; units: ReaderUnits }) {
+function HandWords({ reading, units, zone }: { reading: HandReading; units: ReaderUnits; zone: string }) {
   return (
     <span>
       <b className="font-semibold">{reading.step}</b>, measured: {showCelsius(reading.celsius, units)}
+      {reading.receivedAt !== undefined && (
+        <span className="text-quiet">, entered late, {dayTime(reading.receivedAt, zone)}</span>
+      )}
     </span>
   );
 }

@@ -89,7 +89,13 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                 <td className="pr-4">{who.join(', ')}</td>
                 <td>
                   {[
-                    ...(state?.temperatures ?? []).map((reading) => celsius(reading.celsius)),
+                    ...(state?.temperatures ?? []).map(
+                      (reading) =>
+                        celsius(reading.celsius) +
+                        (reading.receivedAt === undefined
+                          ? ''
+                          : ` (entered late, ${dayTime(reading.receivedAt, zone)})`),
+                    ),
                     ...(state?.notes ?? []).map(({ text }) => `“${text}”`),
                     ...(state?.records ?? []).flatMap(({ data }) =>
                       data.kind === 'checked' ? [checkWords(data)] : [],

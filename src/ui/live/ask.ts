@@ -1,7 +1,7 @@
 import { recordedBy, type Recorder } from './at-tablet';
 
 /** How long a request may take before it counts as not answered, ms. */
-export const PATIENCE = 10_000;
+export const PATIENCE = 7_000;
 
 /** Longest message that a browser still sends when its page is left, by the fetch standard 64 KiB for all under way. */
 const KEPT_ALIVE = 30_000;

@@ -1,5 +1,7 @@
+import { SIGNED_OUT } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
 import { ask } from './ask';
+import type { Recorder } from './at-tablet';
 import { pauseBefore } from './pace';
 
 /** What the house tells its screens. */
@@ -13,12 +15,14 @@ export interface News {
 interface Told {
   onNews: (news: News) => void;
   onLine: (line: 'open' | 'away') => void;
-  /** The session has ended. */
+  /** Nobody is signed in here any more. */
   onOver: () => void;
+  /** Who is signed in here, asked when the feed broke off. */
+  onSession: (session: Recorder) => void;
 }
 
-/** The house is heard at least every 10 s; after this long without a word the line is taken for gone, ms. */
-const SILENCE = 25_000;
+/** The house is heard every few seconds; after this long without a word the line is taken for gone, ms. */
+const SILENCE = 10_000;
 
 /**
  * Listens to the house's feed of changes and comes back by itself from any status, cut, sleep or restart, with growing
@@ -27,7 +31,7 @@ const SILENCE = 25_000;
  * @param from - how far the house was when the page was made
  * @returns how to stop
  */
-export function listenToHouse(from: number, { onNews, onLine, onOver }: Told): () => void {
+export function listenToHouse(from: number, { onNews, onLine, onOver, onSession }: Told): () => void {
   let cursor = from;
   let failures = 0;
   let source: EventSource | null = null;
@@ -53,7 +57,8 @@ export function listenToHouse(from: number, { onNews, onLine, onOver }: Told): (
     clearTimeout(silence);
     silence = setTimeout(lost, SILENCE);
     own.addEventListener('beat', heard);
-    own.addEventListener('over', over);
+    // The session that it began with has ended; another may have begun in another tab.
+    own.addEventListener('over', lost);
     own.onmessage = ({ data, lastEventId }: MessageEvent<string>) => {
       cursor = Number(lastEventId) || cursor;
       heard();
@@ -72,14 +77,12 @@ export function listenToHouse(from: number, { onNews, onLine, onOver }: Told): (
     failures++;
     again = setTimeout(connect, pauseBefore(failures));
     // A status does not reach us through the feed itself.
-    void isSignedOut().then((out) => {
-      if (out && !stopped) over();
+    void sessionHere().then((session) => {
+      if (stopped || session === undefined) return;
+      if (session !== null) return onSession(session);
+      stop();
+      onOver();
     });
-  }
-
-  function over() {
-    stop();
-    onOver();
   }
 
   /** A tablet that wakes up, or whose network is back, does not wait for its pause. */
@@ -105,9 +108,10 @@ export function listenToHouse(from: number, { onNews, onLine, onOver }: Told): (
   return stop;
 }
 
-/** True where the house itself says that nobody is signed in here. */
-async function isSignedOut(): Promise<boolean> {
+/** Who is signed in here as the house says; null: nobody; undefined where it is not answered. */
+async function sessionHere(): Promise<Recorder | null | undefined> {
   const body = await ask('/api/session', { method: 'GET' });
-  const { ok, status } = (body ?? {}) as { ok?: unknown; status?: unknown };
-  return ok === false && status === 401;
+  const { ok, status, result } = (body ?? {}) as { ok?: unknown; status?: unknown; result?: Recorder };
+  if (ok === false && status === SIGNED_OUT) return null;
+  return ok === true ? result : undefined;
 }

@@ -7,7 +7,7 @@ import { isLeaving, signOut } from './command';
 import { listenToHouse, type News } from './feed-line';
 import { go } from './go';
 import { hear } from './heard';
-import { flush } from './outbox';
+import { flush, seeSession } from './outbox';
 import { keepSteady } from './steady';
 
 /**
@@ -87,7 +87,10 @@ export function Live({
       // What waits does not wait for its pause when the house is heard again.
       if (now === 'open') void flush();
     };
-    const stop = listenToHouse(from, { onNews, onLine, onOver: () => go('/sign-in?ended') });
+    const stop = listenToHouse(from, {
+      ...{ onNews, onLine, onSession: seeSession },
+      onOver: () => go('/sign-in?ended'),
+    });
     void keepParts();
     return () => {
       clearTimeout(timer);

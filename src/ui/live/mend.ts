@@ -3,11 +3,8 @@
 import type { Answer } from '@/core/floor/answer';
 import { AWAY } from './command';
 
-/** How far a search is: the plan's points so far, and promises that are late in it. */
-export interface Progress {
-  points: number;
-  late: number;
-}
+/** How far a search is: how many go before it, or the plan's points so far and promises that are late in it. */
+export type Progress = { before: number } | { points: number; late: number };
 
 const post = (body: unknown) =>
   fetch('/api/plan/mend', {
@@ -30,7 +27,7 @@ export function workOutMend(seconds: number, onProgress: (progress: Progress) =>
         rest = lines.pop() ?? '';
         for (const line of lines) {
           const told = JSON.parse(line) as Progress | Answer;
-          if ('points' in told) onProgress(told);
+          if ('points' in told || 'before' in told) onProgress(told);
           else last = told;
         }
       }

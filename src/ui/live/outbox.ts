@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { fateOf, type Answer, type Fate } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
 import { ask } from './ask';
-import { recordedBy } from './at-tablet';
+import { recordedBy, type Recorder } from './at-tablet';
 import { AWAY } from './command';
 import { oneTabAtATime, pauseBefore } from './pace';
 import { putAside } from './refused';
@@ -167,12 +167,20 @@ export function flush(): Promise<void> {
 async function sendAll(): Promise<void> {
   for (;;) {
     const [first] = own(await all());
-    if (!first) return;
+    if (!first) return settle();
     const fate = await sendOne(first);
     if (fate === 'stored' || fate === 'refused') continue;
     await belate();
     return later();
   }
+}
+
+/** Nothing of this page waits, whoever has sent it: there is nothing that nobody answers. */
+function settle(): void {
+  failures = 0;
+  if (!unanswered) return;
+  unanswered = false;
+  changed();
 }
 
 async function sendOne(one: Waiting): Promise<Fate> {
@@ -213,6 +221,15 @@ function sendCall(one: Extract<Waiting, { call: FloorCall }>): Promise<unknown> 
 }
 
 const recorder = (one: Waiting) => ({ personId: byWhom(one), sessionId: one.sessionId });
+
+/** Tells who is signed in on this tablet now: somebody else, where another tab has let them in. */
+export function seeSession({ personId, sessionId }: Recorder): void {
+  const own = recordedBy();
+  const other = own !== null && (own.personId !== personId || own.sessionId !== sessionId);
+  if (other === elsewhere) return;
+  elsewhere = other;
+  changed();
+}
 
 /** What has not arrived by now is sent with the time at which it was recorded. */
 async function belate(): Promise<void> {

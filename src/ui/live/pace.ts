@@ -1,13 +1,13 @@
 /** The first pause after something came to nothing, and the longest, ms. */
 const FIRST = 500;
-const LONGEST = 8_000;
+const LONGEST = 5_000;
 
 /**
  * How long to wait before the next try: longer with each failure, and by chance a little more or less, so that not all
  * tablets of a house come at the same moment.
  *
  * @param failures - tries in a row that came to nothing
- * @returns ms, 8 s at most
+ * @returns ms, 5 s at most
  */
 export function pauseBefore(failures: number): number {
   const most = Math.min(LONGEST, FIRST * 2 ** Math.min(failures, 10));

@@ -1,7 +1,7 @@
 import { pauseBefore } from './pace';
 
 /** How long a page may take to be made anew before it counts as failed, ms. */
-const PATIENCE = 20_000;
+const PATIENCE = 9_000;
 
 /** A part of a page that could not be made: an error that is neither a redirect nor a page that is not there. */
 const BROKEN = /^[0-9a-f]+:E\{"digest":"(?!NEXT_)/m;
@@ -50,7 +50,10 @@ export function keepSteady(onTrouble: (failing: boolean) => void): () => void {
         }
       } catch (error) {
         // Somebody has gone to another page: this one is not wanted any more.
-        if (stopped || init?.signal?.aborted) throw error;
+        if (stopped || init?.signal?.aborted) {
+          onTrouble(false);
+          throw error;
+        }
       }
       onTrouble(true);
       await new Promise((done) => setTimeout(done, pauseBefore(failures)));

@@ -64,8 +64,7 @@ export function PlanNews({
         <>
           <span role="status">
             Working it out
-            {search.progress &&
-              `: ${search.progress.points} points, ${search.progress.late === 0 ? 'nothing late' : `${search.progress.late} late`}`}
+            {search.progress && progressWords(search.progress)}
           </span>
           <Button onClick={search.stop}>Stop and keep the best</Button>
         </>
@@ -90,4 +89,12 @@ export function PlanNews({
       {told && <span role="status">{told}</span>}
     </div>
   );
+}
+
+function progressWords(progress: Progress): string {
+  if ('before' in progress) {
+    const { before } = progress;
+    return before === 0 ? '' : `: ${before} ${before === 1 ? 'plan' : 'plans'} before this one`;
+  }
+  return `: ${progress.points} points, ${progress.late === 0 ? 'nothing late' : `${progress.late} late`}`;
 }

@@ -2,7 +2,7 @@ import { no, reply, whoMay } from '@/server/door';
 import { hasRoom, newestChange, onChange, type News } from '@/server/feed';
 
 /** A message at least so often, ms: a screen that hears nothing for longer knows that its line is gone. */
-const BEAT = 10_000;
+const BEAT = 4_000;
 /** What may wait on a line that is read too slowly, bytes; a screen beyond that is dropped and comes back. */
 const BACKLOG = 256 * 1024;
 
