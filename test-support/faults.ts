@@ -200,15 +200,26 @@ async function untilUsable(tablets: readonly FaultTablet[]): Promise<number> {
 async function confirmAll(tablets: readonly FaultTablet[]): Promise<void> {
   await Promise.all(
     tablets.map(async (tablet) => {
-      for (const person of new Set(tablet.made.map((tap) => tap.person))) await tablet.takeOver(person);
-      const until = Date.now() + USABLE;
-      while (!(await tablet.isUsable()) || (await tablet.waiting()) > 0) {
-        if (Date.now() > until) throw new Error(`Something still waits on tablet ${tablet.nth}.`);
-        await pause(200);
+      const people = [...new Set(tablet.made.map((tap) => tap.person))];
+      for (let turn = 0; !(await isSent(tablet)); turn++) {
+        if (turn > 3 * people.length)
+          throw new Error(`Something still waits on tablet ${tablet.nth}: ${await tablet.looks()}`);
+        await tablet.takeOver(people[turn % people.length] ?? '');
       }
     }),
   );
 }
+
+/** Gives a tablet some seconds to send what it may; true where nothing waits in it any more. */
+async function isSent(tablet: FaultTablet): Promise<boolean> {
+  const until = Date.now() + SENDING;
+  while (Date.now() < until) {
+    if ((await tablet.isUsable()) && (await tablet.waiting()) === 0) return true;
+    await pause(200);
+  }
+  return false;
+}
+const SENDING = 6_000;
 
 type Found = Pick<FaultReport, 'lost' | 'doubled' | 'misnamed' | 'disordered'>;
 
