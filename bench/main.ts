@@ -22,6 +22,7 @@ import { houseNow } from '@/server/queries/clock';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
+import { prepareEnvironment } from '../test-support/environment';
 import { faults } from './faults';
 import { fillHouse } from './fill';
 import { LAMINATION } from './lamination';
@@ -64,6 +65,7 @@ async function scriptSize(page: Page, url: string): Promise<number> {
 }
 
 async function main(): Promise<void> {
+  prepareEnvironment();
   if (!values.only) await everyday();
   if (values.faults) await faults(Number(values.faults));
   if (values.year) await year();

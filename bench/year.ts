@@ -18,6 +18,7 @@ import { freePort } from '../scripts/lib/ports';
 import { post, sessionOf } from '../test-support/tablet';
 import { copyWeek } from './fill';
 import { timed } from './measure';
+import { mends } from './mends';
 import { fillProbes } from './readings';
 
 /** What a year of use leaves behind. */
@@ -64,6 +65,7 @@ export async function year(): Promise<void> {
       console.log(
         `${what.padEnd(44)}${`${ms.toFixed(1)} ms`.padStart(12)}${`${(after.get(what) ?? 0).toFixed(1)} ms`.padStart(14)}`,
       );
+    await mends(application.address);
   } finally {
     await application.stop();
     await pool.end();
@@ -112,7 +114,7 @@ async function fillYear(pool: Pool): Promise<void> {
   const count = async (table: string) =>
     (await rowsOf<{ n: number }>(pool, `SELECT COUNT(*) AS n FROM ${table}`))[0]?.n ?? 0;
   for (let nth = 1; (await count('floor_event')) < YEAR.events; nth++)
-    await copyWeek(pool, 3 + (nth % 120) * 3, 1_000 + nth);
+    await copyWeek(pool, 12 + (nth % 118) * 3, 1_000 + nth);
   const numbers = (n: number) => `(SELECT seq AS n FROM seq_1_to_${n}) AS many`;
   await write(
     pool,
@@ -156,7 +158,8 @@ async function fillYear(pool: Pool): Promise<void> {
   await write(pool, 'UPDATE feed_number SET newest = (SELECT MAX(id) FROM change_feed)', []);
   await fillProbes(pool, await houseNow(pool));
   // The hourly work of a year.
-  const thinned = async () => (await count('planned_step')) + (await count('change_feed'));
+  const thinned = async () =>
+    (await count('planned_step')) + (await count('change_feed')) - (await count('place_day'));
   for (let before = -1, now = await thinned(); now !== before; now = await thinned()) {
     before = now;
     await clearUp(pool);

@@ -385,6 +385,24 @@ describe('what is answered', () => {
   });
 });
 
+describe('behind HTTPS', () => {
+  it('cookies are bound to this host and never travel in the open, and browsers are told to stay', async () => {
+    process.env.HEFETEIG_HTTPS = '1';
+    const safe = await startApplication({
+      ...{ build: 'build/test', port: await freePort(), databaseUrl: house.url },
+      log: join(scratch, 'safe.log'),
+    });
+    delete process.env.HEFETEIG_HTTPS;
+    const [cookie = ''] = (await post(safe.address, '', '/api/tablet', {})).headers.getSetCookie();
+    const page = await fetch(`${safe.address}/sign-in`);
+    await safe.stop();
+    expect(cookie).toMatch(/^__Host-hefeteig-tablet=/);
+    expect(cookie).toMatch(/; Path=\/; .*Secure/);
+    expect(cookie).not.toMatch(/Domain=/);
+    expect(page.headers.get('strict-transport-security')).toBe('max-age=31536000');
+  });
+});
+
 describe('the feed', () => {
   it('tells proxies not to hold it back', async () => {
     const stop = new AbortController();

@@ -7,6 +7,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startDatabase, type Database } from './lib/mariadb';
+import { prepareEnvironment } from '../test-support/environment';
 import { freePort } from './lib/ports';
 
 interface Tally {
@@ -114,12 +115,7 @@ async function pictures(): Promise<Tally> {
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 }
 
-/** What every application of the tests needs beside its database. */
-Object.assign(process.env, {
-  HEFETEIG_SESSION_KEYS: 'only-for-tests-session-key-0123456789',
-  HEFETEIG_PEPPER: 'only-for-tests-pepper-0123456789abcdef',
-  HEFETEIG_ENROL: 'loopback',
-});
+prepareEnvironment();
 
 const SUITES: Record<string, () => Promise<Tally>> = {
   format: () => check(bin('prettier'), ['--check', '--log-level', 'warn', '.']),

@@ -53,7 +53,7 @@ export async function startDatabase(
     ].join('\n'),
     { mode: 0o600 },
   );
-  const log = openSync(join(home, 'mariadb.log'), 'a');
+  const log = openSync(join(home, 'mariadb.log'), 'a', 0o600);
   const options = [
     ...[
       '--no-defaults',

@@ -6,7 +6,7 @@ const EVERY = '15';
 
 /** Starts the stand-in for the house's probes beside the demo. `log`: file for what it prints. */
 export function startProbes(address: string, log: string): ChildProcess {
-  const out = openSync(log, 'w');
+  const out = openSync(log, 'w', 0o600);
   return spawn(
     process.execPath,
     [

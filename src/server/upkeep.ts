@@ -3,6 +3,7 @@ import { thinReadings } from './commands/thin-readings';
 import { pool } from './db/pool';
 import { write, type SqlValue } from './db/rows';
 import { log } from './log';
+import { sumUpDays } from './place-hours';
 import { houseNow } from './queries/clock';
 
 /** How often the house is cleared up, and how often a process looks whether it is due, ms. */
@@ -37,6 +38,8 @@ export async function clearUp(db: Pool): Promise<void> {
   await limited('DELETE FROM plan_proposal WHERE made_at < ? AND decision IS NULL', [
     new Date(now - KEPT.proposalDays * 24 * 3_600_000),
   ]);
+  // Before they are thinned: an hour is summed up from what was really read.
+  await sumUpDays(db, now);
   await thinReadings(db, now);
 }
 

@@ -3,6 +3,7 @@ import { pool } from '../db/pool';
 import type { PoolConnection } from 'mysql2/promise';
 import { noteChange } from '../changes';
 import { rowsOf, write } from '../db/rows';
+import { forgetDays } from '../place-hours';
 import { houseNow } from '../queries/clock';
 import { deviceOf, refuse, taken } from './device';
 
@@ -45,7 +46,8 @@ function doubtOf(
 
 /** How far a probe's clock may be ahead, and how old a reading may be that is still taken, ms. */
 const AHEAD = 5 * 60_000;
-const OLDEST = 31 * 24 * 3_600_000;
+const DAY = 24 * 3_600_000;
+const OLDEST = 31 * DAY;
 /** Screens are told of readings when one has moved by so much, °C, or when so long nothing was told, ms. */
 const MOVED = 1;
 const TOLD_EVERY = 60_000;
@@ -83,6 +85,13 @@ export function takeReadings(request: Request): Promise<Response> {
         db,
         'INSERT INTO place_reading (place, at, celsius, humidity, doubt) VALUES ? ON DUPLICATE KEY UPDATE at = at',
         [rows],
+      );
+      const today = Math.floor(now / DAY) * DAY;
+      await forgetDays(
+        db,
+        readings.flatMap(({ place, at = now }) =>
+          known.has(place) && at < today && at >= now - OLDEST ? [{ place, at }] : [],
+        ),
       );
       await tellReadings(db, moved);
     }

@@ -21,7 +21,10 @@ export interface Evidence {
 /** How many of the newest count for one subject: flour and yeast change with the seasons. */
 const NEWEST = 40;
 
-/** Evidence that was not undone, the oldest first; `declined` ones are among them. */
+/** How many of the newest are looked at for one subject: those that count, and what was declined or undone among them. */
+const LOOKED_AT = 2 * NEWEST;
+
+/** The newest evidence of each subject that was not undone, the oldest first; `declined` ones are among them. */
 export async function evidence(
   db: Db,
   kind: EvidenceKind,
@@ -32,8 +35,9 @@ export async function evidence(
     db,
     `SELECT e.id, e.kind, e.subject, e.value, e.verdict, d.name AS dough, e.at,
        COALESCE((SELECT w.declined FROM evidence_word w WHERE w.evidence_id = e.id ORDER BY w.id DESC LIMIT 1), 0) AS declined
-     FROM evidence e LEFT JOIN dough d ON d.id = e.dough_id
-     WHERE e.kind = ? ${subjects ? 'AND e.subject IN (?)' : ''} AND NOT EXISTS (
+     FROM (SELECT evidence.*, ROW_NUMBER() OVER (PARTITION BY subject ORDER BY at DESC, id DESC) AS nth FROM evidence
+       WHERE kind = ? ${subjects ? 'AND subject IN (?)' : ''}) e LEFT JOIN dough d ON d.id = e.dough_id
+     WHERE e.nth <= ${LOOKED_AT} AND NOT EXISTS (
        SELECT 1 FROM floor_event u WHERE u.undoes = e.event_id AND u.kind = 'undo'
          AND NOT EXISTS (SELECT 1 FROM floor_event r WHERE r.undoes = u.id AND r.kind = 'undo'))
      ORDER BY e.at, e.id`,

@@ -6,11 +6,13 @@ import {
   type PlaceSpan,
 } from '@/core/floor/curve';
 import type { PlaceLimits } from '@/core/floor/excursions';
-import { rowsOf, type Db } from '../db/rows';
+import { rowsOf, type Db, type SqlValue } from '../db/rows';
+import { summedDays, summedUntil } from '../place-hours';
 
 /** Points of a curve at most: more than a screen has room for tell nothing more. */
 const POINTS = 360;
 
+const HOUR = 3600;
 /** So long a point stands for in a curve of some length, ms. */
 const stepOf = (length: number) => 60_000 * Math.max(1, Math.ceil(length / 60_000 / POINTS));
 
@@ -44,25 +46,35 @@ export async function placeRecord(
  */
 export async function placeCurve(db: Db, place: string, from: number, to: number): Promise<CurvePoint[]> {
   const seconds = stepOf(to - from) / 1000;
-  const span = [seconds, place, new Date(from), new Date(to)];
-  const [raw, thinned] = await Promise.all([
+  // Days that are summed up are read by the hour, where a point stands for at least as much.
+  const days = seconds >= HOUR ? await summedDays(db, place, from, to) : new Set<string>();
+  const until = days.size === 0 ? from : summedUntil(days, from, to);
+  const curve = (source: string, values: SqlValue[]) =>
     rowsOf<CurvePoint>(
       db,
-      `SELECT UNIX_TIMESTAMP(at) DIV ? AS at, AVG(celsius) AS celsius, MIN(celsius) AS lowest, MAX(celsius) AS highest,
-         AVG(humidity) AS humidity
-       FROM place_reading WHERE place = ? AND at >= ? AND at <= ? AND doubt IS NULL GROUP BY 1`,
+      `SELECT UNIX_TIMESTAMP(at) DIV ? AS at, AVG(celsius) AS celsius, MIN(lowest) AS lowest, MAX(highest) AS highest,
+         AVG(humidity) AS humidity FROM (${source}) AS heard GROUP BY 1`,
+      [seconds, ...values],
+    );
+  const span = [place, new Date(until), new Date(to)];
+  const [hours, thinned, raw] = await Promise.all([
+    curve(
+      `SELECT hour AS at, celsius, lowest, highest, humidity FROM place_hour WHERE place = ? AND hour >= ? AND hour < ?`,
+      [place, new Date(from), new Date(until)],
+    ),
+    curve(
+      `SELECT minute AS at, celsius, lowest, highest, humidity FROM place_minute
+       WHERE place = ? AND minute >= ? AND minute <= ?`,
       span,
     ),
-    rowsOf<CurvePoint>(
-      db,
-      `SELECT UNIX_TIMESTAMP(minute) DIV ? AS at, AVG(celsius) AS celsius, MIN(lowest) AS lowest,
-         MAX(highest) AS highest, AVG(humidity) AS humidity
-       FROM place_minute WHERE place = ? AND minute >= ? AND minute <= ? GROUP BY 1`,
+    curve(
+      `SELECT at, celsius, celsius AS lowest, celsius AS highest, humidity FROM place_reading
+       WHERE place = ? AND at >= ? AND at <= ? AND doubt IS NULL`,
       span,
     ),
   ]);
-  // Where a span has both, what is kept one by one counts.
-  const known = new Map([...thinned, ...raw].map((point) => [Number(point.at), point]));
+  // Where a span has several, what is kept most finely counts.
+  const known = new Map([...hours, ...thinned, ...raw].map((point) => [Number(point.at), point]));
   return [...known]
     .sort(([a], [b]) => a - b)
     .map(([at, { celsius, lowest, highest, humidity }]) => ({

@@ -36,7 +36,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
   return (
     <form
       aria-label={`PIN of ${person.name}`}
-      className="grid content-start gap-3"
+      className="grid min-w-0 content-start gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         void enter();

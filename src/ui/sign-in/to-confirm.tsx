@@ -40,9 +40,9 @@ export function ToConfirm({
 }) {
   if (list.length === 0) return null;
   return (
-    <fieldset className="grid gap-2 rounded border border-edge p-3">
+    <fieldset className="grid min-w-0 gap-2 rounded border border-edge p-3">
       <legend className="px-1 text-lg font-semibold">Your PIN confirms</legend>
-      <ul className="grid max-h-64 gap-1 overflow-auto">
+      <ul className="grid max-h-40 gap-1 overflow-auto">
         {list.map((one) => {
           const id = idOf(one);
           const isMine = !notMine.includes(id);
@@ -57,7 +57,7 @@ export function ToConfirm({
                     onChange(isMine ? [...notMine, id] : notMine.filter((other) => other !== id))
                   }
                 />
-                <span>
+                <span className="min-w-0">
                   <b>{clockTime(whenOf(one), zone)}</b> {one.about || 'recorded here'}
                 </span>
               </label>
