@@ -13,3 +13,6 @@ CREATE TABLE IF NOT EXISTS place_day (
   day DATE NOT NULL,
   PRIMARY KEY (place, day)
 );
+
+-- What was taken back is asked for by what takes it back.
+ALTER TABLE floor_event ADD KEY IF NOT EXISTS floor_event_undoes (undoes);
