@@ -20,7 +20,8 @@ export default {
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
-        pathNot: 'node_modules/(date-fns|@date-fns/tz|@cfworker/json-schema|ical\\.js|jsonc-parser|papaparse)/',
+        pathNot:
+          'node_modules/(date-fns|@date-fns/tz|@cfworker/json-schema|ical\\.js|jsonc-parser|papaparse)/',
       },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
