@@ -37,11 +37,19 @@ interface Feed {
   checkedAt: number;
   /** It looks now, or will in a moment. */
   looking: boolean;
+  /** The database did not answer the last time. */
+  failing: boolean;
 }
 
 const held = globalThis as { hefeteigFeed?: Feed };
 const theFeed = (): Feed =>
-  (held.hefeteigFeed ??= { listeners: new Set(), cursor: null, checkedAt: 0, looking: false });
+  (held.hefeteigFeed ??= {
+    listeners: new Set(),
+    cursor: null,
+    checkedAt: 0,
+    looking: false,
+    failing: false,
+  });
 
 /** Cursor of the newest change. */
 export async function newestChange(): Promise<number> {
@@ -83,9 +91,11 @@ async function look(feed: Feed): Promise<void> {
       feed.cursor = newest;
       for (const listener of feed.listeners) listener.tell(news);
     }
+    feed.failing = false;
   } catch (error) {
     // The database is away for a moment: screens keep what they show, and the next look tells them.
-    log.warn({ err: error }, 'feed could not look');
+    if (!feed.failing) log.warn({ err: error }, 'feed could not look');
+    feed.failing = true;
   }
   if (feed.listeners.size > 0) setTimeout(() => void look(feed), LOOK_EVERY);
   else feed.looking = false;

@@ -65,7 +65,6 @@ const REPEATED: [name: string, who: () => Person, input: () => unknown][] = [
   ['propose-mend', () => jonas, () => ({ seconds: 0.2 })],
   ['tell-place', () => jonas, () => ({ place: 'bakery', celsius: 23 })],
   ['write-handover', () => jonas, () => ({ id: uuid(), words: 'Flour is low.' })],
-  ['make-address', () => mara, () => ({ personId: null })],
   ['undo-plan', () => mara, () => ({})],
 ];
 
@@ -85,6 +84,18 @@ describe('a command that comes twice under one number', () => {
     const before = await counts();
     expect(await ok(runCommand(name, who(), same, { key }))).toEqual(first);
     expect(await counts()).toEqual(before);
+  });
+
+  it('whose answer is a secret is done once, and its secret is nowhere in the database', async () => {
+    const key = uuid();
+    const { path } = await ok<{ path: string }>(
+      runCommand('make-address', mara, { personId: null }, { key }),
+    );
+    const before = await counts();
+    expect(await ok(runCommand('make-address', mara, { personId: null }, { key }))).toBeNull();
+    expect(await counts()).toEqual(before);
+    const kept = await rowsOf<{ result: unknown }>(house.pool, 'SELECT result FROM command_done');
+    expect(JSON.stringify(kept)).not.toContain(path.split('/').at(-1));
   });
 
   it('is done once when both come at the same moment', async () => {

@@ -141,7 +141,7 @@ async function execute<Input, Output, Found>(
         const now = await houseNow(db);
         const audit = auditing({ db, person, sessionId, now, name });
         const output = await command.run({ db, person, sessionId, now, audit }, input, found);
-        if (own) await keepDone(db, own, output);
+        if (own) await keepDone(db, own, command.toldOnce ? null : output);
         await noteChange(db, {
           command: name,
           doughId: command.doughOf(input, output),

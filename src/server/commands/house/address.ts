@@ -7,6 +7,7 @@ import { command, Refusal } from '../command';
 /** A private address where a calendar program fetches the plan, or one person's work; the newest replaces the one before. */
 export const makeAddress = command<{ personId: number | null }, { path: string }>({
   name: 'make-address',
+  toldOnce: true,
   schema: Joi.object({ personId: Joi.number().integer().positive().allow(null).required() }),
   doughOf: () => null,
   async run({ db, now, person, audit }, { personId }) {

@@ -6,6 +6,7 @@ import { command, Refusal } from '../command';
 /** A code with which one more device is let in, within some minutes. */
 export const makeTabletCode = command<object, { code: string }>({
   name: 'make-tablet-code',
+  toldOnce: true,
   schema: Joi.object({}),
   doughOf: () => null,
   async run({ db, person, audit }) {
