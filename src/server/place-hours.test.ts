@@ -28,7 +28,8 @@ const rounded = async () =>
 describe('days that are summed up by the hour', () => {
   it('give the same curve of a month as all readings one by one, but for where a point ends', async () => {
     const before = await month();
-    expect(await sumUpDays(house.pool, now)).toBeGreaterThan(25);
+    const [one, other] = await Promise.all([sumUpDays(house.pool, now), sumUpDays(house.pool, now)]);
+    expect(Math.max(one, other)).toBeGreaterThan(25);
     expect(await sumUpDays(house.pool, now)).toBe(0);
     const after = await month();
     expect(Math.abs(after.length - before.length)).toBeLessThanOrEqual(1);

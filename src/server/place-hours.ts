@@ -1,4 +1,4 @@
-import { rowsOf, transaction, write, type Db } from './db/rows';
+import { insertOnce, rowsOf, transaction, write, type Db } from './db/rows';
 import type { Pool } from 'mysql2/promise';
 
 const DAY = 24 * 3_600_000;
@@ -35,6 +35,8 @@ export async function sumUpDays(pool: Pool, now: number): Promise<number> {
 
 function sumUp(pool: Pool, place: string, day: number): Promise<void> {
   return transaction(pool, async (db) => {
+    // Another process may sum the same day up at this moment.
+    if (!(await insertOnce(db, 'place_day', { place, day: dayOf(day) }))) return;
     const span = [place, new Date(day), new Date(day + DAY)];
     await write(db, 'DELETE FROM place_hour WHERE place = ? AND hour >= ? AND hour < ?', span);
     await write(
@@ -49,7 +51,6 @@ function sumUp(pool: Pool, place: string, day: number): Promise<void> {
        ) AS heard GROUP BY place, UNIX_TIMESTAMP(at) DIV 3600`,
       [...span, ...span],
     );
-    await write(db, 'INSERT INTO place_day (place, day) VALUES (?, ?)', [place, dayOf(day)]);
   });
 }
 
