@@ -83,7 +83,7 @@ describe('the house', () => {
     await user.click(part('Devices').getByRole('button', { name: 'Remove' }));
     await user.click(part('Calendar addresses').getByRole('button', { name: 'Withdraw' }));
     await user.click(part('Devices').getByRole('button', { name: 'Let a device in' }));
-    expect(part('Devices').getByRole('status').textContent).toContain('ABCD2345');
+    expect((await part('Devices').findByRole('status')).textContent).toContain('ABCD2345');
     expect(house.sent).toEqual([
       { command: 'remove-tablet', input: { id: 3 } },
       { command: 'withdraw-address', input: { id: 5 } },
