@@ -4,7 +4,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
-import { PEOPLE } from '@/server/demo/bakery';
+import { enrolled, post, sessionOf } from '../test-support/tablet';
 import { freePort } from './lib/ports';
 import type { Running } from './lib/running';
 
@@ -48,21 +48,14 @@ const running = () => JSON.parse(readFileSync(join(folder, 'running.json'), 'utf
 const alive = (pid: number) =>
   existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
 
-/** Signs in over HTTP and sends a command. */
+/** Lets a device in and signs Jonas in over HTTP; sends a command. */
 async function asBaker(address: string) {
-  const headers = { origin: address, 'content-type': 'application/json' };
-  const page = await (await fetch(`${address}/sign-in`)).text();
+  const device = await enrolled(address);
+  const page = await (await fetch(`${address}/sign-in`, { headers: { cookie: device } })).text();
   expect(page).toContain('Jonas');
-  const jonas = 1 + PEOPLE.findIndex(({ name }) => name === 'Jonas');
-  const body = JSON.stringify({ personId: jonas, pin: PEOPLE[jonas - 1]?.pin });
-  const session = await fetch(`${address}/api/session`, { method: 'POST', headers, body });
-  const cookie = session.headers.get('set-cookie')?.split(';')[0] ?? '';
+  const cookie = await sessionOf(address, 'Jonas', device);
   return async (input: unknown) => {
-    const answer = await fetch(`${address}/api/commands/record-event`, {
-      method: 'POST',
-      headers: { ...headers, cookie },
-      body: JSON.stringify(input),
-    });
+    const answer = await post(address, cookie, '/api/commands/record-event', input);
     return (await answer.json()) as { ok: boolean; result?: { recorded: boolean } };
   };
 }
