@@ -1,7 +1,11 @@
 import { pauseBefore } from './pace';
 
-/** How long a page may take to be made anew before it counts as failed, ms. */
+/**
+ * How long a page may take to be made anew before it counts as failed, ms: the first time, and at the most. Longer each
+ * time, so that a house that is only slow is not asked again and again in vain.
+ */
 const PATIENCE = 9_000;
+const LONGEST_PATIENCE = 40_000;
 
 /** A part of a page that could not be made: an error that is neither a redirect nor a page that is not there. */
 const BROKEN = /^[0-9a-f]+:E\{"digest":"(?!NEXT_)/m;
@@ -40,7 +44,7 @@ export function keepSteady(onTrouble: (failing: boolean) => void): () => void {
   const steady = async (input: RequestInfo | URL, init?: RequestInit): Promise<Response> => {
     if (stopped || !isRefresh(input, init)) return plain(input, init);
     for (let failures = 1; ; failures++) {
-      const limit = AbortSignal.timeout(PATIENCE);
+      const limit = AbortSignal.timeout(Math.min(LONGEST_PATIENCE, PATIENCE * 2 ** (failures - 1)));
       const signal = init?.signal ? AbortSignal.any([init.signal, limit]) : limit;
       try {
         const answer = await plain(input, { ...init, signal });
