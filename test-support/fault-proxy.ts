@@ -9,6 +9,8 @@ export interface FaultProxy {
   address: string;
   /** How often it did what. */
   done: Record<Mischief | 'passed', number>;
+  /** Cuts all lines that are open for addresses with this word in them. */
+  cut: (word: string) => void;
   close: () => Promise<void>;
 }
 
@@ -37,7 +39,10 @@ export async function faultProxy(
     ...{ passed: 0, status: 0, foreign: 0, swallowed: 0 },
     ...{ 'cut-before': 0, 'cut-after': 0 },
   };
+  const open = new Set<IncomingMessage>();
   const server = createServer((asked, answer) => {
+    open.add(asked);
+    answer.on('close', () => open.delete(asked));
     const what = mischiefTo(asked);
     const nth = done[what ?? 'passed']++;
     const foreign = FOREIGN[nth % FOREIGN.length] ?? '';
@@ -50,6 +55,9 @@ export async function faultProxy(
   const { port } = server.address() as AddressInfo;
   return {
     ...{ address: `http://127.0.0.1:${port}`, done },
+    cut: (word) => {
+      for (const { url, socket } of open) if (url?.includes(word)) socket.destroy();
+    },
     close: () =>
       new Promise((closed) => {
         server.close(() => closed());

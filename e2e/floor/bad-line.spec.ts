@@ -37,9 +37,7 @@ test('a feed that is answered by a proxy’s status comes back by itself, and te
   await page.goto('/handover');
   await expect(line(page)).toHaveText('Live');
   bad.set('/api/feed', 'status');
-  // Whoever has a line cuts theirs.
-  await page.context().setOffline(true);
-  await page.context().setOffline(false);
+  proxy.cut('/api/feed');
   await expect(line(page)).toHaveText('Offline');
   const ida = await signIn(browser, 'Ida', TABLET);
   await note(ida, 'said while nobody heard');
