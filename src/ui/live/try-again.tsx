@@ -5,15 +5,20 @@ import { startTransition, useEffect, useState } from 'react';
 import { Button } from '../kit/button';
 import { pauseBefore } from './pace';
 
+/** Tries in place after which the whole page is loaded again: a part of it that never arrived is asked for by nothing else. */
+const IN_PLACE = 3;
+
 /** What stands in place of a page that could not be made at all. It tries again by itself until it is there. */
 export function TryAgain({ reset }: { reset: () => void }) {
   const router = useRouter();
   const [failures, setFailures] = useState(1);
-  const again = () =>
+  const again = () => {
+    if (failures > IN_PLACE) return location.reload();
     startTransition(() => {
       router.refresh();
       reset();
     });
+  };
   useEffect(() => {
     const timer = setTimeout(() => {
       again();
