@@ -181,7 +181,6 @@ test('what is refused for good is listed with its reason until somebody has seen
   // What the page is made of has arrived before the line goes.
   await expect(page.getByRole('region', { name: 'Now' })).toBeVisible();
   await expect(line(page)).toHaveText('Live');
-  await page.waitForLoadState('networkidle', { timeout: 5_000 }).catch(() => undefined);
   await page.context().setOffline(true);
   await note(page, 'from long ago');
   await expect(line(page)).toContainText('1 to send');
