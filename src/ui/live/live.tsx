@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import type { FloorEvent } from '@/core/floor/events';
-import { isLeaving, signOut } from './command';
+import { forgetPages, isLeaving, signOut } from './command';
 import { listenToHouse, type News } from './feed-line';
 import { go } from './go';
 import { hear } from './heard';
@@ -89,7 +89,8 @@ export function Live({
     };
     const stop = listenToHouse(from, {
       ...{ onNews, onLine, onSession: seeSession },
-      onOver: () => go('/sign-in?ended'),
+      // A session that the house has ended leaves no page behind either.
+      onOver: () => void forgetPages().finally(() => go('/sign-in?ended')),
     });
     void keepParts();
     return () => {
