@@ -1,7 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { faultProxy, type FaultProxy, type Mischief } from '../../test-support/fault-proxy';
 import { FaultTablet } from '../../test-support/fault-tablet';
-import { TABLET } from '../support/floor';
+import { keptForOffline, TABLET } from '../support/floor';
 import { address, everybodyLeaves, signIn } from '../support/people';
 
 /** What the network does to requests, by a word in their address or the header of a page made anew. */
@@ -178,9 +178,7 @@ test('what is refused for good is listed with its reason until somebody has seen
 }) => {
   const { page } = await tabletOf(browser, 'Piet');
   await page.goto('/bench');
-  // What the page is made of has arrived before the line goes.
-  await expect(page.getByRole('region', { name: 'Now' })).toBeVisible();
-  await expect(line(page)).toHaveText('Live');
+  await keptForOffline(page);
   await page.context().setOffline(true);
   await note(page, 'from long ago');
   await expect(line(page)).toContainText('1 to send');

@@ -102,6 +102,8 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
   const ended = mara.waitForResponse((answer) => answer.url().endsWith('/end-sessions'));
   await mara.getByRole('button', { name: /^End Ida’s sessions/ }).click();
   expect((await ended).status()).toBe(200);
+  // The tablet leaves by itself, and nothing leads back.
+  await expect(tablet).toHaveURL(/\/sign-in\?ended$/);
   await tablet.goto('/bench');
   await expect(tablet).toHaveURL(/\/sign-in$/);
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { alarms, carryOut, setClock, TABLET } from '../support/floor';
+import { alarms, carryOut, keptForOffline, setClock, TABLET } from '../support/floor';
 import {
   alertOf,
   everybodyLeaves,
@@ -110,6 +110,7 @@ test('what is tapped without a line waits on the tablet, outlives a reload, and 
   await jonas.reload();
   await jonas.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await jonas.reload();
+  await keptForOffline(jonas);
   await jonas.context().setOffline(true);
   const card = jonas.getByRole('region', { name: 'Now' });
   const sponge = jonas

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { alarms, carryOut, givePin, setClock, TABLET, takeOver } from '../support/floor';
+import { alarms, carryOut, givePin, keptForOffline, setClock, TABLET, takeOver } from '../support/floor';
 import { everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
 
 test.afterEach(everybodyLeaves);
@@ -13,7 +13,8 @@ test('without a line one tablet goes on, also under another name; all of it arri
   await takeOver(shared, 'Ida');
   await takeOver(shared, 'Jonas');
   await shared.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  for (const view of ['/handover', '/bench', '/handover', '/bench']) await shared.goto(view);
+  for (const view of ['/handover', '/bench']) await shared.goto(view);
+  await keptForOffline(shared);
   const selma = await signIn(browser, 'Selma', TABLET);
   const wall = await signIn(browser, 'Anton', TABLET);
   await wall.goto('/handover');
@@ -194,6 +195,7 @@ test('a tablet whose own clock is two hours off records the house’s time, with
   const heard = (word: string) => wall.getByRole('listitem').filter({ hasText: `“${word}”` });
   await say('sticky');
   await expect(heard('sticky')).toContainText(time);
+  await keptForOffline(jonas);
   await jonas.context().setOffline(true);
   await say('tears');
   await expect(jonas.getByText(/Offline, 1 to send/)).toBeVisible();

@@ -46,3 +46,19 @@ export async function takeOver(page: Page, name: string): Promise<void> {
     .click();
   await givePin(page, name);
 }
+
+/** Waits until the tablet has every part of the application, as it has some seconds after it was first opened. */
+export async function keptForOffline(page: Page): Promise<void> {
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const parts = (await (await fetch('/api/parts')).json()) as string[];
+          const kept = await caches.open('hefeteig-parts-1').then((cache) => cache.keys());
+          const known = new Set(kept.map(({ url }) => new URL(url).pathname));
+          return parts.filter((path) => !known.has(path)).length;
+        }),
+      { timeout: 60_000 },
+    )
+    .toBe(0);
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fateOf } from './answer';
+import { fateOf, isOpen } from './answer';
 
 const refusal = (status: number) => ({ ok: false, status, message: 'x', field: null, offer: null, to: 'a' });
 
@@ -18,7 +18,9 @@ describe('the fate of what was sent', () => {
   });
 
   it.each([400, 403, 404, 408, 413, 429, 500, 502, 503, 504])('is to be sent again after a %i', (status) => {
-    expect(fateOf(refusal(status), 'a')).toBe('again');
+    expect(fateOf(refusal(status), 'a')).toBe('failed');
+    expect(isOpen('failed')).toBe(true);
+    expect(fateOf({ ...refusal(status), to: 'b' }, 'a')).toBe('again');
   });
 
   it('is to be sent again, whatever else comes back', () => {

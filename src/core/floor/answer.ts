@@ -26,9 +26,10 @@ export const SIGNED_OUT = 401;
  * - `stored`: it is kept by the server, and the tablet may let go of it
  * - `refused`: the command itself said no; whoever recorded it has to see why
  * - `not-theirs`: it waits for the PIN of whoever recorded it
+ * - `failed`: the house has read it and could not do it, or may not now; it is sent again later
  * - `again`: anything else, however it looks; it is sent again later
  */
-export type Fate = 'stored' | 'refused' | 'not-theirs' | 'again';
+export type Fate = 'stored' | 'refused' | 'not-theirs' | 'failed' | 'again';
 
 /**
  * Reads the fate of what was sent under `id` from whatever came back. Only an answer to that very id counts: a proxy, a
@@ -46,5 +47,9 @@ export function fateOf(body: unknown, id: string): Fate {
   if (ok === true) return 'stored';
   if (ok !== false) return 'again';
   if (status === REFUSED) return 'refused';
-  return status === OF_SOMEBODY_ELSE || status === SIGNED_OUT ? 'not-theirs' : 'again';
+  if (status === OF_SOMEBODY_ELSE || status === SIGNED_OUT) return 'not-theirs';
+  return 'failed';
 }
+
+/** Nothing is known of it: it stays, and is sent again. */
+export const isOpen = (fate: Fate): boolean => fate === 'again' || fate === 'failed';

@@ -30,7 +30,7 @@ interface Arrived {
 /** What the house has been sent and has answered. */
 let arrived: Arrived[] = [];
 /** How the house answers: not at all, with a status, or with something that is not its own. */
-let answers: () => number | null | { foreign: unknown } = () => 200;
+let answers: (id: string) => number | null | { foreign: unknown } = () => 200;
 
 const refusal = (status: number) => ({
   ok: false,
@@ -46,10 +46,10 @@ beforeEach(() => {
   vi.stubGlobal(
     'fetch',
     (path: string, { body, headers }: { body: string; headers: Record<string, string> }) => {
-      const status = answers();
+      const id = headers['idempotency-key'] ?? '';
+      const status = answers(id);
       if (status === null) return Promise.reject(new TypeError('no line'));
       const { at } = JSON.parse(body) as { at?: number };
-      const id = headers['idempotency-key'] ?? '';
       const by = headers['x-recorded-by'] ?? '';
       arrived.push({ command: path.split('/').at(-1) ?? '', id, by, ...(at ? { at } : {}) });
       const own = status === 200 ? { ok: true, result: null, to: id } : null;
@@ -113,6 +113,28 @@ describe('what is recorded', () => {
     ]);
     await seen([bad.id]);
     expect(await allRefused()).toEqual([]);
+  });
+
+  it('that the house cannot do for ten minutes lets other doughs go first, and goes in the order of its own', async () => {
+    const clock = vi.spyOn(Date, 'now');
+    const [stuck, after, other] = [tap(), tap(), { ...tap(), doughId: 2 }];
+    let broken = true;
+    answers = (id) => (broken && id === stuck.id ? 500 : 200);
+    for (const one of [stuck, after, other]) await keep(one);
+    const stored = () => told.filter(({ answer }) => answer.ok).map(idOf);
+    const told: Outcome[] = [];
+    const stop = onSent((outcome) => told.push(outcome));
+    await flush();
+    expect(stored()).toEqual([]);
+    clock.mockReturnValue(Date.now() + 11 * 60_000);
+    await flush();
+    expect(stored()).toEqual([other.id]);
+    expect((await waitingEvents()).map(({ id }) => id)).toEqual([stuck.id, after.id]);
+    broken = false;
+    await flush();
+    expect(stored()).toEqual([other.id, stuck.id, after.id]);
+    stop();
+    clock.mockRestore();
   });
 
   it('waits on when the session has ended meanwhile, and nobody loses it by that', async () => {

@@ -3,7 +3,7 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, type Answer, type Fate } from '@/core/floor/answer';
+import { fateOf, isOpen, type Answer, type Fate } from '@/core/floor/answer';
 import type { FloorEvent } from '@/core/floor/events';
 import { ask } from './ask';
 import { recordedBy, type Recorder } from './at-tablet';
@@ -33,10 +33,18 @@ export type Waiting = ({ event: FloorEvent } | { call: FloorCall }) & {
   sessionId: number;
   /** What it is, for whoever has to confirm it or reads why it was refused: "Crescent 39, mix: started". */
   about: string;
+  /** Since when the house itself has answered, each time, that it cannot do it, by this tablet's clock. */
+  failing?: number;
 };
 
 /** What became of something that was sent. */
 export type Outcome = Waiting & { answer: Answer };
+
+/**
+ * After how long, ms, something that the house reads and cannot do lets others go first: those of other doughs, so that
+ * of each dough the order is kept. Longer than a house is away for a restart or a repair: until then all wait in order.
+ */
+const HOLDS_UP = 10 * 60_000;
 
 const held: { store: ReturnType<typeof createStore> | null } = { store: null };
 const store = () => (held.store ??= createStore('hefeteig-outbox', 'events'));
@@ -56,6 +64,8 @@ let timer: ReturnType<typeof setTimeout> | null = null;
 
 export const idOf = (one: Waiting) => ('event' in one ? one.event.id : one.call.id);
 export const byWhom = (one: Waiting) => ('event' in one ? one.event.personId : one.call.personId);
+/** What keeps its order: the taps of one dough, and all calls of one kind. */
+const orderOf = (one: Waiting) => ('event' in one ? one.event.doughId : one.call.name);
 export const whenOf = (one: Waiting) => ('event' in one ? one.event.at : one.call.at);
 
 const changed = () => {
@@ -165,13 +175,18 @@ export function flush(): Promise<void> {
 }
 
 async function sendAll(): Promise<void> {
+  const heldUp = new Set<ReturnType<typeof orderOf>>();
   for (;;) {
-    const [first] = own(await all());
-    if (!first) return settle();
+    const first = own(await all()).find((one) => !heldUp.has(orderOf(one)));
+    if (!first) return heldUp.size > 0 ? later() : settle();
     const fate = await sendOne(first);
     if (fate === 'stored' || fate === 'refused') continue;
     await belate();
-    return later();
+    const now = Date.now();
+    if (fate === 'failed' && !first.failing)
+      await set(idOf(first), { ...first, late: true, failing: now }, store());
+    if (fate !== 'failed' || now - (first.failing ?? now) < HOLDS_UP) return later();
+    heldUp.add(orderOf(first));
   }
 }
 
@@ -186,9 +201,9 @@ function settle(): void {
 async function sendOne(one: Waiting): Promise<Fate> {
   const body = await ('event' in one ? sendEvent(one) : sendCall(one));
   const fate = fateOf(body, idOf(one));
-  const answer = fate === 'again' ? AWAY : (body as Answer);
-  failures = fate === 'again' ? failures + 1 : 0;
-  const signs = [fate === 'again', !answer.ok && answer.status === 409] as const;
+  const answer = isOpen(fate) ? AWAY : (body as Answer);
+  failures = isOpen(fate) ? failures + 1 : 0;
+  const signs = [isOpen(fate), !answer.ok && answer.status === 409] as const;
   if (signs[0] !== unanswered || signs[1] !== elsewhere) {
     [unanswered, elsewhere] = signs;
     changed();
@@ -198,7 +213,7 @@ async function sendOne(one: Waiting): Promise<Fate> {
     await del(idOf(one), store());
     await all();
   }
-  if (fate !== 'again') for (const tell of told) tell({ ...one, answer });
+  if (!isOpen(fate)) for (const tell of told) tell({ ...one, answer });
   return fate;
 }
 

@@ -2,7 +2,7 @@
 
 import { createStore, del, entries, set } from 'idb-keyval';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, type Answer } from '@/core/floor/answer';
+import { fateOf, isOpen, type Answer } from '@/core/floor/answer';
 import { ask } from './ask';
 import { recordedBy, recordingPerson } from './at-tablet';
 import { AWAY } from './command';
@@ -42,8 +42,8 @@ export async function sendPhotos(): Promise<Answer> {
     for (const [id, kept] of own.sort(([a], [b]) => (a < b ? -1 : 1))) {
       const body = await put(id, kept);
       const fate = fateOf(body, id);
-      last = fate === 'again' ? AWAY : (body as Answer);
-      if (fate === 'again' || fate === 'not-theirs') return;
+      last = isOpen(fate) ? AWAY : (body as Answer);
+      if (isOpen(fate) || fate === 'not-theirs') return;
       await del(id, store());
       if (fate === 'refused' && !last.ok)
         await putAside({ id, personId: kept.personId ?? 0, at: null, about: 'Photo', message: last.message });
