@@ -11,7 +11,7 @@ import { seedDemo } from '@/server/demo/seed';
 import { houseNow } from '@/server/queries/clock';
 import { doughById } from '@/server/queries/doughs';
 import { newestPlan } from '@/server/queries/planned-steps';
-import { clearUp } from '@/server/upkeep';
+import { clearUp, thinPlans } from '@/server/upkeep';
 import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
@@ -158,9 +158,9 @@ async function fillYear(pool: Pool): Promise<void> {
   await write(pool, 'UPDATE feed_number SET newest = (SELECT MAX(id) FROM change_feed)', []);
   await fillProbes(pool, await houseNow(pool));
   // The hourly work of a year.
-  const thinned = async () =>
-    (await count('planned_step')) + (await count('change_feed')) - (await count('place_day'));
-  for (let before = -1, now = await thinned(); now !== before; now = await thinned()) {
+  while ((await thinPlans(pool)) > 0);
+  const cleared = async () => (await count('change_feed')) - (await count('place_day'));
+  for (let before = -1, now = await cleared(); now !== before; now = await cleared()) {
     before = now;
     await clearUp(pool);
   }

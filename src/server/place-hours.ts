@@ -16,8 +16,9 @@ const dayBefore = (now: number) => Math.floor(now / DAY) * DAY - DAY;
 export async function sumUpDays(pool: Pool, now: number): Promise<number> {
   const firsts = await rowsOf<{ place: string; at: Date | null; minute: Date | null }>(
     pool,
-    `SELECT id AS place, (SELECT MIN(at) FROM place_reading WHERE place = place.id) AS at,
-       (SELECT MIN(minute) FROM place_minute WHERE place = place.id) AS minute FROM place`,
+    // By order and limit: the least value of a place that is named by another row would be looked for among all of them.
+    `SELECT id AS place, (SELECT at FROM place_reading WHERE place = place.id ORDER BY at LIMIT 1) AS at,
+       (SELECT minute FROM place_minute WHERE place = place.id ORDER BY minute LIMIT 1) AS minute FROM place`,
   );
   let summed = 0;
   for (const { place, at, minute } of firsts) {

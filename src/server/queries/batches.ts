@@ -29,31 +29,23 @@ export interface BatchLine {
 /** Most batches in one list, and most that are looked through for a mark. */
 const LISTED = 60;
 const LOOKED_THROUGH = 1000;
+/** How far back is looked, days, until enough is found: a house with years of batches does not sort them all. */
+const REACHES = [5, 30, 365, null];
+const DAY = 24 * 3_600_000;
 
 /** A word as it is looked for by LIKE, its own wildcards taken literally. */
 const like = (word: string) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 /** Batches that were promised before `now`, the newest first. */
 export async function findBatches(db: Db, now: number, search: BatchSearch): Promise<BatchLine[]> {
-  const having: [string, SqlValue][] = [['MAX(o.due_at) <= ?', new Date(search.to ?? now)]];
-  if (search.from !== undefined) having.push(['MAX(o.due_at) >= ?', new Date(search.from)]);
-  if (search.product) having.push(['GROUP_CONCAT(p.name) LIKE ?', like(search.product)]);
-  if (search.word)
-    having.push([
-      'EXISTS (SELECT 1 FROM floor_event e WHERE e.dough_id = d.id AND e.text LIKE ?)',
-      like(search.word),
-    ]);
-  const rows = await rowsOf<{ id: number; name: string; products: string; dueAt: Date }>(
-    db,
-    `SELECT d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
-       MAX(o.due_at) AS dueAt
-     FROM dough d JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id
-       JOIN product p ON p.id = v.product_id
-     WHERE d.removed_at IS NULL GROUP BY d.id, d.name
-     HAVING ${having.map(([condition]) => condition).join(' AND ')}
-     ORDER BY dueAt DESC LIMIT ${search.mark === undefined ? LISTED : LOOKED_THROUGH}`,
-    having.map(([, value]) => value),
-  );
+  let rows: Row[] = [];
+  const most = search.mark === undefined ? LISTED : LOOKED_THROUGH;
+  for (const days of REACHES) {
+    const reach = days === null ? -Infinity : (search.to ?? now) - days * DAY;
+    const from = Math.max(search.from ?? -Infinity, reach);
+    rows = await newestBatches(db, { ...search, from: from === -Infinity ? undefined : from, now, most });
+    if (rows.length >= most || from > reach) break;
+  }
   if (rows.length === 0) return [];
   const told = await rowsOf<{ doughId: number; stepKey: string; data: unknown }>(
     db,
@@ -69,6 +61,40 @@ export async function findBatches(db: Db, now: number, search: BatchSearch): Pro
   const { mark } = search;
   const found = mark === undefined ? lines : lines.filter(({ mean }) => mean !== null && mean <= mark);
   return found.slice(0, LISTED);
+}
+
+interface Row {
+  id: number;
+  name: string;
+  products: string;
+  dueAt: Date;
+}
+
+function newestBatches(
+  db: Db,
+  search: Omit<BatchSearch, 'from'> & { from: number | undefined; now: number; most: number },
+): Promise<Row[]> {
+  const having: [string, SqlValue][] = [['MAX(o.due_at) <= ?', new Date(search.to ?? search.now)]];
+  const from = search.from === undefined ? [] : [new Date(search.from)];
+  if (search.from !== undefined) having.push(['MAX(o.due_at) >= ?', new Date(search.from)]);
+  if (search.product) having.push(['GROUP_CONCAT(p.name) LIKE ?', like(search.product)]);
+  if (search.word)
+    having.push([
+      'EXISTS (SELECT 1 FROM floor_event e WHERE e.dough_id = d.id AND e.text LIKE ?)',
+      like(search.word),
+    ]);
+  return rowsOf<Row>(
+    db,
+    `SELECT STRAIGHT_JOIN d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
+       MAX(o.due_at) AS dueAt
+     FROM (SELECT DISTINCT dough_id FROM dough_output ${from.length > 0 ? 'WHERE due_at >= ?' : ''}) late
+       JOIN dough d ON d.id = late.dough_id JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id
+       JOIN product p ON p.id = v.product_id
+     WHERE d.removed_at IS NULL GROUP BY d.id, d.name
+     HAVING ${having.map(([condition]) => condition).join(' AND ')}
+     ORDER BY dueAt DESC LIMIT ${search.most}`,
+    [...from, ...having.map(([, value]) => value)],
+  );
 }
 
 interface Told {

@@ -17,8 +17,9 @@ interface Row {
   pinned: number;
 }
 
+// By dough: nearly all times that were ever planned have no end, and the database takes them for few.
 const COLUMNS = `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned
-  FROM planned_step`;
+  FROM planned_step FORCE INDEX (PRIMARY)`;
 
 const read = ({ startAt, endAt, pinned, ...row }: Row): PlannedStep => ({
   ...row,
