@@ -7,7 +7,7 @@ export interface MadeTap {
   person: string;
 }
 
-const PATIENCE = 60_000;
+const PATIENCE = 180_000;
 const pinOf = (name: string) => PEOPLE.find((one) => one.name === name)?.pin ?? '';
 
 /**
@@ -53,26 +53,58 @@ export class FaultTablet {
     await this.page.keyboard.press('Enter');
   }
 
-  /** Writes a note on the step that is to do. */
+  /**
+   * Writes a note on the step that is to do, under the name that the page shows. A page that is made anew while somebody
+   * writes takes the sheet away, and the words are written once more.
+   */
   async tap(text: string): Promise<void> {
-    const now = this.page.getByRole('region', { name: 'Now' });
     const said = this.page.getByRole('dialog');
     const until = Date.now() + PATIENCE;
-    while (!(await said.isVisible())) {
+    for (;;) {
       if (Date.now() > until)
         throw new Error(`Tablet ${this.nth} has no note to press: ${await this.looks()}`);
       // Who is asked who they are says so, as a baker would.
       if (new URL(this.page.url()).pathname === '/sign-in') await this.takeOver(this.person);
-      await now
-        .getByRole('button', { name: 'Note', exact: true })
-        .click({ timeout: 2_000 })
-        .catch(() => undefined);
-      await said.waitFor({ timeout: 2_000 }).catch(() => undefined);
+      if (!(await said.isVisible()) && !(await this.openNote())) continue;
+      const person = await this.shownPerson();
+      const pressed = await said
+        .getByLabel('In your own words')
+        .fill(text, { timeout: 6_000 })
+        .then(() => said.getByRole('button', { name: 'Say it' }).click({ timeout: 6_000 }))
+        .then(
+          () => true,
+          () => false,
+        );
+      if (!pressed) continue;
+      await said.waitFor({ state: 'hidden' });
+      this.made.push({ text, person });
+      return;
     }
-    await said.getByLabel('In your own words').fill(text);
-    await said.getByRole('button', { name: 'Say it' }).click();
-    await said.waitFor({ state: 'hidden' });
-    this.made.push({ text, person: this.person });
+  }
+
+  private async openNote(): Promise<boolean> {
+    const note = this.page
+      .getByRole('region', { name: 'Now' })
+      .getByRole('button', { name: 'Note', exact: true });
+    await note.click({ timeout: 6_000 }).catch(() => undefined);
+    return this.page
+      .getByRole('dialog')
+      .waitFor({ timeout: 6_000 })
+      .then(
+        () => true,
+        () => false,
+      );
+  }
+
+  /** Whose page it is, by what it says. */
+  private async shownPerson(): Promise<string> {
+    const name = await this.page
+      .getByLabel(/ is at this tablet/)
+      .getAttribute('aria-label', { timeout: 6_000 })
+      .catch(() => null);
+    return / is at this tablet/.test(name ?? '')
+      ? ((name ?? '').split(' is at')[0] ?? this.person)
+      : this.person;
   }
 
   /** The tab is closed, and another one opened. */
@@ -121,14 +153,14 @@ export class FaultTablet {
   /** Presses what is next; what is not there by then is pressed the next time. */
   private async oneStepTowards(by: string): Promise<void> {
     const press = (button: ReturnType<Page['getByRole']>) =>
-      button.click({ timeout: 2_000 }).catch(() => undefined);
+      button.click({ timeout: 6_000 }).catch(() => undefined);
     const pin = this.page.getByLabel(`PIN of ${by}`, { exact: true }).and(this.page.locator('input'));
     const sheet = this.page.getByRole('dialog');
     if (await this.button('Show their page').isVisible()) return press(this.button('Show their page'));
     if (await pin.isVisible()) {
-      await pin.fill(pinOf(by), { timeout: 2_000 }).catch(() => undefined);
+      await pin.fill(pinOf(by), { timeout: 6_000 }).catch(() => undefined);
       await this.page.keyboard.press('Enter');
-      return void (await pin.waitFor({ state: 'detached', timeout: 9_000 }).catch(() => undefined));
+      return void (await pin.waitFor({ state: 'detached', timeout: 12_000 }).catch(() => undefined));
     }
     const name = this.button(new RegExp(`^${by}(?! is at)`));
     if (await sheet.isVisible()) {

@@ -95,29 +95,46 @@ async function place(db: PoolConnection, version: number, placed: readonly Place
   if (placed.length === 0) return;
   const standing = await stepsInPlan(db, [...new Set(placed.map(({ doughId }) => doughId))]);
   const known = new Map(standing.map((step) => [nameOf(step), step]));
-  const changed = placed.flatMap((one): PlannedStep[] => {
+  const changed = placed.flatMap((one) => {
     const was = known.get(nameOf(one));
     const is = { ...one, pinned: one.pinned ?? was?.pinned ?? false };
     const same = was?.start === is.start && was.end === is.end && was.pinned === is.pinned;
-    return same ? [] : [is];
+    return same ? [] : [{ is, was }];
   });
-  const over = changed.filter((one) => known.has(nameOf(one)));
-  if (over.length > 0)
-    await write(
-      db,
-      'UPDATE planned_step SET until_version = ? WHERE until_version IS NULL AND (dough_id, step_key) IN (?)',
-      [version, over.map(({ doughId, key }) => [doughId, key])],
-    );
+  await endSteps(
+    db,
+    version,
+    changed.flatMap(({ was }) => was ?? []),
+  );
   if (changed.length > 0)
     await write(
       db,
       'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned) VALUES ?',
       [
-        changed.map(({ doughId, key, start, end, pinned }) => [
+        changed.map(({ is: { doughId, key, start, end, pinned } }) => [
           ...[version, doughId, key, new Date(start), new Date(end), pinned],
         ]),
       ],
     );
+}
+
+/**
+ * Ends times that held until this version. By their whole keys: a search for times without an end goes through nearly all
+ * that were ever planned, and locks them.
+ */
+async function endSteps(db: PoolConnection, version: number, steps: readonly PlannedStep[]): Promise<void> {
+  if (steps.length === 0) return;
+  await write(
+    db,
+    `INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned) VALUES ?
+     ON DUPLICATE KEY UPDATE until_version = ?`,
+    [
+      steps.map(({ since, doughId, key, start, end, pinned }) => [
+        ...[since, doughId, key, new Date(start), new Date(end), pinned],
+      ]),
+      version,
+    ],
+  );
 }
 
 /** Takes steps that a dough no longer has out of the version that was just made. */
@@ -127,9 +144,10 @@ export async function dropOtherSteps(
   doughId: number,
   keys: readonly string[],
 ): Promise<void> {
-  await write(
+  const standing = await stepsInPlan(db, [doughId]);
+  await endSteps(
     db,
-    'UPDATE planned_step SET until_version = ? WHERE until_version IS NULL AND dough_id = ? AND step_key NOT IN (?)',
-    [version, doughId, keys],
+    version,
+    standing.filter(({ key }) => !keys.includes(key)),
   );
 }

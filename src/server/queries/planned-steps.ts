@@ -7,6 +7,8 @@ export interface PlannedStep {
   start: number;
   end: number;
   pinned: boolean;
+  /** The plan version that put it there. */
+  since: number;
 }
 
 interface Row {
@@ -15,11 +17,12 @@ interface Row {
   startAt: Date;
   endAt: Date;
   pinned: number;
+  since: number;
 }
 
 // By dough: nearly all times that were ever planned have no end, and the database takes them for few.
-const COLUMNS = `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned
-  FROM planned_step FORCE INDEX (PRIMARY)`;
+const COLUMNS = `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned,
+  since_version AS since FROM planned_step FORCE INDEX (PRIMARY)`;
 
 const read = ({ startAt, endAt, pinned, ...row }: Row): PlannedStep => ({
   ...row,

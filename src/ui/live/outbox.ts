@@ -87,12 +87,15 @@ async function all(): Promise<Waiting[]> {
   return kept;
 }
 
-/** What may be sent now: recorded in the session of this page, or confirmed in it. */
+/**
+ * What may be sent now: recorded in the session of this page, or confirmed in it. What came before it and still waits for
+ * the same person's PIN goes first, so that a step is not ended before it was begun.
+ */
 function own(kept: readonly Waiting[]): Waiting[] {
   const session = recordedBy();
-  return kept.filter(
-    (one) => session && byWhom(one) === session.personId && one.sessionId === session.sessionId,
-  );
+  const theirs = kept.filter((one) => byWhom(one) === session?.personId);
+  const unconfirmed = theirs.findIndex((one) => one.sessionId !== session?.sessionId);
+  return unconfirmed < 0 ? theirs : theirs.slice(0, unconfirmed);
 }
 
 /** Events that wait on this tablet, in order. */
@@ -107,9 +110,11 @@ export async function waitingCalls(): Promise<FloorCall[]> {
 
 /** What waits for somebody's PIN: recorded under their name, in no session that is open on this page. */
 export async function unconfirmedOf(personId: number): Promise<Waiting[]> {
-  const kept = await all();
-  const sent = new Set(own(kept));
-  return kept.filter((one) => byWhom(one) === personId && !sent.has(one));
+  const session = recordedBy();
+  return (await all()).filter(
+    (one) =>
+      byWhom(one) === personId && (session?.personId !== personId || one.sessionId !== session.sessionId),
+  );
 }
 
 /**
