@@ -26,7 +26,7 @@ const FORMULA: Formula = {
       kind: 'dough',
       lines: [
         { ingredient: 'wheat-flour', percent: 88 },
-        { ingredient: 'milk', percent: 43.5, note: 'cold, =really' },
+        { ingredient: 'milk', percent: 43.5, upTo: 45, note: 'cold, =really' },
         { ingredient: 'salt', percent: 2 },
         { ingredient: 'honey', percent: 5, approximate: true },
         { ingredient: 'vanilla', percent: 0, uncounted: true },

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { STAGE_KINDS, type Formula, type StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
 import { readAmount } from '../units/amount';
+import { unreadIn } from '../units/weigh';
 import { amountText, draftOfRows, NO_FORMULA, type LineFault, type ReadFormula } from './read';
 
 const COLUMNS = ['formula', 'dough_celsius', 'stage', 'ingredient', 'amount', 'note'] as const;
@@ -10,9 +11,9 @@ type Column = (typeof COLUMNS)[number];
 /** A formula as a table: one row an ingredient, amounts in baker's percent. */
 export function writeFormulaCsv(name: string, formula: Formula, book: IngredientBook): string {
   const rows = formula.stages.flatMap(({ kind, lines }) =>
-    lines.map(({ ingredient, percent, approximate, uncounted, note }) => [
-      ...[name, formula.doughCelsius ?? '', kind, book.get(ingredient)?.name ?? ingredient],
-      ...[amountText(percent, approximate, uncounted), note ?? ''],
+    lines.map((line) => [
+      ...[name, formula.doughCelsius ?? '', kind, book.get(line.ingredient)?.name ?? line.ingredient],
+      ...[amountText(line), line.note ?? ''],
     ]),
   );
   // A cell that begins like a formula of a spreadsheet must not become one there.
@@ -41,7 +42,9 @@ export function readFormulaCsv(text: string): ReadFormula {
       faults.push({ line, message: `“${cell('stage')}” is no stage; one of ${STAGE_KINDS.join(', ')}.` });
     if (cell('ingredient') === '') faults.push({ line, message: 'The ingredient has no name.' });
     const amount = readAmount(cell('amount'));
+    const unread = amount.ok ? unreadIn(amount.value, { name: cell('ingredient') }) : null;
     if (!amount.ok) faults.push({ line, message: amount.message });
+    else if (unread !== null) faults.push({ line, message: `“${unread}” was not understood.` });
     name ||= cell('formula');
     celsius ||= cell('dough_celsius');
     if (stage)

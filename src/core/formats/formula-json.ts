@@ -14,6 +14,7 @@ interface FormulaFile {
     lines: {
       ingredient: string;
       percent: number;
+      upTo?: number;
       approximate?: boolean;
       uncounted?: boolean;
       note?: string;
@@ -27,8 +28,9 @@ export function writeFormulaJson(name: string, formula: Formula, book: Ingredien
     ...{ format: FORMULA_FORMAT, name, doughCelsius: formula.doughCelsius },
     stages: formula.stages.map(({ kind, lines }) => ({
       kind,
-      lines: lines.map(({ ingredient, percent, approximate, uncounted, note }) => ({
+      lines: lines.map(({ ingredient, percent, upTo, approximate, uncounted, note }) => ({
         ...{ ingredient: book.get(ingredient)?.name ?? ingredient, percent },
+        ...(upTo === undefined ? {} : { upTo }),
         ...(approximate ? { approximate } : {}),
         ...(uncounted ? { uncounted } : {}),
         ...(note ? { note } : {}),
@@ -69,9 +71,9 @@ export function readFormulaJson(text: string): ReadFormula {
   }
   const file = given as FormulaFile;
   const rows = file.stages.flatMap(({ kind, lines }) =>
-    lines.map(({ ingredient, percent, approximate, uncounted, note }) => ({
+    lines.map((line) => ({
       stage: kind,
-      row: { name: ingredient, amount: amountText(percent, approximate, uncounted), note: note ?? '' },
+      row: { name: line.ingredient, amount: amountText(line), note: line.note ?? '' },
     })),
   );
   const celsius = file.doughCelsius ?? null;

@@ -42,6 +42,12 @@ export const FORMULA_SCHEMA = {
               properties: {
                 ingredient: { type: 'string', minLength: 1, maxLength: 80 },
                 percent: { type: 'number', minimum: 0, maximum: 2000 },
+                upTo: {
+                  description: 'Of a range, its upper end; `percent` is weighed, the rest stands ready.',
+                  type: 'number',
+                  minimum: 0,
+                  maximum: 2000,
+                },
                 approximate: { type: 'boolean' },
                 uncounted: { description: 'Named but not weighed: “to taste”.', type: 'boolean' },
                 note: { type: 'string', maxLength: 200 },

@@ -1,5 +1,5 @@
 import type { Draft, DraftRow } from '../formula/draft';
-import type { StageKind } from '../formula/formula';
+import type { FormulaLine, StageKind } from '../formula/formula';
 
 /** A fault of a file, with the line it stands in, counted from 1. */
 export interface LineFault {
@@ -36,8 +36,14 @@ export const NO_FORMULA = (message: string, line = 1): ReadFormula => ({
   faults: [{ line, message }],
 });
 
-/** A percentage as the editor takes it. */
-export function amountText(percent: number, approximate = false, uncounted = false): string {
+/** A percentage or a range of them as the editor takes it. */
+export function amountText({
+  percent,
+  upTo,
+  approximate,
+  uncounted,
+}: Pick<FormulaLine, 'percent' | 'upTo' | 'approximate' | 'uncounted'>): string {
   if (uncounted) return 'to taste';
-  return `${approximate ? 'about ' : ''}${Number(percent.toFixed(4))} %`;
+  const range = upTo === undefined ? '' : ` to ${Number(upTo.toFixed(4))}`;
+  return `${approximate ? 'about ' : ''}${Number(percent.toFixed(4))}${range} %`;
 }

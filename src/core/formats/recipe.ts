@@ -86,7 +86,7 @@ export function readIngredientLine(
   const read = readAmount(body);
   if (!read.ok) return { message: `“${body.slice(0, 60)}”: ${read.message}` };
   const name = read.value.rest.replace(/^,\s*/, '');
-  const counted = read.value.measured[0]?.unit;
+  const counted = read.value.values[0]?.[0]?.unit;
   if (name === '' && (counted === 'egg' || counted === 'yolk' || counted === 'white')) {
     return { name: counted === 'egg' ? 'egg' : `egg ${counted}`, amount: body, stage };
   }

@@ -44,22 +44,23 @@ export function advise(
   const laminated = rollInOfDough > 0;
   const doughFat = laminated ? fat - analysis.rollInOfFlour * 0.82 : fat;
   const rich = !laminated && doughFat >= ranges.richFat[0];
-  if (salt < ranges.salt[0])
+  if (salt < ranges.salt[0] && !analysis.uncountedKinds.includes('salt'))
     say('salt', `Salt ${percent(salt)} is low: the dough rises fast, stays slack and tastes flat.`);
   if (salt > ranges.salt[1])
     say('salt', `Salt ${percent(salt)} is high: it slows the yeast, and the goods taste of it.`);
-  if (sugar < ranges.sugar[0]) say('sugar', `Sugar ${percent(sugar)} is low: pale crust, little sweetness.`);
+  if (sugar < ranges.sugar[0] && !analysis.uncountedKinds.includes('sugar'))
+    say('sugar', `Sugar ${percent(sugar)} is low: pale crust, little sweetness.`);
   if (sugar > ranges.sugar[1])
     say('sugar', `Sugar ${percent(sugar)} is high: it slows the yeast and browns early.`);
   if (sugar > ranges.osmotolerantFrom && yeast > 0 && !kinds.osmotolerant)
     say('yeast', `Above ${percent(ranges.osmotolerantFrom)} sugar, osmotolerant yeast rises better.`);
   if (yeast === 0 && !kinds.levain) say('yeast', 'No yeast and no levain: this dough will not rise.');
   if (yeast > 0 && yeast < ranges.yeast[0] && !kinds.levain)
-    say('yeast', `Yeast ${percent(yeast)} as instant is little: proofs will be long.`);
+    say('yeast', `Yeast ${percent(yeast)} (as instant) is low: proofs will be long.`);
   if (yeast > ranges.yeast[1])
     say(
       'yeast',
-      `Yeast ${percent(yeast)} as instant is much: it ferments while it is laminated and tastes of it.`,
+      `Yeast ${percent(yeast)} (as instant) is high: it ferments while it is laminated and tastes of it.`,
     );
   // Rich dough is softened by its fat, so it takes less water than its softness suggests.
   if (hydration < ranges.hydration[0])
@@ -67,11 +68,11 @@ export function advise(
   if (hydration > ranges.hydration[1])
     say('hydration', `Hydration ${percent(hydration)} is high: soft, the butter may break through.`);
   if (laminated && rollInOfDough < ranges.rollIn[0])
-    say('roll-in', `Roll-in ${percent(rollInOfDough)} of the dough is little: thin butter layers merge.`);
+    say('roll-in', `Roll-in ${percent(rollInOfDough)} of the dough is low: thin butter layers merge.`);
   if (laminated && rollInOfDough > ranges.rollIn[1])
     say(
       'roll-in',
-      `Roll-in ${percent(rollInOfDough)} of the dough is much: it may leak; danish goes up to 50 %.`,
+      `Roll-in ${percent(rollInOfDough)} of the dough is high: it may leak; danish goes up to 50 %.`,
     );
   if (rich && doughFat > ranges.richFat[1])
     say(

@@ -15,7 +15,11 @@ export function oneBowl(scaled: ScaledFormula, bowls: number): ScaledFormula {
     stages: scaled.stages.map((stage) => ({
       ...stage,
       grams: stage.grams / bowls,
-      lines: stage.lines.map((line) => ({ ...line, grams: line.grams / bowls })),
+      lines: stage.lines.map((line) => ({
+        ...line,
+        grams: line.grams / bowls,
+        ...(line.upTo === undefined ? {} : { upTo: line.upTo / bowls }),
+      })),
     })),
     flourGrams: scaled.flourGrams / bowls,
     doughGrams: scaled.doughGrams / bowls,
@@ -49,7 +53,8 @@ export function roundToScale(scaled: ScaledFormula, book: IngredientBook, steps 
     const lines = stage.lines.map((line) => {
       const kind = book.get(line.ingredient)?.kind;
       const step = kind === 'yeast' || kind === 'salt' ? steps.fine : steps.coarse;
-      return { ...line, grams: roundTo(line.grams, step) };
+      const upTo = line.upTo === undefined ? {} : { upTo: roundTo(line.upTo, step) };
+      return { ...line, grams: roundTo(line.grams, step), ...upTo };
     });
     return { ...stage, lines, grams: lines.reduce((sum, { grams }) => sum + grams, 0) };
   });

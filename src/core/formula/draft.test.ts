@@ -27,11 +27,11 @@ describe('a formula being typed', () => {
         dough: [
           ['flour', '100 %'],
           ['milk', '250 g'],
-          ['water', '27'],
+          ['water', '27 %'],
           ['sugar', '1/2 cup'],
           ['fine salt', '1 tbsp'],
           ['eggs', '2 M eggs'],
-          ['yeast', '1 cube'],
+          ['fresh yeast', '1 cube'],
         ],
       }),
     );
@@ -150,7 +150,7 @@ describe('a formula being typed', () => {
           ['water', '1000000 %'],
         ],
       }),
-      /1,000,000 % of the flour is a slip/,
+      /1,000,000 % of the flour cannot be meant/,
     ],
     [
       'an amount below nothing',
@@ -160,7 +160,7 @@ describe('a formula being typed', () => {
           ['water', '-20 g'],
         ],
       }),
-      /below nothing/,
+      /negative/,
     ],
     [
       'an empty amount',
@@ -170,7 +170,7 @@ describe('a formula being typed', () => {
           ['water', ''],
         ],
       }),
-      /Give an amount/,
+      /Write an amount/,
     ],
     [
       'an amount without a name',
@@ -190,7 +190,7 @@ describe('a formula being typed', () => {
           ['moon dust', '3 %'],
         ],
       }),
-      /does not know “moon dust”/,
+      /“moon dust” is not known yet/,
     ],
     [
       'no flour, and percentages that are not 100',
@@ -217,6 +217,76 @@ describe('a formula being typed', () => {
     ['a weight that is none', draft({ dough: [['flour', '100']] }, { flour: 'lots' }), /Give a weight/],
   ])('answers %s in a sentence', (_, typed, sentence) => {
     expect(sentences(typed).join(' ')).toMatch(sentence);
+  });
+
+  it('asks what a bare number is where others are weights, and never makes it a percentage', () => {
+    const typed = draft({
+      dough: [
+        ['flour', '500 g'],
+        ['water', '300'],
+        ['egg', '2'],
+      ],
+    });
+    expect(sentences(typed)).toEqual(['300 of what? Write the unit: 300 g, or 300 %.']);
+    expect(linesOf(read(typed).formula).map(({ percent }) => percent)).toEqual([100, 20]);
+  });
+
+  it('asks whether a few of what is counted are eggs or per cent, where all is in percentages', () => {
+    const dough = (eggs: string): [string, string][] => [
+      ['flour', '100'],
+      ['egg', eggs],
+    ];
+    expect(sentences(draft({ dough: dough('3') }))).toEqual(['Is it 3 eggs or 3 %? Write the unit.']);
+    expect(sentences(draft({ dough: dough('12.5') }))).toEqual([]);
+  });
+
+  it('asks which yeast is meant', () => {
+    const typed = draft({
+      dough: [
+        ['flour', '500 g'],
+        ['yeast', '7 g'],
+      ],
+    });
+    expect(sentences(typed).join(' ')).toMatch(/Which “yeast”: .*instant yeast/);
+  });
+
+  it('weighs the lower end of a range and keeps the rest ready', () => {
+    const { formula, rows } = read(
+      draft({
+        dough: [
+          ['flour', '500 g'],
+          ['milk', '200 to 250 g'],
+          ['butter', '40 to 50 %'],
+        ],
+      }),
+    );
+    expect(linesOf(formula).slice(1)).toMatchObject([
+      { percent: 40, upTo: 50, typed: '200 to 250 g' },
+      { percent: 40, upTo: 50 },
+    ]);
+    expect(rows[0]?.[1]).toMatchObject({ grams: 200, upTo: 250 });
+  });
+
+  it('keeps amounts as they were typed, with whose cups they were', () => {
+    const typed = draft({
+      dough: [
+        ['flour', '3 1/2 to 4 cups'],
+        ['sugar', '1/2 cup'],
+        ['butter', '2 sticks + 2 tbsp'],
+        ['milk', '1 cup'],
+        ['salt', '1 tsp'],
+        ['egg', '1 egg plus 1 yolk'],
+      ],
+    });
+    const { formula } = readDraft(typed, { book, kitchen: 'us' });
+    expect(formula.kitchen).toBe('us');
+    const back = draftOf(formula, book);
+    expect(back.stages[0]?.rows.map(({ amount }) => amount)).toEqual(
+      typed.stages[0]?.rows.map(({ amount }) => amount),
+    );
+    expect(readDraft(back, { book, kitchen: formula.kitchen ?? 'metric' }).formula).toEqual(formula);
+    // Of a formula that was kept before it said whose cups they are, the percentage counts.
+    expect(draftOf({ ...formula, kitchen: undefined }, book).stages[0]?.rows[1]?.amount).toMatch(/%$/);
   });
 
   it('reads a dough temperature in Fahrenheit', () => {

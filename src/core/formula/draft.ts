@@ -1,8 +1,10 @@
-import { readAmount, weigh, type Amount } from '../units/amount';
-import type { EggSize, Kitchen } from '../units/measures';
+import { readAmount, type Amount } from '../units/amount';
+import { eggPart, type EggSize, type Kitchen } from '../units/measures';
 import { parseCelsius } from '../units/temperature';
+import { unreadIn, weigh, weighText } from '../units/weigh';
+import type { AmountLanguage } from '../units/words';
 import type { Formula, FormulaLine, StageKind } from './formula';
-import type { Ingredient, IngredientBook } from './ingredient';
+import { measuringOf, type Ingredient, type IngredientBook } from './ingredient';
 
 /** One row as typed: `milk`, `1/2 cup`, `tepid`. */
 export interface DraftRow {
@@ -34,7 +36,7 @@ export interface Remark extends Place {
 export interface ReadDraft {
   formula: Formula;
   /** Percent and grams by stage and row, null where the row has none yet. */
-  rows: ({ percent: number; grams: number; ingredient: Ingredient | null } | null)[][];
+  rows: ({ percent: number; grams: number; upTo: number; ingredient: Ingredient | null } | null)[][];
   /** Total flour, or of a formula without flour the whole, in grams. */
   baseGrams: number;
   hasFlour: boolean;
@@ -48,63 +50,71 @@ export interface ReadDraft {
 const LARGEST_PERCENT = 2000;
 const MOST_LINES = 120;
 
+/** Up to so many whole eggs in percentages throughout: are they per cent, or eggs? */
+const FEW_EGGS = 6;
+
 export interface Reading {
   book: IngredientBook;
   kitchen: Kitchen;
+  /** The house's eggs, where a row names no size. */
   eggs?: EggSize;
+  language?: AmountLanguage;
 }
 
+/** A row that was read: a percentage, or grams; of a range both ends. */
 interface RowSoFar {
   place: { stage: number; row: number };
   ingredient: Ingredient | null;
   amount: Amount;
-  /** Given as a percentage, else as grams. */
-  percent: number | null;
-  grams: number | null;
+  percent: { from: number; to: number } | null;
+  grams: { from: number; to: number } | null;
 }
 
 /**
- * Reads an editor's rows into a formula. A row may be a percentage (`54`, `54 %`) or an amount (`540 g`, `2 cups`);
- * both may be mixed. Where flours are given by weight they set the flour; where all are percentages, `flour` does.
- * A formula without flour has its whole weight as 100 and wants amounts or percentages throughout.
+ * Reads an editor's rows into a formula. A row may be a percentage (`54 %`) or an amount (`540 g`, `2 cups + 3 tbsp`);
+ * both may be mixed. A bare number is a percentage only where all other rows are percentages or bare numbers too; else it
+ * is asked about, but for a few eggs. Where flours are given by weight they set the flour; where all are percentages,
+ * `flour` does. A formula without flour has its whole weight as 100 and wants amounts or percentages throughout.
  */
-export function readDraft(draft: Draft, { book, kitchen, eggs = 'M' }: Reading): ReadDraft {
+export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Reading): ReadDraft {
   const faults: Remark[] = [];
   const remarks: Remark[] = [];
   const found: RowSoFar[] = [];
-  draft.stages.forEach(({ rows }, stage) =>
-    rows.forEach((row, at) => {
-      if (row.name.trim() === '' && row.amount.trim() === '') return;
-      const place = { stage, row: at };
-      const ingredient = book.find(row.name) ?? null;
-      if (row.name.trim() === '') faults.push({ ...place, field: 'name', message: 'Name the ingredient.' });
-      else if (!ingredient)
-        faults.push({
-          ...place,
-          field: 'name',
-          message: `The house does not know “${row.name.trim().slice(0, 40)}” yet; choose another, or add it to the ingredients.`,
-        });
-      const read = readAmount(row.amount);
-      if (!read.ok) {
-        faults.push({ ...place, field: 'amount', message: read.message });
-        return;
-      }
-      const asPercent = read.value.measured.find(({ unit }) => unit === '%' || unit === null);
-      let grams: number | null = null;
-      if (!asPercent) {
-        const density = ingredient?.density ?? null;
-        const weighed = weigh(read.value, { kitchen, eggs, name: ingredient?.name ?? row.name, density });
-        if (!weighed.ok) {
-          faults.push({ ...place, field: 'amount', message: weighed.message });
-          return;
-        }
-        grams = weighed.value.grams;
-        if (weighed.value.disagree)
-          remarks.push({ ...place, field: 'amount', message: weighed.value.disagree });
-      }
-      found.push({ place, ingredient, amount: read.value, percent: asPercent?.value ?? null, grams });
-    }),
+  const written = draft.stages.flatMap(({ rows }, stage) =>
+    rows.map((row, at) => ({ row, place: { stage, row: at }, read: readAmount(row.amount, language) })),
   );
+  const inPercent = written.every(
+    ({ read }) => !read.ok || read.value.values.flat().every(({ unit }) => unit === '%' || unit === null),
+  );
+  for (const { row, place, read } of written) {
+    if (row.name.trim() === '' && row.amount.trim() === '') continue;
+    const ingredient = book.find(row.name) ?? null;
+    if (!ingredient) faults.push({ ...place, field: 'name', message: unknownName(row.name, book) });
+    const refuse = (message: string) => faults.push({ ...place, field: 'amount', message });
+    if (!read.ok) {
+      refuse(read.message);
+      continue;
+    }
+    const measuring = { ...measuringOf(ingredient, kitchen, row.name), eggs };
+    const percent = percentIn(read.value, inPercent);
+    if (!percent) {
+      const weighed = weigh(read.value, measuring);
+      if (!weighed.ok) {
+        refuse(weighed.message);
+        continue;
+      }
+      const { grams, upTo, disagree } = weighed.value;
+      if (disagree) remarks.push({ ...place, field: 'amount', message: disagree });
+      found.push({ place, ingredient, amount: read.value, percent: null, grams: { from: grams, to: upTo } });
+      continue;
+    }
+    const bare = read.value.values[0]?.[0]?.unit === null;
+    const unread = unreadIn(read.value, measuring);
+    if (unread !== null) refuse(`“${unread}” was not understood. Write the amount alone, such as 54 %.`);
+    else if (bare && eggPart(measuring) && Number.isInteger(percent.from) && percent.from <= FEW_EGGS)
+      refuse(`Is it ${percent.from} eggs or ${percent.from} %? Write the unit.`);
+    else found.push({ place, ingredient, amount: read.value, percent, grams: null });
+  }
   if (found.length > MOST_LINES)
     faults.push({
       ...whole('amount'),
@@ -116,31 +126,21 @@ export function readDraft(draft: Draft, { book, kitchen, eggs = 'M' }: Reading):
     kind,
     lines: found
       .filter(({ place }) => place.stage === nth)
-      .flatMap(({ place, ingredient, amount, percent, grams }): FormulaLine[] => {
-        const of = percent ?? (base.grams > 0 ? (100 * (grams ?? 0)) / base.grams : 0);
-        const weight = grams ?? (of * base.grams) / 100;
+      .flatMap((row): FormulaLine[] => {
+        const { place, ingredient } = row;
+        const shares = shareOfBase(row, base.grams);
         const target = rows[place.stage];
-        if (target) target[place.row] = { percent: of, grams: weight, ingredient };
-        if (of > LARGEST_PERCENT) {
+        if (target) target[place.row] = { percent: shares.from, ...gramsIn(row, base.grams), ingredient };
+        if (shares.to > LARGEST_PERCENT) {
           faults.push({
             ...place,
             field: 'amount',
-            message: `${Math.round(of).toLocaleString('en')} % of the flour is a slip of the finger; at most ${LARGEST_PERCENT} %.`,
+            message: `${Math.round(shares.to).toLocaleString('en')} % of the flour cannot be meant; at most ${LARGEST_PERCENT} %.`,
           });
           return [];
         }
-        if (!ingredient) return [];
-        const row = draft.stages[place.stage]?.rows[place.row];
-        return [
-          {
-            ingredient: ingredient.id,
-            percent: round(of),
-            ...(percent === null && row ? { typed: row.amount.trim() } : {}),
-            ...(amount.approximate && !amount.uncounted ? { approximate: true } : {}),
-            ...(amount.uncounted ? { uncounted: true } : {}),
-            ...(row?.note.trim() ? { note: row.note.trim().slice(0, 200) } : {}),
-          },
-        ];
+        const typed = draft.stages[place.stage]?.rows[place.row];
+        return ingredient && typed ? [lineOf(row, ingredient, typed, shares)] : [];
       }),
   }));
   const celsius = draft.doughCelsius.trim() === '' ? null : parseCelsius(draft.doughCelsius);
@@ -154,12 +154,68 @@ export function readDraft(draft: Draft, { book, kitchen, eggs = 'M' }: Reading):
   const kept = stages.filter(({ lines }) => lines.length > 0);
   return {
     ...{
-      formula: { stages: kept, doughCelsius: celsius },
+      formula: {
+        ...{ stages: kept, doughCelsius: celsius },
+        // Only where an amount is read again in it.
+        ...(kept.some(({ lines }) => lines.some(({ typed, uncounted }) => typed && !uncounted))
+          ? { kitchen }
+          : {}),
+      },
       rows,
       baseGrams: base.grams,
       hasFlour: base.hasFlour,
     },
     ...{ faults, remarks },
+  };
+}
+
+/** A percentage, or a bare number where everything else is in percentages; null where it is an amount. */
+function percentIn({ values }: Amount, inPercent: boolean): { from: number; to: number } | null {
+  const written = values.find((sum) => sum.length === 1 && sum[0]?.unit === '%');
+  const bare =
+    inPercent && values.length === 1 && values[0]?.length === 1 && !values[0][0]?.size ? values[0] : null;
+  const [term] = written ?? bare ?? [];
+  return term && (term.unit === '%' || term.unit === null) ? { from: term.from, to: term.to } : null;
+}
+
+/** Says that a name is not known, and what may have been meant. */
+function unknownName(typed: string, book: IngredientBook): string {
+  const name = typed.trim().slice(0, 40);
+  if (name === '') return 'Name the ingredient.';
+  const like = book.like(name);
+  if (like.length > 1) return `Which “${name}”: ${like.map((one) => one.name).join(', ')}?`;
+  const [only] = like;
+  if (only) return `“${name}” is not known. Is it ${only.name}?`;
+  return `“${name}” is not known yet. Choose another ingredient, or add it.`;
+}
+
+/** Percent of the flour, from and to. */
+function shareOfBase({ percent, grams }: RowSoFar, base: number): { from: number; to: number } {
+  if (percent) return percent;
+  const of = (weight: number) => (base > 0 ? (100 * weight) / base : 0);
+  return { from: of(grams?.from ?? 0), to: of(grams?.to ?? 0) };
+}
+
+function gramsIn({ percent, grams }: RowSoFar, base: number): { grams: number; upTo: number } {
+  if (grams) return { grams: grams.from, upTo: grams.to };
+  return { grams: ((percent?.from ?? 0) * base) / 100, upTo: ((percent?.to ?? 0) * base) / 100 };
+}
+
+function lineOf(
+  { amount, percent }: RowSoFar,
+  ingredient: Ingredient,
+  typed: DraftRow,
+  { from, to }: { from: number; to: number },
+): FormulaLine {
+  const note = typed.note.trim().slice(0, 200);
+  return {
+    ingredient: ingredient.id,
+    percent: round(from),
+    ...(to > from ? { upTo: round(to) } : {}),
+    ...(percent === null ? { typed: typed.amount.trim() } : {}),
+    ...(amount.approximate && !amount.uncounted ? { approximate: true } : {}),
+    ...(amount.uncounted ? { uncounted: true } : {}),
+    ...(note ? { note } : {}),
   };
 }
 
@@ -173,8 +229,8 @@ function baseOf(
   const share = ({ ingredient }: RowSoFar) => ingredient?.flour ?? 0;
   const flours = found.filter((row) => share(row) > 0);
   if (flours.length === 0) return { grams: wholeOf(found, typed, faults, kitchen), hasFlour: false };
-  const inGrams = flours.reduce((sum, row) => sum + share(row) * (row.grams ?? 0), 0);
-  const inPercent = flours.reduce((sum, row) => sum + share(row) * (row.percent ?? 0), 0);
+  const inGrams = flours.reduce((sum, row) => sum + share(row) * (row.grams?.from ?? 0), 0);
+  const inPercent = flours.reduce((sum, row) => sum + share(row) * (row.percent?.from ?? 0), 0);
   const weighed = flours.some(({ grams }) => grams !== null);
   const where = flours[0]?.place ?? { stage: 0, row: 0 };
   const text = `${round(inPercent, 1)} %`;
@@ -204,8 +260,8 @@ function baseOf(
 
 /** Of a filling or finish: the weights together; where all are percentages they must be 100. */
 function wholeOf(found: RowSoFar[], typed: string, faults: Remark[], kitchen: Kitchen): number {
-  const grams = found.reduce((sum, row) => sum + (row.grams ?? 0), 0);
-  const percent = found.reduce((sum, row) => sum + (row.percent ?? 0), 0);
+  const grams = found.reduce((sum, row) => sum + (row.grams?.from ?? 0), 0);
+  const percent = found.reduce((sum, row) => sum + (row.percent?.from ?? 0), 0);
   if (found.every((row) => row.percent === null)) return grams;
   if (grams > 0 && percent < 100) return grams / (1 - percent / 100);
   if (found.length > 0 && Math.abs(percent - 100) > 0.05) {
@@ -218,8 +274,7 @@ function wholeOf(found: RowSoFar[], typed: string, faults: Remark[], kitchen: Ki
 }
 
 function weightTyped(typed: string, faults: Remark[], kitchen: Kitchen): number {
-  const read = readAmount(typed);
-  const weighed = read.ok ? weigh(read.value, { kitchen, eggs: 'M', name: 'flour', density: 0.53 }) : read;
+  const weighed = weighText(typed, { kitchen, name: 'flour', density: 0.53, bare: 'g' });
   const grams = weighed.ok ? weighed.value.grams : 0;
   if (grams > 0 && grams <= 1e6) return grams;
   faults.push({
@@ -233,18 +288,37 @@ const whole = (field: Place['field']): Place => ({ stage: null, row: null, field
 
 const round = (value: number, digits = 4) => Number(value.toFixed(digits));
 
-/** A formula as rows to edit: percentages, or what was typed where that was something else. */
+/** What stands in rows that were not read, by the names that were typed: what they contain is not known. */
+export function unreadNames(draft: Draft, { faults }: Pick<ReadDraft, 'faults'>): string[] {
+  const names = faults.flatMap(({ stage, row }) =>
+    stage === null || row === null ? [] : (draft.stages[stage]?.rows[row]?.name.trim() ?? []),
+  );
+  return [...new Set(names.filter((name) => name !== ''))];
+}
+
+/** A formula as rows to edit: amounts as they were typed, and percentages where they were typed so. */
 export function draftOf(formula: Formula, book: IngredientBook, flour = '1 kg'): Draft {
   return {
     stages: formula.stages.map(({ kind, lines }) => ({
       kind,
-      rows: lines.map(({ ingredient, percent, approximate, uncounted, typed, note }) => ({
-        name: book.get(ingredient)?.name ?? ingredient,
-        amount: uncounted ? (typed ?? 'to taste') : `${approximate ? 'about ' : ''}${round(percent, 3)} %`,
-        note: note ?? '',
+      rows: lines.map((line) => ({
+        name: book.get(line.ingredient)?.name ?? line.ingredient,
+        amount: amountOf(line, formula.kitchen !== undefined),
+        note: line.note ?? '',
       })),
     })),
     flour,
-    doughCelsius: formula.doughCelsius === null ? '' : String(formula.doughCelsius),
+    doughCelsius: formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`,
   };
+}
+
+/** Without the kitchen that it was typed in, a cup may be anybody's. */
+function amountOf(
+  { percent, upTo, approximate, uncounted, typed }: FormulaLine,
+  hasKitchen: boolean,
+): string {
+  if (uncounted) return typed ?? 'to taste';
+  if (typed && hasKitchen) return typed;
+  const range = upTo === undefined ? '' : ` to ${round(upTo, 3)}`;
+  return `${approximate ? 'about ' : ''}${round(percent, 3)}${range} %`;
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actualMix, lineId } from './actual';
 import { advise, USUAL_RANGES } from './advice';
-import { analyse } from './analysis';
+import { analyse, hasLeaven } from './analysis';
 import { bowlsFor, oneBowl, roundToScale } from './bowls';
 import { compareFormulas } from './compare';
 import { doughPercent, linesOf, rollInPercent, type Formula } from './formula';
@@ -40,11 +40,22 @@ describe('ingredients', () => {
     expect(book.find('Flour')?.id).toBe('wheat-flour');
     expect(book.find('  whole   MILK ')?.id).toBe('milk');
     expect(book.find('eggs')?.id).toBe('egg');
-    expect(book.find('haz')?.id).toBe('hazelnut');
-    expect(book.find('sug')?.id).toBe('sugar');
-    expect(book.find('s')).toBeUndefined();
+    expect(book.find('Crème fraiche')?.id).toBe('creme-fraiche');
+    expect(book.find('beurre de tourage')?.id).toBe('dry-butter');
+    expect(book.find('Weizenmehl Type 550')?.id).toBe('wheat-flour');
+    expect(book.find('haz')).toBeUndefined();
+    expect(book.like('haz').map(({ id }) => id)).toEqual(['hazelnut']);
+    expect(book.find('yeast')).toBeUndefined();
+    expect(book.like('yeast').length).toBeGreaterThan(3);
     expect(book.find('dragon fruit')).toBeUndefined();
     expect(book.find('')).toBeUndefined();
+  });
+
+  it('go before formulas of the house with a name like theirs', () => {
+    const levain = { id: 7, name: 'Levain crescent', formula: { stages: [], doughCelsius: null } };
+    const all = bookWithFormulas(USUAL_INGREDIENTS, [levain]);
+    expect(all.find('levain')?.id).toBe('ripe-levain');
+    expect(all.find('Levain crescent')?.id).toBe('formula:7');
   });
 
   it('have shares that cannot be more than the whole', () => {
@@ -107,6 +118,46 @@ describe('what a formula comes to', () => {
       ]);
     expect(round).toThrow(CircleError);
     expect(round).toThrow('Levain is made of itself: Levain → Mother → Levain.');
+  });
+});
+
+describe('what is beside a dough', () => {
+  const line = (ingredient: string, percent: number) => ({ ingredient, percent });
+  const dough = {
+    kind: 'dough' as const,
+    lines: [line('wheat-flour', 100), line('milk', 50), line('salt', 2)],
+  };
+  const alone = analyse({ doughCelsius: null, stages: [dough] }, book);
+
+  it('changes neither its hydration nor its weight, but its label', () => {
+    const custard = {
+      kind: 'filling' as const,
+      lines: [line('milk', 120), line('egg-yolk', 20), line('hazelnut', 10)],
+    };
+    const filled = analyse({ doughCelsius: null, stages: [dough, custard] }, book);
+    expect(filled).toMatchObject({ hydration: alone.hydration, dough: alone.dough, sugar: alone.sugar });
+    expect(filled.allergens.map(({ allergen }) => allergen)).toEqual(['gluten', 'egg', 'milk', 'nuts']);
+    const scaled = scale({ doughCelsius: null, stages: [dough, custard] }, book, {
+      by: 'dough',
+      grams: 1520,
+    });
+    expect(scaled.stages[0]?.grams).toBeCloseTo(1520, 6);
+  });
+
+  it('is flour in the butter too: it counts for the block and takes up no water', () => {
+    const rollIn = { kind: 'roll-in' as const, lines: [line('butter', 40), line('wheat-flour', 4)] };
+    const creamed = analyse({ doughCelsius: null, stages: [dough, rollIn] }, book);
+    expect(creamed.hydration).toBeCloseTo(alone.hydration, 9);
+    expect(creamed.rollInOfDough).toBeCloseTo((100 * 44) / 152, 6);
+  });
+
+  it('is a levain that goes straight into it: it leavens, and its flour is prefermented', () => {
+    const formula = {
+      doughCelsius: null,
+      stages: [{ kind: 'dough' as const, lines: [line('wheat-flour', 80), line('ripe-stiff-levain', 30)] }],
+    };
+    expect(hasLeaven(formula, book)).toBe(true);
+    expect(analyse(formula, book).prefermentedFlour).toBeCloseTo(20, 6);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { Kitchen } from '../units/measures';
 import type { IngredientBook } from './ingredient';
 
 /**
@@ -22,6 +23,8 @@ export interface FormulaLine {
   ingredient: string;
   /** Of the total flour; in a formula without flour, of the whole weight. */
   percent: number;
+  /** Of a range, its upper end: what is weighed is `percent`, and the rest stands ready to be added. */
+  upTo?: number;
   /** As it was typed, where that was not a percentage. */
   typed?: string;
   approximate?: boolean;
@@ -43,12 +46,23 @@ export interface Formula {
   stages: FormulaStage[];
   /** Desired dough temperature after mixing, °C; null for what is not mixed to one. */
   doughCelsius: number | null;
+  /** Whose cups, spoons and eggs its amounts were typed in; needed where `typed` is read again. */
+  kitchen?: Kitchen;
   note?: string;
 }
 
 const PREFERMENTS: readonly StageKind[] = ['levain', 'stiff levain', 'sponge', 'poolish'];
 
 export const isPreferment = (kind: StageKind) => PREFERMENTS.includes(kind);
+
+/**
+ * True for the stages that are mixed into one dough: neither its roll-in nor fillings and finishes beside it. In a formula
+ * that is a filling or a finish by itself, its own stage.
+ */
+export function mixedInto(formula: Pick<Formula, 'stages'>): (kind: StageKind) => boolean {
+  const isDough = formula.stages.some(({ kind }) => kind === 'dough' || kind === 'autolyse');
+  return (kind) => kind !== 'roll-in' && !(isDough && (kind === 'filling' || kind === 'finish'));
+}
 
 /** All lines of the stages that a test lets through. */
 export function linesOf(formula: Formula, test: (kind: StageKind) => boolean = () => true): FormulaLine[] {
@@ -61,7 +75,7 @@ export function percentOf(formula: Formula, test?: (kind: StageKind) => boolean)
 }
 
 /** What the dough weighs before butter, in percent of flour. */
-export const doughPercent = (formula: Formula) => percentOf(formula, (kind) => kind !== 'roll-in');
+export const doughPercent = (formula: Formula) => percentOf(formula, mixedInto(formula));
 
 export const rollInPercent = (formula: Formula) => percentOf(formula, (kind) => kind === 'roll-in');
 

@@ -25,6 +25,8 @@ export interface ScaledLine {
   ingredient: string;
   percent: number;
   grams: number;
+  /** Of a range: the upper end, in grams; what is over `grams` stands ready. */
+  upTo?: number;
   approximate: boolean;
   uncounted: boolean;
   note?: string;
@@ -95,8 +97,9 @@ export function gramsPerPercent(formula: Formula, book: IngredientBook, target: 
 export function scale(formula: Formula, book: IngredientBook, target: ScaleTarget): ScaledFormula {
   const unit = gramsPerPercent(formula, book, target);
   const stages = formula.stages.map(({ kind, lines }): ScaledStage => {
-    const scaled = lines.map(({ ingredient, percent, approximate, uncounted, note }) => ({
+    const scaled = lines.map(({ ingredient, percent, upTo, approximate, uncounted, note }) => ({
       ...{ ingredient, percent, grams: percent * unit },
+      ...(upTo === undefined ? {} : { upTo: upTo * unit }),
       ...{ approximate: approximate ?? false, uncounted: uncounted ?? false, note },
     }));
     return { kind, lines: scaled, grams: scaled.reduce((sum, line) => sum + line.grams, 0) };

@@ -7,7 +7,7 @@ import { METRIC } from '../units/reader';
 import { chillWords } from './answers';
 import { conduct } from './conduction';
 import { DOUGH } from './material';
-import { lessonOf, mixingOf } from './mixing';
+import { doughAsItComes, lessonOf, mixingOf } from './mixing';
 import { doughCelsius, liquidCelsius } from './water';
 
 const book = ingredientBook(USUAL_INGREDIENTS);
@@ -37,16 +37,29 @@ describe('a mix as a question of heat', () => {
     expect(mixing?.terms).toEqual([20, 22]);
   });
 
-  it('solves for milk or egg where there is no water, which ice cannot stand in for', () => {
+  it('solves for milk where there is no water, which ice cannot stand in for, and never for egg', () => {
     const danish = mixingOf(bowl({ dough: { 'wheat-flour': 100, milk: 36, egg: 15 } }), book, at, 21, 6);
     expect([danish?.liquid.name, danish?.question.liquid.isWater, danish?.question.coldest]).toEqual([
       'milk',
       false,
       5,
     ]);
-    const brioche = mixingOf(bowl({ dough: { 'wheat-flour': 100, egg: 46, butter: 44 } }), book, at, 24, 6);
-    expect(brioche?.liquid.name).toBe('egg');
+    const cream = mixingOf(bowl({ dough: { 'wheat-flour': 100, cream: 30, egg: 40 } }), book, at, 24, 6);
+    expect(cream?.liquid.name).toBe('cream');
+    const brioche = bowl({ dough: { 'wheat-flour': 100, egg: 46, butter: 44 } });
+    expect(mixingOf(brioche, book, at, 24, 6)).toBeNull();
+    // All of it as it comes: flour at 20 °C, egg and butter at 5 °C, warmed by 6 °C.
+    const cold = 46 * 3.3 + 44 * 4.3;
+    expect(doughAsItComes(brioche, book, at, 6)).toBeCloseTo((180 * 20 + cold * 5) / (180 + cold) + 6, 6);
     expect(mixingOf(bowl({ dough: { 'wheat-flour': 100, butter: 50 } }), book, at, 24, 6)).toBeNull();
+  });
+
+  it('solves for the water of a sponge where the dough itself has none', () => {
+    const sponge = {
+      sponge: { 'wheat-flour': 20, milk: 15 },
+      dough: { 'wheat-flour': 80, egg: 40, butter: 40 },
+    };
+    expect(mixingOf(bowl(sponge), book, at, 24, 6)?.liquid).toMatchObject({ name: 'milk', grams: 1500 });
   });
 
   it('takes a preferment as one part at its own temperature, and as a term of the factor rule', () => {

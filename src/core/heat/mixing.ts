@@ -1,7 +1,7 @@
 import type { IngredientBook } from '../formula/ingredient';
 import { isPreferment } from '../formula/formula';
 import type { ScaledFormula } from '../formula/scale';
-import { frictionFactor, riseOf, WATER_HEAT, type MixPart, type MixQuestion } from './water';
+import { doughCelsius, frictionFactor, riseOf, WATER_HEAT, type MixPart, type MixQuestion } from './water';
 
 /** Temperatures at the bowl, °C. */
 export interface BowlTemperatures {
@@ -27,9 +27,70 @@ export interface Mixing {
   terms: number[];
 }
 
+const kindIn = (book: IngredientBook, id: string) => book.get(id)?.kind;
+
+/** What may be warmed and cooled for a dough's temperature: water, milk and what is like it, juice. Raw egg never is. */
+function isLiquid(book: IngredientBook, id: string): boolean {
+  const known = book.get(id);
+  return known !== undefined && known.kind !== 'egg' && known.kind !== 'fat' && known.water > 0.6;
+}
+
+/** The lines that are mixed as they come: of the dough and its autolyse; of a sponge where only that has a liquid. */
+function mixedLines(bowl: ScaledFormula, book: IngredientBook) {
+  const of = (kinds: readonly string[]) =>
+    bowl.stages
+      .filter(({ kind }) => kinds.includes(kind))
+      .flatMap((stage) => stage.lines)
+      .filter(({ grams }) => grams > 0);
+  const dough = of(['dough', 'autolyse']);
+  const withSponge = of(['dough', 'autolyse', 'sponge']);
+  const hasLiquid = (lines: typeof dough) => lines.some(({ ingredient }) => isLiquid(book, ingredient));
+  const sponge = !hasLiquid(dough) && hasLiquid(withSponge);
+  return { lines: sponge ? withSponge : dough, sponge };
+}
+
+function partOf(
+  { ingredient, grams }: { ingredient: string; grams: number },
+  book: IngredientBook,
+  at: BowlTemperatures,
+): MixPart {
+  const kind = kindIn(book, ingredient);
+  const isCold = kind === 'dairy' || kind === 'egg' || kind === 'fat';
+  const celsius =
+    kind === 'flour'
+      ? at.flour
+      : isCold
+        ? at.fridge
+        : kind === 'starter'
+          ? at.preferment
+          : kind === 'water'
+            ? at.tap
+            : at.room;
+  return { kg: grams / 1000, heat: book.get(ingredient)?.heat ?? 2.9, celsius };
+}
+
+/** Preferments that come into the dough ripe, each as one part. */
+function prefermentParts(
+  bowl: ScaledFormula,
+  book: IngredientBook,
+  at: BowlTemperatures,
+  sponge: boolean,
+): MixPart[] {
+  return bowl.stages
+    .filter(({ kind, grams }) => isPreferment(kind) && grams > 0 && !(sponge && kind === 'sponge'))
+    .map(({ lines, grams }) => {
+      const heat = lines.reduce(
+        (sum, line) => sum + line.grams * (book.get(line.ingredient)?.heat ?? 2.9),
+        0,
+      );
+      return { kg: grams / 1000, heat: heat / grams, celsius: at.preferment };
+    });
+}
+
 /**
  * What the water of one bowl must do: every ingredient with its own heat and temperature, preferments each as one part.
- * Null where the dough has no liquid to set the temperature with.
+ * Solved for the water, else for the milk or other liquid that there is most of; null where there is none of these: see
+ * `doughAsItComes`.
  */
 export function mixingOf(
   bowl: ScaledFormula,
@@ -38,42 +99,19 @@ export function mixingOf(
   target: number,
   rise: number,
 ): Mixing | null {
-  const lines = bowl.stages
-    .filter(({ kind }) => kind === 'dough' || kind === 'autolyse')
-    .flatMap((stage) => stage.lines)
-    .filter(({ grams }) => grams > 0);
-  const kindOf = (id: string) => book.get(id)?.kind;
-  const most = (kind: string) =>
-    lines.filter(({ ingredient }) => kindOf(ingredient) === kind).sort((a, b) => b.grams - a.grams)[0];
+  const { lines, sponge } = mixedLines(bowl, book);
+  const kindOf = (id: string) => kindIn(book, id);
+  const most = (test: (id: string) => boolean) =>
+    lines.filter(({ ingredient }) => test(ingredient)).sort((a, b) => b.grams - a.grams)[0];
   const liquid =
-    most('water') ??
-    lines
-      .filter(({ ingredient }) => (book.get(ingredient)?.water ?? 0) > 0.7)
-      .sort((a, b) => b.grams - a.grams)[0];
+    most((id) => kindOf(id) === 'water' && book.get(id)?.id !== 'ice') ?? most((id) => isLiquid(book, id));
   if (!liquid) return null;
-  const temperature = (id: string): number => {
-    const kind = kindOf(id);
-    if (kind === 'flour') return at.flour;
-    if (kind === 'dairy' || kind === 'egg' || kind === 'fat') return at.fridge;
-    return kind === 'starter' ? at.preferment : kind === 'water' ? at.tap : at.room;
-  };
-  const parts: MixPart[] = lines
-    .filter((line) => line !== liquid)
-    .map(({ ingredient, grams }) => ({
-      ...{ kg: grams / 1000, heat: book.get(ingredient)?.heat ?? 2.9, celsius: temperature(ingredient) },
-    }));
-  const preferments = bowl.stages.filter(({ kind }) => isPreferment(kind));
-  for (const { lines: own, grams } of preferments) {
-    const heat = own.reduce((sum, line) => sum + line.grams * (book.get(line.ingredient)?.heat ?? 2.9), 0);
-    if (grams > 0) parts.push({ kg: grams / 1000, heat: heat / grams, celsius: at.preferment });
-  }
+  const others = lines.filter((line) => line !== liquid);
+  const ripe = prefermentParts(bowl, book, at, sponge);
   const isWater = kindOf(liquid.ingredient) === 'water';
-  const flour = lines
-    .filter((line) => line !== liquid)
-    .findIndex(({ ingredient }) => kindOf(ingredient) === 'flour');
   return {
     question: {
-      parts,
+      parts: [...others.map((line) => partOf(line, book, at)), ...ripe],
       liquid: {
         kg: liquid.grams / 1000,
         heat: isWater ? WATER_HEAT : (book.get(liquid.ingredient)?.heat ?? 3.9),
@@ -81,14 +119,29 @@ export function mixingOf(
       },
       ...{ target, rise, coldest: isWater ? at.tap : at.fridge, ice: at.ice, warmest: at.warmest },
     },
-    flour,
+    flour: others.findIndex(({ ingredient }) => kindOf(ingredient) === 'flour'),
     liquid: {
       ingredient: liquid.ingredient,
       name: book.get(liquid.ingredient)?.name ?? 'liquid',
       grams: liquid.grams,
     },
-    terms: [at.flour, at.room, ...(preferments.length > 0 ? [at.preferment] : [])],
+    terms: [at.flour, at.room, ...(ripe.length > 0 ? [at.preferment] : [])],
   };
+}
+
+/** The temperature, °C, that a dough without water and milk comes to as its ingredients are; null where it has none. */
+export function doughAsItComes(
+  bowl: ScaledFormula,
+  book: IngredientBook,
+  at: BowlTemperatures,
+  rise: number,
+): number | null {
+  const { lines, sponge } = mixedLines(bowl, book);
+  const [first, ...parts] = [
+    ...lines.map((line) => partOf(line, book, at)),
+    ...prefermentParts(bowl, book, at, sponge),
+  ];
+  return first ? doughCelsius(parts, first, rise) : null;
 }
 
 /** What a mix that came out at `dough` °C teaches: its rise, and without ice its friction factor. */

@@ -1,162 +1,405 @@
-import { gramsOf, headUnit, isMass, type EggSize, type Measuring, type Unit } from './measures';
-import { headNumber } from './number';
+import {
+  gramsOf,
+  headUnit,
+  isEgg,
+  isFruit,
+  isLarge,
+  isMass,
+  isVessel,
+  type EggSize,
+  type Unit,
+} from './measures';
+import { headQuantity, plusPart, type HeadNumber } from './number';
+import {
+  ABOUT,
+  AND,
+  BETWEEN,
+  EACH_AFTER,
+  EACH_OF,
+  LESS,
+  OF_EGGS,
+  ONE_OF,
+  OR,
+  OR_SO,
+  PART_OF,
+  SEEDS_OF,
+  STATE,
+  TIMES,
+  UNCOUNTED,
+  UP_TO,
+  WARMTH,
+  word,
+  type AmountLanguage,
+} from './words';
 
-/** One value that was typed: `1 1/2 cup`, `2 L eggs`, `54 %`. A range such as `10-12 g` is its middle. */
-export interface Measured {
-  value: number;
-  /** Null where only a number was typed. */
+/** One term of an amount, `2 to 3 L eggs`: from and to are the same where it is no range. */
+export interface Term {
+  from: number;
+  to: number;
+  /** Null where only a number was written. */
   unit: Unit | null;
   size?: EggSize;
+  /** Of a fruit: what of it. */
+  part?: 'zest' | 'juice';
 }
 
+/** Terms that are added up; what is taken away has numbers below nothing. */
+export type Sum = Term[];
+
 /**
- * What a baker typed as an amount. `measured` has one value, or two for the same amount (`120 g (1/2 cup)`); none where
+ * What a baker typed as an amount. `values` has one sum, or several for the same amount (`120 g (1/2 cup)`); none where
  * it is not counted (`to taste`).
  */
 export interface Amount {
-  measured: Measured[];
+  values: Sum[];
   approximate: boolean;
   uncounted: boolean;
-  /** What follows the amount: an ingredient's name in `2 tbsp sugar`. */
+  /** How it is, in the baker's words: `soft`, `sifted`, `heaped`. */
+  remarks: string[];
+  /** What was not read: an ingredient's name in `2 tbsp sugar`, or something that nobody may guess. */
   rest: string;
 }
 
 export type Read<T> = { ok: true; value: T } | { ok: false; message: string };
 
-const UNCOUNTED =
-  /^(?:to taste|as needed|as required|q\.?\s?s\.?|some|a little|for dusting|uncounted|n\/a)(?![a-z])/i;
-const ABOUT = /^(?:about|around|approx\.?|approximately|circa|ca?\.|~|≈)\s*/i;
-const EGG_SIZE = /^(XL|extra large|large|medium|small|[LMS])(?![a-z])/i;
-const SIZE_AFTER = /^\(?(XL|extra large|large|medium|small|[LMS])\)?(?![a-z])/i;
+export const fault = (message: string): { ok: false; message: string } => ({ ok: false, message });
+
 const NO_NUMBER =
-  'Give an amount: a number with a unit, such as 54 %, 540 g, 1/2 tbsp or 2 eggs, or “to taste”.';
+  'Write an amount: a number with a unit, such as 54 %, 540 g, 1/2 tbsp or 2 eggs, or “to taste”.';
+const SIZES: [RegExp, EggSize][] = [
+  [word('extra[- ]large|xl|jumbo|sehr groß(?:e|es)?|très gros(?:se)?s?'), 'XL'],
+  [word('large|big|l|groß(?:e|er|es|en)?|gross(?:e|er|es|en)?|gros(?:se)?s?'), 'L'],
+  [word('medium|mid-?size|m|mittel(?:groß)?(?:e|er|es|en)?|moyen(?:ne)?s?'), 'M'],
+  [word('small|s|klein(?:e|er|es|en)?|petite?s?'), 'S'],
+];
+const SIZE_WORD = /^(?:\(|,)?\s*(?:(?:size|größe|gr\.|taille|calibre)\s*)?/iu;
 
 /**
- * Reads an amount as a baker writes it: grams, ounces, cups and spoons, eggs by size, sticks, packets, a percentage,
- * `about 30 g`, `to taste`, and two values for one amount (`1 cup / 120 g`). What is wrong comes back as a sentence.
+ * Reads an amount as a baker writes it, in English, German or French: weights, cups and spoons, eggs by size, sticks and
+ * packets, sums (`1 lb 2 oz`, `1 egg plus 1 yolk`), ranges (`3 1/2 to 4 cups`), numbers in words, a percentage, `about
+ * 30 g`, `to taste`, and several values for one amount (`1 cup / 120 g`). What it does not understand stays in `rest`.
+ *
+ * @param language - of the baker: `2 cc` is 10 ml in French
+ * @returns a sentence where there is no amount at all, or where a number can be read two ways
+ *
+ * @example
+ * readAmount('2 sticks + 2 tbsp, soft'); // one sum of two terms, with the remark `soft`
  */
-export function readAmount(text: string): Read<Amount> {
-  let body = text.trim().replace(/\s+/g, ' ');
+export function readAmount(text: string, language: AmountLanguage = 'en'): Read<Amount> {
+  let body = text.trim().replace(/\s+/gu, ' ');
   if (body === '') return fault(NO_NUMBER);
   const uncounted = UNCOUNTED.exec(body);
   if (uncounted) {
     const rest = body.slice(uncounted[0].length).trim();
-    return { ok: true, value: { measured: [], approximate: true, uncounted: true, rest } };
+    return { ok: true, value: { values: [], approximate: true, uncounted: true, remarks: [], rest } };
   }
-  const about = ABOUT.exec(body);
-  if (about) body = body.slice(about[0].length);
-  const first = readMeasured(body);
+  const before = statesBefore(body);
+  let approximate = false;
+  [body, approximate] = dropped(before.rest, ABOUT);
+  const first = readSum(body, language);
   if (!first.ok) return first;
-  const measured = [first.value.measured];
+  const values = [first.value.sum];
   let rest = first.value.rest;
-  const second = /^\s*(?:[(=/]|or )\s*/i.exec(rest);
-  if (second) {
-    const again = readMeasured(rest.slice(second[0].length));
-    if (!again.ok) return fault(`“${rest.trim()}” is not a second value for the same amount.`);
-    measured.push(again.value.measured);
-    rest = again.value.rest.replace(/^\s*\)/, '');
+  for (;;) {
+    const mark = /^\s*(?:[(=/]|(?:or|oder|ou)\s+(?=[\d½¼¾]|a ))\s*/iu.exec(rest);
+    if (!mark) break;
+    let inner = rest.slice(mark[0].length);
+    [inner] = dropped(inner, ABOUT);
+    const again = readSum(inner, language);
+    if (!again.ok || again.value.sum.some(({ unit }) => unit === null)) break;
+    const each = EACH_AFTER.exec(again.value.rest.trimStart());
+    const [vessel] = values[0] ?? [];
+    if (each && vessel && values[0]?.length === 1) values[0] = multiplied(again.value.sum, vessel);
+    else values.push(again.value.sum);
+    rest = again.value.rest.trimStart().slice(each?.[0].length ?? 0);
+    rest = rest.replace(/^\s*(?:in all|total|insgesamt|en tout)\b/iu, '').replace(/^\s*\)/, '');
   }
-  if (measured.some(({ value }) => value < 0)) return fault('An amount cannot be below nothing.');
-  const rough = measured.every(({ unit }) => unit !== null && unit !== '%' && !isMass(unit));
-  const approximate = about !== null || rough || /^\s*(?:or so|about)\b/i.test(rest);
-  return {
-    ok: true,
-    value: { measured, approximate, uncounted: false, rest: rest.replace(/^\s*(?:of|or so)\b/i, '').trim() },
-  };
+  if (values.flat().some(({ from, to }) => from > to))
+    return fault('A range goes from the lower to the higher.');
+  const unclear = values.some((sum) => sum.reduce((all, { from }) => all + from, 0) < 0 && sum.length === 1);
+  if (unclear) return fault('An amount cannot be negative.');
+  const rough = values.every((sum) => sum.some(({ unit }) => unit !== null && unit !== '%' && !isMass(unit)));
+  const [afterSo, orSo] = dropped(rest.trimStart(), OR_SO);
+  const { remarks, left } = statesIn(afterSo);
+  remarks.unshift(...before.remarks);
+  approximate = approximate || rough || orSo;
+  return { ok: true, value: { values, approximate, uncounted: false, remarks, rest: left } };
 }
 
-function readMeasured(text: string): Read<{ measured: Measured; rest: string }> {
-  // "zest of 2" and "juice of": the word comes before the number.
-  const zest = /^zests?(?: of)?\s+(?=\d|[½¼¾])/i.exec(text);
-  const head = headNumber(zest ? text.slice(zest[0].length) : text);
-  if (!head)
-    return /^\s*[-+]?\s*[A-Za-z]/.test(text) || text === ''
-      ? fault(NO_NUMBER)
-      : fault(`“${text}” is not a number.`);
-  let { value, rest } = head;
-  if (!Number.isFinite(value)) return fault(`“${text}” is not a number.`);
-  if (zest) return { ok: true, value: { measured: { value, unit: 'zest of' }, rest } };
-  const upTo = /^\s*(?:-|–|to)\s*(?=[\d.,½¼¾])/.exec(rest);
+/** A sum at the head of a text: `1 lb 2 oz`, `2 cups + 3 tbsp`, `1 cup minus 1 tbsp`. */
+function readSum(text: string, language: AmountLanguage): Read<{ sum: Sum; rest: string }> {
+  const first = readTerm(text, language);
+  if (!first.ok) return first;
+  const sum: Sum = [...first.value.terms];
+  let rest = first.value.rest;
+  for (;;) {
+    const plus = AND.exec(rest);
+    const less = plus ? null : LESS.exec(rest);
+    const joined = plus ?? less;
+    const next = readTerm(joined ? rest.slice(joined[0].length) : rest, language);
+    if (!next.ok) break;
+    const [term] = next.value.terms;
+    const last = sum.at(-1);
+    if (!term || !last) break;
+    // "1 kg 200": what stands alone behind kilograms is grams.
+    if (!joined && term.unit === null && last.unit === 'kg' && term.from >= 10 && term.from < 1000)
+      term.unit = 'g';
+    // Side by side only where the second is the smaller part of the first: "1 lb 2 oz", "1 cup 2 tbsp".
+    if (term.unit === null || (!joined && !continues(last.unit, term.unit))) break;
+    sum.push(...next.value.terms.map((one) => (less ? { ...one, from: -one.to, to: -one.from } : one)));
+    rest = next.value.rest;
+  }
+  return { ok: true, value: { sum, rest } };
+}
+
+const SMALLER: Partial<Record<Unit, Unit[]>> = {
+  kg: ['g'],
+  lb: ['oz'],
+  pfund: ['g'],
+  l: ['ml', 'cl', 'dl'],
+  cup: ['tbsp', 'tsp', 'cup'],
+  tbsp: ['tsp'],
+  egg: ['yolk', 'white'],
+  stick: ['tbsp', 'tsp'],
+};
+const continues = (unit: Unit | null, next: Unit) => (unit && SMALLER[unit]?.includes(next)) ?? false;
+
+/** One term: a quantity or range, how it is, a size, a unit; `2 x 400 g`, `1 (8-oz) package`, `3 sachets of 7 g`. */
+function readTerm(text: string, language: AmountLanguage): Read<{ terms: Term[]; rest: string }> {
+  let body = text.trimStart();
+  const between = BETWEEN.exec(body);
+  if (between) body = body.slice(between[0].length);
+  if (ONE_OF.test(body)) body = `1 ${body}`;
+  body = body.replace(SEEDS_OF, '').trimStart();
+  for (const [words, of] of OF_EGGS) {
+    const match = words.exec(body);
+    const eggs = match && readTerm(body.slice(match[0].length), language);
+    if (eggs?.ok && eggs.value.terms[0]?.unit === 'egg')
+      return {
+        ok: true,
+        value: { ...eggs.value, terms: eggs.value.terms.map((one) => ({ ...one, unit: of })) },
+      };
+  }
+  let part: Term['part'];
+  for (const [words, of] of PART_OF) {
+    const match = words.exec(body);
+    if (!match) continue;
+    [part, body] = [of, body.slice(match[0].length)];
+    // "Zest and juice of a lemon" is more than one part.
+    if (AND.test(body)) return fault(NO_NUMBER);
+  }
+  const head = headQuantity(body);
+  if (!head) return noNumber(text);
+  const packed = inEach(head, body, language);
+  if (packed) return packed;
+  let { rest } = head;
+  let high: HeadNumber | null = null;
+  const upTo = UP_TO.exec(rest) ?? (between ? AND.exec(rest) : null) ?? orNumber(rest);
   if (upTo) {
-    const high = headNumber(rest.slice(upTo[0].length));
-    if (high) [value, rest] = [(value + high.value) / 2, high.rest];
+    high = headQuantity(rest.slice(upTo[0].length));
+    if (high) rest = high.rest;
   }
-  const size = EGG_SIZE.exec(rest.trimStart());
-  const afterSize = size ? rest.trimStart().slice(size[0].length) : rest;
-  const sizedUnit = size ? headUnit(afterSize) : null;
-  if (size && sizedUnit && ['egg', 'yolk', 'white'].includes(sizedUnit.unit)) {
-    return {
-      ok: true,
-      value: { measured: { value, unit: sizedUnit.unit, size: eggSize(size[1]) }, rest: sizedUnit.rest },
-    };
+  const named = unitAfter(rest, language);
+  const { unit, size } = named;
+  rest = named.rest;
+  const value = resolved(head, high ? (unitAfter(high.rest, language).unit ?? unit) : unit, language);
+  const most = high ? resolved(high, unit, language) : value;
+  if (!value.ok) return value;
+  if (!most.ok) return most;
+  // "200 g to 250 g": the second end has its own unit.
+  const second = high ? null : secondEnd(rest, unit, language);
+  const extra = unit === null ? { value: 0, rest } : plusPart(rest);
+  const term: Term = {
+    from: value.value + extra.value,
+    to: second ? second.value : most.value + extra.value,
+    unit: part && unit === null && named.unit === null ? 'fruit' : unit,
+    ...(size ? { size } : {}),
+    ...(part ? { part } : {}),
+  };
+  if (second) rest = second.rest;
+  else rest = extra.rest;
+  const zested = !part && unit && isFruit(unit) ? /^\s*(zest|juice)s?(?!\p{L})/iu.exec(rest) : null;
+  if (zested) {
+    term.part = zested[1]?.toLowerCase() === 'zest' ? 'zest' : 'juice';
+    rest = rest.slice(zested[0].length);
   }
-  const unit = headUnit(rest);
-  if (!unit) return { ok: true, value: { measured: { value, unit: null }, rest } };
-  const after = SIZE_AFTER.exec(unit.rest.trimStart());
-  if (after && ['egg', 'yolk', 'white'].includes(unit.unit)) {
-    return {
-      ok: true,
-      value: {
-        measured: { value, unit: unit.unit, size: eggSize(after[1]) },
-        rest: unit.rest.trimStart().slice(after[0].length),
-      },
-    };
+  // "7 g sachet": the weight says it all.
+  if (unit !== null && isMass(unit)) rest = vesselAfter(rest, language) ?? rest;
+  const each = isVessel(unit) ? EACH_OF.exec(rest) : null;
+  if (each) {
+    const holds = readSum(rest.slice(each[0].length), language);
+    if (holds.ok && holds.value.sum.every((one) => one.unit && isMass(one.unit)))
+      return { ok: true, value: { terms: multiplied(holds.value.sum, term), rest: holds.value.rest } };
   }
-  return { ok: true, value: { measured: { value, unit: unit.unit }, rest: unit.rest } };
+  return { ok: true, value: { terms: [term], rest } };
 }
 
-function eggSize(word = 'M'): EggSize {
-  const upper = word.toUpperCase();
-  if (upper === 'XL' || upper.startsWith('EXTRA')) return 'XL';
-  return upper[0] as EggSize;
+/** `or` makes a range only between two bare numbers: `1 or 2 eggs`. */
+function orNumber(rest: string): RegExpExecArray | null {
+  const or = OR.exec(rest);
+  return or && /^\d+\s+\p{L}/u.test(rest.slice(or[0].length)) ? or : null;
 }
 
-/** Two values for one amount may differ by this share before they are said to disagree: weighed, and by volume or count. */
-const AGREE = { mass: 0.02, rough: 0.12 };
+/** `2 x 400 g`, `1 400 g tin`, `2 (400 g) tins`: a count of what weighs the same; null where it is none. */
+function inEach(
+  head: HeadNumber,
+  body: string,
+  language: AmountLanguage,
+): Read<{ terms: Term[]; rest: string }> | null {
+  const times = TIMES.exec(head.rest);
+  if (times) {
+    const one = readTerm(head.rest.slice(times[0].length), language);
+    if (!one.ok || one.value.terms.some(({ unit }) => unit === null || unit === '%')) return null;
+    const after = vesselAfter(one.value.rest, language) ?? one.value.rest;
+    return { ok: true, value: { terms: scaled(one.value.terms, head.value), rest: after } };
+  }
+  // "1 400 g tin" is no 1400 g tin.
+  const apart = /^(\d+)\s+(?=\d{1,4}[\s-]*\p{L})/u.exec(body);
+  const count = apart ? Number(apart[1]) : head.value;
+  const inside = (apart ? body.slice(apart[0].length) : head.rest).replace(/^\s*\(?\s*/, '');
+  const each = /^\d/.test(inside) ? headQuantity(inside) : null;
+  const weight = each && headUnit(each.rest, language);
+  if (!each || !weight || !isMass(weight.unit)) return null;
+  const after = vesselAfter(weight.rest.replace(/^\s*\)/, ''), language);
+  if (after === null) return null;
+  const all = count * each.value;
+  return { ok: true, value: { terms: [{ from: all, to: all, unit: weight.unit }], rest: after } };
+}
 
-/** An amount in grams, and a sentence where two values for it disagree. */
-export interface Weighed {
-  grams: number;
-  approximate: boolean;
-  disagree: string | null;
+function vesselAfter(text: string, language: AmountLanguage): string | null {
+  const named = headUnit(text.replace(/^\s*-?\s*/, ''), language);
+  return named && isVessel(named.unit) ? named.rest : null;
+}
+
+const scaled = (terms: readonly Term[], by: number) =>
+  terms.map((one) => ({ ...one, from: one.from * by, to: one.to * by }));
+
+/** As many times as there are vessels; of a range of vessels, from the fewest to the most. */
+const multiplied = (sum: Sum, vessels: Term) =>
+  sum.map((one) => ({ ...one, from: one.from * vessels.from, to: one.to * vessels.to }));
+
+/** A unit behind words of state and a size: `heaped cup`, `large whole eggs`, `eggs (L)`, `large`. */
+function unitAfter(
+  text: string,
+  language: AmountLanguage,
+): { unit: Unit | null; size?: EggSize; rest: string } {
+  let body = text.trimStart();
+  let size: EggSize | undefined;
+  for (;;) {
+    const unit = headUnit(body, language);
+    const sized = sizeAt(body);
+    // "2 L milk" is litres; "2 L eggs" are large.
+    const eggs =
+      sized &&
+      /^[\s,]*(?:\p{L}+\s+){0,2}?(?:eggs?|yolks?|whites?|egg|eier?|œufs?|oeufs?|jaunes?|blancs?)/iu.test(
+        sized.rest,
+      );
+    if (sized && (eggs || !unit)) {
+      [size, body] = [sized.size, sized.rest.trimStart()];
+      if (body === '') return { unit: null, size, rest: '' };
+      continue;
+    }
+    if (unit) {
+      const after = isEgg(unit.unit) && !size ? sizeAt(unit.rest) : null;
+      if (after) return { unit: unit.unit, size: after.size, rest: after.rest.replace(/^\)/, '') };
+      return { unit: unit.unit, ...(size ? { size } : {}), rest: unit.rest };
+    }
+    const state = STATE.exec(body);
+    // Only on the way to a unit: what describes a thing without one stays for the name.
+    if (!state || state[0].length === 0 || !reachesUnit(body.slice(state[0].length), language)) break;
+    body = body.slice(state[0].length).replace(/^[\s,]+/, '');
+  }
+  return size ? { unit: null, size, rest: body } : { unit: null, rest: text };
+}
+
+function reachesUnit(text: string, language: AmountLanguage): boolean {
+  const body = text.replace(/^[\s,]+/, '');
+  if (headUnit(body, language)) return true;
+  const next = STATE.exec(body) ?? SIZES.map(([words]) => words.exec(body)).find(Boolean);
+  return next ? reachesUnit(body.slice(next[0].length), language) : false;
+}
+
+function sizeAt(text: string): { size: EggSize; rest: string } | null {
+  const begin = SIZE_WORD.exec(text.trimStart())?.[0].length ?? 0;
+  const body = text.trimStart().slice(begin);
+  for (const [words, size] of SIZES) {
+    const match = words.exec(body);
+    if (match) return { size, rest: body.slice(match[0].length) };
+  }
+  return null;
+}
+
+/** The upper end where both ends of a range have units; grams and kilograms of each other are brought together. */
+function secondEnd(
+  rest: string,
+  unit: Unit | null,
+  language: AmountLanguage,
+): { value: number; rest: string } | null {
+  const upTo = UP_TO.exec(rest);
+  if (!upTo || unit === null) return null;
+  const head = headQuantity(rest.slice(upTo[0].length));
+  const named = head && unitAfter(head.rest, language);
+  if (!head || !named?.unit) return null;
+  const value = resolved(head, named.unit, language);
+  if (!value.ok) return null;
+  const factor = named.unit === unit ? 1 : ratio(named.unit, unit);
+  return factor === null ? null : { value: value.value * factor, rest: named.rest };
+}
+
+function ratio(of: Unit, to: Unit): number | null {
+  const water = { kitchen: 'metric', name: '', density: 1 } as const;
+  const [a, b] = [gramsOf(of, water), gramsOf(to, water)];
+  return a === null || b === null || isMass(of) !== isMass(to) ? null : a / b;
 }
 
 /**
- * Turns an amount into grams, the weighed value first where there are two. A bare number is grams. Percentages are not
- * for this function. A fault says what is missing: a density, the size of a tin.
+ * A number with three digits behind its mark: in grams and millilitres English commas and German points are thousands,
+ * in kilograms and litres marks are decimal; what could be either is not guessed.
  */
-export function weigh(amount: Amount, measuring: Measuring): Read<Weighed> {
-  const values: { grams: number; unit: Unit }[] = [];
-  for (const { value, unit, size } of amount.measured) {
-    const one = gramsOf(unit ?? 'g', measuring, size);
-    if (one === null) return fault(noWeight(unit ?? 'g', measuring));
-    values.push({ grams: value * one, unit: unit ?? 'g' });
-  }
-  const weighed = values.find(({ unit }) => isMass(unit)) ?? values[0];
-  if (!weighed) return { ok: true, value: { grams: 0, approximate: true, disagree: null } };
-  const other = values.find((value) => value !== weighed);
-  const allowed = other && isMass(other.unit) && isMass(weighed.unit) ? AGREE.mass : AGREE.rough;
-  const apart = other
-    ? Math.abs(other.grams - weighed.grams) / Math.max(weighed.grams, other.grams, 1e-9)
-    : 0;
-  const disagree =
-    other && apart > allowed
-      ? `The two values disagree: ${plainGrams(weighed.grams)} and ${plainGrams(other.grams)}, ${Math.round(apart * 100)} % apart.`
-      : null;
-  return { ok: true, value: { grams: weighed.grams, approximate: amount.approximate, disagree } };
+function resolved(head: HeadNumber, unit: Unit | null, language: AmountLanguage): Read<number> {
+  if (head.grouped === undefined || unit === '%' || unit === null) return { ok: true, value: head.value };
+  const thousands = language === 'de' ? '.' : ',';
+  if (isLarge(unit) && (head.mark !== thousands || language === 'fr')) return { ok: true, value: head.value };
+  if (!isLarge(unit) && head.mark === thousands && language !== 'fr')
+    return { ok: true, value: head.grouped };
+  return fault(
+    `Is it ${head.value} ${unit} or ${head.grouped} ${unit}? Write it without the mark, or with another number of digits.`,
+  );
 }
 
-function noWeight(unit: Unit, { name }: Measuring): string {
-  const what = name || 'this';
-  if (unit === 'tin' || unit === 'piece' || unit === 'packet' || unit === 'stick') {
-    return `Nothing says what a ${unit} of ${what} weighs; give grams as well.`;
+/** Words of state anywhere in what follows an amount are remarks; the rest is what they leave. */
+function statesIn(text: string): { remarks: string[]; left: string } {
+  const remarks: string[] = [];
+  let [body, left] = [text.trim(), ''];
+  while (body !== '') {
+    const state = WARMTH.exec(body) ?? STATE.exec(body);
+    const taken = state?.[0] || /^[\p{L}\d’'-]+|^./u.exec(body)?.[0] || body;
+    if (state?.[0]) remarks.push(taken.trim());
+    else left += taken;
+    const gap = /^[\s,;]+/.exec(body.slice(taken.length))?.[0] ?? '';
+    if (!state?.[0] && gap !== '') left += ' ';
+    body = body.slice(taken.length + gap.length);
   }
-  return `${what[0]?.toUpperCase() ?? ''}${what.slice(1)} has no density, so a ${unit} of it has no weight; give grams, or its density.`;
+  left = left.replace(/^(?:of|de|d['’]|von)\s+/iu, '').replace(/^\W+$|\(\s*\)/u, '');
+  return { remarks, left: left.replace(/^[,;\s]+|[,;\s]+$/g, '') };
 }
 
-const plainGrams = (grams: number) =>
-  grams < 10 ? `${Math.round(grams * 10) / 10} g` : `${Math.round(grams)} g`;
+/** Words of state in front of a number: `scant 1 cup`, `knapp 100 g`. */
+function statesBefore(text: string): { remarks: string[]; rest: string } {
+  const state = STATE.exec(text)?.[0] ?? '';
+  const rest = text.slice(state.length).trimStart();
+  return state !== '' && /^(?:[\d½¼¾⅓⅔]|an?(?= )|eine?n?(?= )|une?(?= ))/iu.test(rest)
+    ? { remarks: [state.trim()], rest }
+    : { remarks: [], rest: text };
+}
 
-function fault(message: string): { ok: false; message: string } {
-  return { ok: false, message };
+function dropped(text: string, words: RegExp): [string, boolean] {
+  const match = words.exec(text);
+  return match && match[0] !== '' ? [text.slice(match[0].length), true] : [text, false];
+}
+
+function noNumber(text: string): { ok: false; message: string } {
+  return /^\s*[-+]?\s*\p{L}/u.test(text) || text.trim() === ''
+    ? fault(NO_NUMBER)
+    : fault(`“${text.trim().slice(0, 40)}” is not a number.`);
 }

@@ -61,7 +61,7 @@ function Pad({ onOpenChange, step, onTell }: Props) {
         }}
       >
         <label className="grid flex-1 gap-1 text-lg">
-          Or type it, such as {units.temperature === 'F' ? '76 or 24.5 C' : '24.5 or 76 F'}
+          Or type it, such as {units.temperature === 'F' ? '76 or 24.5 °C' : '24.5 or 76 °F'}
           <input
             inputMode="text"
             value={typed}

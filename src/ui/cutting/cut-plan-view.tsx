@@ -12,7 +12,8 @@ import { Picture } from '../drawing/picture';
 import { Field } from '../kit/field';
 import { Tabs } from '../lamination/tabs';
 import { useUnits } from '../live/units';
-import { NO_LENGTH, NO_SIZE, unless, useTyped } from '../workbench/use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from '../workbench/use-typed';
 import { CutAnswers } from './cut-answers';
 import { CutRows } from './cut-rows';
 import { useArrangement } from './use-arrangement';
@@ -43,12 +44,16 @@ interface Props {
 /** From sheet to pieces: where each cut goes, what a piece weighs, what is left over. Typed, drawn, printed. */
 export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, notes = [] }: Props) {
   const [units] = useUnits();
-  const [rows, setRows] = useState<CutRow[]>(() =>
-    pieces.map(({ name, size, ...more }) => rowOf(name, size, more, units)),
+  const [edited, setRows] = useState<CutRow[] | null>(null);
+  // Until somebody types, they follow the units of the reader.
+  const begun = useMemo(
+    () => pieces.map(({ name, size, ...more }) => rowOf(name, size, more, units)),
+    [pieces, units],
   );
+  const rows = edited ?? begun;
   const { read, field } = useTyped({
-    ...{ length: rulerLength(sheet.length, units.length), width: rulerLength(sheet.width, units.length) },
-    ...{ mm: showLength(sheet.mm, units), density: sheet.density.toFixed(2) },
+    ...{ length: measure('cm', sheet.length), width: measure('cm', sheet.width) },
+    ...{ mm: measure('mm', sheet.mm), density: sheet.density.toFixed(2) },
   });
   const [length, width, mm, density] = [
     read.cm('length'),
@@ -62,7 +67,7 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, n
     [length, width, mm, density].some(Number.isNaN) || length <= 0 || width <= 0 || mm <= 0
       ? 'A sheet has a length, a width and a thickness.'
       : mm < 1
-        ? `A sheet of ${Math.round(mm * 10) / 10} mm cannot be rolled; 2 mm and more can be cut.`
+        ? `A sheet of ${showLength(mm, units)} cannot be rolled; ${showLength(2, units)} and more can be cut.`
         : length > 2000 || width > 300
           ? 'No table takes a sheet that large.'
           : density < 0.5 || density > 1.6
@@ -108,9 +113,9 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, n
       </div>
       <div className="grid gap-3 print:hidden">
         <div className="grid max-w-3xl grid-cols-2 gap-2 sm:grid-cols-4">
-          <Field label="sheet long" {...field('length')} trouble={unless(length, NO_SIZE)} />
-          <Field label="sheet wide" {...field('width')} trouble={unless(width, NO_SIZE)} />
-          <Field label="sheet thick" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+          <Field label="sheet long" {...field('length')} trouble={unless(length, wants('cm'))} />
+          <Field label="sheet wide" {...field('width')} trouble={unless(width, wants('cm'))} />
+          <Field label="sheet thick" {...field('mm')} trouble={unless(mm, wants('mm'))} />
           <Field label="density, g/cm³" {...field('density')} trouble={unless(density, 'Such as 1.07.')} />
         </div>
         <CutRows rows={rows} faults={faults} onChange={setRows} />

@@ -2,7 +2,7 @@ import { pieceFault, SHAPE_WORDS, type PieceShape, type PieceSize } from '@/core
 import type { Wanted } from '@/core/cutting/arrange';
 import { parseMillimetres } from '@/core/units/length';
 import { parseNumber } from '@/core/units/number';
-import { rulerLength } from '@/core/units/length';
+import { measure, showMeasure } from '@/core/units/measure';
 import type { ReaderUnits } from '@/core/units/reader';
 import { typedGrams } from '@/core/units/typed-grams';
 
@@ -32,14 +32,15 @@ export function rowOf(
   name: string,
   size: PieceSize,
   { most, target, perTray }: { most: number | null; target: number | null; perTray: number | null },
-  { length }: Pick<ReaderUnits, 'length'>,
+  units: ReaderUnits,
 ): CutRow {
   const or = (value: number | null) => (value === null ? '' : String(value));
+  const cm = (value: number) => showMeasure(measure('cm', value), units);
   return {
-    ...{ name, shape: size.shape, base: rulerLength(size.base, length) },
-    height: size.height > 0 ? rulerLength(size.height, length) : '',
+    ...{ name, shape: size.shape, base: cm(size.base) },
+    height: size.height > 0 ? cm(size.height) : '',
     ...{ sectors: String(size.sectors ?? 8), most: or(most), perTray: or(perTray) },
-    target: target === null ? '' : `${target} g`,
+    target: target === null ? '' : showMeasure(measure('grams', target), units),
   };
 }
 
@@ -70,7 +71,7 @@ function count(text: string): number | null | 'none' {
   return value !== null && Number.isInteger(value) && value >= 1 && value <= 5000 ? value : 'none';
 }
 
-function grams(text: string, units: Pick<ReaderUnits, 'kitchen'>): number | null | 'none' {
+function grams(text: string, units: Pick<ReaderUnits, 'kitchen' | 'mass'>): number | null | 'none' {
   if (text.trim() === '') return null;
   const weight = typedGrams(text, units);
   return weight !== null && weight > 0 ? weight : 'none';

@@ -3,14 +3,15 @@
 import { useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { advise, type FormulaRanges } from '@/core/formula/advice';
-import { analyse } from '@/core/formula/analysis';
-import { draftOf, readDraft, type Draft } from '@/core/formula/draft';
+import { analyse, hasLeaven } from '@/core/formula/analysis';
+import { draftOf, readDraft, unreadNames, type Draft } from '@/core/formula/draft';
 import { STAGE_KINDS, type Formula, type StageKind } from '@/core/formula/formula';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { KITCHENS, type Kitchen } from '@/core/units/measures';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
+import { MeasureField } from '../kit/measure-field';
 import { send } from '../live/command';
 import { go } from '../live/go';
 import { useUnits } from '../live/units';
@@ -52,16 +53,18 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
   const [busy, setBusy] = useState(false);
   const form = useRef<HTMLDivElement>(null);
 
-  const read = useMemo(
-    () => readDraft(draft, { book, kitchen: units.kitchen }),
-    [draft, book, units.kitchen],
-  );
+  // A formula is read in the cups that it was typed in, whoever reads it.
+  const [own, setOwn] = useState(version?.formula.kitchen ?? null);
+  const kitchen = own ?? units.kitchen;
+  const read = useMemo(() => readDraft(draft, { book, kitchen }), [draft, book, kitchen]);
   const analysis = useMemo(() => analyse(read.formula, book), [read, book]);
-  const levain = read.formula.stages.some(({ kind }) => kind.includes('levain'));
+  const levain = hasLeaven(read.formula, book);
+  // Of lines that are not read nothing is known: neither what they contain, nor that something is low.
+  const unread = unreadNames(draft, read);
   const osmotolerant = read.formula.stages.some(({ lines }) =>
     lines.some(({ ingredient }) => ingredient === 'osmotolerant-yeast'),
   );
-  const advice = advise(analysis, ranges, { osmotolerant, levain });
+  const advice = unread.length > 0 ? [] : advise(analysis, ranges, { osmotolerant, levain });
   const general = read.faults.filter(({ row, field }) => row === null && field === 'amount');
   const faultOf = (field: 'flour' | 'doughCelsius') =>
     read.faults.find((one) => one.field === field)?.message ?? null;
@@ -80,7 +83,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
   const keep = async () => {
     setBusy(true);
     const answer = await send('save-formula', {
-      ...{ clientId: client, from: version?.id ?? null, name, note, draft, kitchen: units.kitchen },
+      ...{ clientId: client, from: version?.id ?? null, name, note, draft, kitchen },
     });
     setBusy(false);
     if (!answer.ok) {
@@ -121,29 +124,30 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
             trouble={trouble?.field === 'name' ? trouble.message : null}
             className="font-semibold"
           />
-          <Field
+          <MeasureField
+            kind="grams"
             label={read.hasFlour || draft.flour === '' ? 'Show for flour of' : 'Show for a weight of'}
-            value={draft.flour}
-            onType={(flour) => change({ ...draft, flour })}
+            text={draft.flour}
+            onText={(flour) => change({ ...draft, flour })}
             trouble={faultOf('flour')}
           />
-          <Field
-            label="Dough after mixing"
-            value={draft.doughCelsius}
+          <MeasureField
+            kind="celsius"
+            label="Dough temperature"
+            text={draft.doughCelsius}
             readOnly={!mayChange}
-            onType={(doughCelsius) => change({ ...draft, doughCelsius })}
+            onText={(doughCelsius) => change({ ...draft, doughCelsius })}
             trouble={faultOf('doughCelsius')}
-            hint={
-              read.formula.doughCelsius === null
-                ? '°C, or 75 F'
-                : `${Math.round(read.formula.doughCelsius * 10) / 10} °C`
-            }
+            hint={read.formula.doughCelsius === null ? '24 °C or 75 °F' : null}
           />
           <Choice
             label="Cups and spoons"
-            value={units.kitchen}
+            value={kitchen}
             options={KITCHENS}
-            onChoose={(kitchen) => setUnits({ kitchen: kitchen as Kitchen })}
+            onChoose={(id) => {
+              setOwn(id as Kitchen);
+              setUnits({ kitchen: id as Kitchen });
+            }}
           />
         </div>
         <datalist id="ingredient-names">
@@ -207,14 +211,14 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
         </p>
       </section>
       <aside aria-label="What it comes to" className="bg-ground p-5">
-        <Totals analysis={analysis} advice={advice} />
+        <Totals analysis={analysis} advice={advice} unread={unread} />
         <ScalePanel formula={read.formula} book={book} bowlGrams={bowlGrams} />
       </aside>
       <ReadIn
         open={reading}
         onOpenChange={setReading}
         book={book}
-        kitchen={units.kitchen}
+        kitchen={kitchen}
         onTake={(taken) => {
           change(taken.draft);
           if (taken.name && !version) setName(taken.name);

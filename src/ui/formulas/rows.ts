@@ -8,7 +8,7 @@ export const BLANK: DraftRow = { name: '', amount: '', note: '' };
 export const NEW_DRAFT: Draft = {
   stages: [{ kind: 'dough', rows: [BLANK] }],
   flour: '1 kg',
-  doughCelsius: '24',
+  doughCelsius: '24 °C',
 };
 
 /** The stage that a row's name asks for, as in `levain:`; null where it is an ingredient. */

@@ -5,7 +5,7 @@ import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { linesOf, type Formula } from '@/core/formula/formula';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import { scale, type ScaledFormula, type ScaleTarget } from '@/core/formula/scale';
-import { readAmount, weigh } from '@/core/units/amount';
+import { typedGrams } from '@/core/units/typed-grams';
 import { parseNumber } from '@/core/units/number';
 import { showMass } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
@@ -55,13 +55,7 @@ export function ScalePanel({
   const [units] = useUnits();
   const [typed, setTyped] = useState(BEGIN);
   const [bowlText, setBowlText] = useState('');
-  const grams = (text: string): number => {
-    const read = readAmount(text);
-    const weighed = read.ok
-      ? weigh(read.value, { kitchen: units.kitchen, eggs: 'M', name: 'dough', density: null })
-      : read;
-    return weighed.ok ? weighed.value.grams : NaN;
-  };
+  const grams = (text: string): number => typedGrams(text, units) ?? NaN;
   const own = [...new Set(linesOf(formula).map(({ ingredient }) => ingredient))];
   const answer = answerOf(typed, grams, formula, book, own[0] ?? '');
   const bowl = bowlText.trim() === '' ? bowlGrams : grams(bowlText);
@@ -160,6 +154,7 @@ export function ScalePanel({
                     </th>
                     <td className="text-right font-semibold">
                       {line.uncounted ? 'to taste' : showMass(line.grams, units)}
+                      {line.upTo !== undefined && ` to ${showMass(line.upTo, units)}`}
                     </td>
                   </tr>
                 )),

@@ -139,6 +139,9 @@ export function StageTable({ draft, read, stage, units, mayChange, onChange, onM
                 </td>
                 <td className="py-2 pr-3 text-right text-[17px]">
                   {live ? showMass(live.grams, units) : ''}
+                  {live && live.upTo > live.grams && (
+                    <span className="block text-[15px] text-quiet">to {showMass(live.upTo, units)}</span>
+                  )}
                 </td>
                 <td className="py-0.5 pr-2">
                   {input('note', 'Remark')}

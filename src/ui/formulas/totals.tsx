@@ -28,7 +28,16 @@ const LABELS: {
 ];
 
 /** What a formula comes to, each unusual value with a sentence that says why it matters. */
-export function Totals({ analysis, advice }: { analysis: Analysis; advice: Advice[] }) {
+export function Totals({
+  analysis,
+  advice,
+  unread = [],
+}: {
+  analysis: Analysis;
+  advice: Advice[];
+  /** Lines that are not read yet, by name: until then totals and allergens are those of the others alone. */
+  unread?: string[];
+}) {
   const shown = LABELS.filter(({ only }) => analysis.flour > 0 && (only?.(analysis) ?? true));
   return (
     <section aria-label="Totals">
@@ -57,8 +66,13 @@ export function Totals({ analysis, advice }: { analysis: Analysis; advice: Advic
         </>
       )}
       <h2 className="mt-4 mb-1 text-lg text-quiet">contains</h2>
+      {unread.length > 0 && (
+        <p role="status" className="mb-1 border-l-4 border-warn pl-3 font-semibold">
+          Incomplete: {unread.join(', ')} not known yet.
+        </p>
+      )}
       {analysis.allergens.length === 0 ? (
-        <p>None of the fourteen allergens of EU labels.</p>
+        unread.length === 0 && <p>None of the fourteen allergens of EU labels.</p>
       ) : (
         <ul>
           {analysis.allergens.map(({ allergen, from }) => (

@@ -3,10 +3,11 @@
 import { useMemo } from 'react';
 import { butterWindow, FATS, temperFor, WORKABLE, type FatKind } from '@/core/lamination/butter-window';
 import { films, type PlaceKind } from '@/core/heat/places';
-import { showCelsius } from '@/core/units/reader';
+import { showCelsius, showLength, type ReaderUnits } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { useMinute } from '../live/clock';
-import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from '../workbench/use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from '../workbench/use-typed';
 import { butterWords, takeOutWords } from './butter-words';
 
 export interface PlaceToday {
@@ -15,10 +16,11 @@ export interface PlaceToday {
 }
 
 const MINUTE = 60_000;
-const FAT_OPTIONS = FATS.map((id) => ({
-  id,
-  name: `${WORKABLE[id].label}, ${WORKABLE[id].low} to ${WORKABLE[id].high} °C`,
-}));
+const fatOptions = (units: ReaderUnits) =>
+  FATS.map((id) => ({
+    id,
+    name: `${WORKABLE[id].label}, ${showCelsius(WORKABLE[id].low, units)} to ${showCelsius(WORKABLE[id].high, units)}`,
+  }));
 
 /** Is the butter pliable: its core and skin from what it has had in cold and room, and until when it lasts. */
 export function ButterPanel({
@@ -33,9 +35,9 @@ export function ButterPanel({
   zone: string;
 }) {
   const now = useMinute();
-  const { typed, setTyped, read, field, units } = useTyped({
-    ...{ mm: `${blockMm} mm`, out: '0', lockIn: '30', fat: 'butter-82' },
-    ...{ room: String(room.celsius), cold: String(cold.celsius) },
+  const { typed, set, read, field, units } = useTyped({
+    ...{ mm: measure('mm', blockMm), out: '0', lockIn: '30', fat: 'butter-82' },
+    ...{ room: measure('celsius', room.celsius), cold: measure('celsius', cold.celsius) },
   });
   const [mm, out, lockIn] = [read.mm('mm'), read.number('out'), read.number('lockIn')];
   const [warm, chilled] = [read.celsius('room'), read.celsius('cold')];
@@ -60,17 +62,17 @@ export function ButterPanel({
         <Choice
           label="fat"
           value={typed.fat}
-          options={FAT_OPTIONS}
-          onChoose={(chosen) => setTyped((before) => ({ ...before, fat: chosen }))}
+          options={fatOptions(units)}
+          onChoose={(chosen) => set({ fat: chosen })}
         />
-        <Field label="block thick" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+        <Field label="block thick" {...field('mm')} trouble={unless(mm, wants('mm'))} />
         <Field
           label="out of the cold for, min"
           {...field('out')}
           trouble={unless(out, 'How many minutes?')}
         />
-        <Field label="room" {...field('room')} trouble={unless(warm, NO_TEMPERATURE)} />
-        <Field label="cold" {...field('cold')} trouble={unless(chilled, NO_TEMPERATURE)} />
+        <Field label="room" {...field('room')} trouble={unless(warm, wants('celsius'))} />
+        <Field label="cold" {...field('cold')} trouble={unless(chilled, wants('celsius'))} />
         <Field
           label="lock-in in, min"
           {...field('lockIn')}
@@ -91,7 +93,7 @@ export function ButterPanel({
         </div>
       ) : (
         <p role="alert" className="text-warn">
-          A block is between 2 and 60 mm thick; times are minutes.
+          A block is between {showLength(2, units)} and {showLength(60, units)} thick; times are minutes.
         </p>
       )}
       <p className="text-[15px] text-quiet">

@@ -2,9 +2,9 @@ import type { LaminationKind } from '@/core/lamination/kinds';
 import { schemeFault, type Beginning, type Scheme, type Turn } from '@/core/lamination/scheme';
 import { LOCK_INS, type Fold, type LockIn } from '@/core/lamination/stack';
 import { LOCK_IN_WORDS } from '@/core/lamination/words';
-import { parseMillimetres } from '@/core/units/length';
+import { measure, readMeasure, showMeasure } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
-import { showLength, type ReaderUnits } from '@/core/units/reader';
+import type { ReaderUnits } from '@/core/units/reader';
 
 /** A scheme as it is typed: every number a text, so that nothing is lost while it is not one yet. */
 export interface SchemeDraft {
@@ -25,7 +25,7 @@ export interface TurnDraft {
   rest: string;
 }
 
-type Length = Pick<ReaderUnits, 'length'>;
+type Length = ReaderUnits;
 
 /** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
 export const BEGINNINGS: { id: string; name: string }[] = [
@@ -46,8 +46,10 @@ export function usualAmount(beginning: string, turns: number, units: Length): st
   if (beginning === 'discs') return '8';
   if (beginning === 'spread' || beginning === 'grated')
     return String(Math.max(1, Math.min(turns, beginning === 'grated' ? 4 : 1)));
-  return showLength(beginning === 'two-thirds' ? 6 : 10, units);
+  return thickness(beginning === 'two-thirds' ? 6 : 10, units);
 }
+
+const thickness = (mm: number, units: Length) => showMeasure(measure('mm', mm), units);
 
 export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
   const { beginning, flourInFat, turns, kind, lockInMinutes, perKg } = scheme;
@@ -56,12 +58,12 @@ export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
     beginning: beginning.way === 'block' ? beginning.style : beginning.way,
     amount:
       beginning.way === 'block'
-        ? showLength(beginning.blockMm, units)
+        ? thickness(beginning.blockMm, units)
         : String(beginning.way === 'discs' ? beginning.discs : beginning.additions),
     flour: String(Math.round(flourInFat * 1000) / 10),
     turns: turns.map(({ fold, mm, minutes, rest }) => ({
       fold,
-      mm: showLength(mm, units),
+      mm: thickness(mm, units),
       minutes: String(minutes),
       rest: String(rest),
     })),
@@ -71,9 +73,12 @@ export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
 /** Reads a draft; `fault` is a sentence where it is no scheme that can be worked. */
 export function readDraft(
   draft: SchemeDraft,
-  { length }: Length,
+  units: Length,
 ): { scheme: Scheme; fault: null } | { scheme: null; fault: string } {
-  const mm = (text: string) => parseMillimetres(text, length === 'in' ? 'in' : 'mm');
+  const mm = (text: string) => {
+    const value = readMeasure('mm', text, units);
+    return Number.isNaN(value) ? null : value;
+  };
   const number = (text: string) => parseNumber(text.replace(/%|min\b/g, '').trim());
   const turns: Turn[] = [];
   for (const [i, turn] of draft.turns.entries()) {

@@ -7,15 +7,20 @@ import { FAT_DENSITY, fatDensity } from '@/core/lamination/stack';
 import { rulerLength } from '@/core/units/length';
 import { showMass } from '@/core/units/reader';
 import { Field } from '../kit/field';
-import { NO_SIZE, unless, useTyped } from '../workbench/use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from '../workbench/use-typed';
 import { fitWords } from './fit-words';
 
 /** A block that was made, against the dough that is there: does it fit, by how much not, and what to do. */
 export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: Laying; flour: number }) {
   const { butter, dough, style } = plan;
-  const whole = (cm: number) => String(Math.round(cm * 2) / 2);
+  const whole = (cm: number) => measure('cm', Math.round(cm * 2) / 2);
   const { read, field, units } = useTyped({
-    ...{ butterLength: whole(butter.length), butterWidth: whole(butter.width), butterMm: `${butter.mm} mm` },
+    ...{
+      butterLength: whole(butter.length),
+      butterWidth: whole(butter.width),
+      butterMm: measure('mm', butter.mm),
+    },
     ...{ doughLength: whole(dough.length), doughWidth: whole(dough.width) },
   });
   const [length, width, mm] = [read.cm('butterLength'), read.cm('butterWidth'), read.mm('butterMm')];
@@ -44,11 +49,11 @@ export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: La
         Does the block that was made fit?
       </h2>
       <div className="grid grid-cols-5 gap-2">
-        <Field label="butter long" {...field('butterLength')} trouble={unless(length, NO_SIZE)} />
-        <Field label="butter wide" {...field('butterWidth')} trouble={unless(width, NO_SIZE)} />
-        <Field label="butter thick" {...field('butterMm')} trouble={unless(mm, 'Such as 10 mm or 3/8 in.')} />
-        <Field label="dough long" {...field('doughLength')} trouble={unless(doughLength, NO_SIZE)} />
-        <Field label="dough wide" {...field('doughWidth')} trouble={unless(doughWidth, NO_SIZE)} />
+        <Field label="butter long" {...field('butterLength')} trouble={unless(length, wants('cm'))} />
+        <Field label="butter wide" {...field('butterWidth')} trouble={unless(width, wants('cm'))} />
+        <Field label="butter thick" {...field('butterMm')} trouble={unless(mm, wants('mm'))} />
+        <Field label="dough long" {...field('doughLength')} trouble={unless(doughLength, wants('cm'))} />
+        <Field label="dough wide" {...field('doughWidth')} trouble={unless(doughWidth, wants('cm'))} />
       </div>
       {fit && (
         <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">

@@ -33,8 +33,8 @@ export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; flo
       {passes.map(({ gap, length, turned }, i) => (
         <li key={i} className="whitespace-nowrap">
           {turned && <span className="text-quiet">turn 90°, </span>}
-          <span className="font-semibold">{Math.round(gap * 10) / 10}</span>
-          <span className="text-quiet"> → {rulerMark(length, units.length)}</span>
+          <span className="font-semibold">{showLength(gap, units)}</span>
+          <span className="text-quiet"> → {rulerLength(length, units.length)}</span>
         </li>
       ))}
     </ol>
@@ -43,7 +43,7 @@ export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; flo
 
 /** Every stage of a block in a row: butter and dough, each turn before and after, the final sheet. */
 export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: number }) {
-  const { cm, slab } = useSizes();
+  const { cm, slab, units } = useSizes();
   const { lockIn, open, turns, final } = plan;
   return (
     <section aria-labelledby="geometry-heading">
@@ -58,7 +58,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
             <p className="text-[16px]">butter {slab(lockIn.butter)}</p>
             <p className="text-[16px]">
               dough {slab(lockIn.dough)}
-              {lockIn.flapMm !== null && `, flaps ${Math.round(lockIn.flapMm * 10) / 10} mm`}
+              {lockIn.flapMm !== null && `, flaps ${showLength(lockIn.flapMm, units)}`}
             </p>
             <p className="text-[15px] text-quiet">then {slab(lockIn.after)}</p>
             <p className="text-[15px] text-quiet">{HOW_TO[lockIn.style]}</p>

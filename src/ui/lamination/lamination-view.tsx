@@ -8,7 +8,8 @@ import { pileOf } from '@/core/lamination/stack';
 import { showLength, showMass } from '@/core/units/reader';
 import { Field } from '../kit/field';
 import { useUnits } from '../live/units';
-import { NO_LENGTH, NO_WEIGHT, unless, useTyped } from '../workbench/use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from '../workbench/use-typed';
 import { ButterPanel, type PlaceToday } from './butter-panel';
 import { CompareTable, type ComparedScheme } from './compare-table';
 import { Composer } from './composer';
@@ -43,15 +44,19 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
   const [units] = useUnits();
   const [chosen, setChosen] = useState(schemes[0]?.id ?? null);
   const scheme = schemes.find(({ id }) => id === chosen) ?? null;
-  const [draft, setDraft] = useState<SchemeDraft | null>(scheme && draftOf(scheme.scheme, units));
-  const { read, field } = useTyped({ dough: '7.8 kg', fat: '2.4 kg', mm: '3.9 mm' });
+  const [edited, setDraft] = useState<SchemeDraft | null>(null);
+  // Until somebody changes it, a scheme follows the units of the reader.
+  const begun = useMemo(() => scheme && draftOf(scheme.scheme, units), [scheme, units]);
+  const draft = edited ?? begun;
+  const { read, field } = useTyped({
+    ...{ dough: measure('grams', 7800), fat: measure('grams', 2400), mm: measure('mm', 3.9) },
+  });
   const [dough, fat, mm] = [read.grams('dough'), read.grams('fat'), read.mm('mm')];
   const reading = useMemo(() => (draft ? readDraft(draft, units) : null), [draft, units]);
   const composed = useDeferredValue(reading?.scheme ?? null);
   const choose = (id: string) => {
     setChosen(id);
-    const next = schemes.find((one) => one.id === id);
-    if (next) setDraft(draftOf(next.scheme, units));
+    setDraft(null);
   };
   const sizes = [dough, fat, mm];
   const fault = sizes.some(Number.isNaN)
@@ -94,9 +99,9 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
       <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
         <Tabs at="/lamination" />
         <div className="grid w-full max-w-lg grid-cols-3 gap-2">
-          <Field label="dough before butter" {...field('dough')} trouble={unless(dough, NO_WEIGHT)} />
-          <Field label="butter" {...field('fat')} trouble={unless(fat, NO_WEIGHT)} />
-          <Field label="final sheet" {...field('mm')} trouble={unless(mm, NO_LENGTH)} />
+          <Field label="dough before butter" {...field('dough')} trouble={unless(dough, wants('grams'))} />
+          <Field label="butter" {...field('fat')} trouble={unless(fat, wants('grams'))} />
+          <Field label="final sheet" {...field('mm')} trouble={unless(mm, wants('mm'))} />
         </div>
         {!fault && (
           <p className="pb-2 text-[16px] text-quiet">

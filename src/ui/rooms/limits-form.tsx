@@ -4,18 +4,19 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PlaceLimits } from '@/core/floor/excursions';
 import { parseNumber } from '@/core/units/number';
-import { showCelsius } from '@/core/units/reader';
+import { measure, showMeasure } from '@/core/units/measure';
+import { METRIC } from '@/core/units/reader';
 import { parseCelsius } from '@/core/units/temperature';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
+import { MeasureField } from '../kit/measure-field';
 import { send } from '../live/command';
-import { useUnits } from '../live/units';
 
 /** Between what a place has to stay, and for how long it may be outside before somebody is called. */
 export function LimitsForm({ limits }: { limits: PlaceLimits }) {
   const router = useRouter();
-  const [units] = useUnits();
-  const written = (limit: number | null) => (limit === null ? '' : showCelsius(limit, units));
+  const written = (limit: number | null) =>
+    limit === null ? '' : showMeasure(measure('celsius', limit), METRIC);
   const [form, setForm] = useState({
     low: written(limits.low),
     high: written(limits.high),
@@ -24,9 +25,7 @@ export function LimitsForm({ limits }: { limits: PlaceLimits }) {
   const [told, setTold] = useState<{ ok: boolean; words: string } | null>(null);
   const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
   const keep = async () => {
-    const [low, high] = [form.low, form.high].map((text) =>
-      text.trim() === '' ? null : parseCelsius(text, units.temperature),
-    );
+    const [low, high] = [form.low, form.high].map((text) => (text.trim() === '' ? null : parseCelsius(text)));
     if ((low === null && form.low.trim() !== '') || (high === null && form.high.trim() !== ''))
       return setTold({
         ok: false,
@@ -47,8 +46,20 @@ export function LimitsForm({ limits }: { limits: PlaceLimits }) {
         void keep();
       }}
     >
-      <Field label="not below" value={form.low} placeholder="no limit" onType={(low) => set({ low })} />
-      <Field label="not above" value={form.high} placeholder="no limit" onType={(high) => set({ high })} />
+      <MeasureField
+        kind="celsius"
+        label="not below"
+        text={form.low}
+        placeholder="no limit"
+        onText={(low) => set({ low })}
+      />
+      <MeasureField
+        kind="celsius"
+        label="not above"
+        text={form.high}
+        placeholder="no limit"
+        onText={(high) => set({ high })}
+      />
       <Field
         label="for longer than, min"
         inputMode="numeric"

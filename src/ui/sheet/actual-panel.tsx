@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import type { MixChange } from '@/core/formula/actual';
 import type { Analysis } from '@/core/formula/analysis';
-import type { IngredientBook } from '@/core/formula/ingredient';
-import { readAmount, weigh } from '@/core/units/amount';
+import { measuringOf, type IngredientBook } from '@/core/formula/ingredient';
+import { weighText } from '@/core/units/weigh';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useUnits } from '../live/units';
@@ -33,15 +33,7 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
       setTrouble(`The house does not know “${what}”.`);
       return;
     }
-    const read = readAmount(amount);
-    const weighed = read.ok
-      ? weigh(read.value, {
-          kitchen: units.kitchen,
-          eggs: 'M',
-          name: ingredient.name,
-          density: ingredient.density,
-        })
-      : read;
+    const weighed = weighText(amount, { ...measuringOf(ingredient, units.kitchen), bare: units.mass });
     if (!weighed.ok || weighed.value.grams <= 0) {
       setTrouble(weighed.ok ? 'How much?' : weighed.message);
       return;

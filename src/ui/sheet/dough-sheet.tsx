@@ -134,6 +134,11 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
                     </span>
                     <span className={weighed ? 'text-3xl text-quiet' : 'text-3xl font-bold'}>
                       {line.uncounted ? 'to taste' : showMass(grams, units)}
+                      {line.upTo !== undefined && !weighed && (
+                        <span className="block text-right text-lg font-normal text-quiet">
+                          up to {showMass(line.upTo - line.grams, units)} more ready
+                        </span>
+                      )}
                     </span>
                   </button>
                   <button

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { IngredientBook } from '@/core/formula/ingredient';
-import { readAmount, weigh } from '@/core/units/amount';
+import { measuringOf, type IngredientBook } from '@/core/formula/ingredient';
+import { weighText } from '@/core/units/weigh';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
@@ -28,9 +28,10 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
   const name = own?.name ?? line.ingredient;
   const alike = book.all.filter(({ id, kind }) => id !== line.ingredient && kind === own?.kind);
   const tell = (grams: number) => {
-    onWeighed(Math.round(grams * 10) / 10);
+    onWeighed(grams);
     onClose();
   };
+  const tenth = (grams: number) => Math.round(grams * 10) / 10;
   return (
     <Sheet open onOpenChange={onClose} title={name}>
       <div className="grid gap-4">
@@ -42,7 +43,7 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
             Weighed so
           </Button>
           {lastWeight !== null && (
-            <Button floor onClick={() => tell(lastWeight)}>
+            <Button floor onClick={() => tell(tenth(lastWeight))}>
               {showMass(lastWeight, units)} from the scale
             </Button>
           )}
@@ -51,11 +52,8 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
           className="flex items-end gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            const read = readAmount(typed);
-            const weighed = read.ok
-              ? weigh(read.value, { kitchen: units.kitchen, eggs: 'M', name, density: own?.density ?? null })
-              : read;
-            if (weighed.ok) tell(weighed.value.grams);
+            const weighed = weighText(typed, { ...measuringOf(own, units.kitchen, name), bare: units.mass });
+            if (weighed.ok) tell(tenth(weighed.value.grams));
             else setTrouble(weighed.message);
           }}
         >

@@ -4,15 +4,17 @@ import { useState } from 'react';
 import type { MixConditions } from '@/core/floor/events';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/formula/mix-sheet';
-import { mixingOf } from '@/core/heat/mixing';
+import { doughAsItComes, mixingOf } from '@/core/heat/mixing';
 import { waterAnswer } from '@/core/heat/water';
 import { showCelsius, showDifference } from '@/core/units/reader';
+import { measure } from '@/core/units/measure';
 import { parseCelsius } from '@/core/units/temperature';
+import { unless, useTyped, wants } from '../workbench/use-typed';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
-import { WaterWords } from './water-words';
+import { WaterWords, WithoutLiquid } from './water-words';
 
 interface Props {
   sheet: MixSheet;
@@ -22,17 +24,9 @@ interface Props {
   onTell: (part: Omit<Recording, 'doughId' | 'stepKey'>) => Promise<void>;
 }
 
-const NO_TEMPERATURE = 'Type a temperature, such as 24 or 75 F.';
-
 /** Flour and room, then the water; afterwards the dough's temperature, from which the house learns. */
 export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props) {
   const [units] = useUnits();
-  const show = (celsius: number) => String(Math.round(celsius * 10) / 10);
-  const [typed, setTyped] = useState<{ flour: string | null; room: string | null; tap: string | null }>({
-    flour: null,
-    room: null,
-    tap: null,
-  });
   const [dough, setDough] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const offered = {
@@ -40,8 +34,12 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
     room: conditions?.room ?? sheet.temperatures.room,
     tap: sheet.temperatures.tap,
   };
-  const value = (name: 'flour' | 'room' | 'tap') =>
-    typed[name] === null ? offered[name] : (parseCelsius(typed[name], units.temperature) ?? NaN);
+  const { read, field: typed } = useTyped({
+    flour: measure('celsius', offered.flour),
+    room: measure('celsius', offered.room),
+    tap: measure('celsius', offered.tap),
+  });
+  const value = read.celsius;
   const at = { ...sheet.temperatures, flour: value('flour'), room: value('room'), tap: value('tap') };
   const target = sheet.formula.formula.doughCelsius;
   const sound = ![at.flour, at.room, at.tap].some(Number.isNaN);
@@ -49,16 +47,12 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
     target !== null && sound
       ? mixingOf(sheet.bowl.scaled, book, { ...at, preferment: at.room }, target, sheet.rise.mean)
       : null;
+  const dry =
+    !mixing && sound
+      ? doughAsItComes(sheet.bowl.scaled, book, { ...at, preferment: at.room }, sheet.rise.mean)
+      : null;
   const field = (name: 'flour' | 'room' | 'tap', label: string) => (
-    <Field
-      label={label}
-      size="floor"
-      value={
-        typed[name] ?? (units.temperature === 'F' ? showCelsius(offered[name], units) : show(offered[name]))
-      }
-      onType={(text) => setTyped({ ...typed, [name]: text })}
-      trouble={Number.isNaN(value(name)) ? NO_TEMPERATURE : null}
-    />
+    <Field label={label} size="floor" {...typed(name)} trouble={unless(value(name), wants('celsius'))} />
   );
   const tellWater = () => {
     if (!mixing) return;
@@ -81,13 +75,15 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
     <section aria-label="Water">
       <h2 className="mb-2 text-2xl font-semibold">Water</h2>
       <div className="grid grid-cols-3 gap-3">
-        {field('flour', `Flour, °${units.temperature}`)}
-        {field('room', `Room, °${units.temperature}`)}
-        {field('tap', `Tap, °${units.temperature}`)}
+        {field('flour', 'Flour')}
+        {field('room', 'Room')}
+        {field('tap', 'Tap water')}
       </div>
       <div className="my-4">
         {mixing ? (
           <WaterWords mixing={mixing} factor={sheet.factor.mean} units={units} />
+        ) : dry !== null && target !== null ? (
+          <WithoutLiquid dough={dry} target={target} units={units} />
         ) : (
           <p className="text-lg text-quiet">
             {target === null ? 'This formula names no dough temperature.' : 'Tell flour and room first.'}
@@ -98,7 +94,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           {sheet.rise.readings === 0
             ? '(the house’s guess: no mix of it was measured yet)'
             : `give or take ${showDifference(sheet.rise.spread, units)}, from ${sheet.rise.readings} mixes`}
-          ; factor {sheet.factor.mean.toFixed(1)},{' '}
+          ; factor {showDifference(sheet.factor.mean, units)},{' '}
           {sheet.factor.readings === 0 ? 'a guess too' : `from ${sheet.factor.readings}`}.
         </p>
       </div>
@@ -117,7 +113,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           event.preventDefault();
           const celsius = parseCelsius(dough, units.temperature);
           if (celsius === null) {
-            setTrouble(NO_TEMPERATURE);
+            setTrouble(wants('celsius'));
             return;
           }
           setTrouble(null);

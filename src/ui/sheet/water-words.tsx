@@ -22,7 +22,7 @@ export function WaterWords({ mixing, factor, units }: Props) {
       <Advice {...{ answer, mixing, degrees, units }} />
       <p className="text-quiet">
         By the factor rule it would be {degrees(rule)}: {terms.length + 1} × {degrees(question.target)} less{' '}
-        {terms.map(degrees).join(', ')} and a friction factor of {factor.toFixed(1)}.
+        {terms.map(degrees).join(', ')} and a friction factor of {showDifference(factor, units)}.
         {own !== null && Math.abs(own - rule) >= 0.5 && (
           <>
             {' '}
@@ -41,6 +41,33 @@ export function WaterWords({ mixing, factor, units }: Props) {
         />
       )}
     </div>
+  );
+}
+
+/** How far from what is wanted a dough may come out before something is advised, °C. */
+const NEAR = 1;
+
+/** A dough without water or milk: what it comes to as its ingredients are, and what may be done. Egg is never warmed. */
+export function WithoutLiquid({
+  dough,
+  target,
+  units,
+}: {
+  dough: number;
+  target: number;
+  units: ReaderUnits;
+}) {
+  const apart = showDifference(Math.abs(dough - target), units);
+  return (
+    <p className="text-xl">
+      <span className="text-4xl font-bold">Dough at about {showCelsius(dough, units)}</span>
+      <br />
+      {Math.abs(dough - target) <= NEAR
+        ? 'as wanted, with everything as it comes. Eggs stay cold.'
+        : dough < target
+          ? `${apart} cooler than wanted: warm the bowl or the flour, mix longer, or give it a longer bulk. Eggs stay cold.`
+          : `${apart} warmer than wanted: chill the flour and the bowl, or mix shorter. Eggs stay cold.`}
+    </p>
   );
 }
 

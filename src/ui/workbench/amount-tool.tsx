@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import { ingredientBook, type Ingredient } from '@/core/formula/ingredient';
-import { readAmount, weigh } from '@/core/units/amount';
+import { ingredientBook, measuringOf, type Ingredient } from '@/core/formula/ingredient';
 import { KITCHENS } from '@/core/units/measures';
 import { showMass } from '@/core/units/reader';
+import { weighText } from '@/core/units/weigh';
 import { Field } from '../kit/field';
 import { useTyped } from './use-typed';
 
@@ -13,16 +13,8 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
   const book = useMemo(() => ingredientBook(ingredients), [ingredients]);
   const { typed, field } = useTyped({ amount: '1/2 cup', of: 'sugar' });
   const ingredient = book.find(typed.of);
-  const read = readAmount(typed.amount);
   const answers = KITCHENS.map(({ id, name }) => {
-    const weighed = read.ok
-      ? weigh(read.value, {
-          kitchen: id,
-          eggs: 'M',
-          name: ingredient?.name ?? typed.of,
-          density: ingredient?.density ?? null,
-        })
-      : read;
+    const weighed = weighText(typed.amount, measuringOf(ingredient, id, typed.of));
     return { name, weighed };
   });
   const first = answers[0]?.weighed;
@@ -60,6 +52,12 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
               <dd className="text-right">
                 <span className="text-3xl font-bold">{showMass(weighed.value.grams, { mass: 'g' })}</span>{' '}
                 <span className="text-quiet">{showMass(weighed.value.grams, { mass: 'oz' })}</span>
+                {weighed.value.upTo > weighed.value.grams && (
+                  <span className="text-quiet">
+                    {' '}
+                    and up to {showMass(weighed.value.upTo - weighed.value.grams, { mass: 'g' })} more
+                  </span>
+                )}
                 {weighed.value.approximate && <span className="text-quiet">, about</span>}
                 {weighed.value.disagree && (
                   <span className="block text-base text-warn">{weighed.value.disagree}</span>

@@ -5,9 +5,10 @@ import { chillWords } from '@/core/heat/answers';
 import { conduct, type Body, type Shape } from '@/core/heat/conduction';
 import { BUTTER, DOUGH } from '@/core/heat/material';
 import { films, LYING, type Lying, type PlaceKind } from '@/core/heat/places';
-import { showCelsius } from '@/core/units/reader';
+import { showCelsius, showLength } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
-import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from './use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from './use-typed';
 
 const TemperatureChart = dynamic(() => import('./temperature-chart'), {
   ssr: false,
@@ -17,68 +18,69 @@ const TemperatureChart = dynamic(() => import('./temperature-chart'), {
 const PIECES: {
   id: string;
   name: string;
-  mm: string;
-  start: string;
-  target: string;
+  mm: number;
+  /** °C, at the beginning and wanted in the core. */
+  start: number;
+  target: number;
   lying: Lying;
   laminated: boolean;
 }[] = [
   {
     id: 'tub',
     name: 'bulk in a tub',
-    mm: '160 mm',
-    start: '24',
-    target: '8',
+    mm: 160,
+    start: 24,
+    target: 8,
     lying: 'tub',
     laminated: false,
   },
   {
     id: 'tray',
     name: 'bulk pressed flat on a tray',
-    mm: '30 mm',
-    start: '24',
-    target: '6',
+    mm: 30,
+    start: 24,
+    target: 6,
     lying: 'tray',
     laminated: false,
   },
   {
     id: 'dough',
     name: 'dough block',
-    mm: '25 mm',
-    start: '15',
-    target: '6',
+    mm: 25,
+    start: 15,
+    target: 6,
     lying: 'tray',
     laminated: false,
   },
   {
     id: 'butter',
     name: 'butter block',
-    mm: '10 mm',
-    start: '4',
-    target: '12',
+    mm: 10,
+    start: 4,
+    target: 12,
     lying: 'board',
     laminated: false,
   },
   {
     id: 'block',
     name: 'laminated block',
-    mm: '24 mm',
-    start: '12',
-    target: '6',
+    mm: 24,
+    start: 12,
+    target: 6,
     lying: 'tray',
     laminated: true,
   },
-  { id: 'sheet', name: 'sheet', mm: '4 mm', start: '14', target: '6', lying: 'tray', laminated: true },
+  { id: 'sheet', name: 'sheet', mm: 4, start: 14, target: 6, lying: 'tray', laminated: true },
   {
     id: 'shaped',
     name: 'shaped piece',
-    mm: '38 mm',
-    start: '16',
-    target: '5',
+    mm: 38,
+    start: 16,
+    target: 5,
     lying: 'tray',
     laminated: true,
   },
-  { id: 'bun', name: 'round bun', mm: '60 mm', start: '22', target: '26', lying: 'tray', laminated: false },
+  { id: 'bun', name: 'round bun', mm: 60, start: 22, target: 26, lying: 'tray', laminated: false },
 ];
 
 /** A quarter of a laminated block is butter, between two sheets of dough. */
@@ -114,9 +116,10 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
     ...places.filter(({ kind, id }) => kind !== 'oven' && id !== 'tap' && id !== 'flour'),
     { id: 'blast', label: 'Blast freezer', kind: 'blast' as const, celsius: -30 },
   ];
-  const { typed, setTyped, read, field, units } = useTyped({
-    ...{ piece: 'dough', mm: '25 mm', start: '15', target: '6', lying: 'tray', place: 'retarder' },
-    ...{ air: String(where.find(({ id }) => id === 'retarder')?.celsius ?? 4), hours: '3' },
+  const airOf = (place: string) => measure('celsius', where.find(({ id }) => id === place)?.celsius ?? 4);
+  const { typed, set, read, field, units } = useTyped({
+    ...{ piece: 'dough', lying: 'tray', place: 'retarder', hours: '3', air: airOf('retarder') },
+    ...{ mm: measure('mm', 25), start: measure('celsius', 15), target: measure('celsius', 6) },
   });
   const [mm, hours] = [read.mm('mm'), read.number('hours')];
   const [start, target, air] = [read.celsius('start'), read.celsius('target'), read.celsius('air')];
@@ -143,13 +146,9 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
           onChoose={(id) => {
             const next = PIECES.find((one) => one.id === id);
             if (next)
-              setTyped({
-                ...typed,
-                piece: id,
-                mm: next.mm,
-                start: next.start,
-                target: next.target,
-                lying: next.lying,
+              set({
+                ...{ piece: id, lying: next.lying, mm: measure('mm', next.mm) },
+                ...{ start: measure('celsius', next.start), target: measure('celsius', next.target) },
               });
           }}
         />
@@ -157,27 +156,25 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
           <Field
             label={piece === 'shaped' || piece === 'bun' ? 'Diameter' : 'Thickness'}
             {...field('mm')}
-            trouble={mm > 400 ? 'At most 400 mm.' : unless(mm, NO_LENGTH)}
+            trouble={mm > 400 ? `At most ${showLength(400, units)}.` : unless(mm, wants('mm'))}
           />
-          <Field label="Starts at" {...field('start')} trouble={unless(start, NO_TEMPERATURE)} />
+          <Field label="Starts at" {...field('start')} trouble={unless(start, wants('celsius'))} />
         </div>
         <Choice
           label="Goes into"
           value={typed.place}
           options={where.map(({ id, label }) => ({ id, name: label }))}
-          onChoose={(id) =>
-            setTyped({ ...typed, place: id, air: String(where.find((one) => one.id === id)?.celsius ?? 4) })
-          }
+          onChoose={(id) => set({ place: id, air: airOf(id) })}
         />
         <div className="grid grid-cols-2 gap-3">
-          <Field label="It is there" {...field('air')} trouble={unless(air, NO_TEMPERATURE)} />
-          <Field label="Core wanted" {...field('target')} trouble={unless(target, NO_TEMPERATURE)} />
+          <Field label="It is there" {...field('air')} trouble={unless(air, wants('celsius'))} />
+          <Field label="Core wanted" {...field('target')} trouble={unless(target, wants('celsius'))} />
         </div>
         <Choice
           label="Lies"
           value={typed.lying}
           options={Object.entries(LYING).map(([id, { label }]) => ({ id, name: label }))}
-          onChoose={(id) => setTyped({ ...typed, lying: id })}
+          onChoose={(id) => set({ lying: id })}
         />
         <Field
           label="Look ahead, hours"

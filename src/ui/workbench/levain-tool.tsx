@@ -7,12 +7,13 @@ import { dayTime, MINUTE, minuteOfDay, nextLocalMinute } from '@/core/time/local
 import { duration } from '@/core/units/format';
 import { Field } from '../kit/field';
 import { useClock } from '../live/clock';
-import { NO_TEMPERATURE, unless, useTyped } from './use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from './use-typed';
 
 /** When a levain must be built for a mix at a given time, and how long it stays at its peak. */
 export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zone: string }) {
   const { now } = useClock();
-  const { typed, read, field } = useTyped({ at: '14:00', room: String(room), seed: '20' });
+  const { typed, read, field } = useTyped({ at: '14:00', room: measure('celsius', room), seed: '20' });
   const [celsius, seed] = [read.celsius('room'), read.number('seed')];
   // A levain fed with more seed has less far to go: time as one over the share of seed, within half and double.
   const share = Math.min(2, Math.max(0.5, seed / 20));
@@ -31,7 +32,7 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
           {...field('at')}
           trouble={mix === null ? 'Type a time, such as 14:00.' : null}
         />
-        <Field label="It stands at" {...field('room')} trouble={unless(celsius, NO_TEMPERATURE)} />
+        <Field label="It stands at" {...field('room')} trouble={unless(celsius, wants('celsius'))} />
         <Field
           label="Seed, % of the levain's flour"
           {...field('seed')}

@@ -8,9 +8,10 @@ import type { Verdict } from '@/core/learning/verdicts';
 import type { Rise, RisePhase } from '@/core/route/route';
 import { fermentationOf } from '@/core/route/windows';
 import { duration } from '@/core/units/format';
-import { showCelsius } from '@/core/units/reader';
+import { showCelsius, showLength } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
-import { NO_LENGTH, NO_TEMPERATURE, unless, useTyped } from './use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from './use-typed';
 import type { ToolPlace } from './chill-tool';
 import { EvidenceList } from './evidence-list';
 
@@ -54,9 +55,10 @@ export function ProofTool({
     phases.reduce((sum, { evidence }) => sum + evidence.length, 0);
   const best = [...products].sort((a, b) => batches(b) - batches(a))[0];
   const of = (id: string, otherwise: number) =>
-    String(places.find((place) => place.id === id)?.celsius ?? otherwise);
-  const { typed, setTyped, read, field, units } = useTyped({
-    ...{ product: String(best?.productId ?? ''), start: '18', mm: '40 mm', dose: '100' },
+    measure('celsius', places.find((place) => place.id === id)?.celsius ?? otherwise);
+  const { typed, set, read, field, units } = useTyped({
+    ...{ product: String(best?.productId ?? ''), dose: '100' },
+    ...{ start: measure('celsius', 18), mm: measure('mm', 40) },
     ...{ room: of('bakery', 22), cold: of('retarder', 4), proofer: of('proofer', 26) },
   });
   const product = products.find(({ productId }) => String(productId) === typed.product);
@@ -101,18 +103,18 @@ export function ProofTool({
           label="Product"
           value={typed.product}
           options={products.map(({ productId, name }) => ({ id: String(productId), name }))}
-          onChoose={(id) => setTyped({ ...typed, product: id })}
+          onChoose={(id) => set({ product: id })}
         />
         <div className="grid grid-cols-2 gap-3">
-          <Field label="Piece starts at" {...field('start')} trouble={unless(start, NO_TEMPERATURE)} />
+          <Field label="Piece starts at" {...field('start')} trouble={unless(start, wants('celsius'))} />
           <Field
             label="Its diameter"
             {...field('mm')}
-            trouble={mm >= 300 ? 'Less than 300 mm.' : unless(mm, NO_LENGTH)}
+            trouble={mm >= 300 ? `Less than ${showLength(300, units)}.` : unless(mm, wants('mm'))}
           />
-          <Field label="Room" {...field('room')} trouble={unless(at.room, NO_TEMPERATURE)} />
-          <Field label="Cold" {...field('cold')} trouble={unless(at.cold, NO_TEMPERATURE)} />
-          <Field label="Proofer" {...field('proofer')} trouble={unless(at.proofer, NO_TEMPERATURE)} />
+          <Field label="Room" {...field('room')} trouble={unless(at.room, wants('celsius'))} />
+          <Field label="Cold" {...field('cold')} trouble={unless(at.cold, wants('celsius'))} />
+          <Field label="Proofer" {...field('proofer')} trouble={unless(at.proofer, wants('celsius'))} />
           <Field
             label="Yeast, % of formula"
             {...field('dose')}

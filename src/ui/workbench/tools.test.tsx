@@ -50,7 +50,7 @@ describe('when to build a levain', () => {
   it('says what is missing, and that nothing ripens in the cold', async () => {
     const { user } = show(tool(), 0);
     await retype(user, 'It stands at', 'warm');
-    expect(screen.getByRole('alert').textContent).toContain('Type a temperature');
+    expect(screen.getByRole('alert').textContent).toContain('Enter a temperature');
     await retype(user, 'It stands at', '0');
     expect(screen.getByText('It does not ripen there.')).toBeTruthy();
     await retype(user, 'It stands at', '26');
@@ -63,7 +63,12 @@ describe('when to build a levain', () => {
 });
 
 describe('what an amount weighs', () => {
-  const sugar = { id: 1, name: 'Sugar', density: 0.85, also: ['caster sugar'] } as unknown as Ingredient;
+  const sugar = {
+    id: 'sugar',
+    name: 'Sugar',
+    density: 0.85,
+    also: ['caster sugar'],
+  } as unknown as Ingredient;
   const type = async (amount: string, of = 'sugar') => {
     const { user } = show(<AmountTool ingredients={[sugar]} />);
     for (const [label, text] of [

@@ -1,34 +1,68 @@
 'use client';
 
 import { useState } from 'react';
-import { parseMillimetres } from '@/core/units/length';
+import { readMeasure, showMeasure, type Measure, type MeasureKind } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
-import { parseCelsius } from '@/core/units/temperature';
-import { typedGrams } from '@/core/units/typed-grams';
 import { useUnits } from '../live/units';
 
-/** Typed texts by name, with a setter for each, and readers in this reader's units. NaN where a text is no such value. */
-export function useTyped<T extends Record<string, string>>(begin: T) {
+type Begin = Record<string, string | Measure>;
+type Entries<T extends Begin> = { [K in keyof T]: T[K] extends Measure ? Measure | string : string };
+
+/**
+ * Texts and measurements by name, with a setter for each, shown and read in this reader's units. A measurement that
+ * nobody has typed over is the number it began with, exactly, whatever units it is shown in. NaN where a text is no such
+ * value.
+ */
+export function useTyped<T extends Begin>(begin: T) {
   const [units] = useUnits();
-  const [typed, setTyped] = useState(begin);
-  const read = {
-    celsius: (name: keyof T) => parseCelsius(typed[name] ?? '', units.temperature) ?? NaN,
-    mm: (name: keyof T) => parseMillimetres(typed[name] ?? '', units.length === 'in' ? 'in' : 'mm') ?? NaN,
-    /** A length on the bench, cm; without a unit it is in the reader's. */
-    cm: (name: keyof T) => (parseMillimetres(typed[name] ?? '', units.length) ?? NaN) / 10,
-    number: (name: keyof T) => parseNumber((typed[name] ?? '').replace('%', '')) ?? NaN,
-    grams: (name: keyof T) => typedGrams(typed[name] ?? '', units) ?? NaN,
+  const [entries, setEntries] = useState(begin as Entries<T>);
+  const textOf = (name: keyof T): string => {
+    const entry: string | Measure = entries[name];
+    return typeof entry === 'string' ? entry : showMeasure(entry, units);
   };
+  const read = (kind: MeasureKind) => (name: keyof T) => {
+    const entry: string | Measure = entries[name];
+    return typeof entry === 'string' ? readMeasure(kind, entry, units) : entry.value;
+  };
+  const typed = Object.fromEntries(Object.keys(entries).map((name) => [name, textOf(name)])) as Record<
+    keyof T,
+    string
+  >;
   const field = (name: keyof T & string) => ({
-    value: typed[name] ?? '',
-    onType: (text: string) => setTyped((before) => ({ ...before, [name]: text })),
+    value: typed[name],
+    onType: (text: string) => setEntries((before) => ({ ...before, [name]: text })),
   });
-  return { typed, setTyped, read, field, units };
+  return {
+    typed,
+    field,
+    units,
+    set: (part: Partial<Entries<T>>) => setEntries((before) => ({ ...before, ...part })),
+    read: {
+      celsius: read('celsius'),
+      /** A difference of temperatures, °C. */
+      difference: read('difference'),
+      mm: read('mm'),
+      /** A length on the bench, cm. */
+      cm: read('cm'),
+      grams: read('grams'),
+      number: (name: keyof T) => parseNumber(typed[name].replace('%', '')) ?? NaN,
+    },
+  };
 }
 
-export const NO_TEMPERATURE = 'Type a temperature, such as 24 or 75 F.';
-export const NO_LENGTH = 'Type a thickness, such as 25 mm or 1 in.';
-export const NO_SIZE = 'Type a length, such as 42.5 cm or 9 1/2 in.';
-export const NO_WEIGHT = 'Type a weight, such as 4.9 kg or 12 oz.';
 /** The sentence where a value was not read. */
 export const unless = (value: number, sentence: string) => (Number.isNaN(value) ? sentence : null);
+
+const EXAMPLES: Record<MeasureKind, { metric: string; other: string; what: string }> = {
+  celsius: { what: 'a temperature', metric: '24 °C', other: '75 °F' },
+  difference: { what: 'by how many degrees', metric: '6 °C', other: '11 °F' },
+  mm: { what: 'a thickness', metric: '25 mm', other: '1 in' },
+  cm: { what: 'a length', metric: '42.5 cm', other: '9 1/2 in' },
+  grams: { what: 'a weight', metric: '4.9 kg', other: '12 oz' },
+};
+
+/** What a field of this kind takes, in a sentence. */
+export function wants(kind: MeasureKind): string {
+  const { what, metric, other } = EXAMPLES[kind];
+  return `Enter ${what}, such as ${metric} or ${other}.`;
+}

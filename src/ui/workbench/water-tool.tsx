@@ -5,12 +5,14 @@ import { analyse } from '@/core/formula/analysis';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { scale } from '@/core/formula/scale';
-import { mixingOf, type BowlTemperatures } from '@/core/heat/mixing';
+import { doughAsItComes, mixingOf, type BowlTemperatures } from '@/core/heat/mixing';
 import type { Learnt } from '@/core/learning/readings';
+import { showDifference, type ReaderUnits } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
-import { WaterWords } from '../sheet/water-words';
+import { WaterWords, WithoutLiquid } from '../sheet/water-words';
 import { EvidenceList } from './evidence-list';
-import { NO_TEMPERATURE, NO_WEIGHT, unless, useTyped } from './use-typed';
+import { measure } from '@/core/units/measure';
+import { unless, useTyped, wants } from './use-typed';
 
 /** What is learnt of mixing one formula, and from which mixes. */
 export interface LearntMixing {
@@ -42,16 +44,15 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
   const learntOf = (id: number) => learnt.find(({ formulaId }) => formulaId === id);
   const readings = ({ id }: NamedFormula) => learntOf(id)?.rise.readings ?? 0;
   const begin = [...doughs].sort((a, b) => readings(b) - readings(a))[0];
-  const show = (celsius: number) => String(Math.round(celsius * 10) / 10);
-  const { typed, setTyped, read, field, units } = useTyped({
+  const { typed, set, read, field, units } = useTyped({
     formula: String(begin?.id ?? ''),
-    flourWeight: '10 kg',
-    target: show(begin?.formula.doughCelsius ?? 24),
-    flour: show(temperatures.flour),
-    room: show(temperatures.room),
-    tap: show(temperatures.tap),
-    preferment: show(temperatures.preferment),
-    rise: show(learntOf(begin?.id ?? 0)?.rise.mean ?? 6),
+    flourWeight: measure('grams', 10_000),
+    target: measure('celsius', begin?.formula.doughCelsius ?? 24),
+    flour: measure('celsius', temperatures.flour),
+    room: measure('celsius', temperatures.room),
+    tap: measure('celsius', temperatures.tap),
+    preferment: measure('celsius', temperatures.preferment),
+    rise: measure('difference', learntOf(begin?.id ?? 0)?.rise.mean ?? 6),
   });
   const chosen = doughs.find(({ id }) => String(id) === typed.formula);
   const grams = read.grams('flourWeight');
@@ -59,24 +60,19 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
     ...{ flour: read.celsius('flour'), room: read.celsius('room'), tap: read.celsius('tap') },
     preferment: read.celsius('preferment'),
   };
-  const [target, warms] = [read.celsius('target'), read.number('rise')];
+  const [target, warms] = [read.celsius('target'), read.difference('rise')];
   const ready = chosen && grams > 0 && ![...Object.values(values), target, warms].some(Number.isNaN);
-  const mixing = ready
-    ? mixingOf(
-        scale(chosen.formula, book, { by: 'flour', grams }),
-        book,
-        { ...temperatures, ...values },
-        target,
-        warms,
-      )
-    : null;
+  const bowl = ready ? scale(chosen.formula, book, { by: 'flour', grams }) : null;
+  const at = { ...temperatures, ...values };
+  const mixing = bowl && mixingOf(bowl, book, at, target, warms);
+  const dry = bowl && !mixing ? doughAsItComes(bowl, book, at, warms) : null;
   const known = chosen && learntOf(chosen.id);
   const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
     <Field
       label={label}
       {...field(name)}
       inputMode="text"
-      trouble={unless(read.celsius(name), NO_TEMPERATURE)}
+      trouble={unless(read.celsius(name), wants('celsius'))}
     />
   );
   return (
@@ -88,57 +84,61 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
           options={doughs.map(({ id, name }) => ({ id: String(id), name }))}
           onChoose={(id) => {
             const celsius = doughs.find((one) => String(one.id) === id)?.formula.doughCelsius;
-            setTyped({
-              ...typed,
+            set({
               formula: id,
-              ...(celsius ? { target: show(celsius) } : {}),
-              rise: show(learntOf(Number(id))?.rise.mean ?? 6),
+              ...(celsius ? { target: measure('celsius', celsius) } : {}),
+              rise: measure('difference', learntOf(Number(id))?.rise.mean ?? 6),
             });
           }}
         />
-        <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, NO_WEIGHT)} />
+        <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, wants('grams'))} />
         <div className="grid grid-cols-2 gap-3">
           {degrees('target', 'Dough wanted')}
           {degrees('flour', 'Flour')}
           {degrees('room', 'Room')}
           {degrees('tap', 'Tap water')}
           {degrees('preferment', 'Levain or sponge')}
-          <Field
-            label="Rise by mixing, °C"
-            {...field('rise')}
-            trouble={unless(warms, 'Type by how many °C mixing warms it.')}
-          />
+          <Field label="Rise by mixing" {...field('rise')} trouble={unless(warms, wants('difference'))} />
         </div>
       </div>
       <div>
         {mixing ? (
           <WaterWords mixing={mixing} factor={known?.factor.mean ?? 18} units={units} />
+        ) : dry !== null ? (
+          <WithoutLiquid dough={dry} target={target} units={units} />
         ) : (
-          <p className="text-lg text-quiet">
-            {ready ? 'This dough has no liquid to set the temperature with.' : 'Fill in what is missing.'}
-          </p>
+          <p className="text-lg text-quiet">Fill in what is missing.</p>
         )}
-        {known && <MixingLearnt known={known} zone={zone} />}
+        {known && <MixingLearnt known={known} zone={zone} units={units} />}
       </div>
     </div>
   );
 }
 
 /** The rise that the house has learnt, and the mixes behind it; each can be left out. */
-function MixingLearnt({ known: { rise, factor }, zone }: { known: LearntMixing; zone: string }) {
+function MixingLearnt({
+  known: { rise, factor },
+  zone,
+  units,
+}: {
+  known: LearntMixing;
+  zone: string;
+  units: ReaderUnits;
+}) {
+  const degrees = (celsius: number) => showDifference(celsius, units);
   const counting = rise.evidence.filter(({ declined }) => !declined);
   const far = new Set(rise.questioned.map((i) => counting[i]?.id));
   return (
     <section aria-label="Learnt of mixing" className="mt-5 border-t border-hairline pt-3">
       <h3 className="text-lg">
         {rise.readings === 0
-          ? `Mixing is taken to warm it by ${rise.mean.toFixed(1)} °C: the house’s guess, no mix of it was measured yet.`
-          : `Mixing warms it by ${rise.mean.toFixed(1)} °C, give or take ${rise.spread.toFixed(1)}, from ${rise.readings} measured mixes; friction factor ${factor.mean.toFixed(1)}, give or take ${factor.spread.toFixed(1)}.`}
+          ? `Mixing is taken to warm it by ${degrees(rise.mean)}: the house’s guess, no mix of it was measured yet.`
+          : `Mixing warms it by ${degrees(rise.mean)}, give or take ${degrees(rise.spread)}, from ${rise.readings} measured mixes; friction factor ${degrees(factor.mean)}, give or take ${degrees(factor.spread)}.`}
       </h3>
       <EvidenceList
         evidence={rise.evidence.map((one) => ({
           ...one,
-          words: `${one.value.toFixed(1)} °C`,
+          words: degrees(one.value),
           questioned: far.has(one.id),
         }))}
         zone={zone}
