@@ -59,12 +59,12 @@ export function shortBy(dough: Size, needed: Size): Size {
   return [Math.max(0, needed[0] - dough[0]), Math.max(0, needed[1] - dough[1])];
 }
 
-/** A block that was made, against the dough that is to enclose it. */
+/** A block that was made, against the dough that is to enclose it, the better of the two ways round. */
 export interface Fit {
   needed: Size;
   short: Size;
   fits: boolean;
-  /** It fits when the dough is turned by a quarter, and only then. */
+  /** The dough lies better when it is turned by a quarter: sizes are those of the turned dough. */
   turned: boolean;
   /** Roll the dough to this, which makes it so thick, mm. */
   rollTo: { size: Size; mm: number };
@@ -72,12 +72,16 @@ export interface Fit {
   trimTo: { size: Size; grams: number };
 }
 
-/** A hair's breadth is no reason to roll again, cm. */
-const HAIR = 0.005;
+/** A dough is measured to half a centimetre, and less than half of that is no reason to roll again, cm. */
+const CLOSE = 0.25;
+/** Turning is worth its trouble where it spares so much of the rolling, as a share of the area. */
+const WORTH_TURNING = 0.01;
+
+const area = ([length, width]: Size) => length * width;
 
 /**
- * Does the block that was made fit the dough? Lengths in cm, thicknesses in mm, the butter's density in g/cm³. Dough that
- * is rolled larger grows thinner: its volume stays.
+ * Does the block that was made fit the dough, as it lies or turned by a quarter? Lengths in cm, thicknesses in mm, the
+ * butter's density in g/cm³. Dough that is rolled larger grows thinner: its volume stays.
  */
 export function fitBlock(
   style: LockInStyle,
@@ -86,16 +90,18 @@ export function fitBlock(
   { seam, rim, density }: { seam: number; rim: number; density: number },
 ): Fit {
   const needed = neededDough(style, butter.size, seam, rim);
-  const short = shortBy(dough.size, needed);
-  const fits = short[0] < HAIR && short[1] < HAIR;
-  const [quarter] = [shortBy([dough.size[1], dough.size[0]], needed)];
-  const turned = !fits && quarter[0] < HAIR && quarter[1] < HAIR;
-  const size: Size = [Math.max(dough.size[0], needed[0]), Math.max(dough.size[1], needed[1])];
-  const room = largestButter(style, dough.size, seam, rim);
+  const rolled = ([length, width]: Size): Size => [Math.max(length, needed[0]), Math.max(width, needed[1])];
+  const quarter: Size = [dough.size[1], dough.size[0]];
+  const fitsSo = (size: Size) => shortBy(size, needed).every((cm) => cm < CLOSE);
+  const turned =
+    !fitsSo(dough.size) &&
+    (fitsSo(quarter) || area(rolled(quarter)) < area(rolled(dough.size)) * (1 - WORTH_TURNING));
+  const own = turned ? quarter : dough.size;
+  const size = rolled(own);
+  const room = largestButter(style, own, seam, rim);
   const trimmed: Size = [Math.min(butter.size[0], room[0]), Math.min(butter.size[1], room[1])];
-  const area = ([length, width]: Size) => length * width;
   return {
-    ...{ needed, short, fits, turned },
+    ...{ needed, short: shortBy(own, needed), fits: fitsSo(own), turned },
     rollTo: { size, mm: (dough.mm * area(dough.size)) / area(size) },
     trimTo: {
       size: trimmed,

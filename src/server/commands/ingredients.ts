@@ -22,7 +22,10 @@ const schema = Joi.object<Ingredient>({
     .max(80)
     .required()
     .messages({ '*': 'An ingredient has a name of 2 to 80 characters.' }),
-  also: Joi.array().items(Joi.string().trim().max(60)).max(12).required(),
+  also: Joi.array().items(Joi.string().trim().max(60)).max(60).required().messages({
+    'array.max': 'An ingredient has at most 60 other names.',
+    '*': 'Another name has at most 60 characters.',
+  }),
   kind: Joi.string()
     .valid(...INGREDIENT_KINDS)
     .required()

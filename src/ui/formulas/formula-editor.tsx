@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { advise, type FormulaRanges } from '@/core/formula/advice';
 import { analyse, hasLeaven } from '@/core/formula/analysis';
@@ -12,6 +12,7 @@ import { KITCHENS, type Kitchen } from '@/core/units/measures';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { MeasureField } from '../kit/measure-field';
+import { useInBrowser } from '../kit/use-in-browser';
 import { send } from '../live/command';
 import { go } from '../live/go';
 import { useUnits } from '../live/units';
@@ -20,6 +21,7 @@ import { addStage, NEW_DRAFT } from './rows';
 import { ScalePanel } from './scale-panel';
 import { cellId, StageTable } from './stage-table';
 import { Totals } from './totals';
+import { keepUnsaved, readUnsaved, type Unsaved } from './unsaved';
 
 interface Props {
   /** What is edited; null for a new formula. */
@@ -31,8 +33,22 @@ interface Props {
   mayChange: boolean;
 }
 
-/** A formula as a baker writes it, with what it comes to beside it. */
-export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGrams, mayChange }: Props) {
+/** A formula as a baker writes it, with what it comes to beside it. What was typed and not saved is there on return. */
+export function FormulaEditor(props: Props) {
+  const inBrowser = useInBrowser();
+  const unsaved = inBrowser && props.mayChange ? readUnsaved(props.version?.formulaId ?? null) : null;
+  return <Editor key={String(inBrowser)} {...props} unsaved={unsaved} />;
+}
+
+function Editor({
+  version,
+  ingredients,
+  formulas,
+  ranges,
+  bowlGrams,
+  mayChange,
+  unsaved,
+}: Props & { unsaved: Unsaved | null }) {
   const [units, setUnits] = useUnits();
   const book = useMemo(
     // A formula is no ingredient of itself.
@@ -43,9 +59,11 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
       ),
     [ingredients, formulas, version],
   );
-  const [draft, setDraft] = useState<Draft>(() => (version ? draftOf(version.formula, book) : NEW_DRAFT));
-  const [name, setName] = useState(version?.name ?? '');
-  const [note, setNote] = useState('');
+  const saved = useMemo(() => (version ? draftOf(version.formula, book) : NEW_DRAFT), [version, book]);
+  const [draft, setDraft] = useState<Draft>(unsaved?.draft ?? saved);
+  const [name, setName] = useState(unsaved?.name ?? version?.name ?? '');
+  const [note, setNote] = useState(unsaved?.note ?? '');
+  const [restored, setRestored] = useState(unsaved !== null);
   const [client, setClient] = useState(() => crypto.randomUUID());
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
   const [kept, setKept] = useState<string | null>(null);
@@ -54,7 +72,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
   const form = useRef<HTMLDivElement>(null);
 
   // A formula is read in the cups that it was typed in, whoever reads it.
-  const [own, setOwn] = useState(version?.formula.kitchen ?? null);
+  const [own, setOwn] = useState<Kitchen | null>(unsaved?.kitchen ?? version?.formula.kitchen ?? null);
   const kitchen = own ?? units.kitchen;
   const read = useMemo(() => readDraft(draft, { book, kitchen }), [draft, book, kitchen]);
   const analysis = useMemo(() => analyse(read.formula, book), [read, book]);
@@ -75,6 +93,19 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
       setKept(null);
     });
   };
+  const formulaId = version?.formulaId ?? null;
+  const changed = draft !== saved || name !== (version?.name ?? '') || note !== '';
+  useEffect(() => {
+    if (changed) keepUnsaved(formulaId, { name, note, draft, kitchen: own });
+  }, [changed, formulaId, name, note, draft, own]);
+  const discard = () => {
+    keepUnsaved(formulaId, null);
+    setDraft(saved);
+    setName(version?.name ?? '');
+    setNote('');
+    setOwn(version?.formula.kitchen ?? null);
+    setRestored(false);
+  };
   const moveTo = (cell: string) => {
     const input = form.current?.querySelector<HTMLInputElement>(`#${cell}`);
     input?.focus();
@@ -93,6 +124,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
       return;
     }
     setTrouble(null);
+    keepUnsaved(formulaId, null);
     setClient(crypto.randomUUID());
     const made = answer.result as { formulaId: number; version: number };
     setKept(`Version ${made.version} is kept.`);
@@ -113,6 +145,12 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
     >
       <section aria-label="Formula" className="min-w-0 overflow-x-auto bg-flour p-5">
         <h1 className="sr-only">{version ? version.name : 'New formula'}</h1>
+        {restored && (
+          <p role="status" className="mb-3 flex items-center gap-4 border-l-4 border-butter pl-3 text-lg">
+            Your unsaved changes are here again.
+            <Button onClick={discard}>Discard them</Button>
+          </p>
+        )}
         <div className="mb-4 grid min-w-[44rem] grid-cols-[2fr_1fr_1fr_1.6fr] gap-3">
           <Field
             label="Name"
@@ -159,7 +197,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
           {draft.stages.map((_, stage) => (
             <StageTable
               key={stage}
-              {...{ draft, read, stage, units, mayChange }}
+              {...{ draft, read, stage, book, units, mayChange }}
               onChange={change}
               onMove={moveTo}
             />

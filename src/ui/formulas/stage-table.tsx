@@ -3,6 +3,7 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import type { ClipboardEvent, KeyboardEvent } from 'react';
 import type { Draft, ReadDraft, Remark } from '@/core/formula/draft';
+import type { IngredientBook } from '@/core/formula/ingredient';
 import { showMass, type ReaderUnits } from '@/core/units/reader';
 import {
   addRowAfter,
@@ -14,6 +15,7 @@ import {
   pastedRows,
   stageAsked,
 } from './rows';
+import { UnknownName } from './unknown-name';
 
 const CELL =
   'min-h-9 w-full rounded border border-transparent bg-ground px-2 text-[17px] hover:border-edge focus:border-edge';
@@ -26,6 +28,7 @@ interface Props {
   draft: Draft;
   read: ReadDraft;
   stage: number;
+  book: IngredientBook;
   units: ReaderUnits;
   mayChange: boolean;
   onChange: (draft: Draft) => void;
@@ -36,7 +39,7 @@ interface Props {
 export const cellId = (stage: number, row: number, field: FieldName) => `cell-${stage}-${row}-${field}`;
 
 /** One stage of a formula: ingredients in the order of adding, percent and weight live beside what is typed. */
-export function StageTable({ draft, read, stage, units, mayChange, onChange, onMove }: Props) {
+export function StageTable({ draft, read, stage, book, units, mayChange, onChange, onMove }: Props) {
   const { kind, rows } = draft.stages[stage] ?? { kind: 'dough' as const, rows: [] };
   const sums = (read.rows[stage] ?? []).reduce(
     (sum, row) => ({ percent: sum.percent + (row?.percent ?? 0), grams: sum.grams + (row?.grams ?? 0) }),
@@ -132,7 +135,19 @@ export function StageTable({ draft, read, stage, units, mayChange, onChange, onM
             );
             return (
               <tr key={i} className="border-b border-hairline align-top">
-                <td className="py-0.5 pr-2">{input('name', 'Ingredient')}</td>
+                <td className="py-0.5 pr-2">
+                  {input('name', 'Ingredient')}
+                  {mayChange &&
+                    row.name.trim() !== '' &&
+                    row.amount.trim() !== '' &&
+                    faults.some(({ field }) => field === 'name') && (
+                      <UnknownName
+                        name={row.name.trim()}
+                        book={book}
+                        onUse={(name) => onChange(changeRow(draft, stage, i, { name }))}
+                      />
+                    )}
+                </td>
                 <td className="py-0.5 pr-2">{input('amount', 'How much')}</td>
                 <td className="py-2 pr-3 text-right text-[17px]">
                   {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}

@@ -1,8 +1,7 @@
 'use client';
 
-import { useSyncExternalStore, type ComponentType } from 'react';
-
-const never = () => () => undefined;
+import type { ComponentType } from 'react';
+import { useInBrowser } from './use-in-browser';
 
 /**
  * A view that is drawn where its size is known, and nowhere else: the house's computer, which has all other tablets to answer,
@@ -10,11 +9,7 @@ const never = () => () => undefined;
  */
 export function drawnInBrowser<Props extends object>(View: ComponentType<Props>) {
   return function Drawn(props: Props) {
-    const inBrowser = useSyncExternalStore(
-      never,
-      () => true,
-      () => false,
-    );
+    const inBrowser = useInBrowser();
     return inBrowser ? (
       <View {...props} />
     ) : (

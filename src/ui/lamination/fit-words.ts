@@ -1,18 +1,19 @@
 import type { Fit } from '@/core/lamination/lock-in';
 import { rulerLength, rulerMark } from '@/core/units/length';
-import { showMass, type ReaderUnits } from '@/core/units/reader';
+import { showLength, showMass, type ReaderUnits } from '@/core/units/reader';
+
+/** Less than this nobody sees on a ruler, cm. */
+const SEEN = 0.1;
 
 /** Whether a butter block fits its dough, by how much not, and what to do: sentences for the bench. */
 export function fitWords(fit: Fit, units: Pick<ReaderUnits, 'length' | 'mass'>): string[] {
   const size = ([a, b]: readonly [number, number]) =>
     `${rulerMark(a, units.length)} × ${rulerLength(b, units.length)}`;
-  if (fit.fits) return ['It fits.'];
-  if (fit.turned) return ['It fits when the dough is turned by a quarter.'];
+  if (fit.fits) return [fit.turned ? 'It fits with the dough turned by a quarter.' : 'It fits.'];
   const short = [
-    fit.short[0] >= 0.005 ? `${rulerLength(fit.short[0], units.length)} in length` : '',
-    fit.short[1] >= 0.005 ? `${rulerLength(fit.short[1], units.length)} in width` : '',
+    fit.short[0] >= SEEN ? `${rulerLength(fit.short[0], units.length)} too short` : '',
+    fit.short[1] >= SEEN ? `${rulerLength(fit.short[1], units.length)} too narrow` : '',
   ].filter(Boolean);
-  const mm = Math.round(fit.rollTo.mm * 10) / 10;
   const trim =
     fit.trimTo.size[0] > 0 && fit.trimTo.size[1] > 0
       ? [
@@ -20,8 +21,8 @@ export function fitWords(fit: Fit, units: Pick<ReaderUnits, 'length' | 'mass'>):
         ]
       : [];
   return [
-    `It does not fit: the dough is ${short.join(' and ')} too small.`,
-    `Roll the dough to ${size(fit.rollTo.size)}; it will be ${mm} mm thick.`,
+    `The dough is ${short.join(' and ')}.`,
+    `${fit.turned ? 'Turn it by a quarter and roll' : 'Roll'} it to ${size(fit.rollTo.size)}; it will be ${showLength(fit.rollTo.mm, units)} thick.`,
     ...trim,
   ];
 }

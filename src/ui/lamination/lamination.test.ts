@@ -70,15 +70,39 @@ describe('a block that was made', () => {
   it('fits, or is told by how much not, with both remedies', () => {
     expect(fitWords(fit([32, 32]), METRIC)).toEqual(['It fits.']);
     const [short, roll, trim] = fitWords(fit([30, 32]), METRIC);
-    expect(short).toBe('It does not fit: the dough is 1.9 cm in length too small.');
-    expect(roll).toBe('Roll the dough to 31.9 × 32 cm; it will be 11.3 mm thick.');
+    expect(short).toBe('The dough is 1.9 cm too short.');
+    expect(roll).toBe('Roll it to 31.9 × 32 cm; it will be 11.3 mm thick.');
     expect(trim).toMatch(/^Or trim the butter to 20.2 × 21.5 cm: 27.5 g off, laid on thin spots\.$/);
   });
 
   it('is told in inches to those who read them', () => {
-    expect(fitWords(fit([30, 30]), INCHES)[0]).toBe(
-      'It does not fit: the dough is 3/4 in in length and 3/4 in in width too small.',
-    );
+    expect(fitWords(fit([30, 30]), INCHES)[0]).toBe('The dough is 3/4 in too short and 3/4 in too narrow.');
+  });
+
+  it('fits the dough that it was told to roll, as that is measured', () => {
+    const { rollTo } = fit([30, 30]);
+    const half = (cm: number) => Math.round(cm * 2) / 2;
+    expect(fitWords(fit([half(rollTo.size[0]), half(rollTo.size[1])]), METRIC)).toEqual(['It fits.']);
+  });
+
+  it('is tried both ways round', () => {
+    const lying = (dough: [number, number]) =>
+      fitWords(
+        fitBlock(
+          'half-lock',
+          { size: [24, 18], mm: 10 },
+          { size: dough, mm: 10 },
+          { seam: 0, rim: 1, density: 0.95 },
+        ),
+        METRIC,
+      );
+    expect(lying([20, 52])).toEqual(['It fits with the dough turned by a quarter.']);
+    expect(lying([20, 46]).slice(0, 2)).toEqual([
+      ...[
+        'The dough is 4 cm too short.',
+        'Turn it by a quarter and roll it to 50 × 20 cm; it will be 9.2 mm thick.',
+      ],
+    ]);
   });
 
   it('is not trimmed to nothing', () => {

@@ -183,6 +183,20 @@ describe('what is recorded', () => {
     expect(await waitingEvents()).toEqual([]);
   });
 
+  it('and waits for a PIN goes before what the same person records after it', async () => {
+    answers = () => null;
+    const [start, finish] = [tap(), tap()];
+    await keep(start);
+    answers = () => 200;
+    beginSession(jonas, 9, jonas);
+    await keep(finish);
+    expect(ids()).toEqual([]);
+    expect((await unconfirmedOf(jonas.id)).map((one) => idOf(one))).toEqual([start.id]);
+    await confirm(jonas.id, 9, []);
+    await flush();
+    expect(ids()).toEqual([start.id, finish.id]);
+  });
+
   it('and is not theirs, by the word of whose PIN it is, is not sent but listed', async () => {
     beginSession(jonas, 7, ida);
     const [hers, not] = [tap(ida.id), tap(ida.id)];

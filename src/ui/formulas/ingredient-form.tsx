@@ -1,0 +1,161 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import {
+  ALLERGENS,
+  INGREDIENT_KINDS,
+  type Allergen,
+  type Ingredient,
+  type IngredientKind,
+} from '@/core/formula/ingredient';
+import { parseNumber } from '@/core/units/number';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import { send } from '../live/command';
+
+/** An ingredient of which nothing is known yet. */
+export const BLANK: Ingredient = {
+  ...{ id: '', name: '', also: [], kind: 'other', density: null, heat: 2, allergens: [] },
+  ...{ water: 0, fat: 0, sugar: 0, salt: 0, flour: 0, yeast: 0 },
+};
+const SHARES = ['water', 'fat', 'sugar', 'salt', 'flour'] as const;
+
+/** What the house knows of an ingredient, to be changed; a new one has an empty id. */
+export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient; onDone: () => void }) {
+  const router = useRouter();
+  const [facts, setFacts] = useState(ingredient);
+  const text = (value: number | null | undefined) =>
+    value === null || value === undefined ? '' : String(value);
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({
+    also: ingredient.also.join(', '),
+    density: text(ingredient.density),
+    heat: text(ingredient.heat),
+    protein: text(ingredient.protein),
+    ...Object.fromEntries(SHARES.map((share) => [share, text(Number((ingredient[share] * 100).toFixed(2)))])),
+  }));
+  const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
+  const at = (field: string) => (trouble?.field === field ? trouble.message : null);
+  const number = (field: string) => {
+    const value = (typed[field] ?? '').replace('%', '').trim();
+    // What is no number goes to the house as it was typed, which says so.
+    return value === '' ? null : (parseNumber(value) ?? value);
+  };
+  const done = async (command: string, input: unknown) => {
+    const answer = await send(command, input);
+    if (!answer.ok) {
+      setTrouble(answer);
+      return;
+    }
+    router.refresh();
+    onDone();
+  };
+  const save = () => {
+    const share = (field: string) => {
+      const value = number(field);
+      return typeof value === 'number' ? value / 100 : (value ?? 0);
+    };
+    const protein = number('protein');
+    return done('save-ingredient', {
+      ...facts,
+      also: (typed.also ?? '')
+        .split(',')
+        .map((one) => one.trim())
+        .filter(Boolean),
+      ...{ density: number('density'), heat: number('heat'), protein: protein ?? undefined },
+      ...Object.fromEntries(SHARES.map((name) => [name, share(name)])),
+    });
+  };
+  const field = (name: string, label: string) => (
+    <Field
+      label={label}
+      value={typed[name] ?? ''}
+      inputMode="decimal"
+      onType={(value) => setTyped({ ...typed, [name]: value })}
+      trouble={at(name)}
+    />
+  );
+  const toggle = (allergen: Allergen) =>
+    setFacts({
+      ...facts,
+      allergens: ALLERGENS.filter((one) => (one === allergen) !== facts.allergens.includes(one)),
+    });
+  return (
+    <form
+      className="grid gap-4"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Field
+          label="Name"
+          autoFocus
+          value={facts.name}
+          onType={(name) => setFacts({ ...facts, name })}
+          trouble={at('name')}
+        />
+        <Choice
+          label="Kind"
+          value={facts.kind}
+          options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: kind }))}
+          onChoose={(kind) => setFacts({ ...facts, kind: kind as IngredientKind })}
+        />
+        <Field
+          label="Also called"
+          value={typed.also ?? ''}
+          onType={(also) => setTyped({ ...typed, also })}
+          hint="with commas between"
+        />
+        <Field
+          label="Known of it"
+          value={facts.note ?? ''}
+          onType={(note) => setFacts({ ...facts, note })}
+          trouble={at('note')}
+        />
+      </div>
+      <div className="grid grid-cols-3 gap-3 sm:grid-cols-5">
+        {SHARES.map((share) => (
+          <div key={share}>{field(share, `${share[0]?.toUpperCase() ?? ''}${share.slice(1)}, %`)}</div>
+        ))}
+        {field('density', 'Density, g/ml')}
+        {field('heat', 'Heat, kJ/kg·K')}
+        {field('protein', 'Protein, %')}
+      </div>
+      <fieldset>
+        <legend className="mb-1 text-[15px]">Contains</legend>
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
+          {ALLERGENS.map((allergen) => (
+            <label key={allergen} className="flex min-h-8 items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={facts.allergens.includes(allergen)}
+                onChange={() => toggle(allergen)}
+              />{' '}
+              {allergen}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      {trouble &&
+        (trouble.field === null ||
+          !['name', 'note', 'density', 'heat', 'protein', ...SHARES].includes(trouble.field)) && (
+          <p role="alert" className="text-warn">
+            {trouble.message}
+          </p>
+        )}
+      <div className="flex justify-between gap-3">
+        {ingredient.id ? (
+          <Button onClick={() => void done('remove-ingredient', { id: ingredient.id })}>Take it out</Button>
+        ) : (
+          <span />
+        )}
+        <Button type="submit" look="act" className="min-h-10">
+          Keep
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,31 @@
+'use client';
+
+import type { Draft } from '@/core/formula/draft';
+import type { Kitchen } from '@/core/units/measures';
+
+/** A formula as it stood in the editor when somebody left the page. */
+export interface Unsaved {
+  name: string;
+  note: string;
+  draft: Draft;
+  kitchen: Kitchen | null;
+}
+
+const keyOf = (formulaId: number | null) => `hefeteig-formula-${formulaId ?? 'new'}`;
+
+/** What was typed of a formula on this device and never saved; null where there is nothing of that kind. */
+export function readUnsaved(formulaId: number | null): Unsaved | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(keyOf(formulaId)) ?? 'null') as Partial<Unsaved> | null;
+    return kept && Array.isArray(kept.draft?.stages) ? (kept as Unsaved) : null;
+  } catch {
+    // A browser that keeps nothing, or something else under this name, offers nothing.
+    return null;
+  }
+}
+
+/** Keeps what is typed on this device; null forgets it. */
+export function keepUnsaved(formulaId: number | null, unsaved: Unsaved | null): void {
+  if (unsaved) localStorage.setItem(keyOf(formulaId), JSON.stringify(unsaved));
+  else localStorage.removeItem(keyOf(formulaId));
+}
