@@ -203,7 +203,7 @@ test('the workbench says how long a piece chills, and what the freezer does to t
   await chill.getByRole('textbox', { name: 'Thickness' }).fill('1 in');
   await expect(chill.getByRole('status')).toContainText(/Core at 6 °C in/);
   await chill.getByRole('textbox', { name: 'Starts at' }).fill('cold');
-  await expect(chill.getByText('Type a temperature, such as 24 or 75 F.')).toBeVisible();
+  await expect(chill.getByText('Enter a temperature, such as 24 °C or 75 °F.')).toBeVisible();
   await chill.getByRole('textbox', { name: 'Starts at' }).fill('12');
   await expectAccessible(page);
 

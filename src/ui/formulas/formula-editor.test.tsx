@@ -37,7 +37,7 @@ describe('a formula that is being written', () => {
     await row(user, 1, 'bread flour', '1 lb 2 oz');
     cleanup();
     const again = show(editor());
-    expect(screen.getByText('Your unsaved changes are here again.')).toBeTruthy();
+    expect(await screen.findByText('Your unsaved changes are here again.')).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Night dough');
     expect((cell('How much', 1) as HTMLInputElement).value).toBe('1 lb 2 oz');
     await again.user.click(screen.getByRole('button', { name: 'Discard them' }));

@@ -12,7 +12,6 @@ import { KITCHENS, type Kitchen } from '@/core/units/measures';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { MeasureField } from '../kit/measure-field';
-import { useInBrowser } from '../kit/use-in-browser';
 import { send } from '../live/command';
 import { go } from '../live/go';
 import { useUnits } from '../live/units';
@@ -21,7 +20,7 @@ import { addStage, NEW_DRAFT } from './rows';
 import { ScalePanel } from './scale-panel';
 import { cellId, StageTable } from './stage-table';
 import { Totals } from './totals';
-import { keepUnsaved, readUnsaved, type Unsaved } from './unsaved';
+import { keepUnsaved, readUnsaved } from './unsaved';
 
 interface Props {
   /** What is edited; null for a new formula. */
@@ -34,21 +33,7 @@ interface Props {
 }
 
 /** A formula as a baker writes it, with what it comes to beside it. What was typed and not saved is there on return. */
-export function FormulaEditor(props: Props) {
-  const inBrowser = useInBrowser();
-  const unsaved = inBrowser && props.mayChange ? readUnsaved(props.version?.formulaId ?? null) : null;
-  return <Editor key={String(inBrowser)} {...props} unsaved={unsaved} />;
-}
-
-function Editor({
-  version,
-  ingredients,
-  formulas,
-  ranges,
-  bowlGrams,
-  mayChange,
-  unsaved,
-}: Props & { unsaved: Unsaved | null }) {
+export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGrams, mayChange }: Props) {
   const [units, setUnits] = useUnits();
   const book = useMemo(
     // A formula is no ingredient of itself.
@@ -60,10 +45,10 @@ function Editor({
     [ingredients, formulas, version],
   );
   const saved = useMemo(() => (version ? draftOf(version.formula, book) : NEW_DRAFT), [version, book]);
-  const [draft, setDraft] = useState<Draft>(unsaved?.draft ?? saved);
-  const [name, setName] = useState(unsaved?.name ?? version?.name ?? '');
-  const [note, setNote] = useState(unsaved?.note ?? '');
-  const [restored, setRestored] = useState(unsaved !== null);
+  const [draft, setDraft] = useState<Draft>(saved);
+  const [name, setName] = useState(version?.name ?? '');
+  const [note, setNote] = useState('');
+  const [restored, setRestored] = useState(false);
   const [client, setClient] = useState(() => crypto.randomUUID());
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
   const [kept, setKept] = useState<string | null>(null);
@@ -72,7 +57,7 @@ function Editor({
   const form = useRef<HTMLDivElement>(null);
 
   // A formula is read in the cups that it was typed in, whoever reads it.
-  const [own, setOwn] = useState<Kitchen | null>(unsaved?.kitchen ?? version?.formula.kitchen ?? null);
+  const [own, setOwn] = useState<Kitchen | null>(version?.formula.kitchen ?? null);
   const kitchen = own ?? units.kitchen;
   const read = useMemo(() => readDraft(draft, { book, kitchen }), [draft, book, kitchen]);
   const analysis = useMemo(() => analyse(read.formula, book), [read, book]);
@@ -98,6 +83,18 @@ function Editor({
   useEffect(() => {
     if (changed) keepUnsaved(formulaId, { name, note, draft, kitchen: own });
   }, [changed, formulaId, name, note, draft, own]);
+  useEffect(() => {
+    const unsaved = mayChange ? readUnsaved(formulaId) : null;
+    if (!unsaved) return;
+    // Once the page has come to life: the house's computer, which made it, has nothing unsaved.
+    queueMicrotask(() => {
+      setDraft(unsaved.draft);
+      setName(unsaved.name);
+      setNote(unsaved.note);
+      setOwn(unsaved.kitchen);
+      setRestored(true);
+    });
+  }, [mayChange, formulaId]);
   const discard = () => {
     keepUnsaved(formulaId, null);
     setDraft(saved);

@@ -1,7 +1,8 @@
 'use client';
 
-import type { ComponentType } from 'react';
-import { useInBrowser } from './use-in-browser';
+import { useSyncExternalStore, type ComponentType } from 'react';
+
+const never = () => () => undefined;
 
 /**
  * A view that is drawn where its size is known, and nowhere else: the house's computer, which has all other tablets to answer,
@@ -9,7 +10,11 @@ import { useInBrowser } from './use-in-browser';
  */
 export function drawnInBrowser<Props extends object>(View: ComponentType<Props>) {
   return function Drawn(props: Props) {
-    const inBrowser = useInBrowser();
+    const inBrowser = useSyncExternalStore(
+      never,
+      () => true,
+      () => false,
+    );
     return inBrowser ? (
       <View {...props} />
     ) : (
