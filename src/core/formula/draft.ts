@@ -90,7 +90,8 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
     if (row.name.trim() === '' && row.amount.trim() === '') continue;
     const ingredient = book.find(row.name) ?? null;
     if (!ingredient) faults.push({ ...place, field: 'name', message: unknownName(row.name, book) });
-    const refuse = (message: string) => faults.push({ ...place, field: 'amount', message });
+    // One question at a time: what a packet weighs is asked once it is known what is in it.
+    const refuse = (message: string) => ingredient && faults.push({ ...place, field: 'amount', message });
     if (!read.ok) {
       refuse(read.message);
       continue;

@@ -240,9 +240,9 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
           </div>
         )}
         <p className="mt-3 text-[15px] text-quiet">
-          Type <b>54</b> or <b>54 %</b> for baker’s per cent, or an amount: <b>540 g</b>, <b>1/2 cup</b>,{' '}
-          <b>2 L eggs</b>, <b>to taste</b>. <b>Enter</b> goes on; <b>levain:</b> and Enter begins a stage;{' '}
-          <b>Alt ↑ ↓</b> moves a line.
+          Enter <b>54 %</b> for baker’s percent, or an amount: <b>540 g</b>, <b>1 lb 2 oz</b>,{' '}
+          <b>2 to 2 1/2 cups</b>, <b>1 egg plus 1 yolk</b>, <b>to taste</b>. <b>Enter</b> goes on;{' '}
+          <b>levain:</b> and Enter begins a stage; <b>Alt ↑ ↓</b> moves a line.
         </p>
       </section>
       <aside aria-label="What it comes to" className="bg-ground p-5">

@@ -1,7 +1,7 @@
 'use client';
 
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import type { ClipboardEvent, KeyboardEvent } from 'react';
+import { Fragment, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Draft, ReadDraft, Remark } from '@/core/formula/draft';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import { showMass, type ReaderUnits } from '@/core/units/reader';
@@ -21,7 +21,7 @@ const CELL =
   'min-h-9 w-full rounded border border-transparent bg-ground px-2 text-[17px] hover:border-edge focus:border-edge';
 const FIELDS = ['name', 'amount', 'note'] as const;
 /** Ingredient, how much, per cent, weight, remark, order. */
-const WIDTHS = ['27%', '19%', '11%', '13%', '', '6.5rem'];
+const WIDTHS = ['26%', '27%', '10%', '12%', '', '6.5rem'];
 type FieldName = (typeof FIELDS)[number];
 
 interface Props {
@@ -85,7 +85,7 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
     event.preventDefault();
     onChange(insertRows(draft, stage, row, several));
   };
-  const told = (list: Remark[], row: number) => list.filter((one) => one.stage === stage && one.row === row);
+  const about = (list: Remark[], row: number) => list.filter((one) => one.stage === stage && one.row === row);
 
   return (
     <section aria-label={kind} className="mb-4">
@@ -114,10 +114,10 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
         <tbody>
           {rows.map((row, i) => {
             const live = read.rows[stage]?.[i] ?? null;
-            const faults = told(read.faults, i).filter(
+            const faults = about(read.faults, i).filter(
               ({ field }) => row.name !== '' || row.amount !== '' || field === 'flour',
             );
-            const remarks = told(read.remarks, i);
+            const remarks = about(read.remarks, i);
             const input = (field: FieldName, label: string) => (
               <input
                 id={cellId(stage, i, field)}
@@ -133,69 +133,71 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
                 onPaste={field === 'name' ? paste(i) : undefined}
               />
             );
+            const unknown =
+              mayChange &&
+              row.name.trim() !== '' &&
+              row.amount.trim() !== '' &&
+              faults.some(({ field }) => field === 'name');
+            const told = [...faults, ...remarks];
             return (
-              <tr key={i} className="border-b border-hairline align-top">
-                <td className="py-0.5 pr-2">
-                  {input('name', 'Ingredient')}
-                  {mayChange &&
-                    row.name.trim() !== '' &&
-                    row.amount.trim() !== '' &&
-                    faults.some(({ field }) => field === 'name') && (
-                      <UnknownName
-                        name={row.name.trim()}
-                        book={book}
-                        onUse={(name) => onChange(changeRow(draft, stage, i, { name }))}
-                      />
+              <Fragment key={i}>
+                <tr className={told.length > 0 ? 'align-top' : 'border-b border-hairline align-top'}>
+                  <td className="py-0.5 pr-2">{input('name', 'Ingredient')}</td>
+                  <td className="py-0.5 pr-2">{input('amount', 'How much')}</td>
+                  <td className="py-2 pr-3 text-right text-[17px]">
+                    {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
+                  </td>
+                  <td className="py-2 pr-3 text-right text-[17px]">
+                    {live ? showMass(live.grams, units) : ''}
+                    {live && live.upTo > live.grams && (
+                      <span className="block text-[15px] text-quiet">to {showMass(live.upTo, units)}</span>
                     )}
-                </td>
-                <td className="py-0.5 pr-2">{input('amount', 'How much')}</td>
-                <td className="py-2 pr-3 text-right text-[17px]">
-                  {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
-                </td>
-                <td className="py-2 pr-3 text-right text-[17px]">
-                  {live ? showMass(live.grams, units) : ''}
-                  {live && live.upTo > live.grams && (
-                    <span className="block text-[15px] text-quiet">to {showMass(live.upTo, units)}</span>
-                  )}
-                </td>
-                <td className="py-0.5 pr-2">
-                  {input('note', 'Remark')}
-                  {[...faults, ...remarks].map(({ message }) => (
-                    <p
-                      key={message}
-                      className={
-                        faults.length > 0 ? 'px-2 text-[15px] text-warn' : 'px-2 text-[15px] text-quiet'
-                      }
-                    >
-                      {message}
-                    </p>
-                  ))}
-                </td>
-                <td className="py-0.5">
-                  {mayChange && (
-                    <span className="flex justify-end">
-                      <RowButton
-                        label={`Line ${i + 1} of ${kind} earlier`}
-                        onClick={() => onChange(moveRow(draft, stage, i, -1))}
-                      >
-                        <ArrowUp aria-hidden size={16} />
-                      </RowButton>
-                      <RowButton
-                        label={`Line ${i + 1} of ${kind} later`}
-                        onClick={() => onChange(moveRow(draft, stage, i, 1))}
-                      >
-                        <ArrowDown aria-hidden size={16} />
-                      </RowButton>
-                      <RowButton
-                        label={`Leave out line ${i + 1} of ${kind}`}
-                        onClick={() => onChange(dropRow(draft, stage, i))}
-                      >
-                        <Trash2 aria-hidden size={16} />
-                      </RowButton>
-                    </span>
-                  )}
-                </td>
-              </tr>
+                  </td>
+                  <td className="py-0.5 pr-2">{input('note', 'Remark')}</td>
+                  <td className="py-0.5">
+                    {mayChange && (
+                      <span className="flex justify-end">
+                        <RowButton
+                          label={`Line ${i + 1} of ${kind} earlier`}
+                          onClick={() => onChange(moveRow(draft, stage, i, -1))}
+                        >
+                          <ArrowUp aria-hidden size={16} />
+                        </RowButton>
+                        <RowButton
+                          label={`Line ${i + 1} of ${kind} later`}
+                          onClick={() => onChange(moveRow(draft, stage, i, 1))}
+                        >
+                          <ArrowDown aria-hidden size={16} />
+                        </RowButton>
+                        <RowButton
+                          label={`Leave out line ${i + 1} of ${kind}`}
+                          onClick={() => onChange(dropRow(draft, stage, i))}
+                        >
+                          <Trash2 aria-hidden size={16} />
+                        </RowButton>
+                      </span>
+                    )}
+                  </td>
+                </tr>
+                {told.length > 0 && (
+                  <tr className="border-b border-hairline">
+                    <td colSpan={WIDTHS.length} className="px-2 pb-2 text-[16px]">
+                      {told.map(({ message }) => (
+                        <p key={message} className={faults.length > 0 ? 'text-warn' : 'text-quiet'}>
+                          {message}
+                        </p>
+                      ))}
+                      {unknown && (
+                        <UnknownName
+                          name={row.name.trim()}
+                          book={book}
+                          onUse={(name) => onChange(changeRow(draft, stage, i, { name }))}
+                        />
+                      )}
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             );
           })}
         </tbody>

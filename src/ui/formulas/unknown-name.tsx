@@ -30,12 +30,12 @@ export function UnknownName({
     else setTrouble(answer.message);
   };
   return (
-    <div className="flex flex-wrap items-end gap-2 px-2 pb-2 text-[15px]">
+    <div className="mt-1 flex flex-wrap items-end gap-2 text-[16px]">
       {book.like(name).map((one) => (
         <button
           key={one.id}
           type="button"
-          className="rounded border border-edge px-2 py-0.5"
+          className="min-h-9 rounded border border-edge px-3"
           onClick={() => onUse(one.name)}
         >
           {one.name}
@@ -43,7 +43,7 @@ export function UnknownName({
       ))}
       <button
         type="button"
-        className="rounded border border-edge px-2 py-0.5"
+        className="min-h-9 rounded border border-edge px-3"
         onClick={() => setAdding(true)}
       >
         Add “{name}”

@@ -3,6 +3,8 @@
 import { useMemo, useState } from 'react';
 import { section } from '@/core/lamination/drawing';
 import type { Pile } from '@/core/lamination/pile';
+import { showLength, type ReaderUnits } from '@/core/units/reader';
+import { useUnits } from '../live/units';
 
 const [WIDTH, HEIGHT] = [128, 300];
 /** Dough and butter in section, and what lies between where both are too thin to be told apart. */
@@ -41,11 +43,14 @@ function Strip({ pile, from, to, label }: { pile: Pile; from: number; to: number
   );
 }
 
-const thick = (mm: number) =>
-  mm >= 1 ? `${Math.round(mm * 10) / 10} mm` : `${Math.max(1, Math.round(mm * 1000))} µm`;
+/** Layers are in µm for everybody, sheets in the reader's units. */
+const thickIn = (units: ReaderUnits) => (mm: number) =>
+  mm >= 1 ? showLength(mm, units) : `${Math.max(1, Math.round(mm * 1000))} µm`;
 
 /** A section through the sheet, whole and enlarged: from all of it down to single layers, true to scale. */
 export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; finest: number }) {
+  const [units] = useUnits();
+  const thick = thickIn(units);
   const [zoom, setZoom] = useState(0.55);
   const [at, setAt] = useState(0.5);
   // From the whole sheet down to a window of some four layers of fat.
