@@ -94,7 +94,7 @@ describe('keeping a formula', () => {
       ['milk', '25 %'],
       ['flour', '100 %'],
       ['salt', '1.9 %'],
-      ['yeast', '3.6 %'],
+      ['fresh yeast', '3.6 %'],
     ];
     const made = await ok<{ versionId: number }>(
       save({ from: crescent?.id, name: 'Crescent dough', draft: draft(rows) }),
@@ -120,7 +120,7 @@ describe('keeping a formula', () => {
         ['flour', '100'],
         ['moon dust', '3'],
       ]),
-      /does not know “moon dust”/,
+      /“moon dust” is not known yet/,
     ],
     [
       'a slip of the finger',
@@ -128,7 +128,7 @@ describe('keeping a formula', () => {
         ['flour', '100'],
         ['water', '1000000 %'],
       ]),
-      /slip of the finger/,
+      /cannot be meant/,
     ],
     ['nothing', draft([]), /at least one ingredient/],
   ])('refuses %s, and keeps nothing of it', async (_, wrong, sentence) => {
