@@ -120,6 +120,7 @@ describe('an amount in any unit', () => {
     expect(grams('540', of('dough', null, { bare: 'g' }))).toBe(540);
     expect(grams('2', of('dough', null, { bare: 'oz' }))).toBeCloseTo(56.7, 1);
     expect(fault('540')).toMatch(/540 of what\?/);
+    expect(fault('1,500', of('dough', null, { bare: 'g' }))).toMatch(/Is it 1.5 or 1500\?/);
     expect(grams('3', of('egg', 1.03))).toBe(150);
   });
 

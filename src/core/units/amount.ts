@@ -1,15 +1,7 @@
-import {
-  gramsOf,
-  headUnit,
-  isEgg,
-  isFruit,
-  isLarge,
-  isMass,
-  isVessel,
-  type EggSize,
-  type Unit,
-} from './measures';
+import { gramsOf, headUnit, isFruit, isLarge, isMass, isVessel, type EggSize, type Unit } from './measures';
 import { headQuantity, plusPart, type HeadNumber } from './number';
+import { unitAfter } from './sized-unit';
+import { statesBefore, statesIn } from './states';
 import {
   ABOUT,
   AND,
@@ -23,12 +15,9 @@ import {
   OR_SO,
   PART_OF,
   SEEDS_OF,
-  STATE,
   TIMES,
   UNCOUNTED,
   UP_TO,
-  WARMTH,
-  word,
   type AmountLanguage,
 } from './words';
 
@@ -66,14 +55,6 @@ export const fault = (message: string): { ok: false; message: string } => ({ ok:
 
 const NO_NUMBER =
   'Write an amount: a number with a unit, such as 54 %, 540 g, 1/2 tbsp or 2 eggs, or “to taste”.';
-const SIZES: [RegExp, EggSize][] = [
-  [word('extra[- ]large|xl|jumbo|sehr groß(?:e|es)?|très gros(?:se)?s?'), 'XL'],
-  [word('large|big|l|groß(?:e|er|es|en)?|gross(?:e|er|es|en)?|gros(?:se)?s?'), 'L'],
-  [word('medium|mid-?size|m|mittel(?:groß)?(?:e|er|es|en)?|moyen(?:ne)?s?'), 'M'],
-  [word('small|s|klein(?:e|er|es|en)?|petite?s?'), 'S'],
-];
-const SIZE_WORD = /^(?:\(|,)?\s*(?:(?:size|größe|gr\.|taille|calibre)\s*)?/iu;
-
 /**
  * Reads an amount as a baker writes it, in English, German or French: weights, cups and spoons, eggs by size, sticks and
  * packets, sums (`1 lb 2 oz`, `1 egg plus 1 yolk`), ranges (`3 1/2 to 4 cups`), numbers in words, a percentage, `about
@@ -278,57 +259,6 @@ const scaled = (terms: readonly Term[], by: number) =>
 const multiplied = (sum: Sum, vessels: Term) =>
   sum.map((one) => ({ ...one, from: one.from * vessels.from, to: one.to * vessels.to }));
 
-/** A unit behind words of state and a size: `heaped cup`, `large whole eggs`, `eggs (L)`, `large`. */
-function unitAfter(
-  text: string,
-  language: AmountLanguage,
-): { unit: Unit | null; size?: EggSize; rest: string } {
-  let body = text.trimStart();
-  let size: EggSize | undefined;
-  for (;;) {
-    const unit = headUnit(body, language);
-    const sized = sizeAt(body);
-    // "2 L milk" is litres; "2 L eggs" are large.
-    const eggs =
-      sized &&
-      /^[\s,]*(?:\p{L}+\s+){0,2}?(?:eggs?|yolks?|whites?|egg|eier?|œufs?|oeufs?|jaunes?|blancs?)/iu.test(
-        sized.rest,
-      );
-    if (sized && (eggs || !unit)) {
-      [size, body] = [sized.size, sized.rest.trimStart()];
-      if (body === '') return { unit: null, size, rest: '' };
-      continue;
-    }
-    if (unit) {
-      const after = isEgg(unit.unit) && !size ? sizeAt(unit.rest) : null;
-      if (after) return { unit: unit.unit, size: after.size, rest: after.rest.replace(/^\)/, '') };
-      return { unit: unit.unit, ...(size ? { size } : {}), rest: unit.rest };
-    }
-    const state = STATE.exec(body);
-    // Only on the way to a unit: what describes a thing without one stays for the name.
-    if (!state || state[0].length === 0 || !reachesUnit(body.slice(state[0].length), language)) break;
-    body = body.slice(state[0].length).replace(/^[\s,]+/, '');
-  }
-  return size ? { unit: null, size, rest: body } : { unit: null, rest: text };
-}
-
-function reachesUnit(text: string, language: AmountLanguage): boolean {
-  const body = text.replace(/^[\s,]+/, '');
-  if (headUnit(body, language)) return true;
-  const next = STATE.exec(body) ?? SIZES.map(([words]) => words.exec(body)).find(Boolean);
-  return next ? reachesUnit(body.slice(next[0].length), language) : false;
-}
-
-function sizeAt(text: string): { size: EggSize; rest: string } | null {
-  const begin = SIZE_WORD.exec(text.trimStart())?.[0].length ?? 0;
-  const body = text.trimStart().slice(begin);
-  for (const [words, size] of SIZES) {
-    const match = words.exec(body);
-    if (match) return { size, rest: body.slice(match[0].length) };
-  }
-  return null;
-}
-
 /** The upper end where both ends of a range have units; grams and kilograms of each other are brought together. */
 function secondEnd(
   rest: string,
@@ -357,40 +287,14 @@ function ratio(of: Unit, to: Unit): number | null {
  * in kilograms and litres marks are decimal; what could be either is not guessed.
  */
 function resolved(head: HeadNumber, unit: Unit | null, language: AmountLanguage): Read<number> {
-  if (head.grouped === undefined || unit === '%' || unit === null) return { ok: true, value: head.value };
+  if (head.grouped === undefined || unit === '%') return { ok: true, value: head.value };
   const thousands = language === 'de' ? '.' : ',';
+  if (unit === null && head.mark !== thousands) return { ok: true, value: head.value };
   if (isLarge(unit) && (head.mark !== thousands || language === 'fr')) return { ok: true, value: head.value };
-  if (!isLarge(unit) && head.mark === thousands && language !== 'fr')
+  if (unit !== null && !isLarge(unit) && head.mark === thousands && language !== 'fr')
     return { ok: true, value: head.grouped };
-  return fault(
-    `Is it ${head.value} ${unit} or ${head.grouped} ${unit}? Write it without the mark, or with another number of digits.`,
-  );
-}
-
-/** Words of state anywhere in what follows an amount are remarks; the rest is what they leave. */
-function statesIn(text: string): { remarks: string[]; left: string } {
-  const remarks: string[] = [];
-  let [body, left] = [text.trim(), ''];
-  while (body !== '') {
-    const state = WARMTH.exec(body) ?? STATE.exec(body);
-    const taken = state?.[0] || /^[\p{L}\d’'-]+|^./u.exec(body)?.[0] || body;
-    if (state?.[0]) remarks.push(taken.trim());
-    else left += taken;
-    const gap = /^[\s,;]+/.exec(body.slice(taken.length))?.[0] ?? '';
-    if (!state?.[0] && gap !== '') left += ' ';
-    body = body.slice(taken.length + gap.length);
-  }
-  left = left.replace(/^(?:of|de|d['’]|von)\s+/iu, '').replace(/^\W+$|\(\s*\)/u, '');
-  return { remarks, left: left.replace(/^[,;\s]+|[,;\s]+$/g, '') };
-}
-
-/** Words of state in front of a number: `scant 1 cup`, `knapp 100 g`. */
-function statesBefore(text: string): { remarks: string[]; rest: string } {
-  const state = STATE.exec(text)?.[0] ?? '';
-  const rest = text.slice(state.length).trimStart();
-  return state !== '' && /^(?:[\d½¼¾⅓⅔]|an?(?= )|eine?n?(?= )|une?(?= ))/iu.test(rest)
-    ? { remarks: [state.trim()], rest }
-    : { remarks: [], rest: text };
+  const [small, large] = [head.value, head.grouped].map((value) => `${value} ${unit ?? ''}`.trim());
+  return fault(`Is it ${small} or ${large}? Write it without the mark, or with another number of digits.`);
 }
 
 function dropped(text: string, words: RegExp): [string, boolean] {

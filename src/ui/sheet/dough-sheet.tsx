@@ -136,7 +136,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
                       {line.uncounted ? 'to taste' : showMass(grams, units)}
                       {line.upTo !== undefined && !weighed && (
                         <span className="block text-right text-lg font-normal text-quiet">
-                          up to {showMass(line.upTo - line.grams, units)} more ready
+                          keep {showMass(line.upTo - line.grams, units)} more ready
                         </span>
                       )}
                     </span>
