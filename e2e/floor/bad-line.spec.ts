@@ -214,3 +214,15 @@ test('what is refused for good is listed with its reason until somebody has seen
   await expect(list).toHaveCount(0);
   await page.context().close();
 });
+
+test('a tap on a page that is shown but not awake yet is done when it is', async ({ browser }) => {
+  const page = await signIn(browser, 'Jonas', TABLET);
+  // A slow line: the page is there some seconds before what makes it work.
+  await page.context().route('**/_next/static/**/*.js', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 3_000));
+    await route.continue().catch(() => undefined);
+  });
+  await page.goto('/bench', { waitUntil: 'commit' });
+  await page.getByRole('button', { name: 'Jonas is at this tablet; change' }).click();
+  await expect(page.getByRole('dialog', { name: 'Who takes over?' })).toBeVisible({ timeout: 30_000 });
+});

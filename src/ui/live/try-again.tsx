@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { startTransition, useEffect, useState } from 'react';
 import { Button } from '../kit/button';
+import { Awake } from './awake';
 import { pauseBefore } from './pace';
 
 /** Tries in place after which the whole page is loaded again: a part of it that never arrived is asked for by nothing else. */
@@ -33,6 +34,7 @@ export function TryAgain({ reset }: { reset: () => void }) {
       <Button look="act" floor onClick={again}>
         Try now
       </Button>
+      <Awake />
     </main>
   );
 }

@@ -3,9 +3,10 @@
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import type { Person } from '@/core/floor/board';
 import { looksOn, maySee } from '@/core/floor/rights';
+import { Awake } from '../live/awake';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { signOut } from '../live/command';
 import { go } from '../live/go';
@@ -107,13 +108,16 @@ export function Shell({
             </header>
             <Unconfirmed {...{ person, sessionId }} zone={house.zone} />
             <RefusedList people={people} zone={house.zone} />
-            {looksOn(person.role) ? (
-              <fieldset disabled className="contents">
-                {children}
-              </fieldset>
-            ) : (
-              children
-            )}
+            <Suspense fallback={<p className="p-10 text-lg text-quiet">Laying out the work …</p>}>
+              {looksOn(person.role) ? (
+                <fieldset disabled className="contents">
+                  {children}
+                </fieldset>
+              ) : (
+                children
+              )}
+              <Awake />
+            </Suspense>
           </div>
         </Live>
       </ClockProvider>

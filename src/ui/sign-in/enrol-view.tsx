@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Answer } from '@/core/floor/answer';
 import { Button } from '../kit/button';
+import { Awake } from '../live/awake';
 import { letIn } from '../live/command';
 import { go } from '../live/go';
 
@@ -73,6 +74,7 @@ export function EnrolView({ free }: { free: boolean }) {
           {trouble}
         </p>
       )}
+      <Awake />
     </main>
   );
 }

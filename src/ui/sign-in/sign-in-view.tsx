@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { dayTime } from '@/core/time/local';
+import { Awake } from '../live/awake';
 import { go } from '../live/go';
 import { RefusedList } from '../shell/refused-list';
 import { Names, type Somebody } from './names';
@@ -45,6 +46,7 @@ export function SignInView({
       ) : (
         <p className="self-center text-xl text-quiet">Tap your name, then your PIN.</p>
       )}
+      <Awake />
     </main>
   );
 }

@@ -1,0 +1,38 @@
+/** Told on the document when the page is awake. */
+export const AWAKE = 'hefeteig:awake';
+
+/**
+ * Keeps what is tapped and sent while a page is shown but not awake yet, as on a slow line, and does it in its order
+ * once it is. Without this such a tap would do nothing and nobody would know.
+ *
+ * It runs in the page's head as its own text, before every other part, so it can use nothing from outside itself.
+ *
+ * @param awake - the event that is told when the page is awake
+ */
+export function keepEarlyTaps(awake: string): void {
+  const kept: (() => void)[] = [];
+  const hold = (event: Event, again: () => void) => {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    kept.push(again);
+  };
+  const tapped = (event: Event) => {
+    const button = event.target instanceof Element ? event.target.closest('button') : null;
+    if (button) hold(event, () => button.isConnected && button.click());
+  };
+  const sent = (event: Event) => {
+    const form = event.target;
+    if (form instanceof HTMLFormElement) hold(event, () => form.isConnected && form.requestSubmit());
+  };
+  document.addEventListener('click', tapped, true);
+  document.addEventListener('submit', sent, true);
+  document.addEventListener(
+    awake,
+    () => {
+      document.removeEventListener('click', tapped, true);
+      document.removeEventListener('submit', sent, true);
+      kept.splice(0).forEach((again) => again());
+    },
+    { once: true },
+  );
+}
