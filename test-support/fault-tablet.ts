@@ -180,7 +180,32 @@ export class FaultTablet {
       .locator('body')
       .innerText()
       .catch(() => 'nothing');
-    return `${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 600)}`;
+    return `${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 600)}; waiting: ${await this.kept()}`;
+  }
+
+  /** What waits in the browser's own database, as text. */
+  private kept(): Promise<string> {
+    return this.page
+      .evaluate(
+        () =>
+          new Promise<string>((told) => {
+            const opened = indexedDB.open('hefeteig-outbox');
+            opened.onerror = () => told('not to be read');
+            opened.onsuccess = () => {
+              const all = opened.result.transaction('events').objectStore('events').getAll();
+              all.onsuccess = () => told(JSON.stringify(all.result));
+            };
+          }),
+      )
+      .catch(() => 'not to be read');
+  }
+
+  /** True where what waits asks for somebody's PIN. */
+  asksForPin(): Promise<boolean> {
+    return this.page
+      .getByRole('region', { name: 'To be confirmed' })
+      .isVisible()
+      .catch(() => false);
   }
 
   /** True where the tablet is of use: its bench is there, its line is open and nothing waits in it. */

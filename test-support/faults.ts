@@ -210,16 +210,19 @@ async function confirmAll(tablets: readonly FaultTablet[]): Promise<void> {
   );
 }
 
-/** Gives a tablet some seconds to send what it may; true where nothing waits in it any more. */
+/** Lets a tablet send what it may, until nothing waits in it; false where what waits asks for somebody's PIN. */
 async function isSent(tablet: FaultTablet): Promise<boolean> {
   const until = Date.now() + SENDING;
-  while (Date.now() < until) {
+  for (let asked = 0; Date.now() < until && asked < ASKED;) {
     if ((await tablet.isUsable()) && (await tablet.waiting()) === 0) return true;
+    asked = (await tablet.asksForPin()) ? asked + 1 : 0;
     await pause(200);
   }
   return false;
 }
-const SENDING = 6_000;
+const SENDING = 60_000;
+/** So often, one look after the other, it has to ask: a page that is being made anew asks for a moment. */
+const ASKED = 15;
 
 type Found = Pick<FaultReport, 'lost' | 'doubled' | 'misnamed' | 'disordered'>;
 
