@@ -2,10 +2,11 @@ import type { FloorDough } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
 import { foldDough } from '@/core/floor/state';
 import { expandDough, type Sizes } from '@/core/route/expand';
+import { CUTTING } from './rolling';
 import { SMALL_PRODUCT } from './small-dough';
 
 export const MIN = 60_000;
-export const SMALL_SIZES: Sizes = { ovenTrays: 9, bowlKg: 40, carriers: [] };
+export const SMALL_SIZES: Sizes = { ovenTrays: 9, bowlKg: 40, carriers: [], cutting: CUTTING };
 
 /** The small product's steps for one output with id 5. */
 export const smallDough = (pieces = 40) =>

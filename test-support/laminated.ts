@@ -39,7 +39,7 @@ export function laminatedDough(events: FloorEvent[], scheme = 'Three letter fold
   const own = usualScheme(scheme);
   const { steps, links } = expandDough([{ id: 5, product: laminatedProduct(own), pieces: 40 }], SMALL_SIZES);
   const lamination: BlockWork = {
-    ...{ blocks, mm: 4, weights: { dough: 3000, fat: 900 } },
+    ...{ blocks, mm: 4, wide: null, scrap: 0.05, weights: { dough: 3000, fat: 900 } },
     scheme: { versionId: 1, name: scheme, scheme: own },
   };
   const timed = steps.map((step, i) => ({

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { afterEach, vi } from 'vitest';
 import type { AgendaItem } from '@/core/floor/agenda';
-import type { BoardOutput, RollingHouse } from '@/core/floor/board';
+import type { BoardOutput } from '@/core/floor/board';
 import type { FloorEvent } from '@/core/floor/events';
 import { ClockProvider } from '@/ui/live/clock';
 import { MIN, plannedDough } from './floor';
@@ -38,15 +38,6 @@ export const output = (more: Partial<BoardOutput> = {}): BoardOutput => ({
   allergens: ['gluten', 'milk'],
   ...more,
 });
-
-const LIMITS = { merged: 8, fine: 20, coarse: 120 };
-export const ROLLING: RollingHouse = {
-  table: { width: 60, length: 240, reduction: 0.35, fineReduction: 0.25, fineBelow: 8, leastGap: 1 },
-  laying: { rim: 1, seam: 1.5, trim: 0, ratio: 1 },
-  limits: { laminated: LIMITS, discs: LIMITS, spread: LIMITS } as unknown as RollingHouse['limits'],
-  benchLength: 240,
-  tray: [60, 40],
-};
 
 /** What a screen tells the house, in order. */
 export const telling = () => vi.fn<(...told: unknown[]) => void>();

@@ -1,4 +1,5 @@
 import { cellsIn, rowLength, whole } from './count';
+import { cellsInSection, sectionFor } from './sections';
 import { cellOf, pieceArea, type PieceSize } from './piece';
 
 /** Pieces to be cut for one output: `most` of them, or as many as find room where it is null. */
@@ -66,18 +67,29 @@ export function arrange(
   const remaining = wanted.map(({ size, most }) =>
     most === null ? Infinity : Math.ceil(most / cellOf(size).pieces),
   );
-  const found = [search.fill(long, short, remaining), ...inOneDirection(long, short, wanted, remaining)];
+  const found = [
+    search.fill(long, short, remaining),
+    ...inOneDirection(long, short, wanted, remaining),
+    inSections(long, short, wanted, remaining),
+    turnedRound(inSections(short, long, wanted, remaining)),
+  ];
   const best = found.reduce((a, b) => (b.worth > a.worth + HAIR ? b : a));
-  const blocks = best.blocks.map((block): CutBlock =>
-    length >= width ? block : { ...block, x: block.y, y: block.x, turned: !block.turned },
-  );
+  const { blocks } = length >= width ? best : turnedRound(best);
   return arrangementOf(length, width, blocks, wanted);
+}
+
+/** The same on a sheet turned by a quarter. */
+function turnedRound({ worth, blocks }: Filled): Filled {
+  return {
+    worth,
+    blocks: blocks.map((block) => ({ ...block, x: block.y, y: block.x, turned: !block.turned })),
+  };
 }
 
 function arrangementOf(
   length: number,
   width: number,
-  blocks: CutBlock[],
+  blocks: readonly CutBlock[],
   wanted: readonly Wanted[],
 ): Arrangement {
   const counts = wanted.map(({ size }, of) =>
@@ -89,7 +101,7 @@ function arrangementOf(
   const odd = blocks
     .filter(({ of }) => wanted[of]?.size.shape === 'triangle')
     .reduce((sum, { rows }) => sum + rows, 0);
-  return { length, width, blocks, counts, scrap: Math.max(0, 1 - used / (length * width)), odd };
+  return { length, width, blocks: [...blocks], counts, scrap: Math.max(0, 1 - used / (length * width)), odd };
 }
 
 /** All pieces in rows of one direction, one kind after the other, in every order: what a baker would do without thinking. */
@@ -130,6 +142,27 @@ export function inOneDirection(
       return { worth, blocks };
     }),
   );
+}
+
+/** Each kind over the whole width in a stretch of its own, one after the other: how doughs are made large enough. */
+function inSections(
+  length: number,
+  width: number,
+  wanted: readonly Wanted[],
+  remaining: readonly number[],
+): Filled {
+  const blocks: CutBlock[] = [];
+  let [at, worth] = [0, 0];
+  wanted.forEach(({ size }, of) => {
+    const cells = Math.min(remaining[of] ?? 0, cellsInSection(size, width, length - at));
+    const section = cells > 0 ? sectionFor(size, width, cells) : null;
+    if (!section || at + section.length > length + HAIR) return;
+    for (const { x, ...rows } of section.rows.filter((one) => one.rows > 0))
+      blocks.push({ of, ...rows, x: at + x, turned: section.turned });
+    worth += cells * cellOf(size).pieces * pieceArea(size) * weightIn(wanted, of);
+    at += section.length;
+  });
+  return { worth, blocks };
 }
 
 function orders(items: readonly number[]): number[][] {

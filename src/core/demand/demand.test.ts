@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { CUTTING } from '../../../test-support/rolling';
 import { MINUTE, parseLocal } from '../time/local';
 import { readOrdersCsv } from '../formats/orders-csv';
 import { coverDemand, type Made } from './cover';
@@ -34,7 +35,7 @@ const nutty = maker(3, 'crescent', {
   },
 });
 const MAKERS = [maker(1, 'crescent'), maker(2, 'crescent'), nutty, maker(4, 'brioche')];
-const MAKING = { bowlKg: 40, mostBowls: 3, apart: ['nuts'] as const };
+const MAKING = { bowlKg: 40, mostBowls: 3, apart: ['nuts'] as const, cutting: CUTTING };
 
 const standing = (more: Partial<StandingOrder> = {}): StandingOrder => ({
   ...{ id: 1, customer: 'Shop', productId: 1, weekday: 6, dueMinute: 390, pieces: 90, changes: [] },

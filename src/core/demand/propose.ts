@@ -1,12 +1,13 @@
-import { doughForPieces } from '../formula/scale';
+import type { CuttingHouse } from '../cutting/dough-size';
 import { bowlsFor } from '../formula/bowls';
 import type { Allergen } from '../formula/ingredient';
+import { doughSize } from '../route/expand';
 import type { ProductSpec } from '../route/route';
 import { MINUTE, type Instant } from '../time/local';
 import type { Covered } from './cover';
 
 /** What the house makes, as far as proposing doughs needs it. */
-export interface Maker extends Pick<ProductSpec, 'name' | 'piece' | 'freshFor'> {
+export interface Maker extends Pick<ProductSpec, 'name' | 'piece' | 'freshFor' | 'scheme'> {
   productId: number;
   /** Products with the same word can come from one dough. */
   sharing: string;
@@ -23,6 +24,7 @@ export interface Making {
   mostBowls: number;
   /** Fillings with one of these are not made up at one table with others. */
   apart: readonly Allergen[];
+  cutting: CuttingHouse;
 }
 
 /** Allergens that the house keeps apart to begin with: what is hardest to clean off a table, and dearest to get wrong. */
@@ -112,21 +114,27 @@ function goTogether(a: Batch, b: Batch, making: Making): boolean {
   return alike && near && a.maker.sharing === b.maker.sharing;
 }
 
-/** Kilograms before butter that pieces of a product need. */
-function mixedKg({ maker, pieces }: Pick<Batch, 'maker' | 'pieces'>): number {
-  return (doughForPieces(pieces, maker.piece.grams, maker.piece.scrap) * maker.mixed) / 1000;
+/** Kilograms before butter that these need as one dough. */
+function mixedKg(batches: readonly Pick<Batch, 'maker' | 'pieces'>[], { cutting }: Making): number {
+  const [first] = batches;
+  if (!first) return 0;
+  const outputs = batches.map(({ maker, pieces }) => ({ product: maker, pieces }));
+  return doughSize(outputs, cutting).kg * first.maker.mixed;
 }
 
-/** One dough, or as many equal ones as its bowls make necessary. */
+/** One dough, or as few equal ones as its bowls make necessary. */
 function fitted(group: readonly Batch[], making: Making): ProposedDough[] {
-  const kg = group.reduce((sum, batch) => sum + mixedKg(batch), 0);
-  const parts = Math.max(1, Math.ceil(kg / (making.bowlKg * making.mostBowls) - 1e-9));
-  return Array.from({ length: parts }, (_, nth) =>
-    doughOf(
-      group.map((batch) => ({ ...batch, pieces: share(batch.pieces, parts, nth) })),
-      making,
-    ),
-  ).filter(({ outputs }) => outputs.length > 0);
+  const fewest = Math.max(1, Math.ceil(mixedKg(group, making) / (making.bowlKg * making.mostBowls) - 1e-9));
+  for (let parts = fewest; ; parts++) {
+    const doughs = Array.from({ length: parts }, (_, nth) =>
+      doughOf(
+        group.map((batch) => ({ ...batch, pieces: share(batch.pieces, parts, nth) })),
+        making,
+      ),
+    ).filter(({ outputs }) => outputs.length > 0);
+    // A part may need a little more than its share: trims and odd ends are its own.
+    if (parts > fewest || doughs.every(({ bowls }) => bowls <= making.mostBowls)) return doughs;
+  }
 }
 
 const share = (pieces: number, parts: number, nth: number) =>
@@ -134,7 +142,7 @@ const share = (pieces: number, parts: number, nth: number) =>
 
 function doughOf(group: readonly Batch[], making: Making): ProposedDough {
   const batches = group.filter(({ pieces }) => pieces > 0);
-  const kg = batches.reduce((sum, batch) => sum + mixedKg(batch), 0);
+  const kg = mixedKg(batches, making);
   const bowls = bowlsFor(kg * 1000, making.bowlKg * 1000);
   return {
     outputs: batches.map(({ maker, pieces, dueAt }) => {
@@ -205,17 +213,24 @@ const ROOMY = 0.6;
  * missing of the stock that the house keeps; none where the bowls are full enough.
  */
 export function roomForFreezer(
-  { kg, bowls, fill, outputs }: ProposedDough,
+  dough: ProposedDough,
   makers: readonly Maker[],
-  { bowlKg }: Making,
+  making: Making,
   missing: (productId: number) => number,
 ): { productId: number; pieces: number } | null {
-  const [first] = outputs;
+  const [first] = dough.outputs;
   const maker = makers.find(({ productId }) => productId === first?.productId);
-  if (!maker || fill >= ROOMY) return null;
-  const room = Math.floor((bowls * bowlKg - kg) / mixedKg({ maker, pieces: 1 }));
-  const pieces = Math.min(room, missing(maker.productId));
-  return pieces > 0 ? { productId: maker.productId, pieces } : null;
+  if (!maker || dough.fill >= ROOMY) return null;
+  const { productId } = maker;
+  const fits = (pieces: number) =>
+    withSpare(dough, { productId, pieces }, makers, making).kg <= dough.bowls * making.bowlKg;
+  let [least, most] = [0, missing(productId)];
+  while (least < most) {
+    const middle = Math.ceil((least + most) / 2);
+    if (fits(middle)) least = middle;
+    else most = middle - 1;
+  }
+  return least > 0 ? { productId, pieces: least } : null;
 }
 
 /** The proposal with pieces beyond what is ordered. */

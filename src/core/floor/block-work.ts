@@ -7,6 +7,9 @@ export interface BlockWork {
   blocks: number;
   /** Of one block, grams. */
   weights: Weights;
-  /** The final sheet, mm. */
+  /** The final sheet: how thick, mm, and how wide, cm; null where nobody knows what is cut from it. */
   mm: number;
+  wide: number | null;
+  /** Share of a final sheet that its uneven ends take. */
+  scrap: number;
 }

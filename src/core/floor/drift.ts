@@ -1,8 +1,10 @@
+import { CUTTABLE } from '../cutting/solve';
 import { clashes } from '../planning/clashes';
 import { MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import type { FloorDough } from './agenda';
-import type { Machine } from './board';
+import type { BoardDough, Machine, RollingHouse } from './board';
+import { cutShort, type CutShort } from './cut-sheets';
 import { misfits } from './misfit';
 import { clashSentence } from './supposed';
 import { minutesBehind } from './times';
@@ -19,18 +21,43 @@ export interface Drift {
 
 /**
  * What makes the plan need mending: doughs that are behind it by more than `lateMatters` minutes, waits that take longer or
- * shorter than they have, and hands or machines that are fewer than planned with.
+ * shorter than they have, doughs that were mixed or folded to less than their pieces, and hands or machines that are fewer
+ * than planned with.
  */
 export function drifts(
   whole: WholePlan,
-  machines: readonly Machine[],
+  { machines, rolling }: { machines: readonly Machine[]; rolling: RollingHouse },
   now: Instant,
   lateMatters: number,
 ): Drift[] {
   return [
     ...whole.floor.flatMap((dough) => ownDrifts(dough, now, lateMatters)),
+    ...whole.floor.flatMap((dough) => tooSmall(dough, whole.doughs, rolling, now)),
     ...shortages(whole, machines, now),
   ];
+}
+
+function tooSmall(
+  dough: FloorDough,
+  facts: readonly BoardDough[],
+  rolling: RollingHouse,
+  now: Instant,
+): Drift[] {
+  const outputs = facts.find(({ id }) => id === dough.id)?.outputs ?? [];
+  const sheet = dough.steps.find(({ step }) => step.kind === 'sheet');
+  return cutShort(dough, outputs, rolling).map((short) => ({
+    doughId: dough.id,
+    sentence: `${dough.name}: ${shortSentence(short)}`,
+    at: sheet?.plannedStart ?? now,
+  }));
+}
+
+/** What a dough's sheets do not give, and what can be done: "9 of 120 butter crescent cannot be cut …". */
+export function shortSentence({ output: { pieces, product }, missing, thinner }: CutShort): string {
+  const fewer = `${missing} of ${pieces} ${product.toLowerCase()} cannot be cut from it`;
+  return thinner >= CUTTABLE.least
+    ? `${fewer}. Rolled to ${thinner} mm it gives all of them, each lighter; or promise fewer.`
+    : `${fewer}: promise fewer, or add to them from the freezer.`;
 }
 
 function ownDrifts(dough: FloorDough, now: Instant, lateMatters: number): Drift[] {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { problemErrors } from '../../../test-data/plan/check.mjs';
 import { did, MIN, smallDough } from '../../../test-support/floor';
+import { ROLLING } from '../../../test-support/rolling';
 import { clashes } from '../planning/clashes';
 import type { FloorEvent } from './events';
 import type { Board, BoardDough, Machine } from './board';
@@ -96,7 +97,12 @@ describe('the whole plan', () => {
 describe('what makes a plan need mending', () => {
   it('is a dough behind it, by as much as matters', () => {
     const told = (now: number) =>
-      drifts(wholePlan(board([dough(60)]), at(now)), MACHINES, at(now), 10).map(({ sentence }) => sentence);
+      drifts(
+        wholePlan(board([dough(60)]), at(now)),
+        { machines: MACHINES, rolling: ROLLING },
+        at(now),
+        10,
+      ).map(({ sentence }) => sentence);
     expect(told(65)).toEqual([]);
     expect(told(85)).toEqual(['Crescent 1 is 25 min behind']);
   });
@@ -108,7 +114,7 @@ describe('what makes a plan need mending', () => {
     const broken = { start: begins - 30 * MIN, end: begins + 5 * MIN, units: null };
     const machines = [...MACHINES.slice(0, 2), { ...machine('oven', 9), outages: [broken] }];
     const told = (doughs: BoardDough[], now: number) =>
-      drifts(wholePlan(board(doughs, machines), now), machines, now, 10).filter(
+      drifts(wholePlan(board(doughs, machines), now), { machines, rolling: ROLLING }, now, 10).filter(
         ({ doughId }) => doughId === null,
       );
     const [drift] = told([one], at(30));

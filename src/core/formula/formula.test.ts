@@ -5,7 +5,7 @@ import { advise, USUAL_RANGES } from './advice';
 import { analyse, hasLeaven } from './analysis';
 import { bowlsFor, oneBowl, roundToScale } from './bowls';
 import { compareFormulas } from './compare';
-import { doughPercent, linesOf, rollInPercent, type Formula } from './formula';
+import { doughPercent, flourInRollIn, linesOf, rollInPercent, type Formula } from './formula';
 import { ingredientBook } from './ingredient';
 import { USUAL_INGREDIENTS } from './ingredients';
 import { bookWithFormulas, CircleError, formulaRef } from './parts';
@@ -151,6 +151,12 @@ describe('what is beside a dough', () => {
     expect(creamed.rollInOfDough).toBeCloseTo((100 * 44) / 152, 6);
   });
 
+  it('is so much flour for a gram of the butter that it is creamed into', () => {
+    const creamed = { kind: 'roll-in' as const, lines: lines({ butter: 50, 'wheat-flour': 9 }) };
+    expect(flourInRollIn({ doughCelsius: null, stages: [creamed] }, book)).toBeCloseTo(0.18, 10);
+    expect(flourInRollIn(LEVAIN_CRESCENT, book)).toBe(0);
+  });
+
   it('is a levain that goes straight into it: it leavens, and its flour is prefermented', () => {
     const formula = {
       doughCelsius: null,
@@ -221,6 +227,26 @@ describe('scaling', () => {
     const need = (120 * 62) / 0.93 + (30 * 60) / (0.95 * 0.88) + 1500;
     expect(scaled.doughGrams + scaled.rollInGrams).toBeCloseTo(need, 6);
     expect(doughForPieces(120, 62, 0.07) * 0.93).toBeCloseTo(120 * 62, 8);
+  });
+
+  it('fills pieces and not trimmings, each with its own grams where they are said', () => {
+    const filled: Formula = {
+      ...LEVAIN_CRESCENT,
+      stages: [...LEVAIN_CRESCENT.stages, { kind: 'filling', lines: lines({ sugar: 20, milk: 40 }) }],
+    };
+    const fillingOf = (target: Parameters<typeof scale>[2]) =>
+      scale(filled, book, target).stages.find(({ kind }) => kind === 'filling')?.grams ?? 0;
+    const batch = { pieces: 100, grams: 62, scrap: 0.2 };
+    const finished = doughPercent(filled) + rollInPercent(filled);
+    expect(fillingOf({ by: 'pieces', batches: [batch] })).toBeCloseTo((6200 * 60) / finished, 6);
+    expect(fillingOf({ by: 'pieces', batches: [{ ...batch, filling: 28 }] })).toBeCloseTo(2800, 6);
+    const kg = doughForPieces(100, 62, 0.2);
+    expect(fillingOf({ by: 'finished', grams: kg, net: 6200 })).toBeCloseTo((6200 * 60) / finished, 6);
+    expect(scale(filled, book, { by: 'pieces', batches: [batch] }).doughGrams).toBeCloseTo(
+      scale(LEVAIN_CRESCENT, book, { by: 'pieces', batches: [batch] }).doughGrams,
+      6,
+    );
+    expect(() => fillingOf({ by: 'pieces', batches: [{ ...batch, filling: NaN }] })).toThrow('such as 28 g');
   });
 
   it('refuses what cannot be met, in a sentence', () => {

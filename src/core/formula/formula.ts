@@ -96,6 +96,14 @@ export function shareOf(
   );
 }
 
+/** Flour creamed into the butter of a formula's roll-in, grams a gram of the rest of it; 0 where there is none. */
+export function flourInRollIn({ stages }: Formula, book: IngredientBook): number {
+  const lines = stages.filter(({ kind }) => kind === 'roll-in').flatMap((stage) => stage.lines);
+  const flour = shareOf(lines, book, 'flour');
+  const rest = lines.reduce((sum, { percent }) => sum + percent, 0) - flour;
+  return rest > 0 ? flour / rest : 0;
+}
+
 /** Yeast of one kind for another, by weight: fresh 1, active dry 0.4, instant 0.33. */
 const YEAST_STRENGTH = { fresh: 1, activeDry: 0.4, instant: 0.33 } as const;
 

@@ -1,4 +1,12 @@
-import { doughPercent, linesOf, rollInPercent, type Formula, type StageKind } from './formula';
+import {
+  doughPercent,
+  linesOf,
+  mixedInto,
+  percentOf,
+  rollInPercent,
+  type Formula,
+  type StageKind,
+} from './formula';
 import { flourPercent } from './formula';
 import type { IngredientBook } from './ingredient';
 
@@ -7,8 +15,8 @@ export type ScaleTarget =
   | { by: 'flour'; grams: number }
   /** Dough before butter. */
   | { by: 'dough'; grams: number }
-  /** Dough ready to cut, roll-in included. */
-  | { by: 'finished'; grams: number }
+  /** Dough ready to cut, roll-in included; `net`: what of it becomes pieces, where that is known. */
+  | { by: 'finished'; grams: number; net?: number }
   | { by: 'pieces'; batches: PieceBatch[]; keptBack?: number }
   /** As much as is left of one ingredient, over all stages. */
   | { by: 'ingredient'; ingredient: string; grams: number };
@@ -19,6 +27,8 @@ export interface PieceBatch {
   grams: number;
   scrap: number;
   bakeLoss?: number;
+  /** Filling of one piece; where it is not said, as much for a piece's weight as the formula has for its dough. */
+  filling?: number;
 }
 
 export interface ScaledLine {
@@ -78,6 +88,8 @@ export function gramsPerPercent(formula: Formula, book: IngredientBook, target: 
         )
       )
         throw new RangeError('Scrap and bake loss are shares from 0 to below 100 %.');
+      if (target.batches.some(({ filling }) => filling !== undefined && !(filling >= 0)))
+        throw new RangeError('The filling of a piece is a weight such as 28 g.');
       const need = target.batches.reduce(
         (sum, { pieces, grams, scrap, bakeLoss }) => sum + doughForPieces(pieces, grams, scrap, bakeLoss),
         target.keptBack ?? 0,
@@ -93,10 +105,28 @@ export function gramsPerPercent(formula: Formula, book: IngredientBook, target: 
   }
 }
 
+/**
+ * Grams for one percent of what goes into and onto pieces: by the pieces alone, since trimmings are not filled. `unit`: that
+ * of the dough.
+ */
+function unitOf(kind: StageKind, formula: Formula, target: ScaleTarget, unit: number): number {
+  const finished = doughPercent(formula) + rollInPercent(formula);
+  if (mixedInto(formula)(kind) || kind === 'roll-in' || finished === 0) return unit;
+  if (target.by === 'finished') return (target.net ?? target.grams) / finished;
+  if (target.by !== 'pieces') return unit;
+  const own = percentOf(formula, (other) => other === 'filling');
+  const per = (batch: PieceBatch) => {
+    const proportional = batch.grams / (1 - (batch.bakeLoss ?? 0)) / finished;
+    return kind === 'filling' && batch.filling !== undefined && own > 0 ? batch.filling / own : proportional;
+  };
+  return target.batches.reduce((sum, batch) => sum + batch.pieces * per(batch), 0);
+}
+
 /** Scales a formula to a target; see `gramsPerPercent` for what it throws. */
 export function scale(formula: Formula, book: IngredientBook, target: ScaleTarget): ScaledFormula {
-  const unit = gramsPerPercent(formula, book, target);
+  const ofDough = gramsPerPercent(formula, book, target);
   const stages = formula.stages.map(({ kind, lines }): ScaledStage => {
+    const unit = unitOf(kind, formula, target, ofDough);
     const scaled = lines.map(({ ingredient, percent, upTo, approximate, uncounted, note }) => ({
       ...{ ingredient, percent, grams: percent * unit },
       ...(upTo === undefined ? {} : { upTo: upTo * unit }),
@@ -106,8 +136,8 @@ export function scale(formula: Formula, book: IngredientBook, target: ScaleTarge
   });
   return {
     stages,
-    flourGrams: flourPercent(formula, book) * unit,
-    doughGrams: doughPercent(formula) * unit,
-    rollInGrams: rollInPercent(formula) * unit,
+    flourGrams: flourPercent(formula, book) * ofDough,
+    doughGrams: doughPercent(formula) * ofDough,
+    rollInGrams: rollInPercent(formula) * ofDough,
   };
 }

@@ -18,6 +18,11 @@ export const WORKABLE: Record<FatKind, Workable> = {
   margarine: { label: 'bakery margarine', low: 15, high: 20, best: [16, 18] },
 };
 
+/** What butter between layers does at a temperature of the dough around it: it starts to run at 28 °C, and is liquid at 34. */
+export function butterAt(celsius: number): 'holds' | 'starts-to-run' | 'runs' {
+  return celsius >= 34 ? 'runs' : celsius > 28 ? 'starts-to-run' : 'holds';
+}
+
 /** A butter block and where it lies: thickness in mm, its temperature, and the two places it goes between. */
 export interface ButterBlock {
   mm: number;

@@ -30,6 +30,9 @@ const settable = (gap: number) => {
   return Math.round(Math.ceil(gap / step - 1e-9) * step * 10) / 10;
 };
 
+/** The last gap across a final sheet goes by the ruler, to a tenth: the sheet becomes no narrower than its rows. */
+const byRuler = (gap: number) => Math.floor(gap * 10 + 1e-9) / 10;
+
 /** The next smaller gap on the way to `to`. Throws where none keeps the reduction. */
 function nextGap(gap: number, to: number, table: Table): number {
   const share = gap > table.fineBelow ? table.reduction : table.fineReduction;
@@ -60,9 +63,16 @@ export function gapRow(from: number, to: number, table: Table): number[] {
 
 /**
  * The passes that bring a block to a sheet of `mm`, volume kept: first across until it is `width` wide, then turned by a
- * quarter and on along its length. A block that is wide enough is not turned.
+ * quarter and on along its length. A block that is wide enough is not turned. `about` wide is as near below it as gaps
+ * can be set.
  */
-export function passesTo(block: Slab, mm: number, width: number, table: Table): Pass[] {
+export function passesTo(
+  block: Slab,
+  mm: number,
+  width: number,
+  table: Table,
+  wideness: 'about' | 'at-least' = 'about',
+): Pass[] {
   refuseTooThin(mm, table);
   const volume = block.length * block.width * block.mm;
   const passes: Pass[] = [];
@@ -70,7 +80,8 @@ export function passesTo(block: Slab, mm: number, width: number, table: Table): 
     passes.push({ gap, length: volume / (gap * across), width: across, mm: gap, turned });
   let gap = block.mm;
   // Across first: the last of these gaps is the one that gives the width, and no thinner than the sheet.
-  const wide = Math.max(mm, settable(volume / (width * block.length)));
+  const set = wideness === 'about' ? settable : byRuler;
+  const wide = Math.max(mm, set(volume / (width * block.length)));
   const widening = block.width < width - 1e-9 && wide > mm && wide < gap ? gapRow(gap, wide, table) : [];
   for (const next of widening) pass(next, block.length, false);
   gap = widening.at(-1) ?? gap;

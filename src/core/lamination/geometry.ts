@@ -112,6 +112,27 @@ function rolled(
   return { passes, sheet, cutInto: Math.max(1, Math.ceil(sheet.length / table.length - 1e-9)) };
 }
 
+/** A block on its way to the final sheet lies so that it has to be widened least, and is not too wide already. */
+function lyingFor({ length, width, mm }: Slab, wide: number): Slab {
+  const [more, less] = length > width ? [length, width] : [width, length];
+  const across = more <= wide ? more : less;
+  return { length: across === more ? less : more, width: across, mm };
+}
+
+/** The final sheet, at least `wide` where that is said, otherwise three times as long as wide. */
+function rolledOut(
+  before: Slab,
+  mm: number,
+  wide: number | null,
+  table: Table,
+): Pick<BlockPlan['final'], 'before' | 'passes' | 'sheet'> {
+  const endless = { ...table, length: Infinity };
+  if (wide === null || before.mm <= mm) return { before, ...rolled(before, mm, 3, endless) };
+  const lying = lyingFor(before, wide);
+  const passes = passesTo(lying, mm, wide, endless, 'at-least');
+  return { before: lying, passes, sheet: sheetAfter(lying, passes) };
+}
+
 /** A fold's block, lying for the next turn: the quarter turn puts its open side along the way it will be rolled. */
 function folded({ length, width, mm }: Slab, fold: Fold): Slab {
   const parts = foldCount(fold);
@@ -129,7 +150,8 @@ function turnPlan(nth: number, fold: Fold, before: Slab, mm: number, trim: numbe
 
 /**
  * Works out one block through a scheme: sizes of butter and dough, each turn with its passes, and the final sheet of
- * `mm`. Volume is kept but for what is trimmed. `folds` are those that were really given. Throws `GeometryFault`.
+ * `mm`. Volume is kept but for what is trimmed. `folds` are those that were really given; `wide`: how wide the final sheet
+ * has to be for what is cut from it, null where that is not known. Throws `GeometryFault`.
  */
 export function planBlock(
   scheme: Scheme,
@@ -138,6 +160,7 @@ export function planBlock(
   table: Table,
   laying: Laying = USUAL_LAYING,
   folds: readonly { fold: Fold; mm: number }[] = scheme.turns,
+  wide: number | null = null,
 ): BlockPlan {
   const { dough, fat } = weights;
   if (!(dough > 0)) throw new GeometryFault('How much dough? Give its weight before butter.');
@@ -156,7 +179,7 @@ export function planBlock(
       block = turn.after;
       return turn;
     });
-    const final = { before: block, ...rolled(block, mm, 3, { ...table, length: Infinity }) };
+    const final = rolledOut(block, mm, wide, table);
     const volume = block.length * block.width * block.mm;
     return {
       ...{ lockIn, open: lockIn ? null : open, turns, density, kept: volume / whole },

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gapRow, passesTo, sheetAfter, type Table } from './gaps';
+import { TABLE } from '../../../test-support/rolling';
+import { gapRow, passesTo, sheetAfter } from './gaps';
 import { blocksFor, butterGrams, GeometryFault, planBlock, USUAL_LAYING } from './geometry';
 import { judgeLayers, LAMINATION_KINDS, USUAL_LIMITS, verdictWords } from './kinds';
 import { fitBlock, largestButter, neededDough } from './lock-in';
@@ -16,9 +17,6 @@ import {
 import { LOCK_INS } from './stack';
 import { USUAL_SCHEMES } from './usual';
 
-const TABLE: Table = {
-  ...{ width: 58, length: 240, reduction: 0.4, fineReduction: 0.25, fineBelow: 8, leastGap: 1 },
-};
 const WEIGHTS = { dough: 3900, fat: 1200 };
 const usual = (name: string): Scheme => {
   const found = USUAL_SCHEMES.find((one) => one.name === name);

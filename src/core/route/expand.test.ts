@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { quickestWay } from './earliest';
-import { doughKg, expandDough, traysFor } from './expand';
+import { doughSize, expandDough, traysFor } from './expand';
 import { planProblem, taskId } from './problem';
 import { canShareDough } from './route';
 import { temperatureTrace } from './trace';
@@ -13,7 +13,7 @@ const output = (id: number, pieces: number) => ({ id, product: SMALL_PRODUCT, pi
 
 describe('expanding a dough', () => {
   it('weighs pieces and scrap', () => {
-    expect(doughKg([output(1, 90)])).toBeCloseTo((90 * 0.06) / 0.9, 10);
+    expect(doughSize([output(1, 90)], SMALL_SIZES.cutting).kg).toBeCloseTo((90 * 0.06) / 0.9, 10);
   });
 
   it('gives every output its own way from the fork', () => {

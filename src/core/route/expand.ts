@@ -1,4 +1,5 @@
 import { bowlsFor } from '../formula/bowls';
+import { doughToCut, type CutSize, type CuttingHouse } from '../cutting/dough-size';
 import { doughForPieces } from '../formula/scale';
 import type { Use } from '../planning/problem';
 import type { ProductSpec, RisePhase, Route, RouteLink, RouteStep } from './route';
@@ -46,9 +47,11 @@ export interface ExpandedDough {
   kg: number;
   /** How many bowls it is mixed in. */
   bowls: number;
+  /** How it is rolled for its pieces; null for a dough that is not laminated, or that no sheet gives them from. */
+  cut: CutSize | null;
 }
 
-/** What the house's machines take at once. */
+/** What the house's machines take at once, and how it rolls and cuts. */
 export interface Sizes {
   /** Trays in one oven load. */
   ovenTrays: number;
@@ -56,6 +59,7 @@ export interface Sizes {
   bowlKg: number;
   /** What pieces stand on or in and the house counts: trays, tins. Nothing is held of what it does not count. */
   carriers: readonly Carrier[];
+  cutting: CuttingHouse;
 }
 
 /** What pieces stand on or in, from makeup until they have cooled. */
@@ -63,13 +67,42 @@ export type Carrier = 'tray' | 'tin';
 
 export const CREW = 'crew';
 
-/** Kilograms of dough ready to cut for these outputs. */
-export function doughKg(outputs: readonly Pick<DoughOutput, 'product' | 'pieces'>[]): number {
-  const grams = outputs.reduce(
-    (sum, { product, pieces }) => sum + doughForPieces(pieces, product.piece.grams, product.piece.scrap),
+/** A product as far as its dough's weight follows from it. */
+export type Weighed = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed'>;
+
+/** Grams of dough for these pieces by their weight alone, with each product's own scrap. */
+function byWeight(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
+  return outputs.reduce(
+    (sum, { product: { piece }, pieces }) => sum + doughForPieces(pieces, piece.grams, piece.scrap),
     0,
   );
-  return grams / 1000;
+}
+
+/** Share of these outputs' dough that is trimmings, 0 to below 1: of each product's scrap by its weight. */
+export function scrapOf(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
+  const net = outputs.reduce((sum, { product: { piece }, pieces }) => sum + pieces * piece.grams, 0);
+  return 1 - net / byWeight(outputs);
+}
+
+/**
+ * Kilograms of dough ready to cut for these outputs. A laminated dough is as large as its sheets have to be, a divided one
+ * as heavy as its pieces.
+ */
+export function doughSize(
+  outputs: readonly { product: Weighed; pieces: number }[],
+  house: CuttingHouse,
+): { kg: number; cut: CutSize | null } {
+  const grams = byWeight(outputs);
+  const [first] = outputs;
+  const scheme = first?.product.scheme?.scheme;
+  const cuts = outputs.flatMap(({ product: { piece }, pieces }) =>
+    piece.cut ? [{ ...piece.cut, pieces }] : [],
+  );
+  const [sheet] = cuts;
+  if (!scheme || !sheet || cuts.length < outputs.length) return { kg: grams / 1000, cut: null };
+  const mixed = first?.product.mixed ?? 1;
+  const cut = doughToCut({ scheme, mixed, mm: sheet.mm, scrap: scrapOf(outputs), pieces: cuts }, house);
+  return { kg: (cut?.grams ?? grams) / 1000, cut };
 }
 
 /** Trays that the pieces of an output need. */
@@ -131,11 +164,12 @@ function sized(
  */
 export function expandDough(
   outputs: readonly DoughOutput[],
-  { ovenTrays, bowlKg, carriers }: Sizes,
+  { ovenTrays, bowlKg, carriers, cutting }: Sizes,
 ): ExpandedDough {
   const first = outputs[0];
   if (!first) throw new Error('A dough has at least one output.');
-  const kg = doughKg(outputs);
+  const { kg, cut } = doughSize(outputs, cutting);
+  const ownWeight = byWeight(outputs);
   const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
   const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
   const bowls = bowlsFor(kg * (first.product.mixed ?? 1), bowlKg);
@@ -163,7 +197,7 @@ export function expandDough(
       const prefix = `${output.id}.${nth}.`;
       const size = {
         bowls,
-        kg: doughKg([{ product: output.product, pieces: part }]),
+        kg: (kg * byWeight([{ product: output.product, pieces: part }])) / ownWeight,
         pieces: part,
         trays: load.trays,
       };
@@ -181,7 +215,7 @@ export function expandDough(
       ready.push({ outputId: output.id, key: prefix + lastStep(route.output) });
     }
   }
-  return { steps, links, ready, kg, bowls };
+  return { steps, links, ready, kg, bowls, cut };
 }
 
 /** The steps from makeup to the end of cooling: as long, trays and tins are not free for other pieces. */

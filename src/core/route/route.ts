@@ -127,7 +127,10 @@ export interface Rise {
 export interface PieceSpec extends Dressing {
   grams: number;
   perTray: number;
-  /** Share of the dough lost to trimmings, 0 to below 1. */
+  /**
+   * Share of the dough that is lost, 0 to below 1: of a divided dough what sticks to bowl and table; of a final sheet its
+   * uneven ends. Odd ends of rows and the trims of turns come on top, as the sheet has them.
+   */
   scrap: number;
   /** How it is cut from the sheet, and how thick that is, mm. None for a dough that is divided. */
   cut?: { size: PieceSize; mm: number };

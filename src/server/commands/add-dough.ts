@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { doughKg } from '@/core/route/expand';
+import { doughSize } from '@/core/route/expand';
 import { canShareDough } from '@/core/route/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
@@ -80,9 +80,9 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
       );
     }
   });
-  const [{ bowlKg }, value] = await Promise.all([sizes(db), houseValues(db)]);
+  const [{ bowlKg, cutting }, value] = await Promise.all([sizes(db), houseValues(db)]);
   const most = value('most_bowls') * bowlKg;
-  const kg = doughKg(outputs) * (first?.product.mixed ?? 1);
+  const kg = doughSize(outputs, cutting).kg * (first?.product.mixed ?? 1);
   if (kg > most) {
     throw new Refusal(
       `That is ${weight(kg)} of dough before butter, more than ${value('most_bowls')} bowls of ${weight(bowlKg)}; make it several doughs.`,

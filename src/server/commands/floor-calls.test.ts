@@ -216,15 +216,16 @@ describe('a count after the bake', () => {
     throw new Error('The demo bakes nothing.');
   };
 
-  it('is kept with its pieces, and refused when there were not as many', async () => {
+  it('is kept with its pieces, more than planned too, and refused where no sheet gives as many', async () => {
     const { dough, step, pieces } = await baked();
     const tell = (good: number, second: number, waste: number) =>
       runCommand('record-event', jonas, {
         ...{ id: randomUUID(), doughId: dough.id, stepKey: step.key, kind: 'count' },
         data: { kind: 'counted', good, second, waste },
       });
-    expect((await refusal(tell(pieces, 1, 0))).message).toContain(`There were ${pieces} pieces`);
+    expect((await refusal(tell(2 * pieces, 1, 0))).message).toContain(`${pieces} pieces were planned`);
     expect((await refusal(tell(-1, 0, 0))).message).toContain('whole numbers from 0 up');
+    await ok(tell(pieces + 5, 0, 0));
     await ok(tell(pieces - 3, 2, 1));
     const after = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === dough.id);
     if (!after) throw new Error('The dough has gone.');

@@ -8,6 +8,7 @@ import { insertOnce, write } from '../db/rows';
 import { houseValues, machinePools } from '../queries/house';
 import { stepsInPlan } from '../queries/planned-steps';
 import { openProposal } from '../queries/proposals';
+import { rollingHouse } from '../queries/rolling';
 import { readWholePlan } from '../queries/whole-problem';
 import { replan } from '../replan';
 import { searching } from '../searching';
@@ -74,9 +75,13 @@ export const proposeMend = command<{ seconds?: number }, Mended, Worked>({
 
 async function workOutMend({ db, now, live }: SearchContext, wanted: number | undefined): Promise<Worked> {
   const { plan: basis } = await readBasis(db);
-  const [whole, value] = await Promise.all([readWholePlan(db, now), houseValues(db)]);
+  const [whole, value, rolling] = await Promise.all([
+    readWholePlan(db, now),
+    houseValues(db),
+    rollingHouse(db),
+  ]);
   const machines = await machinePools(db, now, now + 14 * 24 * 60 * MINUTE);
-  const found = drifts(whole, machines, now, value('late_matters'));
+  const found = drifts(whole, { machines, rolling }, now, value('late_matters'));
   const causes = new Map(
     found.flatMap(({ doughId, sentence }) => (doughId === null ? [] : [[doughId, sentence]])),
   );

@@ -112,7 +112,7 @@ const BASIC: DemoProduct[] = [
     'Butter crescent',
     'Crescent',
     'Crescent dough',
-    [62, 15, 0.07],
+    [62, 15, 0.04],
     cut('triangle', 11, 27, 3.9, 'crescent'),
     {
       ...{ dough: crescentBase, fork },
@@ -132,7 +132,7 @@ const BASIC: DemoProduct[] = [
     'Chocolate roll',
     'Chocolate roll',
     'Crescent dough',
-    [70, 12, 0.05],
+    [70, 12, 0.03],
     {
       ...cut('rectangle', 10.5, 16, 3.9, 'roll'),
       ...filled('chocolate sticks', 10, 14, 'laid', 'two sticks, the first a finger from the near edge'),
@@ -155,7 +155,7 @@ const BASIC: DemoProduct[] = [
     'Raisin snail',
     'Snail',
     'Crescent dough',
-    [85, 12, 0.06],
+    [85, 12, 0.03],
     {
       ...cut('slice', 3.6, 56.5, 3.9, 'snail'),
       ...filled(
@@ -185,7 +185,7 @@ const BASIC: DemoProduct[] = [
     'Poppy danish',
     'Danish',
     'Danish dough',
-    [75, 12, 0.08],
+    [75, 12, 0.04],
     {
       ...cut('square', 12, 0, 4.9, 'pocket'),
       ...filled('poppy filling', 28, 35, 'laid', 'a spoon in the middle, edges bare'),
@@ -251,7 +251,7 @@ const BASIC: DemoProduct[] = [
     'Levain crescent',
     'Levain',
     'Levain crescent dough',
-    [64, 15, 0.07],
+    [64, 15, 0.04],
     cut('triangle', 11, 28, 3.9, 'crescent'),
     {
       ...{ dough: levainBase, fork },

@@ -1,7 +1,6 @@
 import type { BoardDough, RollingHouse } from '@/core/floor/board';
 import { floorDough } from '@/core/floor/board';
-import { foldsOf } from '@/core/floor/turns';
-import { planBlockIfAny } from '@/core/lamination/geometry';
+import { sheetsOfDough } from '@/core/floor/cut-sheets';
 import type { PieceSize } from '@/core/cutting/piece';
 import { rowsOf, type Db } from '../db/rows';
 import { productVersions } from './products';
@@ -10,6 +9,8 @@ import { productVersions } from './products';
 export interface DoughCut {
   sheet: { length: number; width: number; mm: number; density: number };
   sheets: number;
+  /** What a block is rolled to before it is trimmed, cm. */
+  rolled: { length: number; width: number };
   pieces: {
     name: string;
     size: PieceSize;
@@ -45,10 +46,8 @@ export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse)
     ];
   });
   if (pieces.length === 0) return null;
-  const { given, toCome } = foldsOf(dough.steps, floorDough(dough).state, 1);
-  const plan = planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying, [
-    ...given,
-    ...toCome,
-  ]);
-  return plan && { sheet: { ...plan.final.sheet, density: plan.density }, sheets: work.blocks, pieces };
+  const sheets = sheetsOfDough(floorDough(dough), rolling);
+  if (!sheets) return null;
+  const { parts, length, width, rolled, density, blocks } = sheets;
+  return { rolled, sheet: { length: length * parts, width, mm: rolled.mm, density }, sheets: blocks, pieces };
 }

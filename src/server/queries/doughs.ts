@@ -1,10 +1,11 @@
 import type { BlockWork } from '@/core/floor/block-work';
+import { blockWeights } from '@/core/cutting/dough-size';
 import type { BoardDough } from '@/core/floor/board';
 import type { EventData, FloorEvent } from '@/core/floor/events';
 import { doseOf, knownOf, needlesSay } from '@/core/floor/known';
 import { foldDough } from '@/core/floor/state';
 import { blocksFor } from '@/core/lamination/geometry';
-import { expandDough, type DoughOutput, type ExpandedDough, type Sizes } from '@/core/route/expand';
+import { expandDough, scrapOf, type DoughOutput, type ExpandedDough, type Sizes } from '@/core/route/expand';
 import type { ProductSpec } from '@/core/route/route';
 import { extraLoads, withChanges, type DoughChange } from '@/core/route/changes';
 import { settleWindows } from '@/core/route/windows';
@@ -19,6 +20,8 @@ import { houseValues, machines } from './house';
 import { newestReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
 import { stepsInPlan } from './planned-steps';
+import { rollingHouse } from './rolling';
+import { reallyMixed, type ReallyMixed } from './mixed';
 import { productVersions, type KnownProduct } from './products';
 
 interface OutputRow {
@@ -105,24 +108,17 @@ async function assemble(
     placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }),
   );
   const said = needlesSay(needlesOf(newest));
-  const doughs = ids.map((id): BoardDough => {
-    const own = decided.get(id) ?? [];
-    const first = rows.find((row) => row.doughId === id);
+  const sized = ids.map((id) => {
+    const own = rows.filter((row) => row.doughId === id);
     const times = planned.get(id) ?? (new Map() as StepTimes);
-    const outputs = rows
-      .filter((row) => row.doughId === id)
-      .map((row) => {
-        const product = products.get(row.versionId);
-        if (!product)
-          throw new Error(`Dough ${id} names product version ${row.versionId}, which is not there.`);
-        const output = { id: row.id, product, pieces: row.pieces, dueAt: row.dueAt.getTime() };
-        // A dough keeps its loads, whatever becomes of the oven.
-        const settled = loadsIn(times, row.id);
-        const more = instead ? 0 : extraLoads(changes.get(id) ?? [], row.id);
-        return settled > 0 ? { ...output, loads: settled + more } : output;
-      });
+    const more = (outputId: number) => (instead ? 0 : extraLoads(changes.get(id) ?? [], outputId));
+    const outputs = own.map((row) => plannedOutput(row, products, times, more(row.id)));
+    return { id, first: own[0], times, outputs, expanded: expandedOnce(outputs, takes) };
+  });
+  const mixed = await reallyMixed(db, events, new Map(sized.map(({ id, expanded }) => [id, expanded])));
+  const doughs = sized.map(({ id, first, times, outputs, expanded: asPlanned }): BoardDough => {
     const happened = events.get(id) ?? [];
-    const expanded = withChanges(expandedOnce(outputs, takes), own);
+    const expanded = withChanges(asPlanned, decided.get(id) ?? []);
     const state = foldDough(expanded, happened);
     const dose = doseOf(state, yeastGrams(outputs, expanded));
     const ended = ending ? endingAt(times, ending) : times;
@@ -134,7 +130,7 @@ async function assemble(
       state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
     return {
       ...{ id, name: first?.name ?? '', madeAt: first?.madeAt.getTime() ?? now, kg, bowls, links },
-      lamination: blockWork(outputs[0]?.product, kg, value('block_kg')),
+      lamination: blockWork(outputs, expanded, takes.cutting.blockKg, mixed.get(id)),
       outputs: outputs.map(({ id: outputId, product, pieces, dueAt }) => ({
         ...{ id: outputId, pieces, dueAt },
         product: product.name,
@@ -166,16 +162,37 @@ function expandedOnce(outputs: readonly DoughOutput[], takes: Sizes): ExpandedDo
   return recall(JSON.stringify([parts, takes]), () => expandDough(outputs, takes));
 }
 
-/** How a dough of so many kg is laminated, or null. */
-export function blockWork(product: KnownProduct | undefined, kg: number, blockKg: number): BlockWork | null {
+/** How a dough is laminated, by what was really mixed where that is known; null for one that is not. */
+function blockWork(
+  outputs: readonly DoughOutput[],
+  { kg, cut }: Pick<ExpandedDough, 'kg' | 'cut'>,
+  blockKg: number,
+  really?: ReallyMixed,
+): BlockWork | null {
+  const product = outputs[0]?.product;
   if (!product?.scheme) return null;
-  const blocks = blocksFor(kg, blockKg);
-  const grams = (kg * 1000) / blocks;
-  const mixed = product.mixed ?? 1;
+  const { scheme, mixed: share = 1 } = product;
+  const mixed = really ?? { dough: kg * 1000 * share, rollIn: kg * 1000 * (1 - share) };
+  const blocks = cut?.blocks ?? blocksFor(kg, blockKg);
+  const whole = mixed.dough + mixed.rollIn;
   return {
-    ...{ scheme: product.scheme, blocks, mm: product.piece.cut?.mm ?? 4 },
-    weights: { dough: grams * mixed, fat: grams * (1 - mixed) },
+    ...{ scheme, blocks, mm: product.piece.cut?.mm ?? 4, wide: cut?.wide ?? null, scrap: scrapOf(outputs) },
+    weights: blockWeights(whole / blocks, mixed.dough / whole, scheme.scheme),
   };
+}
+
+/** An output as it stands in the plan: a dough keeps its loads, whatever becomes of the oven. */
+function plannedOutput(
+  { id, doughId, versionId, pieces, dueAt }: OutputRow,
+  products: ReadonlyMap<number, KnownProduct>,
+  times: StepTimes,
+  more: number,
+) {
+  const product = products.get(versionId);
+  if (!product) throw new Error(`Dough ${doughId} names product version ${versionId}, which is not there.`);
+  const output = { id, product, pieces, dueAt: dueAt.getTime() };
+  const settled = loadsIn(times, id);
+  return settled > 0 ? { ...output, loads: settled + more } : output;
 }
 
 function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): StepTimes {
@@ -207,14 +224,19 @@ async function changesOf(
   return known;
 }
 
-/** What oven and mixer take at once, and what the house counts of trays and tins. */
+/** What oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
 export async function sizes(db: Db): Promise<Sizes> {
-  const all = await machines(db);
+  const [all, value, { table, laying, benchLength }] = await Promise.all([
+    machines(db),
+    houseValues(db),
+    rollingHouse(db),
+  ]);
   const of = (id: string) => all.find((machine) => machine.id === id);
   return {
     ovenTrays: of('oven')?.capacity ?? 1,
     bowlKg: of('mixer')?.kgAtOnce ?? Infinity,
     carriers: (['tray', 'tin'] as const).filter(of),
+    cutting: { table, laying, benchLength, blockKg: value('block_kg') },
   };
 }
 

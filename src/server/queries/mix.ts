@@ -13,7 +13,10 @@ import { houseValues } from './house';
 import { today } from './places';
 
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
-export async function mixSheet(db: Db, dough: Pick<BoardDough, 'id' | 'kg'>): Promise<MixSheet | null> {
+export async function mixSheet(
+  db: Db,
+  dough: Pick<BoardDough, 'id' | 'kg' | 'outputs'>,
+): Promise<MixSheet | null> {
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;
   const book = await ingredientsAndFormulas(db);
@@ -23,7 +26,8 @@ export async function mixSheet(db: Db, dough: Pick<BoardDough, 'id' | 'kg'>): Pr
     houseValues(db),
     learntMixing(db, mixSubject('mixer', version.formulaId)),
   ]);
-  const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000 });
+  const net = dough.outputs.reduce((sum, { pieces, piece }) => sum + pieces * piece.grams, 0);
+  const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000, net });
   const bowls = bowlsFor(whole.doughGrams, takes.bowlKg * 1000);
   const steps = { coarse: value('scale_coarse'), fine: value('scale_fine') };
   const { id, formulaId, name, version: nth, formula } = version;

@@ -1,4 +1,4 @@
-import { linesOf, percentOf, shareOf } from '@/core/formula/formula';
+import { flourInRollIn, linesOf, percentOf, shareOf } from '@/core/formula/formula';
 import { allergensOf } from '@/core/formula/analysis';
 import type { Allergen } from '@/core/formula/ingredient';
 import { laminate } from '@/core/lamination/steps';
@@ -50,9 +50,12 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
     ingredientsAndFormulas(db),
   ]);
   return rows.map(({ body, schemeVersionId, ...row }) => {
-    const scheme = schemes.get(schemeVersionId ?? 0) ?? null;
     const own = json<Body>(body);
     const formula = formulas.get(row.formulaVersionId);
+    const found = schemes.get(schemeVersionId ?? 0) ?? null;
+    // The formula says what is weighed: card and sheet speak of one butter.
+    const flourInFat = formula ? flourInRollIn(formula, book) : 0;
+    const scheme = found && { ...found, scheme: { ...found.scheme, flourInFat } };
     const yeast = formula ? shareOf(linesOf(formula), book, 'yeast') / percentOf(formula) : 0;
     const product = {
       ...row,
@@ -72,9 +75,14 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
 }
 
 /** The newest version of every product, its rises as they were set and not as they were learnt. */
-export async function productsAsSet(db: Db): Promise<Pick<KnownProduct, 'productId' | 'name' | 'rises'>[]> {
+export async function productsAsSet(
+  db: Db,
+): Promise<(Pick<KnownProduct, 'productId' | 'name' | 'rises'> & { laminated: boolean })[]> {
   const rows = await rowsOf<ProductRow>(db, NEWEST);
-  return rows.map(({ productId, name, body }) => ({ productId, name, rises: json<Body>(body).rises }));
+  return rows.map(({ productId, name, schemeVersionId, body }) => ({
+    ...{ productId, name, rises: json<Body>(body).rises },
+    laminated: schemeVersionId !== null,
+  }));
 }
 
 /** What a dough can be made of: every product by name. */

@@ -1,7 +1,8 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { did, MIN } from '../../../test-support/floor';
-import { itemOf, output, ROLLING, show, telling } from '../../../test-support/view';
+import { ROLLING } from '../../../test-support/rolling';
+import { itemOf, output, show, telling } from '../../../test-support/view';
 import type { AgendaItem } from '@/core/floor/agenda';
 import type { FloorEvent } from '@/core/floor/events';
 import { COOLING_RULES, type CoolingRule } from '@/core/floor/cooling';

@@ -1,7 +1,8 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
-import { itemOf, output, ROLLING, show, telling } from '../../../test-support/view';
+import { ROLLING } from '../../../test-support/rolling';
+import { itemOf, output, show, telling } from '../../../test-support/view';
 import { DivideWork } from './divide-work';
 import { SheetWork } from './sheet-work';
 import { WeighIn } from './weigh-in';

@@ -1,10 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { thicknessAdvice } from '@/core/cutting/thickness';
+import { sheetsOfDough } from '@/core/floor/cut-sheets';
 import { Button } from '../kit/button';
-import { useSizes } from '../lamination/geometry-strip';
+import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { ScrapSheet } from '../scrap/scrap-sheet';
 import { nearestOutput, OutputChoice, pieceTarget } from './output-choice';
 import { WeighIn } from './weigh-in';
@@ -14,13 +15,24 @@ import type { WorkProps } from './work-props';
 const WEIGHED = 3;
 
 /** Sheet and cut: what comes from it, the cut plan, and what is left over. */
-export function SheetWork({ item, outputs, scale, tell, running }: WorkProps) {
+export function SheetWork({ item, outputs, rolling, scale, tell, running }: WorkProps) {
   const [telling, setTelling] = useState(false);
-  const { cm } = useSizes();
+  const { cm, slab } = useSizes();
   const { dough } = item;
+  const sheets = useMemo(() => sheetsOfDough(dough, rolling), [dough, rolling]);
   const cuts = outputs.filter(({ piece }) => piece.cut);
   return (
     <div className="grid w-full gap-2 text-xl">
+      {sheets && (
+        <>
+          <p className="font-semibold">
+            {sheets.blocks > 1 ? `Roll each of ${sheets.blocks} blocks to ` : 'Roll it to '}
+            {slab(sheets.rolled)}
+            {sheets.parts > 1 && `, cut it in ${sheets.parts}`}
+          </p>
+          <GapRow passes={sheets.passes} floor />
+        </>
+      )}
       {cuts.map(({ id, product, pieces, piece }) => (
         <p key={id}>
           <span className="font-semibold">{product}</span>: {pieces}{' '}

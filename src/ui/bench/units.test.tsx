@@ -1,7 +1,8 @@
 import { screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { did, MIN } from '../../../test-support/floor';
-import { itemOf, output, ROLLING, show, telling } from '../../../test-support/view';
+import { ROLLING } from '../../../test-support/rolling';
+import { itemOf, output, show, telling } from '../../../test-support/view';
 import { COOLING_RULES } from '@/core/floor/cooling';
 import { NowCard } from './now-card';
 import { TemperatureSheet } from './temperature-sheet';

@@ -33,6 +33,8 @@ interface Props {
   /** Of one sheet: cm, mm, g/cm³. */
   sheet: { length: number; width: number; mm: number; density: number };
   sheets: number;
+  /** What each was rolled to before it was trimmed, cm; nothing where that is not known. */
+  rolled?: { length: number; width: number };
   pieces: PieceToCut[];
   benchLength: number;
   /** A tray, cm. */
@@ -42,7 +44,7 @@ interface Props {
 }
 
 /** From sheet to pieces: where each cut goes, what a piece weighs, what is left over. Typed, drawn, printed. */
-export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, notes = [] }: Props) {
+export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength, tray, notes = [] }: Props) {
   const [units] = useUnits();
   const [edited, setRows] = useState<CutRow[] | null>(null);
   // Until somebody types, they follow the units of the reader.
@@ -130,6 +132,8 @@ export function CutPlanView({ title, sheet, sheets, pieces, benchLength, tray, n
         <>
           <p className="mt-4 text-[17px]">
             {sheets > 1 && `${sheets} sheets like this one. `}
+            {rolled &&
+              `Rolled to ${rulerMark(rolled.length, units.length)} × ${rulerLength(rolled.width, units.length)}, then trimmed on all sides. `}
             {laid.sheet.parts > 1 &&
               `Longer than the bench: cut it in ${laid.sheet.parts} of ${rulerLength(laid.sheet.length, units.length)}; each is cut like this. `}
             Sheet {rulerMark(laid.sheet.length, units.length)} × {rulerLength(laid.sheet.width, units.length)}

@@ -28,6 +28,7 @@ interface Typed {
   scrap: string;
   bakeLoss: string;
   keptBack: string;
+  filling: string;
   ingredient: string;
 }
 
@@ -39,6 +40,7 @@ const BEGIN: Typed = {
   scrap: '7',
   bakeLoss: '',
   keptBack: '',
+  filling: '',
   ingredient: '',
 };
 
@@ -96,6 +98,14 @@ export function ScalePanel({
               onType={(bakeLoss) => set({ bakeLoss })}
             />
             <Field label="Kept back" value={typed.keptBack} onType={(keptBack) => set({ keptBack })} />
+            {formula.stages.some(({ kind }) => kind === 'filling') && (
+              <Field
+                label="Filling a piece"
+                value={typed.filling}
+                placeholder="as in the formula"
+                onType={(filling) => set({ filling })}
+              />
+            )}
           </>
         ) : (
           <>
@@ -192,6 +202,7 @@ function answerOf(
               grams: grams(typed.piece),
               scrap: share(typed.scrap),
               bakeLoss: share(typed.bakeLoss),
+              ...(typed.filling.trim() === '' ? {} : { filling: grams(typed.filling) }),
             },
           ],
           keptBack: typed.keptBack.trim() === '' ? 0 : grams(typed.keptBack),

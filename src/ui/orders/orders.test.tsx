@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { CUTTING } from '../../../test-support/rolling';
 import { standInHouse } from '../../../test-support/stand-in';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
@@ -32,7 +33,7 @@ const proposal = (more: Partial<ProposedDough> = {}): ProposedDough => ({
 const book = (more: Partial<OrderBook> = {}): OrderBook => ({
   ...{ customers: ['Station kiosk', 'Choir'], standing: [], demand: [], left: [], closed: [] },
   ...{ stock: [], taken: [], proposals: [], makers: [maker(1, 'Butter crescent'), maker(2, 'Plum danish')] },
-  making: { bowlKg: 20, mostBowls: 3, apart: ['nuts'] },
+  making: { bowlKg: 20, mostBowls: 3, apart: ['nuts'], cutting: CUTTING },
   ...more,
 });
 const NAMES = new Map([

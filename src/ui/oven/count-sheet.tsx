@@ -6,7 +6,10 @@ import type { Counted } from '@/core/floor/events';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 
-/** Pieces that came out good, as seconds and as waste: what is neither is good. */
+/**
+ * Pieces that came out good, as seconds and as waste: what is neither is good. A sheet may have given more than were
+ * planned, or fewer.
+ */
 export function CountSheet({
   open,
   onOpenChange,
@@ -20,16 +23,18 @@ export function CountSheet({
   pieces: number;
   onCount: (counted: Counted) => void;
 }) {
+  const [all, setAll] = useState(pieces);
   const [second, setSecond] = useState(0);
   const [waste, setWaste] = useState(0);
-  const good = pieces - second - waste;
+  const good = all - second - waste;
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title={title}>
       <p className="mb-3 text-4xl font-bold">
-        {good} good <span className="text-xl font-normal text-quiet">of {pieces}</span>
+        {good} good <span className="text-xl font-normal text-quiet">of {all}</span>
       </p>
-      <Stepper label="Second quality" value={second} most={pieces - waste} onChange={setSecond} />
-      <Stepper label="Waste" value={waste} most={pieces - second} onChange={setWaste} />
+      <Stepper label="Came out" value={all} least={second + waste} most={2 * pieces} onChange={setAll} />
+      <Stepper label="Second quality" value={second} most={all - waste} onChange={setSecond} />
+      <Stepper label="Waste" value={waste} most={all - second} onChange={setWaste} />
       <Button
         look="act"
         floor
@@ -48,15 +53,17 @@ export function CountSheet({
 function Stepper({
   label,
   value,
+  least = 0,
   most,
   onChange,
 }: {
   label: string;
   value: number;
+  least?: number;
   most: number;
   onChange: (value: number) => void;
 }) {
-  const to = (next: number) => onChange(Math.min(most, Math.max(0, next)));
+  const to = (next: number) => onChange(Math.min(most, Math.max(least, next)));
   return (
     <div
       role="group"

@@ -2,8 +2,11 @@
 
 import clsx from 'clsx';
 import { Pin } from 'lucide-react';
+import { useMemo } from 'react';
 import type { FloorDough } from '@/core/floor/agenda';
-import type { BoardDough, Machine, Person } from '@/core/floor/board';
+import type { BoardDough, Machine, Person, RollingHouse } from '@/core/floor/board';
+import { cutShort } from '@/core/floor/cut-sheets';
+import { shortSentence } from '@/core/floor/drift';
 import { promisesOf } from '@/core/floor/promises';
 import { stepOf } from '@/core/floor/supposed';
 import type { WholePlan } from '@/core/floor/whole-plan';
@@ -34,6 +37,7 @@ interface Props {
   /** How sure the plan is; null until it was played through. */
   sampled: Sampled | null;
   machines: readonly Machine[];
+  rolling: RollingHouse;
   /** The step that is looked at. */
   step: string | null;
   onStep: (key: string | null) => void;
@@ -46,16 +50,20 @@ interface Props {
 
 /** The picked dough: what it becomes, what comes next, and its steps with planned and real times. */
 export function DoughPanel(props: Props) {
-  const { dough, facts, now, zone, people, whole, machines, hand, mayPlan, onTakeOut, onWays } = props;
+  const { dough, facts, now, zone, people, whole, machines, rolling, hand, mayPlan, onTakeOut, onWays } =
+    props;
   const steps = [...dough.steps].sort(
     (a, b) => stepTimes(dough, a, now).start - stepTimes(dough, b, now).start,
   );
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
   const words = stateWords(dough, now);
-  const promises = (dough.state.finished ? [] : promisesOf(dough, facts, now)).map((promise) => ({
-    ...promise,
-    sure: surenessOf(props.sampled, dough, promise.output.id),
-  }));
+  const short = useMemo(() => cutShort(dough, facts.outputs, rolling), [dough, facts, rolling]);
+  const promises = (dough.state.finished ? [] : promisesOf(dough, facts, now)).map((promise) => {
+    const missing = short.find(({ output }) => output.id === promise.output.id);
+    // What cannot be cut is not on time in any play.
+    const sure = missing ? 0 : surenessOf(props.sampled, dough, promise.output.id);
+    return { ...promise, sure, missing };
+  });
   const watch = (props.sampled?.watch ?? []).flatMap(({ task }) => {
     const found = stepOf(whole, task);
     return found?.dough.id === dough.id ? [found.step.label.toLowerCase()] : [];
@@ -68,7 +76,7 @@ export function DoughPanel(props: Props) {
     >
       <div className="border-b border-hairline p-4">
         <h2 className="text-2xl font-bold">{dough.name}</h2>
-        {promises.map(({ output: { id, pieces, product, dueAt }, late, stale, sure }) => (
+        {promises.map(({ output: { id, pieces, product, dueAt }, late, stale, sure, missing }) => (
           <div key={id}>
             <p className="flex justify-between gap-2">
               <span>
@@ -81,6 +89,7 @@ export function DoughPanel(props: Props) {
                 on time in {Math.round(100 * sure)} of 100 plays
               </p>
             )}
+            {missing && <p className="font-bold text-warn">{shortSentence(missing)}</p>}
             {late > 0 && <p className="text-right font-bold text-warn">ready {duration(late)} late</p>}
             {stale > 0 && <p className="text-right text-warn">{duration(stale)} staler than fresh</p>}
           </div>

@@ -91,8 +91,8 @@ function PlanView({
   const sampled = useSampled(whole);
   const { moving, supposed } = hand;
   const drifted = useMemo(
-    () => drifts(whole, board.machines, now, plan.lateMatters),
-    [whole, board.machines, now, plan.lateMatters],
+    () => drifts(whole, board, now, plan.lateMatters),
+    [whole, board, now, plan.lateMatters],
   );
   const duties = useMemo(() => rota(board.doughs, board.people, board.presences), [board]);
   const nobody = useMemo(
@@ -269,6 +269,7 @@ function PlanView({
           {...{ now, zone, whole, sampled, duties }}
           people={board.people}
           machines={board.machines}
+          rolling={board.rolling}
           step={step}
           onStep={setStep}
           hand={hand}

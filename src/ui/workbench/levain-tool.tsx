@@ -44,11 +44,7 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
           <p>It does not ripen there.</p>
         ) : (
           <>
-            <p className="text-4xl font-bold">Build it {dayTime(mix - best * MINUTE, zone)}</p>
-            <p>
-              for the mix {dayTime(mix, zone)}; not before {dayTime(mix - to * MINUTE, zone)}, not after{' '}
-              {dayTime(mix - from * MINUTE, zone)}.
-            </p>
+            <When {...{ mix, now, zone }} ripe={{ from, best, to }} />
             <p className="mt-2 text-lg text-quiet">
               Ripe after {duration(from)} to {duration(to)}, best {duration(best)}: it stays at its peak for{' '}
               {duration(to - from)}.
@@ -57,5 +53,44 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
         )}
       </div>
     </div>
+  );
+}
+
+/** When to build it for the mix; and where that has passed, what is left to do. */
+function When({
+  mix,
+  now,
+  zone,
+  ripe: { from, best, to },
+}: {
+  mix: number;
+  now: number;
+  zone: string;
+  /** Minutes after it was built. */
+  ripe: { from: number; best: number; to: number };
+}) {
+  const at = (time: number) => dayTime(time, zone);
+  const latest = mix - from * MINUTE;
+  if (now > latest) {
+    return (
+      <>
+        <p className="text-4xl font-bold">Too late for {at(mix)}</p>
+        <p className="text-warn">
+          It had to be built by {at(latest)}. Built now it is ripe from {at(now + from * MINUTE)}, best{' '}
+          {at(now + best * MINUTE)}: mix then, or raise the dough with yeast.
+        </p>
+      </>
+    );
+  }
+  const ideal = mix - best * MINUTE;
+  return (
+    <>
+      <p className="text-4xl font-bold">Build it {now > ideal ? 'now' : at(ideal)}</p>
+      <p>
+        {now > ideal
+          ? `for the mix ${at(mix)}; ${at(latest)} is the latest. It will be on the young side.`
+          : `for the mix ${at(mix)}; not before ${at(mix - to * MINUTE)}, not after ${at(latest)}.`}
+      </p>
+    </>
   );
 }

@@ -5,6 +5,7 @@ import { DOUGH } from '@/core/heat/material';
 import { firstMode } from '@/core/heat/mode';
 import { meanFilm } from '@/core/heat/places';
 import type { Verdict } from '@/core/learning/verdicts';
+import { butterAt } from '@/core/lamination/butter-window';
 import type { Rise, RisePhase } from '@/core/route/route';
 import { fermentationOf } from '@/core/route/windows';
 import { duration } from '@/core/units/format';
@@ -19,6 +20,8 @@ import { EvidenceList } from './evidence-list';
 export interface LearntProduct {
   productId: number;
   name: string;
+  /** Whether there is butter between its layers. */
+  laminated: boolean;
   phases: {
     phase: RisePhase;
     set: Rise;
@@ -121,11 +124,7 @@ export function ProofTool({
             trouble={dose > 0 ? null : 'Without yeast it does not rise.'}
           />
         </div>
-        {at.proofer > 28 && (
-          <p className="border-l-4 border-edge pl-3 text-[15px]">
-            Above {degrees(28)} the butter of laminated dough starts to run.
-          </p>
-        )}
+        {product?.laminated && <ButterWords warmest={Math.max(at.proofer, at.room)} degrees={degrees} />}
       </div>
       <div>
         {told && (
@@ -175,6 +174,22 @@ export function ProofTool({
         ))}
       </div>
     </div>
+  );
+}
+
+/** What the warmest place of a proof does to butter between layers. */
+function ButterWords({ warmest, degrees }: { warmest: number; degrees: (celsius: number) => string }) {
+  const butter = butterAt(warmest);
+  if (butter === 'holds') return null;
+  return butter === 'runs' ? (
+    <p role="alert" className="border-l-4 border-warn pl-3 text-[17px] font-semibold text-warn">
+      At {degrees(warmest)} butter melts and runs out: the layers are lost. Keep laminated dough at{' '}
+      {degrees(26)} to {degrees(28)}.
+    </p>
+  ) : (
+    <p className="border-l-4 border-edge pl-3 text-[15px]">
+      Above {degrees(28)} the butter of laminated dough starts to run.
+    </p>
   );
 }
 

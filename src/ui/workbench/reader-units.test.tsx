@@ -33,27 +33,22 @@ const FORMULA = {
 const AT = { flour: 21.5, room: 22.4, fridge: 4, tap: 14.2, preferment: 24, ice: -18, warmest: 43 };
 const LEARNT = { mean: 6.3, spread: 1.2, readings: 3, questioned: [] };
 
+const PRODUCTS = [
+  {
+    ...{ productId: 1, name: 'Crescent', laminated: true },
+    phases: [
+      {
+        ...{ phase: 'proof' as const, set: RISE, evidence: [] },
+        learnt: { mean: 240, spread: 60, readings: 0 },
+      },
+    ],
+  },
+];
+
 const TOOLS: [name: string, tool: () => ReactElement][] = [
   ['chilling', () => <ChillTool places={PLACES} />],
   ['levain', () => <LevainTool rise={RISE} room={22.4} zone="UTC" />],
-  [
-    'proof',
-    () => (
-      <ProofTool
-        products={[
-          {
-            productId: 1,
-            name: 'Crescent',
-            phases: [
-              { phase: 'proof', set: RISE, learnt: { mean: 240, spread: 60, readings: 0 }, evidence: [] },
-            ],
-          },
-        ]}
-        places={PLACES}
-        zone="UTC"
-      />
-    ),
-  ],
+  ['proof', () => <ProofTool products={PRODUCTS} places={PLACES} zone="UTC" />],
   [
     'butter',
     () => (
@@ -96,5 +91,60 @@ describe('a tool on a tablet that reads °F, inches and ounces', () => {
     for (const field of screen.getAllByRole<HTMLInputElement>('textbox'))
       expect(field.value).not.toMatch(/°C|mm|cm|kg|\d g/);
     expect(document.body.textContent).not.toMatch(/\d °C|\d mm|\d cm/);
+  });
+});
+
+describe('what mixing warms a dough by', () => {
+  const tool = (readings: number) => (
+    <WaterTool
+      formulas={[{ id: 1, name: 'Dough', formula: FORMULA }]}
+      ingredients={[...USUAL_INGREDIENTS]}
+      temperatures={AT}
+      mixing={[
+        { formulaId: 1, rise: { ...LEARNT, readings, evidence: [] }, factor: { ...LEARNT, mean: 18.4 } },
+      ]}
+      zone="UTC"
+    />
+  );
+  const rise = () => screen.getByLabelText<HTMLInputElement>('Rise by mixing').value;
+
+  it('follows how and how long it is mixed, where nobody has measured it', async () => {
+    const { user } = show(tool(0));
+    expect(rise()).toBe('5.2 °C');
+    await user.clear(screen.getByLabelText('Minutes fast'));
+    await user.type(screen.getByLabelText('Minutes fast'), '16');
+    expect(rise()).toBe('12.2 °C');
+    await user.selectOptions(screen.getByLabelText('Mixed'), 'in a planetary mixer');
+    expect(rise()).toBe('8.6 °C');
+    await user.selectOptions(screen.getByLabelText('Mixed'), 'by hand');
+    expect(rise()).toBe('1.5 °C');
+    expect(screen.queryByLabelText('Minutes fast')).toBeNull();
+  });
+
+  it('is what the house has measured, where it has', () => {
+    show(tool(4));
+    expect(screen.getByLabelText<HTMLSelectElement>('Mixed').value).toBe('learnt');
+    expect(rise()).toBe(`${LEARNT.mean} °C`);
+  });
+});
+
+describe('a proof of laminated dough', () => {
+  const at = (proofer: number, laminated = true) => {
+    const places = PLACES.map((one) => (one.id === 'proofer' ? { ...one, celsius: proofer } : one));
+    show(<ProofTool products={PRODUCTS.map((one) => ({ ...one, laminated }))} places={places} zone="UTC" />);
+  };
+  it.each([34, 40])('at %i °C is told that butter runs out', (celsius) => {
+    at(celsius);
+    expect(screen.getByRole('alert').textContent).toContain(`At ${celsius} °C butter melts and runs out`);
+  });
+  it('at 29 °C that it starts to, and nothing at 27 °C or without layers', () => {
+    at(29);
+    expect(screen.getByText(/starts to run/)).toBeTruthy();
+    cleanup();
+    at(27);
+    expect(screen.queryByText(/butter/)).toBeNull();
+    cleanup();
+    at(40, false);
+    expect(screen.queryByText(/butter/)).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -32,8 +32,20 @@ describe('when to build a levain', () => {
   it('is tomorrow’s for a time of day that has passed', async () => {
     const { user } = show(tool(), 15 * 60);
     expect(build()).toBe('Build it Fri 10:00');
-    await retype(user, 'Mix at', '16.30');
-    expect(build()).toBe('Build it Thu 12:30');
+    await retype(user, 'Mix at', '19.30');
+    expect(build()).toBe('Build it Thu 15:30');
+  });
+
+  it('is now where the best time has passed, and too late after the last one, with when it is ripe instead', () => {
+    show(tool(), 10 * 60 + 20);
+    expect(build()).toBe('Build it now');
+    expect(screen.getByText(/^for the mix/).textContent).toContain('Thu 10:36 is the latest');
+    cleanup();
+    show(tool(), 12 * 60);
+    expect(screen.getByText('Too late for Thu 14:00')).toBeTruthy();
+    expect(screen.getByText(/^It had to be built by/).textContent).toBe(
+      'It had to be built by Thu 10:36. Built now it is ripe from Thu 15:24, best Thu 15:59: mix then, or raise the dough with yeast.',
+    );
   });
 
   it('is earlier in a cooler place, and later with more seed', async () => {

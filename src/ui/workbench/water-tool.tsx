@@ -11,7 +11,9 @@ import { showDifference, type ReaderUnits } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { WaterWords, WithoutLiquid } from '../sheet/water-words';
 import { EvidenceList } from './evidence-list';
+import { riseByMixing, type MixingWay } from '@/core/heat/friction';
 import { measure } from '@/core/units/measure';
+import { parseNumber } from '@/core/units/number';
 import { unless, useTyped, wants } from './use-typed';
 
 /** What is learnt of mixing one formula, and from which mixes. */
@@ -37,6 +39,30 @@ interface Props {
   zone: string;
 }
 
+type Way = MixingWay | 'learnt';
+
+const WAYS: { id: Way; name: string }[] = [
+  { id: 'learnt', name: 'as this house measured it' },
+  { id: 'spiral', name: 'in a spiral mixer' },
+  { id: 'planetary', name: 'in a planetary mixer' },
+  { id: 'hand', name: 'by hand' },
+];
+
+/** How a dough is mixed, and by what that warms it. */
+interface MixedAs {
+  way: Way;
+  slow: string;
+  fast: string;
+}
+
+/** As the house has measured it for a formula; where it has not, as a spiral usually warms it. */
+function mixedAs(learnt: LearntMixing | undefined) {
+  const isLearnt = (learnt?.rise.readings ?? 0) > 0;
+  const rise = isLearnt ? (learnt?.rise.mean ?? 0) : riseByMixing('spiral', { slow: 4, fast: 6 });
+  const way: Way = isLearnt ? 'learnt' : 'spiral';
+  return { ...{ way: way as string, slow: '4', fast: '6' }, rise: measure('difference', rise) };
+}
+
 /** Water for a dough temperature, for any formula and batch. */
 export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt, zone }: Props) {
   const book = useMemo(() => bookWithFormulas(ingredients, formulas), [ingredients, formulas]);
@@ -52,9 +78,16 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
     room: measure('celsius', temperatures.room),
     tap: measure('celsius', temperatures.tap),
     preferment: measure('celsius', temperatures.preferment),
-    rise: measure('difference', learntOf(begin?.id ?? 0)?.rise.mean ?? 6),
+    ...mixedAs(learntOf(begin?.id ?? 0)),
   });
   const chosen = doughs.find(({ id }) => String(id) === typed.formula);
+  const known = chosen && learntOf(chosen.id);
+  const mixedBy = (part: Partial<MixedAs>) => {
+    const now = { way: typed.way as Way, slow: typed.slow, fast: typed.fast, ...part };
+    const minutes = { slow: parseNumber(now.slow) ?? 0, fast: parseNumber(now.fast) ?? 0 };
+    const rise = now.way === 'learnt' ? (known?.rise.mean ?? 0) : riseByMixing(now.way, minutes);
+    set({ ...part, rise: measure('difference', rise) });
+  };
   const grams = read.grams('flourWeight');
   const values = {
     ...{ flour: read.celsius('flour'), room: read.celsius('room'), tap: read.celsius('tap') },
@@ -66,7 +99,6 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
   const at = { ...temperatures, ...values };
   const mixing = bowl && mixingOf(bowl, book, at, target, warms);
   const dry = bowl && !mixing ? doughAsItComes(bowl, book, at, warms) : null;
-  const known = chosen && learntOf(chosen.id);
   const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
     <Field
       label={label}
@@ -87,11 +119,23 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
             set({
               formula: id,
               ...(celsius ? { target: measure('celsius', celsius) } : {}),
-              rise: measure('difference', learntOf(Number(id))?.rise.mean ?? 6),
+              ...mixedAs(learntOf(Number(id))),
             });
           }}
         />
         <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, wants('grams'))} />
+        <Choice
+          label="Mixed"
+          value={typed.way}
+          options={WAYS.filter(({ id }) => id !== 'learnt' || (known?.rise.readings ?? 0) > 0)}
+          onChoose={(way) => mixedBy({ way: way as Way })}
+        />
+        {(typed.way === 'planetary' || typed.way === 'spiral') && (
+          <div className="grid grid-cols-2 gap-3">
+            <Field label="Minutes slow" value={typed.slow} onType={(slow) => mixedBy({ slow })} />
+            <Field label="Minutes fast" value={typed.fast} onType={(fast) => mixedBy({ fast })} />
+          </div>
+        )}
         <div className="grid grid-cols-2 gap-3">
           {degrees('target', 'Dough wanted')}
           {degrees('flour', 'Flour')}

@@ -32,8 +32,8 @@ export default async function WorkbenchPage() {
     named.map(async ({ id }) => ({ formulaId: id, ...(await learntMixing(db, mixSubject('mixer', id))) })),
   );
   const today = todayOf(known);
-  const learnt = products.map(({ productId, name, rises }): LearntProduct => ({
-    ...{ productId, name },
+  const learnt = products.map(({ productId, name, laminated, rises }): LearntProduct => ({
+    ...{ productId, name, laminated },
     phases: (Object.entries(rises ?? {}) as [RisePhase, Rise][]).map(([phase, set]) => {
       const own = references.filter(({ subject }) => subject === referenceSubject(productId, phase));
       const counting = own.filter(({ declined }) => !declined);

@@ -1,0 +1,43 @@
+import { effectiveEvents, type FloorEvent } from '@/core/floor/events';
+import { actualMix, type MixChange } from '@/core/formula/actual';
+import { scale } from '@/core/formula/scale';
+import type { ExpandedDough } from '@/core/route/expand';
+import type { Db } from '../db/rows';
+import { formulaOfDough, ingredientsAndFormulas } from './formulas';
+
+/** What a dough really weighs, grams: dough as it was mixed, and its roll-in with all that is creamed into it. */
+export interface ReallyMixed {
+  dough: number;
+  rollIn: number;
+}
+
+const isChange = (data: FloorEvent['data']): data is MixChange =>
+  data?.kind === 'weighed' || data?.kind === 'adjusted' || data?.kind === 'swapped';
+
+/**
+ * What doughs weigh that were mixed otherwise than their sheets say, by dough. Those of which nothing of this is recorded
+ * are left out, and cost nothing.
+ */
+export async function reallyMixed(
+  db: Db,
+  events: ReadonlyMap<number, readonly FloorEvent[]>,
+  expanded: ReadonlyMap<number, Pick<ExpandedDough, 'kg' | 'bowls'>>,
+): Promise<Map<number, ReallyMixed>> {
+  const touched = [...events].flatMap(([id, all]) => {
+    const size = expanded.get(id);
+    if (!size || !all.some(({ data }) => isChange(data))) return [];
+    const changes = effectiveEvents(all).flatMap(({ data }) => (isChange(data) ? [data] : []));
+    return changes.length > 0 ? [{ id, size, changes }] : [];
+  });
+  if (touched.length === 0) return new Map();
+  const book = await ingredientsAndFormulas(db);
+  const found = touched.map(async ({ id, size, changes }): Promise<[number, ReallyMixed][]> => {
+    const version = await formulaOfDough(db, id);
+    if (!version) return [];
+    const planned = scale(version.formula, book, { by: 'finished', grams: size.kg * 1000 });
+    const mix = actualMix(planned, version.formula.doughCelsius, changes, size.bowls, book);
+    const { doughGrams, rollInGrams } = mix.scaled;
+    return mix.differs ? [[id, { dough: doughGrams, rollIn: rollInGrams }]] : [];
+  });
+  return new Map((await Promise.all(found)).flat());
+}
