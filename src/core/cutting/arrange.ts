@@ -19,8 +19,9 @@ export interface CutBlock {
   turned: boolean;
 }
 
-/** A sheet with all that is cut from it. */
+/** A sheet with all that is cut from it. `round`: it is a disc, `length` across. */
 export interface Arrangement {
+  round: boolean;
   length: number;
   width: number;
   blocks: CutBlock[];
@@ -63,19 +64,51 @@ export function arrange(
   budget = BUDGET,
 ): Arrangement {
   const [long, short] = length >= width ? [length, width] : [width, length];
-  const search = new Search(wanted, budget);
-  const remaining = wanted.map(({ size, most }) =>
+  const lay = (remaining: readonly number[], looks: number): Filled => {
+    const search = new Search(wanted, looks);
+    const found = [
+      search.fill(long, short, remaining),
+      ...inOneDirection(long, short, wanted, remaining),
+      inSections(long, short, wanted, remaining),
+      turnedRound(inSections(short, long, wanted, remaining)),
+    ];
+    return found.reduce((a, b) => (b.worth > a.worth + HAIR ? b : a));
+  };
+  const asked = wanted.map(({ size, most }) =>
     most === null ? Infinity : Math.ceil(most / cellOf(size).pieces),
   );
-  const found = [
-    search.fill(long, short, remaining),
-    ...inOneDirection(long, short, wanted, remaining),
-    inSections(long, short, wanted, remaining),
-    turnedRound(inSections(short, long, wanted, remaining)),
-  ];
-  const best = found.reduce((a, b) => (b.worth > a.worth + HAIR ? b : a));
+  const best = fairly(lay(asked, budget), asked, (remaining) => lay(remaining, budget / 5));
   const { blocks } = length >= width ? best : turnedRound(best);
   return arrangementOf(length, width, blocks, wanted);
+}
+
+/** How finely shares of what was asked for are told apart. */
+const SHARES = 12;
+
+/**
+ * Where not all that was asked for finds room, as large a share of every kind as there is room for together, instead of all
+ * of one and none of another.
+ */
+function fairly(
+  best: Filled,
+  asked: readonly number[],
+  lay: (remaining: readonly number[]) => Filled,
+): Filled {
+  const leastShare = (filled: Filled) =>
+    Math.min(
+      1,
+      ...lessOf(asked, filled.blocks)
+        .map((left, i) => 1 - left / (asked[i] ?? 1))
+        .filter(Number.isFinite),
+    );
+  const kinds = asked.filter((cells) => Number.isFinite(cells) && cells > 0);
+  if (kinds.length < 2 || leastShare(best) >= 1) return best;
+  for (let share = SHARES - 1; share / SHARES > leastShare(best); share--) {
+    const some = asked.map((cells) => (Number.isFinite(cells) ? Math.ceil((cells * share) / SHARES) : cells));
+    const filled = lay(some);
+    if (leastShare(filled) >= share / SHARES - HAIR) return filled;
+  }
+  return best;
 }
 
 /** The same on a sheet turned by a quarter. */
@@ -86,22 +119,43 @@ function turnedRound({ worth, blocks }: Filled): Filled {
   };
 }
 
+/** A sheet rolled to a disc and cut into sectors from its middle: the first of the wanted pieces that are sectors of it. */
+export function arrangeRound(across: number, wanted: readonly Wanted[]): Arrangement {
+  const of = wanted.findIndex(
+    ({ size, most }) => size.shape === 'sector' && size.base <= across + HAIR && most !== 0,
+  );
+  const edge = (across - (wanted[of]?.size.base ?? 0)) / 2;
+  const blocks = of < 0 ? [] : [{ of, x: edge, y: edge, rows: 1, perRow: 1, turned: false }];
+  return arrangementOf(across, across, blocks, wanted, true);
+}
+
+/** Area of the sheet of an arrangement, cm². */
+export function sheetArea({ round, length, width }: Pick<Arrangement, 'round' | 'length' | 'width'>): number {
+  return round ? (Math.PI * length * length) / 4 : length * width;
+}
+
 function arrangementOf(
   length: number,
   width: number,
   blocks: readonly CutBlock[],
   wanted: readonly Wanted[],
+  round = false,
 ): Arrangement {
-  const counts = wanted.map(({ size }, of) =>
-    blocks
-      .filter((block) => block.of === of)
-      .reduce((sum, { rows, perRow }) => sum + rows * perRow * cellOf(size).pieces, 0),
+  // Of the last cell there may be more than were asked for: those are left over.
+  const counts = wanted.map(({ size, most }, of) =>
+    Math.min(
+      most ?? Infinity,
+      blocks
+        .filter((block) => block.of === of)
+        .reduce((sum, { rows, perRow }) => sum + rows * perRow * cellOf(size).pieces, 0),
+    ),
   );
   const used = wanted.reduce((sum, { size }, i) => sum + pieceArea(size) * (counts[i] ?? 0), 0);
   const odd = blocks
     .filter(({ of }) => wanted[of]?.size.shape === 'triangle')
     .reduce((sum, { rows }) => sum + rows, 0);
-  return { length, width, blocks: [...blocks], counts, scrap: Math.max(0, 1 - used / (length * width)), odd };
+  const scrap = Math.max(0, 1 - used / sheetArea({ round, length, width }));
+  return { round, length, width, blocks: [...blocks], counts, scrap, odd };
 }
 
 /** All pieces in rows of one direction, one kind after the other, in every order: what a baker would do without thinking. */

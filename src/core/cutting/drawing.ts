@@ -19,8 +19,14 @@ export interface CutPiece {
   points: Point[];
 }
 
-/** Every piece of an arrangement as a polygon. */
+/** Every piece of an arrangement as a polygon; of its last cell no more than were asked for. */
 export function piecesOf({ blocks }: Pick<Arrangement, 'blocks'>, wanted: readonly Wanted[]): CutPiece[] {
+  const all = everyPiece(blocks, wanted);
+  const own = wanted.map((_, of) => all.filter((piece) => piece.of === of));
+  return own.flatMap((pieces, of) => pieces.slice(0, wanted[of]?.most ?? undefined));
+}
+
+function everyPiece(blocks: readonly CutBlock[], wanted: readonly Wanted[]): CutPiece[] {
   return blocks.flatMap((block) => {
     const size = wanted[block.of]?.size;
     if (!size) return [];
@@ -75,7 +81,8 @@ function columnMarks(size: PieceSize, perRow: number, next: number, from: number
   // A triangle's bases touch on each edge; only every other cell stands on this one.
   const step = size.shape === 'triangle' ? size.base : next;
   const bases = size.shape === 'triangle' ? Math.ceil(perRow / 2) : perRow;
-  return Array.from({ length: bases + 1 }, (_, i) => from + i * step);
+  const { lead } = cellOf(size);
+  return Array.from({ length: bases + 1 }, (_, i) => from + lead + i * step);
 }
 
 function shifted(size: PieceSize, block: CutBlock, across: readonly number[]): number[] {
@@ -95,6 +102,16 @@ function unique(marks: RulerMark[]): RulerMark[] {
   return [...seen.values()].sort((a, b) => a.at - b.at);
 }
 
+/** A round sheet's edge. */
+function circle(across: number): Point[] {
+  const at = (i: number) => (i / CORNERS) * 2 * Math.PI;
+  return Array.from({ length: CORNERS }, (_, i): Point => [
+    across / 2 + (across / 2) * Math.cos(at(i)),
+    across / 2 + (across / 2) * Math.sin(at(i)),
+  ]);
+}
+const CORNERS = 72;
+
 /** Room around the sheet for the ruler, cm. */
 const MARGIN = 9;
 
@@ -112,11 +129,11 @@ export function cutDrawing(
   const down = ([x, y]: Point): Point => [x, width - y];
   const pieces = piecesOf(plan, wanted);
   const marks: Mark[] = [
-    area(rectangle(0, 0, length, width), 'odd'),
+    area(plan.round ? circle(length) : rectangle(0, 0, length, width), 'odd'),
     ...pieces.map(({ of, points }) => area(points.map(down), TONES[of % TONES.length] ?? 'dough')),
   ];
   let last = { lower: -Infinity, upper: -Infinity, left: -Infinity };
-  for (const { edge, at } of rulerMarks(plan, wanted)) {
+  for (const { edge, at } of plan.round ? [] : rulerMarks(plan, wanted)) {
     const room = at - last[edge] > size * (edge === 'left' ? 1.1 : 2.6);
     if (room) last = { ...last, [edge]: at };
     const long = room ? 1.8 : 0.9;
@@ -142,6 +159,6 @@ export function cutDrawing(
   return {
     view: [-MARGIN, -MARGIN / 2 - 1, length + MARGIN + 4, width + MARGIN + 2],
     marks,
-    says: `A sheet of ${show(length)} by ${show(width)} with ${plan.counts.reduce((a, b) => a + b, 0)} pieces`,
+    says: `${plan.round ? `A round sheet ${show(length)} across` : `A sheet of ${show(length)} by ${show(width)}`} with ${plan.counts.reduce((a, b) => a + b, 0)} pieces`,
   };
 }

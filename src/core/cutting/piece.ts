@@ -36,8 +36,15 @@ export const SHAPE_WORDS: Record<PieceShape, { label: string; base: string; heig
   strip: { label: 'strips', base: 'width', height: 'length' },
 };
 
-/** What a piece takes of the sheet in a row of its like: width of the first, of each further one, height, pieces in each. */
+/** The ends of a log, where it is thin and has little filling: so much of each is cut off, cm. */
+export const LOG_END = 1;
+
+/**
+ * What a piece takes of the sheet in a row of its like: width of the first with what is lost at both ends of the row, of
+ * each further one, height, pieces in each; and what is lost before the first.
+ */
 interface Cell {
+  lead: number;
   first: number;
   next: number;
   height: number;
@@ -48,15 +55,17 @@ interface Cell {
 export function cellOf({ shape, base, height, sectors = 1 }: PieceSize): Cell {
   switch (shape) {
     case 'triangle':
-      return { first: base, next: base / 2, height, pieces: 1 };
+      return { lead: 0, first: base, next: base / 2, height, pieces: 1 };
     case 'diagonal':
-      return { first: base, next: base, height, pieces: 2 };
+      return { lead: 0, first: base, next: base, height, pieces: 2 };
     case 'square':
-      return { first: base, next: base, height: base, pieces: 1 };
+      return { lead: 0, first: base, next: base, height: base, pieces: 1 };
     case 'sector':
-      return { first: base, next: base, height: base, pieces: sectors };
+      return { lead: 0, first: base, next: base, height: base, pieces: sectors };
+    case 'slice':
+      return { lead: LOG_END, first: base + 2 * LOG_END, next: base, height, pieces: 1 };
     default:
-      return { first: base, next: base, height, pieces: 1 };
+      return { lead: 0, first: base, next: base, height, pieces: 1 };
   }
 }
 
@@ -100,8 +109,8 @@ const ARC_STEPS = 12;
  */
 export function cellPolygons(size: PieceSize, nth: number): Point[][] {
   const { shape, base, sectors = 1 } = size;
-  const { next, height } = cellOf(size);
-  const x = nth * next;
+  const { lead, next, height } = cellOf(size);
+  const x = lead + nth * next;
   switch (shape) {
     case 'triangle':
       return nth % 2 === 0

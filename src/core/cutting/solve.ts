@@ -1,5 +1,5 @@
 import { cellsIn, rowLength, whole } from './count';
-import { cellOf, pieceArea, type PieceSize } from './piece';
+import { cellOf, pieceArea, pieceGrams, type PieceSize } from './piece';
 
 /** Thickness at which a piece has its target weight, mm. */
 export function thicknessFor(size: PieceSize, grams: number, density: number): number {
@@ -32,27 +32,26 @@ export function sheetFor(size: PieceSize, pieces: number, width: number): SheetF
 /** How a piece's weight stands to its target at a sheet's thickness. */
 export interface WeightAdvice {
   grams: number;
-  target: number;
-  /** Roll to this, mm, for the target. */
+  /** Grams that it is too heavy; below nothing, too light. */
+  off: number;
+  /** Roll to this, mm, for the target: to what a gap can be set. */
   rollTo: number;
-  words: string;
+  /** It is the target, to what a gap can be set. */
+  fits: boolean;
   /** No thickness that can be cut reaches the target. */
   outOfReach: boolean;
 }
 
-/** Weighs a piece against its target: how much thicker or thinner the sheet should be, or which base would do. */
+/** Weighs a piece against its target: how much thicker or thinner the sheet should be, or that no sheet gives it. */
 export function weightAdvice(size: PieceSize, mm: number, density: number, target: number): WeightAdvice {
-  const grams = (pieceArea(size) * mm * density) / 10;
-  const rollTo = thicknessFor(size, target, density);
-  const outOfReach = rollTo < CUTTABLE.least || rollTo > CUTTABLE.most;
-  const off = grams - target;
-  const tenth = (value: number) => Math.round(value * 10) / 10;
-  const words = outOfReach
-    ? `${tenth(target)} g from this piece would ask for a sheet of ${tenth(rollTo)} mm; ${tenth(CUTTABLE.least)} to ${tenth(CUTTABLE.most)} mm can be cut. Change its size.`
-    : Math.abs(rollTo - mm) < 0.05
-      ? `${tenth(grams)} g a piece, as wanted.`
-      : `${tenth(grams)} g a piece, ${tenth(Math.abs(off))} g too ${off > 0 ? 'heavy' : 'light'}: roll ${tenth(Math.abs(rollTo - mm))} mm ${off > 0 ? 'thinner' : 'thicker'}, to ${tenth(rollTo)} mm.`;
-  return { grams, target, rollTo, words, outOfReach };
+  const grams = pieceGrams(size, mm, density);
+  const exact = thicknessFor(size, target, density);
+  const rollTo = Math.round(exact * 10) / 10;
+  return {
+    ...{ grams, off: grams - target, rollTo },
+    fits: Math.abs(exact - mm) < 0.05 || rollTo === Math.round(mm * 10) / 10,
+    outOfReach: exact < CUTTABLE.least || exact > CUTTABLE.most,
+  };
 }
 
 /** Into how many equal parts a sheet must be cut for a bench of this length. */

@@ -1,60 +1,54 @@
-/** Pieces cut from a sheet: what each should weigh and how far it may be off, grams; how thick and wide it was cut. */
+import { pieceGrams, type PieceSize } from './piece';
+import { thicknessFor } from './solve';
+
+/** Pieces cut from a sheet: how they are cut, what each should weigh and how far it may be off, grams. */
 export interface CutTarget {
+  size: PieceSize;
+  /** What the sheet was rolled to, mm. */
+  mm: number;
+  /** g/cm³. */
+  density: number;
+  /** Dough in a piece. */
   target: number;
   tolerance: number;
-  mm: number;
-  /** The base of a triangle, the width of a slice: the measure that can still be changed on a rolled sheet, cm. */
-  base: number;
+  /** What is in it already when it is weighed: the filling of a log, grams a piece. */
+  filling?: number;
 }
 
 /** What weighed pieces say of the sheet. */
 export interface ThicknessAdvice {
+  /** Dough in a piece, and by how much that is off, grams, on average. */
   mean: number;
-  /** Grams that a piece is off, on average. */
   off: number;
-  /** How thick the sheet really is, and how thick the next should be set, mm. */
+  /** How thick the sheet really is, and how thick the next should be, mm. */
   real: number;
   next: number;
   /** On this sheet: the base that gives the weight, cm. */
   base: number;
-  verdict: 'within' | 'light' | 'heavy';
-  words: string;
+  /** `size`: the sheet is as thick as it should be, so the piece is cut too large or too small. */
+  verdict: 'within' | 'light' | 'heavy' | 'size';
 }
 
 /** A gap or a ruler is set no finer than this. */
-const GAP_STEP = 0.1;
-const RULER_STEP = 0.1;
-
-const rounded = (value: number, step: number) => Math.round(Math.round(value / step) * step * 1000) / 1000;
+const STEP = 0.1;
+const rounded = (value: number) => Math.round(Math.round(value / STEP) * STEP * 1000) / 1000;
 
 /**
- * What to change when cut pieces are too light or too heavy. Weight = area × thickness × density, so that at one area the
- * sheet is as much too thick as the pieces are too heavy; and at one thickness the base has to give way by as much.
- * Null where nothing was weighed.
+ * What to change when cut pieces are too light or too heavy. Weight = area × thickness × density; at one thickness the base
+ * has to give way by as much as a piece is off. Null where nothing was weighed.
  */
 export function thicknessAdvice(
-  { target, tolerance, mm, base }: CutTarget,
+  { size, mm, density, target, tolerance, filling = 0 }: CutTarget,
   weighings: readonly { count: number; grams: number }[],
 ): ThicknessAdvice | null {
   const count = weighings.reduce((sum, one) => sum + one.count, 0);
   if (count === 0) return null;
-  const mean = weighings.reduce((sum, one) => sum + one.grams, 0) / count;
+  const mean = weighings.reduce((sum, one) => sum + one.grams, 0) / count - filling;
   const off = mean - target;
+  const real = rounded(thicknessFor(size, mean, density));
+  const next = rounded(thicknessFor(size, target, density));
+  const isAsRolled = Math.abs(mean - pieceGrams(size, mm, density)) <= tolerance + 1e-9;
   const verdict: ThicknessAdvice['verdict'] =
-    Math.abs(off) <= tolerance + 1e-9 ? 'within' : off < 0 ? 'light' : 'heavy';
-  const found = {
-    ...{ mean, off, verdict, real: rounded((mm * mean) / target, GAP_STEP) },
-    next: rounded((mm * target) / mean, GAP_STEP),
-    base: rounded((base * target) / mean, RULER_STEP),
-  };
-  return { ...found, words: words(found, mm) };
-}
-
-function words({ off, verdict, real, next, base }: Omit<ThicknessAdvice, 'words'>, mm: number): string {
-  if (verdict === 'within') return 'Within the tolerance: the sheet is as thick as it should be.';
-  const by = Math.round(Math.abs(off) * 10) / 10;
-  const rest = `cut the rest ${base} cm wide`;
-  return verdict === 'heavy'
-    ? `${by} g too heavy: the sheet is about ${real} mm, not ${mm}. Roll it on, or ${rest}; set the next sheet to ${next} mm.`
-    : `${by} g too light: the sheet is about ${real} mm, not ${mm}. It cannot be made thicker: ${rest}; set the next sheet to ${next} mm.`;
+    Math.abs(off) <= tolerance + 1e-9 ? 'within' : isAsRolled ? 'size' : off < 0 ? 'light' : 'heavy';
+  return { mean, off, verdict, real, next, base: rounded((size.base * target) / mean) };
 }

@@ -1,6 +1,8 @@
 'use client';
 
+import { pieceArea } from '@/core/cutting/piece';
 import type { BoardOutput } from '@/core/floor/board';
+import { fillingPerPiece } from '@/core/shaping/filling';
 import { Button } from '../kit/button';
 
 /** Which of a dough's outputs is on the scale; nothing where there is only one. */
@@ -33,7 +35,14 @@ export function pieceTarget({ piece }: BoardOutput): { target: number; tolerance
   return { target: piece.grams, tolerance: piece.tolerance ?? piece.grams * USUAL_TOLERANCE };
 }
 
+/** Grams of filling in a piece when it is weighed: slices of a log are weighed once it was spread and rolled up. */
+export function fillingWhenWeighed({ piece: { cut, filling } }: BoardOutput): number {
+  const isInside = cut?.size.shape === 'slice' && filling?.moment === 'spread';
+  return isInside ? fillingPerPiece(filling, pieceArea(cut.size)) : 0;
+}
+
 /** Weighings do not name their output: they belong to the target that they are nearest to. */
 export function nearestOutput(outputs: readonly BoardOutput[], each: number): BoardOutput | undefined {
-  return [...outputs].sort((a, b) => Math.abs(a.piece.grams - each) - Math.abs(b.piece.grams - each))[0];
+  const off = (output: BoardOutput) => Math.abs(output.piece.grams + fillingWhenWeighed(output) - each);
+  return [...outputs].sort((a, b) => off(a) - off(b))[0];
 }

@@ -67,7 +67,7 @@ describe('sheet and cut', () => {
   it('says how thick the sheet is by the pieces that were weighed, and what to change', () => {
     show(work(sheeting(weighed(280))));
     expect(screen.getByRole('status').textContent).toMatch(
-      /8 g too heavy: the sheet is about 4.4 mm, not 3.9/,
+      /8.0 g too heavy: the sheet is about 4.4 mm, not 3.9/,
     );
   });
 

@@ -7,7 +7,8 @@ import { sheetsOfDough } from '@/core/floor/cut-sheets';
 import { Button } from '../kit/button';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { ScrapSheet } from '../scrap/scrap-sheet';
-import { nearestOutput, OutputChoice, pieceTarget } from './output-choice';
+import { thicknessWords } from '../cutting/weight-words';
+import { fillingWhenWeighed, nearestOutput, OutputChoice, pieceTarget } from './output-choice';
 import { WeighIn } from './weigh-in';
 import type { WorkProps } from './work-props';
 
@@ -40,7 +41,9 @@ export function SheetWork({ item, outputs, rolling, scale, tell, running }: Work
           {piece.cut && piece.cut.size.height > 0 && ` × ${cm(piece.cut.size.height)}`}, {piece.cut?.mm} mm
         </p>
       ))}
-      {running && <PieceWeights {...{ item, scale, tell }} outputs={cuts} />}
+      {running && (
+        <PieceWeights {...{ item, scale, tell }} outputs={cuts} density={sheets?.density ?? USUAL_DENSITY} />
+      )}
       <div className="grid grid-cols-2 gap-3">
         {cuts.length > 0 && (
           <a
@@ -64,13 +67,18 @@ export function SheetWork({ item, outputs, rolling, scale, tell, running }: Work
   );
 }
 
+/** Of laminated dough, where nobody knows what is rolled, g/cm³. */
+const USUAL_DENSITY = 1.07;
+
 /** A few cut pieces on the scale: whether the sheet is as thick as it should be, and what to change. */
 function PieceWeights({
   item,
   outputs,
+  density,
   scale,
   tell,
-}: Pick<WorkProps, 'item' | 'outputs' | 'scale' | 'tell'>) {
+}: Pick<WorkProps, 'item' | 'outputs' | 'scale' | 'tell'> & { density: number }) {
+  const { units } = useSizes();
   const [of, setOf] = useState(0);
   const output = outputs[Math.min(of, outputs.length - 1)];
   const cut = output?.piece.cut;
@@ -78,20 +86,25 @@ function PieceWeights({
   const weighings = item.state.records.flatMap(({ data }) =>
     data.kind === 'pieces' && nearestOutput(outputs, data.grams / data.count) === output ? [data] : [],
   );
+  const filling = fillingWhenWeighed(output);
   const advice = thicknessAdvice(
-    { ...pieceTarget(output), mm: cut.mm, base: cut.size.base },
+    { ...pieceTarget(output), ...{ size: cut.size, mm: cut.mm, density, filling } },
     weighings.slice(-WEIGHED),
   );
   return (
     <>
       <OutputChoice outputs={outputs} chosen={of} onChoose={setOf} />
-      <WeighIn grams={output.piece.grams} scale={scale} onWeigh={(data) => tell({ kind: 'weigh', data })} />
+      <WeighIn
+        grams={output.piece.grams + filling}
+        scale={scale}
+        onWeigh={(data) => tell({ kind: 'weigh', data })}
+      />
       {advice && (
         <p
           role="status"
           className={advice.verdict === 'within' ? 'text-lg' : 'text-lg font-semibold text-warn'}
         >
-          {advice.words}
+          {thicknessWords(advice, cut.mm, units)}
         </p>
       )}
     </>

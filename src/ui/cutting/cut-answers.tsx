@@ -1,6 +1,6 @@
 'use client';
 
-import type { Arrangement } from '@/core/cutting/arrange';
+import { sheetArea, type Arrangement } from '@/core/cutting/arrange';
 import { pieceGrams, SHAPE_WORDS } from '@/core/cutting/piece';
 import { sheetFor, weightAdvice } from '@/core/cutting/solve';
 import { footOf, perTray as fitting, trayNeed } from '@/core/cutting/trays';
@@ -8,6 +8,7 @@ import { rulerLength } from '@/core/units/length';
 import { showMass } from '@/core/units/reader';
 import { useUnits } from '../live/units';
 import type { ReadCut } from './rows';
+import { weightWords } from './weight-words';
 
 interface Props {
   plan: Arrangement;
@@ -41,7 +42,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
           {cuts.map(({ wanted, target, perTray }, i) => {
             const pieces = plan.counts[i] ?? 0;
             const grams = pieceGrams(wanted.size, mm, density);
-            const alone = sheetFor(wanted.size, wanted.most ?? pieces, plan.width);
+            const alone = plan.round ? null : sheetFor(wanted.size, wanted.most ?? pieces, plan.width);
             // Where nobody has said how many a tray takes, as many as find room to double.
             const each = perTray ?? fitting(tray, footOf(wanted.size, mm));
             const trays = each > 0 ? trayNeed(pieces * sheets, each) : null;
@@ -59,7 +60,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                 </td>
                 <td className="pr-4 whitespace-nowrap">{showMass(grams, units)}</td>
                 <td className="pr-4">
-                  {target === null ? '' : weightAdvice(wanted.size, mm, density, target).words}
+                  {target === null ? '' : weightWords(weightAdvice(wanted.size, mm, density, target), units)}
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {trays && trays.trays > 0
@@ -78,7 +79,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
       </table>
       <p className="mt-2 text-[17px]">
         Left over {Math.round(plan.scrap * 1000) / 10} % of the sheet,{' '}
-        {showMass((plan.length * plan.width * plan.scrap * mm * density) / 10, units)}
+        {showMass((sheetArea(plan) * plan.scrap * mm * density) / 10, units)}
         {plan.odd > 0 &&
           `; ${plan.odd} odd ${plan.odd === 1 ? 'piece' : 'pieces'} from the half triangles at the ends of the rows, pressed together`}
         .

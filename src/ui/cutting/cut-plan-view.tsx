@@ -2,6 +2,7 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { sheetArea } from '@/core/cutting/arrange';
 import { cutDrawing } from '@/core/cutting/drawing';
 import type { PieceSize } from '@/core/cutting/piece';
 import { partsFor } from '@/core/cutting/solve';
@@ -9,7 +10,7 @@ import { svgFile } from '@/core/drawing/svg';
 import { rulerLength, rulerMark } from '@/core/units/length';
 import { showLength, showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
-import { Field } from '../kit/field';
+import { Choice, Field } from '../kit/field';
 import { Tabs } from '../lamination/tabs';
 import { useUnits } from '../live/units';
 import { measure } from '@/core/units/measure';
@@ -26,6 +27,11 @@ export interface PieceToCut {
   target: number | null;
   perTray: number | null;
 }
+
+const FORMS = [
+  { id: 'rectangle', name: 'rectangular' },
+  { id: 'round', name: 'round' },
+];
 
 interface Props {
   /** Of a dough; null where it is for any sheet. */
@@ -53,7 +59,8 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
     [pieces, units],
   );
   const rows = edited ?? begun;
-  const { read, field } = useTyped({
+  const { read, field, typed, set } = useTyped({
+    form: 'rectangle',
     ...{ length: measure('cm', sheet.length), width: measure('cm', sheet.width) },
     ...{ mm: measure('mm', sheet.mm), density: sheet.density.toFixed(2) },
   });
@@ -63,19 +70,23 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
     read.mm('mm'),
     read.number('density'),
   ];
+  const round = typed.form === 'round';
   const reads = useMemo(() => rows.map((row) => readRow(row, units)), [rows, units]);
   const faults = reads.map((one) => (typeof one === 'string' ? one : null));
   const sheetFault =
-    [length, width, mm, density].some(Number.isNaN) || length <= 0 || width <= 0 || mm <= 0
+    [length, round ? length : width, mm, density].some(Number.isNaN) ||
+    length <= 0 ||
+    (!round && width <= 0) ||
+    mm <= 0
       ? 'A sheet has a length, a width and a thickness.'
       : mm < 1
         ? `A sheet of ${showLength(mm, units)} cannot be rolled; ${showLength(2, units)} and more can be cut.`
-        : length > 2000 || width > 300
+        : length > (round ? 300 : 2000) || width > 300
           ? 'No table takes a sheet that large.'
           : density < 0.5 || density > 1.6
             ? 'Laminated dough has a density of about 1.07 g/cm³.'
             : null;
-  const parts = sheetFault ? 1 : partsFor(length, benchLength);
+  const parts = sheetFault || round ? 1 : partsFor(length, benchLength);
   const ask = useMemo(() => {
     const cuts = reads.filter((one) => typeof one !== 'string');
     if (sheetFault || cuts.length === 0 || cuts.length < reads.length) return null;
@@ -83,8 +94,8 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
       ...one,
       most: one.most === null ? null : Math.ceil(one.most / parts),
     }));
-    return { length: length / parts, width, wanted, cuts, parts, mm, density };
-  }, [reads, sheetFault, length, width, parts, mm, density]);
+    return { round, length: length / parts, width: round ? length : width, wanted, cuts, parts, mm, density };
+  }, [reads, sheetFault, round, length, width, parts, mm, density]);
   const laid = useArrangement(ask);
   const names = rows.map(({ name }) => name);
   const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units.length));
@@ -114,9 +125,14 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
         </div>
       </div>
       <div className="grid gap-3 print:hidden">
-        <div className="grid max-w-3xl grid-cols-2 gap-2 sm:grid-cols-4">
-          <Field label="sheet long" {...field('length')} trouble={unless(length, wants('cm'))} />
-          <Field label="sheet wide" {...field('width')} trouble={unless(width, wants('cm'))} />
+        <div className="grid max-w-4xl grid-cols-2 gap-2 sm:grid-cols-5">
+          <Choice label="sheet" value={typed.form} options={FORMS} onChoose={(form) => set({ form })} />
+          <Field
+            label={round ? 'sheet across' : 'sheet long'}
+            {...field('length')}
+            trouble={unless(length, wants('cm'))}
+          />
+          {!round && <Field label="sheet wide" {...field('width')} trouble={unless(width, wants('cm'))} />}
           <Field label="sheet thick" {...field('mm')} trouble={unless(mm, wants('mm'))} />
           <Field label="density, g/cm³" {...field('density')} trouble={unless(density, 'Such as 1.07.')} />
         </div>
@@ -136,15 +152,14 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
               `Rolled to ${rulerMark(rolled.length, units.length)} × ${rulerLength(rolled.width, units.length)}, then trimmed on all sides. `}
             {laid.sheet.parts > 1 &&
               `Longer than the bench: cut it in ${laid.sheet.parts} of ${rulerLength(laid.sheet.length, units.length)}; each is cut like this. `}
-            Sheet {rulerMark(laid.sheet.length, units.length)} × {rulerLength(laid.sheet.width, units.length)}
+            {laid.plan.round
+              ? `Round sheet ${rulerLength(laid.sheet.length, units.length)} across`
+              : `Sheet ${rulerMark(laid.sheet.length, units.length)} × ${rulerLength(laid.sheet.width, units.length)}`}
             , {showLength(laid.sheet.mm, units)},{' '}
-            {showMass(
-              (laid.sheet.length * laid.sheet.width * laid.sheet.mm * laid.sheet.density) / 10,
-              units,
-            )}
-            .{notes.map((note) => ` ${note}`)}
+            {showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units)}.
+            {notes.map((note) => ` ${note}`)}
           </p>
-          {tooLarge(laid.sheet.wanted, laid.plan.counts, names).map((words) => (
+          {tooLarge(laid.sheet.wanted, laid.plan, names).map((words) => (
             <p key={words} role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
               {words}
             </p>

@@ -52,9 +52,9 @@ describe('a piece that does not fit its sheet', () => {
   it('is named', () => {
     const read = readRow(row, METRIC);
     const wanted = typeof read === 'string' ? [] : [read.wanted];
-    expect(tooLarge(wanted, [0], ['crescents'])[0]).toMatch(
+    expect(tooLarge(wanted, { counts: [0], round: false }, ['crescents'])[0]).toMatch(
       /^No triangles of crescents come from this sheet/,
     );
-    expect(tooLarge(wanted, [12], ['crescents'])).toEqual([]);
+    expect(tooLarge(wanted, { counts: [12], round: false }, ['crescents'])).toEqual([]);
   });
 });

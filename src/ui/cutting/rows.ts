@@ -1,5 +1,5 @@
 import { pieceFault, SHAPE_WORDS, type PieceShape, type PieceSize } from '@/core/cutting/piece';
-import type { Wanted } from '@/core/cutting/arrange';
+import type { Arrangement, Wanted } from '@/core/cutting/arrange';
 import { parseMillimetres } from '@/core/units/length';
 import { parseNumber } from '@/core/units/number';
 import { measure, showMeasure } from '@/core/units/measure';
@@ -80,13 +80,15 @@ function grams(text: string, units: Pick<ReaderUnits, 'kitchen' | 'mass'>): numb
 /** A sheet that no piece fits, in a sentence; null where one does. */
 export function tooLarge(
   wanted: readonly Wanted[],
-  counts: readonly number[],
+  { counts, round }: Pick<Arrangement, 'counts' | 'round'>,
   names: readonly string[],
 ): string[] {
   return wanted.flatMap(({ size, most }, i) =>
     (counts[i] ?? 0) === 0 && most !== 0
       ? [
-          `No ${SHAPE_WORDS[size.shape].label} of ${names[i] || 'this size'} come from this sheet: they are larger than what is left of it.`,
+          round && size.shape !== 'sector'
+            ? `A round sheet is cut into sectors; ${names[i] || SHAPE_WORDS[size.shape].label} come from a rectangular one.`
+            : `No ${SHAPE_WORDS[size.shape].label} of ${names[i] || 'this size'} come from this sheet: they are larger than what is left of it.`,
         ]
       : [],
   );

@@ -3,8 +3,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Arrangement, Wanted } from '@/core/cutting/arrange';
 
-/** A sheet to be laid out: cm, and what is wanted from it. */
+/** A sheet to be laid out: cm, and what is wanted from it. `round`: a disc, `length` across. */
 export interface SheetToCut {
+  round: boolean;
   length: number;
   width: number;
   wanted: Wanted[];
@@ -16,8 +17,8 @@ interface Laid<T> {
 }
 
 function ask(worker: Worker, { nth, sheet }: { nth: number; sheet: SheetToCut }): void {
-  const { length, width, wanted } = sheet;
-  worker.postMessage({ nth, length, width, wanted });
+  const { round, length, width, wanted } = sheet;
+  worker.postMessage({ nth, round, length, width, wanted });
 }
 
 /**
