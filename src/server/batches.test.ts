@@ -5,6 +5,7 @@ import { ok, refusal } from '../../test-support/house';
 import { floorDough, type Person } from '@/core/floor/board';
 import { runCommand } from './commands/run';
 import { Refusal } from './commands/command';
+import { rowsOf, write } from './db/rows';
 import { takeReadings } from './intake/readings';
 import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
 import { findBatches, type BatchSearch } from './queries/batches';
@@ -76,11 +77,11 @@ describe('a finished batch', () => {
       }),
     );
     const product = dough.outputs[0]?.product ?? '';
-    const due = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
+    const due = (await find({ word: 'blistered' }))[0]?.finishedAt ?? 0;
     const is = expect.arrayContaining([expect.objectContaining({ id: dough.id })]) as unknown;
-    for (const search of [{ product }, { word: 'blistered' }, { word: '100%' }, { from: due, to: due }])
+    for (const search of [{ product }, { word: 'blistered' }, { word: '100%' }, { from: due, to: due + 1 }])
       expect(await find(search)).toEqual(is);
-    expect(await find({ product, word: 'blistered', mark: 3, from: due, to: due })).toHaveLength(1);
+    expect(await find({ product, word: 'blistered', mark: 3, from: due, to: due + 1 })).toHaveLength(1);
     for (const search of [
       { product: 'no such bun' },
       { word: '1_0%' },
@@ -88,6 +89,41 @@ describe('a finished batch', () => {
       { mark: 2 },
     ])
       expect(await find(search)).toEqual([]);
+  });
+});
+
+describe('the list of batches', () => {
+  it('has every dough as soon as it is finished, and none before, whatever it was promised for', async () => {
+    const moment = await now();
+    const all = await doughsDueFrom(house.pool, moment - 24 * 3_600_000);
+    const listed = await find();
+    for (const dough of all) {
+      const line = listed.find(({ id }) => id === dough.id);
+      if (floorDough(dough).state.finished) expect(line?.finishedAt).toBeLessThanOrEqual(moment);
+      else expect(line).toBeUndefined();
+    }
+    expect([...listed].sort((a, b) => b.finishedAt - a.finishedAt || b.id - a.id)).toEqual(listed);
+  });
+
+  it('has one that is finished before it is wanted', async () => {
+    const { dough } = await finished();
+    const [was] = await rowsOf<{ dueAt: Date }>(
+      house.pool,
+      'SELECT MAX(due_at) AS dueAt FROM dough_output WHERE dough_id = ?',
+      [dough.id],
+    );
+    const later = new Date((await now()) + 6 * 3_600_000);
+    await write(house.pool, 'UPDATE dough_output SET due_at = ? WHERE dough_id = ?', [later, dough.id]);
+    await ok(
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: dough.id, stepKey: null, kind: 'note', text: 'early' },
+      }),
+    );
+    expect((await find()).some(({ id }) => id === dough.id)).toBe(true);
+    await write(house.pool, 'UPDATE dough_output SET due_at = ? WHERE dough_id = ?', [
+      was?.dueAt ?? later,
+      dough.id,
+    ]);
   });
 });
 

@@ -2,11 +2,12 @@ import { MARKS, type Marked } from '@/core/batch/marks';
 import type { Counted } from '@/core/floor/events';
 import { json } from '../db/json';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
+import { FLOOR_DAYS, sharedBoard } from './shared-board';
 
 /** What batches are looked for by; what is left out does not matter. */
 export interface BatchSearch {
   product?: string;
-  /** Promised from and to, ms. */
+  /** Finished from and to, ms. */
   from?: number;
   to?: number;
   /** Mean mark at most. */
@@ -20,7 +21,8 @@ export interface BatchLine {
   id: number;
   name: string;
   products: string;
-  dueAt: number;
+  /** When the last of its work was done; where nobody has said so, when it was promised for. */
+  finishedAt: number;
   counted: Omit<Counted, 'kind'> | null;
   /** Mean of the marks that were given last. */
   mean: number | null;
@@ -36,14 +38,23 @@ const DAY = 24 * 3_600_000;
 /** A word as it is looked for by LIKE, its own wildcards taken literally. */
 const like = (word: string) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
-/** Batches that were promised before `now`, the newest first. */
+/**
+ * Batches that are finished, the newest first, whether they are wanted yet or not. Those that the floor has lost sight of
+ * count as finished when they were promised for.
+ */
 export async function findBatches(db: Db, now: number, search: BatchSearch): Promise<BatchLine[]> {
   let rows: Row[] = [];
   const most = search.mark === undefined ? LISTED : LOOKED_THROUGH;
+  const { doughs } = await sharedBoard(db, now, FLOOR_DAYS);
+  const known = {
+    open: doughs.flatMap(({ id, finished }) => (finished === undefined ? [id] : [])),
+    done: doughs.flatMap(({ id, finished }) => (finished === undefined ? [] : [id])),
+  };
   for (const days of REACHES) {
     const reach = days === null ? -Infinity : (search.to ?? now) - days * DAY;
     const from = Math.max(search.from ?? -Infinity, reach);
-    rows = await newestBatches(db, { ...search, from: from === -Infinity ? undefined : from, now, most });
+    const since = from === -Infinity ? undefined : from;
+    rows = await newestBatches(db, { ...search, ...known, from: since, now, most });
     if (rows.length >= most || from > reach) break;
   }
   if (rows.length === 0) return [];
@@ -54,9 +65,9 @@ export async function findBatches(db: Db, now: number, search: BatchSearch): Pro
        AND NOT EXISTS (SELECT 1 FROM floor_event u WHERE u.kind = 'undo' AND u.undoes = e.id) ORDER BY seq`,
     [rows.map(({ id }) => id)],
   );
-  const lines = rows.map(({ dueAt, ...row }) => {
+  const lines = rows.map(({ finishedAt, ...row }) => {
     const own = told.filter(({ doughId }) => doughId === row.id);
-    return { ...row, dueAt: dueAt.getTime(), counted: countOf(own), mean: meanOf(own) };
+    return { ...row, finishedAt: finishedAt.getTime(), counted: countOf(own), mean: meanOf(own) };
   });
   const { mark } = search;
   const found = mark === undefined ? lines : lines.filter(({ mean }) => mean !== null && mean <= mark);
@@ -67,33 +78,48 @@ interface Row {
   id: number;
   name: string;
   products: string;
-  dueAt: Date;
+  finishedAt: Date;
 }
 
-function newestBatches(
-  db: Db,
-  search: Omit<BatchSearch, 'from'> & { from: number | undefined; now: number; most: number },
-): Promise<Row[]> {
-  const having: [string, SqlValue][] = [['MAX(o.due_at) <= ?', new Date(search.to ?? search.now)]];
-  const from = search.from === undefined ? [] : [new Date(search.from)];
-  if (search.from !== undefined) having.push(['MAX(o.due_at) >= ?', new Date(search.from)]);
+interface Sought extends Omit<BatchSearch, 'from'> {
+  from: number | undefined;
+  now: number;
+  most: number;
+  /** Doughs of the floor that are not finished, and that are. */
+  open: readonly number[];
+  done: readonly number[];
+}
+
+/** A dough is finished some days around its promise at most. */
+const AROUND = 4 * DAY;
+
+function newestBatches(db: Db, search: Sought): Promise<Row[]> {
+  const having: [string, ...SqlValue[]][] = [
+    ['(MAX(o.due_at) <= ? OR d.id IN (?))', new Date(search.now), [0, ...search.done]],
+    ['d.id NOT IN (?)', [0, ...search.open]],
+  ];
+  if (search.to !== undefined) having.push(['finishedAt < ?', new Date(search.to)]);
+  if (search.from !== undefined) having.push(['finishedAt >= ?', new Date(search.from)]);
   if (search.product) having.push(['GROUP_CONCAT(p.name) LIKE ?', like(search.product)]);
   if (search.word)
     having.push([
       'EXISTS (SELECT 1 FROM floor_event e WHERE e.dough_id = d.id AND e.text LIKE ?)',
       like(search.word),
     ]);
+  const from = search.from === undefined ? [] : [new Date(search.from - AROUND)];
   return rowsOf<Row>(
     db,
     `SELECT STRAIGHT_JOIN d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
-       MAX(o.due_at) AS dueAt
+       COALESCE(
+         (SELECT MAX(e.at) FROM floor_event e WHERE e.dough_id = d.id AND e.kind IN ('finish', 'skip')),
+         MAX(o.due_at)) AS finishedAt
      FROM (SELECT DISTINCT dough_id FROM dough_output ${from.length > 0 ? 'WHERE due_at >= ?' : ''}) late
        JOIN dough d ON d.id = late.dough_id JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id
        JOIN product p ON p.id = v.product_id
      WHERE d.removed_at IS NULL GROUP BY d.id, d.name
      HAVING ${having.map(([condition]) => condition).join(' AND ')}
-     ORDER BY dueAt DESC LIMIT ${search.most}`,
-    [...from, ...having.map(([, value]) => value)],
+     ORDER BY finishedAt DESC, d.id DESC LIMIT ${search.most}`,
+    [...from, ...having.flatMap(([, ...values]) => values)],
   );
 }
 

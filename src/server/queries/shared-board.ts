@@ -30,7 +30,7 @@ export async function sharedBoard(db: Db, now: number, daysBack: number): Promis
 }
 
 /** Days back from which the floor's screens know doughs. */
-const FLOOR_DAYS = 1;
+export const FLOOR_DAYS = 1;
 
 /** Boards that were packed for the screens, for as long as they are shared. */
 const packed = { whole: new WeakMap<Board, PackedBoard>(), floor: new WeakMap<Board, PackedBoard>() };

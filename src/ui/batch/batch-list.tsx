@@ -8,7 +8,7 @@ interface Line {
   id: number;
   name: string;
   products: string;
-  dueAt: number;
+  finishedAt: number;
   counted: { good: number; second: number; waste: number } | null;
   mean: number | null;
 }
@@ -16,7 +16,7 @@ interface Line {
 /** What is asked for, as it stands in the address. */
 export type Asked = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
 
-const HEADINGS = ['Batch', 'Made into', 'For', 'Came out', 'Marks'];
+const HEADINGS = ['Batch', 'Made into', 'Finished', 'Came out', 'Marks'];
 const field = 'min-h-14 rounded border border-edge bg-ground px-3 text-lg';
 
 /** Batches that are done, found by product, date, mark or word. A plain form: the address is the search. */
@@ -77,7 +77,7 @@ export function BatchList({
           <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
             <TableHead headings={HEADINGS} />
             <tbody>
-              {lines.map(({ id, name, products, dueAt, counted, mean }) => (
+              {lines.map(({ id, name, products, finishedAt, counted, mean }) => (
                 <tr key={id} className="border-b border-hairline">
                   <th scope="row" className="pr-4 font-semibold">
                     <a
@@ -88,7 +88,7 @@ export function BatchList({
                     </a>
                   </th>
                   <td className="pr-4">{products}</td>
-                  <td className="pr-4 whitespace-nowrap">{dayTime(dueAt, zone)}</td>
+                  <td className="pr-4 whitespace-nowrap">{dayTime(finishedAt, zone)}</td>
                   <td className="pr-4">
                     {counted ? countWords({ kind: 'counted', ...counted }) : 'not counted'}
                   </td>

@@ -39,7 +39,14 @@ describe('the marks of a batch', () => {
 });
 
 describe('the list of batches', () => {
-  const line = { id: 7, name: 'Brioche 6', products: 'Brioche loaf', dueAt: 0, counted: null, mean: null };
+  const line = {
+    id: 7,
+    name: 'Brioche 6',
+    products: 'Brioche loaf',
+    finishedAt: 0,
+    counted: null,
+    mean: null,
+  };
   const list = (lines: (typeof line)[], asked: Asked = {}, trouble: string | null = null) => (
     <BatchList {...{ lines, asked, trouble }} zone="UTC" />
   );

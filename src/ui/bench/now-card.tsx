@@ -194,6 +194,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
         open={sheet === 'temperature'}
         onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
         step={step.step}
+        of={{ doughId: dough.id, stepKey: step.key }}
         onTell={(value) => tell({ kind: 'temperature', celsius: value })}
       />
       <WordsSheet

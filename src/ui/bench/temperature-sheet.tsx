@@ -1,10 +1,12 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { RouteStep } from '@/core/route/route';
 import { parseCelsius, toFahrenheit } from '@/core/units/temperature';
+import { measure, showMeasure } from '@/core/units/measure';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
+import { onSent } from '../live/outbox';
 import { useUnits } from '../live/units';
 
 /** Readings that are likely at a step, °C: one tap each. */
@@ -18,26 +20,55 @@ function likely(step: RouteStep): number[] {
   return Array.from({ length: 12 }, (_, i) => middle - 5 + i);
 }
 
+const NO_TEMPERATURE = {
+  C: 'That is not a temperature. Type a number, with F for Fahrenheit.',
+  F: 'That is not a temperature. Type a number, with C for Celsius.',
+};
+
 interface Props {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   step: RouteStep;
+  /** Whose temperature it is. */
+  of: { doughId: number; stepKey: string };
   onTell: (celsius: number) => void;
 }
 
-/** A temperature with two taps: this sheet, then a number; or typed, in °C or °F. */
+/**
+ * A temperature with two taps: this sheet, then a number; or typed, in °C or °F. One that the house refuses comes back as
+ * it was told, with the reason, to be put right.
+ */
 export function TemperatureSheet(props: Props) {
+  const { of, onOpenChange } = props;
+  const [refused, setRefused] = useState<Refused | null>(null);
+  const { doughId, stepKey } = of;
+  useEffect(
+    () =>
+      onSent((outcome) => {
+        if (!('event' in outcome)) return;
+        const { event, answer } = outcome;
+        if (event.kind !== 'temperature' || event.doughId !== doughId || event.stepKey !== stepKey) return;
+        setRefused(answer.ok ? null : { celsius: event.celsius ?? 0, message: answer.message });
+        if (!answer.ok) onOpenChange(true);
+      }),
+    [doughId, stepKey, onOpenChange],
+  );
   return (
-    <Sheet open={props.open} onOpenChange={props.onOpenChange} title="Temperature of the dough">
-      <Pad {...props} />
+    <Sheet open={props.open} onOpenChange={onOpenChange} title="Temperature of the dough">
+      <Pad key={refused?.celsius} {...props} refused={refused} />
     </Sheet>
   );
 }
 
-function Pad({ onOpenChange, step, onTell }: Props) {
+interface Refused {
+  celsius: number;
+  message: string;
+}
+
+function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: Refused | null }) {
   const [units] = useUnits();
-  const [typed, setTyped] = useState('');
-  const [trouble, setTrouble] = useState(false);
+  const [typed, setTyped] = useState(refused ? showMeasure(measure('celsius', refused.celsius), units) : '');
+  const [trouble, setTrouble] = useState<string | null>(refused?.message ?? null);
   const tell = (value: number) => {
     onTell(Math.round(value * 10) / 10);
     onOpenChange(false);
@@ -56,7 +87,7 @@ function Pad({ onOpenChange, step, onTell }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           const value = parseCelsius(typed, units.temperature);
-          if (value === null) setTrouble(true);
+          if (value === null) setTrouble(NO_TEMPERATURE[units.temperature]);
           else tell(value);
         }}
       >
@@ -65,7 +96,7 @@ function Pad({ onOpenChange, step, onTell }: Props) {
           <input
             inputMode="text"
             value={typed}
-            aria-invalid={trouble}
+            aria-invalid={trouble !== null}
             onChange={(event) => setTyped(event.target.value)}
             className="min-h-14 rounded border border-edge bg-ground px-4 text-2xl"
           />
@@ -76,8 +107,7 @@ function Pad({ onOpenChange, step, onTell }: Props) {
       </form>
       {trouble && (
         <p role="alert" className="text-lg text-warn">
-          That is not a temperature. Type a number, with{' '}
-          {units.temperature === 'F' ? 'C for Celsius' : 'F for Fahrenheit'}.
+          {trouble}
         </p>
       )}
     </div>

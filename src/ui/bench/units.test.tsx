@@ -58,7 +58,15 @@ describe('a tablet that reads Fahrenheit', () => {
   it('takes a number without a unit for Fahrenheit, and keeps it in Celsius', async () => {
     const told = telling();
     const { step } = itemOf([], 'mix').step;
-    const { user } = show(<TemperatureSheet open onOpenChange={telling()} step={step} onTell={told} />);
+    const { user } = show(
+      <TemperatureSheet
+        open
+        onOpenChange={telling()}
+        step={step}
+        of={{ doughId: 1, stepKey: 'mix' }}
+        onTell={told}
+      />,
+    );
     await user.click(await screen.findByRole('button', { name: '75°' }));
     await user.type(screen.getByRole('textbox'), '77{Enter}');
     await user.clear(screen.getByRole('textbox'));

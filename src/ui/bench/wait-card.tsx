@@ -193,6 +193,7 @@ export function WaitCard({
         open={sheet === 'temperature'}
         onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
         step={step.step}
+        of={{ doughId: dough.id, stepKey: step.key }}
         onTell={(degrees) => tell({ kind: 'temperature', celsius: degrees })}
       />
       <WordsSheet

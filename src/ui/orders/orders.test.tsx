@@ -132,6 +132,14 @@ describe('proposed doughs', () => {
     expect(screen.getByText('None is needed for these days.')).toBeTruthy();
   });
 
+  it('are offered late only, with until when they had to be mixed, once that has passed', async () => {
+    const { user } = show(section([proposal()]), 24 * 60 + 5);
+    expect(rows()[0]).toContain('it had to be mixed by Fri 00:00');
+    expect(screen.queryByRole('button', { name: 'Plan it' })).toBeNull();
+    await user.click(button('Plan it late'));
+    await vi.waitFor(() => expect(house.sent.at(-1)?.input.late).toBe(true));
+  });
+
   it('are planned all, and what finds no place stays with its reason', async () => {
     const other = proposal({
       outputs: [{ productId: 2, product: 'Plum danish', pieces: 36, dueAt: 3 * DAY, spare: 0 }],

@@ -13,6 +13,7 @@ import {
 import { dayTime, formatLocal } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
+import { useMinute } from '../live/clock';
 import { send } from '../live/command';
 
 interface Props {
@@ -31,6 +32,7 @@ type Outcome = { message: string; late: boolean };
 /** Doughs for what has none yet, with what they cost; to be merged, split and planned. */
 export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
   const { makers, making } = book;
+  const now = useMinute();
   const [edited, setDoughs] = useState(book.proposals);
   // What was merged and split by hand stands as long as it makes what is wanted.
   const doughs = makeTheSame(edited, book.proposals) ? edited : book.proposals;
@@ -80,6 +82,8 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
   };
   const missing = (id: number) =>
     KEPT_FROZEN - (book.stock.find(({ productId }) => productId === id)?.pieces ?? 0);
+  const isLate = ({ changeUntil }: ProposedDough) => changeUntil < now;
+  const inTime = doughs.filter((dough) => !isLate(dough));
   const bowls = doughs.reduce((sum, dough) => sum + dough.bowls, 0);
   const kg = doughs.reduce((sum, dough) => sum + dough.kg, 0);
   return (
@@ -112,8 +116,14 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
                 {weight(dough.kg)} in {dough.bowls} {dough.bowls === 1 ? 'bowl' : 'bowls'},{' '}
                 {percent(dough.fill)} full;{' '}
                 {spare === 0 ? 'nothing left over' : `${spare} pieces for the freezer`}
-                {dough.waits > 0 && `; ready ${duration(dough.waits)} before the last is wanted`}. Change
-                until {dayTime(dough.changeUntil, zone)}.
+                {dough.waits > 0 && `; ready ${duration(dough.waits)} before the last is wanted`}.{' '}
+                {isLate(dough) ? (
+                  <strong className="text-warn">
+                    Too late to be ready in time: it had to be mixed by {dayTime(dough.changeUntil, zone)}.
+                  </strong>
+                ) : (
+                  `Change until ${dayTime(dough.changeUntil, zone)}.`
+                )}
                 {dough.apart.length > 0 && ` Has ${dough.apart.join(', ')}: kept apart.`}
               </p>
               {outcome && (
@@ -123,10 +133,12 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
               )}
               {mayPlan && (
                 <div className="mt-1 flex flex-wrap gap-2">
-                  <Button disabled={busy !== null} onClick={() => void planThese([dough])}>
-                    {busy === keyOf(dough) ? 'Finding its place …' : 'Plan it'}
-                  </Button>
-                  {outcome?.late && (
+                  {!isLate(dough) && (
+                    <Button disabled={busy !== null} onClick={() => void planThese([dough])}>
+                      {busy === keyOf(dough) ? 'Finding its place …' : 'Plan it'}
+                    </Button>
+                  )}
+                  {(outcome?.late || isLate(dough)) && (
                     <Button disabled={busy !== null} onClick={() => void planThese([dough], true)}>
                       Plan it late
                     </Button>
@@ -157,9 +169,9 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
           );
         })}
       </ol>
-      {mayPlan && doughs.length > 1 && (
-        <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planThese(doughs)}>
-          Plan all {doughs.length}
+      {mayPlan && inTime.length > 1 && (
+        <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planThese(inTime)}>
+          Plan all {inTime.length}
         </Button>
       )}
     </section>

@@ -118,6 +118,7 @@ export function LoadInside({
         open={core}
         onOpenChange={setCore}
         step={step.step}
+        of={{ doughId: load.dough.id, stepKey: step.key }}
         onTell={(celsius) => {
           tell(load, { kind: 'temperature', celsius });
           // Too raw at the end of its time: it stays in, and everything after it learns of that.
