@@ -22,7 +22,7 @@ test('a sheet is cut for crescents and chocolate rolls together, drawn with rule
   await rolls?.getByRole('textbox', { name: 'on a tray' }).fill('12');
   await expect(answers.getByRole('row', { name: /^crescents/ })).toContainText('36');
   const roll = answers.getByRole('row', { name: /^chocolate rolls/ });
-  await expect(roll).toContainText('50.1 g a piece, as wanted');
+  await expect(roll).toContainText('50.1 gas wanted');
   await expect(answers).toContainText(/Left over [\d.]+ % of the sheet/);
   await expect(page.getByRole('img', { name: /A sheet of 160 by 58 with \d+ pieces/ })).toBeVisible();
   await expectAccessible(page);

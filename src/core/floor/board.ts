@@ -28,6 +28,8 @@ export interface BoardOutput {
   piece: PieceSpec;
   /** What is in it that has to be declared: formula, filling, wash, topping, and what really went in. */
   allergens: Allergen[];
+  /** Ingredients of which nobody has said what they contain; none where nothing is said. */
+  undeclared?: string[];
 }
 
 /** How the house rolls: tables, how blocks are laid out, and what it calls good layers. */

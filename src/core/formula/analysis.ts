@@ -30,6 +30,8 @@ export interface Analysis {
   /** Specific heat of the dough before butter, kJ/(kg·K). */
   heat: number;
   allergens: { allergen: Allergen; from: string[] }[];
+  /** Ingredients of which nobody has said what they contain. */
+  undeclared: string[];
   uncounted: string[];
   /** Kinds of what is not weighed: salt to taste is no salt that is missing. */
   uncountedKinds: IngredientKind[];
@@ -77,6 +79,7 @@ export function analyse(formula: Formula, book: IngredientBook): Analysis {
     rollInOfFlour: flour > 0 ? (100 * rollIn) / flour : rollIn,
     heat: dough > 0 ? heat / dough : 0,
     allergens: allergensOf(formula, book),
+    undeclared: undeclaredIn(formula, book),
     uncounted: uncounted.map(({ ingredient }) => book.get(ingredient)?.name ?? ingredient),
     uncountedKinds: uncounted.flatMap(({ ingredient }) => book.get(ingredient)?.kind ?? []),
   };
@@ -90,6 +93,15 @@ export function hasLeaven(formula: Formula, book: IngredientBook): boolean {
       ({ ingredient, percent }) => percent > 0 && book.get(ingredient)?.kind === 'starter',
     )
   );
+}
+
+/** Ingredients of a formula of which nobody has said what they contain: its label is incomplete. */
+export function undeclaredIn(formula: Formula, book: IngredientBook): string[] {
+  const ids = [...new Set(linesOf(formula).map(({ ingredient }) => ingredient))];
+  return ids.flatMap((id) => {
+    const known = book.get(id);
+    return !known || known.allergensUnknown ? [known?.name ?? id] : [];
+  });
 }
 
 /** Every allergen that goes in, with the ingredients that bring it, uncounted ones included. */

@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actualMix, lineId } from './actual';
 import { advise, USUAL_RANGES } from './advice';
-import { analyse, hasLeaven } from './analysis';
+import { analyse, hasLeaven, undeclaredIn } from './analysis';
 import { bowlsFor, oneBowl, roundToScale } from './bowls';
 import { compareFormulas } from './compare';
 import { doughPercent, flourInRollIn, linesOf, rollInPercent, type Formula } from './formula';
-import { ingredientBook } from './ingredient';
+import { ingredientBook, type Ingredient } from './ingredient';
 import { USUAL_INGREDIENTS } from './ingredients';
 import { bookWithFormulas, CircleError, formulaRef } from './parts';
 import { doughForPieces, scale } from './scale';
@@ -87,6 +87,29 @@ describe('what a formula comes to', () => {
       { allergen: 'gluten', from: ['ripe levain', 'wheat flour'] },
       { allergen: 'milk', from: ['milk', 'butter'] },
     ]);
+  });
+
+  it('is not told as none while nobody has said what an ingredient contains, in a formula within it neither', () => {
+    const dust = {
+      ...book.all[0],
+      id: 'moon-dust',
+      name: 'moon dust',
+      allergens: [],
+      allergensUnknown: true as const,
+    };
+    const all = [...USUAL_INGREDIENTS, dust as Ingredient];
+    const formula: Formula = {
+      doughCelsius: null,
+      stages: [{ kind: 'dough', lines: lines({ water: 100, 'moon-dust': 1 }) }],
+    };
+    expect(undeclaredIn(formula, ingredientBook(all))).toEqual(['moon dust']);
+    const within = {
+      doughCelsius: null,
+      stages: [{ kind: 'dough' as const, lines: lines({ [formulaRef(7)]: 100 }) }],
+    };
+    const whole = bookWithFormulas(all, [{ id: 7, name: 'Dusted syrup', formula }]);
+    expect(undeclaredIn(within, whole)).toEqual(['Dusted syrup']);
+    expect(undeclaredIn(LEVAIN_CRESCENT, book)).toEqual([]);
   });
 
   it('takes a formula used in another by its parts, its allergens with it', () => {

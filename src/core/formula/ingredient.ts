@@ -54,6 +54,8 @@ export interface Ingredient {
   /** Specific heat, kJ/(kg·K). */
   heat: number;
   allergens: Allergen[];
+  /** Nobody has said yet what it contains, not even that it is none of the fourteen. */
+  allergensUnknown?: true;
   /** Flours: protein in percent, and what the mill or the house says of the strength. */
   protein?: number;
   strength?: 'weak' | 'medium' | 'strong';

@@ -47,6 +47,7 @@ export function bookWithFormulas(
       ...{ salt: mean((p) => p.salt), flour: mean((p) => p.flour), yeast: mean((p) => p.yeast) },
       heat: mean((p) => p.heat),
       allergens: ALLERGENS.filter((allergen) => parts.some(({ part }) => part?.allergens.includes(allergen))),
+      ...(parts.some(({ part }) => !part || part.allergensUnknown) ? { allergensUnknown: true } : {}),
     };
     made.set(ref, ingredient);
     return ingredient;

@@ -62,19 +62,38 @@ export function butterBlock(style: LockIn, grams: number, mm: number, flour: num
   return { length: area / width, width, mm };
 }
 
+/** How thin and how thick a block in a template may come out, mm. */
+const [THINNEST, THICKEST] = [3, 40];
+
+/** Butter rolled out in a template: as thick as its weight makes it. */
+function inTemplate(
+  { length, width }: { length: number; width: number },
+  grams: number,
+  flour: number,
+): Slab {
+  return { length, width, mm: (grams * 10) / (fatDensity(flour) * length * width) };
+}
+
 /** Grams of butter in a block of this size. */
 export function butterGrams({ length, width, mm }: Slab, flour = 0): number {
   return (length * width * mm * fatDensity(flour)) / 10;
 }
 
 function lockInPlan(
-  { style, blockMm }: Extract<Beginning, { way: 'block' }>,
+  { style, blockMm, template }: Extract<Beginning, { way: 'block' }>,
   { dough, fat }: Weights,
   flour: number,
   { rim, seam, ratio }: Laying,
 ): LockInPlan {
-  const butter = butterBlock(style, fat * (1 + flour), blockMm, flour, ratio);
-  if (blockMm / 10 > butter.width) {
+  const butter = template
+    ? inTemplate(template, fat * (1 + flour), flour)
+    : butterBlock(style, fat * (1 + flour), blockMm, flour, ratio);
+  if (template && (butter.mm < THINNEST || butter.mm > THICKEST)) {
+    throw new GeometryFault(
+      `${round(fat)} g of butter in ${round(template.length)} × ${round(template.width)} cm are ${round(butter.mm)} mm thick; a block has ${THINNEST} to ${THICKEST} mm. Choose another template.`,
+    );
+  }
+  if (butter.mm / 10 > butter.width) {
     throw new GeometryFault(
       `${round(fat)} g of butter at ${blockMm} mm make a block of ${round(butter.width)} cm, thicker than wide. Make it thinner.`,
     );

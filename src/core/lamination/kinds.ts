@@ -17,6 +17,13 @@ export const KIND_WORDS: Record<LaminationKind, { label: string; aim: string }> 
   discs: { label: 'stacked discs', aim: 'few, plain layers' },
 };
 
+/** Thinner than meant, and still layers. */
+const FINE_WORDS: Record<LaminationKind, string> = {
+  honeycomb: 'fine, brioche-like',
+  tender: 'very fine',
+  discs: 'thinner than stacked discs are meant to be',
+};
+
 /** Where nothing else is set. Spread brioche and stacked discs are meant to lie outside a crescent's limits. */
 export const USUAL_LIMITS: Record<LaminationKind, LayerLimits> = {
   honeycomb: { merged: 8, fine: 20, coarse: 120 },
@@ -42,7 +49,7 @@ export function verdictWords(verdict: LayerVerdict, kind: LaminationKind): strin
     case 'merged':
       return 'merged, bread-like';
     case 'fine':
-      return kind === 'honeycomb' ? 'fine, brioche-like' : 'very fine';
+      return FINE_WORDS[kind];
     case 'good':
       return KIND_WORDS[kind].aim;
     case 'coarse':

@@ -25,6 +25,33 @@ const usual = (name: string): Scheme => {
 };
 const volume = ({ length, width, mm }: { length: number; width: number; mm: number }) => length * width * mm;
 
+describe('a butter template', () => {
+  const inTemplate = (fat: number, length = 24, width = 20) => {
+    const three = usual('Three letter folds');
+    const beginning = {
+      way: 'block' as const,
+      style: 'envelope' as const,
+      blockMm: 10,
+      template: { length, width },
+    };
+    return planBlock({ ...three, beginning }, { dough: 3900, fat }, 4, TABLE).lockIn;
+  };
+
+  it('is filled as thick as the butter makes it, and the dough follows its size', () => {
+    const [one, two] = [inTemplate(500), inTemplate(1000)];
+    expect(one?.butter).toMatchObject({ length: 24, width: 20 });
+    expect(butterGrams(one?.butter ?? { length: 0, width: 0, mm: 0 })).toBeCloseTo(500, 6);
+    expect(two?.butter.mm).toBeCloseTo(2 * (one?.butter.mm ?? 0), 6);
+    const [length, width] = neededDough('envelope', [24, 20], USUAL_LAYING.seam, USUAL_LAYING.rim);
+    expect(one?.dough).toMatchObject({ length, width });
+  });
+
+  it('that makes no block is refused with how thick it would be', () => {
+    expect(() => inTemplate(100, 40, 40)).toThrow(/are 0.7 mm thick; a block has 3 to 40 mm/);
+    expect(() => inTemplate(3000, 20, 20)).toThrow(/Choose another template/);
+  });
+});
+
 describe('a scheme', () => {
   it.each([
     ['Three letter folds', '3-3-3', 27],

@@ -12,7 +12,8 @@ import {
 
 /** How the fat comes between the dough to begin with. */
 export type Beginning =
-  | { way: 'block'; style: LockIn; blockMm: number }
+  /** A block of one thickness; or, in a template of this length and width, as thick as its weight makes it, cm. */
+  | { way: 'block'; style: LockIn; blockMm: number; template?: { length: number; width: number } }
   /** Soft butter spread, or frozen butter grated, on the open sheet before each of the first `additions` folds. */
   | { way: 'spread' | 'grated'; additions: number }
   | { way: 'discs'; discs: number };
@@ -54,6 +55,9 @@ export function schemeFault({ beginning, turns, flourInFat }: Scheme): string | 
   if (!(flourInFat >= 0 && flourInFat <= 0.3)) return 'Up to 30 % of flour is kneaded into butter.';
   if (beginning.way === 'block' && !(beginning.blockMm >= 3 && beginning.blockMm <= 40))
     return 'A butter block is between 3 and 40 mm thick.';
+  const template = beginning.way === 'block' ? beginning.template : undefined;
+  if (template && ![template.length, template.width].every((cm) => cm >= 4 && cm <= 150))
+    return 'A butter template is between 4 and 150 cm long and wide.';
   if (beginning.way === 'discs' && !(beginning.discs >= 2 && beginning.discs <= 40))
     return 'A stack has between 2 and 40 discs.';
   if ('additions' in beginning && !(beginning.additions >= 1 && beginning.additions <= turns.length))

@@ -33,6 +33,8 @@ export interface DoughStep {
   settling: number;
   /** Where today's temperatures do not bring about what the step is for, in a sentence. */
   remark?: string;
+  /** What it is for does not come about however long it stands there: nobody can say when it is ready. */
+  never?: true;
   /** What has risen of its phase, as minutes at the reference temperature: before this step, and at its end. */
   risen?: { phase: RisePhase; before: number; after: number };
 }

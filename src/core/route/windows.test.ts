@@ -3,7 +3,14 @@ import { SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { expandDough, type DoughStep, type ExpandedDough } from './expand';
 import type { ProductSpec, Rise, RouteStep } from './route';
-import { movedWindows, NOTHING_KNOWN, settleWindows, type Known, type Today } from './windows';
+import {
+  movedWindows,
+  NOTHING_KNOWN,
+  settleWindows,
+  type Known,
+  type KnownStep,
+  type Today,
+} from './windows';
 
 const PROOF: Rise = { yeast: 'bakers', celsius: 26, minutes: 150, early: 0.8, late: 1.25 };
 const rolled = { piece: { shape: 'cylinder' as const, mm: 40, lying: 'tray' as const } };
@@ -102,6 +109,41 @@ describe('the window of a proof', () => {
     expect(step(settled(cool, underway), '5.1.proof').target).toBeGreaterThan(
       step(settled(), '5.1.proof').target + 20,
     );
+  });
+
+  it('of a night that was put into the room is over when the pieces have risen there, not when the night would be', () => {
+    const warm = (key: string, minute: number) =>
+      step(settled(usual, { steps: new Map([[key, { around: 24, moved: { minute, before: 4 } }]]) }), key);
+    const [cold, moved] = [step(settled(), '5.1.night'), warm('5.1.night', 60)];
+    expect(moved.max).toBeLessThan(cold.min);
+    expect(moved.target).toBeGreaterThan(60);
+    expect(warm('5.1.night', 120).target).toBeGreaterThan(moved.target);
+    const back = { steps: new Map([['5.1.night', { around: 3, moved: { minute: 30, before: 4 } }]]) };
+    expect(step(settled(usual, back), '5.1.night').target).toBe(cold.target);
+  });
+
+  it('of a rest goes on from what was measured, and from where it was put', () => {
+    const rest = (known: KnownStep) =>
+      step(settled(usual, { steps: new Map([['rest', known]]) }), 'rest').min;
+    const usually = step(settled(), 'rest').min;
+    expect(rest({ reading: { minute: 20, celsius: 15 } })).toBeGreaterThan(usually + 10);
+    expect(rest({ around: -18, moved: { minute: 10, before: 4 } })).toBeLessThan(usually);
+  });
+
+  it('of a retard that was put into the room is a bulk of its own', () => {
+    const rises = { proof: PROOF, bulk: { ...PROOF, celsius: 24, minutes: 60 } };
+    const there = { steps: new Map([['retard', { around: 24, moved: { minute: 10, before: 4 } }]]) };
+    const dough = settleWindows(
+      base,
+      new Map([
+        [null, { rises }],
+        [5, { rises }],
+      ]),
+      usual,
+      { ...NOTHING_KNOWN, ...there },
+    );
+    expect(step(dough, 'retard').target).toBeLessThan(150);
+    expect(step(settled(), 'retard').target).toBe(480);
   });
 
   it('is later where the load was put into the cold, the earlier the later', () => {

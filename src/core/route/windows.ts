@@ -122,19 +122,24 @@ function settle(
   const start = route.gives ?? before?.celsius ?? around;
   // The route's own step stays the object it was: many doughs share it on their way to the browser.
   let done: DoughStep = { ...step, around, settling };
-  if (route.until !== undefined && mode) done = restUntil(done, mode, start, route.until);
   const reading = readingOf(known, start, settling);
-  const phase = route.rise?.phase;
+  if (route.until !== undefined && mode)
+    done = restUntil(done, mode, reading ?? { minute: 0, celsius: start }, route.until);
+  const moved = known?.moved !== undefined;
+  // Out of the cold a degassed dough doubles again: that is a bulk of its own.
+  const warmed = moved && !route.rise && route.kind === 'retard' ? 'bulk' : undefined;
+  const phase = route.rise?.phase ?? warmed;
   const rise = phase && rises[phase];
   const risen = { ...before?.risen };
   if (phase && rise) {
     const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
-    const already = risen[phase] ?? 0;
+    const already = warmed ? 0 : (risen[phase] ?? 0);
     const along = (minutes: number) => courseOf(start, around, settling, minutes, reading);
     if (route.rise?.decides) done = riseUntil(done, fermentation, rise, along(LONGEST_RISE), already);
+    else if (moved) done = soonerThere(done, fermentation, rise, along(LONGEST_RISE), already);
     const length = known?.minutes ?? done.target;
     const now = already + progressAlong(fermentation, along(Math.max(1, length)), length);
-    risen[phase] = now;
+    if (!warmed) risen[phase] = now;
     // In minutes of the undosed rise: what a verdict on it teaches.
     done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
   }
@@ -229,11 +234,19 @@ function atLeast(step: DoughStep, minutes: number): DoughStep {
   return { ...step, min, target: Math.max(step.target, min), max: Math.max(step.max, min) };
 }
 
-function restUntil(step: DoughStep, mode: FirstMode, start: number, until: number): DoughStep {
-  const minutes = minutesToCore(mode, start, step.around, until);
+/** From the temperature that is known last, measured or reckoned. */
+function restUntil(
+  step: DoughStep,
+  mode: FirstMode,
+  from: NonNullable<KnownStep['reading']>,
+  until: number,
+): DoughStep {
+  const more = minutesToCore(mode, from.celsius, step.around, until);
+  const minutes = more === null ? null : from.minute + more;
   if (minutes === null) {
     return {
       ...step,
+      never: true,
       remark: `At ${round(step.around)} °C the core does not come to ${round(until)} °C.`,
     };
   }
@@ -252,6 +265,7 @@ function riseUntil(
   if (target === null || min === null) {
     return {
       ...step,
+      never: true,
       remark: `At ${round(step.around)} °C it does not rise within ${duration(LONGEST_RISE)}.`,
     };
   }
@@ -263,6 +277,17 @@ function riseUntil(
     max: Math.max(best, Math.round(max ?? LONGEST_RISE)),
     ...(target === 0 ? { remark: 'It has risen already in the waits before.' } : {}),
   };
+}
+
+/** A wait that was put somewhere warm: it is over when the rise is, where that comes before the wait's own time. */
+function soonerThere(
+  step: DoughStep,
+  ...how: Parameters<typeof riseUntil> extends [unknown, ...infer R] ? R : never
+): DoughStep {
+  const risen = riseUntil(step, ...how);
+  return !risen.never && risen.target < step.target
+    ? { ...risen, min: Math.min(risen.min, risen.target) }
+    : step;
 }
 
 const round = (celsius: number) => Math.round(celsius * 10) / 10;

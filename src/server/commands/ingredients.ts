@@ -48,6 +48,7 @@ const schema = Joi.object<Ingredient>({
     .items(Joi.string().valid(...ALLERGENS))
     .required()
     .messages({ '*': 'Choose from the fourteen allergens.' }),
+  allergensUnknown: Joi.valid(true),
   protein: Joi.number().min(0).max(30).messages({ '*': 'Protein lies between 0 and 30 %.' }),
   strength: Joi.string().valid('weak', 'medium', 'strong'),
   note: Joi.string().trim().allow('').max(200),

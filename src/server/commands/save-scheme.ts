@@ -41,6 +41,7 @@ const scheme = Joi.object<Scheme>({
           .valid(...LOCK_INS)
           .required(),
         blockMm: Joi.number().required(),
+        template: Joi.object({ length: Joi.number().required(), width: Joi.number().required() }),
       }),
       Joi.object({
         way: Joi.valid('spread', 'grated').required(),

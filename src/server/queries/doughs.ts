@@ -136,6 +136,7 @@ async function assemble(
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
+        ...(product.undeclared.length > 0 ? { undeclared: product.undeclared } : {}),
         allergens: inLabelOrder([...product.allergens, ...(brought.get(id) ?? [])]),
       })),
       steps: steps.flatMap((step) => {

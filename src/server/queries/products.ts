@@ -1,5 +1,5 @@
 import { flourInRollIn, linesOf, percentOf, shareOf } from '@/core/formula/formula';
-import { allergensOf } from '@/core/formula/analysis';
+import { allergensOf, undeclaredIn } from '@/core/formula/analysis';
 import type { Allergen } from '@/core/formula/ingredient';
 import { laminate } from '@/core/lamination/steps';
 import type { ProductSpec } from '@/core/route/route';
@@ -18,6 +18,8 @@ export interface KnownProduct extends ProductSpec {
   yeastShare: number;
   /** Of its formula and of what goes on and into a piece. */
   allergens: Allergen[];
+  /** Ingredients of which nobody has said what they contain. */
+  undeclared: string[];
 }
 
 type Body = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'rises'>;
@@ -65,6 +67,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
       route: { ...own.route, dough: laminate(own.route.dough, scheme?.scheme ?? null) },
       mixed: formula ? mixedShare(formula) : 1,
       yeastShare: yeast,
+      undeclared: formula ? undeclaredIn(formula, book) : [],
       allergens: inLabelOrder([
         ...(formula ? allergensOf(formula, book).map(({ allergen }) => allergen) : []),
         ...dressingAllergens(own.piece),

@@ -44,6 +44,19 @@ describe('the card of what is to do', () => {
     expect(told.mock.calls[0]?.[0]).toMatchObject({ doughId: 1, stepKey: '5.1.load' });
   });
 
+  it('asks once before it cuts a wait short, and does as it is told', async () => {
+    const told = telling();
+    const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));
+    await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
+    expect(screen.getByRole('alert').textContent).toContain('retard is over at Thu 08:15 at the soonest');
+    expect(told).not.toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: 'Not yet' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
+    await user.click(screen.getByRole('button', { name: 'Start all the same' }));
+    expect(told.mock.calls.map(([part]) => (part as FloorEvent).kind)).toEqual(['start']);
+  });
+
   it('says how late it is, and how long it is over', () => {
     const { again } = show(card({ ...itemOf([], '5.1.load'), inMinutes: -12 }));
     expect(screen.getByText(/late 12 min/)).toBeTruthy();

@@ -23,6 +23,7 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
   const { kind } = step.step;
   const own = outputs.filter(({ id }) => step.outputId === null || id === step.outputId);
   const allergens = inLabelOrder(own.flatMap((output) => output.allergens));
+  const undeclared = [...new Set(own.flatMap((output) => output.undeclared ?? []))];
   const mind = crossContactWords(allergens);
   const [only] = own;
   return (
@@ -35,6 +36,11 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
       {step.outputId !== null && only?.piece.topping && MARKED.includes(kind) && (
         <p>
           Mark: <b>{only.piece.topping.mark}</b>
+        </p>
+      )}
+      {OPEN.includes(kind) && undeclared.length > 0 && (
+        <p className="max-w-md border-l-4 border-warn pl-3 text-lg font-semibold text-warn">
+          Label incomplete: what {undeclared.join(', ')} contains is not known.
         </p>
       )}
       {OPEN.includes(kind) && allergens.length > 0 && (

@@ -4,7 +4,9 @@ import { useMemo, useState } from 'react';
 import { lockInDrawing } from '@/core/lamination/drawing';
 import { planBlockIfAny } from '@/core/lamination/geometry';
 import { LOCK_IN_WORDS } from '@/core/lamination/words';
-import { showMass } from '@/core/units/reader';
+import type { BlockWork } from '@/core/floor/block-work';
+import type { RollingHouse } from '@/core/floor/board';
+import { showLength, showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
@@ -24,7 +26,8 @@ export function LockInWork({ item, rolling }: WorkProps) {
       planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying)?.lockIn,
     [work, rolling],
   );
-  if (!work || !plan) return null;
+  if (!work) return null;
+  if (!plan) return <WithoutBlock work={work} rolling={rolling} />;
   const flour = work.scheme.scheme.flourInFat;
   const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
   return (
@@ -56,3 +59,44 @@ export function LockInWork({ item, rolling }: WorkProps) {
     </div>
   );
 }
+
+/** Butter that is no block: how much on each disc or open sheet, and what a disc weighs and measures. */
+function WithoutBlock({ work, rolling }: { work: BlockWork; rolling: RollingHouse }) {
+  const { units, cm } = useSizes();
+  const { beginning } = work.scheme.scheme;
+  const mass = (grams: number) => showMass(grams, units);
+  const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
+  if (beginning.way === 'discs') {
+    const open = planBlockIfAny(
+      work.scheme.scheme,
+      work.weights,
+      work.mm,
+      rolling.table,
+      rolling.laying,
+    )?.open;
+    return (
+      <p className="text-xl">
+        <span className="font-semibold">
+          {each}
+          {beginning.discs} discs of {mass(work.weights.dough / beginning.discs)}
+        </span>
+        {open && `, ${cm(acrossOf(open))} across at ${showLength(open.mm, units)}`};{' '}
+        {mass(work.weights.fat / (beginning.discs - 1))} of butter between each two, none on the last
+      </p>
+    );
+  }
+  if (!('additions' in beginning)) return null;
+  return (
+    <p className="text-xl">
+      <span className="font-semibold">
+        {each}butter {mass(work.weights.fat)}
+      </span>
+      {beginning.additions > 1 &&
+        `, in ${beginning.additions} parts of ${mass(work.weights.fat / beginning.additions)}`}
+    </p>
+  );
+}
+
+/** A round of the same area as a square, cm across. */
+const acrossOf = ({ length, width }: { length: number; width: number }) =>
+  2 * Math.sqrt((length * width) / Math.PI);

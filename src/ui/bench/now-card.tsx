@@ -4,10 +4,11 @@ import { Thermometer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
+import { cutsShort } from '@/core/floor/early';
 import { isHandsOn } from '@/core/floor/state';
 import type { BoardOutput, RollingHouse } from '@/core/floor/board';
 import { countTurns, turnWords } from '@/core/floor/turns';
-import { clockTime } from '@/core/time/local';
+import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
@@ -60,6 +61,9 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
   const [sheet, setSheet] = useState<'temperature' | 'note' | 'skip' | null>(null);
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const running = state.status === 'running';
+  const [asked, setAsked] = useState<string | null>(null);
+  const short = running ? null : cutsShort(dough, step, now);
+  const asking = short !== null && asked === step.key;
   const hands = isHandsOn(step);
   const tell = (part: Act) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
@@ -104,15 +108,16 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           look="act"
           floor
           className="min-h-22 text-3xl"
-          onClick={() =>
+          onClick={() => {
+            if (short && !asking) return setAsked(step.key);
             tell(
               running && step.step.turn
                 ? turnDone(dough, step, state)
                 : { kind: running ? 'finish' : 'start' },
-            )
-          }
+            );
+          }}
         >
-          {act}
+          {asking ? 'Start all the same' : act}
         </Button>
         <Button
           floor
@@ -125,6 +130,18 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           <span className="text-base text-quiet">tell it</span>
         </Button>
       </div>
+      {asking && short && (
+        <p
+          role="alert"
+          className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
+        >
+          {short.label} is over at {dayTime(short.until, zone)} at the soonest, in{' '}
+          {duration((short.until - now) / 60_000)}.
+          <Button floor onClick={() => setAsked(null)}>
+            Not yet
+          </Button>
+        </p>
+      )}
       {HAS_PANEL.includes(step.step.kind) && (
         <div className="mt-2">
           <WorkPanel {...{ item, rolling, outputs, scale, tell, running }} />

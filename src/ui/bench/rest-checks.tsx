@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { AgendaItem } from '@/core/floor/agenda';
 import type { HandCheck } from '@/core/floor/events';
-import { butterWindow } from '@/core/lamination/butter-window';
+import { butterWindow, type ButterWindow } from '@/core/lamination/butter-window';
 import { fractionOf } from '@/core/lamination/scheme';
 import { freezerShortCut, restAnswer } from '@/core/lamination/rest';
 import { showCelsius } from '@/core/units/reader';
@@ -22,6 +22,12 @@ interface Props {
   onTell: (check: HandCheck) => void;
 }
 
+/** A window of butter that goes by its wait: pliable from when the wait is over, and not before. */
+function butterBy({ state }: ButterWindow, readyIn: number | null): Pick<ButterWindow, 'state' | 'readyIn'> {
+  if (state === 'soft') return { state, readyIn };
+  return { state: readyIn === 0 ? 'pliable' : 'warming', readyIn };
+}
+
 const STILL = 10;
 const FREEZER = 12;
 const ROOM = 9;
@@ -38,13 +44,17 @@ export default function RestChecks({ item, now, zone, places, onTell }: Props) {
   const work = dough.lamination;
   const [room, freezer, cold] = [at('bakery', 22), at('freezer', -18), at('retarder', 4)];
   const measured = lastMeasured(dough, step);
+  // The card has one clock: when it is ready is what its window says, as everywhere else.
+  const soonest = (state.startedAt ?? step.plannedStart) + step.min * MINUTE;
+  const readyIn = step.never ? null : Math.max(0, Math.ceil((soonest - now) / MINUTE));
   const { lines, soft } = useMemo(() => {
     if (isButter) {
       const window = butterWindow({
         ...{ mm, start: cold, fat: 'butter-82', history: [{ ...air(room, ROOM), minutes: since }] },
         ...{ room: air(room, ROOM), cold: air(cold, STILL) },
       });
-      return { lines: butterWords(window, now, zone, showCelsius(room, units)), soft: window.coldFor };
+      const own = { ...window, ...butterBy(window, readyIn) };
+      return { lines: butterWords(own, now, zone, showCelsius(room, units)), soft: window.coldFor };
     }
     const target = step.step.until ?? 7;
     const block = {
@@ -53,27 +63,26 @@ export default function RestChecks({ item, now, zone, places, onTell }: Props) {
       celsius: measured,
     };
     const rest = restAnswer(block, air(step.around, STILL), since, target);
-    const words = [`Core about ${showCelsius(rest.core, units)}, skin ${showCelsius(rest.surface, units)}.`];
-    if (rest.readyIn === null)
+    const core = readyIn === 0 ? Math.min(rest.core, target) : Math.max(rest.core, target);
+    const words = [`Core about ${showCelsius(core, units)}, skin ${showCelsius(rest.surface, units)}.`];
+    if (readyIn === null)
       words.push(`At ${showCelsius(step.around, units)} it does not come to ${showCelsius(target, units)}.`);
-    else if (rest.readyIn > 0)
-      words.push(
-        `Core at ${showCelsius(target, units)} from ${clockTime(now + rest.readyIn * MINUTE, zone)}.`,
-      );
+    else if (readyIn > 0)
+      words.push(`Rested, and at ${showCelsius(target, units)}, from ${clockTime(soonest, zone)}.`);
     const cut = freezerShortCut(
       { ...block, celsius: rest.core },
       air(freezer, FREEZER),
       air(room, ROOM),
       target,
     );
-    if (cut && rest.readyIn !== 0) {
+    if (cut && readyIn !== 0) {
       const price = cut.cracks
         ? `the skin is at ${showCelsius(cut.skin, units)} by then and cracks at the edges; let it even out for ${duration(cut.evenOut)}`
         : `skin at ${showCelsius(cut.skin, units)}`;
       words.push(`Freezer as a short cut: ${duration(cut.minutes)}; ${price}.`);
     }
     return { lines: words, soft: null };
-  }, [isButter, mm, cold, room, freezer, since, now, zone, units, step, work, measured]);
+  }, [isButter, mm, cold, room, freezer, since, now, zone, units, step, work, measured, readyIn, soonest]);
   return (
     <div className="my-3 grid gap-2">
       {lines.map((line) => (

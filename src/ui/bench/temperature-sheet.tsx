@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { RouteStep } from '@/core/route/route';
 import { parseCelsius, toFahrenheit } from '@/core/units/temperature';
 import { measure, showMeasure } from '@/core/units/measure';
+import { retold } from '@/core/units/retold';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { onSent } from '../live/outbox';
@@ -68,7 +69,7 @@ interface Refused {
 function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: Refused | null }) {
   const [units] = useUnits();
   const [typed, setTyped] = useState(refused ? showMeasure(measure('celsius', refused.celsius), units) : '');
-  const [trouble, setTrouble] = useState<string | null>(refused?.message ?? null);
+  const [trouble, setTrouble] = useState<string | null>(refused ? retold(refused.message, units) : null);
   const tell = (value: number) => {
     onTell(Math.round(value * 10) / 10);
     onOpenChange(false);

@@ -1,12 +1,14 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import type { BlockWork } from '@/core/floor/block-work';
 import type { RollingHouse } from '@/core/floor/board';
 import { blockName, foldsOf } from '@/core/floor/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
 import { foldDrawing } from '@/core/lamination/drawing';
 import { planBlockIfAny } from '@/core/lamination/geometry';
 import { FOLD_WORDS, HOW_TO } from '@/core/lamination/words';
+import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
@@ -67,6 +69,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
         )}
         <div className="grid gap-0.5 text-lg">
           {turn && <p className="text-2xl font-bold">{slab(turn.sheet)}</p>}
+          {work && <Addition work={work} nth={step.step.turn ?? 1} />}
           <p>
             <span className="font-semibold">{FOLD_WORDS[fold]}</span>, {HOW_TO[fold]}
           </p>
@@ -116,4 +119,17 @@ function planned(
   const all = [...given, ...toCome];
   const plan = work && planBlockIfAny(work.scheme.scheme, work.weights, work.mm, table, laying, all);
   return plan?.turns[given.length] ?? null;
+}
+
+/** Butter that goes onto the open sheet before this turn, of one block. */
+function Addition({ work, nth }: { work: BlockWork; nth: number }) {
+  const { units } = useSizes();
+  const { beginning } = work.scheme.scheme;
+  if (!('additions' in beginning) || nth > beginning.additions) return null;
+  return (
+    <p className="font-semibold">
+      {showMass(work.weights.fat / beginning.additions, units)} of butter{' '}
+      {beginning.way === 'grated' ? 'strewn on, frozen' : 'spread on, soft'}
+    </p>
+  );
 }

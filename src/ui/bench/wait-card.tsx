@@ -8,9 +8,11 @@ import type { Board } from '@/core/floor/board';
 import type { AliveAnswer } from '@/core/floor/events';
 import { lastMeasured, needlesSay } from '@/core/floor/known';
 import type { Verdict } from '@/core/learning/verdicts';
+import type { RisePhase } from '@/core/route/route';
 import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
+import { retold } from '@/core/units/retold';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
@@ -40,11 +42,31 @@ interface Props {
   onBack: () => void;
 }
 
-const VERDICTS: { verdict: Verdict; word: string; then: string }[] = [
-  { verdict: 'under', word: 'Not yet', then: 'under: dense, the dent springs back' },
-  { verdict: 'right', word: 'Just right', then: 'wobbles, layers show, the dent comes back slowly' },
-  { verdict: 'over', word: 'Too far', then: 'over: slack, sinks when touched' },
-];
+/** What tells a rise, by its phase: under, just right, over. */
+const SIGNS: Record<RisePhase, Record<Verdict, string>> = {
+  proof: {
+    under: 'under: dense, the dent springs back',
+    right: 'wobbles, layers show, the dent comes back slowly',
+    over: 'over: slack, sinks when touched',
+  },
+  bulk: {
+    under: 'under: tight, hardly larger',
+    right: 'domed, about doubled, full of bubbles',
+    over: 'over: flat on top, smells sharp, falls when touched',
+  },
+  sponge: {
+    under: 'under: few bubbles',
+    right: 'domed, full of bubbles, just about to sink',
+    over: 'over: sunk in the middle, smells sharp',
+  },
+  levain: {
+    under: 'under: few bubbles, a piece sinks in water',
+    right: 'risen, a piece floats in water',
+    over: 'over: sunk, thin and sour',
+  },
+};
+const VERDICT_WORDS: Record<Verdict, string> = { under: 'Not yet', right: 'Just right', over: 'Too far' };
+const VERDICTS: readonly Verdict[] = ['under', 'right', 'over'];
 const MINUTE = 60_000;
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
@@ -86,16 +108,18 @@ export function WaitCard({
       <h2 className="text-5xl leading-tight font-bold">{step.label}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 grid gap-1 text-xl">
-        <p>
-          ready <span className="font-bold">{clockTime(soonest, zone)}</span> to{' '}
-          <span className="font-bold">{clockTime(latest, zone)}</span>, best{' '}
-          <span className="font-bold">{dayTime(best, zone)}</span>
-        </p>
+        {!step.never && (
+          <p>
+            ready <span className="font-bold">{clockTime(soonest, zone)}</span> to{' '}
+            <span className="font-bold">{clockTime(latest, zone)}</span>, best{' '}
+            <span className="font-bold">{dayTime(best, zone)}</span>
+          </p>
+        )}
         <p>
           planned until {dayTime(step.plannedEnd, zone)}
           {state.notBefore !== null && `, look again ${clockTime(state.notBefore, zone)}`}
         </p>
-        {step.remark && <p className="text-warn">{step.remark}</p>}
+        {step.remark && <p className="text-warn">{retold(step.remark, units)}</p>}
         {step.step.cover && (
           <p>
             Cover: {step.step.cover}
@@ -111,8 +135,7 @@ export function WaitCard({
         )}
         {state.verdict && (
           <p>
-            judged {clockTime(state.verdict.at, zone)}:{' '}
-            {VERDICTS.find(({ verdict }) => verdict === state.verdict?.verdict)?.word.toLowerCase()}
+            judged {clockTime(state.verdict.at, zone)}: {VERDICT_WORDS[state.verdict.verdict].toLowerCase()}
           </p>
         )}
         {checked?.data.kind === 'checked' && (
@@ -154,15 +177,17 @@ export function WaitCard({
         <fieldset>
           <legend className="mb-2 text-xl font-semibold">How does it look?</legend>
           <div className="grid gap-3 sm:grid-cols-3">
-            {VERDICTS.map(({ verdict, word, then }) => (
+            {VERDICTS.map((verdict) => (
               <Button
                 key={verdict}
                 floor
                 className="py-2"
                 onClick={() => tell({ kind: 'verdict', data: { kind: 'verdict', verdict } })}
               >
-                <span className="block text-2xl font-bold">{word}</span>
-                <span className="block text-base text-quiet">{then}</span>
+                <span className="block text-2xl font-bold">{VERDICT_WORDS[verdict]}</span>
+                <span className="block text-base text-quiet">
+                  {SIGNS[step.risen?.phase ?? 'proof'][verdict]}
+                </span>
               </Button>
             ))}
           </div>

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { readyAt, type AgendaItem } from '@/core/floor/agenda';
 import { countTurns, turnWords } from '@/core/floor/turns';
 import { clockTime, dayTime } from '@/core/time/local';
-import { useCelsius } from '../live/units';
+import { useCelsius, useRetold } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
 
 interface Props {
@@ -40,6 +40,7 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
   const { dough, step, state } = item;
+  const told = useRetold();
   const turns =
     step.step.kind === 'rest' && !step.step.branch
       ? countTurns(dough.steps, dough.state, dough.lamination?.blocks)
@@ -50,8 +51,9 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
   const latest = from + step.max * 60_000;
   const share = Math.min(1, Math.max(0, (now - from) / Math.max(1, ready - from)));
   const fixed = step.min === step.max;
-  const words =
-    now > latest && !fixed
+  const words = step.never
+    ? told(step.remark ?? '')
+    : now > latest && !fixed
       ? `past its window since ${clockTime(latest, zone)}`
       : fixed || now >= soonest
         ? `until ${dayTime(ready, zone)}`
@@ -73,7 +75,12 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
           strokeDasharray={`${share * 100} 100`}
         />
       </svg>
-      <span className={clsx('text-lg', now > latest && !fixed ? 'font-bold text-warn' : 'text-quiet')}>
+      <span
+        className={clsx(
+          'text-lg',
+          step.never || (now > latest && !fixed) ? 'font-bold text-warn' : 'text-quiet',
+        )}
+      >
         {words}
         {step.step.cover && `, ${step.step.cover}`}
         {turns && turns.done < turns.of && (

@@ -6,14 +6,14 @@ import { showLength, showMass, type ReaderUnits } from '@/core/units/reader';
 
 /** What to do for a piece's weight at a sheet's thickness, in this reader's units. */
 export function weightWords(
-  { grams, off, rollTo, fits, outOfReach }: WeightAdvice,
+  { off, rollTo, fits, outOfReach }: WeightAdvice,
   units: ReaderUnits,
 ): string {
   const mm = (value: number) => showLength(value, units);
   if (outOfReach)
     return `That weight takes a sheet of ${mm(rollTo)}; ${mm(CUTTABLE.least)} to ${mm(CUTTABLE.most)} can be cut. Change its size.`;
-  if (fits) return `${showMass(grams, units)} each, as wanted.`;
-  return `${showMass(grams, units)} each, ${showMass(Math.abs(off), units)} too ${off > 0 ? 'heavy' : 'light'}: roll it to ${mm(rollTo)}.`;
+  if (fits) return 'as wanted';
+  return `${showMass(Math.abs(off), units)} too ${off > 0 ? 'heavy' : 'light'}: roll it to ${mm(rollTo)}`;
 }
 
 /** What weighed pieces say of a sheet that was rolled to `rolled` mm, in this reader's units. */

@@ -19,6 +19,7 @@ import { LayersPanel } from './layers-panel';
 import { PiecesPanel } from './pieces-panel';
 import { ScrapPanel } from './scrap-panel';
 import { StepTable } from './step-table';
+import { useRetold } from '../live/units';
 
 /** Trimmings belong to the step that cuts or divides. */
 const scrapStep = ({ steps }: FloorDough) =>
@@ -26,6 +27,7 @@ const scrapStep = ({ steps }: FloorDough) =>
 
 /** One dough: its thread large, planned and real, and every step with what is known of it. */
 export function DoughView({ board, person }: { board: Board; person: Person }) {
+  const told = useRetold();
   const now = useMinute();
   const { zone } = board.house;
   const { doughs, record, trouble } = useFloor(board, person.id, now);
@@ -84,7 +86,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
       {off.length > 0 && (
         <div className="mb-3 border-l-4 border-warn pl-3 text-lg">
           {off.map(({ key, sentence }) => (
-            <p key={key}>{sentence}</p>
+            <p key={key}>{told(sentence)}</p>
           ))}
           <FollowDough id={dough.id} name={dough.name} />
         </div>

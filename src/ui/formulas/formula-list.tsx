@@ -96,7 +96,12 @@ export function FormulaList({
                   {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : 'none'}
                 </td>
                 <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
-                <td className="pr-4">{analysis.allergens.map(({ allergen }) => allergen).join(', ')}</td>
+                <td className="pr-4">
+                  {analysis.allergens.map(({ allergen }) => allergen).join(', ')}
+                  {analysis.undeclared.length > 0 && (
+                    <span className="block text-warn">{analysis.undeclared.join(', ')} not known</span>
+                  )}
+                </td>
                 <td>{products.join(', ')}</td>
               </tr>
             ))}
@@ -117,9 +122,11 @@ export function FormulaList({
                 </a>{' '}
                 <span className="text-[15px] text-quiet">version {version}</span>
                 <p className="text-[15px]">
+                  {analysis.undeclared.length > 0 &&
+                    `label incomplete, ${analysis.undeclared.join(', ')} not known; `}
                   {analysis.allergens.length > 0
                     ? `contains ${analysis.allergens.map(({ allergen }) => allergen).join(', ')}`
-                    : 'none of the fourteen allergens'}
+                    : analysis.undeclared.length === 0 && 'none of the fourteen allergens'}
                 </p>
               </li>
             ))}

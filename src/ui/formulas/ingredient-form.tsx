@@ -18,6 +18,7 @@ import { send } from '../live/command';
 export const BLANK: Ingredient = {
   ...{ id: '', name: '', also: [], kind: 'other', density: null, heat: 2, allergens: [] },
   ...{ water: 0, fat: 0, sugar: 0, salt: 0, flour: 0, yeast: 0 },
+  allergensUnknown: true,
 };
 const SHARES = ['water', 'fat', 'sugar', 'salt', 'flour'] as const;
 
@@ -75,11 +76,13 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
       trouble={at(name)}
     />
   );
+  const { allergensUnknown, ...known } = facts;
   const toggle = (allergen: Allergen) =>
     setFacts({
-      ...facts,
+      ...known,
       allergens: ALLERGENS.filter((one) => (one === allergen) !== facts.allergens.includes(one)),
     });
+  const none = facts.allergens.length === 0 && !allergensUnknown;
   return (
     <form
       className="grid gap-4"
@@ -137,7 +140,22 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
               {allergen}
             </label>
           ))}
+          <label className="flex min-h-8 items-center gap-1.5 font-semibold">
+            <input
+              type="checkbox"
+              checked={none}
+              onChange={() =>
+                setFacts(none ? { ...facts, allergensUnknown: true } : { ...known, allergens: [] })
+              }
+            />{' '}
+            none of these
+          </label>
         </div>
+        {allergensUnknown && (
+          <p className="mt-1 text-[15px] text-warn">
+            Not said yet: labels of what it goes into stay incomplete.
+          </p>
+        )}
       </fieldset>
       {trouble &&
         (trouble.field === null ||

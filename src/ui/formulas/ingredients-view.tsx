@@ -68,7 +68,10 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                   {one.density === null ? '' : `${one.density} g/ml`}
                 </td>
                 <td className="pr-4">{one.heat}</td>
-                <td className="pr-4">{one.allergens.join(', ')}</td>
+                <td className="pr-4">
+                  {one.allergens.join(', ')}
+                  {one.allergensUnknown && <span className="text-warn"> not known</span>}
+                </td>
                 <td className="text-quiet">
                   {[one.protein ? `${one.protein} % protein` : '', one.strength ?? '', one.note ?? '']
                     .filter(Boolean)

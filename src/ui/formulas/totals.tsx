@@ -38,6 +38,7 @@ export function Totals({
   /** Lines that are not read yet, by name: until then totals and allergens are those of the others alone. */
   unread?: string[];
 }) {
+  const open = [...new Set([...(unread ?? []), ...analysis.undeclared])];
   const shown = LABELS.filter(({ only }) => analysis.flour > 0 && (only?.(analysis) ?? true));
   return (
     <section aria-label="Totals">
@@ -66,13 +67,13 @@ export function Totals({
         </>
       )}
       <h2 className="mt-4 mb-1 text-lg text-quiet">contains</h2>
-      {unread.length > 0 && (
+      {open.length > 0 && (
         <p role="status" className="mb-1 border-l-4 border-warn pl-3 font-semibold">
-          Incomplete: {unread.join(', ')} not known yet.
+          Incomplete: {open.join(', ')} not known yet.
         </p>
       )}
       {analysis.allergens.length === 0 ? (
-        unread.length === 0 && <p>None of the fourteen allergens of EU labels.</p>
+        open.length === 0 && <p>None of the fourteen allergens of EU labels.</p>
       ) : (
         <ul>
           {analysis.allergens.map(({ allergen, from }) => (

@@ -18,7 +18,7 @@ import { useAtTablet } from '../live/at-tablet';
 import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
-import { useCelsius } from '../live/units';
+import { useCelsius, useRetold } from '../live/units';
 
 interface Props {
   board: Board;
@@ -28,6 +28,7 @@ interface Props {
 
 /** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
 export function HandoverView({ board, words: kept, person: signedIn }: Props) {
+  const told = useRetold();
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const celsius = useCelsius();
@@ -125,7 +126,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             <ul className="text-lg">
               {page.unusual.map(({ at, personId, sentence }) => (
                 <li key={`${at} ${sentence}`} className="border-b border-hairline py-1">
-                  <b>{clockTime(at, zone)}</b> {sentence}
+                  <b>{clockTime(at, zone)}</b> {told(sentence)}
                   {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
                 </li>
               ))}

@@ -10,7 +10,7 @@ import type { ReaderUnits } from '@/core/units/reader';
 export interface SchemeDraft {
   kind: LaminationKind;
   beginning: string;
-  /** Thickness of the butter block, number of discs, or how often butter goes on. */
+  /** Thickness of the butter block or its length × width, number of discs, or how often butter goes on. */
   amount: string;
   flour: string;
   turns: TurnDraft[];
@@ -27,6 +27,9 @@ export interface TurnDraft {
 
 type Length = ReaderUnits;
 
+/** About how thick a block in a template is, mm, for how long it takes to chill. */
+const USUAL_BLOCK = 10;
+
 /** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
 export const BEGINNINGS: { id: string; name: string }[] = [
   ...LOCK_INS.map((style) => ({ id: style, name: `block, ${LOCK_IN_WORDS[style]}` })),
@@ -38,7 +41,7 @@ export const BEGINNINGS: { id: string; name: string }[] = [
 /** What the amount beside a beginning is. */
 export function amountLabel(beginning: string): string {
   if (beginning === 'discs') return 'discs';
-  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'block thick';
+  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'thick, or long × wide';
 }
 
 /** An amount that fits a beginning that was just chosen. */
@@ -51,6 +54,8 @@ export function usualAmount(beginning: string, turns: number, units: Length): st
 
 const thickness = (mm: number, units: Length) => showMeasure(measure('mm', mm), units);
 
+const across = (cm: number, units: Length) => showMeasure(measure('cm', cm), units);
+
 export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
   const { beginning, flourInFat, turns, kind, lockInMinutes, perKg } = scheme;
   return {
@@ -58,7 +63,9 @@ export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
     beginning: beginning.way === 'block' ? beginning.style : beginning.way,
     amount:
       beginning.way === 'block'
-        ? thickness(beginning.blockMm, units)
+        ? beginning.template
+          ? `${across(beginning.template.length, units)} × ${across(beginning.template.width, units)}`
+          : thickness(beginning.blockMm, units)
         : String(beginning.way === 'discs' ? beginning.discs : beginning.additions),
     flour: String(Math.round(flourInFat * 1000) / 10),
     turns: turns.map(({ fold, mm, minutes, rest }) => ({
@@ -89,7 +96,7 @@ export function readDraft(
     if (rest === null) return faulty(`Turn ${i + 1}: how many minutes of rest? 0 goes straight on.`);
     turns.push({ fold: turn.fold, mm: sheet, minutes, rest });
   }
-  const beginning = readBeginning(draft, mm, number);
+  const beginning = readBeginning(draft, mm, number, units);
   if (typeof beginning === 'string') return faulty(beginning);
   const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
   if (flour === null) return faulty('Flour in the butter is a percentage, such as 0 or 10.');
@@ -107,6 +114,7 @@ function readBeginning(
   { beginning, amount }: SchemeDraft,
   mm: (text: string) => number | null,
   number: (text: string) => number | null,
+  units: Length,
 ): Beginning | string {
   if (beginning === 'discs' || beginning === 'spread' || beginning === 'grated') {
     const count = number(amount);
@@ -114,7 +122,18 @@ function readBeginning(
       return beginning === 'discs' ? 'How many discs? A whole number.' : 'How often does butter go on?';
     return beginning === 'discs' ? { way: 'discs', discs: count } : { way: beginning, additions: count };
   }
+  const [long, wide, ...more] = amount.split(/[x×*]/i);
+  if (wide !== undefined) {
+    // One unit may be written for both.
+    const unit = /[a-z"]+\s*$/i.exec(wide)?.[0] ?? '';
+    const sides = [/[a-z"]\s*$/i.test(long ?? '') ? (long ?? '') : `${long}${unit}`, wide];
+    const [length, width] = sides.map((text) => readMeasure('cm', text, units));
+    if (more.length > 0 || !(length && width) || Number.isNaN(length) || Number.isNaN(width))
+      return 'A butter template is a length × a width, such as 24 × 20 cm or 9 1/2 × 8 in.';
+    return { way: 'block', style: beginning as LockIn, blockMm: USUAL_BLOCK, template: { length, width } };
+  }
   const blockMm = mm(amount);
-  if (blockMm === null) return 'A butter block’s thickness is a length such as 10 mm or 3/8 in.';
+  if (blockMm === null)
+    return 'A butter block is so thick, such as 10 mm or 3/8 in, or so long × wide, such as 24 × 20 cm.';
   return { way: 'block', style: beginning as LockIn, blockMm };
 }

@@ -7,6 +7,7 @@ import { fractionOf, outcomeOf, operationsOf, schemeName } from '@/core/laminati
 import { pileOf } from '@/core/lamination/stack';
 import { showLength, showMass } from '@/core/units/reader';
 import { Field } from '../kit/field';
+import { retold } from '@/core/units/retold';
 import { useUnits } from '../live/units';
 import { measure } from '@/core/units/measure';
 import { unless, useTyped, wants } from '../workbench/use-typed';
@@ -126,7 +127,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
             {draft && <Composer draft={draft} onChange={setDraft} />}
             {reading?.fault && (
               <p role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
-                {reading.fault}
+                {retold(reading.fault, units)}
               </p>
             )}
             {person.role === 'planner' && (
@@ -151,7 +152,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
       )}
       {typeof worked === 'string' && (
         <p role="alert" className="mt-5 border-l-4 border-warn pl-3 text-lg text-warn">
-          {worked}
+          {retold(worked, units)}
         </p>
       )}
       {worked && typeof worked !== 'string' && (

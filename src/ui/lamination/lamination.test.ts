@@ -36,12 +36,28 @@ describe('a scheme as it is typed', () => {
     expect(turn({ minutes: '' })).toBe('Turn 1: how many minutes of work?');
     expect(turn({ rest: 'long' })).toMatch(/0 goes straight on/);
     expect(turn({ mm: '0.2 mm' })).toMatch(/between 1 and 40 mm/);
-    expect(fault({ amount: '' })).toMatch(/butter block’s thickness/);
+    expect(fault({ amount: '' })).toMatch(/A butter block is so thick/);
     expect(fault({ flour: 'some' })).toMatch(/percentage/);
     expect(fault({ lockInMinutes: '?' })).toMatch(/lock-in take/);
     expect(fault({ beginning: 'discs', amount: '2.5' })).toMatch(/whole number/);
     expect(fault({ beginning: 'grated', amount: 'x' })).toMatch(/How often/);
     expect(fault({ turns: Array(15).fill(draft.turns[0]) as typeof draft.turns })).toMatch(/^15 turns/);
+  });
+
+  it('takes a butter template as length × width, and gives it back in the reader’s units', () => {
+    const template = (amount: string, units = METRIC) =>
+      readDraft({ ...draft, amount }, units).scheme?.beginning;
+    const cm = { template: { length: 24, width: 20 } };
+    for (const typed of ['24 × 20 cm', '24 cm x 20 cm', '24*20', '240 mm x 20 cm'])
+      expect(template(typed)).toMatchObject(cm);
+    const inches = template('9 1/2 × 8 in');
+    expect(inches).toMatchObject({ template: { length: 24.13, width: 20.32 } });
+    const { scheme } = readDraft({ ...draft, amount: '24 × 20 cm' }, METRIC);
+    expect(scheme && draftOf(scheme, METRIC).amount).toBe('24 cm × 20 cm');
+    const other = scheme && readDraft(draftOf(scheme, INCHES), INCHES).scheme?.beginning;
+    expect(other?.way === 'block' && other.template?.length).toBeCloseTo(24, 1);
+    for (const typed of ['24 ×', '24 × 20 × 2', '2 × 200 cm'])
+      expect(readDraft({ ...draft, amount: typed }, METRIC).fault).toMatch(/template/);
   });
 
   it('has an amount that can be worked for every way to begin', () => {

@@ -4,6 +4,7 @@ import { v4 as uuidv4 } from 'uuid';
 import type { Answer } from '@/core/floor/answer';
 import { ask } from './ask';
 import { keepHere } from './kept';
+import { retoldHere } from './units';
 
 /** Nobody answered. */
 export const AWAY: Answer = {
@@ -14,10 +15,12 @@ export const AWAY: Answer = {
   offer: null,
 };
 
-/** The answer that came back, where it is one of ours. */
+/** The answer that came back, where it is one of ours, in the units of this device. */
 function answerOf(body: unknown): Answer {
   const { ok, message } = (body ?? {}) as { ok?: unknown; message?: unknown };
-  return ok === true || (ok === false && typeof message === 'string') ? (body as Answer) : AWAY;
+  if (ok === true) return body as Answer;
+  if (ok !== false || typeof message !== 'string') return AWAY;
+  return { ...(body as Extract<Answer, { ok: false }>), message: retoldHere(message) };
 }
 
 /** A search may take its time and wait for others before it; the form that asked shows that it works. */

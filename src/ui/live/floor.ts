@@ -11,6 +11,7 @@ import { go } from './go';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
+import { retoldHere } from './units';
 
 /** What can be recorded from a screen. */
 export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
@@ -50,7 +51,7 @@ export function useFloor(board: Board, personId: number, now: number) {
       if (answer.status === OF_SOMEBODY_ELSE) return;
       setSent((before) => before.filter(({ id }) => id !== event.id));
       // What had waited is told in the list of what was refused.
-      if (!late) setTrouble(answer.message);
+      if (!late) setTrouble(retoldHere(answer.message));
     });
     // What an earlier page has left, or another tab.
     void waitingEvents().then((left) => {

@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import { METRIC, showCelsius, type ReaderUnits } from '@/core/units/reader';
+import { retold } from '@/core/units/retold';
 import { useKept } from './kept';
 
 const KEY = 'hefeteig-units';
@@ -20,6 +21,16 @@ export function useUnits(): [ReaderUnits, (change: Partial<ReaderUnits>) => void
   const units = useMemo(() => (text === null ? METRIC : unitsIn(text)), [text]);
   return [units, (part) => keep(JSON.stringify({ ...units, ...part }))];
 }
+
+/** Sentences of the house in the units of this reader. */
+export function useRetold(): (sentence: string) => string {
+  const [units] = useUnits();
+  return (sentence) => retold(sentence, units);
+}
+
+/** A sentence of the house in the units of this device, for what is no part of a page. */
+export const retoldHere = (sentence: string): string =>
+  retold(sentence, unitsIn(typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY)));
 
 /** Temperatures as this reader likes to read them. */
 export function useCelsius(): (celsius: number) => string {

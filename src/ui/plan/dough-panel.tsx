@@ -24,6 +24,7 @@ import { StepMark } from '../thread/step-mark';
 import { StepWhy } from './step-why';
 import type { MovingHand } from './use-moving';
 import { stateWords, whenWords } from './words';
+import { useRetold } from '../live/units';
 
 interface Props {
   dough: FloorDough;
@@ -69,6 +70,7 @@ export function DoughPanel(props: Props) {
     return found?.dough.id === dough.id ? [found.step.label.toLowerCase()] : [];
   });
   const off = misfits(dough);
+  const told = useRetold();
   return (
     <aside
       aria-label={dough.name}
@@ -89,7 +91,7 @@ export function DoughPanel(props: Props) {
                 on time in {Math.round(100 * sure)} of 100 plays
               </p>
             )}
-            {missing && <p className="font-bold text-warn">{shortSentence(missing)}</p>}
+            {missing && <p className="font-bold text-warn">{told(shortSentence(missing))}</p>}
             {late > 0 && <p className="text-right font-bold text-warn">ready {duration(late)} late</p>}
             {stale > 0 && <p className="text-right text-warn">{duration(stale)} staler than fresh</p>}
           </div>
@@ -113,7 +115,7 @@ export function DoughPanel(props: Props) {
           <div className="mt-2">
             {off.slice(0, 3).map(({ key, sentence }) => (
               <p key={key} className="text-[15px] text-warn">
-                {sentence}
+                {told(sentence)}
               </p>
             ))}
             <FollowDough id={dough.id} name={dough.name} />

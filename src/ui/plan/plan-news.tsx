@@ -7,6 +7,7 @@ import type { Proposal } from '@/core/floor/proposal';
 import { Button } from '../kit/button';
 import { useKeys } from '../kit/use-keys';
 import { workOutMend, type Progress } from '../live/mend';
+import { useRetold } from '../live/units';
 
 /** How long a mend is looked for unless somebody has enough of it, s. */
 const SECONDS = 5;
@@ -25,6 +26,7 @@ export function PlanNews({
   onLook: (proposal: Proposal) => void;
   onJump: (drift: Drift) => void;
 }) {
+  const retell = useRetold();
   const [search, setSearch] = useState<{ stop: () => void; progress: Progress | null } | null>(null);
   const [told, setTold] = useState<string | null>(null);
   const [newest] = mends;
@@ -56,7 +58,7 @@ export function PlanNews({
           className="min-h-9 text-left text-warn underline-offset-4 hover:underline"
           onClick={() => onJump(first)}
         >
-          {first.sentence}
+          {retell(first.sentence)}
           {drifts.length > 1 && `, and ${drifts.length - 1} more`}
         </button>
       )}

@@ -14,7 +14,7 @@ import { Field } from '../kit/field';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
 import { useFloor } from '../live/floor';
-import { useUnits } from '../live/units';
+import { useUnits, useRetold } from '../live/units';
 import { FollowDough } from './follow-dough';
 import { UnitChoices } from './unit-choices';
 import { temperatureColour } from '../thread/temperature';
@@ -71,6 +71,7 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
 }
 
 function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: string }) {
+  const told = useRetold();
   const router = useRouter();
   const [units] = useUnits();
   const [typed, setTyped] = useState('');
@@ -118,7 +119,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
           {place.id === 'tap' ? 'water' : PLACE_KINDS[place.kind].label}, {from}
           {reading?.humidity ? `, ${Math.round(reading.humidity)} % humidity` : ''}
         </p>
-        {place.remark && <p className="text-[15px] text-warn">{place.remark}</p>}
+        {place.remark && <p className="text-[15px] text-warn">{told(place.remark)}</p>}
         {trouble && (
           <p role="alert" className="text-[15px] text-warn">
             {trouble}

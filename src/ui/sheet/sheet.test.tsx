@@ -74,7 +74,7 @@ describe('what was really done to a mix', () => {
       prefermentedFlour: 0,
       dough: 8000,
     },
-    ...{ rollInOfDough: 0, rollInOfFlour: 0, heat: 2.8, uncounted: [], uncountedKinds: [] },
+    ...{ rollInOfDough: 0, rollInOfFlour: 0, heat: 2.8, uncounted: [], uncountedKinds: [], undeclared: [] },
     allergens: [{ allergen: 'gluten', from: ['wheat flour'] }],
     ...more,
   });

@@ -2,6 +2,7 @@
 
 import { clockTime } from '@/core/time/local';
 import { Button } from '../kit/button';
+import { useRetold } from '../live/units';
 import { seen, useRefused } from '../live/refused';
 import type { Somebody } from '../sign-in/names';
 
@@ -11,6 +12,7 @@ import type { Somebody } from '../sign-in/names';
  */
 export function RefusedList({ people, zone }: { people: readonly Somebody[]; zone: string }) {
   const refused = useRefused();
+  const told = useRetold();
   if (refused.length === 0) return null;
   const nameOf = (personId: number) => people.find(({ id }) => id === personId)?.name ?? 'Somebody';
   const persons = [...new Set(refused.map(({ personId }) => personId))];
@@ -29,7 +31,7 @@ export function RefusedList({ people, zone }: { people: readonly Somebody[]; zon
                 <li key={id}>
                   {at !== null && <b>{clockTime(at, zone)} </b>}
                   {about && `${about}. `}
-                  <span className="text-warn">{message}</span>
+                  <span className="text-warn">{told(message)}</span>
                 </li>
               ))}
             </ul>
