@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { nextCrescent } from './support/doughs';
 import { alertOf, everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
 import { record } from './support/record';
 
@@ -177,15 +178,3 @@ test('three turns by two bakers across a shift change, one of them a double: the
   await his.getByRole('button', { name: /^Springs back/ }).click();
   await expect(his).toContainText('springs back, again in 15 min');
 });
-
-/** The first crescent dough that has no butter yet: its id and name. */
-async function nextCrescent(page: Page): Promise<[id: number, name: string]> {
-  await page.goto('/bench');
-  for (let id = 1; id < 20; id++) {
-    await page.goto(`/dough/${id}`);
-    const title = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
-    if (!title.startsWith('Crescent')) continue;
-    if (await page.getByText('no turn yet, 3 to do').isVisible()) return [id, title];
-  }
-  throw new Error('No crescent dough waits for its butter.');
-}

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { openDough } from '../support/doughs';
 import { alertOf, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
 import { openSheet } from '../support/sheets';
 
@@ -33,6 +34,17 @@ test('an order becomes a dough in the plan, with the time until which it can be 
   await proposal.getByRole('button', { name: 'Plan it' }).click();
   await expect(order).toContainText(/Danish \d+, change until \w{3} \d\d:\d\d/, { timeout: 30_000 });
   await expect(proposal).toHaveCount(0);
+
+  // What was promised can be cut, exactly: plan, sheet and order tell one count.
+  const [name = ''] = /Danish \d+/.exec((await order.textContent()) ?? '') ?? [];
+  await openDough(page, name);
+  await expect(page.getByRole('main')).toContainText('36');
+  await page.getByRole('link', { name: 'Cut plan' }).click();
+  const cut = page.getByRole('group', { name: 'What comes from the sheet' });
+  await expect(cut.getByRole('row', { name: /^plum danish/ })).toContainText(/36/);
+  await expect(cut).not.toContainText('fewer than wanted');
+  await expect(page.getByRole('img', { name: /with 36 pieces$/ })).toBeVisible();
+  await page.goto('/orders');
 
   const pieces = order.getByRole('textbox', { name: 'Pieces of plum danish for Choir' });
   await pieces.fill('40');
