@@ -8,6 +8,7 @@ import { bookWithFormulas } from '@/core/formula/parts';
 import type { Person } from '@/core/floor/board';
 import { go } from '../live/go';
 import { useKeys } from '../kit/use-keys';
+import { Drafts } from './drafts';
 
 export interface ListedFormula {
   formulaId: number;
@@ -57,6 +58,7 @@ export function FormulaList({
           </a>
         )}
       </div>
+      <Drafts />
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Doughs of the house">
         <table className="w-full min-w-[52rem] border-collapse text-left text-[17px]">
           <caption className="mb-1 text-left text-lg text-quiet">doughs, in per cent of the flour</caption>

@@ -11,7 +11,8 @@ export interface Unsaved {
   kitchen: Kitchen | null;
 }
 
-const keyOf = (formulaId: number | null) => `hefeteig-formula-${formulaId ?? 'new'}`;
+const PREFIX = 'hefeteig-formula-';
+const keyOf = (formulaId: number | null) => `${PREFIX}${formulaId ?? 'new'}`;
 
 /** What was typed of a formula on this device and never saved; null where there is nothing of that kind. */
 export function readUnsaved(formulaId: number | null): Unsaved | null {
@@ -28,4 +29,17 @@ export function readUnsaved(formulaId: number | null): Unsaved | null {
 export function keepUnsaved(formulaId: number | null, unsaved: Unsaved | null): void {
   if (unsaved) localStorage.setItem(keyOf(formulaId), JSON.stringify(unsaved));
   else localStorage.removeItem(keyOf(formulaId));
+}
+
+/** Formulas that lie on this device as drafts, the one that is new first. */
+export function allUnsaved(): { formulaId: number | null; name: string }[] {
+  const ids = Object.keys(localStorage)
+    .filter((key) => key.startsWith(PREFIX))
+    .map((key) => (key === keyOf(null) ? null : Number(key.slice(PREFIX.length))));
+  return ids
+    .sort((a, b) => (a ?? 0) - (b ?? 0))
+    .flatMap((formulaId) => {
+      const kept = readUnsaved(formulaId);
+      return kept ? [{ formulaId, name: kept.name }] : [];
+    });
 }
