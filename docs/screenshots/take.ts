@@ -121,9 +121,9 @@ test('one current picture of each main view', async ({ browser }) => {
   await baker.getByRole('link', { name: 'Open dough' }).click();
   await baker.getByRole('link', { name: 'Mixing sheet' }).click();
   await expect(baker.getByRole('region', { name: 'Water' })).toBeVisible();
-  await baker.getByRole('textbox', { name: 'Flour, °C' }).fill('30');
-  await baker.getByRole('textbox', { name: 'Room, °C' }).fill('30');
-  await baker.getByRole('textbox', { name: 'Tap, °C' }).fill('18');
+  await baker.getByRole('textbox', { name: 'Flour', exact: true }).fill('30');
+  await baker.getByRole('textbox', { name: 'Room', exact: true }).fill('30');
+  await baker.getByRole('textbox', { name: 'Tap water' }).fill('18');
   await expect(baker.getByText(/g of ice/)).toBeVisible();
   await keep(baker, 'mixing-sheet');
   await baker.goto('/rooms');
