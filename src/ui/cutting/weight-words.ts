@@ -5,10 +5,7 @@ import { rulerLength } from '@/core/units/length';
 import { showLength, showMass, type ReaderUnits } from '@/core/units/reader';
 
 /** What to do for a piece's weight at a sheet's thickness, in this reader's units. */
-export function weightWords(
-  { off, rollTo, fits, outOfReach }: WeightAdvice,
-  units: ReaderUnits,
-): string {
+export function weightWords({ off, rollTo, fits, outOfReach }: WeightAdvice, units: ReaderUnits): string {
   const mm = (value: number) => showLength(value, units);
   if (outOfReach)
     return `That weight takes a sheet of ${mm(rollTo)}; ${mm(CUTTABLE.least)} to ${mm(CUTTABLE.most)} can be cut. Change its size.`;
