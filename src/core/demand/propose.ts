@@ -225,6 +225,8 @@ export function roomForFreezer(
   const fits = (pieces: number) =>
     withSpare(dough, { productId, pieces }, makers, making).kg <= dough.bowls * making.bowlKg;
   let [least, most] = [0, missing(productId)];
+  // Most often all that is missing finds room: the bowls are less full than that.
+  if (most > 0 && fits(most)) least = most;
   while (least < most) {
     const middle = Math.ceil((least + most) / 2);
     if (fits(middle)) least = middle;

@@ -118,6 +118,12 @@ describe('what is declared', () => {
     expect(screen.getByText('almond flakes')).toBeTruthy();
   });
 
+  it('is incomplete by name while nobody has said what an ingredient contains', () => {
+    shown('5.1.shape', [output({ allergens: [], undeclared: ['moon dust'] })]);
+    expect(screen.getByText('Label incomplete: what moon dust contains is not known.')).toBeTruthy();
+    expect(screen.queryByText(/^Contains/)).toBeNull();
+  });
+
   it('leaves allergens out where nothing is open, and the mark stays', () => {
     shown('5.1.load');
     expect(screen.queryByText(/Contains/)).toBeNull();

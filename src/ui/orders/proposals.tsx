@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import {
   makeTheSame,
@@ -80,8 +80,14 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
     if ('refused' in parts) tell(dough, { message: parts.refused, late: false });
     else setDoughs(doughs.flatMap((one) => (one === dough ? parts : [one])));
   };
-  const missing = (id: number) =>
-    KEPT_FROZEN - (book.stock.find(({ productId }) => productId === id)?.pieces ?? 0);
+  // Each is a dough that has to be rolled and cut once more: not at every look.
+  const rooms = useMemo(() => {
+    const missing = (id: number) =>
+      KEPT_FROZEN - (book.stock.find(({ productId }) => productId === id)?.pieces ?? 0);
+    return doughs.map((dough) =>
+      dough.outputs.some(({ spare }) => spare > 0) ? null : roomForFreezer(dough, makers, making, missing),
+    );
+  }, [doughs, makers, making, book.stock]);
   const isLate = ({ changeUntil }: ProposedDough) => changeUntil < now;
   const inTime = doughs.filter((dough) => !isLate(dough));
   const bowls = doughs.reduce((sum, dough) => sum + dough.bowls, 0);
@@ -101,7 +107,7 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
         {doughs.map((dough, nth) => {
           const outcome = outcomes.get(keyOf(dough));
           const spare = dough.outputs.reduce((sum, output) => sum + output.spare, 0);
-          const room = spare === 0 ? roomForFreezer(dough, makers, making, missing) : null;
+          const room = rooms[nth] ?? null;
           return (
             <li key={keyOf(dough)} className="border-l-4 border-edge pl-3">
               {dough.outputs.map(({ productId, product, pieces, dueAt }) => (
