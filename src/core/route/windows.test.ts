@@ -143,6 +143,19 @@ describe('the window of a proof', () => {
       { ...NOTHING_KNOWN, ...there },
     );
     expect(step(dough, 'retard').target).toBeLessThan(150);
+    const late = { steps: new Map([['retard', { around: 24, moved: { minute: 200, before: 4 } }]]) };
+    const lately = settleWindows(
+      base,
+      new Map([
+        [null, { rises }],
+        [5, { rises }],
+      ]),
+      usual,
+      { ...NOTHING_KNOWN, ...late },
+    );
+    // Whatever it did in the cold before, it needs its time in the room.
+    expect(step(lately, 'retard').min).toBeGreaterThan(200 + 30);
+    expect(step(lately, 'retard').max).toBeLessThan(480);
     expect(step(settled(), 'retard').target).toBe(480);
   });
 

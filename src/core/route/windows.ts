@@ -133,15 +133,21 @@ function settle(
   const risen = { ...before?.risen };
   if (phase && rise) {
     const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
-    const already = warmed ? 0 : (risen[phase] ?? 0);
     const along = (minutes: number) => courseOf(start, around, settling, minutes, reading);
+    // What it rose in the cold is as every retard has it: its own bulk begins where it was moved.
+    const inTheCold = known?.moved?.minute ?? 0;
+    const already = warmed
+      ? -progressAlong(fermentation, along(Math.max(1, inTheCold)), inTheCold)
+      : (risen[phase] ?? 0);
     if (route.rise?.decides) done = riseUntil(done, fermentation, rise, along(LONGEST_RISE), already);
     else if (moved) done = soonerThere(done, fermentation, rise, along(LONGEST_RISE), already);
     const length = known?.minutes ?? done.target;
     const now = already + progressAlong(fermentation, along(Math.max(1, length)), length);
-    if (!warmed) risen[phase] = now;
-    // In minutes of the undosed rise: what a verdict on it teaches.
-    done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
+    // In minutes of the undosed rise: what a verdict on it teaches. Of what should have stayed cold nothing is learnt.
+    if (!warmed) {
+      risen[phase] = now;
+      done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
+    }
   }
   if (known?.stretched !== undefined) done = stretched(done, known.stretched);
   if (known?.judged && route.rise) done = judgedOnTheSpot(done, known.judged);
