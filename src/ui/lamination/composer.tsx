@@ -31,7 +31,7 @@ export function Composer({
   return (
     <fieldset>
       <legend className="mb-2 text-xl font-semibold">Compose</legend>
-      <div className="mb-3 grid grid-cols-[2fr_2fr_1fr_1fr_1fr] gap-2">
+      <div className="mb-3 grid grid-cols-[1.6fr_1.7fr_1.5fr_1fr_1fr] items-end gap-2">
         <Choice
           label="for"
           value={draft.kind}

@@ -41,7 +41,7 @@ export const BEGINNINGS: { id: string; name: string }[] = [
 /** What the amount beside a beginning is. */
 export function amountLabel(beginning: string): string {
   if (beginning === 'discs') return 'discs';
-  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'thick, or long × wide';
+  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'thickness or size';
 }
 
 /** An amount that fits a beginning that was just chosen. */
