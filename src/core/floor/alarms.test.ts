@@ -47,6 +47,27 @@ describe('alarms', () => {
     expect(alarm?.sentence).toContain('185 °C');
   });
 
+  it('call for a dough that was put elsewhere when it is ready there, and not for one on another shelf', () => {
+    const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+    const put = (place: string) => did('move', 'retard', 30, { data: { kind: 'moved', place, shelf: 4 } });
+    const dough = (place: string) => {
+      const one = plannedDough([...mixed, put(place)]);
+      const steps = one.steps.map((step) =>
+        step.key === 'retard'
+          ? { ...step, min: 60, target: 90, max: 120, step: { ...step.step, place: 'retarder' } }
+          : step,
+      );
+      return { ...one, steps };
+    };
+    const called = (place: string, minute: number) =>
+      alarms([dough(place)], minute * MIN, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' }).filter(
+        ({ kind, stepKey }) => kind === 'ready' && stepKey === 'retard',
+      );
+    expect(called('bakery', 136)).toHaveLength(1);
+    expect(called('bakery', 60)).toEqual([]);
+    expect(called('retarder', 136)).toEqual([]);
+  });
+
   it('do not call for an oven that is hot from another load', () => {
     const first = plannedDough(upToBake());
     const second = { ...plannedDough([]), id: 2, name: 'Crescent 2' };

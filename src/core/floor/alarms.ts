@@ -254,7 +254,9 @@ function watched(dough: FloorDough, step: Step): Draft[] | null {
         sentence: () => `${name} should be ready: is it alive?`,
       },
     ];
-  if (!step.risen) return null;
+  // What stands elsewhere than planned is looked at when it is ready there.
+  const isElsewhere = state.moved !== null && state.moved.place !== step.step.place;
+  if (!step.risen && !isElsewhere) return null;
   return [
     {
       ...named('ready', dough, step),

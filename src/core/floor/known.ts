@@ -37,7 +37,8 @@ function standing(
   const usual = step.place === undefined ? undefined : today[step.place];
   const here = moved ? today[moved.place] : usual;
   if (!here) return {};
-  if (!moved || startedAt === null) return { around: here.celsius };
+  // A shelf of the same place is no other place.
+  if (!moved || startedAt === null || moved.place === step.place) return { around: here.celsius };
   const minute = Math.max(0, (moved.at - startedAt) / MINUTE);
   return { around: here.celsius, moved: { minute, before: usual?.celsius ?? step.around } };
 }
