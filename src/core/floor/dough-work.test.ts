@@ -129,6 +129,18 @@ describe('where a dough stands, and the needle in it', () => {
       moved: { minute: 60, before: 4 },
     });
     expect(known([...mixed, moved(75, 'cellar')], new Map())?.moved).toBeUndefined();
+    // Another shelf of the place where it was is no move.
+    const small = smallDough();
+    const cold = {
+      ...small,
+      steps: small.steps.map((step) =>
+        step.key === 'retard' ? { ...step, step: { ...step.step, place: 'retarder' } } : step,
+      ),
+    };
+    const shelved = foldDough(cold, [...mixed, moved(75, 'retarder')]);
+    const there = knownOf(cold, shelved, planned, today, 200 * MIN, 1).steps.get('retard');
+    expect(there).toMatchObject({ around: 6 });
+    expect(there?.moved).toBeUndefined();
   });
 });
 
