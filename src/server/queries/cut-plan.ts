@@ -14,8 +14,9 @@ export interface DoughCut {
   pieces: {
     name: string;
     size: PieceSize;
-    /** From one sheet. */
+    /** From one sheet, and from all of them. */
     most: number | null;
+    planned: number;
     target: number | null;
     perTray: number | null;
   }[];
@@ -41,7 +42,8 @@ export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse)
     return [
       {
         ...{ name: output.product.toLowerCase(), size: cut.size, target: product.piece.grams },
-        ...{ most: Math.ceil(output.pieces / work.blocks), perTray: product.piece.perTray },
+        ...{ most: Math.ceil(output.pieces / work.blocks), planned: output.pieces },
+        perTray: product.piece.perTray,
       },
     ];
   });

@@ -21,10 +21,12 @@ interface Props {
   parts: number;
   /** A tray, cm. */
   tray: readonly [number, number];
+  /** How many of each the dough is planned for. */
+  planned: readonly (number | undefined)[];
 }
 
 /** What comes from the sheet: pieces, their weight, how to mend it, trays, and what is left over. */
-export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray }: Props) {
+export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray, planned }: Props) {
   const [units] = useUnits();
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="What comes from the sheet">
@@ -46,6 +48,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
             // Where nobody has said how many a tray takes, as many as find room to double.
             const each = perTray ?? fitting(tray, footOf(wanted.size, mm));
             const trays = each > 0 ? trayNeed(pieces * sheets, each) : null;
+            const more = planned[i] === undefined ? 0 : pieces * sheets - planned[i];
             const missing =
               wanted.most === null ? 0 : Math.max(0, wanted.most * (sheets / parts) - pieces * sheets);
             return (
@@ -56,6 +59,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                 <td className="pr-4 whitespace-nowrap">
                   <span className="text-2xl font-bold">{pieces}</span>
                   {sheets > 1 && <span className="text-quiet"> a sheet, {pieces * sheets} in all</span>}
+                  {more > 0 && <span className="text-quiet">, {more} more than planned</span>}
                   {missing > 0 && <span className="text-warn"> {missing} fewer than wanted</span>}
                 </td>
                 <td className="pr-4 whitespace-nowrap">{showMass(grams, units)}</td>

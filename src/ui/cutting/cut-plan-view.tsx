@@ -24,6 +24,8 @@ export interface PieceToCut {
   name: string;
   size: PieceSize;
   most: number | null;
+  /** In all, where a dough is planned for them. */
+  planned?: number;
   target: number | null;
   perTray: number | null;
 }
@@ -177,6 +179,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
             mm={laid.sheet.mm}
             density={laid.sheet.density}
             tray={tray}
+            planned={edited ? [] : pieces.map(({ planned }) => planned)}
             sheets={sheets * laid.sheet.parts}
             parts={laid.sheet.parts}
           />
