@@ -64,6 +64,9 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
   const [asked, setAsked] = useState<string | null>(null);
   const short = running ? null : cutsShort(dough, step, now);
   const asking = short !== null && asked === step.key;
+  // Offered in one go is only what may begin: nothing that its wait does not allow yet.
+  const may = together.filter((one) => running || cutsShort(one.dough, one.step, now) === null);
+  const atOneGo = short ? [] : may;
   const hands = isHandsOn(step);
   const tell = (part: Act) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
@@ -179,22 +182,20 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           Mixing sheet, water and ice
         </a>
       )}
-      {together.length > 0 && (
+      {atOneGo.length > 0 && (
         <Button
           floor
           className="mt-1 w-full py-2 text-left"
           onClick={() => {
-            for (const { dough: other, step: one } of [item, ...together])
+            for (const { dough: other, step: one } of [item, ...atOneGo])
               void record({ doughId: other.id, stepKey: one.key, kind: running ? 'finish' : 'start' });
           }}
         >
           <span className="block font-semibold">
-            {running ? 'Done with all' : 'Start all'} {together.length + 1} in one go
+            {running ? 'Done with all' : 'Start all'} {atOneGo.length + 1} in one go
           </span>
           <span className="block text-base text-quiet">
-            {[item, ...together]
-              .map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`)
-              .join('; ')}
+            {[item, ...atOneGo].map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`).join('; ')}
           </span>
         </Button>
       )}
