@@ -40,6 +40,7 @@ describe('a dough', () => {
     ['one roll', order([ROLL, 1])],
     ['triangles and rolls from one sheet', order([TRIANGLE, 60], [ROLL, 48])],
     ['more than four blocks', order([TRIANGLE, 420])],
+    ['fifty blocks', order([TRIANGLE, 4200])],
   ])('for %s gives every one of them', (_, asked) => {
     const size = doughToCut(asked, CUTTING);
     expect(size).not.toBeNull();

@@ -61,8 +61,10 @@ export function sheetParts(
 
 /** One more block is rolled only for a dough that is smaller by more than this share of it. */
 const A_BLOCK = 0.01;
-/** So many numbers of blocks are tried, from the fewest that its pieces could come from. */
+/** So many numbers of blocks are tried, from the fewest that give the pieces. */
 const MORE_BLOCKS = 4;
+/** Trims and odd ends never take more than this share again of what the pieces weigh, in a dough of many blocks. */
+const MOST_LOSS = 0.5;
 /** Widths of the sheet that are tried for one number of blocks, those with the least scrap. */
 const WIDTHS = 4;
 /** From one weight to the next one tried. */
@@ -92,10 +94,14 @@ export function doughToCut(asked: ToCut, house: CuttingHouse): CutSize | null {
     0,
   );
   const fewest = blocksFor(net / 1000, house.blockKg);
-  let best: CutSize | null = null;
-  for (let more = 0; more < MORE_BLOCKS; more++) {
-    const bound: number = best ? best.grams * (1 - A_BLOCK * (fewest + more - best.blocks)) : Infinity;
-    best = inBlocks(asked, house, fewest + more, bound) ?? best;
+  const most = Math.ceil(fewest * (1 + MOST_LOSS)) + MORE_BLOCKS;
+  let first: CutSize | null = null;
+  let blocks = fewest;
+  for (; !first && blocks <= most; blocks++) first = inBlocks(asked, house, blocks, Infinity);
+  let best = first;
+  for (; first && best && blocks < first.blocks + MORE_BLOCKS; blocks++) {
+    const bound = best.grams * (1 - A_BLOCK * (blocks - best.blocks));
+    best = inBlocks(asked, house, blocks, bound) ?? best;
   }
   return best;
 }

@@ -83,11 +83,6 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   const [{ bowlKg, cutting }, value] = await Promise.all([sizes(db), houseValues(db)]);
   const most = value('most_bowls') * bowlKg;
   const size = doughSize(outputs, cutting);
-  if (first?.product.scheme && !size.cut && outputs.every(({ product }) => product.piece.cut))
-    throw new Refusal(
-      'No sheet that this house can roll gives these pieces: one is larger than its table, or its blocks cannot be rolled by their scheme.',
-      'outputs.0.pieces',
-    );
   const kg = size.kg * (first?.product.mixed ?? 1);
   if (kg > most) {
     throw new Refusal(
@@ -95,6 +90,11 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
       'outputs.0.pieces',
     );
   }
+  if (first?.product.scheme && !size.cut && outputs.every(({ product }) => product.piece.cut))
+    throw new Refusal(
+      'No sheet that this house can roll gives these pieces: one is larger than its table, or its blocks cannot be rolled by their scheme.',
+      'outputs.0.pieces',
+    );
 }
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
