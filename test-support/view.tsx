@@ -1,4 +1,4 @@
-import { cleanup, render } from '@testing-library/react';
+import { cleanup, configure, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { afterEach, vi } from 'vitest';
@@ -8,6 +8,9 @@ import type { FloorEvent } from '@/core/floor/events';
 import { ClockProvider } from '@/ui/live/clock';
 import { MIN, plannedDough } from './floor';
 import { SMALL_PRODUCT } from './small-dough';
+
+// A machine that is busy with something else takes longer until a lazy part is there; nothing asserts how long.
+configure({ asyncUtilTimeout: 15_000 });
 
 afterEach(() => {
   cleanup();

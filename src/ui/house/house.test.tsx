@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, within, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -143,7 +143,7 @@ describe('the house', () => {
     await user.click(exceptions.getByRole('button', { name: 'Remove' }));
     expect((await screen.findByRole('alert')).textContent).toBe(hurt.message);
     await user.click(screen.getByRole('button', { name: 'Keep it all the same' }));
-    await vi.waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
     expect(inputs()).toEqual([
       { kind: 'away', id: 7 },
       { kind: 'away', id: 7, sure: true },
@@ -161,10 +161,10 @@ describe('a person', () => {
     await user.selectOptions(screen.getByLabelText('Does'), 'Help: tick off what is done');
     await user.click(screen.getByRole('button', { name: 'mix' }));
     await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await vi.waitFor(() => expect(screen.getByLabelText('PIN').getAttribute('aria-invalid')).toBe('true'));
+    await waitFor(() => expect(screen.getByLabelText('PIN').getAttribute('aria-invalid')).toBe('true'));
     await user.type(screen.getByLabelText('PIN'), '9001');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await vi.waitFor(() => expect(done).toHaveBeenCalledOnce());
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs().at(-1)).toEqual({
       ...{
         id: null,
@@ -201,7 +201,7 @@ describe('a person', () => {
     const { user } = show(<PersonSheet person={jonas} onClose={done} />);
     await user.click(await screen.findByRole('button', { name: 'End Jonas’s sessions on all tablets' }));
     await user.click(screen.getByRole('button', { name: 'Has left the house' }));
-    await vi.waitFor(() => expect(done).toHaveBeenCalledTimes(2));
+    await waitFor(() => expect(done).toHaveBeenCalledTimes(2));
     expect(house.sent).toMatchObject([
       { command: 'end-sessions', input: { personId: 2 } },
       { command: 'save-person', input: { id: 2, active: false } },
@@ -216,7 +216,7 @@ describe('a machine', () => {
     await user.clear(await screen.findByLabelText('Decks'));
     await user.type(screen.getByLabelText('Decks'), '4');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await vi.waitFor(() => expect(done).toHaveBeenCalledOnce());
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([
       { id: 'oven', label: 'Deck oven', capacity: '9', changeover: '20', decks: '4' },
     ]);

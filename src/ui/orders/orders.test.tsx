@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, within, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { CUTTING } from '../../../test-support/rolling';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -122,7 +122,7 @@ describe('proposed doughs', () => {
     expect((await screen.findByRole('alert')).textContent).toBe('It cannot be ready by then.');
     expect(planned).not.toHaveBeenCalled();
     await user.click(button('Plan it late'));
-    await vi.waitFor(() => expect(planned).toHaveBeenCalledOnce());
+    await waitFor(() => expect(planned).toHaveBeenCalledOnce());
     const [first, second] = house.sent.map(({ input }) => input);
     expect(second?.clientId).toBe(first?.clientId);
     expect([first?.late, second?.late]).toEqual([undefined, true]);
@@ -137,7 +137,7 @@ describe('proposed doughs', () => {
     expect(rows()[0]).toContain('it had to be mixed by Fri 00:00');
     expect(screen.queryByRole('button', { name: 'Plan it' })).toBeNull();
     await user.click(button('Plan it late'));
-    await vi.waitFor(() => expect(house.sent.at(-1)?.input.late).toBe(true));
+    await waitFor(() => expect(house.sent.at(-1)?.input.late).toBe(true));
   });
 
   it('are planned all, and what finds no place stays with its reason', async () => {
@@ -147,7 +147,7 @@ describe('proposed doughs', () => {
     house.refuse({ message: 'The oven is full then.' });
     const { user, again } = show(section([proposal(), other]));
     await user.click(button('Plan all 2'));
-    await vi.waitFor(() => expect(house.sent).toHaveLength(2));
+    await waitFor(() => expect(house.sent).toHaveLength(2));
     again(section([proposal()]));
     expect(rows()).toHaveLength(1);
     expect(rows()[0]).toContain('120 butter crescent');
@@ -215,7 +215,7 @@ describe('orders from a table', () => {
     expect(house.sent).toMatchObject([
       { command: 'take-orders', input: { orders: [{ customer: 'Inn', productId: 2, pieces: 12 }] } },
     ]);
-    await vi.waitFor(() => expect(close).toHaveBeenCalledOnce());
+    await waitFor(() => expect(close).toHaveBeenCalledOnce());
   });
 });
 
@@ -228,12 +228,12 @@ describe('one more order', () => {
     await user.selectOptions(screen.getByLabelText('Product'), 'Plum danish');
     await user.click(screen.getByRole('button', { name: 'Add order' }));
     const day = screen.getByLabelText('Day');
-    await vi.waitFor(() => expect(day.getAttribute('aria-invalid')).toBe('true'));
+    await waitFor(() => expect(day.getAttribute('aria-invalid')).toBe('true'));
     expect(screen.getByRole('alert').textContent).toBe('Wed 10:30 has passed already.');
     expect(close).not.toHaveBeenCalled();
     await user.type(day, '1970-01-09');
     await user.click(screen.getByRole('button', { name: 'Add order' }));
-    await vi.waitFor(() => expect(close).toHaveBeenCalledOnce());
+    await waitFor(() => expect(close).toHaveBeenCalledOnce());
     const [first, second] = house.sent.map(({ input }) => input);
     expect(second).toEqual({ ...first, due: '1970-01-09T06:30' });
     expect(second).toMatchObject({ customer: 'Station kiosk', productId: '2', pieces: '36' });

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { MIN } from '../../../test-support/floor';
@@ -90,7 +90,7 @@ describe('a mend', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('has changed since');
     expect(close).not.toHaveBeenCalled();
     await user.click(button('Drop it'));
-    await vi.waitFor(() => expect(close).toHaveBeenCalledOnce());
+    await waitFor(() => expect(close).toHaveBeenCalledOnce());
     expect(house.sent).toEqual([
       { command: 'accept-proposal', input: { id: 9 } },
       { command: 'drop-proposal', input: { id: 9 } },
@@ -191,7 +191,7 @@ describe('a dough to be added', () => {
       { productId: '2', pieces: '36', due: '1970-01-03T07:15' },
     ]);
     expect(second).toEqual({ ...first, again: true });
-    await vi.waitFor(() => expect(added).toHaveBeenCalledWith(12));
+    await waitFor(() => expect(added).toHaveBeenCalledWith(12));
   });
 
   it('that cannot be ready by then is told beside its time, with the earliest that works', async () => {
@@ -212,7 +212,7 @@ describe('a dough to be added', () => {
     expect(house.sent.at(-1)?.input.outputs).toEqual([
       { productId: '1', pieces: '120', due: '1970-01-02T06:00' },
     ]);
-    await vi.waitFor(() => expect(added).toHaveBeenCalledWith(13));
+    await waitFor(() => expect(added).toHaveBeenCalledWith(13));
   });
 });
 
@@ -224,7 +224,7 @@ describe('a dough that was taken out', () => {
     await user.click(button('Put it back'));
     expect(await screen.findByText('Its place is taken by Danish 14.')).toBeTruthy();
     await user.click(button('Put it back'));
-    await vi.waitFor(() => expect(close).toHaveBeenCalledOnce());
+    await waitFor(() => expect(close).toHaveBeenCalledOnce());
     expect(house.sent.map(({ input }) => input)).toEqual([{ doughId: 5 }, { doughId: 5 }]);
   });
 
@@ -264,7 +264,7 @@ describe('ways out', () => {
       <WaysSheet open dough={baked()} pinned={false} basis={4} zone="UTC" onClose={telling()} />,
     );
     await screen.findByText('Pick one to see what it would move.');
-    await vi.waitFor(() => expect(screen.queryByText(/^Working out/)).toBeNull());
+    await waitFor(() => expect(screen.queryByText(/^Working out/)).toBeNull());
     const rows = screen.getAllByRole('listitem').map(({ textContent }) => textContent ?? '');
     expect(rows.map((row) => /kept|still late|no plan/.exec(row)?.[0]).slice(0, 3)).toEqual([
       'kept',

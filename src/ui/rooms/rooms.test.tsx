@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { screen, within } from '@testing-library/react';
+import { screen, within, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -64,7 +64,7 @@ describe('the rooms', () => {
     expect(house.sent).toEqual([
       { command: 'tell-place', input: { place: 'proofer', celsius: 26.7, humidity: 82.5 } },
     ]);
-    await vi.waitFor(() => expect(refresh).toHaveBeenCalledOnce());
+    await waitFor(() => expect(refresh).toHaveBeenCalledOnce());
   });
 
   it('refuse what is no temperature before it is sent, and keep what was typed when the house refuses', async () => {
@@ -76,7 +76,7 @@ describe('the rooms', () => {
     expect(house.sent).toEqual([]);
     await user.clear(typed);
     await user.type(typed, '40{Enter}');
-    await vi.waitFor(() => expect(screen.getByRole('alert').textContent).toContain('not 40 °C warm'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('not 40 °C warm'));
     expect(typed.value).toBe('40');
     expect(refresh).not.toHaveBeenCalled();
   });

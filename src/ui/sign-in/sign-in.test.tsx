@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { standInHouse } from '../../../test-support/stand-in';
 import { show } from '../../../test-support/view';
@@ -42,10 +42,10 @@ describe('signing in', () => {
     await user.click(button('0'));
     await user.click(button('3'));
     await user.click(button('Sign in'));
-    await vi.waitFor(() => expect(go).toHaveBeenCalledWith('/'));
+    await waitFor(() => expect(go).toHaveBeenCalledWith('/'));
     await user.click(button(/^Mara/));
     await user.keyboard('4711{Enter}');
-    await vi.waitFor(() => expect(go).toHaveBeenCalledTimes(2));
+    await waitFor(() => expect(go).toHaveBeenCalledTimes(2));
     expect(house.sent).toEqual([
       { command: '/api/session', input: { personId: 2, pin: '1203' } },
       { command: '/api/session', input: { personId: 1, pin: '4711' } },
