@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '@playwright/test';
 import { nextCrescent } from './support/doughs';
+import { METRIC, readInches } from './support/inches';
 import { alertOf, everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
 import { record } from './support/record';
 
@@ -131,6 +132,7 @@ test('three turns by two bakers across a shift change, one of them a double: the
   await expect(his.getByRole('list', { name: 'Blocks' })).toContainText('Block B: 0 folds, in hand');
   await expectAccessible(late);
   await expectNoSidewaysScroll(late);
+  await inInches(browser, doughId, name);
   // However many blocks its pieces need, he goes on to the last one.
   const inHand = his.getByRole('button', { name: /^Block [B-F] done$/ });
   await expect(async () => {
@@ -178,3 +180,25 @@ test('three turns by two bakers across a shift change, one of them a double: the
   await his.getByRole('button', { name: /^Springs back/ }).click();
   await expect(his).toContainText('springs back, again in 15 min');
 });
+
+/** Turn and cut of a dough on a third tablet, which reads inches. */
+async function inInches(browser: Browser, doughId: number, name: string): Promise<void> {
+  const page = await signIn(browser, 'Piet', { width: 1024, height: 768 });
+  await readInches(page);
+  await page.goto('/bench');
+  await page
+    .getByRole('button', { name: new RegExp(`Turn 1.*${name}|${name}.*Turn 1`, 's') })
+    .first()
+    .click();
+  const now = page.getByRole('region', { name: 'Now' });
+  await expect(now.getByRole('list', { name: 'Gaps of the sheeter' })).toContainText(/\d in/);
+  await expect(now).not.toContainText(METRIC);
+  await page.goto(`/dough/${doughId}/cut`);
+  await expect(page.getByRole('textbox', { name: 'sheet long' })).toHaveValue(/ in$/);
+  const answers = page.getByRole('group', { name: 'What comes from the sheet' });
+  await expect(answers).toContainText('as wanted');
+  await expect(answers).not.toContainText('fewer than wanted');
+  await expect(page.getByRole('main')).not.toContainText(METRIC);
+  await page.getByRole('textbox', { name: 'sheet thick' }).fill('1/4 in');
+  await expect(answers).toContainText(/oz too heavy: roll it to [\d./ ]+ in/);
+}

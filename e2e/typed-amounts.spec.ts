@@ -1,8 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { nextCrescent } from './support/doughs';
-import { TABLET } from './support/floor';
+import { METRIC, readInches } from './support/inches';
 import { everybodyLeaves, expectAccessible, signIn } from './support/people';
-import { record } from './support/record';
 
 test.afterEach(everybodyLeaves);
 
@@ -54,16 +52,6 @@ test('a formula typed in cups, sums, ranges and eggs asks about what it does not
   await expect(page.getByText('Your unsaved changes are here again.')).toHaveCount(0);
 });
 
-const METRIC = /\d ?(?:°C|mm|cm|kg)(?!\p{L})/u;
-
-const readInches = (page: Page) =>
-  page.addInitScript(() =>
-    localStorage.setItem(
-      'hefeteig-units',
-      JSON.stringify({ mass: 'oz', temperature: 'F', length: 'in', kitchen: 'us' }),
-    ),
-  );
-
 test('a tablet of °F and inches begins every field in these, and answers in them', async ({ browser }) => {
   const page = await signIn(browser, 'Mara');
   await readInches(page);
@@ -86,33 +74,4 @@ test('a tablet of °F and inches begins every field in these, and answers in the
   // What is typed without a unit is in the reader's: a dough at 75 °F is mixed with water, not with ice.
   await page.getByRole('textbox', { name: 'Dough wanted' }).fill('75');
   await expect(page.getByRole('main')).toContainText('for a dough at 75 °F');
-});
-
-test('a tablet of °F and inches goes through butter, turn and cut in these', async ({ browser }) => {
-  const page = await signIn(browser, 'Selma', TABLET);
-  const [doughId, name] = await nextCrescent(page);
-  await readInches(page);
-  for (const key of ['butter', 'butter-out', 'lock-in']) {
-    await record(page, doughId, key, 'start');
-    await record(page, doughId, key, 'finish');
-  }
-  await page.goto('/bench');
-  const now = page.getByRole('region', { name: 'Now' });
-  const turn = now.getByRole('heading', { name: 'Turn 1 of 3' });
-  await turn
-    .or(page.getByRole('button', { name: new RegExp(`Turn 1.*${name}|${name}.*Turn 1`, 's') }))
-    .first()
-    .click();
-  await expect(turn).toBeVisible();
-  await expect(now.getByRole('list', { name: 'Gaps of the sheeter' })).toContainText(/\d in/);
-  await expect(now).not.toContainText(METRIC);
-
-  await page.goto(`/dough/${doughId}/cut`);
-  await expect(page.getByRole('textbox', { name: 'sheet long' })).toHaveValue(/ in$/);
-  const answers = page.getByRole('group', { name: 'What comes from the sheet' });
-  await expect(answers).toContainText(/as wanted/);
-  await expect(answers).not.toContainText('fewer than wanted');
-  await expect(page.getByRole('main')).not.toContainText(METRIC);
-  await page.getByRole('textbox', { name: 'sheet thick' }).fill('1/4 in');
-  await expect(answers).toContainText(/oz too heavy: roll it to [\d./ ]+ in/);
 });

@@ -1,6 +1,6 @@
 import { act, render, screen } from '@testing-library/react';
 import { renderToString } from 'react-dom/server';
-import { hydrateRoot } from 'react-dom/client';
+import { createRoot, hydrateRoot } from 'react-dom/client';
 import { afterEach, expect, it, vi } from 'vitest';
 import { Awake } from './awake';
 import { AWAKE, keepEarlyTaps } from './early-taps';
@@ -58,6 +58,18 @@ it('leaves a page alone that is awake', async () => {
   const house = asleep();
   await waken(house);
   screen.getByText('Tap').click();
+  expect(done.mock.calls).toEqual([['tapped']]);
+});
+
+it('does a tap on the button that stands in its place where the page was made anew meanwhile', async () => {
+  const house = asleep();
+  screen.getByText('Tap').click();
+  // React does so with a part that is told something new before it is awake.
+  house.replaceChildren();
+  await act(() => {
+    createRoot(house).render(<View />);
+    return Promise.resolve();
+  });
   expect(done.mock.calls).toEqual([['tapped']]);
 });
 

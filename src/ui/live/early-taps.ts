@@ -16,9 +16,16 @@ export function keepEarlyTaps(awake: string): void {
     event.stopImmediatePropagation();
     kept.push(again);
   };
+  const says = (button: Element) => button.getAttribute('aria-label') ?? button.textContent;
+  const alike = (words: string | null) =>
+    [...document.querySelectorAll('button')].filter((button) => says(button) === words);
   const tapped = (event: Event) => {
     const button = event.target instanceof Element ? event.target.closest('button') : null;
-    if (button) hold(event, () => button.isConnected && button.click());
+    if (!button) return;
+    // A page that changes while it wakes up is made anew: then the button in its place is the one that was meant.
+    const words = says(button);
+    const nth = alike(words).indexOf(button);
+    hold(event, () => (button.isConnected ? button : alike(words)[nth])?.click());
   };
   const sent = (event: Event) => {
     const form = event.target;
