@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { alertOf, everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from './support/people';
+import { openSheet } from './support/sheets';
 
 test.afterEach(everybodyLeaves);
 
@@ -123,13 +124,13 @@ test('a formula goes out as a file and comes back by way of the preview, faults 
   for (const as of ['json', 'csv', 'recipe']) {
     const text = await (await page.request.get(`/api/formulas/${id}?as=${as}`)).text();
     await page.goto('/formulas/new');
-    await page.getByRole('button', { name: 'Read in' }).click();
+    await openSheet(page, page.getByRole('button', { name: 'Read in' }));
     await page.getByRole('textbox', { name: 'Or paste it here' }).fill(text);
     await page.getByRole('button', { name: 'Take 8 rows' }).click();
     await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Roll-in of the dough31.0 %');
     await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Danish dough');
   }
-  await page.getByRole('button', { name: 'Read in' }).click();
+  await openSheet(page, page.getByRole('button', { name: 'Read in' }));
   await page
     .getByRole('textbox', { name: 'Or paste it here' })
     .fill('stage,ingredient,amount\ndough,flour,100 %\nbatter,water,60 %\n');
