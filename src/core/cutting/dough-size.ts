@@ -139,7 +139,7 @@ function usefulWidths(pieces: ToCut['pieces'], most: number): number[] {
     const across = Array.from({ length: cellsIn(size, most) }, (_, i) => rowLength(size, i + 1));
     return [...along, ...across];
   });
-  return [...new Set(widths.map((width) => Number(width.toFixed(4))))];
+  return [...new Set(widths.map((width) => Math.ceil(width * 1e4) / 1e4))];
 }
 
 /** Whole grams of the lightest block below `most` whose sheets give every piece; null where none near its pieces does. */

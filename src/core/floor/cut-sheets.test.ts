@@ -57,7 +57,7 @@ describe('the sheets of a dough', () => {
     const thinner = { ...dough.lamination, mm: short?.thinner ?? 0 };
     expect(cutShort({ ...dough, lamination: thinner }, [OUTPUT], ROLLING)).toEqual([]);
     expect(short && shortSentence(short)).toMatch(
-      /^\d+ of 120 butter crescent cannot be cut from it. Rolled to 3\.\d mm it gives all of them/,
+      /^\d+ of 120 cannot be cut \(butter crescent\)\. Rolled to 3\.\d mm, all of them come out/,
     );
   });
 

@@ -52,11 +52,11 @@ function tooSmall(
   }));
 }
 
-/** What a dough's sheets do not give, and what can be done: "9 of 120 butter crescent cannot be cut …". */
+/** What a dough's sheets do not give, and what can be done: "9 of 120 cannot be cut (butter crescent) …". */
 export function shortSentence({ output: { pieces, product }, missing, thinner }: CutShort): string {
-  const fewer = `${missing} of ${pieces} ${product.toLowerCase()} cannot be cut from it`;
+  const fewer = `${missing} of ${pieces} cannot be cut (${product.toLowerCase()})`;
   return thinner >= CUTTABLE.least
-    ? `${fewer}. Rolled to ${thinner} mm it gives all of them, each lighter; or promise fewer.`
+    ? `${fewer}. Rolled to ${thinner} mm, all of them come out, each a little lighter; or promise fewer.`
     : `${fewer}: promise fewer, or add to them from the freezer.`;
 }
 

@@ -53,7 +53,7 @@ describe('the card of what is to do', () => {
     await user.click(screen.getByRole('button', { name: 'Not yet' }));
     expect(screen.queryByRole('alert')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
-    await user.click(screen.getByRole('button', { name: 'Start all the same' }));
+    await user.click(screen.getByRole('button', { name: 'Start anyway' }));
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).kind)).toEqual(['start']);
   });
 

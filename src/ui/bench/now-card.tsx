@@ -120,7 +120,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
             );
           }}
         >
-          {asking ? 'Start all the same' : act}
+          {asking ? 'Start anyway' : act}
         </Button>
         <Button
           floor

@@ -87,13 +87,16 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
     const unsaved = mayChange ? readUnsaved(formulaId) : null;
     if (!unsaved) return;
     // Once the page has come to life: the house's computer, which made it, has nothing unsaved.
-    queueMicrotask(() => {
-      setDraft(unsaved.draft);
-      setName(unsaved.name);
-      setNote(unsaved.note);
-      setOwn(unsaved.kitchen);
-      setRestored(true);
-    });
+    // At once, and not when there is time: rows that come later would move a button from under the finger.
+    queueMicrotask(() =>
+      flushSync(() => {
+        setDraft(unsaved.draft);
+        setName(unsaved.name);
+        setNote(unsaved.note);
+        setOwn(unsaved.kitchen);
+        setRestored(true);
+      }),
+    );
   }, [mayChange, formulaId]);
   const discard = () => {
     keepUnsaved(formulaId, null);
