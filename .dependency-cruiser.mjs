@@ -6,9 +6,31 @@ const only = (from, allowed) => ({
   to: { path: '^src/', pathNot: `^src/(${[from, ...allowed].join('|')})/` },
 });
 
+/** Folders of the core, each of which may import those before it and none after it: so there is no circle of folders. */
+const CORE = [
+  ...['units', 'time', 'drawing', 'solver', 'formula', 'heat', 'ferment', 'lamination', 'cutting', 'shaping'],
+  ...['learning', 'bakery', 'process', 'record', 'climate', 'forecast', 'shopfloor', 'demand', 'schedule'],
+  ...['diagnosis', 'exchange', 'wire'],
+];
+
+const downwards = CORE.map((folder, i) => ({
+  name: `core-${folder}-looks-up`,
+  severity: 'error',
+  from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: '^src/core/', pathNot: `^src/core/(${CORE.slice(0, i + 1).join('|')})/` },
+}));
+
 export default {
   forbidden: [
     only('core', []),
+    ...downwards,
+    {
+      name: 'core-folder-without-a-place',
+      comment: 'A new folder of the core takes its place in the order above.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: `^src/core/((${CORE.join('|')})/|vectors\\.test\\.ts$)` },
+      to: {},
+    },
     only('ui', ['core']),
     only('server', ['core', 'workers']),
     only('workers', ['core']),

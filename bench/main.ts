@@ -11,8 +11,8 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page, type Response } from '@playwright/test';
-import { agenda } from '@/core/floor/agenda';
-import { floorDough } from '@/core/floor/board';
+import { agenda } from '@/core/shopfloor/agenda';
+import { forecastDough } from '@/core/forecast/forecast';
 import { PEOPLE } from '@/server/demo/bakery';
 import { connect } from '@/server/db/pool';
 import { migrate } from '@/server/db/migrate';
@@ -156,7 +156,7 @@ async function everyday(): Promise<void> {
     );
     row(
       'folding and sorting all doughs for the bench',
-      `${(await timed(() => agenda(shown.doughs.map(floorDough), now))).toFixed(1)} ms`,
+      `${(await timed(() => agenda(shown.doughs.map(forecastDough), now))).toFixed(1)} ms`,
       '',
     );
     // Tablets draw on their own machines: those of this one would take from the house's computer what they never do.

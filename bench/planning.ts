@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { samplePlan } from '@/core/planning/sampling';
-import type { PlanProblem } from '@/core/planning/problem';
-import { solve } from '@/core/planning/solve';
-import { WhatIf } from '@/core/planning/what-if';
+import { samplePlan } from '@/core/solver/sampling';
+import type { PlanProblem } from '@/core/solver/problem';
+import { solve } from '@/core/solver/solve';
+import { WhatIf } from '@/core/solver/what-if';
 import type { Measured } from './lamination';
 
 const FILE = join(process.cwd(), 'test-data', 'plan', 'problems', 'week-40-doughs.json');

@@ -1,5 +1,5 @@
 import type { Pool } from 'mysql2/promise';
-import { PLACE_SPANS, type PlaceSpan } from '@/core/floor/curve';
+import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
 import { thinReadings } from '@/server/commands/thin-readings';
 import { calls } from '@/server/queries/calls';
 import { newestReadings } from '@/server/queries/newest-readings';

@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../test-support/demo-house';
 import { ok } from '../test-support/house';
 import { enrolled, listen, post, sessionOf } from '../test-support/tablet';
-import { ACTORS, COMMANDS, PAGES, ROUTES, type Actor, type Page, type Route } from '@/core/floor/rights';
+import { ACTORS, COMMANDS, PAGES, ROUTES, type Actor, type Page, type Route } from '@/core/shopfloor/rights';
 import { hashPin } from '@/server/auth/pin';
 import { commandNames, runCommand } from '@/server/commands/run';
 import { rowsOf, write } from '@/server/db/rows';

@@ -1,7 +1,7 @@
-import type { BoardDough } from '@/core/floor/board';
-import type { EventData, FloorEvent } from '@/core/floor/events';
-import { isHandsOn } from '@/core/floor/state';
-import { inOrder } from '@/core/route/order';
+import type { DoughRecord } from '@/core/record/dough';
+import type { EventData, FloorEvent } from '@/core/record/events';
+import { isHandsOn } from '@/core/record/state';
+import { inOrder } from '@/core/process/order';
 import { did, MIN, smallDough } from './floor';
 import { SMALL_PRODUCT } from './small-dough';
 
@@ -14,7 +14,7 @@ interface Recorded {
 }
 
 /** A small dough, made and baked as it was meant; `stretch`: how many times as long a wait was. Output 5. */
-export function baked(recorded: readonly Recorded[] = [], stretch: Record<string, number> = {}): BoardDough {
+export function baked(recorded: readonly Recorded[] = [], stretch: Record<string, number> = {}): DoughRecord {
   const { steps, links, kg, bowls } = smallDough();
   const keyOf = (id: string) => steps.find(({ key, step }) => step.id === id || key === id)?.key ?? id;
   let minute = 0;

@@ -1,4 +1,4 @@
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { write } from '@/server/db/rows';
 import { seedDemo } from '@/server/demo/seed';
 import { houseNow } from '@/server/queries/clock';

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { chromium } from '@playwright/test';
-import { seeded } from '@/core/planning/random';
+import { seeded } from '@/core/solver/random';
 import { migrate } from '@/server/db/migrate';
 import { connect } from '@/server/db/pool';
 import { rowsOf, write } from '@/server/db/rows';

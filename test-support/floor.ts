@@ -1,7 +1,7 @@
-import type { FloorDough } from '@/core/floor/agenda';
-import type { FloorEvent } from '@/core/floor/events';
-import { foldDough } from '@/core/floor/state';
-import { expandDough, type Sizes } from '@/core/route/expand';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { FloorEvent } from '@/core/record/events';
+import { foldDough } from '@/core/record/state';
+import { expandDough, type Sizes } from '@/core/process/expand';
 import { CUTTING } from './rolling';
 import { SMALL_PRODUCT } from './small-dough';
 
@@ -13,7 +13,7 @@ export const smallDough = (pieces = 40) =>
   expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], SMALL_SIZES);
 
 /** A small dough whose steps are planned one after the other, `length` minutes each. */
-export function plannedDough(events: FloorEvent[], length = 60, pieces = 40): FloorDough {
+export function plannedDough(events: FloorEvent[], length = 60, pieces = 40): DoughForecast {
   const { steps, links } = smallDough(pieces);
   const timed = steps.map((step, i) => ({
     ...step,

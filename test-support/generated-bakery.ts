@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Link, PlanProblem, Task } from '@/core/planning/problem';
+import type { Link, PlanProblem, Task } from '@/core/solver/problem';
 
 /** A crew that sleeps, one bench, a few shelves, and an oven with two settings: where plans go wrong. */
 const RESOURCES: PlanProblem['resources'] = [

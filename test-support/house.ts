@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { createConnection, type Pool } from 'mysql2/promise';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { migrate } from '@/server/db/migrate';
 import { openPools } from '@/server/db/pool';
 

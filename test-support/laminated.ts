@@ -1,12 +1,12 @@
-import type { BlockWork } from '@/core/floor/block-work';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { FloorEvent, Turned } from '@/core/floor/events';
-import { foldDough } from '@/core/floor/state';
-import { laminate, LAMINATE } from '@/core/lamination/steps';
+import type { BlockWork } from '@/core/process/block-work';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { FloorEvent, Turned } from '@/core/record/events';
+import { foldDough } from '@/core/record/state';
+import { laminate, LAMINATE } from '@/core/process/scheme-steps';
 import type { Scheme } from '@/core/lamination/scheme';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
-import { expandDough } from '@/core/route/expand';
-import type { ProductSpec, Route } from '@/core/route/route';
+import { expandDough } from '@/core/process/expand';
+import type { ProductSpec, Route } from '@/core/process/route';
 import { did, MIN, SMALL_SIZES } from './floor';
 import { SMALL_PRODUCT, SMALL_ROUTE } from './small-dough';
 
@@ -35,7 +35,11 @@ export function laminatedProduct(scheme: Scheme): ProductSpec {
 }
 
 /** A dough in blocks, with what has happened to it; its steps are planned an hour each. */
-export function laminatedDough(events: FloorEvent[], scheme = 'Three letter folds', blocks = 1): FloorDough {
+export function laminatedDough(
+  events: FloorEvent[],
+  scheme = 'Three letter folds',
+  blocks = 1,
+): DoughForecast {
   const own = usualScheme(scheme);
   const { steps, links } = expandDough([{ id: 5, product: laminatedProduct(own), pieces: 40 }], SMALL_SIZES);
   const lamination: BlockWork = {

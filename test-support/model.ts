@@ -1,5 +1,5 @@
-import { compile, type Model, type ModelTask } from '@/core/planning/model';
-import type { PlanProblem, Task } from '@/core/planning/problem';
+import { compile, type Model, type ModelTask } from '@/core/solver/model';
+import type { PlanProblem, Task } from '@/core/solver/problem';
 
 /** A problem with the usual heads filled in. */
 export function problemOf(part: Partial<PlanProblem>): PlanProblem {

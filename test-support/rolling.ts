@@ -1,5 +1,5 @@
 import type { CuttingHouse } from '@/core/cutting/dough-size';
-import type { RollingHouse } from '@/core/floor/board';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import type { Table } from '@/core/lamination/gaps';
 import { USUAL_LAYING } from '@/core/lamination/geometry';
 import { USUAL_LIMITS } from '@/core/lamination/kinds';

@@ -1,4 +1,4 @@
-import type { ProductRoute, ProductSpec, RouteStep } from '@/core/route/route';
+import type { ProductRoute, ProductSpec, RouteStep } from '@/core/process/route';
 
 const work = (
   id: string,

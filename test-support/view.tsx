@@ -2,9 +2,9 @@ import { cleanup, configure, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { afterEach, vi } from 'vitest';
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { BoardOutput } from '@/core/floor/board';
-import type { FloorEvent } from '@/core/floor/events';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { OutputRecord } from '@/core/record/dough';
+import type { FloorEvent } from '@/core/record/events';
 import { ClockProvider } from '@/ui/live/clock';
 import { MIN, plannedDough } from './floor';
 import { SMALL_PRODUCT } from './small-dough';
@@ -35,7 +35,7 @@ export function itemOf(events: FloorEvent[], key: string, minute = 0): AgendaIte
 }
 
 /** The small dough's one output, crescents of 60 g. */
-export const output = (more: Partial<BoardOutput> = {}): BoardOutput => ({
+export const output = (more: Partial<OutputRecord> = {}): OutputRecord => ({
   ...{ id: 5, product: 'Crescent', pieces: 40, dueAt: 3000 * MIN, freshFor: 120 },
   piece: SMALL_PRODUCT.piece,
   allergens: ['gluten', 'milk'],

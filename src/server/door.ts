@@ -1,5 +1,5 @@
-import { OF_SOMEBODY_ELSE, REFUSED, SIGNED_OUT, type Answer } from '@/core/floor/answer';
-import { mayUse, type Route } from '@/core/floor/rights';
+import { OF_SOMEBODY_ELSE, REFUSED, SIGNED_OUT, type Answer } from '@/core/wire/answer';
+import { mayUse, type Route } from '@/core/shopfloor/rights';
 import { whoIsHere, type Here } from './auth/session';
 import { Refusal } from './commands/command';
 import { refused } from './commands/run';

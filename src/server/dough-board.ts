@@ -1,4 +1,4 @@
-import { NO_CALLS, type Board } from '@/core/floor/board';
+import { NO_CALLS, type Board } from '@/core/wire/board';
 import { presences } from '@/core/time/shifts';
 import { pool } from './db/pool';
 import { ovenDecks } from './queries/decks';

@@ -1,4 +1,4 @@
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 import { openSessions } from './auth/session';
 import { pool } from './db/pool';
 import { rowsOf } from './db/rows';

@@ -1,6 +1,6 @@
 import { redirect } from 'next/navigation';
-import type { Person } from '@/core/floor/board';
-import { maySee, type Page } from '@/core/floor/rights';
+import type { Person } from '@/core/bakery/people';
+import { maySee, type Page } from '@/core/shopfloor/rights';
 import { shownTime, type ClockSetting } from '@/core/time/clock';
 import { whoIsHere } from './auth/session';
 import { pool } from './db/pool';

@@ -1,4 +1,4 @@
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { Refusal } from './commands/command';
 import { noteChange } from './changes';
 import { insertOnce, rowsOf, transaction, type Db } from './db/rows';

@@ -1,6 +1,6 @@
 import type { Worker } from 'node:worker_threads';
-import type { PlanProblem, Times } from '@/core/planning/problem';
-import type { Solution } from '@/core/planning/solve';
+import type { PlanProblem, Times } from '@/core/solver/problem';
+import type { Solution } from '@/core/solver/solve';
 import type { PlanAnswer, PlanRequest } from '@/workers/plan-thread';
 import { startPlanThread } from '@/workers/start-thread';
 

@@ -1,12 +1,13 @@
-import { floorDough, type BoardDough } from '@/core/floor/board';
-import { madeRoomFor, planChanges, type StepTimes } from '@/core/floor/plan-changes';
-import type { LatePromise, ProposalAct, ProposalBody } from '@/core/floor/proposal';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import { planCost } from '@/core/planning/cost';
-import type { PlanProblem, Times } from '@/core/planning/problem';
-import { withStay } from '@/core/planning/stay';
-import type { DoughChange } from '@/core/route/changes';
-import { taskId } from '@/core/route/problem';
+import type { DoughRecord } from '@/core/record/dough';
+import { forecastDough } from '@/core/forecast/forecast';
+import { madeRoomFor, planChanges, type StepTimes } from '@/core/schedule/plan-changes';
+import type { LatePromise, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import { planCost } from '@/core/solver/cost';
+import type { PlanProblem, Times } from '@/core/solver/problem';
+import { withStay } from '@/core/solver/stay';
+import type { DoughChange } from '@/core/process/changes';
+import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
@@ -129,7 +130,7 @@ async function describe(
   const moved = new Map(doughs.map((dough) => [dough.id, movedSteps(dough, whole, times)]));
   const names = new Map(doughs.map(({ id, name }) => [String(id), name]));
   const labels = new Map((await machines(db)).map(({ id, label }) => [id, label.toLowerCase()]));
-  const why = ({ id }: BoardDough): string => {
+  const why = ({ id }: DoughRecord): string => {
     const cause = causes.get(id);
     if (cause) return cause;
     const room = madeRoomFor(wanted, present, times, id);
@@ -146,9 +147,9 @@ async function describe(
   };
 }
 
-function movedSteps(dough: BoardDough, { origin }: WholePlan, times: Times): StepTimes {
+function movedSteps(dough: DoughRecord, { origin }: WholePlan, times: Times): StepTimes {
   const { id, steps } = dough;
-  const { state } = floorDough(dough);
+  const { state } = forecastDough(dough);
   return Object.fromEntries(
     steps.flatMap(({ key, plannedStart, plannedEnd }) => {
       const [start, end] = times[taskId(id, key)] ?? [];

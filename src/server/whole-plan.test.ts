@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { planErrors, problemErrors } from '../../test-data/plan/check.mjs';
 import { demoHouse } from '../../test-support/demo-house';
 
-import { solve } from '@/core/planning/solve';
+import { solve } from '@/core/solver/solve';
 import { planInThread } from './planner';
 import { houseNow } from './queries/clock';
 import { readWholePlan } from './queries/whole-problem';

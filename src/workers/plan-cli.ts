@@ -8,9 +8,9 @@
 import { readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
-import { parseProblem } from '@/core/planning/parse';
-import type { PlanProblem } from '@/core/planning/problem';
-import { solve, type Solution } from '@/core/planning/solve';
+import { parseProblem } from '@/core/solver/parse';
+import type { PlanProblem } from '@/core/solver/problem';
+import { solve, type Solution } from '@/core/solver/solve';
 import type { PlanAnswer, PlanRequest } from './plan-thread';
 import { startPlanThread } from './start-thread';
 

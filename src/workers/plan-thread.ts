@@ -1,7 +1,7 @@
 /** A worker thread that plans: takes problems, answers with solutions, one after the other. */
 import { parentPort } from 'node:worker_threads';
-import type { PlanProblem, Times } from '@/core/planning/problem';
-import { solve, type Solution } from '@/core/planning/solve';
+import type { PlanProblem, Times } from '@/core/solver/problem';
+import { solve, type Solution } from '@/core/solver/solve';
 
 /** `until`: epoch ms, or seconds from when the thread takes it up. `stop`: shared; not 0, the search ends at once. */
 export interface PlanRequest {

@@ -1,5 +1,5 @@
-import { samplePlan, type Spread } from '@/core/planning/sampling';
-import type { PlanProblem, Times } from '@/core/planning/problem';
+import { samplePlan, type Spread } from '@/core/solver/sampling';
+import type { PlanProblem, Times } from '@/core/solver/problem';
 
 /** Plays a plan through beside the page. */
 self.onmessage = ({

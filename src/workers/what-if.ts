@@ -1,6 +1,6 @@
-import { withoutPin } from '@/core/planning/suppose';
-import { WhatIf } from '@/core/planning/what-if';
-import type { WhatIfAnswer, WhatIfAsk } from '@/core/planning/what-if-message';
+import { withoutPin } from '@/core/solver/suppose';
+import { WhatIf } from '@/core/solver/what-if';
+import type { WhatIfAnswer, WhatIfAsk } from '@/core/wire/what-if-message';
 
 type Plan = Extract<WhatIfAsk, { ask: 'plan' }>;
 

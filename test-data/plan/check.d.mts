@@ -1,4 +1,4 @@
-import type { Plan, PlanProblem, Times } from '../../src/core/planning/problem';
+import type { Plan, PlanProblem, Times } from '../../src/core/solver/problem';
 
 export function problemErrors(problem: unknown): string[];
 export function planErrors(problem: PlanProblem, plan: Plan): string[];

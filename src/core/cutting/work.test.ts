@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { doughYield, scrapOffers, type ScrapStock } from './scrap';
+import { doughYield, scrapOffers, type ScrapStock } from '../record/scrap';
 import { tally, weighed } from './tally';
 import { footOf, perTray, trayNeed } from './trays';
 import { svgFile } from '../drawing/svg';

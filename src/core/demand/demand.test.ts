@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CUTTING } from '../../../test-support/rolling';
 import { MINUTE, parseLocal } from '../time/local';
-import { readOrdersCsv } from '../formats/orders-csv';
+import { readOrdersCsv } from '../exchange/orders-csv';
 import { coverDemand, type Made } from './cover';
 import { takeFrozen } from './frozen';
 import { demandBetween, type StandingOrder } from './orders';

@@ -1,8 +1,8 @@
 import type { CuttingHouse } from '../cutting/dough-size';
 import { bowlsFor } from '../formula/bowls';
 import type { Allergen } from '../formula/ingredient';
-import { doughSize } from '../route/expand';
-import type { ProductSpec } from '../route/route';
+import { doughSize } from '../process/expand';
+import type { ProductSpec } from '../process/route';
 import { MINUTE, type Instant } from '../time/local';
 import type { Covered } from './cover';
 

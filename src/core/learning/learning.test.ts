@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fermentationRate, BAKERS_YEAST } from '../ferment/rate';
-import { seeded } from '../planning/random';
+import { seeded } from '../solver/random';
 import { learnFromReadings } from './readings';
 import { learnFromVerdicts, type Judged, type Verdict } from './verdicts';
 

@@ -1,4 +1,4 @@
-import type { Random } from '@/core/planning/random';
+import type { Random } from '@/core/solver/random';
 
 export const FAULTS = ['door', 'dead', 'silent', 'drift', 'gaps', 'nonsense'] as const;
 /**

@@ -2,7 +2,7 @@ import { chamberAfter, heldChamber, type ChamberState } from '@/core/heat/chambe
 import { DOUGH } from '@/core/heat/material';
 import { firstMode } from '@/core/heat/mode';
 import { meanFilm } from '@/core/heat/places';
-import { seeded } from '@/core/planning/random';
+import { seeded } from '@/core/solver/random';
 import { hasFault, saidBy, type Fault } from './faults';
 import { CHAMBERS, DAY_PLACES, dayCelsius } from './stock';
 

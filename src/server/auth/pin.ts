@@ -1,6 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
 import type { Pool } from 'mysql2/promise';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { rowsOf, write } from '../db/rows';
 import { anyPinOn, countGuess, pinOn, wasRight } from './guesses';
 import { secrets } from './secrets';

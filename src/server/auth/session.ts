@@ -1,5 +1,5 @@
-import type { Person } from '@/core/floor/board';
-import { resting } from '@/core/floor/rights';
+import type { Person } from '@/core/bakery/people';
+import { resting } from '@/core/shopfloor/rights';
 import { pool } from '../db/pool';
 import { rowsOf, write, type Db } from '../db/rows';
 import { log } from '../log';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { doughSize } from '@/core/route/expand';
-import { canShareDough } from '@/core/route/route';
+import { doughSize } from '@/core/process/expand';
+import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
 import { rowsOf, write, type Db } from '../db/rows';

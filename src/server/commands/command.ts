@@ -1,6 +1,6 @@
 import type Joi from 'joi';
 import type { Pool, PoolConnection } from 'mysql2/promise';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 
 /** What a refused command tells the person: a sentence, the field it belongs to, and what could be done instead. */
 export class Refusal extends Error {

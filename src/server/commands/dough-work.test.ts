@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
-import type { Person } from '@/core/floor/board';
-import type { Lesson } from '@/core/floor/lesson';
-import { misfits } from '@/core/floor/misfit';
-import { floorDough } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
+import type { Lesson } from '@/core/wire/lesson';
+import { misfits } from '@/core/schedule/misfit';
+import { forecastDough } from '@/core/forecast/forecast';
 import type { Draft } from '@/core/formula/draft';
 import { linesOf } from '@/core/formula/formula';
 import { rowsOf } from '../db/rows';
@@ -289,10 +289,10 @@ describe('temperatures that somebody tells', () => {
   it('move the waits of open doughs, and the plan follows when told, leaving all others where they are', async () => {
     const open = async () =>
       (await doughsDueFrom(house.pool, await houseNow(house.pool))).filter(
-        (dough) => !floorDough(dough).state.finished,
+        (dough) => !forecastDough(dough).state.finished,
       );
     await ok(runCommand('tell-place', jonas, { place: 'bakery', celsius: 33 }));
-    const off = (await open()).filter((dough) => misfits(floorDough(dough)).length > 0);
+    const off = (await open()).filter((dough) => misfits(forecastDough(dough)).length > 0);
     const [first] = off;
     if (!first) throw new Error('A hot morning moved nothing.');
     const others = (await open()).filter(({ id }) => id !== first.id);

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { FAULT_IDS, MARKS } from '@/core/batch/marks';
-import { SCRAP_USES, type EventData } from '@/core/floor/events';
+import { FAULT_IDS, MARKS } from '@/core/record/marks';
+import { SCRAP_USES, type EventData } from '@/core/record/events';
 import { FOLDS } from '@/core/lamination/stack';
 
 const grams = (least: number) =>

@@ -1,7 +1,8 @@
-import { scrapOffers } from '@/core/cutting/scrap';
-import { floorDough, type BoardDough } from '@/core/floor/board';
-import type { FloorEvent } from '@/core/floor/events';
-import { blockName } from '@/core/floor/turns';
+import { scrapOffers } from '@/core/record/scrap';
+import type { DoughRecord } from '@/core/record/dough';
+import { forecastDough } from '@/core/forecast/forecast';
+import type { FloorEvent } from '@/core/record/events';
+import { blockName } from '@/core/record/turns';
 import { rowsOf, type Db } from '../db/rows';
 import { doughById } from '../queries/doughs';
 import { scrapLimits, scrapStock } from '../queries/scrap';
@@ -10,13 +11,13 @@ import { Refusal } from './command';
 /** Says what is wrong with folds, checks, weights and trimmings amid what is known of their dough. */
 export async function refuseOddWork(
   db: Db,
-  dough: BoardDough,
+  dough: DoughRecord,
   event: FloorEvent,
   now: number,
 ): Promise<void> {
   const { data } = event;
   const step = dough.steps.find(({ key }) => key === event.stepKey);
-  const state = event.stepKey === null ? undefined : floorDough(dough).state.steps.get(event.stepKey);
+  const state = event.stepKey === null ? undefined : forecastDough(dough).state.steps.get(event.stepKey);
   const label = step?.label ?? 'This';
   switch (data?.kind) {
     case 'turned': {
@@ -69,7 +70,7 @@ export async function refuseOddWork(
       const bakes = dough.steps.filter(
         ({ step: s, outputId }) => s.kind === 'bake' && outputId === step?.outputId,
       );
-      const states = floorDough(dough).state.steps;
+      const states = forecastDough(dough).state.steps;
       if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
         throw new Refusal(`${dough.name} is judged when it is baked.`, 'stepKey');
       return;
@@ -93,7 +94,7 @@ export async function refuseOddWork(
 
 async function refuseTooMuchScrap(
   db: Db,
-  dough: BoardDough,
+  dough: DoughRecord,
   { from, grams }: { from: number; grams: number },
   now: number,
 ): Promise<void> {
@@ -111,8 +112,8 @@ async function refuseTooMuchScrap(
 }
 
 /** Grams of earlier trimmings that a dough has had. */
-export function scrapTaken(dough: BoardDough): number {
-  return [...floorDough(dough).state.steps.values()]
+export function scrapTaken(dough: DoughRecord): number {
+  return [...forecastDough(dough).state.steps.values()]
     .flatMap(({ records }) => records)
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
 }
@@ -121,7 +122,7 @@ export function scrapTaken(dough: BoardDough): number {
 const NEEDLE_DAYS = 4;
 
 /** A needle is in one dough: what it says would be believed of both. */
-async function refuseNeedleElsewhere(db: Db, dough: BoardDough, needle: string, now: number): Promise<void> {
+async function refuseNeedleElsewhere(db: Db, dough: DoughRecord, needle: string, now: number): Promise<void> {
   const others = await rowsOf<{ id: number }>(
     db,
     "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'needle' AND dough_id <> ? AND at > ?",
@@ -129,7 +130,7 @@ async function refuseNeedleElsewhere(db: Db, dough: BoardDough, needle: string, 
   );
   for (const { id } of others) {
     const other = await doughById(db, id);
-    const states = other ? [...floorDough(other).state.steps.values()] : [];
+    const states = other ? [...forecastDough(other).state.steps.values()] : [];
     if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
       throw new Refusal(`That needle is in ${other.name}; take it out there first.`, 'data');
   }

@@ -4,7 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import { openSession } from '../../../test-support/session';
-import { floorDough, type Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
+import { forecastDough } from '@/core/forecast/forecast';
 import { rowsOf } from '../db/rows';
 import { onChange, type News } from '../feed';
 import { takeReadings } from '../intake/readings';
@@ -68,7 +69,7 @@ describe('a check that is not passed', () => {
     const doughs = (await doughsDueFrom(house.pool, await now())).map((dough) => ({
       dough,
       mix: dough.steps.find(
-        ({ key, step }) => step.kind === 'mix' && floorDough(dough).state.steps.get(key)?.startable,
+        ({ key, step }) => step.kind === 'mix' && forecastDough(dough).state.steps.get(key)?.startable,
       ),
     }));
     const found = doughs.find(({ mix }) => mix);
@@ -95,7 +96,7 @@ describe('a check that is not passed', () => {
       .flatMap((dough) => dough.steps.map((step) => ({ dough, step })))
       .find(
         ({ dough, step }) =>
-          step.step.cools && floorDough(dough).state.steps.get(step.key)?.status === 'running',
+          step.step.cools && forecastDough(dough).state.steps.get(step.key)?.status === 'running',
       );
     const [id, key] = [found?.dough.id ?? 0, found?.step.key ?? ''];
     const after = found?.dough.links.find(({ from }) => from === key)?.to ?? '';
@@ -118,7 +119,7 @@ describe('a check that is not passed', () => {
 
   it('of a rise moves when it is ready, on the spot', async () => {
     const all = (await doughsDueFrom(house.pool, await now())).flatMap((dough) =>
-      dough.steps.map((step) => ({ dough, step, state: floorDough(dough).state.steps.get(step.key) })),
+      dough.steps.map((step) => ({ dough, step, state: forecastDough(dough).state.steps.get(step.key) })),
     );
     const rising = all.find(({ step, state }) => step.step.rise?.decides && state?.status === 'running');
     const [id, key] = [rising?.dough.id ?? 0, rising?.step.key ?? ''];
@@ -228,7 +229,7 @@ describe('a count after the bake', () => {
     await ok(tell(pieces + 3, 2, 1));
     const after = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === dough.id);
     if (!after) throw new Error('The dough has gone.');
-    expect(floorDough(after).state.steps.get(step.key)?.records.at(-1)?.data).toEqual({
+    expect(forecastDough(after).state.steps.get(step.key)?.records.at(-1)?.data).toEqual({
       ...{ kind: 'counted', good: pieces + 3, second: 2, waste: 1 },
     });
   });
@@ -248,7 +249,7 @@ describe('what was recorded without a line', () => {
     const at = await now();
     const dough = (await doughsDueFrom(house.pool, at)).find(({ name }) => name === 'Brioche 10');
     if (!dough) throw new Error('The demo has no Brioche 10.');
-    const first = floorDough(dough);
+    const first = forecastDough(dough);
     const step = first.steps.find(({ key }) => first.state.steps.get(key)?.startable);
     const tap = (id: string, kind: string, minutesAgo: number) =>
       runCommand('record-event', ida, {
@@ -267,7 +268,7 @@ describe('what was recorded without a line', () => {
     );
     expect(rows[0]?.n).toBe(2);
     const after = (await doughsDueFrom(house.pool, at)).find(({ id }) => id === dough.id);
-    const state = after && floorDough(after).state.steps.get(step?.key ?? '');
+    const state = after && forecastDough(after).state.steps.get(step?.key ?? '');
     expect(state).toMatchObject({
       status: 'done',
       startedAt: at - 40 * 60_000,

@@ -3,7 +3,7 @@ import { insertOnce, rowsOf } from '../db/rows';
 import { ringing } from '../queries/ringing';
 import { command, Refusal } from './command';
 import { clientId } from './schemas';
-import { LONGEST_WORDS } from '@/core/floor/handover-words';
+import { LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { happenedAt, instant } from './times';
 
 const alarmId = Joi.string()

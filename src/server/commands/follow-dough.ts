@@ -1,6 +1,7 @@
 import Joi from 'joi';
-import { misfits } from '@/core/floor/misfit';
-import { floorDough, type BoardDough } from '@/core/floor/board';
+import { misfits } from '@/core/schedule/misfit';
+import type { DoughRecord } from '@/core/record/dough';
+import { forecastDough } from '@/core/forecast/forecast';
 import type { Db } from '../db/rows';
 import { doughById, type Supposing } from '../queries/doughs';
 import { searching } from '../searching';
@@ -64,7 +65,7 @@ async function follow(context: SearchContext, id: number): Promise<Followed> {
 }
 
 /** Times of all steps of a dough: those that were found, the rest as they stand. */
-function timesOf({ steps }: BoardDough, placed: readonly Placed[]) {
+function timesOf({ steps }: DoughRecord, placed: readonly Placed[]) {
   const found = new Map(placed.map(({ key, start, end }) => [key, { plannedStart: start, plannedEnd: end }]));
   return new Map(
     steps.map(({ key, plannedStart, plannedEnd, pinned }) => {
@@ -75,9 +76,9 @@ function timesOf({ steps }: BoardDough, placed: readonly Placed[]) {
 }
 
 /** Misfits that another time can mend; a wait in vain is not one of them. */
-const timing = (dough: BoardDough) => misfits(floorDough(dough)).filter(({ by }) => by !== 0);
+const timing = (dough: DoughRecord) => misfits(forecastDough(dough)).filter(({ by }) => by !== 0);
 
-async function openDough(db: Db, id: number, supposing: Supposing = {}): Promise<BoardDough> {
+async function openDough(db: Db, id: number, supposing: Supposing = {}): Promise<DoughRecord> {
   const dough = await doughById(db, id, supposing);
   if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
   return dough;

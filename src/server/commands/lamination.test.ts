@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Person } from '@/core/floor/board';
-import { floorDough } from '@/core/floor/board';
-import type { FloorEvent } from '@/core/floor/events';
-import { countTurns } from '@/core/floor/turns';
+import type { Person } from '@/core/bakery/people';
+import { forecastDough } from '@/core/forecast/forecast';
+import type { FloorEvent } from '@/core/record/events';
+import { countTurns } from '@/core/record/turns';
 import { usualScheme } from '../../../test-support/laminated';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
@@ -47,7 +47,7 @@ const keep = (name: string, more: Record<string, unknown> = {}) => ({
 async function waiting(kind: string) {
   const doughs = await doughsDueFrom(house.pool, await houseNow(house.pool));
   const found = doughs.find(
-    (dough) => dough.name.startsWith(kind) && countTurns(dough.steps, floorDough(dough).state)?.done === 0,
+    (dough) => dough.name.startsWith(kind) && countTurns(dough.steps, forecastDough(dough).state)?.done === 0,
   );
   if (!found) throw new Error(`No ${kind} waits for its butter.`);
   return found;
@@ -63,7 +63,7 @@ const record = (
 });
 async function buttered(kind: string) {
   const dough = await waiting(kind);
-  const { state } = floorDough(dough);
+  const { state } = forecastDough(dough);
   for (const key of ['mix', 'degas', 'butter', 'butter-out', 'lock-in']) {
     if (state.steps.get(key)?.status !== 'open') continue;
     await done('record-event', selma, record(dough.id, key, 'start'));
@@ -218,7 +218,7 @@ describe('work that is recorded', () => {
     await done('record-event', selma, folded({}));
     await done('record-event', selma, folded({ block: 2, ends: true }));
     const after = await doughById(house.pool, dough.id);
-    const state = after && floorDough(after).state;
+    const state = after && forecastDough(after).state;
     expect(after && state && countTurns(after.steps, state, 2)).toMatchObject({
       done: 1,
       planned: 3,

@@ -1,7 +1,8 @@
 import type { PoolConnection } from 'mysql2/promise';
-import { floorDough, type BoardDough } from '@/core/floor/board';
-import type { FloorEvent } from '@/core/floor/events';
-import type { Lesson } from '@/core/floor/lesson';
+import type { DoughRecord } from '@/core/record/dough';
+import { forecastDough } from '@/core/forecast/forecast';
+import type { FloorEvent } from '@/core/record/events';
+import type { Lesson } from '@/core/wire/lesson';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { lessonOf, mixingOf } from '@/core/heat/mixing';
 import { bakeRatio } from '@/core/learning/bakes';
@@ -16,7 +17,7 @@ import { mixSheet } from '../queries/mix';
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(
   db: PoolConnection,
-  dough: BoardDough,
+  dough: DoughRecord,
   event: FloorEvent,
 ): Promise<Lesson | null> {
   if (event.data?.kind === 'verdict') return learnReference(db, dough, event, event.data.verdict);
@@ -28,7 +29,7 @@ export async function learnFrom(
 
 async function learnReference(
   db: PoolConnection,
-  dough: BoardDough,
+  dough: DoughRecord,
   event: FloorEvent,
   verdict: string,
 ): Promise<Lesson | null> {
@@ -49,9 +50,9 @@ async function learnReference(
 }
 
 /** What a bake took against what is written teaches the oven, and each deck that it was on. */
-async function learnBake(db: PoolConnection, dough: BoardDough, event: FloorEvent): Promise<void> {
+async function learnBake(db: PoolConnection, dough: DoughRecord, event: FloorEvent): Promise<void> {
   const step = dough.steps.find(({ key }) => key === event.stepKey);
-  const state = floorDough(dough).state.steps.get(event.stepKey ?? '');
+  const state = forecastDough(dough).state.steps.get(event.stepKey ?? '');
   const written = step?.step.wait?.best;
   if (!state || state.startedAt === null || state.status !== 'running' || written === undefined) return;
   const ratio = bakeRatio((event.at - state.startedAt) / MINUTE, written);
@@ -60,8 +61,12 @@ async function learnBake(db: PoolConnection, dough: BoardDough, event: FloorEven
     await keep(db, event, 'bake', subject, ratio);
 }
 
-async function learnMixing(db: PoolConnection, dough: BoardDough, event: FloorEvent): Promise<Lesson | null> {
-  const told = floorDough(dough).state.steps.get(event.stepKey ?? '')?.conditions;
+async function learnMixing(
+  db: PoolConnection,
+  dough: DoughRecord,
+  event: FloorEvent,
+): Promise<Lesson | null> {
+  const told = forecastDough(dough).state.steps.get(event.stepKey ?? '')?.conditions;
   const sheet = await mixSheet(db, dough);
   if (!told || !sheet || event.celsius === null) return null;
   const at = { ...sheet.temperatures, flour: told.flour, room: told.room };

@@ -2,8 +2,8 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
-import { floorDough } from '@/core/floor/board';
-import type { EventData, FloorEvent } from '@/core/floor/events';
+import { forecastDough } from '@/core/forecast/forecast';
+import type { EventData, FloorEvent } from '@/core/record/events';
 import { MINUTE } from '@/core/time/local';
 import { ovenDecks } from '../queries/decks';
 import { doughById, doughsDueFrom } from '../queries/doughs';
@@ -19,7 +19,7 @@ afterAll(() => house.close());
 async function inTheOven() {
   const now = await house.now();
   for (const dough of await doughsDueFrom(house.pool, now)) {
-    const states = floorDough(dough).state.steps;
+    const states = forecastDough(dough).state.steps;
     const proof = dough.steps.find(
       ({ key, step }) => step.kind === 'proof' && states.get(key)?.status === 'running',
     );

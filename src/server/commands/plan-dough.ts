@@ -1,10 +1,11 @@
 import type { Pool, PoolConnection } from 'mysql2/promise';
-import type { Times } from '@/core/planning/problem';
-import type { Solution } from '@/core/planning/solve';
-import { quickestWay } from '@/core/route/earliest';
-import { expandDough, type ExpandedDough } from '@/core/route/expand';
-import { planProblem, taskId } from '@/core/route/problem';
-import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/route/windows';
+import type { Times } from '@/core/solver/problem';
+import type { Solution } from '@/core/solver/solve';
+import { quickestWay } from '@/core/process/earliest';
+import { expandDough, type ExpandedDough } from '@/core/process/expand';
+import { taskId } from '@/core/process/step-ref';
+import { planProblem } from '@/core/schedule/problem';
+import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/forecast/windows';
 import { dayTime, MINUTE } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { planInThread } from '../planner';

@@ -1,11 +1,11 @@
 import Joi from 'joi';
-import { withoutPin } from '@/core/planning/suppose';
-import { WhatIf } from '@/core/planning/what-if';
-import type { Pin, PlanProblem } from '@/core/planning/problem';
-import { taskId } from '@/core/route/problem';
+import { withoutPin } from '@/core/solver/suppose';
+import { WhatIf } from '@/core/solver/what-if';
+import type { Pin, PlanProblem } from '@/core/solver/problem';
+import { taskId } from '@/core/process/step-ref';
 import { dayTime, MINUTE } from '@/core/time/local';
-import type { ProposalBody } from '@/core/floor/proposal';
-import type { WholePlan } from '@/core/floor/whole-plan';
+import type { ProposalBody } from '@/core/schedule/proposal';
+import type { WholePlan } from '@/core/schedule/whole-plan';
 import { houseValues } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
 import { holdsWindows, replan, type Replanned } from '../replan';

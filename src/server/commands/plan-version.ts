@@ -1,5 +1,5 @@
 import type { PoolConnection } from 'mysql2/promise';
-import type { PlanVersion } from '@/core/floor/plan-history';
+import type { PlanVersion } from '@/core/schedule/plan-history';
 import { rowsOf, write, type Db } from '../db/rows';
 import { newestPlan, stepsInPlan, type PlannedStep } from '../queries/planned-steps';
 import { StaleBasis } from './command';

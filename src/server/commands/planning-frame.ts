@@ -1,6 +1,6 @@
-import type { PlanningFrame, Standing } from '@/core/route/problem';
-import { taskId } from '@/core/route/problem';
-import type { BoardDough } from '@/core/floor/board';
+import { taskId } from '@/core/process/step-ref';
+import type { PlanningFrame, Standing } from '@/core/schedule/problem';
+import type { DoughRecord } from '@/core/record/dough';
 import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { doughsDueFrom } from '../queries/doughs';
@@ -44,7 +44,7 @@ export async function doughFrame(
 
 /** Steps of a planned dough that reach past now, as they stand. */
 function standingSteps(
-  dough: BoardDough,
+  dough: DoughRecord,
   minute: (at: number) => number,
   { now, horizon }: { now: number; horizon: number },
 ): Standing[] {

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { drifts } from '@/core/floor/drift';
-import type { Proposal, ProposalAct, ProposalBody } from '@/core/floor/proposal';
-import { isStay } from '@/core/planning/stay';
+import { drifts } from '@/core/schedule/drift';
+import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
+import { isStay } from '@/core/solver/stay';
 import { MINUTE } from '@/core/time/local';
 import { insertOnce, write } from '../db/rows';
 import { houseValues, machinePools } from '../queries/house';

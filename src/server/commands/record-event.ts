@@ -1,10 +1,16 @@
 import Joi from 'joi';
-import { floorDough, type BoardDough } from '@/core/floor/board';
-import { cooling } from '@/core/floor/cooling';
-import { FLOOR_EVENT_KINDS, type EventData, type FloorEvent, type FloorEventKind } from '@/core/floor/events';
-import type { Lesson } from '@/core/floor/lesson';
-import { mayRecord, mayUndo } from '@/core/floor/rights';
-import { isHandsOn } from '@/core/floor/state';
+import type { DoughRecord } from '@/core/record/dough';
+import { forecastDough } from '@/core/forecast/forecast';
+import { cooling } from '@/core/climate/cooling';
+import {
+  FLOOR_EVENT_KINDS,
+  type EventData,
+  type FloorEvent,
+  type FloorEventKind,
+} from '@/core/record/events';
+import type { Lesson } from '@/core/wire/lesson';
+import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
+import { isHandsOn } from '@/core/record/state';
 import { fromFahrenheit } from '@/core/units/temperature';
 import { insertOnce, rowsOf, type Db } from '../db/rows';
 import { coolingRuleOf } from '../queries/calls';
@@ -60,7 +66,7 @@ const schema = Joi.object<EventInput>({
 /** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
 async function refuseNonsense(
   { db, person, now }: Pick<CommandContext, 'db' | 'person' | 'now'>,
-  dough: BoardDough,
+  dough: DoughRecord,
   event: FloorEvent,
 ): Promise<void> {
   const house = await houseValues(db);
@@ -91,7 +97,7 @@ async function refuseNonsense(
     throw new Refusal(`${step?.label ?? 'This step'} is no levain, sponge or yeast to look at.`, 'stepKey');
   if (event.kind === 'verdict' && !step?.risen)
     throw new Refusal(`Nothing rises during ${step?.label.toLowerCase() ?? 'this step'}.`, 'stepKey');
-  if (event.kind === 'verdict' && step && floorDough(dough).state.steps.get(step.key)?.startedAt === null)
+  if (event.kind === 'verdict' && step && forecastDough(dough).state.steps.get(step.key)?.startedAt === null)
     throw new Refusal(`${step.label} has not begun.`, 'stepKey');
   if (event.kind === 'undo') {
     const target = dough.events.find(({ id }) => id === event.undoes);
@@ -101,7 +107,7 @@ async function refuseNonsense(
       throw new Refusal('That was recorded by somebody else; a baker can undo it.', 'undoes');
   }
   if (!step) return;
-  const { state } = floorDough(dough);
+  const { state } = forecastDough(dough);
   const own = state.steps.get(step.key);
   if (event.kind === 'start' && !isHandsOn(step))
     throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
@@ -121,8 +127,8 @@ async function refuseNonsense(
 }
 
 /** What was not cold in time is not worked with; that it was measured so is in the log for good. */
-async function refuseSpoilt(db: Db, dough: BoardDough, key: string, now: number): Promise<void> {
-  const { state } = floorDough(dough);
+async function refuseSpoilt(db: Db, dough: DoughRecord, key: string, now: number): Promise<void> {
+  const { state } = forecastDough(dough);
   const before = new Set(dough.links.filter(({ to }) => to === key).map(({ from }) => from));
   const spoilt = dough.steps.filter(({ key: own, step }) => step.cools && before.has(own));
   if (spoilt.length === 0) return;

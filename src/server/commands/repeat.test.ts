@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v4 as uuid } from 'uuid';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { rowsOf, transaction, write } from '../db/rows';
 import { runCommand } from './run';
 

@@ -1,6 +1,6 @@
-import { REFUSED, type Answer } from '@/core/floor/answer';
-import type { Person } from '@/core/floor/board';
-import { mayDo } from '@/core/floor/rights';
+import { REFUSED, type Answer } from '@/core/wire/answer';
+import type { Person } from '@/core/bakery/people';
+import { mayDo } from '@/core/shopfloor/rights';
 import { noteChange } from '../changes';
 import { transaction, write } from '../db/rows';
 import { planningPool, pool } from '../db/pool';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
 import { doughById } from '../queries/doughs';

@@ -1,12 +1,12 @@
 import Joi from 'joi';
-import type { BoardDough } from '@/core/floor/board';
-import type { Proposal, ProposalAct } from '@/core/floor/proposal';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import { changesOnWay, WAY_NAMES, whoCouldCome, type WayKind } from '@/core/floor/ways-out';
-import type { PlanProblem, Times } from '@/core/planning/problem';
-import { usedBeyond, withMore } from '@/core/planning/suppose';
-import { CREW } from '@/core/route/expand';
-import { taskId } from '@/core/route/problem';
+import type { DoughRecord } from '@/core/record/dough';
+import type { Proposal, ProposalAct } from '@/core/schedule/proposal';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import { changesOnWay, WAY_NAMES, whoCouldCome, type WayKind } from '@/core/schedule/ways-out';
+import type { PlanProblem, Times } from '@/core/solver/problem';
+import { usedBeyond, withMore } from '@/core/solver/suppose';
+import { CREW } from '@/core/process/expand';
+import { taskId } from '@/core/process/step-ref';
 import { clockTime, dayTime, MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { frozenStock } from '../queries/frozen';
@@ -80,7 +80,7 @@ const HELP = { hands: 10, night: 60 };
 async function onWay(
   { db, now }: SearchContext,
   { origin, zone }: WholePlan,
-  dough: BoardDough,
+  dough: DoughRecord,
   way: WayKind,
 ): Promise<Omit<Replanning, 'seconds'>> {
   const changes = changesOnWay(dough, way);
@@ -126,7 +126,7 @@ interface Means {
 /** What accepting the plan has to bring about, and what that is called. */
 async function broughtAbout(
   { db, now }: SearchContext,
-  { whole, dough, way }: { whole: WholePlan; dough: BoardDough; way: WayKind },
+  { whole, dough, way }: { whole: WholePlan; dough: DoughRecord; way: WayKind },
   body: Proposal['body'],
 ): Promise<Means> {
   const { zone } = whole;
@@ -171,7 +171,7 @@ async function broughtAbout(
  */
 async function fromFreezer(
   db: SearchContext['db'],
-  { dough, zone }: { dough: BoardDough; zone: string },
+  { dough, zone }: { dough: DoughRecord; zone: string },
   { late }: Proposal['body'],
 ): Promise<Means> {
   const own = late.filter(({ doughId: id }) => id === dough.id);

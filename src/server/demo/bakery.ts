@@ -1,4 +1,4 @@
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 
 /** Backhaus Lindenried, made up: a town bakery with a shop and two café customers. */
 export const HOUSE = { name: 'Backhaus Lindenried', zone: 'Europe/Berlin' };

@@ -5,7 +5,7 @@ import { blockWeights, doughToCut, sheetParts, type CutSize, type ToCut } from '
 import { cellOf, type PieceSize } from '@/core/cutting/piece';
 import { planBlock } from '@/core/lamination/geometry';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
-import { seeded } from '@/core/planning/random';
+import { seeded } from '@/core/solver/random';
 import { CUTTING } from '../../../test-support/rolling';
 import { PRODUCTS } from './products';
 

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { Marked } from '@/core/batch/marks';
-import { isHandsOn } from '@/core/floor/state';
-import type { FloorEvent } from '@/core/floor/events';
-import { seeded, type Random } from '@/core/planning/random';
-import type { ExpandedDough, DoughStep } from '@/core/route/expand';
+import type { Marked } from '@/core/record/marks';
+import { isHandsOn } from '@/core/record/state';
+import type { FloorEvent } from '@/core/record/events';
+import { seeded, type Random } from '@/core/solver/random';
+import type { ExpandedDough, DoughStep } from '@/core/process/expand';
 import { MINUTE, type Instant } from '@/core/time/local';
 import type { Presence } from '@/core/time/shifts';
 

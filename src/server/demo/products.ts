@@ -1,5 +1,5 @@
 import type { PieceShape } from '@/core/cutting/piece';
-import type { PieceSpec, ProductRoute, ProductSpec, Rise } from '@/core/route/route';
+import type { PieceSpec, ProductRoute, ProductSpec, Rise } from '@/core/process/route';
 import type { Filling } from '@/core/shaping/filling';
 import type { Topping, Wash } from '@/core/shaping/topping';
 import type { ShapeKind } from '@/core/shaping/shapes';

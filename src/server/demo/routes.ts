@@ -1,6 +1,6 @@
 import type { Lying } from '@/core/heat/places';
-import { LAMINATE } from '@/core/lamination/steps';
-import type { Route, RouteLink, RouteStep } from '@/core/route/route';
+import { LAMINATE } from '@/core/process/scheme-steps';
+import type { Route, RouteLink, RouteStep } from '@/core/process/route';
 
 /** The demo bakery's own routes: house values to begin with, plausible and made up. */
 

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { solve } from '@/core/planning/solve';
-import { expandDough } from '@/core/route/expand';
-import { planProblem, taskId, type Standing } from '@/core/route/problem';
-import { NOTHING_KNOWN, settleWindows } from '@/core/route/windows';
+import { solve } from '@/core/solver/solve';
+import { expandDough } from '@/core/process/expand';
+import { taskId } from '@/core/process/step-ref';
+import { planProblem, type Standing } from '@/core/schedule/problem';
+import { NOTHING_KNOWN, settleWindows } from '@/core/forecast/windows';
 import { addLocalDays, atLocalMinute, localMidnight, MINUTE, type Instant } from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
 import { planSettled } from '../commands/plan-dough';

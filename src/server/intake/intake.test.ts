@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
-import { floorDough } from '@/core/floor/board';
+import { forecastDough } from '@/core/forecast/forecast';
 import { simulatedHouse } from '@/devices/probes/house';
 import { readFaults } from '@/devices/probes/faults';
 import { thinReadings } from '../commands/thin-readings';
@@ -124,7 +124,7 @@ describe('probes and needles', () => {
       const step = dough.steps.find(
         ({ key, step: s, risen }) =>
           risen !== undefined &&
-          floorDough(dough).state.steps.get(key)?.status === 'running' &&
+          forecastDough(dough).state.steps.get(key)?.status === 'running' &&
           s.place === 'retarder',
       );
       if (step) return { dough, step };
@@ -193,7 +193,7 @@ describe('probes and needles', () => {
     const other = (await doughsDueFrom(house.pool, (await house.now()) - DAY))
       .filter(({ id }) => id !== dough.id)
       .flatMap((one) => one.steps.map((s) => ({ one, s })))
-      .find(({ one, s }) => s.step.wait && floorDough(one).state.steps.get(s.key)?.status === 'running');
+      .find(({ one, s }) => s.step.wait && forecastDough(one).state.steps.get(s.key)?.status === 'running');
     if (!other) throw new Error('No other dough waits.');
     expect((await refusal(put(other.one.id, other.s.key, 'needle-2'))).message).toBe(
       `That needle is in ${dough.name}; take it out there first.`,

@@ -1,10 +1,10 @@
-import { staysOf, type HeardStay } from '@/core/batch/temperatures';
-import type { BoardDough } from '@/core/floor/board';
+import { staysOf, type HeardStay } from '@/core/diagnosis/temperatures';
+import type { DoughRecord } from '@/core/record/dough';
 import { rowsOf, type Db } from '../db/rows';
 import { placeCurve } from './place-curve';
 
 /** What probes have said of a batch until `now`, stay by stay; a place that the house has no more is left out. */
-export async function batchTemperatures(db: Db, dough: BoardDough, now: number): Promise<HeardStay[]> {
+export async function batchTemperatures(db: Db, dough: DoughRecord, now: number): Promise<HeardStay[]> {
   const places = await rowsOf<{ id: string; label: string }>(db, 'SELECT id, label FROM place', []);
   const labels = new Map(places.map(({ id, label }) => [id, label]));
   const heard = await Promise.all(

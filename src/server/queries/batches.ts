@@ -1,5 +1,5 @@
-import { MARKS, type Marked } from '@/core/batch/marks';
-import type { Counted } from '@/core/floor/events';
+import { MARKS, type Marked } from '@/core/record/marks';
+import type { Counted } from '@/core/record/events';
 import { json } from '../db/json';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';

@@ -1,4 +1,4 @@
-import type { Board } from '@/core/floor/board';
+import type { Board } from '@/core/wire/board';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { calls } from './calls';

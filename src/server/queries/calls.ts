@@ -1,7 +1,7 @@
-import type { Board } from '@/core/floor/board';
-import { COOLING_RULES, type CoolingRule } from '@/core/floor/cooling';
-import type { SilentProbe } from '@/core/floor/alarms';
-import { excursions, type Excursion } from '@/core/floor/excursions';
+import type { Board } from '@/core/wire/board';
+import { COOLING_RULES, type CoolingRule } from '@/core/climate/cooling';
+import type { SilentProbe } from '@/core/shopfloor/alarms';
+import { excursions, type Excursion } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';

@@ -1,6 +1,7 @@
-import type { BoardDough, RollingHouse } from '@/core/floor/board';
-import { floorDough } from '@/core/floor/board';
-import { sheetsOfDough } from '@/core/floor/cut-sheets';
+import type { DoughRecord } from '@/core/record/dough';
+import type { RollingHouse } from '@/core/bakery/rolling';
+import { forecastDough } from '@/core/forecast/forecast';
+import { sheetsOfDough } from '@/core/forecast/cut-sheets';
 import type { PieceSize } from '@/core/cutting/piece';
 import { rowsOf, type Db } from '../db/rows';
 import { productVersions } from './products';
@@ -23,7 +24,7 @@ export interface DoughCut {
 }
 
 /** The cut plan of a laminated dough by its folds as they were given; null for one that is divided or cannot be rolled. */
-export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse): Promise<DoughCut | null> {
+export async function doughCut(db: Db, dough: DoughRecord, rolling: RollingHouse): Promise<DoughCut | null> {
   const work = dough.lamination;
   if (!work) return null;
   const rows = await rowsOf<{ id: number; versionId: number }>(
@@ -48,7 +49,7 @@ export async function doughCut(db: Db, dough: BoardDough, rolling: RollingHouse)
     ];
   });
   if (pieces.length === 0) return null;
-  const sheets = sheetsOfDough(floorDough(dough), rolling);
+  const sheets = sheetsOfDough(forecastDough(dough), rolling);
   if (!sheets) return null;
   const { parts, length, width, rolled, density, blocks } = sheets;
   return { rolled, sheet: { length: length * parts, width, mm: rolled.mm, density }, sheets: blocks, pieces };

@@ -1,4 +1,4 @@
-import type { Decks } from '@/core/floor/decks';
+import type { Decks } from '@/core/bakery/decks';
 import { learnBakes } from '@/core/learning/bakes';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';

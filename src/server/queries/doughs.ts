@@ -1,14 +1,20 @@
-import type { BlockWork } from '@/core/floor/block-work';
+import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
-import type { BoardDough } from '@/core/floor/board';
-import type { EventData, FloorEvent } from '@/core/floor/events';
-import { doseOf, knownOf, needlesSay } from '@/core/floor/known';
-import { foldDough } from '@/core/floor/state';
+import type { DoughRecord } from '@/core/record/dough';
+import type { EventData, FloorEvent } from '@/core/record/events';
+import { doseOf, knownOf, needlesSay } from '@/core/forecast/known';
+import { foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
-import { expandDough, scrapOf, type DoughOutput, type ExpandedDough, type Sizes } from '@/core/route/expand';
-import type { ProductSpec } from '@/core/route/route';
-import { extraLoads, withChanges, type DoughChange } from '@/core/route/changes';
-import { settleWindows } from '@/core/route/windows';
+import {
+  expandDough,
+  scrapOf,
+  type DoughOutput,
+  type ExpandedDough,
+  type Sizes,
+} from '@/core/process/expand';
+import type { ProductSpec } from '@/core/process/route';
+import { extraLoads, withChanges, type DoughChange } from '@/core/process/changes';
+import { settleWindows } from '@/core/forecast/windows';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
@@ -51,7 +57,7 @@ export async function doughsDueFrom(
   db: Db,
   dueFrom: number,
   supposing: Supposing = {},
-): Promise<BoardDough[]> {
+): Promise<DoughRecord[]> {
   const rows = await rowsOf<OutputRow>(
     db,
     `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?) ORDER BY o.id`,
@@ -75,7 +81,7 @@ export interface Supposing {
 }
 
 /** One dough in the plan, or null. */
-export async function doughById(db: Db, id: number, supposing: Supposing = {}): Promise<BoardDough | null> {
+export async function doughById(db: Db, id: number, supposing: Supposing = {}): Promise<DoughRecord | null> {
   const rows = await rowsOf<OutputRow>(
     db,
     `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`,
@@ -88,7 +94,7 @@ async function assemble(
   db: Db,
   found: OutputRow[],
   { ending, unplanned, planned: instead, changes = new Map(), versions }: Supposing = {},
-): Promise<BoardDough[]> {
+): Promise<DoughRecord[]> {
   const rows = found.map((row) => ({ ...row, versionId: versions?.get(row.id) ?? row.versionId }));
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
@@ -116,7 +122,7 @@ async function assemble(
     return { id, first: own[0], times, outputs, expanded: expandedOnce(outputs, takes) };
   });
   const mixed = await reallyMixed(db, events, new Map(sized.map(({ id, expanded }) => [id, expanded])));
-  const doughs = sized.map(({ id, first, times, outputs, expanded: asPlanned }): BoardDough => {
+  const doughs = sized.map(({ id, first, times, outputs, expanded: asPlanned }): DoughRecord => {
     const happened = events.get(id) ?? [];
     const expanded = withChanges(asPlanned, decided.get(id) ?? []);
     const state = foldDough(expanded, happened);
@@ -150,7 +156,7 @@ async function assemble(
         : {}),
     };
   });
-  const firstDue = (dough: BoardDough) => Math.min(...dough.outputs.map((output) => output.dueAt));
+  const firstDue = (dough: DoughRecord) => Math.min(...dough.outputs.map((output) => output.dueAt));
   return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
 }
 

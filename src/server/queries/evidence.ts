@@ -1,6 +1,6 @@
 import { learnFromReadings, type Learnt } from '@/core/learning/readings';
 import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
-import type { ProductSpec, Rise, RisePhase } from '@/core/route/route';
+import type { ProductSpec, Rise, RisePhase } from '@/core/process/route';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';
 

@@ -1,5 +1,5 @@
 import { pieceArea } from '@/core/cutting/piece';
-import type { BoardDough } from '@/core/floor/board';
+import type { DoughRecord } from '@/core/record/dough';
 import type { FillingNeed } from '@/core/shaping/filling';
 import type { Db } from '../db/rows';
 import { doughsDueFrom } from './doughs';
@@ -19,7 +19,7 @@ export async function fillingNeeds(db: Db, now: number): Promise<FillingNeed[]> 
   return doughs.flatMap((dough) => needsOf(dough)).filter(({ at }) => at >= now);
 }
 
-function needsOf(dough: BoardDough): FillingNeed[] {
+function needsOf(dough: DoughRecord): FillingNeed[] {
   return dough.outputs.flatMap(({ id, product, piece }) => {
     const { filling } = piece;
     if (!filling) return [];

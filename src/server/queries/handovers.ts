@@ -1,4 +1,4 @@
-import type { HandoverWords } from '@/core/floor/handover-words';
+import type { HandoverWords } from '@/core/shopfloor/handover-words';
 import { rowsOf, type Db } from '../db/rows';
 
 /** The last words of shifts, the newest first, with who has read them. */

@@ -1,4 +1,4 @@
-import type { HouseBook } from '@/core/floor/house-book';
+import type { HouseBook } from '@/core/bakery/house-book';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { absences, extraShifts, machines, people, shifts } from './house';

@@ -1,5 +1,5 @@
-import type { Person } from '@/core/floor/board';
-import type { HouseRecord } from '@/core/floor/house-record';
+import type { Person } from '@/core/bakery/people';
+import type { HouseRecord } from '@/core/bakery/house-record';
 import { tablets } from '../auth/tablet';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';

@@ -1,6 +1,6 @@
-import type { Machine, Person } from '@/core/floor/board';
-import { SKILLS } from '@/core/floor/skills';
-import type { MachinePool } from '@/core/route/problem';
+import { SKILLS, type Person } from '@/core/bakery/people';
+import type { Machine } from '@/core/bakery/machines';
+import type { MachinePool } from '@/core/schedule/problem';
 import {
   capacitySteps,
   crewSteps,

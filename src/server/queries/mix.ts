@@ -1,9 +1,9 @@
 import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { linesOf, type Formula } from '@/core/formula/formula';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
-import type { MixSheet } from '@/core/formula/mix-sheet';
+import type { MixSheet } from '@/core/process/mix-sheet';
 import { scale } from '@/core/formula/scale';
-import type { BoardDough } from '@/core/floor/board';
+import type { DoughRecord } from '@/core/record/dough';
 import type { BowlTemperatures } from '@/core/heat/mixing';
 import type { Db } from '../db/rows';
 import { sizes } from './doughs';
@@ -15,7 +15,7 @@ import { today } from './places';
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
 export async function mixSheet(
   db: Db,
-  dough: Pick<BoardDough, 'id' | 'kg' | 'outputs'>,
+  dough: Pick<DoughRecord, 'id' | 'kg' | 'outputs'>,
 ): Promise<MixSheet | null> {
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;

@@ -1,7 +1,7 @@
-import { effectiveEvents, type FloorEvent } from '@/core/floor/events';
+import { effectiveEvents, type FloorEvent } from '@/core/record/events';
 import { actualMix, type MixChange } from '@/core/formula/actual';
 import { scale } from '@/core/formula/scale';
-import type { ExpandedDough } from '@/core/route/expand';
+import type { ExpandedDough } from '@/core/process/expand';
 import type { Db } from '../db/rows';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
 

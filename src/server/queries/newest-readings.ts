@@ -1,4 +1,4 @@
-import type { PlaceLimits } from '@/core/floor/excursions';
+import type { PlaceLimits } from '@/core/climate/excursions';
 import type { Place } from '@/core/heat/places';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
 

@@ -1,12 +1,12 @@
-import type { Thaw } from '@/core/floor/alarms';
-import type { BoardDough } from '@/core/floor/board';
+import type { Thaw } from '@/core/shopfloor/alarms';
+import type { DoughRecord } from '@/core/record/dough';
 import type { OrderBook } from '@/core/demand/book';
 import { coverDemand, type Made } from '@/core/demand/cover';
 import { takeFrozen } from '@/core/demand/frozen';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
 import { KEPT_APART, proposeDoughs, type Maker } from '@/core/demand/propose';
-import { quickestWay } from '@/core/route/earliest';
-import { expandDough } from '@/core/route/expand';
+import { quickestWay } from '@/core/process/earliest';
+import { expandDough } from '@/core/process/expand';
 import { addLocalDays } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
@@ -68,7 +68,7 @@ function hashOf(text: string): string {
 const THAW_DAYS = 2;
 
 /** What comes out of the freezer in the coming days, since none of these doughs makes it; the earliest first. */
-export async function thawsFor(db: Db, doughs: readonly BoardDough[], now: number): Promise<Thaw[]> {
+export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Thaw[]> {
   const stock = await frozenStock(db);
   if (stock.length === 0) return [];
   const { zone } = await house(db);
@@ -102,7 +102,7 @@ async function wantedIn(db: Db, span: { from: number; to: number; zone: string }
 }
 
 /** What these doughs make that is due from now on. */
-async function madeBy(db: Db, doughs: readonly BoardDough[], now: number): Promise<Made[]> {
+async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Made[]> {
   const ids = await rowsOf<{ outputId: number; productId: number }>(
     db,
     `SELECT o.id AS outputId, v.product_id AS productId FROM dough_output o

@@ -1,6 +1,6 @@
-import { writeCalendar } from '@/core/formats/icalendar';
-import { planEvents } from '@/core/formats/plan-table';
-import { rota } from '@/core/floor/rota';
+import { writeCalendar } from '@/core/exchange/icalendar';
+import { planEvents } from '@/core/exchange/plan-table';
+import { rota } from '@/core/schedule/rota';
 import { tokenHash } from '../auth/token';
 import { rowsOf, type Db } from '../db/rows';
 import { houseBook } from './house-book';

@@ -4,8 +4,8 @@ import {
   type CurvePoint,
   type PlaceRecord,
   type PlaceSpan,
-} from '@/core/floor/curve';
-import type { PlaceLimits } from '@/core/floor/excursions';
+} from '@/core/climate/curve';
+import type { PlaceLimits } from '@/core/climate/excursions';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
 import { summedDays, summedUntil } from '../place-hours';
 

@@ -1,6 +1,6 @@
-import type { Board } from '@/core/floor/board';
+import type { Board } from '@/core/wire/board';
 import type { Place } from '@/core/heat/places';
-import type { Today } from '@/core/route/windows';
+import type { Today } from '@/core/forecast/windows';
 import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseValues } from './house';

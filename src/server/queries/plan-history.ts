@@ -1,4 +1,4 @@
-import { undoable, type PlanVersion } from '@/core/floor/plan-history';
+import { undoable, type PlanVersion } from '@/core/schedule/plan-history';
 import { rowsOf, type Db } from '../db/rows';
 
 /** Versions that an undo may go back through. */

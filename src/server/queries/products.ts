@@ -1,8 +1,8 @@
 import { flourInRollIn, linesOf, percentOf, shareOf } from '@/core/formula/formula';
 import { allergensOf, undeclaredIn } from '@/core/formula/analysis';
 import type { Allergen } from '@/core/formula/ingredient';
-import { laminate } from '@/core/lamination/steps';
-import type { ProductSpec } from '@/core/route/route';
+import { laminate } from '@/core/process/scheme-steps';
+import type { ProductSpec } from '@/core/process/route';
 import { dressingAllergens, inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';

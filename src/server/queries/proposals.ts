@@ -1,4 +1,4 @@
-import type { Proposal, ProposalBody } from '@/core/floor/proposal';
+import type { Proposal, ProposalBody } from '@/core/schedule/proposal';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 

@@ -1,5 +1,5 @@
-import { alarms, type Alarm } from '@/core/floor/alarms';
-import { floorDough } from '@/core/floor/board';
+import { alarms, type Alarm } from '@/core/shopfloor/alarms';
+import { forecastDough } from '@/core/forecast/forecast';
 import type { Db } from '../db/rows';
 import { sharedBoard } from './shared-board';
 
@@ -10,5 +10,5 @@ const AHEAD = 2;
 /** The alarms of the floor that ring now, taken or not. */
 export async function ringing(db: Db, now: number): Promise<Alarm[]> {
   const { doughs, calls, house } = await sharedBoard(db, now, DAYS_BACK);
-  return alarms(doughs.map(floorDough), now, { ...calls, zone: house.zone, ahead: AHEAD });
+  return alarms(doughs.map(forecastDough), now, { ...calls, zone: house.zone, ahead: AHEAD });
 }

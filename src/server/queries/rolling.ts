@@ -1,4 +1,4 @@
-import type { RollingHouse } from '@/core/floor/board';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import { LAMINATION_KINDS, type LaminationKind, type LayerLimits } from '@/core/lamination/kinds';
 import type { Db } from '../db/rows';
 import { houseValues } from './house';

@@ -1,5 +1,5 @@
 import type { Scheme } from '@/core/lamination/scheme';
-import type { KnownScheme } from '@/core/route/route';
+import type { KnownScheme } from '@/core/process/route';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 

@@ -1,5 +1,5 @@
-import type { ScrapStock } from '@/core/cutting/scrap';
-import { effectiveEvents } from '@/core/floor/events';
+import type { ScrapStock } from '@/core/record/scrap';
+import { effectiveEvents } from '@/core/record/events';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { rowsOf, type Db } from '../db/rows';
 import { floorEvents } from './doughs';

@@ -1,5 +1,5 @@
-import { withoutOver, type Board } from '@/core/floor/board';
-import { packBoard, type PackedBoard } from '@/core/floor/packed-board';
+import { withoutOver, type Board } from '@/core/wire/board';
+import { packBoard, type PackedBoard } from '@/core/wire/packed-board';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { board } from './board';

@@ -1,4 +1,4 @@
-import { wholePlan, type WholePlan } from '@/core/floor/whole-plan';
+import { wholePlan, type WholePlan } from '@/core/schedule/whole-plan';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { staffedBetween } from './board';

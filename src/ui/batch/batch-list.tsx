@@ -1,4 +1,4 @@
-import { SCORE_WORDS } from '@/core/batch/marks';
+import { SCORE_WORDS } from '@/core/record/marks';
 import { dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
 import { countWords } from '../oven/words';

@@ -1,12 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { batchReports, type BatchReport } from '@/core/batch/report';
-import type { Marked } from '@/core/batch/marks';
-import { readByHand, type HeardStay } from '@/core/batch/temperatures';
-import type { Counted } from '@/core/floor/events';
-import { floorDough, type Board, type Person } from '@/core/floor/board';
-import { looksOn } from '@/core/floor/rights';
+import { batchReports, type BatchReport } from '@/core/diagnosis/report';
+import type { Marked } from '@/core/record/marks';
+import { readByHand, type HeardStay } from '@/core/diagnosis/temperatures';
+import type { Counted } from '@/core/record/events';
+import type { Person } from '@/core/bakery/people';
+import { forecastDough } from '@/core/forecast/forecast';
+import type { Board } from '@/core/wire/board';
+import { looksOn } from '@/core/shopfloor/rights';
 import { staffedSpans } from '@/core/time/shifts';
 import { dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
@@ -37,7 +39,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
   const { events, record, trouble } = useFloor(board, person.id, now);
   const facts = board.doughs[0];
   if (!facts) return null;
-  const dough = floorDough({ ...facts, events });
+  const dough = forecastDough({ ...facts, events });
   const reports = batchReports({ ...facts, events });
   const notes = [...dough.state.notes, ...[...dough.state.steps.values()].flatMap((step) => step.notes)];
   const name = (id: number) => board.people.find((one) => one.id === id)?.name ?? 'somebody who has left';
@@ -119,7 +121,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
 }
 
 /** Everybody who had their hands on it. */
-function hands(dough: ReturnType<typeof floorDough>, name: (id: number) => string): string {
+function hands(dough: ReturnType<typeof forecastDough>, name: (id: number) => string): string {
   const ids = [...dough.state.steps.values()].flatMap(({ startedBy, finishedBy }) => [startedBy, finishedBy]);
   const names = [...new Set(ids.flatMap((id) => (id === null ? [] : [name(id)])))];
   return names.length > 0 ? names.join(', ') : 'nobody so far';

@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { FAULTS } from '@/core/batch/faults';
+import { FAULTS } from '@/core/diagnosis/faults';
 import {
   FAULT_IDS,
   LAMINATED_ONLY,
@@ -11,7 +11,7 @@ import {
   type Mark,
   type Marked,
   type Score,
-} from '@/core/batch/marks';
+} from '@/core/record/marks';
 
 const SCORES: readonly Score[] = [1, 2, 3, 4, 5];
 

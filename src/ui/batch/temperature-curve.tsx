@@ -1,8 +1,8 @@
 'use client';
 
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
-import type { HandReading, HeardStay } from '@/core/batch/temperatures';
-import { withGaps } from '@/core/floor/curve';
+import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
+import { withGaps } from '@/core/climate/curve';
 import { clockTime, dayName } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';

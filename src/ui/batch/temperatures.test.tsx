@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { show } from '../../../test-support/view';
-import type { HandReading, HeardStay } from '@/core/batch/temperatures';
+import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
 import { Temperatures } from './temperatures';
 
 // Drawn by a library that measures the screen: here it says what it was given to draw.

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { stayFigures, type HandReading, type HeardStay } from '@/core/batch/temperatures';
+import { stayFigures, type HandReading, type HeardStay } from '@/core/diagnosis/temperatures';
 import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius, type ReaderUnits } from '@/core/units/reader';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { AliveAnswer } from '@/core/floor/events';
+import type { AliveAnswer } from '@/core/record/events';
 import { parseNumber } from '@/core/units/number';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';

@@ -2,12 +2,13 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { agenda, type AgendaItem } from '@/core/floor/agenda';
-import { shelvesOf } from '@/core/floor/decks';
-import type { Board, Person } from '@/core/floor/board';
-import { lastUndoable } from '@/core/floor/events';
+import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
+import { shelvesOf } from '@/core/bakery/decks';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { lastUndoable } from '@/core/record/events';
 import { Undo2 } from 'lucide-react';
-import { together } from '@/core/floor/together';
+import { together } from '@/core/shopfloor/together';
 import { clockTime } from '@/core/time/local';
 import { AlarmBand } from '../floor/alarm-band';
 import { FloorTabs } from '../floor/floor-tabs';

@@ -1,6 +1,6 @@
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { BoardOutput } from '@/core/floor/board';
-import type { StepKind } from '@/core/route/route';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { OutputRecord } from '@/core/record/dough';
+import type { StepKind } from '@/core/process/route';
 import { crossContactWords, inLabelOrder } from '@/core/shaping/topping';
 
 /** Where somebody touches what is in it, or what lies on it. */
@@ -19,7 +19,7 @@ const OPEN: readonly StepKind[] = [
 const MARKED: readonly StepKind[] = ['shape', 'wash', 'load', 'bake', 'finish'];
 
 /** Wash, mark and allergens of what a step works on. */
-export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs: readonly BoardOutput[] }) {
+export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs: readonly OutputRecord[] }) {
   const { kind } = step.step;
   const own = outputs.filter(({ id }) => step.outputId === null || id === step.outputId);
   const allergens = inLabelOrder(own.flatMap((output) => output.allergens));

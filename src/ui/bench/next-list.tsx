@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import type { AgendaItem } from '@/core/floor/agenda';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { clockTime, dayName } from '@/core/time/local';
 import { whenWords } from '../plan/words';
 

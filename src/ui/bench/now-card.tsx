@@ -3,11 +3,12 @@
 import { Thermometer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { AgendaItem } from '@/core/floor/agenda';
-import { cutsShort } from '@/core/floor/early';
-import { isHandsOn } from '@/core/floor/state';
-import type { BoardOutput, RollingHouse } from '@/core/floor/board';
-import { countTurns, turnWords } from '@/core/floor/turns';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { cutsShort } from '@/core/forecast/early';
+import { isHandsOn } from '@/core/record/state';
+import type { OutputRecord } from '@/core/record/dough';
+import type { RollingHouse } from '@/core/bakery/rolling';
+import { countTurns, turnWords } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
@@ -36,7 +37,7 @@ interface Props {
   by: string;
   mine: boolean;
   rolling: RollingHouse;
-  outputs: readonly BoardOutput[];
+  outputs: readonly OutputRecord[];
   scale: number | null;
   /** What can be done in one go with it. */
   together: readonly AgendaItem[];

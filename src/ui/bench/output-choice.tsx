@@ -1,7 +1,7 @@
 'use client';
 
 import { pieceArea } from '@/core/cutting/piece';
-import type { BoardOutput } from '@/core/floor/board';
+import type { OutputRecord } from '@/core/record/dough';
 import { fillingPerPiece } from '@/core/shaping/filling';
 import { Button } from '../kit/button';
 
@@ -11,7 +11,7 @@ export function OutputChoice({
   chosen,
   onChoose,
 }: {
-  outputs: readonly BoardOutput[];
+  outputs: readonly OutputRecord[];
   chosen: number;
   onChoose: (nth: number) => void;
 }) {
@@ -31,18 +31,18 @@ export function OutputChoice({
 const USUAL_TOLERANCE = 0.02;
 
 /** What a piece of an output should weigh, and how far it may be off, g. */
-export function pieceTarget({ piece }: BoardOutput): { target: number; tolerance: number } {
+export function pieceTarget({ piece }: OutputRecord): { target: number; tolerance: number } {
   return { target: piece.grams, tolerance: piece.tolerance ?? piece.grams * USUAL_TOLERANCE };
 }
 
 /** Grams of filling in a piece when it is weighed: slices of a log are weighed once it was spread and rolled up. */
-export function fillingWhenWeighed({ piece: { cut, filling } }: BoardOutput): number {
+export function fillingWhenWeighed({ piece: { cut, filling } }: OutputRecord): number {
   const isInside = cut?.size.shape === 'slice' && filling?.moment === 'spread';
   return isInside ? fillingPerPiece(filling, pieceArea(cut.size)) : 0;
 }
 
 /** Weighings do not name their output: they belong to the target that they are nearest to. */
-export function nearestOutput(outputs: readonly BoardOutput[], each: number): BoardOutput | undefined {
-  const off = (output: BoardOutput) => Math.abs(output.piece.grams + fillingWhenWeighed(output) - each);
+export function nearestOutput(outputs: readonly OutputRecord[], each: number): OutputRecord | undefined {
+  const off = (output: OutputRecord) => Math.abs(output.piece.grams + fillingWhenWeighed(output) - each);
   return [...outputs].sort((a, b) => off(a) - off(b))[0];
 }

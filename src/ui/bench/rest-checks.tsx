@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { HandCheck } from '@/core/floor/events';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { HandCheck } from '@/core/record/events';
 import { butterWindow, type ButterWindow } from '@/core/lamination/butter-window';
 import { fractionOf } from '@/core/lamination/scheme';
 import { freezerShortCut, restAnswer } from '@/core/lamination/rest';

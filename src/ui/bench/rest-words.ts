@@ -1,11 +1,11 @@
-import type { FloorDough } from '@/core/floor/agenda';
-import type { HandCheck } from '@/core/floor/events';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { HandCheck } from '@/core/record/events';
 
 /** A block comes from the sheeter at about this, °C, where nobody measured it. */
 const ROLLED = 14;
 
 /** The last temperature that was measured in the dough before a rest, °C. */
-export function lastMeasured(dough: FloorDough, rest: FloorDough['steps'][number]): number {
+export function lastMeasured(dough: DoughForecast, rest: DoughForecast['steps'][number]): number {
   const before = dough.steps.slice(
     0,
     dough.steps.findIndex(({ key }) => key === rest.key),

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { thicknessAdvice } from '@/core/cutting/thickness';
-import { sheetsOfDough } from '@/core/floor/cut-sheets';
+import { sheetsOfDough } from '@/core/forecast/cut-sheets';
 import { Button } from '../kit/button';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { ScrapSheet } from '../scrap/scrap-sheet';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { Board } from '@/core/floor/board';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { Board } from '@/core/wire/board';
 import { FloorChoice } from '../kit/floor-choice';
 import type { Recording } from '../live/floor';
 import { useCelsius } from '../live/units';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { RouteStep } from '@/core/route/route';
+import type { RouteStep } from '@/core/process/route';
 import { parseCelsius, toFahrenheit } from '@/core/units/temperature';
 import { measure, showMeasure } from '@/core/units/measure';
 import { retold } from '@/core/units/retold';

@@ -1,7 +1,7 @@
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Turned } from '@/core/floor/events';
-import type { StepState } from '@/core/floor/state';
-import { blockName } from '@/core/floor/turns';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Turned } from '@/core/record/events';
+import type { StepState } from '@/core/record/state';
+import { blockName } from '@/core/record/turns';
 import type { Fold } from '@/core/lamination/stack';
 import { FOLD_WORDS } from '@/core/lamination/words';
 import type { Recording } from '../live/floor';
@@ -9,10 +9,10 @@ import type { Recording } from '../live/floor';
 /** What is recorded of a step of a dough. */
 export type Act = Omit<Recording, 'doughId' | 'stepKey'>;
 
-type Step = FloorDough['steps'][number];
+type Step = DoughForecast['steps'][number];
 
 /** The blocks that have had this turn, and the one whose turn it is; null when all have. */
-export function blockInHand(dough: Pick<FloorDough, 'lamination'>, state: StepState): number | null {
+export function blockInHand(dough: Pick<DoughForecast, 'lamination'>, state: StepState): number | null {
   const blocks = dough.lamination?.blocks ?? 1;
   for (let block = 1; block <= blocks; block++) {
     const told = state.records.some(
@@ -27,7 +27,7 @@ export function blockInHand(dough: Pick<FloorDough, 'lamination'>, state: StepSt
  * What is recorded when a turn is done: of several blocks the one in hand, and the step's end with the last of them. A
  * single block's turn, given as the scheme has it, needs no word beyond its end.
  */
-export function turnDone(dough: FloorDough, step: Step, state: StepState, folds?: Fold[]): Act {
+export function turnDone(dough: DoughForecast, step: Step, state: StepState, folds?: Fold[]): Act {
   const blocks = dough.lamination?.blocks ?? 1;
   const block = blockInHand(dough, state) ?? blocks;
   const own = step.step.given?.fold;
@@ -49,7 +49,7 @@ export function turnsAtOneGo(step: Step, next: Step): Act {
 }
 
 /** What the big button says. */
-export function turnDoneLabel(dough: FloorDough, state: StepState): string {
+export function turnDoneLabel(dough: DoughForecast, state: StepState): string {
   const blocks = dough.lamination?.blocks ?? 1;
   if (blocks === 1) return 'Done';
   return `Block ${blockName(blockInHand(dough, state) ?? blocks)} done`;

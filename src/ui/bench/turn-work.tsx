@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { BlockWork } from '@/core/floor/block-work';
-import type { RollingHouse } from '@/core/floor/board';
-import { blockName, foldsOf } from '@/core/floor/turns';
+import type { BlockWork } from '@/core/process/block-work';
+import type { RollingHouse } from '@/core/bakery/rolling';
+import { blockName, foldsOf } from '@/core/record/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
 import { foldDrawing } from '@/core/lamination/drawing';
 import { planBlockIfAny } from '@/core/lamination/geometry';

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
 import { itemOf, output, show, telling } from '../../../test-support/view';
-import { COOLING_RULES } from '@/core/floor/cooling';
+import { COOLING_RULES } from '@/core/climate/cooling';
 import { NowCard } from './now-card';
 import { TemperatureSheet } from './temperature-sheet';
 import { WaitCard } from './wait-card';

@@ -2,13 +2,13 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { AgendaItem } from '@/core/floor/agenda';
-import { cooling, coolingWords, type CoolingRule } from '@/core/floor/cooling';
-import type { Board } from '@/core/floor/board';
-import type { AliveAnswer } from '@/core/floor/events';
-import { lastMeasured, needlesSay } from '@/core/floor/known';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { cooling, coolingWords, type CoolingRule } from '@/core/climate/cooling';
+import type { Board } from '@/core/wire/board';
+import type { AliveAnswer } from '@/core/record/events';
+import { lastMeasured, needlesSay } from '@/core/forecast/known';
 import type { Verdict } from '@/core/learning/verdicts';
-import type { RisePhase } from '@/core/route/route';
+import type { RisePhase } from '@/core/process/route';
 import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';

@@ -1,8 +1,8 @@
 'use client';
 
 import clsx from 'clsx';
-import { readyAt, type AgendaItem } from '@/core/floor/agenda';
-import { countTurns, turnWords } from '@/core/floor/turns';
+import { readyAt, type AgendaItem } from '@/core/shopfloor/agenda';
+import { countTurns, turnWords } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
 import { useCelsius, useRetold } from '../live/units';
 import { temperatureColour } from '../thread/temperature';

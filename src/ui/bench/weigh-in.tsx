@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PiecesWeighed } from '@/core/floor/events';
+import type { PiecesWeighed } from '@/core/record/events';
 import { parseNumber } from '@/core/units/number';
 import { showMass } from '@/core/units/reader';
 import { typedGrams } from '@/core/units/typed-grams';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Agenda } from '@/core/floor/agenda';
-import { isFor, STATIONS, type BenchFor } from '@/core/floor/bench-for';
-import type { Board } from '@/core/floor/board';
+import type { Agenda } from '@/core/shopfloor/agenda';
+import { isFor, STATIONS, type BenchFor } from '@/core/shopfloor/bench-for';
+import type { Board } from '@/core/wire/board';
 import { FloorChoice } from '../kit/floor-choice';
 import { useKept } from '../live/kept';
 
@@ -31,7 +31,7 @@ export function useBenchFor(board: Board, personId: number) {
     if (whose !== 'me') return;
     let left = false;
     // The rota is worked out only where somebody wants to see their own.
-    void import('@/core/floor/rota').then(({ rota }) => {
+    void import('@/core/schedule/rota').then(({ rota }) => {
       if (left) return;
       const all = rota(board.doughs, board.people, board.presences);
       setDuties(new Set(all.filter(({ personIds }) => personIds.includes(personId)).map(({ task }) => task)));

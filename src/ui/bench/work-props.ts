@@ -1,12 +1,13 @@
-import type { AgendaItem } from '@/core/floor/agenda';
-import type { BoardOutput, RollingHouse } from '@/core/floor/board';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { OutputRecord } from '@/core/record/dough';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import type { Act } from './turn-acts';
 
 /** What the panel of a step's own work is given. */
 export interface WorkProps {
   item: AgendaItem;
   rolling: RollingHouse;
-  outputs: readonly BoardOutput[];
+  outputs: readonly OutputRecord[];
   /** Grams that the scale shows, where it does. */
   scale: number | null;
   tell: (act: Act) => void;

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Board, Person } from '@/core/floor/board';
-import { misfits } from '@/core/floor/misfit';
-import { stepSlack } from '@/core/floor/slack';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { misfits } from '@/core/schedule/misfit';
+import { stepSlack } from '@/core/schedule/slack';
 import { staffedSpans } from '@/core/time/shifts';
 import { dayTime } from '@/core/time/local';
 import { weight } from '@/core/units/format';
@@ -22,7 +23,7 @@ import { StepTable } from './step-table';
 import { useRetold } from '../live/units';
 
 /** Trimmings belong to the step that cuts or divides. */
-const scrapStep = ({ steps }: FloorDough) =>
+const scrapStep = ({ steps }: DoughForecast) =>
   steps.find(({ step }) => step.kind === 'sheet' || step.kind === 'divide')?.key ?? null;
 
 /** One dough: its thread large, planned and real, and every step with what is known of it. */

@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import { stepTimes } from '@/core/floor/times';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import { stepTimes } from '@/core/forecast/times';
 import { dayTime } from '@/core/time/local';
 import { useCelsius } from '../live/units';
 import { useWidth } from '../kit/use-width';
@@ -16,7 +16,7 @@ const MARKS = [-18, 4, 12, 22, 28, 185];
 const HOUR = 3_600_000;
 
 interface Props {
-  dough: FloorDough;
+  dough: DoughForecast;
   dues: number[];
   staffed: { start: number; end: number }[];
   now: number;

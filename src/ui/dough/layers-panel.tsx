@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { BlockWork } from '@/core/floor/block-work';
-import type { RollingHouse } from '@/core/floor/board';
-import type { Turned } from '@/core/floor/events';
-import { blockName, countTurns, foldsOf, turnWords } from '@/core/floor/turns';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { BlockWork } from '@/core/process/block-work';
+import type { RollingHouse } from '@/core/bakery/rolling';
+import type { Turned } from '@/core/record/events';
+import { blockName, countTurns, foldsOf, turnWords } from '@/core/record/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
 import { fractionOf, operationsOf, schemeName } from '@/core/lamination/scheme';
 import { pileOf, type Fold } from '@/core/lamination/stack';
@@ -18,7 +18,7 @@ import { SectionView } from '../lamination/section-view';
 import { useUnits } from '../live/units';
 
 interface Props {
-  dough: FloorDough;
+  dough: DoughForecast;
   work: BlockWork;
   rolling: RollingHouse;
   onTell: (stepKey: string, turned: Turned) => void;

@@ -2,16 +2,17 @@
 
 import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
 import { trayNeed } from '@/core/cutting/trays';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { BoardOutput, Machine } from '@/core/floor/board';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { OutputRecord } from '@/core/record/dough';
+import type { Machine } from '@/core/bakery/machines';
 import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
 import { SHAPES } from '@/core/shaping/shapes';
 import { showMass } from '@/core/units/reader';
 import { useSizes } from '../lamination/geometry-strip';
 
 interface Props {
-  dough: FloorDough;
-  outputs: readonly BoardOutput[];
+  dough: DoughForecast;
+  outputs: readonly OutputRecord[];
   machines: readonly Machine[];
 }
 
@@ -70,7 +71,7 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
 }
 
 /** Shelves and places that the trays of an output take, in the order of their way: "; 4 of 30 cold shelves, …". */
-function roomFor(dough: FloorDough, outputId: number, machines: readonly Machine[]): string {
+function roomFor(dough: DoughForecast, outputId: number, machines: readonly Machine[]): string {
   const words = dough.steps
     .filter((step) => step.outputId === outputId && (step.load?.nth ?? 1) === 1)
     .flatMap(({ step, uses }) =>

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { doughYield, SCRAP_WAYS } from '@/core/cutting/scrap';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Person } from '@/core/floor/board';
-import type { Scrap } from '@/core/floor/events';
+import { doughYield, SCRAP_WAYS } from '@/core/record/scrap';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Person } from '@/core/bakery/people';
+import type { Scrap } from '@/core/record/events';
 import { dayTime } from '@/core/time/local';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
@@ -12,7 +12,7 @@ import { useUnits } from '../live/units';
 import { ScrapSheet } from '../scrap/scrap-sheet';
 
 interface Props {
-  dough: FloorDough;
+  dough: DoughForecast;
   kg: number;
   people: readonly Person[];
   zone: string;

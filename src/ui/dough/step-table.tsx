@@ -1,9 +1,9 @@
 'use client';
 
 import clsx from 'clsx';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Person } from '@/core/floor/board';
-import { isHandsOn } from '@/core/floor/state';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Person } from '@/core/bakery/people';
+import { isHandsOn } from '@/core/record/state';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { checkWords } from '../bench/rest-words';
@@ -12,7 +12,7 @@ import { StepMark } from '../thread/step-mark';
 import { TableHead } from '../kit/table-head';
 
 interface Props {
-  dough: FloorDough;
+  dough: DoughForecast;
   slack: Map<string, { from: number; to: number }> | null;
   people: Person[];
   zone: string;

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
-import type { Alarm, AlarmKind } from '@/core/floor/alarms';
+import type { Alarm, AlarmKind } from '@/core/shopfloor/alarms';
 import { AlarmBand } from './alarm-band';
 
 const alarm = (kind: AlarmKind, minute: number): Alarm => ({

@@ -2,7 +2,7 @@
 
 import { Bell, BellOff } from 'lucide-react';
 import { useState } from 'react';
-import type { Alarm } from '@/core/floor/alarms';
+import type { Alarm } from '@/core/shopfloor/alarms';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useSound } from './use-sound';

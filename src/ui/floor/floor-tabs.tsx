@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import { usePathname } from 'next/navigation';
 import { useContext } from 'react';
-import { maySee, type Page } from '@/core/floor/rights';
+import { maySee, type Page } from '@/core/shopfloor/rights';
 import { Who } from '../live/who';
 
 const TABS: readonly { href: Page; name: string }[] = [

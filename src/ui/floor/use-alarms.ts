@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import { alarms, type Alarm, type AlarmTaken } from '@/core/floor/alarms';
-import type { Board } from '@/core/floor/board';
-import { REFUSED } from '@/core/floor/answer';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import { alarms, type Alarm, type AlarmTaken } from '@/core/shopfloor/alarms';
+import type { Board } from '@/core/wire/board';
+import { REFUSED } from '@/core/wire/answer';
 import { send } from '../live/command';
 import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
 import { useUnits } from '../live/units';
@@ -13,7 +13,7 @@ const takenBy = ({ name, input, personId, at }: FloorCall): AlarmTaken[] =>
   name === 'take-alarm' ? [{ alarm: String(input.alarm), personId, at }] : [];
 
 /** The alarms of a board that are due, and how to take one; what is taken here is quiet at once. */
-export function useAlarms(board: Board, doughs: readonly FloorDough[], now: number, personId: number) {
+export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: number, personId: number) {
   const [units] = useUnits();
   const [own, setOwn] = useState<AlarmTaken[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);

@@ -5,7 +5,7 @@ import { analyse } from '@/core/formula/analysis';
 import type { Formula } from '@/core/formula/formula';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas } from '@/core/formula/parts';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { go } from '../live/go';
 import { useKeys } from '../kit/use-keys';
 import { Drafts } from './drafts';

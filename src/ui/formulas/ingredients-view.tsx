@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Ingredient } from '@/core/formula/ingredient';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { readFormulaCsv } from '@/core/formats/formula-csv';
-import { readFormulaJson } from '@/core/formats/formula-json';
-import type { ReadFormula } from '@/core/formats/read';
-import { readRecipe } from '@/core/formats/recipe';
+import { readFormulaCsv } from '@/core/exchange/formula-csv';
+import { readFormulaJson } from '@/core/exchange/formula-json';
+import type { ReadFormula } from '@/core/exchange/read';
+import { readRecipe } from '@/core/exchange/recipe';
 import { readDraft } from '@/core/formula/draft';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { Kitchen } from '@/core/units/measures';

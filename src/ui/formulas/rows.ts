@@ -1,4 +1,4 @@
-import { readIngredientLine } from '@/core/formats/recipe';
+import { readIngredientLine } from '@/core/exchange/recipe';
 import type { Draft, DraftRow } from '@/core/formula/draft';
 import { STAGE_KINDS, type StageKind } from '@/core/formula/formula';
 

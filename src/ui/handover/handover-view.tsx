@@ -3,10 +3,11 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import type { Board, Person } from '@/core/floor/board';
-import { handover } from '@/core/floor/handover';
-import { needlesSay } from '@/core/floor/known';
-import { LONGEST_WORDS, type HandoverWords } from '@/core/floor/handover-words';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { handover } from '@/core/shopfloor/handover';
+import { needlesSay } from '@/core/forecast/known';
+import { LONGEST_WORDS, type HandoverWords } from '@/core/shopfloor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useAlarms } from '../floor/use-alarms';

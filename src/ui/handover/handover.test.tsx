@@ -5,8 +5,9 @@ import { baked } from '../../../test-support/batch';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
 import { show } from '../../../test-support/view';
-import { NO_CALLS, type Board, type Person } from '@/core/floor/board';
-import type { HandoverWords } from '@/core/floor/handover-words';
+import type { Person } from '@/core/bakery/people';
+import { NO_CALLS, type Board } from '@/core/wire/board';
+import type { HandoverWords } from '@/core/shopfloor/handover-words';
 import { beginSession } from '../live/at-tablet';
 import { HandoverView } from './handover-view';
 

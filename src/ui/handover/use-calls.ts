@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { Person } from '@/core/floor/board';
-import { wordsWith, type HandoverWords, type SaidHere } from '@/core/floor/handover-words';
+import type { Person } from '@/core/bakery/people';
+import { wordsWith, type HandoverWords, type SaidHere } from '@/core/shopfloor/handover-words';
 import { onSent, onWaiting, waitingCalls, type FloorCall } from '../live/outbox';
 
 /** The words of the shifts with what was written and signed on this tablet and has not arrived yet. */

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { HouseBook } from '@/core/floor/house-book';
-import { LONGEST_CALENDAR, readBusy } from '@/core/formats/busy';
+import type { HouseBook } from '@/core/bakery/house-book';
+import { LONGEST_CALENDAR, readBusy } from '@/core/exchange/busy';
 import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';

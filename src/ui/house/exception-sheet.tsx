@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { HouseBook } from '@/core/floor/house-book';
+import type { HouseBook } from '@/core/bakery/house-book';
 import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { FormEnd } from './form-end';

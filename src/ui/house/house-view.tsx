@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Person } from '@/core/floor/board';
-import type { HouseBook } from '@/core/floor/house-book';
-import type { HouseRecord } from '@/core/floor/house-record';
+import type { Person } from '@/core/bakery/people';
+import type { HouseBook } from '@/core/bakery/house-book';
+import type { HouseRecord } from '@/core/bakery/house-record';
 import { clockOfDay, dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { BusySheet } from './busy-sheet';

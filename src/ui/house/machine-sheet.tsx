@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Machine } from '@/core/floor/board';
+import type { Machine } from '@/core/bakery/machines';
 import { Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { FormEnd } from './form-end';

@@ -1,9 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { Person } from '@/core/floor/board';
-import type { HouseBook } from '@/core/floor/house-book';
-import { SKILLS } from '@/core/floor/skills';
+import { SKILLS, type Person } from '@/core/bakery/people';
+import type { HouseBook } from '@/core/bakery/house-book';
 import { clockOfDay, minuteOfDay } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';

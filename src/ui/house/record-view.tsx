@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
-import { differences, type HouseChange, type HouseRecord } from '@/core/floor/house-record';
+import { differences, type HouseChange, type HouseRecord } from '@/core/bakery/house-record';
 import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';

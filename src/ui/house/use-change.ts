@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { send } from '../live/command';
 
 /** A change of the house that was held back: what stands against it, and whether it can be made all the same. */

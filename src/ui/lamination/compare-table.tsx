@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { RollingHouse } from '@/core/floor/board';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import { verdictWords } from '@/core/lamination/kinds';
 import { outcomeOf, schemeMinutes, schemeName, type Scheme, type Weights } from '@/core/lamination/scheme';
 import { duration } from '@/core/units/format';

@@ -1,7 +1,8 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import type { Person, RollingHouse } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import { blocksFor, GeometryFault, planBlock, type BlockPlan } from '@/core/lamination/geometry';
 import { fractionOf, outcomeOf, operationsOf, schemeName } from '@/core/lamination/scheme';
 import { pileOf } from '@/core/lamination/stack';

@@ -1,4 +1,4 @@
-import type { RollingHouse } from '@/core/floor/board';
+import type { RollingHouse } from '@/core/bakery/rolling';
 import { outcomeWords } from '@/core/lamination/advice';
 import { verdictWords } from '@/core/lamination/kinds';
 import { outcomeOf, turnMoreOrLess, type Scheme, type Weights } from '@/core/lamination/scheme';

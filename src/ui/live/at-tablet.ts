@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { useMinute } from './clock';
 import { keepHere, useKept } from './kept';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { v4 as uuidv4 } from 'uuid';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { ask } from './ask';
 import { keepHere } from './kept';
 import { retoldHere } from './units';

@@ -1,5 +1,5 @@
-import { SIGNED_OUT } from '@/core/floor/answer';
-import type { FloorEvent } from '@/core/floor/events';
+import { SIGNED_OUT } from '@/core/wire/answer';
+import type { FloorEvent } from '@/core/record/events';
 import { ask } from './ask';
 import type { Recorder } from './at-tablet';
 import { pauseBefore } from './pace';

@@ -2,11 +2,11 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/floor/answer';
-import { floorDough, type Board } from '@/core/floor/board';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { FloorEvent } from '@/core/floor/events';
-import type { Lesson } from '@/core/floor/lesson';
+import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
+import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
+import type { Board } from '@/core/wire/board';
+import type { FloorEvent } from '@/core/record/events';
+import type { Lesson } from '@/core/wire/lesson';
 import { go } from './go';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
@@ -65,12 +65,15 @@ export function useFloor(board: Board, personId: number, now: number) {
       window.removeEventListener('online', onLine);
     };
   }, []);
-  const known = useMemo(() => board.doughs.map((dough) => ({ dough, folded: floorDough(dough) })), [board]);
-  const doughs: FloorDough[] = useMemo(
+  const known = useMemo(
+    () => board.doughs.map((dough) => ({ dough, folded: forecastDough(dough) })),
+    [board],
+  );
+  const doughs: DoughForecast[] = useMemo(
     () =>
       known.map(({ dough, folded }) => {
         const more = newTo(dough.events, [...heard, ...sent], dough.id);
-        return more.length === 0 ? folded : floorDough({ ...dough, events: [...dough.events, ...more] });
+        return more.length === 0 ? folded : forecastDough({ ...dough, events: [...dough.events, ...more] });
       }),
     [known, sent, heard],
   );

@@ -1,4 +1,4 @@
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 
 const listeners = new Set<(events: FloorEvent[]) => void>();
 

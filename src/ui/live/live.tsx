@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 import { forgetPages, isLeaving, signOut } from './command';
 import { listenToHouse, type News } from './feed-line';
 import { go } from './go';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { AWAY } from './command';
 
 /** How far a search is: how many go before it, or the plan's points so far and promises that are late in it. */

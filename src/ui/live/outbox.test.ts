@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 import { beginSession, type AtTablet } from './at-tablet';
 import {
   confirm,

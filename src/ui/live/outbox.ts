@@ -3,8 +3,8 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, isOpen, type Answer, type Fate } from '@/core/floor/answer';
-import type { FloorEvent } from '@/core/floor/events';
+import { fateOf, isOpen, type Answer, type Fate } from '@/core/wire/answer';
+import type { FloorEvent } from '@/core/record/events';
 import { ask } from './ask';
 import { recordedBy, type Recorder } from './at-tablet';
 import { AWAY } from './command';

@@ -2,7 +2,7 @@
 
 import { createStore, del, entries, set } from 'idb-keyval';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, isOpen, type Answer } from '@/core/floor/answer';
+import { fateOf, isOpen, type Answer } from '@/core/wire/answer';
 import { ask } from './ask';
 import { recordedBy, recordingPerson } from './at-tablet';
 import { AWAY } from './command';

@@ -1,5 +1,5 @@
-import type { BoardDough } from '@/core/floor/board';
-import type { FloorEvent, FloorEventKind } from '@/core/floor/events';
+import type { DoughRecord } from '@/core/record/dough';
+import type { FloorEvent, FloorEventKind } from '@/core/record/events';
 
 const WORDS: Record<FloorEventKind, string> = {
   start: 'started',
@@ -32,7 +32,7 @@ const WORDS: Record<FloorEventKind, string> = {
  */
 export function aboutTap(
   { kind, stepKey, celsius, text }: Pick<FloorEvent, 'kind' | 'stepKey' | 'celsius' | 'text'>,
-  dough: Pick<BoardDough, 'name' | 'steps'> | undefined,
+  dough: Pick<DoughRecord, 'name' | 'steps'> | undefined,
 ): string {
   const step = dough?.steps.find(({ key }) => key === stepKey);
   const where = [dough?.name, step?.label].filter((part) => part !== undefined).join(', ');

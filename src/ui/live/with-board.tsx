@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo, type ComponentType } from 'react';
-import type { Board } from '@/core/floor/board';
-import { unpackBoard, type PackedBoard } from '@/core/floor/packed-board';
+import type { Board } from '@/core/wire/board';
+import { unpackBoard, type PackedBoard } from '@/core/wire/packed-board';
 
 /** A view of a board as a screen that is sent it packed. */
 export function withBoard<Props extends { board: Board }>(View: ComponentType<Props>) {

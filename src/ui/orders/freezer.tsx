@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import type { Covered } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { longDayName, dayMonth, parseLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';

@@ -7,7 +7,7 @@ import { show, telling } from '../../../test-support/view';
 import type { OrderBook } from '@/core/demand/book';
 import type { Covered } from '@/core/demand/cover';
 import type { Maker, ProposedDough } from '@/core/demand/propose';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { AddOrder } from './add-order';
 import { DemandRow } from './demand-row';
 import { Freezer } from './freezer';

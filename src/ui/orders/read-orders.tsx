@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
-import { readOrdersCsv, LONGEST_ORDERS } from '@/core/formats/orders-csv';
+import { readOrdersCsv, LONGEST_ORDERS } from '@/core/exchange/orders-csv';
 import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { FileIn } from '../kit/file-in';

@@ -2,7 +2,7 @@
 
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { Counted } from '@/core/floor/events';
+import type { Counted } from '@/core/record/events';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 

@@ -1,7 +1,7 @@
 'use client';
 
-import { decksFor, deckWords, type Decks } from '@/core/floor/decks';
-import type { OvenLoad } from '@/core/floor/oven-loads';
+import { decksFor, deckWords, type Decks } from '@/core/bakery/decks';
+import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { correctionWords } from '@/core/learning/bakes';
 import { Button } from '../kit/button';
 import type { Tell } from './load-rows';

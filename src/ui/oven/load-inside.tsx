@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Decks } from '@/core/floor/decks';
+import type { Decks } from '@/core/bakery/decks';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { TemperatureSheet } from '../bench/temperature-sheet';

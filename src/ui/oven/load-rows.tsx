@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { BoardOutput } from '@/core/floor/board';
-import type { OvenLoad } from '@/core/floor/oven-loads';
+import type { OutputRecord } from '@/core/record/dough';
+import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { nearTime } from '../floor/words';
@@ -14,7 +14,7 @@ import { CountSheet } from './count-sheet';
 import { countOf, countWords } from './words';
 
 export type Tell = (load: OvenLoad, part: Omit<Recording, 'doughId' | 'stepKey'>) => void;
-export type Outputs = ReadonlyMap<number, BoardOutput>;
+export type Outputs = ReadonlyMap<number, OutputRecord>;
 
 /** What tells this kind apart on the trays. */
 export function Mark({ load, outputs }: { load: OvenLoad; outputs: Outputs }) {

@@ -1,7 +1,8 @@
 'use client';
 
-import type { Board, Person } from '@/core/floor/board';
-import { ovenLoads } from '@/core/floor/oven-loads';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { FloorHead } from '../floor/floor-head';

@@ -1,5 +1,5 @@
-import type { Counted } from '@/core/floor/events';
-import type { OvenLoad } from '@/core/floor/oven-loads';
+import type { Counted } from '@/core/record/events';
+import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 
 /** `12:05`, or `+0:40` when it is over. */
 export function timer(ms: number): string {

@@ -3,19 +3,22 @@
 import clsx from 'clsx';
 import { Pin } from 'lucide-react';
 import { useMemo } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { BoardDough, Machine, Person, RollingHouse } from '@/core/floor/board';
-import { cutShort } from '@/core/floor/cut-sheets';
-import { shortSentence } from '@/core/floor/drift';
-import { promisesOf } from '@/core/floor/promises';
-import { stepOf } from '@/core/floor/supposed';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import type { Duty } from '@/core/floor/rota';
-import type { Sampled } from '@/core/planning/sampling';
-import { taskId } from '@/core/route/problem';
-import { misfits } from '@/core/floor/misfit';
-import { isHandsOn } from '@/core/floor/state';
-import { stepTimes } from '@/core/floor/times';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { DoughRecord } from '@/core/record/dough';
+import type { Person } from '@/core/bakery/people';
+import type { Machine } from '@/core/bakery/machines';
+import type { RollingHouse } from '@/core/bakery/rolling';
+import { cutShort } from '@/core/forecast/cut-sheets';
+import { shortSentence } from '@/core/schedule/drift';
+import { promisesOf } from '@/core/forecast/promises';
+import { stepOf } from '@/core/schedule/supposed';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import type { Duty } from '@/core/schedule/rota';
+import type { Sampled } from '@/core/solver/sampling';
+import { taskId } from '@/core/process/step-ref';
+import { misfits } from '@/core/schedule/misfit';
+import { isHandsOn } from '@/core/record/state';
+import { stepTimes } from '@/core/forecast/times';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
@@ -27,8 +30,8 @@ import { stateWords, whenWords } from './words';
 import { useRetold } from '../live/units';
 
 interface Props {
-  dough: FloorDough;
-  facts: BoardDough;
+  dough: DoughForecast;
+  facts: DoughRecord;
   now: number;
   zone: string;
   people: Person[];
@@ -183,7 +186,7 @@ export function DoughPanel(props: Props) {
 }
 
 /** The share of plays in which all loads of an output are on time; null where it was not played. */
-function surenessOf(sampled: Sampled | null, dough: FloorDough, outputId: number): number | null {
+function surenessOf(sampled: Sampled | null, dough: DoughForecast, outputId: number): number | null {
   const own = (sampled?.outputs ?? []).filter(({ task }) =>
     task.startsWith(taskId(dough.id, `${outputId}.`)),
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import type { KeyboardEvent } from 'react';
-import type { GroupItem, GroupRow } from '@/core/floor/groups';
+import type { GroupItem, GroupRow } from '@/core/schedule/groups';
 import { dayTime } from '@/core/time/local';
 import { xOf, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';

@@ -1,12 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Board } from '@/core/floor/board';
-import { loadBins, settingSpans } from '@/core/floor/loads';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Board } from '@/core/wire/board';
+import { loadBins, settingSpans } from '@/core/shopfloor/loads';
 import { crewSteps } from '@/core/time/shifts';
-import type { TimeScale } from '../thread/geometry';
-import { xOf } from '../thread/geometry';
+import { type TimeScale, xOf } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 
 const ROW = 24;
@@ -23,7 +22,7 @@ export function MachineLoads({
   now,
 }: {
   board: Board;
-  doughs: readonly FloorDough[];
+  doughs: readonly DoughForecast[];
   scale: TimeScale;
   now: number;
 }) {

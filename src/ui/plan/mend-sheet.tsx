@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Proposal } from '@/core/floor/proposal';
+import type { Proposal } from '@/core/schedule/proposal';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import type { Machine } from '@/core/floor/board';
-import { clashSentence, stepOf } from '@/core/floor/supposed';
-import type { WholePlan } from '@/core/floor/whole-plan';
+import type { Machine } from '@/core/bakery/machines';
+import { clashSentence, stepOf } from '@/core/schedule/supposed';
+import type { WholePlan } from '@/core/schedule/whole-plan';
 import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { MovingHand } from './use-moving';

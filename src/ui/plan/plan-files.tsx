@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';

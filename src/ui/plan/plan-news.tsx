@@ -2,8 +2,8 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import type { Drift } from '@/core/floor/drift';
-import type { Proposal } from '@/core/floor/proposal';
+import type { Drift } from '@/core/schedule/drift';
+import type { Proposal } from '@/core/schedule/proposal';
 import { Button } from '../kit/button';
 import { useKeys } from '../kit/use-keys';
 import { workOutMend, type Progress } from '../live/mend';

@@ -2,14 +2,15 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { Board, Person } from '@/core/floor/board';
-import { drifts } from '@/core/floor/drift';
-import { byPerson, byStation } from '@/core/floor/groups';
-import { promisesOf } from '@/core/floor/promises';
-import type { Proposal } from '@/core/floor/proposal';
-import { rota, unmanned } from '@/core/floor/rota';
-import { withTimes } from '@/core/floor/supposed';
-import { wholePlan } from '@/core/floor/whole-plan';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { drifts } from '@/core/schedule/drift';
+import { byPerson, byStation } from '@/core/schedule/groups';
+import { promisesOf } from '@/core/forecast/promises';
+import type { Proposal } from '@/core/schedule/proposal';
+import { rota, unmanned } from '@/core/schedule/rota';
+import { withTimes } from '@/core/schedule/supposed';
+import { wholePlan } from '@/core/schedule/whole-plan';
 import { staffedSpans } from '@/core/time/shifts';
 import { drawnInBrowser } from '../kit/drawn-in-browser';
 import { useKeys } from '../kit/use-keys';

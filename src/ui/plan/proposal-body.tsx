@@ -1,5 +1,5 @@
 import { dayTime } from '@/core/time/local';
-import type { ProposalBody } from '@/core/floor/proposal';
+import type { ProposalBody } from '@/core/schedule/proposal';
 import { duration } from '@/core/units/format';
 import { pointsWords, shiftWords } from './words';
 

@@ -1,21 +1,21 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { Machine } from '@/core/floor/board';
-import { clashSentence, stepOf } from '@/core/floor/supposed';
-import { isHandsOn } from '@/core/floor/state';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import type { Reach } from '@/core/planning/what-if';
-import { taskId } from '@/core/route/problem';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Machine } from '@/core/bakery/machines';
+import { clashSentence, stepOf } from '@/core/schedule/supposed';
+import { isHandsOn } from '@/core/record/state';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import type { Reach } from '@/core/solver/what-if';
+import { taskId } from '@/core/process/step-ref';
 import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { MovingHand } from './use-moving';
 
 interface Props {
-  dough: FloorDough;
-  step: FloorDough['steps'][number];
+  dough: DoughForecast;
+  step: DoughForecast['steps'][number];
   whole: WholePlan;
   machines: readonly Machine[];
   zone: string;
@@ -98,7 +98,12 @@ function holdWords(
 }
 
 /** The wait of the dough that is at its limit when the step is as far as it can go. */
-function tightWait(dough: FloorDough, step: Props['step'], side: 'earlier' | 'later', moved: Reach['moved']) {
+function tightWait(
+  dough: DoughForecast,
+  step: Props['step'],
+  side: 'earlier' | 'later',
+  moved: Reach['moved'],
+) {
   const waits = dough.steps
     .filter((one) => !isHandsOn(one) && one.min < one.max)
     .map((one) => {

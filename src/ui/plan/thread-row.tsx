@@ -2,9 +2,9 @@
 
 import clsx from 'clsx';
 import { useMemo, type PointerEvent } from 'react';
-import type { FloorDough } from '@/core/floor/agenda';
-import type { BoardOutput } from '@/core/floor/board';
-import { minutesBehind } from '@/core/floor/times';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { OutputRecord } from '@/core/record/dough';
+import { minutesBehind } from '@/core/forecast/times';
 import { dayTime } from '@/core/time/local';
 import { drawThread, xOf, type DrawnThread, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
@@ -18,15 +18,15 @@ import { movable, outputWords, stateWords } from './words';
 export const ROW = 60;
 
 interface Props {
-  dough: FloorDough;
-  outputs: BoardOutput[];
+  dough: DoughForecast;
+  outputs: OutputRecord[];
   scale: TimeScale;
   now: number;
   zone: string;
   picked: boolean;
   onPick: () => void;
   /** As it would be with what is in the planner's hand; the dough itself where nothing of it moves. */
-  ghost: FloorDough;
+  ghost: DoughForecast;
   /** Null for who may not plan. */
   hand: MovingHand | null;
 }
@@ -107,7 +107,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
 }
 
 /** The knot under the pointer, or the whole thread between its knots. */
-function gripAt(dough: FloorDough, thread: DrawnThread, scale: TimeScale) {
+function gripAt(dough: DoughForecast, thread: DrawnThread, scale: TimeScale) {
   return (event: PointerEvent<HTMLButtonElement>): Grip | null => {
     const box = event.currentTarget.getBoundingClientRect();
     const [x, y] = [event.clientX - box.left, event.clientY - box.top - 3];

@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { stepOf } from '@/core/floor/supposed';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import { taskId } from '@/core/route/problem';
+import { stepOf } from '@/core/schedule/supposed';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import { send } from '../live/command';
 import { useWhatIf } from './use-what-if';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { spreadOfLog } from '@/core/floor/log-spread';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import type { Sampled } from '@/core/planning/sampling';
+import { spreadOfLog } from '@/core/schedule/log-spread';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import type { Sampled } from '@/core/solver/sampling';
 
 /** Plays of a plan: enough for a share to be right within three in a hundred. */
 const RUNS = 1000;

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import type { Supposed, Reach } from '@/core/planning/what-if';
-import type { WhatIfAnswer, WhatIfAsk } from '@/core/planning/what-if-message';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import type { Supposed, Reach } from '@/core/solver/what-if';
+import type { WhatIfAnswer, WhatIfAsk } from '@/core/wire/what-if-message';
 
 /** What was asked last, and what came of it. */
 export interface Asked {

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { BoardDough } from '@/core/floor/board';
-import type { Proposal } from '@/core/floor/proposal';
-import { WAY_NAMES, waysFor, type WayKind } from '@/core/floor/ways-out';
+import type { DoughRecord } from '@/core/record/dough';
+import type { Proposal } from '@/core/schedule/proposal';
+import { WAY_NAMES, waysFor, type WayKind } from '@/core/schedule/ways-out';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
@@ -15,7 +15,7 @@ import { pointsWords } from './words';
 type Tried = { way: WayKind } & ({ proposal: Proposal; kept: boolean } | { trouble: string });
 
 interface Props {
-  dough: BoardDough;
+  dough: DoughRecord;
   pinned: boolean;
   basis: number;
   zone: string;

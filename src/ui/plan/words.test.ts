@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { localText } from '../kit/day-time';
 import { matches, movable, outputWords, pointsWords, shiftWords, stateWords, whenWords } from './words';

@@ -1,17 +1,18 @@
-import type { AgendaItem, FloorDough } from '@/core/floor/agenda';
-import type { BoardDough, BoardOutput } from '@/core/floor/board';
-import { isHandsOn } from '@/core/floor/state';
-import { minutesBehind } from '@/core/floor/times';
-import { countTurns, turnWords } from '@/core/floor/turns';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { DoughRecord, OutputRecord } from '@/core/record/dough';
+import { isHandsOn } from '@/core/record/state';
+import { minutesBehind } from '@/core/forecast/times';
+import { countTurns, turnWords } from '@/core/record/turns';
 import { duration, fromNow } from '@/core/units/format';
 
 /** `120 butter crescent, 40 raisin snail` */
-export function outputWords({ outputs }: Pick<BoardDough, 'outputs'>): string {
+export function outputWords({ outputs }: Pick<DoughRecord, 'outputs'>): string {
   return outputs.map(({ pieces, product }) => `${pieces} ${product.toLowerCase()}`).join(', ');
 }
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */
-export function stateWords(dough: FloorDough, now: number): string {
+export function stateWords(dough: DoughForecast, now: number): string {
   if (dough.state.finished) return 'finished';
   const behind = minutesBehind(dough, now);
   if (behind > 0) return `late ${duration(behind)}`;
@@ -38,7 +39,7 @@ export function shiftWords(from: number, to: number): string {
 }
 
 /** Steps that a planner can take in the hand: hands-on work that nobody has begun, in the order of the plan. */
-export function movable({ steps, state }: FloorDough): FloorDough['steps'] {
+export function movable({ steps, state }: DoughForecast): DoughForecast['steps'] {
   return steps
     .filter((step) => isHandsOn(step) && state.steps.get(step.key)?.status === 'open')
     .sort((a, b) => a.plannedStart - b.plannedStart);
@@ -46,8 +47,8 @@ export function movable({ steps, state }: FloorDough): FloorDough['steps'] {
 
 /** Whether a dough's name or one of its products has this in it. */
 export function matches(
-  dough: Pick<FloorDough, 'name'>,
-  outputs: readonly BoardOutput[],
+  dough: Pick<DoughForecast, 'name'>,
+  outputs: readonly OutputRecord[],
   text: string,
 ): boolean {
   const wanted = text.trim().toLowerCase();

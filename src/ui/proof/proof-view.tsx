@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { Board, Person } from '@/core/floor/board';
-import { shelvesOf } from '@/core/floor/decks';
-import { meetings } from '@/core/floor/meetings';
-import { proofWatch, type Watched } from '@/core/floor/proof-watch';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { shelvesOf } from '@/core/bakery/decks';
+import { meetings } from '@/core/shopfloor/meetings';
+import { proofWatch, type Watched } from '@/core/shopfloor/proof-watch';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';

@@ -1,4 +1,4 @@
-import type { Watched } from '@/core/floor/proof-watch';
+import type { Watched } from '@/core/shopfloor/proof-watch';
 import { temperatureColour } from '../thread/temperature';
 
 const WIDTH = 400;

@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { show, telling } from '../../../test-support/view';
-import type { Meeting } from '@/core/floor/meetings';
+import type { Meeting } from '@/core/shopfloor/meetings';
 import { Together } from './together';
 
 const cooler = {

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Meeting, MeetingWay } from '@/core/floor/meetings';
+import type { Meeting, MeetingWay } from '@/core/shopfloor/meetings';
 import { Button } from '../kit/button';
 
 /** Two loads that meet at the oven, and what can be done about it. */

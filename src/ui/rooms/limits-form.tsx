@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { PlaceLimits } from '@/core/floor/excursions';
+import type { PlaceLimits } from '@/core/climate/excursions';
 import { parseNumber } from '@/core/units/number';
 import { measure, showMeasure } from '@/core/units/measure';
 import { METRIC } from '@/core/units/reader';

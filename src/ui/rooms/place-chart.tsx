@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { withGaps, type PlaceRecord } from '@/core/floor/curve';
+import { withGaps, type PlaceRecord } from '@/core/climate/curve';
 import { clockTime, dayMonth, dayTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';

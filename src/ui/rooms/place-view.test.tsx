@@ -2,8 +2,8 @@ import { screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { standInHouse } from '../../../test-support/stand-in';
 import { show } from '../../../test-support/view';
-import type { Person } from '@/core/floor/board';
-import type { PlaceRecord } from '@/core/floor/curve';
+import type { Person } from '@/core/bakery/people';
+import type { PlaceRecord } from '@/core/climate/curve';
 import { PlaceView } from './place-view';
 
 const refresh = vi.fn();

@@ -2,8 +2,8 @@
 
 import clsx from 'clsx';
 import dynamic from 'next/dynamic';
-import type { Person } from '@/core/floor/board';
-import { PLACE_SPANS, type PlaceRecord, type PlaceSpan } from '@/core/floor/curve';
+import type { Person } from '@/core/bakery/people';
+import { PLACE_SPANS, type PlaceRecord, type PlaceSpan } from '@/core/climate/curve';
 import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';

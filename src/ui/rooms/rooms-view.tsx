@@ -2,8 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Board, Person } from '@/core/floor/board';
-import { misfits } from '@/core/floor/misfit';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
+import { misfits } from '@/core/schedule/misfit';
 import { PLACE_KINDS, type Place } from '@/core/heat/places';
 import { clockTime } from '@/core/time/local';
 import { fromNow } from '@/core/units/format';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { SCRAP_WAYS } from '@/core/cutting/scrap';
-import { SCRAP_USES, type Scrap, type ScrapUse } from '@/core/floor/events';
+import { SCRAP_WAYS } from '@/core/record/scrap';
+import { SCRAP_USES, type Scrap, type ScrapUse } from '@/core/record/events';
 import { showMass } from '@/core/units/reader';
 import { typedGrams } from '@/core/units/typed-grams';
 import { Button } from '../kit/button';

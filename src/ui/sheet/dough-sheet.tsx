@@ -3,12 +3,13 @@
 import { Check, Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { ScrapStock } from '@/core/cutting/scrap';
-import type { Board, Person } from '@/core/floor/board';
+import type { ScrapStock } from '@/core/record/scrap';
+import type { Person } from '@/core/bakery/people';
+import type { Board } from '@/core/wire/board';
 import { actualMix, lineId } from '@/core/formula/actual';
 import { analyse } from '@/core/formula/analysis';
 import { ingredientBook } from '@/core/formula/ingredient';
-import type { MixSheet } from '@/core/formula/mix-sheet';
+import type { MixSheet } from '@/core/process/mix-sheet';
 import { dayTime } from '@/core/time/local';
 import { showCelsius, showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';

@@ -1,8 +1,8 @@
 'use client';
 
-import { scrapOffers, type ScrapStock } from '@/core/cutting/scrap';
-import type { ScrapTaken } from '@/core/floor/events';
-import type { StepState } from '@/core/floor/state';
+import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
+import type { ScrapTaken } from '@/core/record/events';
+import type { StepState } from '@/core/record/state';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';

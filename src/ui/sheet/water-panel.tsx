@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { MixConditions } from '@/core/floor/events';
+import type { MixConditions } from '@/core/record/events';
 import type { IngredientBook } from '@/core/formula/ingredient';
-import type { MixSheet } from '@/core/formula/mix-sheet';
+import type { MixSheet } from '@/core/process/mix-sheet';
 import { doughAsItComes, mixingOf } from '@/core/heat/mixing';
 import { waterAnswer } from '@/core/heat/water';
 import { showCelsius, showDifference } from '@/core/units/reader';

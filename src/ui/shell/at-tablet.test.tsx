@@ -3,7 +3,7 @@ import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import { show } from '../../../test-support/view';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { actAs, beginSession, recordedBy, signedInHere } from '../live/at-tablet';
 import { confirm, flush, keep } from '../live/outbox';
 import { LineState } from './line-state';

@@ -2,8 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import type { Person } from '@/core/floor/board';
-import { looksOn } from '@/core/floor/rights';
+import type { Person } from '@/core/bakery/people';
+import { looksOn } from '@/core/shopfloor/rights';
 import { Sheet } from '../kit/sheet';
 import { rest } from '../live/command';
 import { actAs, endActing, useAtTablet, useLately } from '../live/at-tablet';

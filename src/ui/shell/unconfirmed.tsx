@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import {

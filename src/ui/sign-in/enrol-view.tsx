@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { Button } from '../kit/button';
 import { Awake } from '../live/awake';
 import { letIn } from '../live/command';

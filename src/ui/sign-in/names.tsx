@@ -1,4 +1,4 @@
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 
 /** Somebody of the house, and whether their shift is on. */
 export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here?: boolean };

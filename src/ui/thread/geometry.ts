@@ -1,6 +1,6 @@
-import type { FloorDough } from '@/core/floor/agenda';
-import { stepTimes } from '@/core/floor/times';
-import { temperatureTrace } from '@/core/route/trace';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import { stepTimes } from '@/core/forecast/times';
+import { temperatureTrace } from '@/core/process/trace';
 import { temperatureColour, temperatureHeight } from './temperature';
 
 /** A stretch of time drawn over a width. */
@@ -49,7 +49,7 @@ export interface DrawnThread {
   gives: { key: string; x1: number; x2: number; y: number }[];
 }
 
-type Steps = FloorDough['steps'];
+type Steps = DoughForecast['steps'];
 
 /** Splits a dough's steps into lines: the dough with its first load, each further load, each branch. */
 function linesOf(steps: Steps): Steps[] {
@@ -85,7 +85,7 @@ const WORDS: Partial<Record<Steps[number]['step']['kind'], string>> = {
  * `planned`: by the plan alone. `leastGive`: minutes of give from which a wait shows it.
  */
 export function drawThread(
-  dough: FloorDough,
+  dough: DoughForecast,
   scale: TimeScale,
   height: number,
   now: number,

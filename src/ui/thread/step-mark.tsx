@@ -1,4 +1,4 @@
-import type { StepStatus } from '@/core/floor/state';
+import type { StepStatus } from '@/core/record/state';
 import { KnotMark } from './thread';
 import { temperatureColour } from './temperature';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { FloorEvent } from '@/core/floor/events';
+import type { FloorEvent } from '@/core/record/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { drawThread, xOf } from './geometry';
 import { temperatureColour, temperatureHeight } from './temperature';

@@ -2,7 +2,7 @@
 
 import { minuteReached } from '@/core/ferment/progress';
 import { LEVAIN } from '@/core/ferment/rate';
-import type { Rise } from '@/core/route/route';
+import type { Rise } from '@/core/process/route';
 import { dayTime, MINUTE, minuteOfDay, nextLocalMinute } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { Field } from '../kit/field';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import type { BowlTemperatures } from '@/core/heat/mixing';
-import type { Rise } from '@/core/route/route';
+import type { Rise } from '@/core/process/route';
 import { ScalePanel } from '../formulas/scale-panel';
 import { Choice } from '../kit/field';
 import { AmountTool } from './amount-tool';

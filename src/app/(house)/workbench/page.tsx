@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { learnFromVerdicts } from '@/core/learning/verdicts';
-import type { Rise, RisePhase } from '@/core/route/route';
+import type { Rise, RisePhase } from '@/core/process/route';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';

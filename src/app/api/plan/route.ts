@@ -1,6 +1,6 @@
-import { writePlanCsv } from '@/core/formats/plan-table';
-import type { Board } from '@/core/floor/board';
-import { planCost } from '@/core/planning/cost';
+import { writePlanCsv } from '@/core/exchange/plan-table';
+import type { Board } from '@/core/wire/board';
+import { planCost } from '@/core/solver/cost';
 import { pool } from '@/server/db/pool';
 import { no, reading, reply } from '@/server/door';
 import { houseNow } from '@/server/queries/clock';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { REFUSED, SIGNED_OUT } from '@/core/floor/answer';
+import { REFUSED, SIGNED_OUT } from '@/core/wire/answer';
 import { signIn } from '@/server/auth/pin';
 import { beginSession, endSession, restSession, whoIsHere } from '@/server/auth/session';
 import { tabletHere } from '@/server/auth/tablet';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { REFUSED } from '@/core/floor/answer';
+import { REFUSED } from '@/core/wire/answer';
 import { enrolByCode, enrolFreely, tabletHere } from '@/server/auth/tablet';
 import { check } from '@/server/commands/check';
 import { pool } from '@/server/db/pool';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Person } from '@/core/floor/board';
+import type { Person } from '@/core/bakery/people';
 import { MINUTE } from '@/core/time/local';
 import { demoHouse } from '../../../../test-support/demo-house';
 import { ok, refusal } from '../../../../test-support/house';

@@ -1,7 +1,6 @@
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import type { Person } from '@/core/floor/board';
-import { SKILLS, type Skill } from '@/core/floor/skills';
+import { SKILLS, type Person, type Skill } from '@/core/bakery/people';
 import { forgetGuesses } from '../../auth/guesses';
 import { hashPin, pinFault } from '../../auth/pin';
 import { endSessionsOf } from '../../auth/session';

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { clashSentence } from '@/core/floor/supposed';
-import type { WholePlan } from '@/core/floor/whole-plan';
-import { clashes, type Clash } from '@/core/planning/clashes';
+import { clashSentence } from '@/core/schedule/supposed';
+import type { WholePlan } from '@/core/schedule/whole-plan';
+import { clashes, type Clash } from '@/core/solver/clashes';
 import { machinePools } from '../../queries/house';
 import { readWholePlan } from '../../queries/whole-problem';
 import { Refusal, type CommandContext } from '../command';

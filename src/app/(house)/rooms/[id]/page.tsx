@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { PLACE_SPANS, type PlaceSpan } from '@/core/floor/curve';
+import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/queries/house';

@@ -1,6 +1,6 @@
-import { writeFormulaCsv } from '@/core/formats/formula-csv';
-import { writeFormulaJson } from '@/core/formats/formula-json';
-import { writeRecipe } from '@/core/formats/recipe';
+import { writeFormulaCsv } from '@/core/exchange/formula-csv';
+import { writeFormulaJson } from '@/core/exchange/formula-json';
+import { writeRecipe } from '@/core/exchange/recipe';
 import { reading } from '@/server/door';
 import { pool } from '@/server/db/pool';
 import { formulaVersions, ingredientsAndFormulas } from '@/server/queries/formulas';

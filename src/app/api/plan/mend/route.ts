@@ -1,4 +1,4 @@
-import type { Answer } from '@/core/floor/answer';
+import type { Answer } from '@/core/wire/answer';
 import { runCommand } from '@/server/commands/run';
 import { no, reply, whoMay } from '@/server/door';
 import { fromOwnPage, jsonBody } from '@/server/http';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { NO_CALLS } from '@/core/floor/board';
+import { NO_CALLS } from '@/core/wire/board';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';

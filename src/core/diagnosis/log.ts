@@ -1,0 +1,42 @@
+import type { DoughStep } from '../process/expand';
+import type { DoughRecord } from '../record/dough';
+import { forecastDough } from '../forecast/forecast';
+import type { HandCheck } from '../record/events';
+import type { StepState } from '../record/state';
+import { MINUTE } from '../time/local';
+
+/** One step of a batch as it was planned and as it was. */
+export interface LoggedStep {
+  step: DoughStep;
+  state: StepState;
+  /** How long it took, minutes; null where that was not recorded. */
+  minutes: number | null;
+}
+
+/** What the log of a batch says, for whoever looks for causes. */
+export interface BatchLog {
+  steps: LoggedStep[];
+  /** Checks by hand, in order. */
+  checks: HandCheck[];
+}
+
+/** The log of one output of a dough: the common steps and its own. */
+export function batchLog(dough: DoughRecord, outputId: number): BatchLog {
+  const { steps, state } = forecastDough(dough);
+  const logged = steps
+    .filter((step) => step.outputId === null || step.outputId === outputId)
+    .flatMap((step): LoggedStep[] => {
+      const own = state.steps.get(step.key);
+      if (!own) return [];
+      const { startedAt, finishedAt } = own;
+      const minutes =
+        startedAt === null || finishedAt === null ? null : Math.round((finishedAt - startedAt) / MINUTE);
+      return [{ step, state: own, minutes }];
+    });
+  return {
+    steps: logged,
+    checks: logged.flatMap(({ state: own }) =>
+      own.records.flatMap(({ data }) => (data.kind === 'checked' ? [data] : [])),
+    ),
+  };
+}

@@ -1,0 +1,78 @@
+import type { DoughRecord, OutputRecord } from '../record/dough';
+import type { Counted } from '../record/events';
+import { likelyCauses, type Cause } from './faults';
+import { batchLog, type LoggedStep } from './log';
+import { MARKS, type Mark, type Marked, type Score } from '../record/marks';
+
+/** What became of one output of a finished or half finished dough. */
+export interface BatchReport {
+  output: OutputRecord;
+  /** Its loads, to be counted each. */
+  loads: { key: string; pieces: number; nth: number; of: number }[];
+  /** The step on which its marks are recorded: its last one. */
+  markedOn: string | null;
+  counted: Omit<Counted, 'kind'> | null;
+  marks: Partial<Record<Mark, Score>>;
+  /** Mean of the marks; null where there are none. */
+  mean: number | null;
+  causes: Cause[];
+  /** Steps that were out of their window, or took half as long again as hands-on work was planned. */
+  off: { label: string; minutes: number; meant: [number, number] }[];
+}
+
+/** Hands-on work this much off its planned length is worth a line. */
+const OFF = 1.5;
+
+/** Reports on each output of a dough, from what was recorded. The last word on a mark counts. */
+export function batchReports(dough: DoughRecord): BatchReport[] {
+  return dough.outputs.map((output) => {
+    const log = batchLog(dough, output.id);
+    const own = log.steps.filter(({ step }) => step.outputId === output.id);
+    const judged = own.flatMap(({ state }) =>
+      state.records.flatMap(({ data, at }) => (data.kind === 'marked' ? [{ data, at }] : [])),
+    );
+    const said = judged.sort((a, b) => a.at - b.at).map(({ data }) => data);
+    const marks = Object.assign({}, ...said.map((one) => one.marks)) as BatchReport['marks'];
+    const given = MARKS.flatMap((mark) => marks[mark] ?? []);
+    return {
+      output,
+      markedOn: own.at(-1)?.step.key ?? null,
+      loads: own.flatMap(({ step: { key, step, load } }) =>
+        step.kind === 'bake' && load ? [{ key, pieces: load.pieces, nth: load.nth, of: load.of }] : [],
+      ),
+      counted: countedOf(own),
+      marks,
+      mean: given.length === 0 ? null : given.reduce((sum: number, score) => sum + score, 0) / given.length,
+      causes: likelyCauses(said.at(-1)?.seen ?? [], log),
+      off: log.steps.flatMap(offWindow),
+    };
+  });
+}
+
+function countedOf(steps: readonly LoggedStep[]): BatchReport['counted'] {
+  const last = steps.flatMap(({ state }) => {
+    const counts = state.records.flatMap(({ data }) => (data.kind === 'counted' ? [data] : []));
+    return counts.slice(-1);
+  });
+  if (last.length === 0) return null;
+  const sum = (of: (counted: Counted) => number) => last.reduce((all, one) => all + of(one), 0);
+  return { good: sum((c) => c.good), second: sum((c) => c.second), waste: sum((c) => c.waste) };
+}
+
+function offWindow({ step, minutes }: LoggedStep): BatchReport['off'] {
+  if (minutes === null) return [];
+  const hands = step.step.work !== undefined;
+  const [least, most] = hands ? [0, step.target * OFF] : [step.min, step.max];
+  return minutes < least || minutes > most
+    ? [{ label: step.label, minutes, meant: hands ? [step.target, step.target] : [step.min, step.max] }]
+    : [];
+}
+
+/** The last judgement with other marks put in. */
+export function withMark(report: Pick<BatchReport, 'marks' | 'causes'>, mark: Mark, score: Score): Marked {
+  return {
+    kind: 'marked',
+    marks: { ...report.marks, [mark]: score },
+    seen: report.causes.map(({ fault }) => fault),
+  };
+}

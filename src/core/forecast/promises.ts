@@ -1,0 +1,37 @@
+import { MINUTE, type Instant } from '../time/local';
+import type { DoughForecast } from './forecast';
+import type { DoughRecord, OutputRecord } from '../record/dough';
+import { stepTimes } from './times';
+
+/** A promise against the plan: when its goods are ready, and how late or stale they are then. */
+export interface PromiseState {
+  output: OutputRecord;
+  readyAt: Instant;
+  /** Minutes after the due time; 0 when it is kept. */
+  late: number;
+  /** Minutes by which they were ready earlier than they keep fresh. */
+  stale: number;
+}
+
+/** The promises of a dough as plan and floor have them now. */
+export function promisesOf(
+  dough: Pick<DoughForecast, 'steps' | 'state' | 'id' | 'name'>,
+  { outputs }: Pick<DoughRecord, 'outputs'>,
+  now: Instant,
+): PromiseState[] {
+  return outputs.flatMap((output) => {
+    const ends = dough.steps
+      .filter(({ outputId }) => outputId === output.id)
+      .map((step) => stepTimes(dough, step, now).end);
+    if (ends.length === 0) return [];
+    const readyAt = Math.max(...ends);
+    const early = (output.dueAt - readyAt) / MINUTE - output.freshFor;
+    return [
+      {
+        ...{ output, readyAt },
+        late: Math.max(0, Math.round((readyAt - output.dueAt) / MINUTE)),
+        stale: Math.max(0, Math.round(early)),
+      },
+    ];
+  });
+}

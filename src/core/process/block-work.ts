@@ -1,0 +1,15 @@
+import type { Weights } from '../lamination/scheme';
+import type { KnownScheme } from './route';
+
+/** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
+export interface BlockWork {
+  scheme: KnownScheme;
+  blocks: number;
+  /** Of one block, grams. */
+  weights: Weights;
+  /** The final sheet: how thick, mm, and how wide, cm; null where nobody knows what is cut from it. */
+  mm: number;
+  wide: number | null;
+  /** Share of a final sheet that its uneven ends take. */
+  scrap: number;
+}

@@ -1,0 +1,249 @@
+import { bowlsFor } from '../formula/bowls';
+import { doughToCut, type CutSize, type CuttingHouse } from '../cutting/dough-size';
+import { doughForPieces } from '../formula/scale';
+import type { Use } from '../solver/problem';
+import type { ProductSpec, RisePhase, Route, RouteLink, RouteStep } from './route';
+
+/** One product out of a dough: how many pieces, ready when. */
+export interface DoughOutput {
+  id: number;
+  product: ProductSpec;
+  pieces: number;
+  /** Oven loads that it is baked in, where that is settled; otherwise as many as its trays need. */
+  loads?: number;
+}
+
+/** A step of one dough, with its sizes worked out. Minutes are whole. */
+export interface DoughStep {
+  /** Unique within the dough: `turn-2`, or `7.1.proof` for the first load of output 7. */
+  key: string;
+  step: RouteStep;
+  /** What the bench calls it: "Shape chocolate roll, load 1 of 2". */
+  label: string;
+  outputId: number | null;
+  load: { nth: number; of: number; pieces: number; trays: number } | null;
+  min: number;
+  target: number;
+  max: number;
+  shortCost: number;
+  longCost: number;
+  uses: Use[];
+  /** What is around the dough, °C, and how fast it follows, minutes: the route's, or as it is today. */
+  around: number;
+  settling: number;
+  /** Where today's temperatures do not bring about what the step is for, in a sentence. */
+  remark?: string;
+  /** What it is for does not come about however long it stands there: nobody can say when it is ready. */
+  never?: true;
+  /** What has risen of its phase, as minutes at the reference temperature: before this step, and at its end. */
+  risen?: { phase: RisePhase; before: number; after: number };
+}
+
+/** A dough's steps and links, and for each output the steps that end it. */
+export interface ExpandedDough {
+  steps: DoughStep[];
+  links: RouteLink[];
+  /** Steps whose end makes goods ready, by output. */
+  ready: { outputId: number; key: string }[];
+  /** Dough ready to cut, kg. */
+  kg: number;
+  /** How many bowls it is mixed in. */
+  bowls: number;
+  /** How it is rolled for its pieces; null for a dough that is not laminated, or that no sheet gives them from. */
+  cut: CutSize | null;
+}
+
+/** What the house's machines take at once, and how it rolls and cuts. */
+export interface Sizes {
+  /** Trays in one oven load. */
+  ovenTrays: number;
+  /** Kilograms of dough before butter in one mixer bowl. */
+  bowlKg: number;
+  /** What pieces stand on or in and the house counts: trays, tins. Nothing is held of what it does not count. */
+  carriers: readonly Carrier[];
+  cutting: CuttingHouse;
+}
+
+/** What pieces stand on or in, from makeup until they have cooled. */
+export type Carrier = 'tray' | 'tin';
+
+export const CREW = 'crew';
+
+/** A product as far as its dough's weight follows from it. */
+export type Weighed = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed'>;
+
+/** Grams of dough for these pieces by their weight alone, with each product's own scrap. */
+function byWeight(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
+  return outputs.reduce(
+    (sum, { product: { piece }, pieces }) => sum + doughForPieces(pieces, piece.grams, piece.scrap),
+    0,
+  );
+}
+
+/** Share of these outputs' dough that is trimmings, 0 to below 1: of each product's scrap by its weight. */
+export function scrapOf(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
+  const net = outputs.reduce((sum, { product: { piece }, pieces }) => sum + pieces * piece.grams, 0);
+  return 1 - net / byWeight(outputs);
+}
+
+/**
+ * Kilograms of dough ready to cut for these outputs. A laminated dough is as large as its sheets have to be, a divided one
+ * as heavy as its pieces.
+ */
+export function doughSize(
+  outputs: readonly { product: Weighed; pieces: number }[],
+  house: CuttingHouse,
+): { kg: number; cut: CutSize | null } {
+  const grams = byWeight(outputs);
+  const [first] = outputs;
+  const scheme = first?.product.scheme?.scheme;
+  const cuts = outputs.flatMap(({ product: { piece }, pieces }) =>
+    piece.cut ? [{ ...piece.cut, pieces }] : [],
+  );
+  const [sheet] = cuts;
+  if (!scheme || !sheet || cuts.length < outputs.length) return { kg: grams / 1000, cut: null };
+  const mixed = first?.product.mixed ?? 1;
+  const cut = doughToCut({ scheme, mixed, mm: sheet.mm, scrap: scrapOf(outputs), pieces: cuts }, house);
+  return { kg: (cut?.grams ?? grams) / 1000, cut };
+}
+
+/** Trays that the pieces of an output need. */
+export function traysFor({ product, pieces }: Pick<DoughOutput, 'product' | 'pieces'>): number {
+  return Math.ceil(pieces / product.piece.perTray);
+}
+
+interface Size {
+  bowls: number;
+  kg: number;
+  pieces: number;
+  trays: number;
+}
+
+function sized(
+  step: RouteStep,
+  size: Size,
+  key: string,
+  label: string,
+): Omit<DoughStep, 'outputId' | 'load'> {
+  const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting }) => {
+    const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
+    return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
+  });
+  const place = { around: step.around, settling: step.settling };
+  if (step.work) {
+    const { fixed, perKg = 0, perPiece = 0, people } = step.work;
+    const minutes = Math.max(
+      1,
+      Math.round(
+        (fixed * (step.kind === 'mix' ? size.bowls : 1) + perKg * size.kg + perPiece * size.pieces) / people,
+      ),
+    );
+    uses.unshift({ resource: CREW, amount: people });
+    return {
+      ...place,
+      key,
+      step,
+      label,
+      min: minutes,
+      target: minutes,
+      max: minutes,
+      shortCost: 0,
+      longCost: 0,
+      uses,
+    };
+  }
+  const { shortest, best, longest, shortCost, longCost } = step.wait ?? {
+    ...{ shortest: 0, best: 0, longest: 0, shortCost: 0, longCost: 0 },
+  };
+  return { ...place, key, step, label, min: shortest, target: best, max: longest, shortCost, longCost, uses };
+}
+
+/**
+ * Works out the steps of one dough: times from weights and pieces, shelves and trays from sizes. An output with more
+ * trays than the oven takes is baked in loads of equal size, each with its own way from the fork; a dough that is more
+ * than a bowl is mixed in equal bowls, one after the other.
+ * All outputs must be able to share the dough; their common part is that of the first.
+ */
+export function expandDough(
+  outputs: readonly DoughOutput[],
+  { ovenTrays, bowlKg, carriers, cutting }: Sizes,
+): ExpandedDough {
+  const first = outputs[0];
+  if (!first) throw new Error('A dough has at least one output.');
+  const { kg, cut } = doughSize(outputs, cutting);
+  const ownWeight = byWeight(outputs);
+  const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
+  const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
+  const bowls = bowlsFor(kg * (first.product.mixed ?? 1), bowlKg);
+  const { dough } = first.product.route;
+  const steps: DoughStep[] = dough.steps.map((step) => ({
+    ...sized(step, { bowls, kg, pieces, trays }, step.id, step.label),
+    outputId: null,
+    load: null,
+  }));
+  const links = dough.links.map((link) => ({ ...link }));
+  const ready: ExpandedDough['ready'] = [];
+  for (const output of outputs) {
+    const { route } = output.product;
+    const inAll = traysFor(output);
+    const loads = Math.min(output.pieces, output.loads ?? Math.ceil(inAll / ovenTrays));
+    const perLoad = Math.ceil(output.pieces / loads);
+    for (let nth = 1; nth <= loads; nth++) {
+      const part = Math.min(perLoad, output.pieces - perLoad * (nth - 1));
+      const load = {
+        nth,
+        of: loads,
+        pieces: part,
+        trays: traysFor({ product: output.product, pieces: part }),
+      };
+      const prefix = `${output.id}.${nth}.`;
+      const size = {
+        bowls,
+        kg: (kg * byWeight([{ product: output.product, pieces: part }])) / ownWeight,
+        pieces: part,
+        trays: load.trays,
+      };
+      const name = output.product.name.toLowerCase() + (loads > 1 ? `, load ${nth} of ${loads}` : '');
+      const carried = carriedSteps(route.output);
+      const carrying = usesOf(load, output.product, carriers);
+      for (const step of route.output.steps) {
+        const label = outputs.length > 1 || loads > 1 ? `${step.label} ${name}` : step.label;
+        const made = sized(step, size, prefix + step.id, label);
+        if (carried.has(step.id)) made.uses.push(...carrying);
+        steps.push({ ...made, outputId: output.id, load });
+      }
+      links.push(...route.output.links.map((link) => prefixed(link, prefix, prefix)));
+      links.push(prefixed(route.fork, '', prefix));
+      ready.push({ outputId: output.id, key: prefix + lastStep(route.output) });
+    }
+  }
+  return { steps, links, ready, kg, bowls, cut };
+}
+
+/** The steps from makeup to the end of cooling: as long, trays and tins are not free for other pieces. */
+function carriedSteps({ steps }: Route): ReadonlySet<string> {
+  const main = steps.filter(({ branch }) => branch === undefined);
+  const first = main.findIndex(({ kind }) => kind === 'shape' || kind === 'divide');
+  const last = main.findLastIndex(({ kind }) => kind === 'cool' || kind === 'bake');
+  return new Set(main.slice(Math.max(0, first), last + 1).map(({ id }) => id));
+}
+
+function usesOf(
+  { trays, pieces }: { trays: number; pieces: number },
+  { piece }: ProductSpec,
+  carriers: readonly Carrier[],
+): Use[] {
+  const amounts: Record<Carrier, number> = { tray: trays, tin: pieces * (piece.tins ?? 0) };
+  return carriers.filter((id) => amounts[id] > 0).map((id) => ({ resource: id, amount: amounts[id] }));
+}
+
+function prefixed(link: RouteLink, from: string, to: string): RouteLink {
+  return { ...link, from: from + link.from, to: to + link.to };
+}
+
+/** The one step that leads nowhere further. */
+function lastStep(route: Route): string {
+  const last = route.steps.find((step) => !route.links.some((link) => link.from === step.id));
+  if (!last) throw new Error('A route has a last step.');
+  return last.id;
+}

@@ -1,0 +1,164 @@
+import type { Lying } from '../heat/places';
+import type { Route, RouteLink, RouteStep } from './route';
+import type { Scheme } from '../lamination/scheme';
+import { FOLD_WORDS, LOCK_IN_WORDS } from '../lamination/words';
+
+/** The step of a route that stands for a whole scheme: everything between the cold dough and its final sheet. */
+export const LAMINATE = 'laminate';
+
+const BENCH = [{ machine: 'bench', amount: 1, per: 'once' as const }];
+const SHEETER = [{ machine: 'sheeter', amount: 1, per: 'once' as const }];
+const ROOM = { around: 22, settling: 120, place: 'bakery' };
+const GUARDS = 'Guards down; stop the sheeter before a hand goes in.';
+const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
+/** A block is pressed flat before it rests, so that it cools evenly and rolls easily after. */
+const FLATTENED = 24;
+/** Core at which a block may be rolled again, °C, and butter leaves the cold. */
+const ROLLABLE = 7;
+
+/**
+ * A route with its `laminate` step replaced by the steps of a scheme: the butter's branch, lock-in or first butter, turns
+ * and rests. So "turn 2" is always this scheme's second turn. A route without that step is left as it is.
+ */
+export function laminate(route: Route, scheme: Scheme | null): Route {
+  if (!scheme || !route.steps.some(({ id }) => id === LAMINATE)) return route;
+  const { steps: own, links, first, last } = schemeSteps(scheme);
+  return {
+    steps: route.steps.flatMap((step) => (step.id === LAMINATE ? own : [step])),
+    links: [
+      ...route.links.map((link) => ({
+        ...link,
+        from: link.from === LAMINATE ? last : link.from,
+        to: link.to === LAMINATE ? first : link.to,
+      })),
+      ...links,
+    ],
+  };
+}
+
+function schemeSteps(scheme: Scheme): {
+  steps: RouteStep[];
+  links: RouteLink[];
+  first: string;
+  last: string;
+} {
+  const butter = butterSteps(scheme);
+  const begin = beginStep(scheme);
+  const turns = scheme.turns.flatMap(({ rest }, i): RouteStep[] => {
+    const step = turnStep(scheme, i);
+    return rest > 0 ? [step, restStep(i + 1, rest, i + 1 === scheme.turns.length)] : [step];
+  });
+  const main = begin ? [begin, ...turns] : turns;
+  const [first, last] = [main[0], main.at(-1)];
+  if (!first || !last) throw new Error('A scheme has steps.');
+  return {
+    steps: [...butter, ...main],
+    links: [...chained(main), ...chained([...butter, first])],
+    ...{ first: first.id, last: last.id },
+  };
+}
+
+function chained(steps: readonly RouteStep[]): RouteLink[] {
+  return steps.slice(1).map((step, i) => ({ from: steps[i]?.id ?? '', to: step.id, min: 0, max: 0 }));
+}
+
+function beginStep({ beginning, lockInMinutes, perKg }: Scheme): RouteStep | null {
+  const work = { fixed: lockInMinutes, perKg: perKg + 0.05, perPiece: 0, people: 1 };
+  if (beginning.way === 'block') {
+    return {
+      ...{ id: 'lock-in', kind: 'lock-in', label: 'Lock-in', fold: LOCK_IN_WORDS[beginning.style], work },
+      ...{ ...ROOM, holds: SHEETER, check: 'dough 3 to 8 °C, as firm as the butter' },
+    };
+  }
+  if (beginning.way === 'discs') {
+    return {
+      ...{ id: 'lock-in', kind: 'lock-in', label: `Stack ${beginning.discs} discs`, work, ...ROOM },
+      ...{ holds: BENCH, check: 'butter to the same rim on every disc; the last stays bare' },
+    };
+  }
+  return null;
+}
+
+function turnStep({ turns, beginning, perKg }: Scheme, i: number): RouteStep {
+  const { fold, mm, minutes, rest } = turns[i] ?? { fold: 'letter' as const, mm: 8, minutes: 8, rest: 0 };
+  const buttered = 'additions' in beginning && i < beginning.additions;
+  const before = buttered
+    ? beginning.way === 'grated'
+      ? 'strew the grated butter while it is frozen; '
+      : 'spread the soft butter to the edges; '
+    : '';
+  return {
+    ...{ id: `turn-${i + 1}`, kind: 'turn', label: `Turn ${i + 1}`, turn: i + 1 },
+    ...{ fold: FOLD_WORDS[fold], given: { fold, mm } },
+    ...{ work: { fixed: minutes, perKg, perPiece: 0, people: 1 }, ...ROOM, holds: SHEETER },
+    check: `${before}brush the flour off before folding${rest === 0 && i + 1 < turns.length ? '; go straight on' : ''}`,
+    caution: GUARDS,
+  };
+}
+
+function restStep(nth: number, best: number, last: boolean): RouteStep {
+  const shortest = Math.min(30, best);
+  return {
+    ...{ id: `rest-${nth}`, kind: 'rest', label: `Rest ${nth}` },
+    wait: { shortest, best, longest: Math.max(300, best), shortCost: 4, longCost: 1 },
+    holds: [{ machine: 'retarder', amount: 0.12, per: 'kg' }],
+    ...{ around: 4, settling: 45, place: 'retarder', ...slab(FLATTENED), until: ROLLABLE, cover: 'film' },
+    check: last
+      ? 'does not spring back; cold enough to cut'
+      : 'pressed flat; a dent stays, nothing springs back',
+  };
+}
+
+function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
+  const make: RouteStep = {
+    ...{ id: 'butter', kind: 'butter', label: 'Make butter block', branch: 'butter', ...ROOM, holds: BENCH },
+    work: { fixed: 7, perKg: 0.25, perPiece: 0, people: 1 },
+  };
+  const chill = (mm: number): RouteStep => ({
+    ...{ id: 'butter-chill', kind: 'rest', label: 'Chill butter', branch: 'butter', cover: 'film' },
+    wait: { shortest: 30, best: 60, longest: 1500, shortCost: 3, longCost: 1 },
+    holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
+    ...{ around: 4, settling: 40, place: 'retarder', until: 8, ...slab(mm, 'film') },
+  });
+  switch (beginning.way) {
+    case 'block': {
+      const flour = flourInFat > 0 ? `, creamed with ${Math.round(flourInFat * 100)} % flour` : '';
+      return [
+        { ...make, check: `same thickness to the corners${flour}` },
+        chill(beginning.blockMm),
+        {
+          ...{ id: 'butter-out', kind: 'move', label: 'Take butter out', branch: 'butter' },
+          ...{ work: { fixed: 2, people: 1 }, around: 20, settling: 120 },
+        },
+        {
+          ...{ id: 'temper', kind: 'temper', label: 'Temper butter', branch: 'butter' },
+          wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
+          ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'bakery' },
+          ...{ until: 11, ...slab(beginning.blockMm) },
+        },
+      ];
+    }
+    case 'grated':
+      return [
+        {
+          ...make,
+          label: 'Grate frozen butter',
+          check: `in ${beginning.additions} equal parts, frozen again`,
+        },
+        {
+          ...{
+            id: 'butter-chill',
+            kind: 'rest',
+            label: 'Freeze grated butter',
+            branch: 'butter',
+            cover: 'lid',
+          },
+          wait: { shortest: 20, best: 45, longest: 2880, shortCost: 3, longCost: 0 },
+          holds: [{ machine: 'freezer', amount: 1, per: 'once' }],
+          ...{ around: -18, settling: 20, place: 'freezer' },
+        },
+      ];
+    default:
+      return [{ ...make, label: 'Soften butter', check: 'spreads like cream, not shiny' }];
+  }
+}

@@ -1,0 +1,307 @@
+import type { DoughStep } from '../process/expand';
+import { inOrder } from '../process/order';
+import type { RouteLink } from '../process/route';
+import type { MixChange } from '../formula/actual';
+import type { Verdict } from '../learning/verdicts';
+import { MINUTE, type Instant } from '../time/local';
+import {
+  effectiveEvents,
+  type AliveAnswer,
+  type FloorEvent,
+  type FloorRecord,
+  type MixConditions,
+} from './events';
+
+export type StepStatus = 'open' | 'running' | 'done' | 'skipped';
+
+/** Where a step stands, folded from what was recorded. */
+export interface StepState {
+  key: string;
+  status: StepStatus;
+  startedAt: Instant | null;
+  startedBy: number | null;
+  finishedAt: Instant | null;
+  /** Who has said that they will do it; the last one counts. */
+  takenBy: number | null;
+  finishedBy: number | null;
+  skipReason: string | null;
+  /** `receivedAt`: when the house heard of one that had waited on a tablet. */
+  temperatures: { celsius: number; at: Instant; personId: number; receivedAt?: Instant }[];
+  notes: { text: string; at: Instant; personId: number }[];
+  verdict: { verdict: Verdict; at: Instant; personId: number } | null;
+  alive: (AliveAnswer & { at: Instant; personId: number })[];
+  /** Not ready before, by the last look; null where nobody has said so. */
+  notBefore: Instant | null;
+  conditions: MixConditions | null;
+  /** Decks of the oven that a load is on; null where nobody has said. */
+  decks: number[] | null;
+  /** The needle that is in it, and since when; only where it is said. */
+  needle: { id: string; at: Instant } | null;
+  /** Where it stands since somebody has put it there; null while it stands where the route has it. */
+  moved: { place: string; shelf: number | null; at: Instant } | null;
+  changes: MixChange[];
+  /** Folds, checks, weights and trimmings, in the order in which they happened. */
+  records: { data: FloorRecord; at: Instant; personId: number }[];
+  /** An open hands-on step that nothing before it holds up any more. */
+  startable: boolean;
+}
+
+export interface DoughState {
+  steps: Map<string, StepState>;
+  notes: StepState['notes'];
+  /** All steps done or skipped. */
+  finished: boolean;
+  started: boolean;
+}
+
+type Route = { steps: readonly DoughStep[]; links: readonly RouteLink[] };
+
+/** A route with what comes before and after each step at hand. */
+interface Graph {
+  step: (key: string) => DoughStep;
+  before: (key: string) => readonly string[];
+  after: (key: string) => readonly string[];
+}
+
+function graphOf({ steps, links }: Route): Graph {
+  const byKey = new Map(steps.map((step) => [step.key, step]));
+  const before = new Map<string, string[]>(steps.map(({ key }) => [key, []]));
+  const after = new Map<string, string[]>(steps.map(({ key }) => [key, []]));
+  for (const { from, to } of links) {
+    before.get(to)?.push(from);
+    after.get(from)?.push(to);
+  }
+  return {
+    step: (key) => {
+      const step = byKey.get(key);
+      if (!step) throw new Error(`The dough has no step ${key}.`);
+      return step;
+    },
+    before: (key) => before.get(key) ?? [],
+    after: (key) => after.get(key) ?? [],
+  };
+}
+
+/** True for steps that people do; the others are waits, which begin and end with what is around them. */
+export function isHandsOn(step: DoughStep): boolean {
+  return step.step.work !== undefined;
+}
+
+/**
+ * Folds events into the state of a dough.
+ *
+ * Hands-on steps start and finish when somebody says so; if two tablets say so, the first counts. A wait is never
+ * tapped into being: it runs from the end of what comes before it and ends with the start of what comes after, or
+ * when somebody ends it ("out of the oven").
+ */
+export function foldDough(route: Route, events: readonly FloorEvent[]): DoughState {
+  const steps = new Map(route.steps.map(({ key }) => [key, freshState(key)]));
+  const notes: StepState['notes'] = [];
+  for (const event of effectiveEvents(events)) {
+    const state = event.stepKey === null ? undefined : steps.get(event.stepKey);
+    if (state) apply(state, event);
+    else if (event.kind === 'note')
+      notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
+  }
+  const graph = graphOf(route);
+  coverTurns(route, graph, steps);
+  deriveWaits(route, graph, steps);
+  for (const step of route.steps) {
+    const state = stateOf(steps, step.key);
+    state.startable = isHandsOn(step) && state.status === 'open' && isReached(graph, steps, step.key);
+  }
+  const all = [...steps.values()];
+  return {
+    steps,
+    notes,
+    finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
+    started: all.some(({ status }) => status !== 'open'),
+  };
+}
+
+function freshState(key: string): StepState {
+  // One plain literal: this is made for every step at every look, and putting it together from parts is slow.
+  return {
+    key,
+    status: 'open',
+    startedAt: null,
+    startedBy: null,
+    finishedAt: null,
+    takenBy: null,
+    finishedBy: null,
+    skipReason: null,
+    temperatures: [],
+    notes: [],
+    verdict: null,
+    alive: [],
+    notBefore: null,
+    conditions: null,
+    decks: null,
+    needle: null,
+    moved: null,
+    changes: [],
+    records: [],
+    startable: false,
+  };
+}
+
+function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState {
+  const state = steps.get(key);
+  if (!state) throw new Error(`The dough has no step ${key}.`);
+  return state;
+}
+
+function apply(state: StepState, event: FloorEvent): void {
+  const { kind, at, personId, celsius, text } = event;
+  applyData(state, event);
+  if (kind === 'temperature' && celsius !== null) {
+    const { receivedAt } = event;
+    state.temperatures.push({
+      ...{ celsius, at, personId },
+      ...(receivedAt === undefined ? {} : { receivedAt }),
+    });
+  }
+  if (kind === 'take') state.takenBy = personId;
+  if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
+  if (kind === 'start' && state.startedAt === null) {
+    state.startedAt = at;
+    state.startedBy = personId;
+    if (state.status === 'open') state.status = 'running';
+  }
+  if (kind === 'finish' && state.finishedAt === null) finish(state, at, personId);
+  if (kind === 'skip' && state.status !== 'done' && state.status !== 'skipped') {
+    state.status = 'skipped';
+    state.finishedAt = at;
+    state.finishedBy = personId;
+    state.skipReason = text;
+  }
+}
+
+function finish(state: StepState, at: Instant, personId: number): void {
+  state.finishedAt = at;
+  state.finishedBy = personId;
+  state.status = 'done';
+}
+
+function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
+  switch (data?.kind) {
+    case 'verdict':
+      state.verdict = { verdict: data.verdict, at, personId };
+      return;
+    case 'conditions':
+      state.conditions = data;
+      return;
+    case 'needle':
+      state.needle = data.needle === null ? null : { id: data.needle, at };
+      return;
+    case 'decks':
+      state.decks = data.decks;
+      return;
+    case 'moved':
+      // On another shelf of the same place it is as warm as before, and has been there for as long.
+      state.moved = {
+        ...{ place: data.place, shelf: data.shelf ?? null },
+        at: state.moved?.place === data.place ? state.moved.at : at,
+      };
+      return;
+    case 'alive':
+      state.alive.push({ ...data, at, personId });
+      state.notBefore = data.answer === 'wait' ? at + (data.minutes ?? 0) * MINUTE : null;
+      // Begun anew, a wait counts from then.
+      if (data.answer === 'anew') state.startedAt = at;
+      return;
+    case 'weighed':
+    case 'adjusted':
+    case 'swapped':
+      state.changes.push(data);
+      return;
+    case 'turned':
+      state.records.push({ data, at, personId });
+      if (data.ends && state.finishedAt === null) finish(state, at, personId);
+      return;
+    case 'pieces':
+    case 'scrap':
+    case 'scrap-taken':
+    case 'counted':
+    case 'marked':
+      state.records.push({ data, at, personId });
+      return;
+    case 'checked':
+      state.records.push({ data, at, personId });
+      state.notBefore = data.answer === 'good' ? null : at + data.minutes * MINUTE;
+  }
+}
+
+/** Turns that were given at one go with an earlier one are over, and so are the rests between them. */
+function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): void {
+  for (const { key, step } of route.steps) {
+    if (step.turn === undefined) continue;
+    const covering = stateOf(steps, key).records.findLast(
+      ({ data }) => data.kind === 'turned' && data.covers > 0,
+    );
+    if (covering?.data.kind !== 'turned') continue;
+    const last = step.turn + covering.data.covers;
+    for (const between of stepsUpTo(graph, key, last)) {
+      const state = stateOf(steps, between);
+      if (isOver(state)) continue;
+      state.status = 'skipped';
+      state.finishedAt = covering.at;
+      state.finishedBy = covering.personId;
+      state.skipReason = `given with turn ${step.turn}`;
+    }
+  }
+}
+
+/** Steps after a turn up to the turn with this number, that one included. */
+function stepsUpTo(graph: Graph, from: string, last: number): string[] {
+  const found: string[] = [];
+  for (let [key] = graph.after(from); key !== undefined; [key] = graph.after(key)) {
+    const nth = graph.step(key).step.turn;
+    if (nth !== undefined && nth > last) break;
+    found.push(key);
+    if (nth === last) return found;
+  }
+  // The scheme has fewer turns than that: only the turns that are there.
+  return found.slice(0, found.findLastIndex((key) => graph.step(key).step.turn !== undefined) + 1);
+}
+
+const isOver = (state: StepState) => state.status === 'done' || state.status === 'skipped';
+
+function deriveWaits(route: Route, graph: Graph, steps: Map<string, StepState>): void {
+  for (const step of inOrder(route.steps, route.links)) {
+    if (isHandsOn(step)) continue;
+    const state = stateOf(steps, step.key);
+    const before = graph.before(step.key).map((key) => stateOf(steps, key));
+    if (before.length > 0 && before.every(isOver)) {
+      state.startedAt ??= Math.max(...before.map((s) => s.finishedAt ?? -Infinity));
+    }
+    const endedBy = firstStartAfter(graph, steps, step.key);
+    if (state.status !== 'skipped' && state.finishedAt === null && endedBy !== null) {
+      state.finishedAt = endedBy.startedAt;
+      state.finishedBy = endedBy.startedBy;
+    }
+    if (state.status !== 'skipped') {
+      state.status = state.finishedAt !== null ? 'done' : state.startedAt !== null ? 'running' : 'open';
+    }
+  }
+}
+
+/** The first recorded start among the hands-on steps that end a wait, looking through waits that follow on. */
+function firstStartAfter(graph: Graph, steps: Map<string, StepState>, key: string): StepState | null {
+  const started = graph
+    .after(key)
+    .map((to) => (isHandsOn(graph.step(to)) ? stateOf(steps, to) : firstStartAfter(graph, steps, to)))
+    .filter((state): state is StepState => state !== null && (state.startedAt ?? state.finishedAt) !== null);
+  const at = (state: StepState) => state.startedAt ?? state.finishedAt ?? Infinity;
+  const first = started.sort((a, b) => at(a) - at(b))[0];
+  return first ? { ...first, startedAt: at(first), startedBy: first.startedBy ?? first.finishedBy } : null;
+}
+
+/** True when all before a step is over, or is a wait that the step's start would end. */
+function isReached(graph: Graph, steps: Map<string, StepState>, key: string): boolean {
+  return graph.before(key).every((from) => {
+    const state = stateOf(steps, from);
+    const step = graph.step(from);
+    return isOver(state) || (state.status === 'running' && !isHandsOn(step) && step.step.ends !== 'tap');
+  });
+}

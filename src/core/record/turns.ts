@@ -1,0 +1,77 @@
+import type { Fold } from '../lamination/stack';
+import type { DoughStep } from '../process/expand';
+import type { DoughState } from './state';
+
+/** Which folds a block has had and which are still to come, in order. */
+export interface BlockFolds {
+  given: { fold: Fold; mm: number; turn: number }[];
+  toCome: { fold: Fold; mm: number; turn: number }[];
+}
+
+/** How many folds the blocks of a dough have had, of how many; null for a dough without turns. */
+export interface TurnCount {
+  /** Given to every block. */
+  done: number;
+  /** As it will be in the end: what was given and what is still to come. */
+  of: number;
+  /** What the scheme asks for. */
+  planned: number;
+  /** A turn that is being given right now, by the scheme's number. */
+  running: number | null;
+  /** Folds given to each block; one number where the dough is one block. */
+  blocks: number[];
+}
+
+type Steps = readonly Pick<DoughStep, 'key' | 'step'>[];
+
+/**
+ * The folds of one block, counted from what was recorded and never from the clock. A turn that was finished without a word
+ * about its folds was given as the scheme says; one that was left out was not given.
+ */
+export function foldsOf(steps: Steps, state: DoughState, block: number): BlockFolds {
+  const folds: BlockFolds = { given: [], toCome: [] };
+  for (const { key, step } of steps) {
+    if (step.turn === undefined) continue;
+    const { fold, mm } = step.given ?? { fold: 'letter' as const, mm: 8 };
+    const own = state.steps.get(key);
+    // The last word on a turn counts, so that what was told wrong can be told again.
+    const turned = own?.records.findLast(
+      ({ data }) => data.kind === 'turned' && (data.block === null || data.block === block),
+    )?.data;
+    const turn = step.turn;
+    if (turned?.kind === 'turned') folds.given.push(...turned.folds.map((one) => ({ fold: one, mm, turn })));
+    else if (own?.status === 'done') folds.given.push({ fold, mm, turn });
+    else if (own?.status !== 'skipped') folds.toCome.push({ fold, mm, turn });
+  }
+  return folds;
+}
+
+/** Counts the turns of a dough that lies in `blocks` blocks. */
+export function countTurns(steps: Steps, state: DoughState, blocks = 1): TurnCount | null {
+  const turns = steps.filter(({ step }) => step.turn !== undefined);
+  if (turns.length === 0) return null;
+  const each = Array.from({ length: blocks }, (_, i) => foldsOf(steps, state, i + 1));
+  const given = each.map((folds) => folds.given.length);
+  const running = turns.find(({ key }) => state.steps.get(key)?.status === 'running');
+  return {
+    done: Math.min(...given),
+    of: Math.max(...each.map((folds) => folds.given.length + folds.toCome.length)),
+    planned: turns.length,
+    running: running?.step.turn ?? null,
+    blocks: given,
+  };
+}
+
+/** Blocks are called A, B, C on the bench. */
+export const blockName = (block: number): string => String.fromCharCode(64 + block);
+
+/** `turn 2 of 3 done`, `turn 3 of 3 under way`, `no turn yet, 3 to do`; with what is not as the scheme has it. */
+export function turnWords({ done, of, planned, running, blocks }: TurnCount): string {
+  const uneven = blocks.some((given) => given !== blocks[0]);
+  const each = uneven ? `, ${blocks.map((given, i) => `${blockName(i + 1)} ${given}`).join(', ')}` : '';
+  const more = of > planned ? `, ${of - planned} more than planned` : '';
+  const less = of < planned ? `, ${planned - of} left out` : '';
+  if (running !== null) return `turn ${Math.min(of, done + 1)} of ${of} under way${each}${more}${less}`;
+  const words = done === 0 ? `no turn yet, ${of} to do` : `turn ${done} of ${of} done`;
+  return words + each + more + less;
+}

@@ -1,0 +1,172 @@
+import { describe, expect, it } from 'vitest';
+import { did, MIN, plannedDough, smallDough } from '../../../test-support/floor';
+import { readyAt } from '../shopfloor/agenda';
+import { doseOf, knownOf, type Needles } from '../forecast/known';
+import { misfits } from './misfit';
+import { foldDough } from '../record/state';
+
+const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+const alive = (
+  minute: number,
+  data: { answer: 'ready' | 'wait' | 'anew' | 'add-yeast'; minutes?: number; grams?: number },
+) => did('alive', 'retard', minute, { data: { kind: 'alive', sign: 'hardly moved', ...data } });
+const retard = (events: ReturnType<typeof did>[]) => {
+  const state = foldDough(smallDough(), events).steps.get('retard');
+  if (!state) throw new Error('No retard.');
+  return state;
+};
+
+describe('a look at what should be alive', () => {
+  it('puts the end of its wait off until the next look, and takes that back when it is ready', () => {
+    const later = [...mixed, alive(600, { answer: 'wait', minutes: 45 })];
+    expect(retard(later).notBefore).toBe(645 * MIN);
+    expect(retard([...later, alive(640, { answer: 'ready' })]).notBefore).toBeNull();
+    const dough = plannedDough(later);
+    const step = dough.steps.find(({ key }) => key === 'retard');
+    const state = dough.state.steps.get('retard');
+    if (!step || !state) throw new Error('No retard.');
+    expect(readyAt(step, state)).toBe(645 * MIN);
+  });
+
+  it('begins the wait anew where it was dead', () => {
+    expect(retard([...mixed, alive(600, { answer: 'anew' })]).startedAt).toBe(600 * MIN);
+  });
+
+  it('counts the yeast that was added against the formula’s', () => {
+    const state = foldDough(smallDough(), [...mixed, alive(600, { answer: 'add-yeast', grams: 50 })]);
+    expect(doseOf(state, 100)).toBeCloseTo(1.5, 9);
+    expect(doseOf(state, 0)).toBe(1);
+  });
+});
+
+describe('what is recorded of a mix', () => {
+  it('is kept in order: conditions, weights, what was held back', () => {
+    const { steps } = foldDough(smallDough(), [
+      ...mixed,
+      did('conditions', 'mix', 1, {
+        data: { kind: 'conditions', flour: 21, room: 24, liquid: 12, iceKg: 0.3 },
+      }),
+      did('mix', 'mix', 2, { data: { kind: 'weighed', line: '0.0', bowl: 1, grams: 2700 } }),
+      did('mix', 'mix', 3, { data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 } }),
+    ]);
+    expect(steps.get('mix')?.conditions?.iceKg).toBe(0.3);
+    expect(steps.get('mix')?.changes.map(({ kind }) => kind)).toEqual(['weighed', 'adjusted']);
+  });
+
+  it('is taken back by an undo', () => {
+    const held = did('mix', 'mix', 3, { data: { kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 } });
+    const { steps } = foldDough(smallDough(), [held, did('undo', 'mix', 4, { undoes: held.id })]);
+    expect(steps.get('mix')?.changes).toEqual([]);
+  });
+});
+
+describe('what is known of a dough’s steps', () => {
+  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
+  const known = (events: ReturnType<typeof did>[], minute: number) =>
+    knownOf(
+      smallDough(),
+      foldDough(smallDough(), events),
+      planned,
+      { retarder: { celsius: 6, kind: 'fridge' } },
+      minute * MIN,
+      1,
+    ).steps;
+
+  it('is how long a step was, or is planned to be', () => {
+    expect(known(mixed, 20).get('mix')?.minutes).toBe(15);
+    expect(known([], 0).get('retard')?.minutes).toBe(60);
+  });
+
+  it('is how long a wait under way has been already, when nobody ends it', () => {
+    expect(known(mixed, 500).get('retard')?.minutes).toBe(485);
+  });
+
+  it('is the last temperature that was measured', () => {
+    const warm = did('temperature', 'mix', 14, { celsius: 26.5 });
+    expect(known([...mixed, warm], 20).get('mix')?.reading).toEqual({ minute: 14, celsius: 26.5 });
+  });
+});
+
+describe('where a dough stands, and the needle in it', () => {
+  const put = (minute: number, needle: string | null) =>
+    did('needle', 'retard', minute, { data: { kind: 'needle', needle } });
+  const moved = (minute: number, place: string) =>
+    did('move', 'retard', minute, { data: { kind: 'moved', place } });
+  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
+  const today = { retarder: { celsius: 6, kind: 'fridge' }, bakery: { celsius: 22, kind: 'room' } } as const;
+  const known = (events: ReturnType<typeof did>[], needles: Needles) =>
+    knownOf(smallDough(), foldDough(smallDough(), events), planned, today, 200 * MIN, 1, {
+      needles,
+    }).steps.get('retard');
+  const said = (minute: number, celsius: number) => new Map([['needle-1', { celsius, at: minute * MIN }]]);
+
+  it('is the last word of each, taken back by an undo', () => {
+    const first = put(20, 'needle-1');
+    expect(retard([...mixed, first]).needle).toEqual({ id: 'needle-1', at: 20 * MIN });
+    expect(retard([...mixed, first, put(90, null)]).needle).toBeNull();
+    expect(retard([...mixed, first, did('undo', 'retard', 30, { undoes: first.id })]).needle).toBeNull();
+    expect(retard([...mixed, moved(60, 'bakery')]).moved).toEqual({
+      ...{ place: 'bakery', shelf: null, at: 60 * MIN },
+    });
+    const shelved = did('move', 'retard', 90, { data: { kind: 'moved', place: 'bakery', shelf: 4 } });
+    expect(retard([...mixed, moved(60, 'bakery'), shelved]).moved).toEqual({
+      ...{ place: 'bakery', shelf: 4, at: 60 * MIN },
+    });
+  });
+
+  it('is measured by the needle from when it went in, and by whoever told it last', () => {
+    const events = [...mixed, put(20, 'needle-1')];
+    expect(known(events, said(60, 12.5))?.reading).toEqual({ minute: 45, celsius: 12.5 });
+    expect(known(events, said(18, 12.5))?.reading).toBeUndefined();
+    const told = did('temperature', 'retard', 90, { celsius: 8 });
+    expect(known([...events, told], said(60, 12.5))?.reading).toEqual({ minute: 75, celsius: 8 });
+    expect(known([...mixed, put(20, 'needle-2')], said(60, 12.5))?.reading).toBeUndefined();
+  });
+
+  it('has around it what its new place has, and before that what the old one had', () => {
+    expect(known([...mixed, moved(75, 'bakery')], new Map())).toMatchObject({
+      around: 22,
+      moved: { minute: 60, before: 4 },
+    });
+    expect(known([...mixed, moved(75, 'cellar')], new Map())?.moved).toBeUndefined();
+    // Another shelf of the place where it was is no move.
+    const small = smallDough();
+    const cold = {
+      ...small,
+      steps: small.steps.map((step) =>
+        step.key === 'retard' ? { ...step, step: { ...step.step, place: 'retarder' } } : step,
+      ),
+    };
+    const shelved = foldDough(cold, [...mixed, moved(75, 'retarder')]);
+    const there = knownOf(cold, shelved, planned, today, 200 * MIN, 1).steps.get('retard');
+    expect(there).toMatchObject({ around: 6 });
+    expect(there?.moved).toBeUndefined();
+  });
+});
+
+describe('a plan that no longer fits', () => {
+  it('names the waits that it gives too little time', () => {
+    const list = misfits(plannedDough([]));
+    expect(list.map(({ key }) => key)).toContain('retard');
+    expect(list.find(({ key }) => key === 'retard')).toMatchObject({
+      by: -420,
+      sentence: 'retard now takes 8 h to 15 h; the plan gives it 1 h.',
+    });
+  });
+
+  it('names a wait that is in vain today, however long it is', () => {
+    const dough = plannedDough([], 600);
+    const steps = dough.steps.map((step) =>
+      step.key === 'rest' ? { ...step, remark: 'At 9 °C the core does not come to 6 °C.' } : step,
+    );
+    expect(misfits({ ...dough, steps }).find(({ key }) => key === 'rest')).toMatchObject({
+      by: 0,
+      sentence: 'rest: At 9 °C the core does not come to 6 °C.',
+    });
+  });
+
+  it('says nothing of waits that are over', () => {
+    const over = [...mixed, did('start', 'lock-in', 75)];
+    expect(misfits(plannedDough(over)).map(({ key }) => key)).not.toContain('retard');
+  });
+});

@@ -1,0 +1,74 @@
+import { COOLER, risesInRoom, type DoughChange } from '../process/changes';
+import type { Presence } from '../time/shifts';
+import type { Instant } from '../time/local';
+import type { DoughRecord } from '../record/dough';
+import type { Person } from '../bakery/people';
+import { forecastDough } from '../forecast/forecast';
+
+/** What could be given so that a promise is kept after all. */
+export type WayKind =
+  'later' | 'frozen' | 'hands' | 'night' | 'longer' | 'room-proof' | 'cooler-room' | 'split-bake' | 'unpin';
+
+/** What each way is called. */
+export const WAY_NAMES: Record<WayKind, string> = {
+  later: 'Promise it for later',
+  frozen: 'Pieces from the freezer, the dough for later',
+  hands: 'One more pair of hands by day',
+  night: 'Somebody works while nobody is there',
+  longer: 'A longer retard',
+  'room-proof': 'Prove it in the room, not in the proofer',
+  'cooler-room': `Let it rise ${COOLER} °C cooler, so that it may wait`,
+  'split-bake': 'Bake it in one load more',
+  unpin: 'Let go of what is fixed by hand',
+};
+
+/** How a dough may leave its route on a way; nothing where its route has no such step any more. */
+export function changesOnWay(dough: DoughRecord, kind: WayKind): DoughChange[] {
+  const { state } = forecastDough(dough);
+  const isOpen = (key: string) => state.steps.get(key)?.status === 'open';
+  if (kind === 'longer') {
+    return dough.steps
+      .filter(({ key, step }) => step.kind === 'retard' && step.branch === undefined && isOpen(key))
+      .map(({ key }) => ({ kind, target: key }));
+  }
+  if (kind === 'cooler-room')
+    return dough.steps
+      .filter((one) => risesInRoom(one) && isOpen(one.key))
+      .map(({ key }) => ({ kind, target: key }));
+  if (kind !== 'room-proof' && kind !== 'split-bake') return [];
+  const own = (outputId: number) => dough.steps.filter((step) => step.outputId === outputId);
+  return dough.outputs
+    .filter(({ id }) => own(id).every(({ key }) => isOpen(key)))
+    .filter(({ id }) =>
+      kind === 'room-proof'
+        ? own(id).some(
+            ({ step, uses }) => step.kind === 'proof' && uses.some(({ setting }) => setting !== undefined),
+          )
+        : own(id).some(({ load }) => load !== null && load.trays > 1),
+    )
+    .map(({ id }) => ({ kind, target: String(id) }));
+}
+
+/** The ways that a dough has. */
+export function waysFor(dough: DoughRecord, pinned: boolean): WayKind[] {
+  const always: WayKind[] = ['later', 'frozen', 'hands', 'night'];
+  const own = (['longer', 'room-proof', 'cooler-room', 'split-bake'] as const).filter(
+    (kind) => changesOnWay(dough, kind).length > 0,
+  );
+  return [...always, ...own, ...(pinned ? (['unpin'] as const) : [])];
+}
+
+/** Somebody who is not there then, whose own shift is nearest. */
+export function whoCouldCome(
+  people: readonly Person[],
+  presences: readonly Presence[],
+  { start, end }: { start: Instant; end: Instant },
+): Person | null {
+  const far = (person: Person): number => {
+    const own = presences.filter(({ personId }) => personId === person.id);
+    if (own.some((there) => there.start < end && there.end > start)) return Infinity;
+    return Math.min(...own.map((there) => Math.max(there.start - end, start - there.end)));
+  };
+  const free = people.filter((person) => Number.isFinite(far(person))).sort((a, b) => far(a) - far(b));
+  return free[0] ?? null;
+}

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { did, MIN, plannedDough as planned } from '../../../test-support/floor';
+import type { DoughForecast } from '../forecast/forecast';
+import { agenda, readyAt } from './agenda';
+import { loadBins } from './loads';
+import { minutesBehind, stepTimes } from '../forecast/times';
+
+const keys = (items: { step: { key: string } }[]) => items.map(({ step }) => step.key);
+
+describe('the agenda of the bench', () => {
+  it('puts what can start first in the order of the plan, and holds back what waits for it', () => {
+    const lists = agenda([planned([])], 0);
+    expect(keys(lists.next)).toEqual(['mix', 'butter']);
+    expect(keys(lists.coming)).toContain('lock-in');
+    expect(lists.running).toEqual([]);
+  });
+
+  it('shows work under way and what rests by itself', () => {
+    const lists = agenda(
+      [planned([did('start', 'mix', 0), did('finish', 'mix', 20), did('start', 'butter', 30)])],
+      35 * MIN,
+    );
+    expect(keys(lists.running)).toEqual(['butter']);
+    expect(keys(lists.waiting)).toEqual(['retard']);
+  });
+
+  it('says how late a start is', () => {
+    expect(agenda([planned([])], 25 * MIN).next[0]?.inMinutes).toBe(-25);
+    expect(minutesBehind(planned([]), 25 * MIN)).toBe(25);
+  });
+
+  it('keeps the planned end of a wait inside its window', () => {
+    const dough = planned([did('start', 'mix', 100), did('finish', 'mix', 110)]);
+    const retard = dough.steps.find(({ key }) => key === 'retard') as DoughForecast['steps'][number];
+    const state = dough.state.steps.get('retard');
+    expect(state && readyAt(retard, state)).toBe((110 + 480) * MIN);
+  });
+});
+
+describe('when a step is', () => {
+  it('is as recorded where something was, and as planned otherwise', () => {
+    const dough = planned([did('start', 'mix', 5), did('finish', 'mix', 22)]);
+    const [mix, , butter] = dough.steps as [
+      DoughForecast['steps'][number],
+      unknown,
+      DoughForecast['steps'][number],
+    ];
+    expect(stepTimes(dough, mix, 30 * MIN)).toEqual({ start: 5 * MIN, end: 22 * MIN });
+    expect(stepTimes(dough, butter, 30 * MIN)).toEqual({ start: 120 * MIN, end: 180 * MIN });
+  });
+});
+
+describe('the load of a machine', () => {
+  it('is the most that is held at once in each stretch of time', () => {
+    const bins = loadBins([planned([])], 'oven', { from: 0, to: 14 * 60 * MIN, now: 0 }, 60);
+    const bake = planned([]).steps.findIndex(({ key }) => key === '5.1.bake');
+    expect(bins[bake]).toBe(4);
+    expect(bins.reduce((sum, held) => sum + held, 0)).toBe(4);
+  });
+});

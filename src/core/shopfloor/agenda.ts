@@ -1,0 +1,59 @@
+import type { DoughForecast } from '../forecast/forecast';
+import { MINUTE, type Instant } from '../time/local';
+import { isHandsOn, type StepState } from '../record/state';
+
+export interface AgendaItem {
+  dough: DoughForecast;
+  step: DoughForecast['steps'][number];
+  state: StepState;
+  /** Minutes from now to the planned start (or end, for what is running); negative when that has passed. */
+  inMinutes: number;
+}
+
+/** What the bench shows: under way, to start next, to come, and what is waiting by itself. */
+export interface Agenda {
+  running: AgendaItem[];
+  next: AgendaItem[];
+  coming: AgendaItem[];
+  waiting: AgendaItem[];
+}
+
+/**
+ * Sorts the open steps of all doughs for the bench. `running`: hands-on steps under way, then what must be taken out
+ * by hand and is due. `next`: steps that could start, in the order of the plan. `coming`: hands-on steps that something
+ * still holds up, within `horizonMinutes`. `waiting`: waits under way, the one that ends first on top.
+ */
+export function agenda(doughs: readonly DoughForecast[], now: Instant, horizonMinutes = 12 * 60): Agenda {
+  const result: Agenda = { running: [], next: [], coming: [], waiting: [] };
+  for (const dough of doughs) {
+    for (const step of dough.steps) {
+      const state = dough.state.steps.get(step.key);
+      if (!state) continue;
+      const until = (at: Instant) => Math.round((at - now) / MINUTE);
+      const item = (at: Instant): AgendaItem => ({ dough, step, state, inMinutes: until(at) });
+      if (state.status === 'running') {
+        const ends = (state.startedAt ?? step.plannedStart) + step.target * MINUTE;
+        (isHandsOn(step) ? result.running : result.waiting).push(
+          item(isHandsOn(step) ? ends : readyAt(step, state)),
+        );
+      } else if (state.startable) result.next.push(item(step.plannedStart));
+      else if (state.status === 'open' && isHandsOn(step) && until(step.plannedStart) <= horizonMinutes) {
+        result.coming.push(item(step.plannedStart));
+      }
+    }
+  }
+  const soonest = (a: AgendaItem, b: AgendaItem) =>
+    a.inMinutes - b.inMinutes || (a.step.key < b.step.key ? -1 : 1);
+  for (const list of Object.values(result) as AgendaItem[][]) list.sort(soonest);
+  return result;
+}
+
+/**
+ * When a running wait should end: as planned, but not before its shortest length nor after its longest, and never before
+ * somebody who looked wanted to look again.
+ */
+export function readyAt(step: DoughForecast['steps'][number], state: StepState): Instant {
+  const from = state.startedAt ?? step.plannedStart;
+  const ready = Math.min(from + step.max * MINUTE, Math.max(from + step.min * MINUTE, step.plannedEnd));
+  return Math.max(ready, state.notBefore ?? -Infinity);
+}

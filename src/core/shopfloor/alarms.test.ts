@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest';
+import { did, MIN, plannedDough } from '../../../test-support/floor';
+import { COOLING_RULES, type CoolingRule } from '../climate/cooling';
+import { alarms } from './alarms';
+import { excursions } from '../climate/excursions';
+import type { FloorEvent } from '../record/events';
+
+const ONE = COOLING_RULES[0] as CoolingRule;
+const LEADS = { preheat: 45, wash: 10, butter: 5, levain: 30, thaw: 840 };
+const ask = (events: FloorEvent[], minute: number, more: Partial<Parameters<typeof alarms>[2]> = {}) =>
+  alarms([plannedDough(events)], minute * MIN, {
+    leads: LEADS,
+    taken: [],
+    coolingRule: ONE,
+    zone: 'UTC',
+    ...more,
+  });
+
+/** When a step of the planned dough begins, minutes. */
+const planned = (key: string) => {
+  const step = plannedDough([]).steps.find((one) => one.key === key);
+  return (step?.plannedStart ?? 0) / MIN;
+};
+const BAKE = '5.1.bake';
+
+/** Everything up to the bake done on time. */
+function upToBake(): FloorEvent[] {
+  const { steps } = plannedDough([]);
+  const hands = steps
+    .slice(
+      0,
+      steps.findIndex(({ key }) => key === BAKE),
+    )
+    .filter(({ step }) => step.work);
+  return hands.flatMap(({ key, plannedStart }) => [
+    did('start', key, plannedStart / MIN),
+    did('finish', key, plannedStart / MIN + 5),
+  ]);
+}
+
+describe('alarms', () => {
+  it('call for a hot oven before the load goes in, and not before that', () => {
+    const before = planned(BAKE) - LEADS.preheat;
+    expect(ask([], before - 1).filter(({ kind }) => kind === 'preheat')).toEqual([]);
+    const [alarm] = ask([], before).filter(({ kind }) => kind === 'preheat');
+    expect(alarm).toMatchObject({ doughId: 1, stepKey: BAKE, at: before * MIN, takenBy: null });
+    expect(alarm?.sentence).toContain('185 °C');
+  });
+
+  it('call for a dough that was put elsewhere when it is ready there, and not for one on another shelf', () => {
+    const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+    const put = (place: string) => did('move', 'retard', 30, { data: { kind: 'moved', place, shelf: 4 } });
+    const dough = (place: string) => {
+      const one = plannedDough([...mixed, put(place)]);
+      const steps = one.steps.map((step) =>
+        step.key === 'retard'
+          ? { ...step, min: 60, target: 90, max: 120, step: { ...step.step, place: 'retarder' } }
+          : step,
+      );
+      return { ...one, steps };
+    };
+    const called = (place: string, minute: number) =>
+      alarms([dough(place)], minute * MIN, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' }).filter(
+        ({ kind, stepKey }) => kind === 'ready' && stepKey === 'retard',
+      );
+    expect(called('bakery', 136)).toHaveLength(1);
+    expect(called('bakery', 60)).toEqual([]);
+    expect(called('retarder', 136)).toEqual([]);
+  });
+
+  it('do not call for an oven that is hot from another load', () => {
+    const first = plannedDough(upToBake());
+    const second = { ...plannedDough([]), id: 2, name: 'Crescent 2' };
+    const later = {
+      ...second,
+      steps: second.steps.map((s) => ({
+        ...s,
+        plannedStart: s.plannedStart + 30 * MIN,
+        plannedEnd: s.plannedEnd + 30 * MIN,
+      })),
+    };
+    const now = planned(BAKE) * MIN;
+    const called = alarms([first, later], now, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' });
+    expect(called.filter(({ kind, doughId }) => kind === 'preheat' && doughId === 2)).toEqual([]);
+  });
+
+  it('call for the trays at half time and for the load when it should be done, anew after a little longer', () => {
+    const events = upToBake();
+    const begun = (events.at(-1)?.at ?? 0) / MIN;
+    expect(ask(events, begun + 8).map(({ kind }) => kind)).not.toContain('turn-trays');
+    expect(ask(events, begun + 9).map(({ kind }) => kind)).toContain('turn-trays');
+    const done = ask(events, begun + 18).find(({ kind }) => kind === 'out');
+    expect(done).toBeDefined();
+    const longer = did('check', BAKE, begun + 18, {
+      data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 3 },
+    });
+    expect(ask([...events, longer], begun + 19).map(({ kind }) => kind)).not.toContain('out');
+    const again = ask([...events, longer], begun + 21).find(({ kind }) => kind === 'out');
+    expect(again?.id).not.toBe(done?.id);
+  });
+
+  it('call for starter and flour before a levain is set', () => {
+    const dough = plannedDough([]);
+    const set = { ...(dough.steps[0] as (typeof dough.steps)[number]) };
+    const feed = { ...set, label: 'Feed levain', step: { ...set.step, branch: 'levain' as const } };
+    const at = (minute: number) =>
+      alarms([{ ...dough, steps: [{ ...feed, plannedStart: 20 * 60 * MIN }] }], minute * MIN, {
+        ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
+      });
+    expect(at(20 * 60 - 31)).toEqual([]);
+    expect(at(20 * 60 - 30)[0]).toMatchObject({ kind: 'levain', stepKey: feed.key });
+    expect(at(20 * 60 - 30)[0]?.sentence).toBe(
+      'Feed levain for Crescent 1 20:00: ripe starter, flour and water to hand.',
+    );
+  });
+
+  it('call for frozen pieces the evening before they are due, once for each order time', () => {
+    const thaws = [6, 8].map((hour) => ({
+      ...{ productId: 3, product: 'Sugared bun', pieces: 20, dueAt: (24 + hour) * 60 * MIN },
+    }));
+    const at = (hour: number) =>
+      alarms([], hour * 60 * MIN, {
+        ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC', thaws },
+      });
+    expect(at(15.9)).toEqual([]);
+    expect(at(16).map(({ sentence }) => sentence)).toEqual([
+      '20 sugared bun out of the freezer for Fri 06:00: thaw overnight in the cold, covered.',
+    ]);
+    expect(new Set(at(18).map(({ id }) => id)).size).toBe(2);
+  });
+
+  it('fall silent for everybody once somebody has one', () => {
+    const minute = planned(BAKE);
+    const [alarm] = ask([], minute).filter(({ kind }) => kind === 'preheat');
+    const taken = [{ alarm: alarm?.id ?? '', personId: 3, at: minute * MIN }];
+    expect(ask([], minute, { taken }).find(({ id }) => id === alarm?.id)?.takenBy).toEqual({
+      ...{ personId: 3, at: minute * MIN },
+    });
+  });
+
+  it('are over with the step that they prepare', () => {
+    const { steps } = plannedDough([]);
+    const all = steps
+      .filter(({ step }) => step.work ?? step.ends)
+      .map(({ key }, n) => did('skip', key, n, { text: 'not needed today' }));
+    expect(ask(all, 9000)).toEqual([]);
+  });
+});
+
+describe('places outside their limits', () => {
+  const limits = [{ place: 'retarder', label: 'Retarder', low: null, high: 7, minutes: 30 }];
+  const reading = (minute: number, celsius: number) => ({ place: 'retarder', celsius, at: minute * MIN });
+
+  it('are an alarm only after as long as they may be', () => {
+    expect(excursions(limits, [reading(0, 4), reading(10, 8), reading(30, 9)])).toEqual([]);
+    expect(excursions(limits, [reading(0, 4), reading(10, 8), reading(30, 9.4), reading(40, 9)])).toEqual([
+      { place: 'retarder', label: 'Retarder', celsius: 9.4, limit: 7, since: 10 * MIN, at: 40 * MIN },
+    ]);
+  });
+
+  it('are none where the place has come back, or came back in between', () => {
+    expect(excursions(limits, [reading(0, 9), reading(60, 9), reading(70, 5)])).toEqual([]);
+    expect(excursions(limits, [reading(0, 9), reading(40, 5), reading(50, 9), reading(70, 9)])).toEqual([]);
+  });
+
+  it('are told in a sentence with how long and what to look at', () => {
+    const out = excursions(limits, [reading(0, 8), reading(40, 9)]);
+    const [alarm] = alarms([], 41 * MIN, {
+      leads: LEADS,
+      taken: [],
+      coolingRule: ONE,
+      excursions: out,
+      zone: 'UTC',
+    });
+    expect(alarm?.sentence).toBe('Retarder 9 °C for 40 min, above 7 °C: door, fan, load.');
+  });
+});

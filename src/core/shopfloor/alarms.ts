@@ -1,0 +1,310 @@
+import { clockTime, dayTime, MINUTE, type Instant } from '../time/local';
+import { duration } from '../units/format';
+import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
+import type { DoughForecast } from '../forecast/forecast';
+import { readyAt } from './agenda';
+import { cooling, coolingWords, type CoolingRule } from '../climate/cooling';
+import type { Excursion } from '../climate/excursions';
+import { stepTimes } from '../forecast/times';
+
+/** How long before a step its preparation is called for, minutes: house values. */
+export interface Leads {
+  /** Oven to its setting before the load goes in. */
+  preheat: number;
+  /** Wash mixed before it is brushed on. */
+  wash: number;
+  /** Butter taken out of the cold before it is wanted. */
+  butter: number;
+  /** Starter, flour and water to hand before a levain or sponge is set. */
+  levain: number;
+  /** Frozen pieces out of the freezer before they are due. */
+  thaw: number;
+}
+
+/** A probe of a place with limits that has not said anything for longer than it is believed. */
+export interface SilentProbe {
+  label: string;
+  since: Instant;
+}
+
+/** Pieces that come out of the freezer for an order, since no dough makes them. */
+export interface Thaw {
+  productId: number;
+  product: string;
+  pieces: number;
+  dueAt: Instant;
+}
+
+export type AlarmKind =
+  | 'preheat'
+  | 'wash'
+  | 'butter'
+  | 'levain'
+  | 'thaw'
+  | 'alive'
+  | 'ready'
+  | 'turn-trays'
+  | 'out'
+  | 'place'
+  | 'silent'
+  | 'cooling';
+
+/** Something that somebody has to do or look at now, though no step of the plan says so. */
+export interface Alarm {
+  /** The same for the same thing however often it is worked out, so that it is taken once. */
+  id: string;
+  kind: AlarmKind;
+  doughId: number | null;
+  stepKey: string | null;
+  /** From when on it is called for. */
+  at: Instant;
+  sentence: string;
+  /** What comes out of the freezer, where that is what it calls for. */
+  thaw?: Thaw;
+  /** Who has taken it; null while nobody has. */
+  takenBy: { personId: number; at: Instant } | null;
+}
+
+/** Who has taken which alarm. */
+export interface AlarmTaken {
+  alarm: string;
+  personId: number;
+  at: Instant;
+}
+
+/** An oven that has baked at this setting so lately is still hot, minutes. */
+const STILL_HOT = 30;
+
+type Step = DoughForecast['steps'][number];
+type Temperatures = Pick<ReaderUnits, 'temperature'>;
+/** An alarm before it is known to be due: most never are, and times of day are slow to say. */
+type Draft = Omit<Alarm, 'takenBy' | 'sentence'> & { sentence: () => string };
+
+/**
+ * The alarms of the floor, the earliest first: those that are due, and those of the next `ahead` minutes. They follow from
+ * plan and events alone, so every tablet works out the same ones, with or without a line.
+ */
+export function alarms(
+  doughs: readonly DoughForecast[],
+  now: Instant,
+  {
+    leads,
+    taken,
+    excursions = [],
+    thaws = [],
+    silent = [],
+    zone,
+    ahead = 0,
+    coolingRule,
+    units = METRIC,
+  }: {
+    leads: Leads;
+    taken: readonly AlarmTaken[];
+    excursions?: readonly Excursion[];
+    thaws?: readonly Thaw[];
+    silent?: readonly SilentProbe[];
+    zone: string;
+    ahead?: number;
+    coolingRule: CoolingRule;
+    units?: Temperatures;
+  },
+): Alarm[] {
+  const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
+  const bakes = doughs.flatMap((dough) =>
+    dough.steps
+      .filter(({ step }) => step.kind === 'bake')
+      .map((step) => ({ dough, step, ...stepTimes(dough, step, now) })),
+  );
+  const called = doughs.flatMap((dough) =>
+    dough.steps.flatMap((step) => [
+      ...(preheat(dough, step, bakes, now, leads, zone, units) ?? []),
+      ...(prepared(dough, step, now, leads, zone) ?? []),
+      ...(watched(dough, step) ?? []),
+      ...cooled(dough, step, now, coolingRule, zone, units),
+    ]),
+  );
+  const frozen = thaws.map((thaw) => thawed(thaw, leads, zone));
+  return [...called, ...frozen, ...excursions.map((one) => ofPlace(one, units)), ...silence(silent, now)]
+    .filter(({ at }) => at <= now + ahead * MINUTE)
+    .map((alarm) => ({ ...alarm, sentence: alarm.sentence(), takenBy: by.get(alarm.id) ?? null }))
+    .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+}
+
+const isOpen = (dough: DoughForecast, step: Step) => dough.state.steps.get(step.key)?.status === 'open';
+
+const named = (kind: AlarmKind, dough: DoughForecast, step: Step) => ({
+  ...{ id: `${kind}/${dough.id}/${step.key}`, kind, doughId: dough.id, stepKey: step.key },
+});
+
+/** The setting of the oven that a bake needs. */
+const settingOf = (step: Step) => step.uses.find(({ setting }) => setting !== undefined)?.setting;
+
+function preheat(
+  dough: DoughForecast,
+  step: Step,
+  bakes: readonly { dough: DoughForecast; step: Step; start: Instant; end: Instant }[],
+  now: Instant,
+  leads: Leads,
+  zone: string,
+  units: Temperatures,
+): Draft[] | null {
+  if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
+  const setting = settingOf(step);
+  const start = Math.max(now, stepTimes(dough, step, now).start);
+  const at = stepTimes(dough, step, now).start - leads.preheat * MINUTE;
+  const hot = bakes.some(
+    (other) =>
+      other.step !== step &&
+      settingOf(other.step) === setting &&
+      other.start < start &&
+      other.end > at - STILL_HOT * MINUTE,
+  );
+  if (setting === undefined || hot) return null;
+  const sentence = () =>
+    `Heat the oven to ${showCelsius(setting, units)}; ${dough.name} goes in ${clockTime(start, zone)}.`;
+  return [{ ...named('preheat', dough, step), at, sentence }];
+}
+
+/** How long before a limit a cooling is measured, minutes. */
+const COOLING_LEAD = 30;
+
+/** A cooling that has to be measured, or that has failed. */
+function cooled(
+  dough: DoughForecast,
+  step: Step,
+  now: Instant,
+  rule: CoolingRule,
+  zone: string,
+  units: Temperatures,
+): Draft[] {
+  const state = dough.state.steps.get(step.key);
+  if (!step.step.cools || state?.status !== 'running' || state.startedAt === null) return [];
+  const found = cooling(rule, state.startedAt, state.temperatures, now);
+  const due = found.passed?.by ?? (found.next ? found.next.by - COOLING_LEAD * MINUTE : null);
+  if (due === null) return [];
+  const { id, ...of } = named('cooling', dough, step);
+  const sentence = () => `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone, units)}`;
+  return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, sentence }];
+}
+
+/** What is fetched or mixed before the hands that need it. */
+function prepared(
+  dough: DoughForecast,
+  step: Step,
+  now: Instant,
+  leads: Leads,
+  zone: string,
+): Draft[] | null {
+  if (!isOpen(dough, step)) return null;
+  const { start } = stepTimes(dough, step, now);
+  const when = () => clockTime(Math.max(now, start), zone);
+  if (step.step.kind === 'wash')
+    return [
+      {
+        ...named('wash', dough, step),
+        at: start - leads.wash * MINUTE,
+        sentence: () => `Mix the wash; ${dough.name} is brushed ${when()}. Keep it cold, at most 2 h out.`,
+      },
+    ];
+  if (step.step.kind === 'move' && step.step.branch === 'butter')
+    return [
+      {
+        ...named('butter', dough, step),
+        at: start - leads.butter * MINUTE,
+        sentence: () => `Butter out of the cold for ${dough.name} ${when()}.`,
+      },
+    ];
+  if (step.step.work && (step.step.branch === 'levain' || step.step.branch === 'sponge'))
+    return [
+      {
+        ...named('levain', dough, step),
+        at: start - leads.levain * MINUTE,
+        sentence: () =>
+          `${step.label} for ${dough.name} ${when()}: ${step.step.branch === 'levain' ? 'ripe starter' : 'yeast'}, flour and water to hand.`,
+      },
+    ];
+  return null;
+}
+
+/** What goes on by itself and has to be looked at. */
+function watched(dough: DoughForecast, step: Step): Draft[] | null {
+  const state = dough.state.steps.get(step.key);
+  if (state?.status !== 'running' || step.step.work) return null;
+  const ready = readyAt(step, state);
+  const name = `${dough.name}: ${step.label.toLowerCase()}`;
+  if (step.step.ends === 'tap') {
+    const begun = state.startedAt ?? step.plannedStart;
+    const half = begun + Math.round(step.target / 2) * MINUTE;
+    return [
+      {
+        ...named('turn-trays', dough, step),
+        at: half,
+        sentence: () => `${name}: turn the trays round, swap the levels.`,
+      },
+      // Each "a little longer" asks anew.
+      {
+        ...named('out', dough, step),
+        id: `out/${dough.id}/${step.key}/${ready}`,
+        at: ready,
+        sentence: () => `${name} should be done: colour, core, out.`,
+      },
+    ];
+  }
+  // Asked again for each new time that somebody's look has set.
+  const id = (kind: AlarmKind) => `${kind}/${dough.id}/${step.key}/${state.notBefore ?? 0}`;
+  if (step.step.alive)
+    return [
+      {
+        ...named('alive', dough, step),
+        id: id('alive'),
+        at: ready,
+        sentence: () => `${name} should be ready: is it alive?`,
+      },
+    ];
+  // What stands elsewhere than planned is looked at when it is ready there.
+  const isElsewhere = state.moved !== null && state.moved.place !== step.step.place;
+  if (!step.risen && !isElsewhere) return null;
+  return [
+    {
+      ...named('ready', dough, step),
+      id: id('ready'),
+      at: ready,
+      sentence: () => `${name} should be ready: look.`,
+    },
+  ];
+}
+
+function thawed(thaw: Thaw, leads: Leads, zone: string): Draft {
+  const { productId, product, pieces, dueAt } = thaw;
+  return {
+    thaw,
+    ...{ id: `thaw/${productId}/${dueAt}`, kind: 'thaw', doughId: null, stepKey: null },
+    at: dueAt - leads.thaw * MINUTE,
+    sentence: () =>
+      `${pieces} ${product.toLowerCase()} out of the freezer for ${dayTime(dueAt, zone)}: thaw overnight in the cold, covered.`,
+  };
+}
+
+/** One call for all of them: it is the gateway more often than the batteries. */
+function silence(probes: readonly SilentProbe[], now: Instant): Draft[] {
+  const [first] = [...probes].sort((a, b) => b.since - a.since);
+  if (!first) return [];
+  const names = probes.map(({ label }) => label).join(', ');
+  return [
+    {
+      ...{ id: `silent/${first.since}`, kind: 'silent', doughId: null, stepKey: null, at: now },
+      sentence: () =>
+        `No word from the probe of ${names} for ${duration(Math.round((now - first.since) / MINUTE))}: read the thermometer, tell it on Rooms; battery, gateway.`,
+    },
+  ];
+}
+
+function ofPlace({ place, label, celsius, limit, since, at }: Excursion, units: Temperatures): Draft {
+  const [shown, bound] = [showCelsius(celsius, units), showCelsius(limit, units)];
+  const held = duration(Math.round((at - since) / MINUTE));
+  return {
+    ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
+    sentence: () =>
+      `${label} ${shown} for ${held}, ${celsius > limit ? 'above' : 'below'} ${bound}: door, fan, load.`,
+  };
+}

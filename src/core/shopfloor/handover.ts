@@ -1,0 +1,132 @@
+import { MINUTE, type Instant } from '../time/local';
+import { duration } from '../units/format';
+import type { DoughForecast } from '../forecast/forecast';
+import { agenda, type AgendaItem } from './agenda';
+import { lastMeasured, type Needles } from '../forecast/known';
+import { countTurns, turnWords } from '../record/turns';
+
+/** Where one dough stands, as the next shift has to know it. */
+export interface Standing {
+  dough: DoughForecast;
+  /** What is going on with it, and since when. */
+  now: { label: string; since: Instant; place: string | null; shelf: number | null; until: Instant }[];
+  /** "turn 2 of 3 done"; null for a dough without turns. */
+  turns: string | null;
+  /** The last temperature told of it. */
+  measured: { celsius: number; at: Instant } | null;
+}
+
+/** Something that was not as planned. */
+export interface Unusual {
+  at: Instant;
+  personId: number | null;
+  sentence: string;
+}
+
+/** What a shift finds when it comes, worked out from plan and events. */
+export interface Handover {
+  standing: Standing[];
+  /** Hands-on work of the next hours, the first on top. */
+  coming: AgendaItem[];
+  unusual: Unusual[];
+}
+
+/** How far back and ahead a handover looks, hours; from how many minutes on a step counts as late or slow. */
+const BACK = 12;
+const AHEAD = 4;
+const MATTERS = 10;
+
+const VERDICTS = { under: 'not risen enough', over: 'risen too far' } as const;
+
+/** The page that writes itself for a change of shift. */
+export function handover(
+  doughs: readonly DoughForecast[],
+  now: Instant,
+  needles: Needles = new Map(),
+): Handover {
+  const open = doughs.filter(({ state }) => state.started && !state.finished);
+  const { next, coming } = agenda(doughs, now, AHEAD * 60);
+  return {
+    standing: open.map((dough) => standingOf(dough, needles)),
+    coming: [...next, ...coming]
+      .filter(({ inMinutes }) => inMinutes <= AHEAD * 60)
+      .sort((a, b) => a.inMinutes - b.inMinutes),
+    unusual: doughs
+      .flatMap((dough) => unusualOf(dough))
+      .filter(({ at }) => at > now - BACK * 60 * MINUTE && at <= now)
+      .sort((a, b) => b.at - a.at),
+  };
+}
+
+function standingOf(dough: DoughForecast, needles: Needles): Standing {
+  const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
+  const temperatures = [...dough.state.steps.values()].flatMap((state) => lastMeasured(state, needles) ?? []);
+  const last = temperatures.reduce<Standing['measured']>(
+    (newest, one) => (newest && newest.at > one.at ? newest : one),
+    null,
+  );
+  return {
+    dough,
+    now: dough.steps.flatMap((step) => {
+      const state = dough.state.steps.get(step.key);
+      if (state?.status !== 'running') return [];
+      const since = state.startedAt ?? step.plannedStart;
+      return [
+        {
+          label: step.label,
+          since,
+          place: state.moved?.place ?? step.step.place ?? null,
+          shelf: state.moved?.shelf ?? null,
+          until: Math.max(step.plannedEnd, since),
+        },
+      ];
+    }),
+    turns: turns && turnWords(turns),
+    measured: last,
+  };
+}
+
+function unusualOf(dough: DoughForecast): Unusual[] {
+  const onDough = dough.state.notes.map(({ text, at, personId }) => {
+    return { at, personId, sentence: `${dough.name}: “${text}”` };
+  });
+  return [
+    ...onDough,
+    ...dough.steps.flatMap((step) => {
+      const state = dough.state.steps.get(step.key);
+      if (!state) return [];
+      const what = `${dough.name}, ${step.label.toLowerCase()}`;
+      const told: Unusual[] = state.notes.map(({ text, at, personId }) => {
+        return { at, personId, sentence: `${what}: “${text}”` };
+      });
+      if (state.status === 'skipped' && state.finishedAt !== null)
+        told.push({
+          ...{ at: state.finishedAt, personId: state.finishedBy },
+          sentence: `${what} left out: ${state.skipReason ?? 'no reason said'}`,
+        });
+      const { verdict } = state;
+      if (verdict && verdict.verdict !== 'right')
+        told.push({
+          at: verdict.at,
+          personId: verdict.personId,
+          sentence: `${what}: ${VERDICTS[verdict.verdict]}`,
+        });
+      if (step.step.work && state.startedAt !== null) {
+        const late = (state.startedAt - step.plannedStart) / MINUTE;
+        if (late >= MATTERS)
+          told.push({
+            at: state.startedAt,
+            personId: state.startedBy,
+            sentence: `${what} began ${duration(Math.round(late))} late`,
+          });
+        const took = state.finishedAt === null ? 0 : (state.finishedAt - state.startedAt) / MINUTE;
+        if (state.finishedAt !== null && took - step.target >= MATTERS)
+          told.push({
+            ...{ at: state.finishedAt, personId: state.finishedBy },
+            sentence: `${what} took ${duration(Math.round(took))} instead of ${duration(step.target)}`,
+          });
+      }
+      return told;
+    }),
+  ];
+}

@@ -1,0 +1,108 @@
+import { MINUTE, type Instant } from '../time/local';
+import type { DoughForecast } from '../forecast/forecast';
+import { agenda, readyAt } from './agenda';
+import { stepTimes } from '../forecast/times';
+
+/** A dough, or a load of one, that rests or rises, and what it waits for. */
+export interface Watched {
+  dough: DoughForecast;
+  step: DoughForecast['steps'][number];
+  since: Instant;
+  /** Ready between these times, best at `best`; `look` is when somebody should look next. */
+  soonest: Instant;
+  best: Instant;
+  latest: Instant;
+  look: Instant;
+  /** How far it is: 0 begun, 1 at its best, more when beyond. */
+  share: number;
+  /** The bake that it goes to, if it goes to the oven next, and when the oven has room for it at that setting. */
+  bake: { setting: number; trays: number; minutes: number; planned: Instant; free: Instant } | null;
+}
+
+/** What an oven takes at once, and how long it needs for another setting, minutes. */
+export interface Oven {
+  capacity: number;
+  changeover: number;
+}
+
+/** Minutes before something is ready at which it is looked at: closer together as it comes near. */
+const LOOKS = [60, 30, 15, 7, 0];
+
+/** When it has to be seen to: at its best, and once that is past, before it is too late. */
+const wanted = ({ best, latest }: Watched, now: Instant) => (now < best ? best : latest);
+
+/** Everything that rests or rises now, what has to be seen to first on top. */
+export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: Instant): Watched[] {
+  return agenda(doughs, now)
+    .waiting.filter(({ step }) => step.step.ends !== 'tap')
+    .map(({ dough, step, state }) => {
+      const since = state.startedAt ?? step.plannedStart;
+      const after = (minutes: number) => since + minutes * MINUTE;
+      const soonest = Math.max(after(step.min), state.notBefore ?? 0);
+      const latest = Math.max(after(step.max), soonest);
+      const best = Math.min(latest, Math.max(soonest, after(step.target)));
+      const ready = Math.max(soonest, readyAt(step, state));
+      const left = (ready - now) / MINUTE;
+      const next = LOOKS.find((minutes) => minutes < left) ?? 0;
+      return {
+        ...{ dough, step, since, soonest, best, latest },
+        look: Math.max(now, ready - next * MINUTE),
+        share: best > since ? (now - since) / (best - since) : 1,
+        bake:
+          step.step.kind === 'proof' && step.outputId !== null
+            ? bakeAfter(doughs, dough, step, oven, now)
+            : null,
+      };
+    })
+    .sort((a, b) => wanted(a, now) - wanted(b, now) || (a.step.key < b.step.key ? -1 : 1));
+}
+
+function bakeAfter(
+  doughs: readonly DoughForecast[],
+  dough: DoughForecast,
+  step: DoughForecast['steps'][number],
+  oven: Oven,
+  now: Instant,
+): Watched['bake'] {
+  const bake = dough.steps.find(
+    (other) =>
+      other.step.kind === 'bake' && other.outputId === step.outputId && other.load?.nth === step.load?.nth,
+  );
+  const use = bake?.uses.find(({ setting }) => setting !== undefined);
+  if (!bake || !use) return null;
+  const planned = stepTimes(dough, bake, now).start;
+  return {
+    ...{ setting: use.setting as number, trays: use.amount, minutes: bake.target, planned },
+    free: ovenFree(doughs, use as { setting: number; amount: number }, oven, now),
+  };
+}
+
+/** From when on the oven has room for some trays at a setting, by what is in it now. */
+function ovenFree(
+  doughs: readonly DoughForecast[],
+  { setting, amount }: { setting: number; amount: number },
+  { capacity, changeover }: Oven,
+  now: Instant,
+): Instant {
+  const inside = doughs
+    .flatMap((dough) =>
+      dough.steps
+        .filter(({ key, step }) => step.kind === 'bake' && dough.state.steps.get(key)?.status === 'running')
+        .map((step) => {
+          const use = step.uses.find((one) => one.setting !== undefined);
+          const begun = dough.state.steps.get(step.key)?.startedAt ?? step.plannedStart;
+          const end = Math.max(now, begun + step.target * MINUTE);
+          return { trays: use?.amount ?? 0, setting: use?.setting ?? setting, end };
+        }),
+    )
+    .sort((a, b) => a.end - b.end);
+  let held = inside.reduce((sum, { trays }) => sum + trays, 0);
+  let free = now;
+  for (const load of inside) {
+    const other = load.setting !== setting;
+    if (!other && held + amount <= capacity) continue;
+    held -= load.trays;
+    free = Math.max(free, load.end + (other ? changeover * MINUTE : 0));
+  }
+  return free;
+}
