@@ -1,9 +1,9 @@
+import { stateOf } from '@/core/record/dough';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Pool } from 'mysql2/promise';
 import { v7 as uuidv7 } from 'uuid';
-import { forecastDough } from '@/core/forecast/forecast';
 import { migrate } from '@/server/db/migrate';
 import { connect } from '@/server/db/pool';
 import { rowsOf, write } from '@/server/db/rows';
@@ -93,7 +93,7 @@ async function measured(pool: Pool, address: string): Promise<Map<string, number
   const note = () => ({ id: uuidv7(), doughId: 5, stepKey: null, kind: 'note', text: 'as on the first day' });
   times.set('recording one tap', await timed(() => command('record-event', note())));
   const dough = await doughById(pool, 10);
-  const open = dough?.steps.find(({ key }) => forecastDough(dough).state.steps.get(key)?.status === 'open');
+  const open = dough?.steps.find(({ key }) => stateOf(dough).steps.get(key)?.status === 'open');
   let pinned = Boolean(open?.pinned);
   const pin = async () => {
     pinned = !pinned;

@@ -1,6 +1,7 @@
-import type { DoughForecast } from '@/core/forecast/forecast';
+import { UNKNOWN_CONDITIONS } from '@/core/forecast/conditions';
+import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
+import type { DoughRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
-import { foldDough } from '@/core/record/state';
 import { expandDough, type Sizes } from '@/core/process/expand';
 import { CUTTING } from './rolling';
 import { SMALL_PRODUCT } from './small-dough';
@@ -12,15 +13,29 @@ export const SMALL_SIZES: Sizes = { ovenTrays: 9, bowlKg: 40, carriers: [], cutt
 export const smallDough = (pieces = 40) =>
   expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], SMALL_SIZES);
 
-/** A small dough whose steps are planned one after the other, `length` minutes each. */
-export function plannedDough(events: FloorEvent[], length = 60, pieces = 40): DoughForecast {
-  const { steps, links } = smallDough(pieces);
+/** The record of a small dough whose steps are planned one after the other, `length` minutes each. */
+export function plannedRecord(events: FloorEvent[], length = 60, pieces = 40): DoughRecord {
+  const { steps, links, kg, bowls } = smallDough(pieces);
   const timed = steps.map((step, i) => ({
     ...step,
     plannedStart: i * length * MIN,
     plannedEnd: (i + 1) * length * MIN,
   }));
-  return { id: 1, name: 'Crescent 1', steps: timed, state: foldDough({ steps, links }, events) };
+  const { name: product, piece, freshFor } = SMALL_PRODUCT;
+  return {
+    ...{ id: 1, name: 'Crescent 1', madeAt: 0, kg, bowls, lamination: null, steps: timed, links, events },
+    outputs: [{ id: 5, product, piece, pieces, freshFor, dueAt: steps.length * length * MIN, allergens: [] }],
+  };
+}
+
+/** A record as it is forecast `minute` minutes after midnight, in a bakery of which nothing is known. */
+export const forecastAt = (record: DoughRecord, minute: number): DoughForecast =>
+  forecastDough(record, UNKNOWN_CONDITIONS, minute * MIN);
+
+/** The same dough, forecast at the minute of what was recorded last. */
+export function plannedDough(events: FloorEvent[], length = 60, pieces = 40, minute?: number): DoughForecast {
+  const last = Math.max(0, ...events.map(({ at }) => at / MIN));
+  return forecastAt(plannedRecord(events, length, pieces), minute ?? last);
 }
 
 let made = 0;

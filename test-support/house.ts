@@ -1,6 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { createConnection, type Pool } from 'mysql2/promise';
 import type { Answer } from '@/core/wire/answer';
+import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
+import { houseNow } from '@/server/queries/clock';
+import { conditions } from '@/server/queries/conditions';
+import { doughById } from '@/server/queries/doughs';
 import { migrate } from '@/server/db/migrate';
 import { openPools } from '@/server/db/pool';
 
@@ -38,4 +42,12 @@ export async function refusal(answer: Promise<Answer>): Promise<Extract<Answer, 
   const given = await answer;
   if (given.ok) throw new Error(`It was done, though it should be refused: ${JSON.stringify(given.result)}`);
   return given;
+}
+
+/** A dough of the plan as it is forecast now, by its number. */
+export async function forecastOf(pool: Pool, id: number): Promise<DoughForecast> {
+  const now = await houseNow(pool);
+  const dough = await doughById(pool, id);
+  if (!dough) throw new Error(`There is no dough ${id}.`);
+  return forecastDough(dough, await conditions(pool, now), now);
 }

@@ -1,13 +1,12 @@
 import type { BlockWork } from '@/core/process/block-work';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { FloorEvent, Turned } from '@/core/record/events';
-import { foldDough } from '@/core/record/state';
 import { laminate, LAMINATE } from '@/core/process/scheme-steps';
 import type { Scheme } from '@/core/lamination/scheme';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import { expandDough } from '@/core/process/expand';
 import type { ProductSpec, Route } from '@/core/process/route';
-import { did, MIN, SMALL_SIZES } from './floor';
+import { did, forecastAt, MIN, SMALL_SIZES } from './floor';
 import { SMALL_PRODUCT, SMALL_ROUTE } from './small-dough';
 
 /** A shipped scheme by its name. */
@@ -41,7 +40,10 @@ export function laminatedDough(
   blocks = 1,
 ): DoughForecast {
   const own = usualScheme(scheme);
-  const { steps, links } = expandDough([{ id: 5, product: laminatedProduct(own), pieces: 40 }], SMALL_SIZES);
+  const { steps, links, kg, bowls } = expandDough(
+    [{ id: 5, product: laminatedProduct(own), pieces: 40 }],
+    SMALL_SIZES,
+  );
   const lamination: BlockWork = {
     ...{ blocks, mm: 4, wide: null, scrap: 0.05, weights: { dough: 3000, fat: 900 } },
     scheme: { versionId: 1, name: scheme, scheme: own },
@@ -51,7 +53,8 @@ export function laminatedDough(
     plannedStart: i * 60 * MIN,
     plannedEnd: (i + 1) * 60 * MIN,
   }));
-  return { id: 1, name: 'Crescent 1', steps: timed, lamination, state: foldDough({ steps, links }, events) };
+  const record = { id: 1, name: 'Crescent 1', madeAt: 0, kg, bowls, lamination, steps: timed, links, events };
+  return forecastAt({ ...record, outputs: [] }, Math.max(0, ...events.map(({ at }) => at / MIN)));
 }
 
 /** Folds given during a turn. */

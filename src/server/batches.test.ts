@@ -1,9 +1,9 @@
+import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../test-support/demo-house';
 import { ok, refusal } from '../../test-support/house';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import { runCommand } from './commands/run';
 import { Refusal } from './commands/command';
 import { rowsOf, write } from './db/rows';
@@ -29,7 +29,7 @@ const JPEG = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
 /** A finished dough of the demo, and the step on which its first output is judged. */
 async function finished() {
   const all = await doughsDueFrom(house.pool, (await now()) - 3 * 24 * 3_600_000);
-  const dough = all.find((one) => forecastDough(one).state.finished);
+  const dough = all.find((one) => stateOf(one).finished);
   const step = dough?.steps.findLast(({ outputId }) => outputId !== null);
   if (!dough || !step) throw new Error('The demo has a finished dough.');
   return { dough, step };
@@ -52,7 +52,7 @@ describe('a finished batch', () => {
 
   it('is not judged before it is baked', async () => {
     const all = await doughsDueFrom(house.pool, await now());
-    const raw = all.find((one) => !forecastDough(one).state.finished);
+    const raw = all.find((one) => !stateOf(one).finished);
     const step = raw?.steps.findLast(({ outputId }) => outputId !== null);
     const answer = await refusal(judge(jonas, raw?.id ?? 0, step?.key ?? '', { rise: 4 }));
     expect(answer.message).toMatch(/is judged when it is baked/);
@@ -100,7 +100,7 @@ describe('the list of batches', () => {
     const listed = await find();
     for (const dough of all) {
       const line = listed.find(({ id }) => id === dough.id);
-      if (forecastDough(dough).state.finished) expect(line?.finishedAt).toBeLessThanOrEqual(moment);
+      if (stateOf(dough).finished) expect(line?.finishedAt).toBeLessThanOrEqual(moment);
       else expect(line).toBeUndefined();
     }
     expect([...listed].sort((a, b) => b.finishedAt - a.finishedAt || b.id - a.id)).toEqual(listed);
@@ -133,8 +133,7 @@ describe('what probes have said of a batch', () => {
     const all = await doughsDueFrom(house.pool, await now());
     const waiting = all.flatMap((one) => {
       const running = one.steps.filter(
-        ({ key, step }) =>
-          step.place === 'retarder' && forecastDough(one).state.steps.get(key)?.status === 'running',
+        ({ key, step }) => step.place === 'retarder' && stateOf(one).steps.get(key)?.status === 'running',
       );
       return running.map(({ key }) => ({ dough: one, key }));
     })[0];

@@ -1,14 +1,17 @@
 import { NO_CALLS, type Board } from '@/core/wire/board';
 import { presences } from '@/core/time/shifts';
 import { pool } from './db/pool';
+import { todayBy } from './queries/conditions';
 import { ovenDecks } from './queries/decks';
 import { doughById } from './queries/doughs';
 import { newestReadings } from './queries/newest-readings';
 import { latestOf, needlesOf } from './queries/places';
-import { house, machines, people, shifts } from './queries/house';
+import { house, machinePools, people, shifts } from './queries/house';
 import { rollingHouse } from './queries/rolling';
 
 const DAY = 24 * 3_600_000;
+/** How far back and ahead machines that are out matter to a dough. */
+const OUTAGES = 7 * DAY;
 
 /** A board with one dough on it, by the number in an address; null where there is none. */
 export async function doughBoard(text: string, now: number): Promise<Board | null> {
@@ -19,7 +22,7 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
   const [bakery, persons, pools, newest, decks, pattern, rolling] = await Promise.all([
     house(db),
     people(db),
-    machines(db),
+    machinePools(db, now - OUTAGES, now + OUTAGES),
     newestReadings(db, now),
     ovenDecks(db),
     shifts(db),
@@ -31,6 +34,7 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
     people: persons,
     machines: pools,
     presences: presences(pattern, Math.min(...times) - DAY, Math.max(...times) + DAY, bakery.zone),
+    today: await todayBy(db, newest, now),
     ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale: null, calls: NO_CALLS },
     doughs: [dough],
   };

@@ -1,8 +1,10 @@
-import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
 import { madeRoomFor, planChanges, type StepTimes } from '@/core/schedule/plan-changes';
+import { stepOf } from '@/core/schedule/supposed';
 import type { LatePromise, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
-import type { WholePlan } from '@/core/schedule/whole-plan';
+import { leaveSmallMoves } from '@/core/schedule/small-moves';
+import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
+import { supposingTimes, wholePlan, type WholePlan } from '@/core/schedule/whole-plan';
 import { planCost } from '@/core/solver/cost';
 import type { PlanProblem, Times } from '@/core/solver/problem';
 import { withStay } from '@/core/solver/stay';
@@ -11,9 +13,8 @@ import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
-import type { PlannedSteps } from './queries/doughs';
 import { houseValues, machines } from './queries/house';
-import { readWholePlan } from './queries/whole-problem';
+import { readPlanMeans, readWholePlan } from './queries/whole-problem';
 
 /** How the plan is worked out anew. */
 export interface Replanning extends Search {
@@ -31,9 +32,6 @@ export interface Replanning extends Search {
   acts?: ProposalAct[];
 }
 
-/** Windows that move by less than this from one round to the next have settled, minutes; rounds at most. */
-const SETTLED = 3;
-const ROUNDS = 5;
 /** Rounds after the first begin from a plan, so they take a share of its time. */
 const AGAIN = 0.25;
 /** How much longer is looked where nothing was found. */
@@ -52,45 +50,41 @@ export type Replanned =
  */
 export async function replan(db: Db, now: number, options: Replanning): Promise<Replanned> {
   const { change = (problem) => problem, stay, seconds, changes, ...search } = options;
-  const supposing = changes ? { changes, unplanned: now } : {};
+  const means = await readPlanMeans(db, now, changes ? { changes, unplanned: now } : {});
   const weight = stay ?? (await houseValues(db))('stay_cost');
-  const standing = await readWholePlan(db, now, supposing);
-  let whole = standing;
+  const standing = wholePlan(means, now);
   let from = standing.present;
-  let times: Times = {};
-  let unsettled = true;
-  for (let round = 0; round < ROUNDS && unsettled; round++) {
-    const wanted = change(whole.problem, standing);
-    const asked = withStay(wanted, standing.present, standing.hands, weight);
-    const time = round === 0 ? seconds : seconds * AGAIN;
-    let solution = await planInThread(asked, { ...search, seconds: time, from });
-    // Neither found nor shown to be impossible: a tight plan is worth waiting for.
-    if (!solution && round === 0)
-      solution = await planInThread(asked, { ...search, seconds: PATIENCE * time, from });
-    if (solution?.plan.status !== 'feasible') {
-      // Windows that would only close again are left as they were.
-      if (round > 0) break;
-      return { kind: 'none', conflict: solution?.plan.conflict ?? [], whole };
-    }
-    times = solution.plan.times;
-    from = times;
-    const next = await readWholePlan(db, now, { ...supposing, planned: stepsAt(whole, times) });
-    unsettled = hasMoved(whole.problem, next.problem);
-    whole = next;
-  }
+  let conflict: string[] = [];
+  const found = await planUntilSettled(standing, {
+    async plan(whole, round) {
+      const wanted = change(whole.problem, standing);
+      const asked = withStay(wanted, standing.present, standing.hands, weight);
+      const time = round === 0 ? seconds : seconds * AGAIN;
+      let solution = await planInThread(asked, { ...search, seconds: time, from });
+      // Neither found nor shown to be impossible: a tight plan is worth waiting for.
+      if (!solution && round === 0)
+        solution = await planInThread(asked, { ...search, seconds: PATIENCE * time, from });
+      conflict = solution?.plan.status === 'infeasible' ? solution.plan.conflict : [];
+      if (solution?.plan.status !== 'feasible') return null;
+      from = solution.plan.times;
+      return from;
+    },
+    windowsOf: (times) => wholePlan(supposingTimes(means, times, standing.origin), now),
+    moved: (before, after) => hasMoved(before.problem, after.problem),
+  });
+  if (!found) return { kind: 'none', conflict, whole: standing };
   const base = changes ? await readWholePlan(db, now) : standing;
-  const body = await describe(
-    db,
-    { base, whole: standing, wanted: change(standing.problem, standing), times },
-    options,
-  );
-  return { kind: 'plan', body: unsettled ? { ...body, unsettled } : body, whole: standing };
+  const wanted = change(standing.problem, standing);
+  const small = (await houseValues(db))('small_shift');
+  const times = leaveSmallMoves(wanted, standing.present, found.plan, small);
+  const body = await describe(db, { base, whole: standing, wanted, times, small }, options);
+  return { kind: 'plan', body: found.settled ? body : { ...body, unsettled: true }, whole: standing };
 }
 
 /** Whether the windows of waits are what they were when these times are the plan. */
 export async function holdsWindows(db: Db, now: number, whole: WholePlan, times: Times): Promise<boolean> {
-  const next = await readWholePlan(db, now, { planned: stepsAt(whole, { ...whole.present, ...times }) });
-  return !hasMoved(whole.problem, next.problem);
+  const means = await readPlanMeans(db, now);
+  return !hasMoved(whole.problem, wholePlan(supposingTimes(means, times, whole.origin), now).problem);
 }
 
 /** Whether a window moved by more than is let pass. */
@@ -102,28 +96,15 @@ function hasMoved(before: PlanProblem, after: PlanProblem): boolean {
   });
 }
 
-/** Times of all steps by dough: those of the plan, the rest as they stand. */
-function stepsAt({ doughs, origin }: WholePlan, times: Times): PlannedSteps {
-  return new Map(
-    doughs.map(({ id, steps }) => [
-      id,
-      new Map(
-        steps.map(({ key, plannedStart, plannedEnd, pinned }) => {
-          const [start, end] = times[taskId(id, key)] ?? [];
-          const at =
-            start === undefined || end === undefined
-              ? { plannedStart, plannedEnd }
-              : { plannedStart: origin + start * MINUTE, plannedEnd: origin + end * MINUTE };
-          return [key, pinned ? { ...at, pinned } : at];
-        }),
-      ),
-    ]),
-  );
-}
-
 async function describe(
   db: Db,
-  { base, whole, wanted, times }: { base: WholePlan; whole: WholePlan; wanted: PlanProblem; times: Times },
+  {
+    base,
+    whole,
+    wanted,
+    times,
+    small,
+  }: { base: WholePlan; whole: WholePlan; wanted: PlanProblem; times: Times; small: number },
   { causes = new Map(), needs = [], acts = [] }: Replanning,
 ): Promise<ProposalBody> {
   const { doughs, present } = whole;
@@ -139,7 +120,7 @@ async function describe(
   };
   return {
     times: [...moved].filter(([, steps]) => Object.keys(steps).length > 0),
-    changes: planChanges(base.doughs, moved, why),
+    changes: planChanges(base.doughs, moved, why, small),
     cost: planCost(wanted, times),
     costBefore: planCost(base.problem, base.present),
     late: latePromises(whole, wanted, times),
@@ -149,7 +130,7 @@ async function describe(
 
 function movedSteps(dough: DoughRecord, { origin }: WholePlan, times: Times): StepTimes {
   const { id, steps } = dough;
-  const { state } = forecastDough(dough);
+  const state = stateOf(dough);
   return Object.fromEntries(
     steps.flatMap(({ key, plannedStart, plannedEnd }) => {
       const [start, end] = times[taskId(id, key)] ?? [];
@@ -164,20 +145,16 @@ function movedSteps(dough: DoughRecord, { origin }: WholePlan, times: Times): St
 }
 
 /** Promises of the problem that these times do not keep. */
-export function latePromises(
-  { doughs, origin }: WholePlan,
-  wanted: PlanProblem,
-  times: Times,
-): LatePromise[] {
+export function latePromises(whole: WholePlan, wanted: PlanProblem, times: Times): LatePromise[] {
   const late = wanted.outputs.flatMap(({ task, due }): LatePromise[] => {
     const ready = times[task]?.[1] ?? 0;
     if (ready <= due) return [];
-    const dough = doughs.find(({ id }) => task.startsWith(taskId(id, '')));
-    const key = dough ? task.slice(taskId(dough.id, '').length) : '';
-    const step = dough?.steps.find((s) => s.key === key);
-    const output = dough?.outputs.find(({ id }) => id === step?.outputId);
-    if (!dough || !output) return [];
+    const found = stepOf(whole, task);
+    const output = found?.dough.outputs.find(({ id }) => id === found.step.outputId);
+    if (!found || !output) return [];
     const { product } = output;
+    const { dough } = found;
+    const { origin } = whole;
     const [dueAt, readyAt] = [origin + due * MINUTE, origin + ready * MINUTE];
     return [{ doughId: dough.id, dough: dough.name, product, dueAt, readyAt }];
   });

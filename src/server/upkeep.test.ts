@@ -1,7 +1,7 @@
+import { stateOf } from '@/core/record/dough';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../test-support/demo-house';
 import { ok } from '../../test-support/house';
-import { forecastDough } from '@/core/forecast/forecast';
 import { rowsOf, write } from './db/rows';
 import { runCommand } from './commands/run';
 import { doughById } from './queries/doughs';
@@ -20,7 +20,7 @@ const count = async (table: string) =>
 /** Fixes a step or lets it go. */
 async function act(): Promise<void> {
   const dough = await doughById(house.pool, 10);
-  const open = dough?.steps.find(({ key }) => forecastDough(dough).state.steps.get(key)?.status === 'open');
+  const open = dough?.steps.find(({ key }) => stateOf(dough).steps.get(key)?.status === 'open');
   const basis = await newestPlan(house.pool);
   const input = { doughId: 10, key: open?.key, pinned: !open?.pinned, basis };
   await ok(runCommand('pin-step', house.person('Mara'), input));

@@ -1,6 +1,5 @@
 import type { DoughStep } from '../process/expand';
-import type { DoughRecord } from '../record/dough';
-import { forecastDough } from '../forecast/forecast';
+import { stateOf, type DoughRecord } from '../record/dough';
 import type { HandCheck } from '../record/events';
 import type { StepState } from '../record/state';
 import { MINUTE } from '../time/local';
@@ -22,7 +21,8 @@ export interface BatchLog {
 
 /** The log of one output of a dough: the common steps and its own. */
 export function batchLog(dough: DoughRecord, outputId: number): BatchLog {
-  const { steps, state } = forecastDough(dough);
+  const { steps } = dough;
+  const state = stateOf(dough);
   const logged = steps
     .filter((step) => step.outputId === null || step.outputId === outputId)
     .flatMap((step): LoggedStep[] => {

@@ -1,8 +1,8 @@
+import { stateOf } from '../record/dough';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { did, MIN } from '../../../test-support/floor';
-import { forecastDough } from '../forecast/forecast';
 import type { EventData } from '../record/events';
 import { readByHand, stayFigures, staysOf } from './temperatures';
 
@@ -10,7 +10,7 @@ const HOUR = 60 * MIN;
 /** A step of a baked dough, with the minutes from which to which it really was. */
 const minutesOf = (dough: ReturnType<typeof baked>, id: string) => {
   const step = dough.steps.find((one) => one.step.id === id);
-  const { startedAt, finishedAt } = forecastDough(dough).state.steps.get(step?.key ?? '') ?? {};
+  const { startedAt, finishedAt } = stateOf(dough).steps.get(step?.key ?? '') ?? {};
   if (!step || !startedAt || !finishedAt) throw new Error(`The dough has no ${id}.`);
   return { key: step.key, from: startedAt / MIN, to: finishedAt / MIN };
 };

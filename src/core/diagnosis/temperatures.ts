@@ -1,6 +1,5 @@
 import type { CurvePoint } from '../climate/curve';
-import type { DoughRecord } from '../record/dough';
-import { forecastDough } from '../forecast/forecast';
+import { stateOf, type DoughRecord } from '../record/dough';
 import { effectiveEvents, type FloorEvent } from '../record/events';
 import { isHandsOn } from '../record/state';
 import type { Instant } from '../time/local';
@@ -40,7 +39,8 @@ export interface HeardStay extends Stay {
  */
 export function staysOf(dough: DoughRecord, now: Instant): Stay[] {
   const events = effectiveEvents(dough.events);
-  const { steps, state } = forecastDough(dough);
+  const { steps } = dough;
+  const state = stateOf(dough);
   return steps
     .filter((step) => !isHandsOn(step))
     .flatMap((step) => {
@@ -98,7 +98,8 @@ export function stayFigures(
 
 /** What was read by hand off a thermometer, in order of time. */
 export function readByHand(dough: DoughRecord): HandReading[] {
-  const { steps, state } = forecastDough(dough);
+  const { steps } = dough;
+  const state = stateOf(dough);
   return steps
     .flatMap(({ key, label, step }) =>
       (state.steps.get(key)?.temperatures ?? []).map(({ celsius, at, receivedAt }) => {

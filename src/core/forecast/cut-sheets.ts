@@ -4,9 +4,10 @@ import { sectionsLength } from '../cutting/sections';
 import type { Pass, Slab } from '../lamination/gaps';
 import { planBlockIfAny } from '../lamination/geometry';
 import type { Fold } from '../lamination/stack';
-import type { DoughForecast } from './forecast';
+
 import type { BlockWork } from '../process/block-work';
-import type { OutputRecord } from '../record/dough';
+import type { DoughRecord, OutputRecord } from '../record/dough';
+import type { DoughState } from '../record/state';
 import type { RollingHouse } from '../bakery/rolling';
 import { foldsOf } from '../record/turns';
 
@@ -32,9 +33,12 @@ export function cutSheets(
   return { blocks, rolled: sheet, passes, density: plan.density, ...sheetParts(sheet, scrap, rolling) };
 }
 
+/** A dough with what was recorded of it folded. */
+type FoldedDough = Pick<DoughRecord, 'lamination' | 'steps'> & { state: DoughState };
+
 /** The same of a dough on the floor, by the folds that it had and has still to get. */
 export function sheetsOfDough(
-  { lamination, steps, state }: DoughForecast,
+  { lamination, steps, state }: FoldedDough,
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutSheets | null {
   if (!lamination) return null;
@@ -58,7 +62,7 @@ const BUDGET = 200;
  * is divided, or that is cut already.
  */
 export function cutShort(
-  dough: DoughForecast,
+  dough: FoldedDough,
   outputs: readonly OutputRecord[],
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutShort[] {

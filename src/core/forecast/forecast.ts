@@ -1,18 +1,269 @@
 import type { BlockWork } from '../process/block-work';
 import type { DoughStep } from '../process/expand';
+import { inOrder } from '../process/order';
+import type { ProductSpec, RouteLink } from '../process/route';
 import type { DoughRecord, PlannedTime } from '../record/dough';
-import { foldDough, type DoughState } from '../record/state';
+import { foldDough, isHandsOn, type DoughState, type StepState, type StepStatus } from '../record/state';
+import { MINUTE, type Instant } from '../time/local';
+import { causeOfStart, causeOfWait, type Cause } from './cause';
+import { workingFrom, type Conditions } from './conditions';
+import { doseOf, observe } from './observation';
+import { mainBefore, settleStep, type Course, type SettledStep, type StepContext } from './windows';
 
-/** A dough as the floor sees it: steps with planned times and recorded state. */
+/** When a wait is ready: it may end from `earliest` to `latest`, is best at `best`, and is expected to end `at`. */
+export interface Ready {
+  earliest: Instant;
+  at: Instant;
+  best: Instant;
+  latest: Instant;
+}
+
+/** A step as it was, is or will be: its window today, and when it is expected. */
+export interface StepForecast extends DoughStep, PlannedTime {
+  status: StepStatus;
+  /** From when on all that comes before it lets it begin; what has begun, when it did. */
+  mayStart: Instant;
+  /** When it should start: as planned where the dough lets it, and no later than what it waits for keeps. */
+  dueAt: Instant;
+  /** Recorded where something was, expected otherwise: nothing that is still to come lies in the past. */
+  start: Instant;
+  end: Instant;
+  /** Of a wait that is not over; null for all else. */
+  ready: Ready | null;
+  /** Temperature of the dough at its start and its end, °C. */
+  celsius: { start: number; end: number };
+  /** What keeps it from being as planned; null where nothing does. */
+  cause: Cause | null;
+}
+
+/** A dough as record, bakery and clock have it: every screen and every plan reads this and nothing else. */
 export interface DoughForecast {
   id: number;
   name: string;
-  lamination?: BlockWork | null;
-  steps: (DoughStep & PlannedTime)[];
+  lamination: BlockWork | null;
+  steps: StepForecast[];
+  links: readonly RouteLink[];
   state: DoughState;
 }
 
-/** Folds a dough of the board for the floor. */
-export function forecastDough({ id, name, steps, links, events, lamination }: DoughRecord): DoughForecast {
-  return { id, name, steps, lamination, state: foldDough({ steps, links }, events) };
+/** As if a wait were over at some moment, to see how far it has come. */
+export interface Ending {
+  key: string;
+  at: Instant;
+}
+
+/** Planned to be over for longer than this and not recorded: forgotten, not late. */
+export const FORGOTTEN = 12 * 60 * MINUTE;
+
+/**
+ * Forecasts a dough: folds its record, works out each wait's window from what is known of the steps before it, and carries
+ * what is late, early or moved through to all later steps.
+ *
+ * A step that is to come starts when it is planned, unless what it waits for is not ready by then, or keeps no longer, or
+ * its machine is out; and never before now. A dough whose whole plan lies more than `FORGOTTEN` back is left as planned.
+ *
+ * @param record - facts and plan of the dough, its waits with the windows that its route gives them
+ * @param conditions - the bakery as it is now
+ */
+export function forecastDough(
+  record: DoughRecord,
+  conditions: Conditions,
+  now: Instant,
+  ending?: Ending,
+): DoughForecast {
+  const { id, name, lamination, links } = record;
+  const state = foldDough(record, record.events);
+  const forecast = (steps: StepForecast[]) => ({ id, name, lamination, steps, links, state });
+  if (state.finished && !ending) return forecast(record.steps.map((step) => asRecorded(step, state)));
+  const walk = new Walk(record, state, conditions, { now, ending });
+  for (const step of inOrder(record.steps, links)) walk.place(step);
+  return forecast(record.steps.map(({ key }) => walk.settled(key)));
+}
+
+const stateIn = (state: DoughState, key: string): StepState => {
+  const own = state.steps.get(key);
+  if (!own) throw new Error(`The dough has no step ${key}.`);
+  return own;
+};
+
+/** A step of a dough of which nothing is open any more. */
+function asRecorded(step: DoughRecord['steps'][number], state: DoughState): StepForecast {
+  const { status, startedAt, finishedAt } = stateIn(state, step.key);
+  const end = finishedAt ?? step.plannedEnd;
+  const start = Math.min(startedAt ?? end, end);
+  const times = { mayStart: start, dueAt: start, start, end };
+  const celsius = { start: step.around, end: step.around };
+  return { ...step, status, ...times, ready: null, celsius, cause: null };
+}
+
+interface Placed {
+  forecast: StepForecast;
+  after: SettledStep['after'];
+}
+
+/** One pass over a dough's steps in the order of its route. */
+class Walk {
+  private readonly placed = new Map<string, Placed>();
+  private readonly steps: ReadonlyMap<string, DoughStep>;
+  private readonly into = new Map<string, RouteLink[]>();
+  private readonly dose: number;
+  private readonly clock: Instant;
+  private readonly rises: ReadonlyMap<number | null, ProductSpec['rises']>;
+
+  constructor(
+    private readonly record: DoughRecord,
+    private readonly state: DoughState,
+    private readonly conditions: Conditions,
+    private readonly at: { now: Instant; ending?: Ending | undefined },
+  ) {
+    this.steps = new Map(record.steps.map((step) => [step.key, step]));
+    for (const link of record.links) this.into.set(link.to, [...(this.into.get(link.to) ?? []), link]);
+    this.dose = doseOf(state, record.yeastGrams ?? 0);
+    this.rises = new Map<number | null, ProductSpec['rises']>([
+      [null, record.rises],
+      ...record.outputs.map(({ id, rises }) => [id, rises] as const),
+    ]);
+    const last = Math.max(...record.steps.map(({ plannedEnd }) => plannedEnd));
+    this.clock = last < at.now - FORGOTTEN ? -Infinity : at.now;
+  }
+
+  place(step: DoughRecord['steps'][number]): void {
+    const own = stateIn(this.state, step.key);
+    const isOver = own.status === 'done' || own.status === 'skipped';
+    const wait = !isHandsOn(step);
+    const begin = wait ? this.waitStart(step) : this.workStart(step);
+    const start = own.startedAt ?? (isOver ? own.finishedAt : null) ?? begin.start;
+    const { window, after } = settleStep(step, this.courseBefore(step, start), this.contextOf(step, own));
+    const ready = wait && !isOver ? this.readyOf(window, step, start) : null;
+    const ends = ready ? Math.max(ready.at, own.status === 'running' ? this.clock : ready.at) : 0;
+    const expected = wait ? ends : start + window.target * MINUTE;
+    const running = own.status === 'running' ? Math.max(expected, this.clock) : expected;
+    const end = isOver ? Math.max(start, own.finishedAt ?? start) : (this.endingOf(step.key) ?? running);
+    const begun = own.startedAt !== null || isOver;
+    const cause = isOver
+      ? null
+      : ready
+        ? causeOfWait({ step, state: own, start, dose: this.dose }, ready, begin.cause)
+        : begun
+          ? null
+          : begin.cause;
+    this.placed.set(step.key, {
+      after,
+      forecast: {
+        ...{ ...step, ...window, status: own.status, start, end, ready, cause },
+        ...{ mayStart: begun ? start : begin.mayStart, dueAt: begun ? start : begin.dueAt },
+        celsius: { start: window.around, end: window.around },
+      },
+    });
+  }
+
+  /** A step with its end where the work after it begins, and what its dough is like then. */
+  settled(key: string): StepForecast {
+    const found = this.placed.get(key);
+    if (!found) throw new Error(`The dough has no step ${key}.`);
+    const { forecast, after } = found;
+    const { ready, start, status } = forecast;
+    const next = ready && forecast.step.ends !== 'tap' ? this.firstAfter(key) : null;
+    const kept = this.endingOf(key) ?? next;
+    const end =
+      status === 'done' || status === 'skipped' || kept === null ? forecast.end : Math.max(start, kept);
+    const before = this.courseBefore(forecast, start);
+    const { course, risen } = after((end - start) / MINUTE);
+    const celsius = { start: forecast.step.gives ?? before?.celsius ?? forecast.around, end: course.celsius };
+    return { ...forecast, end, celsius, ...(risen ? { risen } : {}) };
+  }
+
+  private endingOf(key: string): Instant | null {
+    const { ending } = this.at;
+    return ending?.key === key ? ending.at : null;
+  }
+
+  /** The first start of the work that ends a wait; null where no work does. */
+  private firstAfter(key: string): Instant | null {
+    const starts = this.record.links.flatMap(({ from, to, min }) => {
+      const next = from === key ? this.placed.get(to)?.forecast : undefined;
+      return next && isHandsOn(next) ? next.start - min * MINUTE : [];
+    });
+    return starts.length > 0 ? Math.min(...starts) : null;
+  }
+
+  private contextOf(step: DoughStep, own: StepState): StepContext {
+    const { places: today } = this.conditions;
+    const rises = this.rises.get(step.outputId) ?? {};
+    return { today, rises, dose: this.dose, observation: observe(step, own, this.conditions) };
+  }
+
+  /** The dough that comes into a step, as it is when the step begins. */
+  private courseBefore(step: DoughStep, start: Instant): Course | null {
+    const before = mainBefore(step, this.into.get(step.key) ?? [], this.steps);
+    const from = before && this.placed.get(before.key);
+    if (!from) return null;
+    const { forecast, after } = from;
+    const end = forecast.ready ? (this.endingOf(forecast.key) ?? start) : forecast.end;
+    return after(Math.max(0, end - forecast.start) / MINUTE).course;
+  }
+
+  private readyOf(window: DoughStep, { plannedEnd }: PlannedTime, start: Instant): Ready {
+    const earliest = start + window.min * MINUTE;
+    const latest = Math.max(earliest, start + window.max * MINUTE);
+    const best = Math.min(latest, Math.max(earliest, start + window.target * MINUTE));
+    // Nobody can say: as planned.
+    if (window.never) return { earliest: start, at: Math.max(start, plannedEnd), best, latest: Infinity };
+    const at = window.step.ends === 'tap' ? best : Math.min(latest, Math.max(earliest, plannedEnd));
+    return { earliest, at, best, latest };
+  }
+
+  /** When a wait begins by itself: with the end of all that leads to it. */
+  private waitStart(step: DoughRecord['steps'][number]): Begin {
+    const before = this.before(step.key);
+    const starts = before.map(({ min, forecast: { ready, end } }) => (ready?.at ?? end) + min * MINUTE);
+    const start = starts.length > 0 ? Math.max(...starts) : step.plannedStart;
+    const last = before[starts.indexOf(start)]?.forecast;
+    const cause = causeOfStart(step, { dueAt: start, start, from: last ?? null, machine: false });
+    return { start, mayStart: start, dueAt: start, cause };
+  }
+
+  /** When work to come can and should begin. */
+  private workStart(step: DoughRecord['steps'][number]): Begin {
+    const before = this.before(step.key).map(({ min, max, forecast }) => {
+      const { earliest, latest } = forecast.ready ?? { earliest: forecast.end, latest: forecast.end };
+      return { forecast, low: earliest + min * MINUTE, high: latest + (max ?? Infinity) * MINUTE };
+    });
+    const low = Math.max(-Infinity, ...before.map((one) => one.low));
+    const high = Math.max(low, Math.min(Infinity, ...before.map((one) => one.high)));
+    const wanted = Math.max(low, Math.min(step.plannedStart, high));
+    const dueAt = this.machinesFrom(step, wanted);
+    const start = Math.max(dueAt, this.clock);
+    const from = before.find((one) => (wanted > step.plannedStart ? one.low === low : one.high === high));
+    const mayStart = low === -Infinity ? Math.min(this.at.now, step.plannedStart) : low;
+    const machine = dueAt > wanted;
+    const cause = causeOfStart(step, { dueAt, start, from: from?.forecast ?? null, machine });
+    return { start, mayStart: machine ? dueAt : mayStart, dueAt, cause };
+  }
+
+  /** From when on all machines that a step holds are working, and for what is loaded the oven that it goes into. */
+  private machinesFrom({ key, uses }: DoughStep, at: Instant): Instant {
+    const oven = this.record.links.flatMap(({ from, to }) => {
+      const next = from === key ? this.steps.get(to) : undefined;
+      return next?.step.ends === 'tap' ? next.uses : [];
+    });
+    return [...uses, ...oven].reduce((from, { resource, amount }) => {
+      const machine = this.conditions.machines.find(({ id }) => id === resource);
+      return machine ? workingFrom(machine, amount, from) : from;
+    }, at);
+  }
+
+  private before(key: string) {
+    return (this.into.get(key) ?? []).flatMap(({ from, min, max }) => {
+      const forecast = this.placed.get(from)?.forecast;
+      return forecast ? [{ forecast, min, max }] : [];
+    });
+  }
+}
+
+interface Begin {
+  start: Instant;
+  mayStart: Instant;
+  dueAt: Instant;
+  cause: Cause | null;
 }

@@ -1,7 +1,6 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from './forecast';
 import type { DoughRecord, OutputRecord } from '../record/dough';
-import { stepTimes } from './times';
 
 /** A promise against the plan: when its goods are ready, and how late or stale they are then. */
 export interface PromiseState {
@@ -15,14 +14,11 @@ export interface PromiseState {
 
 /** The promises of a dough as plan and floor have them now. */
 export function promisesOf(
-  dough: Pick<DoughForecast, 'steps' | 'state' | 'id' | 'name'>,
+  dough: Pick<DoughForecast, 'steps'>,
   { outputs }: Pick<DoughRecord, 'outputs'>,
-  now: Instant,
 ): PromiseState[] {
   return outputs.flatMap((output) => {
-    const ends = dough.steps
-      .filter(({ outputId }) => outputId === output.id)
-      .map((step) => stepTimes(dough, step, now).end);
+    const ends = dough.steps.filter(({ outputId }) => outputId === output.id).map(({ end }) => end);
     if (ends.length === 0) return [];
     const readyAt = Math.max(...ends);
     const early = (output.dueAt - readyAt) / MINUTE - output.freshFor;

@@ -1,27 +1,12 @@
-import type { Instant } from '../time/local';
+import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from './forecast';
+import { endsByHand } from './observation';
 
-/** When a step was, is or will be: what was recorded where there is something, the plan otherwise. */
-export function stepTimes(
-  dough: DoughForecast,
-  step: DoughForecast['steps'][number],
-  now: Instant,
-): { start: Instant; end: Instant } {
-  const state = dough.state.steps.get(step.key);
-  const start = state?.startedAt ?? step.plannedStart;
-  if (state?.finishedAt) return { start: Math.min(start, state.finishedAt), end: state.finishedAt };
-  if (state?.status === 'running') return { start, end: Math.max(now, step.plannedEnd, start) };
-  return { start, end: Math.max(step.plannedEnd, start) };
-}
-
-/** Minutes by which a dough runs behind its plan: the worst of its overdue steps; 0 when it keeps time. */
-export function minutesBehind(dough: DoughForecast, now: Instant): number {
-  const behind = dough.steps.map((step) => {
-    const state = dough.state.steps.get(step.key);
-    if (state?.startable) return now - step.plannedStart;
-    if (state?.status === 'running' && (step.step.work || step.step.ends === 'tap'))
-      return now - step.plannedEnd;
-    return 0;
+/** Minutes by which a dough runs behind its plan: the worst of its steps that are due or under way; 0 when it keeps time. */
+export function minutesBehind({ steps, state }: DoughForecast, now: Instant): number {
+  const behind = steps.map((step) => {
+    if (state.steps.get(step.key)?.startable) return step.start - step.plannedStart;
+    return step.status === 'running' && endsByHand(step) ? now - step.plannedEnd : 0;
   });
-  return Math.max(0, Math.floor(Math.max(0, ...behind) / 60_000));
+  return Math.max(0, Math.floor(Math.max(0, ...behind) / MINUTE));
 }

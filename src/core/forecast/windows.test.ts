@@ -4,11 +4,11 @@ import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { expandDough, type DoughStep, type ExpandedDough } from '../process/expand';
 import type { ProductSpec, Rise, RouteStep } from '../process/route';
 import {
+  NO_OBSERVATIONS,
   movedWindows,
-  NOTHING_KNOWN,
   settleWindows,
-  type Known,
-  type KnownStep,
+  type Observation,
+  type Observations,
   type Today,
 } from './windows';
 
@@ -67,8 +67,8 @@ const products = new Map([
   [null, PRODUCT],
   [5, PRODUCT],
 ]);
-const settled = (today = usual, known: Partial<Known> = {}): ExpandedDough =>
-  settleWindows(base, products, today, { ...NOTHING_KNOWN, ...known });
+const settled = (today = usual, known: Partial<Observations> = {}): ExpandedDough =>
+  settleWindows(base, products, today, { ...NO_OBSERVATIONS, ...known });
 const step = (dough: ExpandedDough, key: string): DoughStep => {
   const found = dough.steps.find((one) => one.key === key);
   if (!found) throw new Error(`No step ${key}.`);
@@ -123,7 +123,7 @@ describe('the window of a proof', () => {
   });
 
   it('of a rest goes on from what was measured, and from where it was put', () => {
-    const rest = (known: KnownStep) =>
+    const rest = (known: Observation) =>
       step(settled(usual, { steps: new Map([['rest', known]]) }), 'rest').min;
     const usually = step(settled(), 'rest').min;
     expect(rest({ reading: { minute: 20, celsius: 15 } })).toBeGreaterThan(usually + 10);
@@ -140,7 +140,7 @@ describe('the window of a proof', () => {
         [5, { rises }],
       ]),
       usual,
-      { ...NOTHING_KNOWN, ...there },
+      { ...NO_OBSERVATIONS, ...there },
     );
     expect(step(dough, 'retard').target).toBeLessThan(150);
     const late = { steps: new Map([['retard', { around: 24, moved: { minute: 200, before: 4 } }]]) };
@@ -151,7 +151,7 @@ describe('the window of a proof', () => {
         [5, { rises }],
       ]),
       usual,
-      { ...NOTHING_KNOWN, ...late },
+      { ...NO_OBSERVATIONS, ...late },
     );
     // Whatever it did in the cold before, it needs its time in the room.
     expect(step(lately, 'retard').min).toBeGreaterThan(200 + 30);
@@ -197,7 +197,7 @@ describe('the window of a proof', () => {
       ]),
     };
     const proof = step(settled(usual, dead), '5.1.proof');
-    expect(proof.remark).toMatch(/At 60 °C it does not rise/);
+    expect(proof.remark).toMatchObject({ code: 'no-rise', around: 60 });
     expect([proof.min, proof.max]).toEqual([60, 120]);
   });
 
@@ -241,7 +241,7 @@ describe('a rest for the sake of a core temperature', () => {
 
   it('says so where the cold store is too warm for it', () => {
     const rest = step(settled({ ...usual, retarder: { celsius: 9, kind: 'fridge' } }, warm(16)), 'rest');
-    expect(rest.remark).toBe('At 9 °C the core does not come to 6 °C.');
+    expect(rest.remark).toEqual({ code: 'core-out-of-reach', around: 9, until: 6 });
   });
 });
 

@@ -7,43 +7,47 @@ import {
   type Profile,
 } from '../ferment/progress';
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
-import type { Verdict } from '../learning/verdicts';
 import { BUTTER, DOUGH } from '../heat/material';
 import { firstMode, minutesToCore, type FirstMode } from '../heat/mode';
 import { meanFilm, type PlaceKind } from '../heat/places';
-import { duration } from '../units/format';
 import type { DoughStep, ExpandedDough } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { ProductSpec, Rise, RisePhase, RouteLink } from '../process/route';
+import { judgedWindow, paceOf, type Judgement } from './judgement';
 
-/** Temperatures of the house's places as they are today. */
+/** Temperatures of the house's places as they are today, °C, by the place's id. */
 export type Today = Record<string, { celsius: number; kind: PlaceKind }>;
 
-/** What is known of a step beyond the route: how long it is planned or was, and how warm the dough was. */
-export interface KnownStep {
+/** What is known of a step beyond its route. Minutes are counted from its start. */
+export interface Observation {
+  /** How long it was, or is expected to be. */
   minutes?: number;
-  /** The last temperature that was measured, so many minutes after its start. */
+  /** The last temperature that was measured in the dough, °C. */
   reading?: { minute: number; celsius: number };
-  /** How warm it is around the dough at this moment, as measured where it stands. */
+  /** How warm it is around the dough now where it stands, °C, and what kind of place that is. */
   around?: number;
-  /** It was put there so many minutes after its start; what was around it before, °C. */
+  kind?: PlaceKind;
+  /** When it was put there, and what was around it before, °C. */
   moved?: { minute: number; before: number };
-  /** How many times as long as written the oven takes, where the step is in it. */
+  /** How many times as long as written the oven takes. */
   stretched?: number;
   /** It cannot end before it is this long: somebody looked, and it was not ready. */
   atLeast?: number;
-  /** How a rise under way looked, so many minutes after it began. */
-  judged?: { minutes: number; verdict: Verdict };
+  /** How a rise under way looked. */
+  judged?: Judgement;
 }
 
-/** What was recorded or planned of a dough; nothing for one that is new. */
-export interface Known {
-  steps: ReadonlyMap<string, KnownStep>;
-  /** Yeast that went in against the formula's. */
+/** What is known of a dough's steps by key, and the yeast that went in against the formula's. */
+export interface Observations {
+  steps: ReadonlyMap<string, Observation>;
   dose: number;
 }
 
-export const NOTHING_KNOWN: Known = { steps: new Map(), dose: 1 };
+/** A dough of which nothing is recorded or planned yet. */
+export const NO_OBSERVATIONS: Observations = { steps: new Map(), dose: 1 };
+
+/** Rises of a dough's common part, under null, and of each output by its id. */
+export type RisesByOutput = ReadonlyMap<number | null, Pick<ProductSpec, 'rises'>>;
 
 /** The rise of a phase as a fermentation, with the dose of yeast that went in. */
 export function fermentationOf({ yeast, celsius, minutes }: Rise, dose = 1): Fermentation {
@@ -51,14 +55,17 @@ export function fermentationOf({ yeast, celsius, minutes }: Rise, dose = 1): Fer
   return withDose({ cardinal, celsius, minutes }, dose);
 }
 
-interface Course {
+/** A step's dough as it is at some moment. */
+export interface Course {
   celsius: number;
-  /** Progress of each phase so far. */
+  /** Progress of each phase so far, 1 when it is ready. */
   risen: Partial<Record<RisePhase, number>>;
+  /** How fast each phase was seen to go, against what was reckoned: 0.8 is a fifth slower. */
+  pace: Partial<Record<RisePhase, number>>;
 }
 
-/** A fermentation that takes longer than this will not be waited for. */
-const LONGEST_RISE = 3 * 24 * 60;
+/** A fermentation that takes longer than this will not be waited for, minutes. */
+export const LONGEST_RISE = 3 * 24 * 60;
 
 /**
  * Works out today's windows of a dough's waits, each from the temperatures of the house and from the lengths of the
@@ -68,31 +75,28 @@ const LONGEST_RISE = 3 * 24 * 60;
  */
 export function settleWindows(
   dough: ExpandedDough,
-  products: ReadonlyMap<number | null, Pick<ProductSpec, 'rises'>>,
+  rises: RisesByOutput,
   today: Today,
-  known: Known = NOTHING_KNOWN,
+  { steps: observed, dose }: Observations = NO_OBSERVATIONS,
 ): ExpandedDough {
   const courses = new Map<string, Course>();
   const settled = new Map<string, DoughStep>();
   for (const step of inOrder(dough.steps, dough.links)) {
     const before = mainBefore(step, dough.links, settled);
-    const { done, after } = settle(
-      step,
-      before && courses.get(before.key),
-      products.get(step.outputId)?.rises ?? {},
-      today,
-      known,
-    );
-    settled.set(step.key, done);
-    courses.set(step.key, after);
+    const observation = observed.get(step.key) ?? {};
+    const own = { today, dose, observation, rises: rises.get(step.outputId)?.rises ?? {} };
+    const { window, after } = settleStep(step, before && courses.get(before.key), own);
+    const { course, risen } = after(observation.minutes ?? window.target);
+    settled.set(step.key, risen ? { ...window, risen } : window);
+    courses.set(step.key, course);
   }
   return { ...dough, steps: dough.steps.map(({ key }) => settled.get(key) as DoughStep) };
 }
 
 /** The step before on the same branch, or on the dough itself: what this step's dough comes from. */
-function mainBefore(
+export function mainBefore(
   step: DoughStep,
-  links: readonly RouteLink[],
+  links: readonly Pick<RouteLink, 'from' | 'to'>[],
   steps: ReadonlyMap<string, DoughStep>,
 ): DoughStep | null {
   const before = links.filter(({ to }) => to === step.key).flatMap(({ from }) => steps.get(from) ?? []);
@@ -103,71 +107,147 @@ function mainBefore(
   );
 }
 
-function settle(
+/** What a step's window is worked out from beside the dough before it. */
+export interface StepContext {
+  rises: Partial<Record<RisePhase, Rise>>;
+  today: Today;
+  dose: number;
+  observation: Observation;
+}
+
+/** A step with today's window, and what its dough is like when it has lasted so many minutes. */
+export interface SettledStep {
+  window: DoughStep;
+  after: (minutes: number) => { course: Course; risen?: DoughStep['risen'] };
+}
+
+/**
+ * Works out the window of one step, whose dough comes from `before`; null or left out for the first of a branch.
+ */
+export function settleStep(
   step: DoughStep,
   before: Course | null | undefined,
-  rises: Partial<Record<RisePhase, Rise>>,
-  today: Today,
-  { steps: knownSteps, dose }: Known,
-): { done: DoughStep; after: Course } {
+  context: StepContext,
+): SettledStep {
+  const { observation } = context;
+  const stand = standingOf(step, before, context);
+  const { around, settling, start, reading, mode } = stand;
+  // The route's own step stays the object it was: many doughs share it on their way to the browser.
+  let window: DoughStep = { ...step, around, settling };
+  if (step.step.until !== undefined && mode)
+    window = restUntil(window, mode, reading ?? { minute: 0, celsius: start }, step.step.until);
+  const rising = risingOf(step, before, context, stand);
+  if (rising) window = rising.window(window);
+  if (observation.stretched !== undefined) window = stretched(window, observation.stretched);
+  const { judged } = observation;
+  const pace = judged && rising ? paceOf(window, judged) : 1;
+  if (judged && step.step.rise) window = judgedWindow(window, judged);
+  if (observation.atLeast !== undefined && observation.atLeast > window.min)
+    window = atLeast(window, observation.atLeast);
+  const after: SettledStep['after'] = (minutes) => {
+    const risen = rising?.after(minutes, pace);
+    const course: Course = {
+      celsius: celsiusAfter(step, stand, minutes),
+      risen: { ...before?.risen, ...risen?.progress },
+      pace: risen ? { ...before?.pace, [risen.own.phase]: risen.pace } : { ...before?.pace },
+    };
+    return risen ? { course, risen: risen.own } : { course };
+  };
+  return { window, after };
+}
+
+/** How a dough lies during a step: what is around it, how fast it follows, and its last known temperature. */
+interface Stand {
+  around: number;
+  settling: number;
+  mode: FirstMode | null;
+  start: number;
+  reading: Observation['reading'];
+}
+
+function standingOf(
+  step: DoughStep,
+  before: Course | null | undefined,
+  { today, observation }: StepContext,
+): Stand {
   const route = step.step;
   const place = route.place === undefined ? undefined : today[route.place];
-  const known = knownSteps.get(step.key);
   // A proofer or oven is set for the step; what it shows now counts only for what stands in it now.
   const isSet = step.uses.some(({ setting }) => setting !== undefined);
   const around =
-    known?.around ?? ((isSet ? undefined : place?.celsius) ?? route.around) - (route.cooler ?? 0);
-  const mode = modeOf(step, place?.kind);
+    observation.around ?? ((isSet ? undefined : place?.celsius) ?? route.around) - (route.cooler ?? 0);
+  const mode = modeOf(step, observation.kind ?? place?.kind);
   const settling = mode?.settling ?? route.settling;
   const start = route.gives ?? before?.celsius ?? around;
-  // The route's own step stays the object it was: many doughs share it on their way to the browser.
-  let done: DoughStep = { ...step, around, settling };
-  const reading = readingOf(known, start, settling);
-  if (route.until !== undefined && mode)
-    done = restUntil(done, mode, reading ?? { minute: 0, celsius: start }, route.until);
-  const moved = known?.moved !== undefined;
+  return { around, settling, mode, start, reading: readingOf(observation, start, settling) };
+}
+
+/** Where the dough was measured it goes on from there, and not from where it was reckoned to be. */
+function celsiusAfter(
+  { step: route }: DoughStep,
+  { around, settling, start, reading }: Stand,
+  minutes: number,
+): number {
+  if (route.gives !== undefined && !reading) return route.gives;
+  const [from, since] = reading ? [reading.celsius, reading.minute] : [start, 0];
+  return around + (from - around) * Math.exp(-Math.max(0, minutes - since) / settling);
+}
+
+/** The rise that goes on during a step: the window that it makes, and how far it is after some minutes. */
+interface Rising {
+  window: (step: DoughStep) => DoughStep;
+  after: (
+    minutes: number,
+    pace: number,
+  ) => { progress: Course['risen']; own: NonNullable<DoughStep['risen']>; pace: number } | undefined;
+}
+
+function risingOf(
+  { step: route }: DoughStep,
+  before: Course | null | undefined,
+  { rises, dose, observation }: StepContext,
+  { around, settling, start, reading }: Stand,
+): Rising | null {
+  const moved = observation.moved !== undefined;
   // Out of the cold a degassed dough doubles again: that is a bulk of its own.
   const warmed = moved && !route.rise && route.kind === 'retard' ? 'bulk' : undefined;
   const phase = route.rise?.phase ?? warmed;
   const rise = phase && rises[phase];
-  const risen = { ...before?.risen };
-  if (phase && rise) {
-    const fermentation = fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1);
-    const along = (minutes: number) => courseOf(start, around, settling, minutes, reading);
-    // What it rose in the cold is as every retard has it: its own bulk begins where it was moved.
-    const inTheCold = known?.moved?.minute ?? 0;
-    const already = warmed
-      ? -progressAlong(fermentation, along(Math.max(1, inTheCold)), inTheCold)
-      : (risen[phase] ?? 0);
-    if (route.rise?.decides) done = riseUntil(done, fermentation, rise, along(LONGEST_RISE), already);
-    else if (moved) done = soonerThere(done, fermentation, rise, along(LONGEST_RISE), already);
-    const length = known?.minutes ?? done.target;
-    const now = already + progressAlong(fermentation, along(Math.max(1, length)), length);
-    // In minutes of the undosed rise: what a verdict on it teaches. Of what should have stayed cold nothing is learnt.
-    if (!warmed) {
-      risen[phase] = now;
-      done.risen = { phase, before: already * rise.minutes, after: now * rise.minutes };
-    }
-  }
-  if (known?.stretched !== undefined) done = stretched(done, known.stretched);
-  if (known?.judged && route.rise) done = judgedOnTheSpot(done, known.judged);
-  if (known?.atLeast !== undefined && known.atLeast > done.min) done = atLeast(done, known.atLeast);
-  const length = known?.minutes ?? done.target;
-  // Where the dough was measured it goes on from there, and not from where it was reckoned to be.
-  const [from, since] = reading ? [reading.celsius, reading.minute] : [route.gives ?? start, 0];
-  const celsius =
-    route.gives !== undefined && !reading
-      ? route.gives
-      : around + (from - around) * Math.exp(-Math.max(0, length - since) / settling);
-  return { done, after: { celsius, risen } };
+  if (!phase || !rise) return null;
+  const pace = before?.pace[phase] ?? 1;
+  const fermentation = paced(fermentationOf(rise, phase === 'bulk' || phase === 'proof' ? dose : 1), pace);
+  const along = (minutes: number) => courseOf({ start, around, settling, reading }, minutes);
+  // What it rose in the cold is as every retard has it: its own bulk begins where it was moved.
+  const inTheCold = observation.moved?.minute ?? 0;
+  const already = warmed
+    ? -progressAlong(fermentation, along(Math.max(1, inTheCold)), inTheCold)
+    : (before?.risen[phase] ?? 0);
+  const decides = route.rise?.decides === true;
+  const until = (step: DoughStep) =>
+    riseUntil(step, fermentation, rise, { profile: along(LONGEST_RISE), already });
+  return {
+    window: (step) => (decides ? until(step) : moved ? soonerThere(step, until(step)) : step),
+    after(minutes, seen) {
+      // Of what should have stayed cold nothing is learnt, and later waits do not count it.
+      if (warmed) return undefined;
+      const slowed = paced(fermentation, seen);
+      const now = already + progressAlong(slowed, along(Math.max(1, minutes)), minutes);
+      // In minutes of the undosed rise: what a verdict on it teaches.
+      const own = { phase, before: already * rise.minutes, after: now * rise.minutes };
+      return { progress: { [phase]: now }, own, pace: pace * seen };
+    },
+  };
 }
+
+const paced = (fermentation: Fermentation, pace: number): Fermentation =>
+  pace === 1 ? fermentation : { ...fermentation, minutes: fermentation.minutes / pace };
 
 /**
  * The last temperature that is known of a dough: measured, or reckoned for the moment when it was put somewhere else, from
  * what was around it until then.
  */
-function readingOf(known: KnownStep | undefined, start: number, settling: number): KnownStep['reading'] {
-  const { reading, moved } = known ?? {};
+function readingOf(observation: Observation, start: number, settling: number): Observation['reading'] {
+  const { reading, moved } = observation;
   if (!moved || (reading && reading.minute >= moved.minute)) return reading;
   const from = reading ?? { minute: 0, celsius: start };
   const left = Math.exp(-(moved.minute - from.minute) / settling);
@@ -176,11 +256,8 @@ function readingOf(known: KnownStep | undefined, start: number, settling: number
 
 /** The dough's own temperature during a step: from its start, or through what was measured, towards what is around it. */
 function courseOf(
-  start: number,
-  around: number,
-  settling: number,
+  { start, around, settling, reading }: Pick<Stand, 'start' | 'around' | 'settling' | 'reading'>,
   minutes: number,
-  reading?: { minute: number; celsius: number },
 ): Profile {
   if (!reading) return approach(start, around, settling, minutes);
   const after = approach(
@@ -197,31 +274,6 @@ function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | nu
   if (!step.piece) return null;
   const film = meanFilm(kind, step.piece.lying);
   return firstMode(step.piece, step.branch === 'butter' ? BUTTER : DOUGH, film, step.around);
-}
-
-/** A rise that was not ready is looked at again after so long: a share of what it has had, at least some minutes. */
-const NEXT_LOOK = { share: 0.12, least: 10 };
-
-/** How soon hands can be found for what is over, minutes. */
-const AT_ONCE = 15;
-
-/**
- * What a look says goes before what was reckoned. Ready: it may end now, and keeps as long as it would have. Not yet: it is
- * as much slower as it was reckoned to be ready by now. Over: it has to end
- * as soon as hands are free.
- */
-function judgedOnTheSpot(step: DoughStep, { minutes, verdict }: NonNullable<KnownStep['judged']>): DoughStep {
-  const now = Math.max(1, Math.round(minutes));
-  if (verdict === 'over') return { ...step, min: Math.min(step.min, now), target: now, max: now + AT_ONCE };
-  if (verdict === 'right') {
-    const max = Math.max(now, now + step.max - step.target);
-    return { ...step, min: Math.min(step.min, now), target: now, max };
-  }
-  const least = now + Math.max(NEXT_LOOK.least, Math.round(NEXT_LOOK.share * now));
-  if (step.min >= least) return step;
-  const slower = least / step.min;
-  const [target, max] = [Math.round(step.target * slower), Math.round(step.max * slower)];
-  return { ...step, min: least, target: Math.max(least, target), max: Math.max(least, max) };
 }
 
 /** A bake in an oven that is known to take longer or shorter than written. */
@@ -244,7 +296,7 @@ function atLeast(step: DoughStep, minutes: number): DoughStep {
 function restUntil(
   step: DoughStep,
   mode: FirstMode,
-  from: NonNullable<KnownStep['reading']>,
+  from: NonNullable<Observation['reading']>,
   until: number,
 ): DoughStep {
   const more = minutesToCore(mode, from.celsius, step.around, until);
@@ -253,7 +305,7 @@ function restUntil(
     return {
       ...step,
       never: true,
-      remark: `At ${round(step.around)} °C the core does not come to ${round(until)} °C.`,
+      remark: { code: 'core-out-of-reach', around: step.around, until },
     };
   }
   return minutes > step.min ? atLeast(step, minutes) : step;
@@ -263,8 +315,7 @@ function riseUntil(
   step: DoughStep,
   fermentation: Fermentation,
   { early, late }: Rise,
-  profile: Profile,
-  already: number,
+  { profile, already }: { profile: Profile; already: number },
 ): DoughStep {
   const at = (progress: number) => minuteReached(fermentation, profile, progress, already, LONGEST_RISE);
   const [min, target, max] = [at(early), at(1), at(late)];
@@ -272,7 +323,7 @@ function riseUntil(
     return {
       ...step,
       never: true,
-      remark: `At ${round(step.around)} °C it does not rise within ${duration(LONGEST_RISE)}.`,
+      remark: { code: 'no-rise', around: step.around, within: LONGEST_RISE },
     };
   }
   const best = Math.max(1, Math.round(target));
@@ -281,25 +332,23 @@ function riseUntil(
     min: Math.max(1, Math.min(best, Math.round(min))),
     target: best,
     max: Math.max(best, Math.round(max ?? LONGEST_RISE)),
-    ...(target === 0 ? { remark: 'It has risen already in the waits before.' } : {}),
+    ...(target === 0 ? { remark: { code: 'risen-before' as const } } : {}),
   };
 }
 
 /** A wait that was put somewhere warm: it is over when the rise is, where that comes before the wait's own time. */
-function soonerThere(
-  step: DoughStep,
-  ...how: Parameters<typeof riseUntil> extends [unknown, ...infer R] ? R : never
-): DoughStep {
-  const risen = riseUntil(step, ...how);
+function soonerThere(step: DoughStep, risen: DoughStep): DoughStep {
   return !risen.never && risen.target < step.target
     ? { ...risen, min: Math.min(risen.min, risen.target) }
     : step;
 }
 
-const round = (celsius: number) => Math.round(celsius * 10) / 10;
-
 /** Steps whose window moved by more than `minutes` from one settling to the next. */
-export function movedWindows(before: ExpandedDough, after: ExpandedDough, minutes: number): string[] {
+export function movedWindows(
+  before: Pick<ExpandedDough, 'steps'>,
+  after: Pick<ExpandedDough, 'steps'>,
+  minutes: number,
+): string[] {
   const old = new Map(before.steps.map((step) => [step.key, step]));
   return after.steps.flatMap((step) => {
     const was = old.get(step.key);

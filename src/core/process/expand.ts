@@ -13,6 +13,18 @@ export interface DoughOutput {
   loads?: number;
 }
 
+/**
+ * Why a wait does not do what it is for, temperatures in °C:
+ *
+ * - `core-out-of-reach`: at `around` the core never comes to `until`
+ * - `no-rise`: at `around` it does not rise within so many minutes
+ * - `risen-before`: it has risen already in the waits before
+ */
+export type StepRemark =
+  | { code: 'core-out-of-reach'; around: number; until: number }
+  | { code: 'no-rise'; around: number; within: number }
+  | { code: 'risen-before' };
+
 /** A step of one dough, with its sizes worked out. Minutes are whole. */
 export interface DoughStep {
   /** Unique within the dough: `turn-2`, or `7.1.proof` for the first load of output 7. */
@@ -31,8 +43,8 @@ export interface DoughStep {
   /** What is around the dough, °C, and how fast it follows, minutes: the route's, or as it is today. */
   around: number;
   settling: number;
-  /** Where today's temperatures do not bring about what the step is for, in a sentence. */
-  remark?: string;
+  /** Where today's temperatures do not bring about what the step is for. */
+  remark?: StepRemark;
   /** What it is for does not come about however long it stands there: nobody can say when it is ready. */
   never?: true;
   /** What has risen of its phase, as minutes at the reference temperature: before this step, and at its end. */

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough, smallDough } from '../../../test-support/floor';
-import { readyAt } from '../shopfloor/agenda';
-import { doseOf, knownOf, type Needles } from '../forecast/known';
+import type { ProbeReadings } from '../forecast/conditions';
+import { doseOf, observe } from '../forecast/observation';
 import { misfits } from './misfit';
+import type { FloorEvent } from '../record/events';
 import { foldDough } from '../record/state';
 
 const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
@@ -21,11 +22,8 @@ describe('a look at what should be alive', () => {
     const later = [...mixed, alive(600, { answer: 'wait', minutes: 45 })];
     expect(retard(later).notBefore).toBe(645 * MIN);
     expect(retard([...later, alive(640, { answer: 'ready' })]).notBefore).toBeNull();
-    const dough = plannedDough(later);
-    const step = dough.steps.find(({ key }) => key === 'retard');
-    const state = dough.state.steps.get('retard');
-    if (!step || !state) throw new Error('No retard.');
-    expect(readyAt(step, state)).toBe(645 * MIN);
+    const step = plannedDough(later).steps.find(({ key }) => key === 'retard');
+    expect(step?.ready?.at).toBe(645 * MIN);
   });
 
   it('begins the wait anew where it was dead', () => {
@@ -60,44 +58,22 @@ describe('what is recorded of a mix', () => {
   });
 });
 
-describe('what is known of a dough’s steps', () => {
-  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
-  const known = (events: ReturnType<typeof did>[], minute: number) =>
-    knownOf(
-      smallDough(),
-      foldDough(smallDough(), events),
-      planned,
-      { retarder: { celsius: 6, kind: 'fridge' } },
-      minute * MIN,
-      1,
-    ).steps;
-
-  it('is how long a step was, or is planned to be', () => {
-    expect(known(mixed, 20).get('mix')?.minutes).toBe(15);
-    expect(known([], 0).get('retard')?.minutes).toBe(60);
-  });
-
-  it('is how long a wait under way has been already, when nobody ends it', () => {
-    expect(known(mixed, 500).get('retard')?.minutes).toBe(485);
-  });
-
-  it('is the last temperature that was measured', () => {
-    const warm = did('temperature', 'mix', 14, { celsius: 26.5 });
-    expect(known([...mixed, warm], 20).get('mix')?.reading).toEqual({ minute: 14, celsius: 26.5 });
-  });
-});
-
 describe('where a dough stands, and the needle in it', () => {
   const put = (minute: number, needle: string | null) =>
     did('needle', 'retard', minute, { data: { kind: 'needle', needle } });
   const moved = (minute: number, place: string) =>
     did('move', 'retard', minute, { data: { kind: 'moved', place } });
-  const planned = new Map(plannedDough([]).steps.map((step) => [step.key, step]));
   const today = { retarder: { celsius: 6, kind: 'fridge' }, bakery: { celsius: 22, kind: 'room' } } as const;
-  const known = (events: ReturnType<typeof did>[], needles: Needles) =>
-    knownOf(smallDough(), foldDough(smallDough(), events), planned, today, 200 * MIN, 1, {
-      needles,
-    }).steps.get('retard');
+  const observed = (
+    dough: Pick<ReturnType<typeof smallDough>, 'steps' | 'links'>,
+    events: FloorEvent[],
+    probes: ProbeReadings,
+  ) => {
+    const step = dough.steps.find(({ key }) => key === 'retard');
+    const state = foldDough(dough, events).steps.get('retard');
+    return step && state && observe(step, state, { places: today, probes, decks: null, machines: [] });
+  };
+  const known = (events: FloorEvent[], probes: ProbeReadings) => observed(smallDough(), events, probes);
   const said = (minute: number, celsius: number) => new Map([['needle-1', { celsius, at: minute * MIN }]]);
 
   it('is the last word of each, taken back by an undo', () => {
@@ -137,8 +113,7 @@ describe('where a dough stands, and the needle in it', () => {
         step.key === 'retard' ? { ...step, step: { ...step.step, place: 'retarder' } } : step,
       ),
     };
-    const shelved = foldDough(cold, [...mixed, moved(75, 'retarder')]);
-    const there = knownOf(cold, shelved, planned, today, 200 * MIN, 1).steps.get('retard');
+    const there = observed(cold, [...mixed, moved(75, 'retarder')], new Map());
     expect(there).toMatchObject({ around: 6 });
     expect(there?.moved).toBeUndefined();
   });
@@ -157,7 +132,9 @@ describe('a plan that no longer fits', () => {
   it('names a wait that is in vain today, however long it is', () => {
     const dough = plannedDough([], 600);
     const steps = dough.steps.map((step) =>
-      step.key === 'rest' ? { ...step, remark: 'At 9 °C the core does not come to 6 °C.' } : step,
+      step.key === 'rest'
+        ? { ...step, remark: { code: 'core-out-of-reach' as const, around: 9, until: 6 } }
+        : step,
     );
     expect(misfits({ ...dough, steps }).find(({ key }) => key === 'rest')).toMatchObject({
       by: 0,

@@ -6,7 +6,7 @@ import { byPerson, byStation } from './groups';
 import { loadBins, settingSpans } from '../shopfloor/loads';
 import type { Duty } from './rota';
 
-const DAY = { from: 0, to: 1440 * MIN, now: 0 };
+const DAY = { from: 0, to: 1440 * MIN };
 const machine = (id: string) => ({ id, label: id, capacity: 9, unit: 'trays', changeover: 0 });
 const person = (id: number): Person => ({ id, name: `P${id}`, role: 'baker', team: 'nights' });
 
@@ -22,14 +22,14 @@ function baked(setting: number) {
 
 describe('the plan by station', () => {
   it('shows each use once, in order of time, and no trays or shelves', () => {
-    const rows = byStation([baked(185)], [machine('oven'), machine('tray'), machine('retarder')], 0);
+    const rows = byStation([baked(185)], [machine('oven'), machine('tray'), machine('retarder')]);
     expect(rows.map(({ id }) => id)).toEqual(['oven']);
     expect(rows[0]?.items.map(({ label }) => label)).toEqual(['bake']);
   });
 
   it('holds in its loads what its rows show', () => {
     const dough = baked(185);
-    const [item] = byStation([dough], [machine('oven')], 0)[0]?.items ?? [];
+    const [item] = byStation([dough], [machine('oven')])[0]?.items ?? [];
     const bins = loadBins([dough], 'oven', DAY, 30);
     bins.forEach((held, i) => {
       const at = i * 30 * MIN;
@@ -45,7 +45,7 @@ describe('the plan by person', () => {
       did('finish', 'mix', 20, { personId: 2 }),
     ]);
     const duty = (key: string, id: number) => ({ task: taskId(1, key), personIds: [id] }) as unknown as Duty;
-    const rows = byPerson([dough], [person(1), person(2)], [duty('mix', 1), duty('butter', 1)], 30 * MIN);
+    const rows = byPerson([dough], [person(1), person(2)], [duty('mix', 1), duty('butter', 1)]);
     expect(rows.map(({ name, items }) => [name, items.map(({ label }) => label)])).toEqual([
       ['P1', ['butter']],
       ['P2', ['mix']],
@@ -60,13 +60,13 @@ describe('settings of a machine', () => {
       ...dough,
       steps: dough.steps.map((step) => ({
         ...step,
-        plannedStart: step.plannedStart + minutes * MIN,
-        plannedEnd: step.plannedEnd + minutes * MIN,
+        start: step.start + minutes * MIN,
+        end: step.end + minutes * MIN,
       })),
     });
     const spans = settingSpans([baked(185), later(baked(185), 60), later(baked(165), 120)], 'oven', DAY);
     expect(spans.map(({ setting }) => setting)).toEqual([185, 165]);
-    expect((spans[0]?.end ?? 0) - (spans[0]?.start ?? 0)).toBe(120 * MIN);
+    expect((spans[0]?.end ?? 0) - (spans[0]?.start ?? 0)).toBe((60 + 18) * MIN);
     expect(settingSpans([plannedDough([])], 'mixer', DAY)).toEqual([]);
   });
 });

@@ -6,7 +6,6 @@ import type { Person } from '../bakery/people';
 import type { Machine } from '../bakery/machines';
 import type { Duty } from './rota';
 import { isHandsOn } from '../record/state';
-import { stepTimes } from '../forecast/times';
 
 /** A piece of work in a row of a station or a person. */
 export interface GroupItem {
@@ -27,8 +26,8 @@ export interface GroupRow {
   items: GroupItem[];
 }
 
-function itemOf(dough: DoughForecast, step: DoughForecast['steps'][number], now: Instant): GroupItem {
-  const { start, end } = stepTimes(dough, step, now);
+function itemOf(dough: DoughForecast, step: DoughForecast['steps'][number]): GroupItem {
+  const { start, end } = step;
   return {
     task: taskId(dough.id, step.key),
     doughId: dough.id,
@@ -42,11 +41,7 @@ function itemOf(dough: DoughForecast, step: DoughForecast['steps'][number], now:
 }
 
 /** What is done at each station. */
-export function byStation(
-  doughs: readonly DoughForecast[],
-  machines: readonly Machine[],
-  now: Instant,
-): GroupRow[] {
+export function byStation(doughs: readonly DoughForecast[], machines: readonly Machine[]): GroupRow[] {
   return machines
     .filter(({ id }) => (STATIONS as readonly string[]).includes(id))
     .map(({ id, label }) => ({
@@ -56,7 +51,7 @@ export function byStation(
         .flatMap((dough) =>
           dough.steps
             .filter(({ uses }) => uses.some(({ resource }) => resource === id))
-            .map((step) => itemOf(dough, step, now)),
+            .map((step) => itemOf(dough, step)),
         )
         .sort((a, b) => a.start - b.start),
     }));
@@ -67,7 +62,6 @@ export function byPerson(
   doughs: readonly DoughForecast[],
   people: readonly Person[],
   duties: readonly Duty[],
-  now: Instant,
 ): GroupRow[] {
   const planned = new Map(duties.map(({ task, personIds }) => [task, personIds]));
   const work = doughs.flatMap((dough) =>
@@ -76,7 +70,7 @@ export function byPerson(
       .map((step) => {
         const state = dough.state.steps.get(step.key);
         const by = state?.startedBy ?? state?.finishedBy;
-        const item = itemOf(dough, step, now);
+        const item = itemOf(dough, step);
         return { item, by: typeof by === 'number' ? [by] : (planned.get(item.task) ?? []) };
       }),
   );

@@ -1,7 +1,6 @@
 import { USUAL_SPREAD, type Spread } from '../solver/sampling';
 import { MINUTE } from '../time/local';
-import type { DoughRecord } from '../record/dough';
-import { forecastDough } from '../forecast/forecast';
+import { stateOf, type DoughRecord } from '../record/dough';
 
 /** Timed steps that the house's usual spread counts for. */
 const WEIGHT = 30;
@@ -16,7 +15,7 @@ const MOST = 3;
 export function spreadOfLog(doughs: readonly DoughRecord[]): { spread: Spread; timed: number } {
   let [timed, squares] = [0, 0];
   for (const dough of doughs) {
-    const { state } = forecastDough(dough);
+    const state = stateOf(dough);
     for (const { key, step, target } of dough.steps) {
       const done = state.steps.get(key);
       if (!step.work || !done || done.startedAt === null || done.finishedAt === null || target === 0)

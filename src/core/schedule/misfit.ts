@@ -1,3 +1,4 @@
+import { remarkWords } from '../forecast/remark-words';
 import { duration } from '../units/format';
 import { MINUTE } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
@@ -22,7 +23,7 @@ export function misfits({ steps, state }: DoughForecast): Misfit[] {
     if (isHandsOn(step) || !own || own.status === 'done' || own.status === 'skipped') return [];
     const { label, remark } = step;
     // What the wait is for does not come about today, however long it is given.
-    if (remark) return [{ key: step.key, label, by: 0, sentence: `${label}: ${remark}` }];
+    if (remark) return [{ key: step.key, label, by: 0, sentence: `${label}: ${remarkWords(remark)}` }];
     const planned = Math.round((step.plannedEnd - (own.startedAt ?? step.plannedStart)) / MINUTE);
     const by = planned < step.min ? planned - step.min : planned > step.max ? planned - step.max : 0;
     if (Math.abs(by) <= SMALL) return [];

@@ -1,6 +1,5 @@
 import { clashes } from '../solver/clashes';
 import type { PlanProblem, Times } from '../solver/problem';
-import { taskId } from '../process/step-ref';
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughRecord } from '../record/dough';
 import { isHandsOn } from '../record/state';
@@ -27,11 +26,15 @@ export interface PlanChange {
 /** Steps that move by amounts closer than this are told in one line, minutes. */
 const ALIKE = 5;
 
-/** What moves, by dough and in the order of the day; `why` says what made a dough move. */
+/**
+ * What moves by at least `least` minutes, by dough and in the order of the day; `why` says what made a dough move. What a
+ * shift need not know of is left out.
+ */
 export function planChanges(
   doughs: readonly DoughRecord[],
   times: ReadonlyMap<number, StepTimes>,
   why: (dough: DoughRecord) => string,
+  least = 1,
 ): PlanChange[] {
   const lines = doughs.flatMap((dough) => {
     const moved = dough.steps
@@ -43,7 +46,7 @@ export function planChanges(
     const own: (PlanChange & { by: number })[] = [];
     for (const { step, to, by } of moved) {
       const last = own.at(-1);
-      if (Math.abs(by) < 1) continue;
+      if (Math.abs(by) < least) continue;
       if (last && Math.abs(last.by - by) < ALIKE) last.more++;
       else {
         const head = { doughId: dough.id, dough: dough.name, label: step.label };
@@ -69,7 +72,8 @@ export function madeRoomFor(
   after: Times,
   doughId: number,
 ): { resource: string; dough: string } | null {
-  const own = (id: string) => id.startsWith(taskId(doughId, ''));
+  const ownTasks = new Set(problem.tasks.flatMap(({ id, dough }) => (dough === String(doughId) ? id : [])));
+  const own = (id: string) => ownTasks.has(id);
   const mixed: Times = { ...after };
   for (const [id, span] of Object.entries(before)) if (own(id)) mixed[id] = span;
   const doughOf = new Map(problem.tasks.map(({ id, dough }) => [id, dough]));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { did, MIN, smallDough } from '../../../test-support/floor';
+import { did, forecastAt, MIN, smallDough } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import type { DoughRecord } from '../record/dough';
 import type { FloorEvent } from '../record/events';
@@ -24,21 +24,24 @@ function dough(dueMinute: number, events: FloorEvent[]): DoughRecord {
   };
 }
 
+const slackOf = (record: DoughRecord, minute: number) =>
+  stepSlack(forecastAt(record, minute), record.outputs, minute * MIN);
+
 // Mix 15, retard 480, lock-in 12, turn 8, rest 30, turn 8, sheet 10, shape 10, proof 60, load 3, bake 18, finish 5.
 const SHORTEST = 659;
 
 describe('the slack of a dough', () => {
   it('lets the first step start until the shortest way just keeps the promise', () => {
-    expect(stepSlack(dough(SHORTEST + 45, []), 0)?.get('mix')).toEqual({ from: 0, to: 45 * MIN });
+    expect(slackOf(dough(SHORTEST + 45, []), 0)?.get('mix')).toEqual({ from: 0, to: 45 * MIN });
   });
 
   it('is none when the promise is out of reach', () => {
-    expect(stepSlack(dough(SHORTEST - 1, []), 0)).toBeNull();
+    expect(slackOf(dough(SHORTEST - 1, []), 0)).toBeNull();
   });
 
   it('counts on from what has happened', () => {
     const mixed = [did('start', 'mix', 0), did('finish', 'mix', 20)];
-    const slack = stepSlack(dough(SHORTEST + 100, mixed), 100 * MIN);
+    const slack = slackOf(dough(SHORTEST + 100, mixed), 100);
     expect(slack?.get('mix')).toBeUndefined();
     expect(slack?.get('lock-in')?.from).toBe((20 + 480) * MIN);
   });

@@ -2,8 +2,8 @@ import { startWindows } from '../solver/slack';
 import { taskId } from '../process/step-ref';
 import { planProblem } from './problem';
 import { MINUTE, type Instant } from '../time/local';
-import type { DoughRecord } from '../record/dough';
-import { forecastDough } from '../forecast/forecast';
+import type { DoughForecast } from '../forecast/forecast';
+import type { OutputRecord } from '../record/dough';
 import { openPart } from './open-part';
 
 /**
@@ -11,16 +11,17 @@ import { openPart } from './open-part';
  * is recorded already. Hands and machines are not looked at. Null where a promise is out of reach.
  */
 export function stepSlack(
-  dough: DoughRecord,
+  dough: DoughForecast,
+  outputs: readonly OutputRecord[],
   now: Instant,
 ): Map<string, { from: Instant; to: Instant }> | null {
-  const { state } = forecastDough(dough);
+  const { state } = dough;
   const times = dough.steps.flatMap((step) => [step.plannedStart, step.plannedEnd]);
   const recorded = [...state.steps.values()].flatMap((s) => [s.startedAt ?? now, s.finishedAt ?? now]);
   const origin = Math.min(now, ...times, ...recorded) - MINUTE;
   const minute = (at: Instant) => Math.round((at - origin) / MINUTE);
-  const horizon = minute(Math.max(now, ...times, ...dough.outputs.map(({ dueAt }) => dueAt))) + 7 * 24 * 60;
-  const { expanded, pins } = openPart(dough, state, now, minute);
+  const horizon = minute(Math.max(now, ...times, ...outputs.map(({ dueAt }) => dueAt))) + 7 * 24 * 60;
+  const { expanded, pins } = openPart(dough, outputs, now, minute);
   const steps = expanded.steps.map((step) => ({ ...step, uses: [] }));
   const problem = planProblem(
     { name: dough.name, horizon, now: minute(now), crew: [[0, 0]], machines: [] },
@@ -28,7 +29,7 @@ export function stepSlack(
       {
         id: dough.id,
         expanded: { ...expanded, steps },
-        promises: dough.outputs.map(({ id, dueAt, freshFor }) => ({
+        promises: outputs.map(({ id, dueAt, freshFor }) => ({
           outputId: id,
           due: minute(dueAt),
           freshFor,

@@ -1,9 +1,8 @@
 import { COOLER, risesInRoom, type DoughChange } from '../process/changes';
 import type { Presence } from '../time/shifts';
 import type { Instant } from '../time/local';
-import type { DoughRecord } from '../record/dough';
+import { stateOf, type DoughRecord } from '../record/dough';
 import type { Person } from '../bakery/people';
-import { forecastDough } from '../forecast/forecast';
 
 /** What could be given so that a promise is kept after all. */
 export type WayKind =
@@ -24,7 +23,7 @@ export const WAY_NAMES: Record<WayKind, string> = {
 
 /** How a dough may leave its route on a way; nothing where its route has no such step any more. */
 export function changesOnWay(dough: DoughRecord, kind: WayKind): DoughChange[] {
-  const { state } = forecastDough(dough);
+  const state = stateOf(dough);
   const isOpen = (key: string) => state.steps.get(key)?.status === 'open';
   if (kind === 'longer') {
     return dough.steps

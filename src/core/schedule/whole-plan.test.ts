@@ -7,12 +7,13 @@ import { clashes } from '../solver/clashes';
 import type { FloorEvent } from '../record/events';
 import type { DoughRecord } from '../record/dough';
 import type { Machine } from '../bakery/machines';
+import { UNKNOWN_CONDITIONS } from '../forecast/conditions';
 import { forecastDough } from '../forecast/forecast';
-import type { Board } from '../wire/board';
 import { drifts } from './drift';
 import { promisesOf } from '../forecast/promises';
-import { clashSentence, stepOf, withTimes } from './supposed';
-import { wholePlan } from './whole-plan';
+import { clashSentence, stepOf } from './supposed';
+import { wholePlan, type PlanMeans } from './whole-plan';
+import { withTimes } from './with-times';
 
 const ZONE = 'Europe/Berlin';
 const DAWN = Date.parse('2026-11-19T00:00+01:00');
@@ -44,12 +45,10 @@ function dough(from: number, events: FloorEvent[] = []): DoughRecord {
   };
 }
 
-function board(
-  doughs: DoughRecord[],
-  machines = MACHINES,
-): Pick<Board, 'house' | 'doughs' | 'presences' | 'machines'> {
+function board(doughs: DoughRecord[], machines = MACHINES): PlanMeans {
   const presences = [{ personId: 1, start: at(0), end: at(3 * 1440) }];
-  return { house: { name: 'House', zone: ZONE }, doughs, machines, presences };
+  const conditions = { ...UNKNOWN_CONDITIONS, machines };
+  return { house: { name: 'House', zone: ZONE }, doughs, machines, presences, conditions };
 }
 
 describe('the whole plan', () => {
@@ -174,7 +173,7 @@ describe('a promise', () => {
     const one = dough(60);
     const last = Math.max(...one.steps.map(({ plannedEnd }) => plannedEnd));
     const outputs = one.outputs.map((output) => ({ ...output, dueAt: last + dueAfter * MIN }));
-    const [promise] = promisesOf(forecastDough(one), { outputs }, at(30));
+    const [promise] = promisesOf(forecastDough(one, UNKNOWN_CONDITIONS, at(30)), { outputs });
     return promise && [promise.late, promise.stale];
   };
 
@@ -188,6 +187,6 @@ describe('a promise', () => {
   it('of something that is not in the plan is none', () => {
     const one = dough(60);
     const outputs = one.outputs.map((output) => ({ ...output, id: 99 }));
-    expect(promisesOf(forecastDough(one), { outputs }, at(30))).toEqual([]);
+    expect(promisesOf(forecastDough(one, UNKNOWN_CONDITIONS, at(30)), { outputs })).toEqual([]);
   });
 });

@@ -1,12 +1,14 @@
 import type { PlanProblem, Times } from '../solver/problem';
-import { taskId } from '../process/step-ref';
+import { taskId, type StepRef } from '../process/step-ref';
 import { planProblem } from './problem';
 import { addLocalDays, localMidnight, MINUTE } from '../time/local';
 import { capacitySteps, crewSteps, type Presence } from '../time/shifts';
 import type { Machine } from '../bakery/machines';
-import { forecastDough, type DoughForecast } from '../forecast/forecast';
+import type { Conditions } from '../forecast/conditions';
+import { FORGOTTEN, forecastDough, type DoughForecast } from '../forecast/forecast';
 import type { DoughRecord } from '../record/dough';
 import { openPart } from './open-part';
+import { withTimes } from './with-times';
 import { isHandsOn } from '../record/state';
 
 /** Days after the last promise that a plan may use. */
@@ -19,8 +21,10 @@ export interface WholePlan {
   origin: number;
   zone: string;
   doughs: DoughRecord[];
-  /** The same doughs folded. */
+  /** The same doughs, forecast. */
   floor: DoughForecast[];
+  /** Which step each task of the problem is. */
+  refs: ReadonlyMap<string, StepRef>;
   /** Present times of the problem's tasks. */
   present: Times;
   /** Ids of the tasks that people carry out. */
@@ -33,13 +37,17 @@ export interface PlanMeans {
   doughs: readonly DoughRecord[];
   presences: readonly Presence[];
   machines: readonly Machine[];
+  conditions: Conditions;
 }
 
 /** The whole plan of the doughs that are open. */
-export function wholePlan({ house, doughs: all, presences, machines }: PlanMeans, now: number): WholePlan {
+export function wholePlan(
+  { house, doughs: all, presences, machines, conditions }: PlanMeans,
+  now: number,
+): WholePlan {
   const { name, zone } = house;
   const going = all
-    .map((dough) => ({ dough, onFloor: forecastDough(dough) }))
+    .map((dough) => ({ dough, onFloor: forecastDough(dough, conditions, now) }))
     .filter(({ onFloor }) => isOpen(onFloor, now));
   const doughs = going.map(({ dough }) => dough);
   const begun = doughs.flatMap(({ events }) => events.map(({ at }) => at));
@@ -60,7 +68,7 @@ export function wholePlan({ house, doughs: all, presences, machines }: PlanMeans
   };
   const open = going.map(({ dough, onFloor }) => ({
     dough,
-    ...openPart(dough, onFloor.state, now, minute),
+    ...openPart(onFloor, dough.outputs, now, minute),
   }));
   const problem = planProblem(
     frame,
@@ -75,11 +83,13 @@ export function wholePlan({ house, doughs: all, presences, machines }: PlanMeans
   );
   const present: Times = {};
   const hands: string[] = [];
+  const refs = new Map<string, StepRef>();
   for (const { dough, expanded, pins } of open) {
     const started = new Map(pins.map(({ task, start }) => [task, start]));
     const planned = new Map(dough.steps.map((step) => [step.key, step]));
     for (const step of expanded.steps) {
       const id = taskId(dough.id, step.key);
+      refs.set(id, { dough: dough.id, step: step.key });
       const known = planned.get(step.key);
       const start = started.get(id) ?? minute(known?.plannedStart ?? now);
       const length = Math.max(started.has(id) ? step.min : 0, minute(known?.plannedEnd ?? now) - start);
@@ -91,11 +101,14 @@ export function wholePlan({ house, doughs: all, presences, machines }: PlanMeans
     }
     problem.pins.push(...pins);
   }
-  return { problem, origin, zone, doughs, floor: going.map(({ onFloor }) => onFloor), present, hands };
+  const floor = going.map(({ onFloor }) => onFloor);
+  return { problem, origin, zone, doughs, floor, refs, present, hands };
 }
 
-/** Planned to be over for longer than this and not recorded: forgotten, not late. */
-const FORGOTTEN = 12 * 60 * MINUTE;
+/** What the plan is made from, as if these times were planned; minutes are counted from `origin`. */
+export function supposingTimes(means: PlanMeans, times: Times, origin: number): PlanMeans {
+  return { ...means, doughs: means.doughs.map((dough) => withTimes(dough, times, origin)) };
+}
 
 /** A dough with steps that are neither done nor skipped, and that somebody may still be about. */
 function isOpen({ state, steps }: DoughForecast, now: number): boolean {

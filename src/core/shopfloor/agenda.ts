@@ -6,7 +6,7 @@ export interface AgendaItem {
   dough: DoughForecast;
   step: DoughForecast['steps'][number];
   state: StepState;
-  /** Minutes from now to the planned start (or end, for what is running); negative when that has passed. */
+  /** Minutes from now until it is due to start (or to end, for what is running); negative when that has passed. */
   inMinutes: number;
 }
 
@@ -32,13 +32,11 @@ export function agenda(doughs: readonly DoughForecast[], now: Instant, horizonMi
       const until = (at: Instant) => Math.round((at - now) / MINUTE);
       const item = (at: Instant): AgendaItem => ({ dough, step, state, inMinutes: until(at) });
       if (state.status === 'running') {
-        const ends = (state.startedAt ?? step.plannedStart) + step.target * MINUTE;
-        (isHandsOn(step) ? result.running : result.waiting).push(
-          item(isHandsOn(step) ? ends : readyAt(step, state)),
-        );
-      } else if (state.startable) result.next.push(item(step.plannedStart));
-      else if (state.status === 'open' && isHandsOn(step) && until(step.plannedStart) <= horizonMinutes) {
-        result.coming.push(item(step.plannedStart));
+        const ends = step.ready?.at ?? step.start + step.target * MINUTE;
+        (isHandsOn(step) ? result.running : result.waiting).push(item(ends));
+      } else if (state.startable) result.next.push(item(step.dueAt));
+      else if (state.status === 'open' && isHandsOn(step) && until(step.start) <= horizonMinutes) {
+        result.coming.push(item(step.start));
       }
     }
   }
@@ -46,14 +44,4 @@ export function agenda(doughs: readonly DoughForecast[], now: Instant, horizonMi
     a.inMinutes - b.inMinutes || (a.step.key < b.step.key ? -1 : 1);
   for (const list of Object.values(result) as AgendaItem[][]) list.sort(soonest);
   return result;
-}
-
-/**
- * When a running wait should end: as planned, but not before its shortest length nor after its longest, and never before
- * somebody who looked wanted to look again.
- */
-export function readyAt(step: DoughForecast['steps'][number], state: StepState): Instant {
-  const from = state.startedAt ?? step.plannedStart;
-  const ready = Math.min(from + step.max * MINUTE, Math.max(from + step.min * MINUTE, step.plannedEnd));
-  return Math.max(ready, state.notBefore ?? -Infinity);
 }

@@ -8,7 +8,7 @@ import type { FloorEvent } from '../record/events';
 const ONE = COOLING_RULES[0] as CoolingRule;
 const LEADS = { preheat: 45, wash: 10, butter: 5, levain: 30, thaw: 840 };
 const ask = (events: FloorEvent[], minute: number, more: Partial<Parameters<typeof alarms>[2]> = {}) =>
-  alarms([plannedDough(events)], minute * MIN, {
+  alarms([plannedDough(events, 60, 40, minute)], minute * MIN, {
     leads: LEADS,
     taken: [],
     coolingRule: ONE,
@@ -16,45 +16,45 @@ const ask = (events: FloorEvent[], minute: number, more: Partial<Parameters<type
     ...more,
   });
 
-/** When a step of the planned dough begins, minutes. */
-const planned = (key: string) => {
-  const step = plannedDough([]).steps.find((one) => one.key === key);
-  return (step?.plannedStart ?? 0) / MIN;
-};
 const BAKE = '5.1.bake';
 
-/** Everything up to the bake done on time. */
-function upToBake(): FloorEvent[] {
+/** Everything up to a step done, each as soon as the one before lets it. */
+function upTo(until: string): FloorEvent[] {
   const { steps } = plannedDough([]);
   const hands = steps
     .slice(
       0,
-      steps.findIndex(({ key }) => key === BAKE),
+      steps.findIndex(({ key }) => key === until),
     )
     .filter(({ step }) => step.work);
-  return hands.flatMap(({ key, plannedStart }) => [
-    did('start', key, plannedStart / MIN),
-    did('finish', key, plannedStart / MIN + 5),
+  return hands.flatMap(({ key, start }) => [
+    did('start', key, start / MIN),
+    did('finish', key, start / MIN + 5),
   ]);
 }
 
+/** When the bake is expected, minutes, once the pieces are in the proofer. */
+const PROOFING = upTo('5.1.proof');
+const bakeAt = () => (plannedDough(PROOFING).steps.find(({ key }) => key === BAKE)?.start ?? 0) / MIN;
+
 describe('alarms', () => {
   it('call for a hot oven before the load goes in, and not before that', () => {
-    const before = planned(BAKE) - LEADS.preheat;
-    expect(ask([], before - 1).filter(({ kind }) => kind === 'preheat')).toEqual([]);
-    const [alarm] = ask([], before).filter(({ kind }) => kind === 'preheat');
+    const before = bakeAt() - LEADS.preheat;
+    expect(ask(PROOFING, before - 1).filter(({ kind }) => kind === 'preheat')).toEqual([]);
+    const [alarm] = ask(PROOFING, before).filter(({ kind }) => kind === 'preheat');
     expect(alarm).toMatchObject({ doughId: 1, stepKey: BAKE, at: before * MIN, takenBy: null });
     expect(alarm?.sentence).toContain('185 °C');
   });
 
   it('call for a dough that was put elsewhere when it is ready there, and not for one on another shelf', () => {
     const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+    const SOON = { earliest: 75 * MIN, at: 105 * MIN, best: 105 * MIN, latest: 135 * MIN };
     const put = (place: string) => did('move', 'retard', 30, { data: { kind: 'moved', place, shelf: 4 } });
     const dough = (place: string) => {
       const one = plannedDough([...mixed, put(place)]);
       const steps = one.steps.map((step) =>
         step.key === 'retard'
-          ? { ...step, min: 60, target: 90, max: 120, step: { ...step.step, place: 'retarder' } }
+          ? { ...step, min: 60, target: 90, max: 120, step: { ...step.step, place: 'retarder' }, ready: SOON }
           : step,
       );
       return { ...one, steps };
@@ -69,23 +69,23 @@ describe('alarms', () => {
   });
 
   it('do not call for an oven that is hot from another load', () => {
-    const first = plannedDough(upToBake());
-    const second = { ...plannedDough([]), id: 2, name: 'Crescent 2' };
+    const first = plannedDough(upTo(BAKE));
+    const second = { ...plannedDough(PROOFING), id: 2, name: 'Crescent 2' };
     const later = {
       ...second,
       steps: second.steps.map((s) => ({
         ...s,
-        plannedStart: s.plannedStart + 30 * MIN,
-        plannedEnd: s.plannedEnd + 30 * MIN,
+        start: s.start + 30 * MIN,
+        end: s.end + 30 * MIN,
       })),
     };
-    const now = planned(BAKE) * MIN;
+    const now = first.steps.find(({ key }) => key === BAKE)?.start ?? 0;
     const called = alarms([first, later], now, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' });
     expect(called.filter(({ kind, doughId }) => kind === 'preheat' && doughId === 2)).toEqual([]);
   });
 
   it('call for the trays at half time and for the load when it should be done, anew after a little longer', () => {
-    const events = upToBake();
+    const events = upTo(BAKE);
     const begun = (events.at(-1)?.at ?? 0) / MIN;
     expect(ask(events, begun + 8).map(({ kind }) => kind)).not.toContain('turn-trays');
     expect(ask(events, begun + 9).map(({ kind }) => kind)).toContain('turn-trays');
@@ -104,7 +104,7 @@ describe('alarms', () => {
     const set = { ...(dough.steps[0] as (typeof dough.steps)[number]) };
     const feed = { ...set, label: 'Feed levain', step: { ...set.step, branch: 'levain' as const } };
     const at = (minute: number) =>
-      alarms([{ ...dough, steps: [{ ...feed, plannedStart: 20 * 60 * MIN }] }], minute * MIN, {
+      alarms([{ ...dough, steps: [{ ...feed, start: 20 * 60 * MIN }] }], minute * MIN, {
         ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
       });
     expect(at(20 * 60 - 31)).toEqual([]);
@@ -130,10 +130,10 @@ describe('alarms', () => {
   });
 
   it('fall silent for everybody once somebody has one', () => {
-    const minute = planned(BAKE);
-    const [alarm] = ask([], minute).filter(({ kind }) => kind === 'preheat');
+    const minute = bakeAt();
+    const [alarm] = ask(PROOFING, minute).filter(({ kind }) => kind === 'preheat');
     const taken = [{ alarm: alarm?.id ?? '', personId: 3, at: minute * MIN }];
-    expect(ask([], minute, { taken }).find(({ id }) => id === alarm?.id)?.takenBy).toEqual({
+    expect(ask(PROOFING, minute, { taken }).find(({ id }) => id === alarm?.id)?.takenBy).toEqual({
       ...{ personId: 3, at: minute * MIN },
     });
   });

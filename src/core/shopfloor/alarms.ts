@@ -1,11 +1,9 @@
 import { clockTime, dayTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
-import type { DoughForecast } from '../forecast/forecast';
-import { readyAt } from './agenda';
+import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingWords, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
-import { stepTimes } from '../forecast/times';
 
 /** How long before a step its preparation is called for, minutes: house values. */
 export interface Leads {
@@ -75,7 +73,7 @@ export interface AlarmTaken {
 /** An oven that has baked at this setting so lately is still hot, minutes. */
 const STILL_HOT = 30;
 
-type Step = DoughForecast['steps'][number];
+type Step = StepForecast;
 type Temperatures = Pick<ReaderUnits, 'temperature'>;
 /** An alarm before it is known to be due: most never are, and times of day are slow to say. */
 type Draft = Omit<Alarm, 'takenBy' | 'sentence'> & { sentence: () => string };
@@ -113,7 +111,7 @@ export function alarms(
   const bakes = doughs.flatMap((dough) =>
     dough.steps
       .filter(({ step }) => step.kind === 'bake')
-      .map((step) => ({ dough, step, ...stepTimes(dough, step, now) })),
+      .map((step) => ({ dough, step, start: step.start, end: step.end })),
   );
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
@@ -150,8 +148,8 @@ function preheat(
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
-  const start = Math.max(now, stepTimes(dough, step, now).start);
-  const at = stepTimes(dough, step, now).start - leads.preheat * MINUTE;
+  const start = Math.max(now, step.start);
+  const at = step.start - leads.preheat * MINUTE;
   const hot = bakes.some(
     (other) =>
       other.step !== step &&
@@ -196,7 +194,7 @@ function prepared(
   zone: string,
 ): Draft[] | null {
   if (!isOpen(dough, step)) return null;
-  const { start } = stepTimes(dough, step, now);
+  const { start } = step;
   const when = () => clockTime(Math.max(now, start), zone);
   if (step.step.kind === 'wash')
     return [
@@ -230,7 +228,7 @@ function prepared(
 function watched(dough: DoughForecast, step: Step): Draft[] | null {
   const state = dough.state.steps.get(step.key);
   if (state?.status !== 'running' || step.step.work) return null;
-  const ready = readyAt(step, state);
+  const ready = step.ready?.at ?? step.end;
   const name = `${dough.name}: ${step.label.toLowerCase()}`;
   if (step.step.ends === 'tap') {
     const begun = state.startedAt ?? step.plannedStart;

@@ -2,7 +2,7 @@ import { MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
-import { lastMeasured, type Needles } from '../forecast/known';
+import { lastMeasured, type ProbeReadings } from '../forecast/conditions';
 import { countTurns, turnWords } from '../record/turns';
 
 /** Where one dough stands, as the next shift has to know it. */
@@ -42,7 +42,7 @@ const VERDICTS = { under: 'not risen enough', over: 'risen too far' } as const;
 export function handover(
   doughs: readonly DoughForecast[],
   now: Instant,
-  needles: Needles = new Map(),
+  needles: ProbeReadings = new Map(),
 ): Handover {
   const open = doughs.filter(({ state }) => state.started && !state.finished);
   const { next, coming } = agenda(doughs, now, AHEAD * 60);
@@ -58,7 +58,7 @@ export function handover(
   };
 }
 
-function standingOf(dough: DoughForecast, needles: Needles): Standing {
+function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const temperatures = [...dough.state.steps.values()].flatMap((state) => lastMeasured(state, needles) ?? []);
   const last = temperatures.reduce<Standing['measured']>(
@@ -70,14 +70,14 @@ function standingOf(dough: DoughForecast, needles: Needles): Standing {
     now: dough.steps.flatMap((step) => {
       const state = dough.state.steps.get(step.key);
       if (state?.status !== 'running') return [];
-      const since = state.startedAt ?? step.plannedStart;
+      const since = step.start;
       return [
         {
           label: step.label,
           since,
           place: state.moved?.place ?? step.step.place ?? null,
           shelf: state.moved?.shelf ?? null,
-          until: Math.max(step.plannedEnd, since),
+          until: step.ready?.at ?? step.end,
         },
       ];
     }),

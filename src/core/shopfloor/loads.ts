@@ -1,22 +1,21 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
-import { stepTimes } from '../forecast/times';
 
 /** How much of a resource is held in each bin of time, at its peak. */
 export function loadBins(
   doughs: readonly DoughForecast[],
   resource: string,
-  span: { from: Instant; to: Instant; now: Instant },
+  span: { from: Instant; to: Instant },
   binMinutes: number,
 ): number[] {
-  const { from, to, now } = span;
+  const { from, to } = span;
   const minutes = Math.ceil((to - from) / MINUTE);
   const held = new Int32Array(minutes + 1);
   for (const dough of doughs) {
     for (const step of dough.steps) {
       const use = step.uses.find((u) => u.resource === resource);
       if (!use) continue;
-      const { start, end } = stepTimes(dough, step, now);
+      const { start, end } = step;
       const [a, b] = [start, end].map((at) =>
         Math.min(minutes, Math.max(0, Math.round((at - from) / MINUTE))),
       ) as [number, number];
@@ -39,12 +38,12 @@ export function loadBins(
 export function settingSpans(
   doughs: readonly DoughForecast[],
   resource: string,
-  { from, to, now }: { from: Instant; to: Instant; now: Instant },
+  { from, to }: { from: Instant; to: Instant },
 ): { setting: number; start: Instant; end: Instant }[] {
   const uses = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => {
       const setting = step.uses.find((use) => use.resource === resource)?.setting;
-      return setting === undefined ? [] : [{ setting, ...stepTimes(dough, step, now) }];
+      return setting === undefined ? [] : [{ setting, start: step.start, end: step.end }];
     }),
   );
   const spans: { setting: number; start: Instant; end: Instant }[] = [];

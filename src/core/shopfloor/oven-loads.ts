@@ -1,6 +1,5 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
-import { stepTimes } from '../forecast/times';
 
 /** One load in the oven or on its way there. */
 export interface OvenLoad {
@@ -35,15 +34,14 @@ export function ovenLoads(
         step.step.kind === 'bake' ? step.uses.find(({ setting }) => setting !== undefined) : undefined;
       const state = dough.state.steps.get(step.key);
       if (!use || use.setting === undefined || !state || state.status === 'skipped') continue;
-      const { start, end } = stepTimes(dough, step, now);
+      const { start, end } = step;
       const status = state.status === 'running' ? 'in' : state.status === 'done' ? 'out' : 'coming';
       if (status === 'coming' && start > now + AHEAD * 60 * MINUTE) continue;
       if (status === 'out' && end < now - KEPT * 60 * MINUTE) continue;
-      const planned = start + step.target * MINUTE;
       loads[status].push({
         ...{ dough, step, setting: use.setting, trays: use.amount, status, start },
         turn: start + Math.round(step.target / 2) * MINUTE,
-        done: status === 'out' ? end : Math.max(planned, state.notBefore ?? 0),
+        done: status === 'out' ? end : (step.ready?.at ?? start + step.target * MINUTE),
         phases: phasesOf(step, use.setting, start),
       });
     }

@@ -1,20 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { MIN, did, plannedDough, smallDough } from '../../../test-support/floor';
+import { did, forecastAt, MIN, plannedDough, plannedRecord, smallDough } from '../../../test-support/floor';
 import { meetings, type CoolPlace } from './meetings';
 import { proofWatch } from './proof-watch';
 import { ovenLoads } from './oven-loads';
 import { handover } from './handover';
 import type { DoughForecast } from '../forecast/forecast';
-import { foldDough } from '../record/state';
 import type { FloorEvent } from '../record/events';
 
 const OVEN = { capacity: 9, changeover: 15 };
 const PROOF = '5.1.proof';
 const BAKE = '5.1.bake';
 
-/** A dough in which everything before a step is done, the last of it at this minute. */
-function standing(until: string, minute: number, more: FloorEvent[] = [], pieces = 40): DoughForecast {
-  const { steps, links } = smallDough(pieces);
+/** A dough in which everything before a step is done, the last of it at this minute; forecast `now` minutes after midnight. */
+function standing(
+  until: string,
+  minute: number,
+  { more = [], pieces = 40, now = minute }: { more?: FloorEvent[]; pieces?: number; now?: number } = {},
+): DoughForecast {
+  const { steps } = smallDough(pieces);
   const hands = steps
     .slice(
       0,
@@ -25,8 +28,7 @@ function standing(until: string, minute: number, more: FloorEvent[] = [], pieces
     const end = minute - (hands.length - 1 - n) * 20;
     return [did('start', key, end - 10), did('finish', key, end)];
   });
-  const planned = plannedDough([]);
-  return { ...planned, state: foldDough({ steps, links }, [...events, ...more]) };
+  return forecastAt(plannedRecord([...events, ...more], 60, pieces), now);
 }
 
 const named = (dough: DoughForecast, id: number, name: string): DoughForecast => ({ ...dough, id, name });
@@ -53,12 +55,14 @@ describe('the proof watch', () => {
     const later = did('check', PROOF, 1055, {
       data: { kind: 'checked', check: 'spring', answer: 'springs', minutes: 20 },
     });
-    expect(proofWatch([standing(PROOF, 1000, [later])], OVEN, 1056 * MIN)[0]?.soonest).toBe(1075 * MIN);
+    expect(proofWatch([standing(PROOF, 1000, { more: [later] })], OVEN, 1056 * MIN)[0]?.soonest).toBe(
+      1075 * MIN,
+    );
   });
 
   it('knows when the oven is free for it', () => {
-    const baking = named(standing(BAKE, 1020, [], 80), 2, 'Crescent 2');
-    const [watched] = proofWatch([standing(PROOF, 1000, [], 40), baking], OVEN, 1030 * MIN);
+    const baking = named(standing(BAKE, 1020, { now: 1030 }), 2, 'Crescent 2');
+    const [watched] = proofWatch([standing(PROOF, 1000), baking], OVEN, 1030 * MIN);
     expect(watched?.bake?.free).toBe(1030 * MIN);
     const full = proofWatch([standing(PROOF, 1000), baking], { ...OVEN, capacity: 7 }, 1030 * MIN);
     expect(full[0]?.bake?.free).toBe(1038 * MIN);
@@ -122,14 +126,15 @@ describe('the oven', () => {
     const longer = did('check', BAKE, 1020, {
       data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 4 },
     });
-    const inside = (events: FloorEvent[]) => ovenLoads([standing(BAKE, 1002, events)], 1010 * MIN).in[0];
+    const inside = (events: FloorEvent[]) =>
+      ovenLoads([standing(BAKE, 1002, { more: events })], 1010 * MIN).in[0];
     expect(inside([])).toMatchObject({ setting: 185, trays: 4, turn: 1011 * MIN, done: 1020 * MIN });
     expect(inside([longer])?.done).toBe(1024 * MIN);
   });
 
   it('keeps what came out for two hours, with its phases, and forgets it then', () => {
     const out = did('finish', BAKE, 1020);
-    const dough = standing(BAKE, 1002, [out]);
+    const dough = standing(BAKE, 1002, { more: [out] });
     expect(ovenLoads([dough], 1100 * MIN).out).toHaveLength(1);
     expect(ovenLoads([dough], 1141 * MIN).out).toHaveLength(0);
   });
@@ -144,10 +149,12 @@ describe('a handover', () => {
   });
 
   it('tells what was not as usual: late, left out, judged, noted', () => {
-    const dough = standing(PROOF, 1000, [
-      did('note', PROOF, 1010, { text: 'skin has formed' }),
-      did('verdict', PROOF, 1020, { data: { kind: 'verdict', verdict: 'over' } }),
-    ]);
+    const dough = standing(PROOF, 1000, {
+      more: [
+        did('note', PROOF, 1010, { text: 'skin has formed' }),
+        did('verdict', PROOF, 1020, { data: { kind: 'verdict', verdict: 'over' } }),
+      ],
+    });
     const sentences = handover([dough], 1030 * MIN).unusual.map(({ sentence }) => sentence);
     expect(sentences).toContain('Crescent 1, proof: “skin has formed”');
     expect(sentences).toContain('Crescent 1, proof: risen too far');
@@ -155,7 +162,7 @@ describe('a handover', () => {
   });
 
   it('leaves out what is older than a shift and a half', () => {
-    const dough = standing(PROOF, 1000, [did('note', PROOF, 1010, { text: 'skin has formed' })]);
+    const dough = standing(PROOF, 1000, { more: [did('note', PROOF, 1010, { text: 'skin has formed' })] });
     expect(
       handover([dough], (1010 + 12 * 60 + 1) * MIN).unusual.map(({ sentence }) => sentence),
     ).not.toContain('Crescent 1, proof: “skin has formed”');

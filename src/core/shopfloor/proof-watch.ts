@@ -1,12 +1,9 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
-import { agenda, readyAt } from './agenda';
-import { stepTimes } from '../forecast/times';
+import { agenda, type AgendaItem } from './agenda';
 
 /** A dough, or a load of one, that rests or rises, and what it waits for. */
-export interface Watched {
-  dough: DoughForecast;
-  step: DoughForecast['steps'][number];
+export interface Watched extends AgendaItem {
   since: Instant;
   /** Ready between these times, best at `best`; `look` is when somebody should look next. */
   soonest: Instant;
@@ -35,18 +32,16 @@ const wanted = ({ best, latest }: Watched, now: Instant) => (now < best ? best :
 export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: Instant): Watched[] {
   return agenda(doughs, now)
     .waiting.filter(({ step }) => step.step.ends !== 'tap')
-    .map(({ dough, step, state }) => {
-      const since = state.startedAt ?? step.plannedStart;
-      const after = (minutes: number) => since + minutes * MINUTE;
-      const soonest = Math.max(after(step.min), state.notBefore ?? 0);
-      const latest = Math.max(after(step.max), soonest);
-      const best = Math.min(latest, Math.max(soonest, after(step.target)));
-      const ready = Math.max(soonest, readyAt(step, state));
-      const left = (ready - now) / MINUTE;
+    .flatMap((item) => {
+      const { dough, step } = item;
+      if (!step.ready) return [];
+      const { start: since, ready } = step;
+      const { earliest: soonest, best, latest, at } = ready;
+      const left = (at - now) / MINUTE;
       const next = LOOKS.find((minutes) => minutes < left) ?? 0;
       return {
-        ...{ dough, step, since, soonest, best, latest },
-        look: Math.max(now, ready - next * MINUTE),
+        ...{ ...item, since, soonest, best, latest },
+        look: Math.max(now, at - next * MINUTE),
         share: best > since ? (now - since) / (best - since) : 1,
         bake:
           step.step.kind === 'proof' && step.outputId !== null
@@ -70,7 +65,7 @@ function bakeAfter(
   );
   const use = bake?.uses.find(({ setting }) => setting !== undefined);
   if (!bake || !use) return null;
-  const planned = stepTimes(dough, bake, now).start;
+  const planned = bake.start;
   return {
     ...{ setting: use.setting as number, trays: use.amount, minutes: bake.target, planned },
     free: ovenFree(doughs, use as { setting: number; amount: number }, oven, now),
@@ -90,8 +85,7 @@ function ovenFree(
         .filter(({ key, step }) => step.kind === 'bake' && dough.state.steps.get(key)?.status === 'running')
         .map((step) => {
           const use = step.uses.find((one) => one.setting !== undefined);
-          const begun = dough.state.steps.get(step.key)?.startedAt ?? step.plannedStart;
-          const end = Math.max(now, begun + step.target * MINUTE);
+          const end = Math.max(now, step.end);
           return { trays: use?.amount ?? 0, setting: use?.setting ?? setting, end };
         }),
     )

@@ -14,7 +14,7 @@ function twoDoughs(apart: number, startedBy: [number | null, number | null] = [n
     const dough = plannedDough([...before, ...last]);
     const steps = dough.steps.map((step) => ({
       ...step,
-      plannedStart: step.plannedStart + i * apart * 60_000,
+      dueAt: step.dueAt + i * apart * 60_000,
     }));
     return { ...dough, id: i + 1, steps };
   });
@@ -23,7 +23,7 @@ function twoDoughs(apart: number, startedBy: [number | null, number | null] = [n
 }
 
 const partners = (items: AgendaItem[]) =>
-  together(items[0] as AgendaItem, items).map(({ dough }) => dough.id);
+  together(items[0] as AgendaItem, items, 4 * 60_000).map(({ dough }) => dough.id);
 
 describe('work in one go', () => {
   it('is offered for the same work of two doughs that is planned near each other', () => {

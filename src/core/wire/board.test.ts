@@ -2,10 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { MIN } from '../../../test-support/floor';
 import type { DoughRecord } from '../record/dough';
-import { NO_CALLS, withoutOver, type Board } from './board';
+import { boardOf } from '../../../test-support/board';
+import { withoutOver, type Board } from './board';
 
 const HOUR = 60 * MIN;
-const boardOf = (...doughs: DoughRecord[]) => ({ calls: NO_CALLS, doughs }) as unknown as Board;
+const withDoughs = (...doughs: DoughRecord[]) => boardOf({ doughs });
 const ids = (board: Board) => board.doughs.map(({ id }) => id);
 
 describe('the board of the floor', () => {
@@ -13,7 +14,7 @@ describe('the board of the floor', () => {
     const open = { ...baked(), id: 1, finished: undefined };
     const lately = { ...baked(), id: 2, finished: 90 * HOUR };
     const long = { ...baked(), id: 3, finished: 80 * HOUR };
-    expect(ids(withoutOver(boardOf(open, lately, long), 100 * HOUR))).toEqual([1, 2]);
-    expect(ids(withoutOver(boardOf(open, lately, long), 85 * HOUR))).toEqual([1, 2, 3]);
+    expect(ids(withoutOver(withDoughs(open, lately, long), 100 * HOUR))).toEqual([1, 2]);
+    expect(ids(withoutOver(withDoughs(open, lately, long), 85 * HOUR))).toEqual([1, 2, 3]);
   });
 });

@@ -6,6 +6,8 @@ import type { Person } from '../bakery/people';
 import type { RollingHouse } from '../bakery/rolling';
 import type { DoughRecord } from '../record/dough';
 import type { AlarmTaken, Leads, SilentProbe, Thaw } from '../shopfloor/alarms';
+import { probeReadings, type Conditions } from '../forecast/conditions';
+import type { Today } from '../forecast/windows';
 import type { Instant } from '../time/local';
 import type { Presence } from '../time/shifts';
 
@@ -20,6 +22,8 @@ export interface Board {
   scale: { grams: number; at: Instant } | null;
   /** Latest reading of each place. */
   places: { place: string; label: string; celsius: number; humidity: number | null; at: Instant }[];
+  /** Temperatures of the places as the house reckons with them today. */
+  today: Today;
   /** The oven's decks. */
   decks: Decks;
   /** Needles that can be in a dough, and what each last said. */
@@ -56,4 +60,9 @@ export function withoutOver(board: Board, now: Instant): Board {
     ...board,
     doughs: board.doughs.filter(({ finished }) => finished === undefined || finished > since),
   };
+}
+
+/** What forecasts depend on beside the doughs. */
+export function conditionsOf({ today, needles, decks, machines }: Board): Conditions {
+  return { places: today, probes: probeReadings(needles), decks, machines };
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { baked } from '../../../test-support/batch';
-import { NO_CALLS, type Board } from './board';
+import { boardOf } from '../../../test-support/board';
+import type { DoughRecord } from '../record/dough';
 import { packBoard, unpackBoard } from './packed-board';
 
-const board = (doughs: Board['doughs']) => ({ calls: NO_CALLS, places: [], doughs }) as unknown as Board;
+const board = (doughs: DoughRecord[]) => boardOf({ doughs });
 /** As it comes from the database again: the same, and not the same objects. */
 const anew = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 

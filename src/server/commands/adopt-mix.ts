@@ -1,5 +1,5 @@
+import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
-import { forecastDough } from '@/core/forecast/forecast';
 import { actualMix } from '@/core/formula/actual';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { doughById } from '../queries/doughs';
@@ -26,7 +26,7 @@ export const adoptMix = command<
     const dough = await doughById(context.db, input.doughId);
     const sheet = dough && (await mixSheet(context.db, dough));
     if (!dough || !sheet) throw new Refusal('This dough is not in the plan any more.', 'doughId');
-    const { state } = forecastDough(dough);
+    const state = stateOf(dough);
     const changes = [...state.steps.values()].flatMap((step) => step.changes);
     const book = ingredientBook(sheet.ingredients);
     const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);

@@ -1,5 +1,7 @@
 import Joi from 'joi';
+import { forecastDough } from '@/core/forecast/forecast';
 import { write, type Db } from '../db/rows';
+import { conditions } from '../queries/conditions';
 import { doughById } from '../queries/doughs';
 import { currentProducts } from '../queries/products';
 import { doughsBehind } from '../queries/schemes-behind';
@@ -103,7 +105,7 @@ async function relaminate(context: SearchContext, id: number): Promise<Relaminat
   if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
   const placed = await findOpenPart(
     context,
-    dough,
+    { record: dough, forecast: forecastDough(dough, await conditions(db, now), now) },
     `${dough.name} finds no place in the plan with the steps of ${to}; it keeps ${from}.`,
   );
   return { basis, name: dough.name, to, versions, placed, keys: dough.steps.map(({ key }) => key) };

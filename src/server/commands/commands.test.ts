@@ -1,7 +1,7 @@
+import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import { formatLocal, MINUTE } from '@/core/time/local';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
@@ -38,7 +38,9 @@ describe('the demo bakery', () => {
   it('opens on a Thursday at 04:10 with nine doughs and more, at every stage', async () => {
     const now = await houseNow(house.pool);
     expect(formatLocal(now, ZONE)).toMatch(/^2026-11-19T04:1/);
-    const doughs = (await doughsDueFrom(house.pool, now - 3 * 24 * 60 * MINUTE)).map(forecastDough);
+    const doughs = (await doughsDueFrom(house.pool, now - 3 * 24 * 60 * MINUTE)).map((dough) => ({
+      state: stateOf(dough),
+    }));
     expect(doughs.filter(({ state }) => !state.finished).length).toBeGreaterThanOrEqual(9);
     expect(doughs.some(({ state }) => state.finished)).toBe(true);
     expect(doughs.some(({ state }) => !state.started)).toBe(true);
@@ -194,8 +196,7 @@ describe('recording on the floor', () => {
     if (!found) throw new Error('The demo has no untouched chocolate rolls.');
     const record = (part: Record<string, unknown>) =>
       runCommand('record-event', jonas, { id: randomUUID(), doughId: found.id, stepKey: 'butter', ...part });
-    const state = async () =>
-      forecastDough((await doughById(house.pool, found.id)) ?? found).state.steps.get('butter');
+    const state = async () => stateOf((await doughById(house.pool, found.id)) ?? found).steps.get('butter');
     return { ...found, now, record, state };
   }
 
@@ -244,7 +245,7 @@ describe('recording on the floor', () => {
     const now = await houseNow(house.pool);
     const found = (await doughsDueFrom(house.pool, now))
       .flatMap((dough) => dough.steps.map(({ key }) => ({ dough, key })))
-      .find(({ dough: one, key }) => forecastDough(one).state.steps.get(key)?.startable);
+      .find(({ dough: one, key }) => stateOf(one).steps.get(key)?.startable);
     if (!found) throw new Error('Nothing of the demo can be started.');
     const { dough: open, key: stepKey } = found;
     const ida = house.person('Ida');
@@ -257,7 +258,7 @@ describe('recording on the floor', () => {
     await ok(record(jonas, { kind: 'start', at: now - MINUTE }));
     await ok(record(ida, { kind: 'start' }));
     const after = await doughById(house.pool, open.id);
-    expect(after && forecastDough(after).state.steps.get(stepKey)).toMatchObject({
+    expect(after && stateOf(after).steps.get(stepKey)).toMatchObject({
       ...{ status: 'running', startedBy: jonas.id, startedAt: now - MINUTE },
     });
   });
@@ -270,8 +271,7 @@ describe('recording on the floor', () => {
       return {
         record: (part: Record<string, unknown>) =>
           runCommand('record-event', jonas, { doughId: found.id, stepKey: 'butter', ...part }),
-        state: async () =>
-          forecastDough((await doughById(house.pool, found.id)) ?? found).state.steps.get('butter'),
+        state: async () => stateOf((await doughById(house.pool, found.id)) ?? found).steps.get('butter'),
       };
     });
     const before = await count('floor_event');

@@ -1,7 +1,8 @@
+import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
-import { ok, refusal } from '../../../test-support/house';
+import { forecastOf, ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/bakery/people';
 import type { Lesson } from '@/core/wire/lesson';
 import { misfits } from '@/core/schedule/misfit';
@@ -10,7 +11,8 @@ import type { Draft } from '@/core/formula/draft';
 import { linesOf } from '@/core/formula/formula';
 import { rowsOf } from '../db/rows';
 import { houseNow } from '../queries/clock';
-import { doughById, doughsDueFrom } from '../queries/doughs';
+import { conditions } from '../queries/conditions';
+import { doughsDueFrom } from '../queries/doughs';
 import { evidence, learntMixing, mixSubject } from '../queries/evidence';
 import { currentFormulas, formulaVersions } from '../queries/formulas';
 import { mixSheet } from '../queries/mix';
@@ -260,7 +262,9 @@ describe('a mix', () => {
 describe('a verdict on a proof', () => {
   it('teaches the product’s time, and moves the window of the proof that was judged', async () => {
     const dough = await doughNamed('Crescent 38');
-    const proof = dough.steps.find(({ label }) => label.startsWith('Proof chocolate'));
+    const proof = (await forecastOf(house.pool, dough.id)).steps.find(({ label }) =>
+      label.startsWith('Proof chocolate'),
+    );
     const { lesson } = await ok<{ lesson: Lesson | null }>(
       runCommand('record-event', jonas, {
         ...{ id: randomUUID(), doughId: dough.id, stepKey: proof?.key, kind: 'verdict' },
@@ -268,7 +272,7 @@ describe('a verdict on a proof', () => {
       }),
     );
     expect(lesson).not.toBeNull();
-    const after = (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === proof?.key);
+    const after = (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === proof?.key);
     expect(after?.target).toBeLessThan((proof?.target ?? 0) - 3);
   });
 });
@@ -289,10 +293,12 @@ describe('temperatures that somebody tells', () => {
   it('move the waits of open doughs, and the plan follows when told, leaving all others where they are', async () => {
     const open = async () =>
       (await doughsDueFrom(house.pool, await houseNow(house.pool))).filter(
-        (dough) => !forecastDough(dough).state.finished,
+        (dough) => !stateOf(dough).finished,
       );
     await ok(runCommand('tell-place', jonas, { place: 'bakery', celsius: 33 }));
-    const off = (await open()).filter((dough) => misfits(forecastDough(dough)).length > 0);
+    const at = await houseNow(house.pool);
+    const today = await conditions(house.pool, at);
+    const off = (await open()).filter((dough) => misfits(forecastDough(dough, today, at)).length > 0);
     const [first] = off;
     if (!first) throw new Error('A hot morning moved nothing.');
     const others = (await open()).filter(({ id }) => id !== first.id);

@@ -1,6 +1,5 @@
 import { scrapOffers } from '@/core/record/scrap';
-import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { rowsOf, type Db } from '../db/rows';
@@ -17,7 +16,7 @@ export async function refuseOddWork(
 ): Promise<void> {
   const { data } = event;
   const step = dough.steps.find(({ key }) => key === event.stepKey);
-  const state = event.stepKey === null ? undefined : forecastDough(dough).state.steps.get(event.stepKey);
+  const state = event.stepKey === null ? undefined : stateOf(dough).steps.get(event.stepKey);
   const label = step?.label ?? 'This';
   switch (data?.kind) {
     case 'turned': {
@@ -70,7 +69,7 @@ export async function refuseOddWork(
       const bakes = dough.steps.filter(
         ({ step: s, outputId }) => s.kind === 'bake' && outputId === step?.outputId,
       );
-      const states = forecastDough(dough).state.steps;
+      const states = stateOf(dough).steps;
       if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
         throw new Refusal(`${dough.name} is judged when it is baked.`, 'stepKey');
       return;
@@ -113,7 +112,7 @@ async function refuseTooMuchScrap(
 
 /** Grams of earlier trimmings that a dough has had. */
 export function scrapTaken(dough: DoughRecord): number {
-  return [...forecastDough(dough).state.steps.values()]
+  return [...stateOf(dough).steps.values()]
     .flatMap(({ records }) => records)
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
 }
@@ -130,7 +129,7 @@ async function refuseNeedleElsewhere(db: Db, dough: DoughRecord, needle: string,
   );
   for (const { id } of others) {
     const other = await doughById(db, id);
-    const states = other ? [...forecastDough(other).state.steps.values()] : [];
+    const states = other ? [...stateOf(other).steps.values()] : [];
     if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
       throw new Refusal(`That needle is in ${other.name}; take it out there first.`, 'data');
   }

@@ -1,11 +1,11 @@
+import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../../test-support/demo-house';
-import { ok, refusal } from '../../../test-support/house';
+import { forecastOf, ok, refusal } from '../../../test-support/house';
 import { openSession } from '../../../test-support/session';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import { rowsOf } from '../db/rows';
 import { onChange, type News } from '../feed';
 import { takeReadings } from '../intake/readings';
@@ -59,8 +59,8 @@ describe('a tap', () => {
 
 describe('a check that is not passed', () => {
   const fresh = async (doughId: number, key: string) => {
-    const dough = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === doughId);
-    return dough?.steps.find((step) => step.key === key);
+    const dough = await forecastOf(house.pool, doughId);
+    return dough.steps.find((step) => step.key === key);
   };
   const tell = (doughId: number, stepKey: string, kind: string, data: object | null = null) =>
     ok(runCommand('record-event', jonas, { id: uuidv7(), doughId, stepKey, kind, data }));
@@ -69,7 +69,7 @@ describe('a check that is not passed', () => {
     const doughs = (await doughsDueFrom(house.pool, await now())).map((dough) => ({
       dough,
       mix: dough.steps.find(
-        ({ key, step }) => step.kind === 'mix' && forecastDough(dough).state.steps.get(key)?.startable,
+        ({ key, step }) => step.kind === 'mix' && stateOf(dough).steps.get(key)?.startable,
       ),
     }));
     const found = doughs.find(({ mix }) => mix);
@@ -94,10 +94,7 @@ describe('a check that is not passed', () => {
     const doughs = await doughsDueFrom(house.pool, at);
     const found = doughs
       .flatMap((dough) => dough.steps.map((step) => ({ dough, step })))
-      .find(
-        ({ dough, step }) =>
-          step.step.cools && forecastDough(dough).state.steps.get(step.key)?.status === 'running',
-      );
+      .find(({ dough, step }) => step.step.cools && stateOf(dough).steps.get(step.key)?.status === 'running');
     const [id, key] = [found?.dough.id ?? 0, found?.step.key ?? ''];
     const after = found?.dough.links.find(({ from }) => from === key)?.to ?? '';
     const warm = (celsius: number) => ({
@@ -119,7 +116,7 @@ describe('a check that is not passed', () => {
 
   it('of a rise moves when it is ready, on the spot', async () => {
     const all = (await doughsDueFrom(house.pool, await now())).flatMap((dough) =>
-      dough.steps.map((step) => ({ dough, step, state: forecastDough(dough).state.steps.get(step.key) })),
+      dough.steps.map((step) => ({ dough, step, state: stateOf(dough).steps.get(step.key) })),
     );
     const rising = all.find(({ step, state }) => step.step.rise?.decides && state?.status === 'running');
     const [id, key] = [rising?.dough.id ?? 0, rising?.step.key ?? ''];
@@ -229,7 +226,7 @@ describe('a count after the bake', () => {
     await ok(tell(pieces + 3, 2, 1));
     const after = (await doughsDueFrom(house.pool, await now())).find(({ id }) => id === dough.id);
     if (!after) throw new Error('The dough has gone.');
-    expect(forecastDough(after).state.steps.get(step.key)?.records.at(-1)?.data).toEqual({
+    expect(stateOf(after).steps.get(step.key)?.records.at(-1)?.data).toEqual({
       ...{ kind: 'counted', good: pieces + 3, second: 2, waste: 1 },
     });
   });
@@ -249,8 +246,8 @@ describe('what was recorded without a line', () => {
     const at = await now();
     const dough = (await doughsDueFrom(house.pool, at)).find(({ name }) => name === 'Brioche 10');
     if (!dough) throw new Error('The demo has no Brioche 10.');
-    const first = forecastDough(dough);
-    const step = first.steps.find(({ key }) => first.state.steps.get(key)?.startable);
+    const first = stateOf(dough);
+    const step = dough.steps.find(({ key }) => first.steps.get(key)?.startable);
     const tap = (id: string, kind: string, minutesAgo: number) =>
       runCommand('record-event', ida, {
         ...{ id, doughId: dough.id, stepKey: step?.key, kind, at: at - minutesAgo * 60_000 },
@@ -268,7 +265,7 @@ describe('what was recorded without a line', () => {
     );
     expect(rows[0]?.n).toBe(2);
     const after = (await doughsDueFrom(house.pool, at)).find(({ id }) => id === dough.id);
-    const state = after && forecastDough(after).state.steps.get(step?.key ?? '');
+    const state = after && stateOf(after).steps.get(step?.key ?? '');
     expect(state).toMatchObject({
       status: 'done',
       startedAt: at - 40 * 60_000,

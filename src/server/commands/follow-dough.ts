@@ -1,17 +1,17 @@
 import Joi from 'joi';
 import { misfits } from '@/core/schedule/misfit';
 import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
+import { movedWindows } from '@/core/forecast/windows';
+import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
 import type { Db } from '../db/rows';
-import { doughById, type Supposing } from '../queries/doughs';
+import { conditions } from '../queries/conditions';
+import { doughById } from '../queries/doughs';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import { findOpenPart } from './plan-open-part';
 import { lockBasis, movePlan, readBasis, type Basis, type Placed } from './plan-version';
 import { doughId } from './schemas';
-
-/** Rounds in which plan and windows may chase one another before it is said that they do not settle. */
-const ROUNDS = 5;
 
 interface Followed {
   basis: Basis;
@@ -48,38 +48,37 @@ export const followDough = command<
 });
 
 async function follow(context: SearchContext, id: number): Promise<Followed> {
-  const { db } = context;
+  const { db, now } = context;
   const basis = await readBasis(db);
-  let dough = await openDough(db, id);
-  let placed: Placed[] = [];
-  for (let round = 0; round < ROUNDS && timing(dough).length > 0; round++) {
-    placed = await findOpenPart(
-      context,
-      dough,
-      `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`,
-    );
-    // Its windows as they are when it stands there.
-    dough = await openDough(db, id, { planned: new Map([[id, timesOf(dough, placed)]]) });
-  }
-  return { basis, name: dough.name, placed, settled: timing(dough).length === 0 };
+  const dough = await openDough(db, id);
+  const today = await conditions(db, now);
+  const forecast = (record: DoughRecord) => forecastDough(record, today, now);
+  const start = forecast(dough);
+  if (!hasMisfits(start)) return { basis, name: dough.name, placed: [], settled: true };
+  const nothing = `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`;
+  const found = await planUntilSettled(start, {
+    plan: (open) => findOpenPart(context, { record: dough, forecast: open }, nothing),
+    windowsOf: (placed) => forecast(placedAt(dough, placed)),
+    moved: (before, after) => movedWindows(before, after, SETTLED).length > 0,
+  });
+  return { basis, name: dough.name, placed: found?.plan ?? [], settled: found?.settled ?? false };
 }
 
-/** Times of all steps of a dough: those that were found, the rest as they stand. */
-function timesOf({ steps }: DoughRecord, placed: readonly Placed[]) {
-  const found = new Map(placed.map(({ key, start, end }) => [key, { plannedStart: start, plannedEnd: end }]));
-  return new Map(
-    steps.map(({ key, plannedStart, plannedEnd, pinned }) => {
-      const at = found.get(key) ?? { plannedStart, plannedEnd };
-      return [key, pinned ? { ...at, pinned } : at];
-    }),
-  );
+/** A dough with the times that were found for its steps. */
+function placedAt(dough: DoughRecord, placed: readonly Placed[]): DoughRecord {
+  const found = new Map(placed.map((one) => [one.key, one]));
+  const steps = dough.steps.map((step) => {
+    const at = found.get(step.key);
+    return at ? { ...step, plannedStart: at.start, plannedEnd: at.end } : step;
+  });
+  return { ...dough, steps };
 }
 
-/** Misfits that another time can mend; a wait in vain is not one of them. */
-const timing = (dough: DoughRecord) => misfits(forecastDough(dough)).filter(({ by }) => by !== 0);
+/** Whether another time can mend a wait; one in vain is not one of them. */
+const hasMisfits = (dough: DoughForecast) => misfits(dough).some(({ by }) => by !== 0);
 
-async function openDough(db: Db, id: number, supposing: Supposing = {}): Promise<DoughRecord> {
-  const dough = await doughById(db, id, supposing);
+async function openDough(db: Db, id: number): Promise<DoughRecord> {
+  const dough = await doughById(db, id);
   if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
   return dough;
 }

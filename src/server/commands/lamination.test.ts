@@ -1,7 +1,7 @@
+import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import type { FloorEvent } from '@/core/record/events';
 import { countTurns } from '@/core/record/turns';
 import { usualScheme } from '../../../test-support/laminated';
@@ -47,7 +47,7 @@ const keep = (name: string, more: Record<string, unknown> = {}) => ({
 async function waiting(kind: string) {
   const doughs = await doughsDueFrom(house.pool, await houseNow(house.pool));
   const found = doughs.find(
-    (dough) => dough.name.startsWith(kind) && countTurns(dough.steps, forecastDough(dough).state)?.done === 0,
+    (dough) => dough.name.startsWith(kind) && countTurns(dough.steps, stateOf(dough))?.done === 0,
   );
   if (!found) throw new Error(`No ${kind} waits for its butter.`);
   return found;
@@ -63,7 +63,7 @@ const record = (
 });
 async function buttered(kind: string) {
   const dough = await waiting(kind);
-  const { state } = forecastDough(dough);
+  const state = stateOf(dough);
   for (const key of ['mix', 'degas', 'butter', 'butter-out', 'lock-in']) {
     if (state.steps.get(key)?.status !== 'open') continue;
     await done('record-event', selma, record(dough.id, key, 'start'));
@@ -218,7 +218,7 @@ describe('work that is recorded', () => {
     await done('record-event', selma, folded({}));
     await done('record-event', selma, folded({ block: 2, ends: true }));
     const after = await doughById(house.pool, dough.id);
-    const state = after && forecastDough(after).state;
+    const state = after && stateOf(after);
     expect(after && state && countTurns(after.steps, state, 2)).toMatchObject({
       done: 1,
       planned: 3,

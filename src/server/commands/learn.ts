@@ -1,5 +1,5 @@
 import type { PoolConnection } from 'mysql2/promise';
-import type { DoughRecord } from '@/core/record/dough';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { FloorEvent } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
@@ -10,7 +10,7 @@ import { MINUTE } from '@/core/time/local';
 import { isFar } from '@/core/learning/readings';
 import { rowsOf, write } from '../db/rows';
 import { deckSubject, OVEN } from '../queries/decks';
-import { doughById } from '../queries/doughs';
+import { conditions } from '../queries/conditions';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../queries/evidence';
 import { mixSheet } from '../queries/mix';
 
@@ -33,9 +33,12 @@ async function learnReference(
   event: FloorEvent,
   verdict: string,
 ): Promise<Lesson | null> {
-  // The wait as it is now: what has risen up to this verdict.
-  const judged = await doughById(db, dough.id, { ending: { key: event.stepKey ?? '', at: event.at } });
-  const step = judged?.steps.find(({ key }) => key === event.stepKey);
+  // The wait as it is now: what has risen up to this verdict, without what verdicts on it say themselves.
+  const key = event.stepKey ?? '';
+  const unjudged = dough.events.filter(({ kind, stepKey }) => kind !== 'verdict' || stepKey !== key);
+  const today = await conditions(db, event.at);
+  const ended = forecastDough({ ...dough, events: unjudged }, today, event.at, { key, at: event.at });
+  const step = ended.steps.find((one) => one.key === key);
   if (!step?.risen || step.risen.after <= 0) return null;
   const [row] = await rowsOf<{ productId: number }>(
     db,
@@ -52,7 +55,7 @@ async function learnReference(
 /** What a bake took against what is written teaches the oven, and each deck that it was on. */
 async function learnBake(db: PoolConnection, dough: DoughRecord, event: FloorEvent): Promise<void> {
   const step = dough.steps.find(({ key }) => key === event.stepKey);
-  const state = forecastDough(dough).state.steps.get(event.stepKey ?? '');
+  const state = stateOf(dough).steps.get(event.stepKey ?? '');
   const written = step?.step.wait?.best;
   if (!state || state.startedAt === null || state.status !== 'running' || written === undefined) return;
   const ratio = bakeRatio((event.at - state.startedAt) / MINUTE, written);
@@ -66,7 +69,7 @@ async function learnMixing(
   dough: DoughRecord,
   event: FloorEvent,
 ): Promise<Lesson | null> {
-  const told = forecastDough(dough).state.steps.get(event.stepKey ?? '')?.conditions;
+  const told = stateOf(dough).steps.get(event.stepKey ?? '')?.conditions;
   const sheet = await mixSheet(db, dough);
   if (!told || !sheet || event.celsius === null) return null;
   const at = { ...sheet.temperatures, flour: told.flour, room: told.room };

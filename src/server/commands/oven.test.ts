@@ -1,12 +1,12 @@
+import { stateOf } from '@/core/record/dough';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
-import { ok, refusal } from '../../../test-support/house';
-import { forecastDough } from '@/core/forecast/forecast';
+import { forecastOf, ok, refusal } from '../../../test-support/house';
 import type { EventData, FloorEvent } from '@/core/record/events';
 import { MINUTE } from '@/core/time/local';
 import { ovenDecks } from '../queries/decks';
-import { doughById, doughsDueFrom } from '../queries/doughs';
+import { doughsDueFrom } from '../queries/doughs';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -19,7 +19,7 @@ afterAll(() => house.close());
 async function inTheOven() {
   const now = await house.now();
   for (const dough of await doughsDueFrom(house.pool, now)) {
-    const states = forecastDough(dough).state.steps;
+    const states = stateOf(dough).steps;
     const proof = dough.steps.find(
       ({ key, step }) => step.kind === 'proof' && states.get(key)?.status === 'running',
     );
@@ -60,7 +60,7 @@ describe('a load in the oven', () => {
   it('takes as long as its deck is known to, which is learnt from what bakes took and taken back by an undo', async () => {
     const { dough, bake, tell, begun } = await inTheOven();
     const target = async () => {
-      const found = (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === bake.key);
+      const found = (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === bake.key);
       return found?.target ?? 0;
     };
     const written = bake.step.wait?.best ?? 0;

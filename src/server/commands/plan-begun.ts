@@ -1,4 +1,4 @@
-import { forecastDough } from '@/core/forecast/forecast';
+import { stateOf } from '@/core/record/dough';
 import { MINUTE } from '@/core/time/local';
 import { doughsDueFrom } from '../queries/doughs';
 import { Refusal, type CommandContext } from './command';
@@ -16,7 +16,7 @@ export async function refuseBegun(
   placed: readonly Placed[],
 ): Promise<void> {
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
-  const states = new Map([...doughs].map(([id, dough]) => [id, forecastDough(dough).state]));
+  const states = new Map([...doughs].map(([id, dough]) => [id, stateOf(dough)]));
   for (const { doughId, key, start } of placed) {
     const dough = doughs.get(doughId);
     const step = dough?.steps.find((one) => one.key === key);

@@ -5,7 +5,8 @@ import { quickestWay } from '@/core/process/earliest';
 import { expandDough, type ExpandedDough } from '@/core/process/expand';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
-import { movedWindows, NOTHING_KNOWN, settleWindows } from '@/core/forecast/windows';
+import { movedWindows, NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
+import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
 import { dayTime, MINUTE } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { planInThread } from '../planner';
@@ -45,7 +46,7 @@ export async function findPlace(
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
   const base = expandDough(dough.outputs, takes);
   const settled = (lengths: ReadonlyMap<string, { minutes: number }>) =>
-    settleWindows(base, risesOf(dough.outputs), temperatures, { ...NOTHING_KNOWN, steps: lengths });
+    settleWindows(base, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: lengths });
   const seconds = (await houseValues(db))('plan_seconds');
   const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
     const promises = dough.outputs.map((output) => ({
@@ -88,38 +89,39 @@ export function takePlace(
   return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }
 
-/** Windows that move by less than this from one round to the next have settled, minutes; rounds at most. */
-const SETTLED = 3;
-const ROUNDS = 5;
-
 /**
- * Plans a dough, works its windows out again from the lengths that its waits were given, and plans again, until they
- * have settled: waits share one fermentation, so a longer night makes a shorter proof.
+ * Plans a dough until its windows have settled. A dough that finds no place has none with the windows it begins with.
+ *
+ * @param windowsOf - its steps with the windows that these lengths of its waits make, minutes by key
  */
 export async function planSettled(
   doughId: number,
-  settled: (lengths: ReadonlyMap<string, { minutes: number }>) => ExpandedDough,
+  windowsOf: (lengths: ReadonlyMap<string, { minutes: number }>) => ExpandedDough,
   solve: (expanded: ExpandedDough) => Promise<Solution>,
 ): Promise<{ expanded: ExpandedDough; solution: Solution }> {
-  let expanded = settled(new Map());
-  let solution = await solve(expanded);
-  for (let round = 1; round < ROUNDS && solution?.plan.status === 'feasible'; round++) {
-    const { times } = solution.plan;
-    const lengths = new Map(
-      expanded.steps.map(({ key }) => {
-        const [start, end] = times[taskId(doughId, key)] ?? [0, 0];
-        return [key, { minutes: end - start }];
-      }),
-    );
-    const again = settled(lengths);
-    if (movedWindows(expanded, again, SETTLED).length === 0) break;
-    const next = await solve(again);
-    // A window that would only close again is left as it was.
-    if (next?.plan.status !== 'feasible') break;
-    expanded = again;
-    solution = next;
-  }
-  return { expanded, solution };
+  const start = windowsOf(new Map());
+  let none: Solution = null;
+  const found = await planUntilSettled(start, {
+    async plan(expanded, round) {
+      const solution = await solve(expanded);
+      if (solution?.plan.status === 'feasible') return { solution, times: solution.plan.times };
+      if (round === 0) none = solution;
+      return null;
+    },
+    windowsOf: ({ times }) =>
+      windowsOf(
+        new Map(
+          start.steps.map(({ key }) => {
+            const [from, to] = times[taskId(doughId, key)] ?? [0, 0];
+            return [key, { minutes: to - from }];
+          }),
+        ),
+      ),
+    moved: (before, after) => movedWindows(before, after, SETTLED).length > 0,
+  });
+  return found
+    ? { expanded: found.windows, solution: found.plan.solution }
+    : { expanded: start, solution: none };
 }
 
 function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, seconds: number): Refusal {

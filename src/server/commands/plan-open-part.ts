@@ -1,5 +1,5 @@
 import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import type { DoughForecast } from '@/core/forecast/forecast';
 import { openPart } from '@/core/schedule/open-part';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
@@ -18,13 +18,13 @@ import { doughFrame } from './planning-frame';
  */
 export async function findOpenPart(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,
-  dough: DoughRecord,
+  { record: dough, forecast }: { record: DoughRecord; forecast: DoughForecast },
   nothing: string,
 ): Promise<Placed[]> {
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
   const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
-  const { expanded, pins } = openPart(dough, forecastDough(dough).state, now, minute);
+  const { expanded, pins } = openPart(forecast, dough.outputs, now, minute);
   const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
     outputId,
     due: Math.max(0, minute(dueAt)),

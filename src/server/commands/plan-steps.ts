@@ -5,6 +5,7 @@ import type { Pin, PlanProblem } from '@/core/solver/problem';
 import { taskId } from '@/core/process/step-ref';
 import { dayTime, MINUTE } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
+import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { houseValues } from '../queries/house';
 import { readWholePlan } from '../queries/whole-problem';
@@ -107,8 +108,8 @@ async function placedBy(
   if (supposed.breaks.length === 0 && (await holdsWindows(db, now, whole, supposed.moved))) {
     const body: Pick<ProposalBody, 'times'> = { times: [] };
     for (const [id, [from, to]] of Object.entries(supposed.moved)) {
-      const [of, key] = splitId(id);
-      body.times.push([of, { [key]: [origin + from * MINUTE, origin + to * MINUTE] }]);
+      const ref = whole.refs.get(id);
+      if (ref) body.times.push([ref.dough, { [ref.step]: [origin + from * MINUTE, origin + to * MINUTE] }]);
     }
     return { placed: placedOf(body), at: supposed.start };
   }
@@ -125,20 +126,13 @@ function withPin(problem: PlanProblem, pin: Pin): PlanProblem {
   return { ...problem, pins: [...problem.pins.filter(({ task }) => task !== pin.task), pin] };
 }
 
-function splitId(id: string): [doughId: number, key: string] {
-  const cut = id.indexOf('/');
-  return [Number(id.slice(0, cut)), id.slice(cut + 1)];
-}
-
 /** The plan of a replanning, or a refusal in a sentence. */
 export function planOf(replanned: Replanned): ProposalBody {
   if (replanned.kind === 'plan') return replanned.body;
   const { conflict, whole } = replanned;
   const labels = conflict.slice(0, 4).flatMap((id) => {
-    const [of, key] = splitId(id);
-    const dough = whole.doughs.find((one) => one.id === of);
-    const step = dough?.steps.find((one) => one.key === key);
-    return dough && step ? [`${dough.name}: ${step.label}`] : [];
+    const found = stepOf(whole, id);
+    return found ? [`${found.dough.name}: ${found.step.label}`] : [];
   });
   throw new Refusal(
     labels.length > 0

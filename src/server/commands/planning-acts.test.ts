@@ -1,6 +1,6 @@
+import { stateOf } from '@/core/record/dough';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import type { Proposal } from '@/core/schedule/proposal';
 import { clashes } from '@/core/solver/clashes';
 import { MINUTE } from '@/core/time/local';
@@ -32,7 +32,7 @@ const basis = () => newestPlan(house.pool);
 async function openStep(doughId: number, kind: string) {
   const dough = await doughById(house.pool, doughId);
   const found = dough?.steps.find(
-    ({ step, key }) => step.kind === kind && forecastDough(dough).state.steps.get(key)?.status === 'open',
+    ({ step, key }) => step.kind === kind && stateOf(dough).steps.get(key)?.status === 'open',
   );
   if (!found) throw new Error(`Dough ${doughId} has no open ${kind}.`);
   return found;

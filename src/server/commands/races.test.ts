@@ -1,9 +1,9 @@
+import { stateOf } from '@/core/record/dough';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { v4 as uuid, v7 as uuidv7 } from 'uuid';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
 import type { Proposal } from '@/core/schedule/proposal';
 import { clashes } from '@/core/solver/clashes';
 import { MINUTE } from '@/core/time/local';
@@ -32,7 +32,7 @@ const add = (pieces: number, due = '2026-11-24T09:00') =>
 /** Pins the next step of a dough where it is: an act that takes a moment and makes a new version. */
 async function act(): Promise<void> {
   const dough = await doughById(house.pool, 10);
-  const open = dough?.steps.find(({ key }) => forecastDough(dough).state.steps.get(key)?.status === 'open');
+  const open = dough?.steps.find(({ key }) => stateOf(dough).steps.get(key)?.status === 'open');
   const basis = await newestPlan(house.pool);
   await ok(runCommand('pin-step', mara, { doughId: 10, key: open?.key, pinned: !open?.pinned, basis }));
 }

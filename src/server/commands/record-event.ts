@@ -1,6 +1,5 @@
 import Joi from 'joi';
-import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import { rises, stateOf, type DoughRecord } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
 import {
   FLOOR_EVENT_KINDS,
@@ -95,9 +94,9 @@ async function refuseNonsense(
   }
   if (event.kind === 'alive' && !step?.step.alive)
     throw new Refusal(`${step?.label ?? 'This step'} is no levain, sponge or yeast to look at.`, 'stepKey');
-  if (event.kind === 'verdict' && !step?.risen)
+  if (event.kind === 'verdict' && !(step && rises(dough, step)))
     throw new Refusal(`Nothing rises during ${step?.label.toLowerCase() ?? 'this step'}.`, 'stepKey');
-  if (event.kind === 'verdict' && step && forecastDough(dough).state.steps.get(step.key)?.startedAt === null)
+  if (event.kind === 'verdict' && step && stateOf(dough).steps.get(step.key)?.startedAt === null)
     throw new Refusal(`${step.label} has not begun.`, 'stepKey');
   if (event.kind === 'undo') {
     const target = dough.events.find(({ id }) => id === event.undoes);
@@ -107,7 +106,7 @@ async function refuseNonsense(
       throw new Refusal('That was recorded by somebody else; a baker can undo it.', 'undoes');
   }
   if (!step) return;
-  const { state } = forecastDough(dough);
+  const state = stateOf(dough);
   const own = state.steps.get(step.key);
   if (event.kind === 'start' && !isHandsOn(step))
     throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
@@ -128,7 +127,7 @@ async function refuseNonsense(
 
 /** What was not cold in time is not worked with; that it was measured so is in the log for good. */
 async function refuseSpoilt(db: Db, dough: DoughRecord, key: string, now: number): Promise<void> {
-  const { state } = forecastDough(dough);
+  const state = stateOf(dough);
   const before = new Set(dough.links.filter(({ to }) => to === key).map(({ from }) => from));
   const spoilt = dough.steps.filter(({ key: own, step }) => step.cools && before.has(own));
   if (spoilt.length === 0) return;

@@ -1,6 +1,6 @@
+import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
-import { forecastDough } from '@/core/forecast/forecast';
 import { dayTime } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
 import { doughsDueFrom } from '../queries/doughs';
@@ -74,7 +74,7 @@ async function openSteps(
 ): Promise<Placed[]> {
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
   const rows = await stepsInVersion(db, version, [...doughs.keys()]);
-  const states = new Map([...doughs].map(([id, dough]) => [id, forecastDough(dough).state]));
+  const states = new Map([...doughs].map(([id, dough]) => [id, stateOf(dough)]));
   const { zone } = await house(db);
   return rows.flatMap(({ doughId, key, start, end, pinned }) => {
     const dough = doughs.get(doughId);

@@ -3,7 +3,7 @@ import { solve } from '@/core/solver/solve';
 import { expandDough } from '@/core/process/expand';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem, type Standing } from '@/core/schedule/problem';
-import { NOTHING_KNOWN, settleWindows } from '@/core/forecast/windows';
+import { NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
 import { addLocalDays, atLocalMinute, localMidnight, MINUTE, type Instant } from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
 import { planSettled } from '../commands/plan-dough';
@@ -71,7 +71,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
     }));
     const { expanded, solution } = await planSettled(
       dough.id,
-      (steps) => settleWindows(base, risesOf(withIds), temperatures, { ...NOTHING_KNOWN, steps }),
+      (steps) => settleWindows(base, risesOf(withIds), temperatures, { ...NO_OBSERVATIONS, steps }),
       (settled) => {
         const problem = planProblem(
           { ...frame, name, now: justOrdered ? Math.ceil((now - tuesday) / MINUTE) : 0 },

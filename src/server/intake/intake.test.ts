@@ -1,9 +1,9 @@
+import { rises, stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../../test-support/demo-house';
-import { ok, refusal } from '../../../test-support/house';
-import { forecastDough } from '@/core/forecast/forecast';
+import { forecastOf, ok, refusal } from '../../../test-support/house';
 import { simulatedHouse } from '@/devices/probes/house';
 import { readFaults } from '@/devices/probes/faults';
 import { thinReadings } from '../commands/thin-readings';
@@ -11,7 +11,7 @@ import { runCommand } from '../commands/run';
 import { rowsOf, write } from '../db/rows';
 import { calls } from '../queries/calls';
 import { newestReadings } from '../queries/newest-readings';
-import { doughById, doughsDueFrom } from '../queries/doughs';
+import { doughsDueFrom } from '../queries/doughs';
 import { doubtedReadings, placeCurve } from '../queries/place-curve';
 import { places } from '../queries/places';
 import { lastWeight } from '../queries/scale';
@@ -122,10 +122,10 @@ describe('probes and needles', () => {
   const waiting = async () => {
     for (const dough of await doughsDueFrom(house.pool, (await house.now()) - DAY)) {
       const step = dough.steps.find(
-        ({ key, step: s, risen }) =>
-          risen !== undefined &&
-          forecastDough(dough).state.steps.get(key)?.status === 'running' &&
-          s.place === 'retarder',
+        (one) =>
+          rises(dough, one) &&
+          stateOf(dough).steps.get(one.key)?.status === 'running' &&
+          one.step.place === 'retarder',
       );
       if (step) return { dough, step };
     }
@@ -149,7 +149,7 @@ describe('probes and needles', () => {
   it('raise an alarm when a door was left open, and the doughs inside are reckoned with it', async () => {
     const { dough, step } = await waiting();
     const target = async () =>
-      (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === step.key);
+      (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === step.key);
     const before = await target();
     await house.later(180);
     await run(170, 'retarder:door@100');
@@ -172,7 +172,7 @@ describe('probes and needles', () => {
   it('in a dough say how warm it is, from then on and as long as they are in it', async () => {
     const { dough, step } = await waiting();
     const target = async () =>
-      (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === step.key)?.risen?.after ?? 0;
+      (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === step.key)?.risen?.after ?? 0;
     const reckoned = await target();
     await ok(put(dough.id, step.key, 'needle-1'));
     const send = async (celsius: number) =>
@@ -193,7 +193,7 @@ describe('probes and needles', () => {
     const other = (await doughsDueFrom(house.pool, (await house.now()) - DAY))
       .filter(({ id }) => id !== dough.id)
       .flatMap((one) => one.steps.map((s) => ({ one, s })))
-      .find(({ one, s }) => s.step.wait && forecastDough(one).state.steps.get(s.key)?.status === 'running');
+      .find(({ one, s }) => s.step.wait && stateOf(one).steps.get(s.key)?.status === 'running');
     if (!other) throw new Error('No other dough waits.');
     expect((await refusal(put(other.one.id, other.s.key, 'needle-2'))).message).toBe(
       `That needle is in ${dough.name}; take it out there first.`,

@@ -2,6 +2,7 @@ import type { Board } from '@/core/wire/board';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { calls } from './calls';
+import { todayBy } from './conditions';
 import { doughsDueFrom } from './doughs';
 import { thawsFor } from './orders';
 import { ovenDecks } from './decks';
@@ -40,6 +41,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     machines: pools,
     presences,
     ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale },
+    today: await todayBy(db, newest, now),
     calls: { ...called, thaws },
     doughs,
   };

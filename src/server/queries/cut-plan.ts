@@ -1,6 +1,5 @@
-import type { DoughRecord } from '@/core/record/dough';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import { forecastDough } from '@/core/forecast/forecast';
 import { sheetsOfDough } from '@/core/forecast/cut-sheets';
 import type { PieceSize } from '@/core/cutting/piece';
 import { rowsOf, type Db } from '../db/rows';
@@ -49,7 +48,7 @@ export async function doughCut(db: Db, dough: DoughRecord, rolling: RollingHouse
     ];
   });
   if (pieces.length === 0) return null;
-  const sheets = sheetsOfDough(forecastDough(dough), rolling);
+  const sheets = sheetsOfDough({ ...dough, state: stateOf(dough) }, rolling);
   if (!sheets) return null;
   const { parts, length, width, rolled, density, blocks } = sheets;
   return { rolled, sheet: { length: length * parts, width, mm: rolled.mm, density }, sheets: blocks, pieces };

@@ -2,7 +2,6 @@ import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
 import type { DoughRecord } from '@/core/record/dough';
 import type { EventData, FloorEvent } from '@/core/record/events';
-import { doseOf, knownOf, needlesSay } from '@/core/forecast/known';
 import { foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
@@ -14,17 +13,12 @@ import {
 } from '@/core/process/expand';
 import type { ProductSpec } from '@/core/process/route';
 import { extraLoads, withChanges, type DoughChange } from '@/core/process/changes';
-import { settleWindows } from '@/core/forecast/windows';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { remembered } from '../remembered';
-import { houseNow } from './clock';
 import { broughtIn } from './contents';
-import { ovenDecks } from './decks';
 import { houseValues, machines } from './house';
-import { newestReadings } from './newest-readings';
-import { needlesOf, placesOf, todayOf } from './places';
 import { stepsInPlan } from './planned-steps';
 import { rollingHouse } from './rolling';
 import { reallyMixed, type ReallyMixed } from './mixed';
@@ -68,12 +62,8 @@ export async function doughsDueFrom(
 
 /** What a look at one dough may suppose. */
 export interface Supposing {
-  /** As if a wait were over at that moment, to see how far it has come. */
-  ending?: { key: string; at: number };
   /** Steps that no plan has a time for yet stand here, instead of being left out. */
   unplanned?: number;
-  /** Times by dough and step that stand for the plan's. */
-  planned?: PlannedSteps;
   /** Changes of doughs, by id, beside those that are decided. */
   changes?: ReadonlyMap<number, readonly DoughChange[]>;
   /** Product versions by output, instead of those that it was made from. */
@@ -93,31 +83,23 @@ export async function doughById(db: Db, id: number, supposing: Supposing = {}): 
 async function assemble(
   db: Db,
   found: OutputRow[],
-  { ending, unplanned, planned: instead, changes = new Map(), versions }: Supposing = {},
+  { unplanned, changes = new Map(), versions }: Supposing = {},
 ): Promise<DoughRecord[]> {
   const rows = found.map((row) => ({ ...row, versionId: versions?.get(row.id) ?? row.versionId }));
   const ids = [...new Set(rows.map((row) => row.doughId))];
   if (ids.length === 0) return [];
-  const now = await houseNow(db);
-  const [products, takes, planned, events, newest, decks, value, decided] = await Promise.all([
+  const [products, takes, planned, events, decided] = await Promise.all([
     productVersions(db, [...new Set(rows.map((row) => row.versionId))]),
     sizes(db),
-    instead ?? plannedSteps(db, ids),
+    plannedSteps(db, ids),
     floorEvents(db, ids),
-    newestReadings(db, now),
-    ovenDecks(db),
-    houseValues(db),
     changesOf(db, ids, changes),
   ]);
   const brought = await broughtIn(db, events);
-  const temperatures = todayOf(
-    placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }),
-  );
-  const said = needlesSay(needlesOf(newest));
   const sized = ids.map((id) => {
     const own = rows.filter((row) => row.doughId === id);
     const times = planned.get(id) ?? (new Map() as StepTimes);
-    const more = (outputId: number) => (instead ? 0 : extraLoads(changes.get(id) ?? [], outputId));
+    const more = (outputId: number) => extraLoads(changes.get(id) ?? [], outputId);
     const outputs = own.map((row) => plannedOutput(row, products, times, more(row.id)));
     return { id, first: own[0], times, outputs, expanded: expandedOnce(outputs, takes) };
   });
@@ -126,23 +108,19 @@ async function assemble(
     const happened = events.get(id) ?? [];
     const expanded = withChanges(asPlanned, decided.get(id) ?? []);
     const state = foldDough(expanded, happened);
-    const dose = doseOf(state, yeastGrams(outputs, expanded));
-    const ended = ending ? endingAt(times, ending) : times;
-    const known = knownOf(expanded, state, ended, temperatures, ending?.at ?? now, dose, {
-      ...{ needles: said, decks },
-    });
-    // What is finished waits for nothing any more.
-    const { steps, links, kg, bowls } =
-      state.finished && !ending ? expanded : settleWindows(expanded, risesOf(outputs), temperatures, known);
+    const { steps, links, kg, bowls } = expanded;
     return {
-      ...{ id, name: first?.name ?? '', madeAt: first?.madeAt.getTime() ?? now, kg, bowls, links },
+      ...{ id, name: first?.name ?? '', madeAt: first?.madeAt.getTime() ?? 0, kg, bowls, links },
       lamination: blockWork(outputs, expanded, takes.cutting.blockKg, mixed.get(id)),
+      ...(outputs[0]?.product.rises ? { rises: outputs[0].product.rises } : {}),
+      yeastGrams: yeastGrams(outputs, expanded),
       outputs: outputs.map(({ id: outputId, product, pieces, dueAt }) => ({
         ...{ id: outputId, pieces, dueAt },
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
         ...(product.undeclared.length > 0 ? { undeclared: product.undeclared } : {}),
+        ...(product.rises ? { rises: product.rises } : {}),
         allergens: inLabelOrder([...product.allergens, ...(brought.get(id) ?? [])]),
       })),
       steps: steps.flatMap((step) => {
@@ -202,10 +180,6 @@ function plannedOutput(
   return settled > 0 ? { ...output, loads: settled + more } : output;
 }
 
-function endingAt(times: StepTimes, { key, at }: { key: string; at: number }): StepTimes {
-  return new Map(times).set(key, { plannedStart: times.get(key)?.plannedStart ?? at, plannedEnd: at });
-}
-
 /** How many loads of an output the plan has; 0 where it has none. */
 function loadsIn(times: StepTimes, outputId: number): number {
   const loads = [...times.keys()]
@@ -261,9 +235,6 @@ function yeastGrams(outputs: readonly { product: KnownProduct }[], { kg }: { kg:
 }
 
 type StepTimes = Map<string, { plannedStart: number; plannedEnd: number; pinned?: boolean }>;
-
-/** Planned times by dough and step. */
-export type PlannedSteps = ReadonlyMap<number, StepTimes>;
 
 async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number, StepTimes>> {
   const byDough = new Map<number, StepTimes>(ids.map((id) => [id, new Map()]));

@@ -2,8 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok } from '../../../test-support/house';
-import type { DoughRecord } from '@/core/record/dough';
-import { forecastDough } from '@/core/forecast/forecast';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
 import { cutShort } from '@/core/forecast/cut-sheets';
 import { drifts } from '@/core/schedule/drift';
 import { runCommand } from '../commands/run';
@@ -21,9 +20,7 @@ afterAll(() => house.close());
 /** A crescent dough that is not sheeted yet. */
 async function toBeCut(): Promise<DoughRecord> {
   const all = await doughsDueFrom(house.pool, await house.now());
-  const dough = all.find(
-    (one) => one.lamination && forecastDough(one).state.steps.get('sheet')?.status === 'open',
-  );
+  const dough = all.find((one) => one.lamination && stateOf(one).steps.get('sheet')?.status === 'open');
   if (!dough) throw new Error('The demo has a dough to be cut.');
   return dough;
 }
@@ -38,7 +35,7 @@ describe('what was really mixed', () => {
   it('gives every piece of every dough of the demo as it was planned', async () => {
     const rolling = await rollingHouse(house.pool);
     for (const dough of await doughsDueFrom(house.pool, await house.now()))
-      expect(cutShort(forecastDough(dough), dough.outputs, rolling)).toEqual([]);
+      expect(cutShort({ ...dough, state: stateOf(dough) }, dough.outputs, rolling)).toEqual([]);
   });
 
   it('governs sheet, cut plan and drift: a dough that is too small says which pieces it does not give', async () => {
@@ -51,7 +48,7 @@ describe('what was really mixed', () => {
     expect(now.lamination?.weights.dough).toBeLessThan(dough.lamination?.weights.dough ?? 0);
     const cut = await doughCut(house.pool, now, rolling);
     expect(cut?.sheet.length).toBeLessThan(planned?.sheet.length ?? 0);
-    const [short] = cutShort(forecastDough(now), now.outputs, rolling);
+    const [short] = cutShort({ ...now, state: stateOf(now) }, now.outputs, rolling);
     expect(short?.missing).toBeGreaterThan(0);
     const at = await house.now();
     const told = drifts(await readWholePlan(house.pool, at), { machines: [], rolling }, at, 10);
@@ -65,6 +62,6 @@ describe('what was really mixed', () => {
       }),
     );
     const back = await again(dough.id);
-    expect(cutShort(forecastDough(back), back.outputs, rolling)).toEqual([]);
+    expect(cutShort({ ...back, state: stateOf(back) }, back.outputs, rolling)).toEqual([]);
   });
 });

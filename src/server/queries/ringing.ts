@@ -1,4 +1,5 @@
 import { alarms, type Alarm } from '@/core/shopfloor/alarms';
+import { conditionsOf } from '@/core/wire/board';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { Db } from '../db/rows';
 import { sharedBoard } from './shared-board';
@@ -9,6 +10,9 @@ const AHEAD = 2;
 
 /** The alarms of the floor that ring now, taken or not. */
 export async function ringing(db: Db, now: number): Promise<Alarm[]> {
-  const { doughs, calls, house } = await sharedBoard(db, now, DAYS_BACK);
-  return alarms(doughs.map(forecastDough), now, { ...calls, zone: house.zone, ahead: AHEAD });
+  const board = await sharedBoard(db, now, DAYS_BACK);
+  const { doughs, calls, house } = board;
+  const conditions = conditionsOf(board);
+  const forecasts = doughs.map((dough) => forecastDough(dough, conditions, now));
+  return alarms(forecasts, now, { ...calls, zone: house.zone, ahead: AHEAD });
 }

@@ -1,4 +1,4 @@
-import { forecastDough } from '@/core/forecast/forecast';
+import { stateOf } from '@/core/record/dough';
 import { schemeName } from '@/core/lamination/scheme';
 import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom } from './doughs';
@@ -38,7 +38,8 @@ export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> 
     });
     const is = today[0]?.product.scheme;
     if (!was || !is || today.every(({ product }) => product.scheme?.versionId === was.versionId)) return [];
-    const { state, steps } = forecastDough(dough);
+    const state = stateOf(dough);
+    const { steps } = dough;
     const begun = steps.some(
       ({ key, step }) =>
         (step.kind === 'lock-in' || step.turn !== undefined) && state.steps.get(key)?.status !== 'open',

@@ -1,15 +1,16 @@
-import { wholePlan, type WholePlan } from '@/core/schedule/whole-plan';
+import { wholePlan, type PlanMeans, type WholePlan } from '@/core/schedule/whole-plan';
 import { addLocalDays } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import { staffedBetween } from './board';
+import { conditions } from './conditions';
 import { doughsDueFrom, type Supposing } from './doughs';
 import { house, machinePools, staffing } from './house';
 
 /** Days before today whose doughs may still be under way. */
 const BACK = 2;
 
-/** Reads the whole plan; or as it would be, supposing something. */
-export async function readWholePlan(db: Db, now: number, supposing: Supposing = {}): Promise<WholePlan> {
+/** Reads what the whole plan is made from; or as it would be, supposing something. */
+export async function readPlanMeans(db: Db, now: number, supposing: Supposing = {}): Promise<PlanMeans> {
   const bakery = await house(db);
   const [from, to] = staffedBetween(now, bakery.zone);
   const [doughs, presences, machines] = await Promise.all([
@@ -17,5 +18,12 @@ export async function readWholePlan(db: Db, now: number, supposing: Supposing = 
     staffing(db, from, to, bakery.zone),
     machinePools(db, from, to),
   ]);
-  return wholePlan({ house: bakery, doughs, presences, machines }, now);
+  return {
+    ...{ house: bakery, doughs, presences, machines },
+    conditions: await conditions(db, now, { machines }),
+  };
 }
+
+/** Reads the whole plan. */
+export const readWholePlan = async (db: Db, now: number): Promise<WholePlan> =>
+  wholePlan(await readPlanMeans(db, now), now);

@@ -6,7 +6,7 @@ import type { Marked } from '@/core/record/marks';
 import { readByHand, type HeardStay } from '@/core/diagnosis/temperatures';
 import type { Counted } from '@/core/record/events';
 import type { Person } from '@/core/bakery/people';
-import { forecastDough } from '@/core/forecast/forecast';
+import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
 import { looksOn } from '@/core/shopfloor/rights';
 import { staffedSpans } from '@/core/time/shifts';
@@ -36,11 +36,10 @@ interface Props {
 export function BatchView({ board, photos, stays, person }: Props) {
   const now = useMinute();
   const { zone } = board.house;
-  const { events, record, trouble } = useFloor(board, person.id, now);
-  const facts = board.doughs[0];
-  if (!facts) return null;
-  const dough = forecastDough({ ...facts, events });
-  const reports = batchReports({ ...facts, events });
+  const { doughs, records, record, trouble } = useFloor(board, person.id, now);
+  const [facts, dough] = [records[0], doughs[0]];
+  if (!facts || !dough) return null;
+  const reports = batchReports(facts);
   const notes = [...dough.state.notes, ...[...dough.state.steps.values()].flatMap((step) => step.notes)];
   const name = (id: number) => board.people.find((one) => one.id === id)?.name ?? 'somebody who has left';
   return (
@@ -95,7 +94,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
             zone={zone}
           />
         </section>
-        <Temperatures stays={stays} told={readByHand({ ...facts, events })} zone={zone} />
+        <Temperatures stays={stays} told={readByHand(facts)} zone={zone} />
         {notes.length > 0 && (
           <section aria-label="Notes" className="mt-6">
             <h2 className="text-2xl font-bold">Notes</h2>
@@ -121,7 +120,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
 }
 
 /** Everybody who had their hands on it. */
-function hands(dough: ReturnType<typeof forecastDough>, name: (id: number) => string): string {
+function hands(dough: DoughForecast, name: (id: number) => string): string {
   const ids = [...dough.state.steps.values()].flatMap(({ startedBy, finishedBy }) => [startedBy, finishedBy]);
   const names = [...new Set(ids.flatMap((id) => (id === null ? [] : [name(id)])))];
   return names.length > 0 ? names.join(', ') : 'nobody so far';

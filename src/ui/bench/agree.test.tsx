@@ -36,7 +36,7 @@ const changed = (item: AgendaItem, step: Partial<AgendaItem['step']>): AgendaIte
 describe('a wait that does not come about where it stands', () => {
   const item = changed(itemOf(mixed, 'retard'), {
     never: true,
-    remark: 'At 22 °C the core does not come to 7 °C.',
+    remark: { code: 'core-out-of-reach', around: 22, until: 7 },
   });
 
   it('is told so on its card and in the list, and neither says when it is ready', () => {
@@ -60,7 +60,8 @@ describe('a wait that does not come about where it stands', () => {
 describe('butter that tempers', () => {
   it('is pliable when its card and its list say that it is ready', async () => {
     const butter = [did('start', 'butter', 0), did('finish', 'butter', 10)];
-    const item = changed(itemOf(butter, 'temper'), { min: 35 });
+    const ready = { earliest: 45 * MIN, at: 45 * MIN, best: 45 * MIN, latest: 610 * MIN };
+    const item = changed(itemOf(butter, 'temper'), { min: 35, ready });
     show(
       <>
         {card(item)}

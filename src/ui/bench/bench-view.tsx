@@ -131,7 +131,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               rolling={board.rolling}
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
-              together={together(chosen, [...lists.next, ...mine])}
+              together={together(chosen, [...lists.next, ...mine], now)}
             />
           ) : (
             <p className="py-16 text-3xl">

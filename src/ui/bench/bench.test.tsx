@@ -48,7 +48,7 @@ describe('the card of what is to do', () => {
     const told = telling();
     const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));
     await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
-    expect(screen.getByRole('alert').textContent).toContain('retard is over at Thu 08:15 at the soonest');
+    expect(screen.getByRole('alert').textContent).toContain('retard not ready before Thu 08:15');
     expect(told).not.toHaveBeenCalled();
     await user.click(screen.getByRole('button', { name: 'Not yet' }));
     expect(screen.queryByRole('alert')).toBeNull();

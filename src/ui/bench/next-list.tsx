@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { clockTime, dayName } from '@/core/time/local';
+import { plannedWords } from '../floor/forecast-words';
 import { whenWords } from '../plan/words';
 
 interface Props {
@@ -54,19 +55,21 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
       <ul>
         {open.map(({ item, can }) => {
           const late = item.inMinutes < 0;
+          const moved = plannedWords(item.step, item.dough, zone);
           const row = (
             <>
               <span className="w-24 shrink-0">
                 <span className="block text-2xl leading-tight font-bold">
-                  {clockTime(item.step.plannedStart, zone)}
+                  {clockTime(item.step.dueAt, zone)}
                 </span>
                 <span className={clsx('text-base', late ? 'font-bold text-warn' : 'text-quiet')}>
-                  {item.inMinutes > 720 ? dayName(item.step.plannedStart, zone) : whenWords(item)}
+                  {item.inMinutes > 720 ? dayName(item.step.dueAt, zone) : whenWords(item)}
                 </span>
               </span>
               <span className="min-w-0 flex-1">
                 <span className="block text-xl font-semibold">{item.step.label}</span>
                 <span className="text-lg text-quiet">{item.dough.name}</span>
+                {moved && <span className="block text-base text-quiet">{moved}</span>}
               </span>
             </>
           );

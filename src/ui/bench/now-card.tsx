@@ -15,6 +15,7 @@ import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
+import { plannedWords } from '../floor/forecast-words';
 import { whenWords } from '../plan/words';
 import { Declared } from './declared';
 import { TakePhoto } from '../batch/take-photo';
@@ -65,9 +66,6 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
   const [asked, setAsked] = useState<string | null>(null);
   const short = running ? null : cutsShort(dough, step, now);
   const asking = short !== null && asked === step.key;
-  // Offered in one go is only what may begin: nothing that its wait does not allow yet.
-  const may = together.filter((one) => running || cutsShort(one.dough, one.step, now) === null);
-  const atOneGo = short ? [] : may;
   const hands = isHandsOn(step);
   const tell = (part: Act) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
@@ -92,7 +90,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
       <p className="text-lg text-quiet">
         {running
           ? `${hands ? 'under way' : 'in the oven'} since ${clockTime(state.startedAt ?? now, zone)}${by && !mine && hands ? `, ${by}` : ''}`
-          : `to start, planned ${clockTime(step.plannedStart, zone)}`}
+          : `to start, ${plannedWords(step, dough, zone) ?? `planned ${clockTime(step.plannedStart, zone)}`}`}
         {!running && (
           <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>
         )}
@@ -139,8 +137,8 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           role="alert"
           className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
         >
-          {short.label} is over at {dayTime(short.until, zone)} at the soonest, in{' '}
-          {duration((short.until - now) / 60_000)}.
+          {short.label} not ready before {dayTime(short.until, zone)}, in{' '}
+          {duration((short.until - now) / 60_000)}. Start all the same?
           <Button floor onClick={() => setAsked(null)}>
             Not yet
           </Button>
@@ -183,20 +181,22 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
           Mixing sheet, water and ice
         </a>
       )}
-      {atOneGo.length > 0 && (
+      {together.length > 0 && (
         <Button
           floor
           className="mt-1 w-full py-2 text-left"
           onClick={() => {
-            for (const { dough: other, step: one } of [item, ...atOneGo])
+            for (const { dough: other, step: one } of [item, ...together])
               void record({ doughId: other.id, stepKey: one.key, kind: running ? 'finish' : 'start' });
           }}
         >
           <span className="block font-semibold">
-            {running ? 'Done with all' : 'Start all'} {atOneGo.length + 1} in one go
+            {running ? 'Done with all' : 'Start all'} {together.length + 1} in one go
           </span>
           <span className="block text-base text-quiet">
-            {[item, ...atOneGo].map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`).join('; ')}
+            {[item, ...together]
+              .map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`)
+              .join('; ')}
           </span>
         </Button>
       )}

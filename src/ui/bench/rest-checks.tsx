@@ -45,7 +45,7 @@ export default function RestChecks({ item, now, zone, places, onTell }: Props) {
   const [room, freezer, cold] = [at('bakery', 22), at('freezer', -18), at('retarder', 4)];
   const measured = lastMeasured(dough, step);
   // The card has one clock: when it is ready is what its window says, as everywhere else.
-  const soonest = (state.startedAt ?? step.plannedStart) + step.min * MINUTE;
+  const soonest = step.ready?.earliest ?? step.start;
   const readyIn = step.never ? null : Math.max(0, Math.ceil((soonest - now) / MINUTE));
   const { lines, soft } = useMemo(() => {
     if (isButter) {

@@ -6,13 +6,13 @@ import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { cooling, coolingWords, type CoolingRule } from '@/core/climate/cooling';
 import type { Board } from '@/core/wire/board';
 import type { AliveAnswer } from '@/core/record/events';
-import { lastMeasured, needlesSay } from '@/core/forecast/known';
+import { lastMeasured, probeReadings } from '@/core/forecast/conditions';
+import { remarkWords } from '@/core/forecast/remark-words';
 import type { Verdict } from '@/core/learning/verdicts';
 import type { RisePhase } from '@/core/process/route';
 import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
-import { retold } from '@/core/units/retold';
 import { Button } from '../kit/button';
 import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
@@ -85,18 +85,13 @@ export function WaitCard({
   const { dough, step, state } = item;
   const [units] = useUnits();
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
-  const from = state.startedAt ?? step.plannedStart;
-  const [soonest, best, latest] = [
-    from + step.min * MINUTE,
-    from + step.target * MINUTE,
-    from + step.max * MINUTE,
-  ];
+  const { start: from, ready } = step;
   const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
     void record({ doughId: dough.id, stepKey: step.key, ...part });
   const alive = step.step.alive;
   const last = state.alive.at(-1);
   const needle = needles.find(({ id }) => id === state.needle?.id);
-  const measured = lastMeasured(state, needlesSay(needles));
+  const measured = lastMeasured(state, probeReadings(needles));
   const byNeedle = needle && measured?.at === needle.at && measured.celsius === needle.celsius;
   const placeName = (id: string) => places.find(({ place }) => place === id)?.label.toLowerCase() ?? id;
   const checked = state.records.findLast(({ data }) => data.kind === 'checked');
@@ -108,18 +103,18 @@ export function WaitCard({
       <h2 className="text-5xl leading-tight font-bold">{step.label}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 grid gap-1 text-xl">
-        {!step.never && (
+        {ready && !step.never && (
           <p>
-            ready <span className="font-bold">{clockTime(soonest, zone)}</span> to{' '}
-            <span className="font-bold">{clockTime(latest, zone)}</span>, best{' '}
-            <span className="font-bold">{dayTime(best, zone)}</span>
+            ready <span className="font-bold">{clockTime(ready.earliest, zone)}</span> to{' '}
+            <span className="font-bold">{clockTime(ready.latest, zone)}</span>, best{' '}
+            <span className="font-bold">{dayTime(ready.best, zone)}</span>
           </p>
         )}
         <p>
           planned until {dayTime(step.plannedEnd, zone)}
           {state.notBefore !== null && `, look again ${clockTime(state.notBefore, zone)}`}
         </p>
-        {step.remark && <p className="text-warn">{retold(step.remark, units)}</p>}
+        {step.remark && <p className="text-warn">{remarkWords(step.remark, units)}</p>}
         {step.step.cover && (
           <p>
             Cover: {step.step.cover}

@@ -1,10 +1,11 @@
 'use client';
 
 import clsx from 'clsx';
-import { readyAt, type AgendaItem } from '@/core/shopfloor/agenda';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { remarkWords } from '@/core/forecast/remark-words';
 import { countTurns, turnWords } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
-import { useCelsius, useRetold } from '../live/units';
+import { useCelsius, useUnits } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
 
 interface Props {
@@ -39,25 +40,23 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 }
 
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
-  const { dough, step, state } = item;
-  const told = useRetold();
+  const { dough, step } = item;
+  const [units] = useUnits();
   const turns =
     step.step.kind === 'rest' && !step.step.branch
       ? countTurns(dough.steps, dough.state, dough.lamination?.blocks)
       : null;
-  const from = state.startedAt ?? step.plannedStart;
-  const ready = readyAt(step, state);
-  const soonest = from + step.min * 60_000;
-  const latest = from + step.max * 60_000;
-  const share = Math.min(1, Math.max(0, (now - from) / Math.max(1, ready - from)));
+  const { start: from, end, ready } = step;
+  const { earliest, at, latest } = ready ?? { earliest: end, at: end, latest: end };
+  const share = Math.min(1, Math.max(0, (now - from) / Math.max(1, at - from)));
   const fixed = step.min === step.max;
   const words = step.never
-    ? told(step.remark ?? '')
+    ? step.remark && remarkWords(step.remark, units)
     : now > latest && !fixed
       ? `past its window since ${clockTime(latest, zone)}`
-      : fixed || now >= soonest
-        ? `until ${dayTime(ready, zone)}`
-        : `${clockTime(soonest, zone)} at the soonest, planned ${dayTime(ready, zone)}`;
+      : fixed || now >= earliest
+        ? `until ${dayTime(at, zone)}`
+        : `${clockTime(earliest, zone)} at the soonest, planned ${dayTime(at, zone)}`;
   const body = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">

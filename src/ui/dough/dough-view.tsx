@@ -31,11 +31,11 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   const told = useRetold();
   const now = useMinute();
   const { zone } = board.house;
-  const { doughs, record, trouble } = useFloor(board, person.id, now);
+  const { doughs, records, record, trouble } = useFloor(board, person.id, now);
   const [noting, setNoting] = useState(false);
-  const [dough, facts] = [doughs[0], board.doughs[0]];
+  const [dough, facts] = [doughs[0], records[0]];
   if (!dough || !facts) return null;
-  const slack = stepSlack(facts, now);
+  const slack = stepSlack(dough, facts.outputs, now);
   const staffed = staffedSpans(board.presences);
   const words = stateWords(dough, now);
   const off = misfits(dough);

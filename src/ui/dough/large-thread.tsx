@@ -2,7 +2,6 @@
 
 import { useMemo } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
-import { stepTimes } from '@/core/forecast/times';
 import { dayTime } from '@/core/time/local';
 import { useCelsius } from '../live/units';
 import { useWidth } from '../kit/use-width';
@@ -28,12 +27,12 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
   const shown = useCelsius();
   const { ref, width } = useWidth<HTMLDivElement>(1200);
   const scale: TimeScale = useMemo(() => {
-    const times = dough.steps.flatMap((step) => Object.values(stepTimes(dough, step, step.plannedStart)));
+    const times = dough.steps.flatMap(({ start, end }) => [start, end]);
     const from = Math.min(...times) - 2 * HOUR;
     return { from, to: Math.max(...times, ...dues) + 4 * HOUR, width };
   }, [dough, dues, width]);
-  const real = useMemo(() => drawThread(dough, scale, HEIGHT, now, { leastGive: 180 }), [dough, scale, now]);
-  const plan = useMemo(() => drawThread(dough, scale, HEIGHT, now, { planned: true }), [dough, scale, now]);
+  const real = useMemo(() => drawThread(dough, scale, HEIGHT, { leastGive: 180 }), [dough, scale]);
+  const plan = useMemo(() => drawThread(dough, scale, HEIGHT, { planned: true }), [dough, scale]);
   return (
     <figure ref={ref}>
       <svg

@@ -19,6 +19,10 @@ interface Props {
   now: number;
 }
 
+/** Expected at another time than it is planned. */
+const isShifted = ({ start, plannedStart }: DoughForecast['steps'][number]) =>
+  Math.abs(start - plannedStart) >= 60_000;
+
 const HEADINGS = ['Step', 'Planned', 'Real', 'Window', 'May start', 'Who', 'Readings and notes'];
 
 /** Every step: planned beside real, its window, and between what times it may start. */
@@ -68,7 +72,10 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                   {startedAt !== null &&
                     (finishedAt !== null ? ` to ${clockTime(finishedAt, zone)}` : ', under way')}
                   {state?.status === 'skipped' && 'skipped'}
-                  {off !== 0 && isHandsOn(step) && (
+                  {startedAt === null && state?.status === 'open' && isShifted(step) && (
+                    <span className="text-quiet">expected {dayTime(step.start, zone)}</span>
+                  )}
+                  {startedAt !== null && off !== 0 && isHandsOn(step) && (
                     <span className="ml-2 text-[14px] text-quiet">
                       {duration(off)} {off > 0 ? 'later' : 'earlier'}
                     </span>

@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { handover } from '@/core/shopfloor/handover';
-import { needlesSay } from '@/core/forecast/known';
+import { probeReadings } from '@/core/forecast/conditions';
 import { LONGEST_WORDS, type HandoverWords } from '@/core/shopfloor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -37,7 +37,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
   const { doughs } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const { words, trouble } = useCalls(kept, board.people);
-  const page = handover(doughs, now, needlesSay(board.needles));
+  const page = handover(doughs, now, probeReadings(board.needles));
   const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (
@@ -114,7 +114,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             <ul className="text-lg">
               {page.coming.map(({ dough, step }) => (
                 <li key={`${dough.id}/${step.key}`} className="border-b border-hairline py-1">
-                  <b>{clockTime(step.plannedStart, zone)}</b> {step.label}, {dough.name}
+                  <b>{clockTime(step.dueAt, zone)}</b> {step.label}, {dough.name}
                 </li>
               ))}
               {page.coming.length === 0 && <li>Nothing by hand.</li>}

@@ -3,10 +3,9 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { did, MIN } from '../../../test-support/floor';
-import { ROLLING } from '../../../test-support/rolling';
+import { boardOf } from '../../../test-support/board';
 import { show } from '../../../test-support/view';
 import type { Person } from '@/core/bakery/people';
-import { NO_CALLS, type Board } from '@/core/wire/board';
 import type { HandoverWords } from '@/core/shopfloor/handover-words';
 import { beginSession } from '../live/at-tablet';
 import { HandoverView } from './handover-view';
@@ -18,17 +17,13 @@ vi.mock('next/navigation', () => ({
 
 const jonas: Person = { id: 1, name: 'Jonas', role: 'baker', team: 'nights' };
 const ida: Person = { ...jonas, id: 2, name: 'Ida' };
-const right = { ratio: 1, spread: 0.1, bakes: 0 };
 const dough = baked();
 const retard = dough.steps.find(({ step }) => step.id === 'retard');
 const NOW = (retard?.plannedStart ?? 0) / MIN + 60;
 
-const board: Board = {
-  house: { name: 'Backhaus Lindenried', zone: 'UTC' },
+const board = boardOf({
   people: [jonas, ida],
-  ...{ machines: [], presences: [], rolling: ROLLING, scale: null, calls: NO_CALLS },
   places: [{ place: 'retarder', label: 'Retarder', celsius: 3.6, humidity: null, at: 0 }],
-  decks: { count: 1, perDeck: 9, whole: right, each: [right] },
   needles: [{ id: 'needle-1', label: 'Needle 1', celsius: 8.5, at: (NOW - 5) * MIN }],
   doughs: [
     {
@@ -41,7 +36,7 @@ const board: Board = {
       ],
     },
   ],
-};
+});
 const WORDS: HandoverWords[] = [{ id: 7, at: 0, by: 'Ida', words: 'The door sticks.', readBy: [] }];
 const page = (words = WORDS) => <HandoverView board={board} words={words} person={jonas} />;
 

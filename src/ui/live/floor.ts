@@ -3,8 +3,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
-import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
-import type { Board } from '@/core/wire/board';
+import { createForecaster } from '@/core/forecast/forecaster';
+import { conditionsOf, type Board } from '@/core/wire/board';
 import type { FloorEvent } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
 import { go } from './go';
@@ -65,26 +65,19 @@ export function useFloor(board: Board, personId: number, now: number) {
       window.removeEventListener('online', onLine);
     };
   }, []);
-  const known = useMemo(
-    () => board.doughs.map((dough) => ({ dough, folded: forecastDough(dough) })),
-    [board],
-  );
-  const doughs: DoughForecast[] = useMemo(
+  // One object as long as nothing was recorded of a dough: only then is its forecast made anew.
+  const records = useMemo(
     () =>
-      known.map(({ dough, folded }) => {
+      board.doughs.map((dough) => {
         const more = newTo(dough.events, [...heard, ...sent], dough.id);
-        return more.length === 0 ? folded : forecastDough({ ...dough, events: [...dough.events, ...more] });
+        return more.length === 0 ? dough : { ...dough, events: [...dough.events, ...more] };
       }),
-    [known, sent, heard],
-  );
-  const events = useMemo(
-    () =>
-      board.doughs.flatMap((dough) => [
-        ...dough.events,
-        ...newTo(dough.events, [...heard, ...sent], dough.id),
-      ]),
     [board, sent, heard],
   );
+  const conditions = useMemo(() => conditionsOf(board), [board]);
+  const [forecast] = useState(createForecaster);
+  const doughs = useMemo(() => forecast(records, conditions, now), [forecast, records, conditions, now]);
+  const events = useMemo(() => records.flatMap((dough) => dough.events), [records]);
 
   async function record(recording: Recording): Promise<void> {
     // Ordered by the time they were made: of two words in one minute the later counts.
@@ -93,8 +86,14 @@ export function useFloor(board: Board, personId: number, now: number) {
     const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
     setTrouble(null);
     setSent((before) => [...before, event]);
-    await keep(event, aboutTap(event, known.find(({ dough }) => dough.id === event.doughId)?.dough));
+    await keep(
+      event,
+      aboutTap(
+        event,
+        board.doughs.find(({ id }) => id === event.doughId),
+      ),
+    );
   }
 
-  return { doughs, events, record, trouble, calm: () => setTrouble(null) };
+  return { doughs, records, conditions, events, record, trouble, calm: () => setTrouble(null) };
 }

@@ -5,6 +5,7 @@ import type { OutputRecord } from '@/core/record/dough';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
+import { plannedWords } from '../floor/forecast-words';
 import { nearTime } from '../floor/words';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
@@ -43,6 +44,7 @@ export interface LoadProps {
 export function LoadComing({ load, outputs, zone }: Omit<LoadProps, 'tell'>) {
   const now = useMinute();
   const [units] = useUnits();
+  const moved = plannedWords(load.step, load.dough, zone);
   return (
     <li className="flex min-h-14 items-center gap-4 border-b border-hairline py-2">
       <span className="w-24 shrink-0 text-2xl font-bold">{nearTime(load.start, now, zone)}</span>
@@ -53,6 +55,7 @@ export function LoadComing({ load, outputs, zone }: Omit<LoadProps, 'tell'>) {
           {load.step.load && `, ${load.step.load.pieces} pieces`}
         </span>
         <Mark load={load} outputs={outputs} />
+        {moved && <span className="block text-lg text-quiet">{moved}</span>}
       </span>
     </li>
   );

@@ -18,7 +18,6 @@ import type { Sampled } from '@/core/solver/sampling';
 import { taskId } from '@/core/process/step-ref';
 import { misfits } from '@/core/schedule/misfit';
 import { isHandsOn } from '@/core/record/state';
-import { stepTimes } from '@/core/forecast/times';
 import { clockTime, dayName, dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
@@ -56,13 +55,11 @@ interface Props {
 export function DoughPanel(props: Props) {
   const { dough, facts, now, zone, people, whole, machines, rolling, hand, mayPlan, onTakeOut, onWays } =
     props;
-  const steps = [...dough.steps].sort(
-    (a, b) => stepTimes(dough, a, now).start - stepTimes(dough, b, now).start,
-  );
+  const steps = [...dough.steps].sort((a, b) => a.start - b.start);
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
   const words = stateWords(dough, now);
   const short = useMemo(() => cutShort(dough, facts.outputs, rolling), [dough, facts, rolling]);
-  const promises = (dough.state.finished ? [] : promisesOf(dough, facts, now)).map((promise) => {
+  const promises = (dough.state.finished ? [] : promisesOf(dough, facts)).map((promise) => {
     const missing = short.find(({ output }) => output.id === promise.output.id);
     // What cannot be cut is not on time in any play.
     const sure = missing ? 0 : surenessOf(props.sampled, dough, promise.output.id);
@@ -111,7 +108,7 @@ export function DoughPanel(props: Props) {
         {next && (
           <p className="mt-2 border-l-4 border-butter pl-3">
             <span className="block text-lg font-semibold">{next.label}</span>
-            {dayTime(next.plannedStart, zone)}, {whenWords({ inMinutes: (next.plannedStart - now) / 60_000 })}
+            {dayTime(next.start, zone)}, {whenWords({ inMinutes: (next.dueAt - now) / 60_000 })}
           </p>
         )}
         {off.length > 0 && (
@@ -137,17 +134,16 @@ export function DoughPanel(props: Props) {
       <ol className="min-h-0 flex-1 overflow-y-auto px-4 py-2" tabIndex={0} aria-label="Steps">
         {steps.map((step, nth) => {
           const state = dough.state.steps.get(step.key);
-          const { start, end } = stepTimes(dough, step, now);
-          const recorded = typeof state?.startedAt === 'number';
+          const { start, end } = step;
           const name = dayName(start, zone);
           const before = steps[nth - 1];
-          const newDay = !before || dayName(stepTimes(dough, before, now).start, zone) !== name;
+          const newDay = !before || dayName(before.start, zone) !== name;
           const nameOf = (of: number | null | undefined) => people.find(({ id }) => id === of)?.name;
           const planned =
             props.duties.find(({ task }) => task === taskId(dough.id, step.key))?.personIds ?? [];
           const did = nameOf(state?.startedBy ?? state?.finishedBy);
           const by = did ?? planned.map(nameOf).join(', ');
-          const off = recorded ? Math.round(((state?.startedAt ?? 0) - step.plannedStart) / 60_000) : 0;
+          const off = Math.abs(Math.round((start - step.plannedStart) / 60_000));
           return (
             <li key={step.key}>
               {newDay && <p className="mt-2 font-label text-[15px] font-semibold text-quiet">{name}</p>}
@@ -169,7 +165,7 @@ export function DoughPanel(props: Props) {
                   {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}
                 </span>
                 <span className="shrink-0 text-right font-label text-[14px] text-quiet">
-                  {off !== 0 && recorded && isHandsOn(step)
+                  {off !== 0 && isHandsOn(step)
                     ? `planned ${clockTime(step.plannedStart, zone)}`
                     : duration((end - start) / 60_000)}
                 </span>

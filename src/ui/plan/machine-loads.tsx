@@ -32,10 +32,10 @@ export function MachineLoads({
     const pools = [hands, ...board.machines.filter(({ id }) => SHOWN.includes(id))];
     return pools.map((pool) => ({
       ...pool,
-      settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to, now }),
-      bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to, now }, binOf(scale)),
+      settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }),
+      bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to }, binOf(scale)),
     }));
-  }, [board, doughs, scale, now]);
+  }, [board, doughs, scale]);
   const height = rows.length * ROW;
   const step = scale.width / (rows[0]?.bins.length ?? 1);
   return (

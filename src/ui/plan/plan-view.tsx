@@ -9,7 +9,8 @@ import { byPerson, byStation } from '@/core/schedule/groups';
 import { promisesOf } from '@/core/forecast/promises';
 import type { Proposal } from '@/core/schedule/proposal';
 import { rota, unmanned } from '@/core/schedule/rota';
-import { withTimes } from '@/core/schedule/supposed';
+import { withTimes } from '@/core/schedule/with-times';
+import { forecastDough } from '@/core/forecast/forecast';
 import { wholePlan } from '@/core/schedule/whole-plan';
 import { staffedSpans } from '@/core/time/shifts';
 import { drawnInBrowser } from '../kit/drawn-in-browser';
@@ -71,7 +72,7 @@ function PlanView({
   const router = useRouter();
   const now = useMinute();
   const { zone } = board.house;
-  const { doughs } = useFloor(board, person.id, now);
+  const { doughs, records, conditions } = useFloor(board, person.id, now);
   const [view, setView] = useState(() => homeWindow(now, FIRST_SPAN, zone));
   const [picked, setPicked] = useState<number | null>(null);
   const [step, setStep] = useState<string | null>(null);
@@ -87,7 +88,10 @@ function PlanView({
     [view, width],
   );
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
-  const whole = useMemo(() => wholePlan(board, now), [board, now]);
+  const whole = useMemo(
+    () => wholePlan({ ...board, doughs: records, conditions }, now),
+    [board, records, conditions, now],
+  );
   const hand = useMoving(whole, plan);
   const sampled = useSampled(whole);
   const { moving, supposed } = hand;
@@ -95,7 +99,7 @@ function PlanView({
     () => drifts(whole, board, now, plan.lateMatters),
     [whole, board, now, plan.lateMatters],
   );
-  const duties = useMemo(() => rota(board.doughs, board.people, board.presences), [board]);
+  const duties = useMemo(() => rota(records, board.people, board.presences), [board, records]);
   const nobody = useMemo(
     () =>
       unmanned(duties, now, zone).map(({ sentence, duty }) => ({
@@ -105,7 +109,7 @@ function PlanView({
       })),
     [duties, now, zone],
   );
-  const factsOf = (id: number) => board.doughs.find((dough) => dough.id === id);
+  const factsOf = (id: number) => records.find((dough) => dough.id === id);
   const shown = doughs.filter(
     (dough) =>
       dough.steps.some((s) => s.plannedEnd > scale.from && s.plannedStart < scale.to) &&
@@ -113,7 +117,9 @@ function PlanView({
   );
   // While a step is in the hand the plan is drawn as it would be.
   const asSupposed = supposed?.found
-    ? doughs.map((dough) => withTimes(dough, supposed.found?.moved ?? {}, whole.origin))
+    ? records.map((dough) =>
+        forecastDough(withTimes(dough, supposed.found?.moved ?? {}, whole.origin), conditions, now),
+      )
     : doughs;
   // Threads are drawn where their width is known: in the browser.
   const drawn = width > 0 ? shown : [];
@@ -123,16 +129,16 @@ function PlanView({
   const inGroups = asSupposed.filter(({ id }) => shown.some((dough) => dough.id === id));
   const rows =
     group === 'station'
-      ? byStation(inGroups, board.machines, now)
+      ? byStation(inGroups, board.machines)
       : group === 'person'
-        ? byPerson(inGroups, board.people, duties, now)
+        ? byPerson(inGroups, board.people, duties)
         : [];
   const height = Math.max(1, shown.length * ROW, rows.length * GROUP_ROW);
   const mayPlan = person.role === 'planner';
   const late = doughs.filter(
     (dough) =>
       !dough.state.finished &&
-      promisesOf(dough, factsOf(dough.id) ?? { outputs: [] }, now).some((p) => p.late > 0),
+      promisesOf(dough, factsOf(dough.id) ?? { outputs: [] }).some((p) => p.late > 0),
   );
   const trouble = outTrouble ?? hand.trouble;
 

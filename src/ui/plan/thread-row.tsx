@@ -36,13 +36,10 @@ const GRIP = 14;
 
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
 export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onPick, hand }: Props) {
-  const thread = useMemo(
-    () => drawThread(dough, scale, ROW - 6, now, { leastGive: 180 }),
-    [dough, scale, now],
-  );
+  const thread = useMemo(() => drawThread(dough, scale, ROW - 6, { leastGive: 180 }), [dough, scale]);
   const supposed = useMemo(
-    () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, now, { leastGive: 180 })),
-    [ghost, dough, scale, now],
+    () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, { leastGive: 180 })),
+    [ghost, dough, scale],
   );
   const drag = useDrag(scale, hand, gripAt(dough, thread, scale));
   const words = stateWords(dough, now);

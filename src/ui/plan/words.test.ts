@@ -4,7 +4,7 @@ import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { localText } from '../kit/day-time';
 import { matches, movable, outputWords, pointsWords, shiftWords, stateWords, whenWords } from './words';
 
-const dough = (events: FloorEvent[]) => plannedDough(events, 600);
+const dough = (events: FloorEvent[], minute?: number) => plannedDough(events, 600, 40, minute);
 
 describe('what is said of a dough', () => {
   it('names what it becomes', () => {
@@ -22,7 +22,7 @@ describe('what is said of a dough', () => {
 
   it('is that it is late before anything else, that it is finished, or its turns', () => {
     expect(stateWords(dough([]), -10 * MIN)).toBe('');
-    expect(stateWords(dough([]), 42 * MIN)).toBe('late 42 min');
+    expect(stateWords(dough([], 42), 42 * MIN)).toBe('late 42 min');
     const skipped = dough([]).steps.map(({ key }) => did('skip', key, 1));
     expect(stateWords(dough(skipped), 9000 * MIN)).toBe('finished');
     const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key) => [

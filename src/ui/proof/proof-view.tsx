@@ -66,10 +66,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
       <Sheet open={chosen !== undefined} onOpenChange={() => setHeld(null)} title="Look at it">
         {chosen && (
           <WaitCard
-            item={{
-              ...{ dough: chosen.dough, step: chosen.step, inMinutes: 0 },
-              state: chosen.dough.state.steps.get(chosen.step.key) as never,
-            }}
+            item={chosen}
             {...{ now, zone, record }}
             places={board.places}
             needles={board.needles}

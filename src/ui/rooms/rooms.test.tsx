@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto';
 import { screen, within, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { boardOf } from '../../../test-support/board';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
 import { show } from '../../../test-support/view';
 import type { Person } from '@/core/bakery/people';
-import type { Board } from '@/core/wire/board';
 import type { Place } from '@/core/heat/places';
 import { FollowDough } from './follow-dough';
 import { RoomsView } from './rooms-view';
@@ -16,7 +16,7 @@ beforeEach(() => void refresh.mockClear());
 
 const house = standInHouse();
 const jonas: Person = { id: 2, name: 'Jonas', role: 'baker', team: 'nights' };
-const board = { house: { name: 'Backhaus', zone: 'UTC' }, doughs: [] } as unknown as Board;
+const board = boardOf();
 const place = (more: Partial<Place> = {}): Place => ({
   ...{ id: 'retarder', label: 'Retarder', kind: 'retarder', usual: 4, lowest: -10, highest: 15 },
   ...{ reading: null, remark: null },

@@ -1,5 +1,4 @@
 import type { DoughForecast } from '@/core/forecast/forecast';
-import { stepTimes } from '@/core/forecast/times';
 import { temperatureTrace } from '@/core/process/trace';
 import { temperatureColour, temperatureHeight } from './temperature';
 
@@ -88,11 +87,10 @@ export function drawThread(
   dough: DoughForecast,
   scale: TimeScale,
   height: number,
-  now: number,
   { planned = false, leastGive = 60 }: { planned?: boolean; leastGive?: number } = {},
 ): DrawnThread {
   const times = (step: Steps[number]) =>
-    planned ? { start: step.plannedStart, end: step.plannedEnd } : stepTimes(dough, step, now);
+    planned ? { start: step.plannedStart, end: step.plannedEnd } : { start: step.start, end: step.end };
   const y = (celsius: number) => (1 - temperatureHeight(celsius)) * (height - 8) + 4;
   const drawn: DrawnThread = { lines: [], knots: [], gives: [] };
   linesOf(dough.steps).forEach((steps, nth) => {

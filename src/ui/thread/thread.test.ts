@@ -37,21 +37,21 @@ describe('a drawn thread', () => {
   });
 
   it('has one main line, and a thinner one for the butter', () => {
-    const { lines } = drawThread(dough([]), scale, 60, 0);
+    const { lines } = drawThread(dough([]), scale, 60);
     expect(lines.map(({ main }) => main)).toEqual([true, false]);
-    expect(drawThread(dough([], 180), scale, 60, 0).lines).toHaveLength(3);
+    expect(drawThread(dough([], 180), scale, 60).lines).toHaveLength(3);
   });
 
   it('tells by its knots what is done, under way and to do', () => {
     const status = (events: FloorEvent[]) =>
-      drawThread(dough(events), scale, 60, 30 * MIN).knots.find(({ key }) => key === 'mix')?.status;
+      drawThread(dough(events), scale, 60).knots.find(({ key }) => key === 'mix')?.status;
     expect(status([])).toBe('open');
     expect(status([did('start', 'mix', 5)])).toBe('running');
     expect(status([did('start', 'mix', 5), did('finish', 'mix', 20)])).toBe('done');
   });
 
   it('writes no word into another', () => {
-    const words = drawThread(dough([]), { ...scale, width: 240 }, 60, 0)
+    const words = drawThread(dough([]), { ...scale, width: 240 }, 60)
       .knots.filter(({ word }) => word !== '')
       .sort((a, b) => a.x - b.x);
     words.slice(1).forEach(({ x, word }, i) => {
@@ -62,7 +62,7 @@ describe('a drawn thread', () => {
   });
 
   it('stays inside its row, and shows the give of long waits alone', () => {
-    const { knots, gives } = drawThread(dough([]), scale, 60, 0, { leastGive: 200 });
+    const { knots, gives } = drawThread(dough([]), scale, 60, { leastGive: 200 });
     for (const { y } of knots) expect(y >= 0 && y <= 60).toBe(true);
     expect(gives.map(({ key }) => key)).toEqual(['retard', 'rest']);
   });

@@ -39,6 +39,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     places: [],
     needles: [],
     decks,
+    today: {},
     ...{ rolling, scale: weight, calls: NO_CALLS },
     doughs: [dough],
   };

@@ -1,0 +1,33 @@
+import { probeReadings, type Conditions } from '@/core/forecast/conditions';
+import type { Machine } from '@/core/bakery/machines';
+import type { Today } from '@/core/forecast/windows';
+import type { Db } from '../db/rows';
+import { ovenDecks } from './decks';
+import { houseValues, machinePools } from './house';
+import { newestReadings, type Newest } from './newest-readings';
+import { needlesOf, placesOf, todayOf } from './places';
+
+/** Hours before and after now in which outages of machines count for a forecast. */
+const OUTAGES = 15 * 24;
+const HOUR = 3_600_000;
+
+/** Today's temperatures by readings at hand. */
+export async function todayBy(db: Db, newest: readonly Newest[], now: number): Promise<Today> {
+  const value = await houseValues(db);
+  return todayOf(placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }));
+}
+
+/** The bakery as it is at `now`, as far as forecasts depend on it. */
+export async function conditions(
+  db: Db,
+  now: number,
+  known: { newest?: readonly Newest[]; machines?: readonly Machine[] } = {},
+): Promise<Conditions> {
+  const newest = known.newest ?? (await newestReadings(db, now));
+  const [places, decks, machines] = await Promise.all([
+    todayBy(db, newest, now),
+    ovenDecks(db),
+    known.machines ?? machinePools(db, now - OUTAGES * HOUR, now + OUTAGES * HOUR),
+  ]);
+  return { places, probes: probeReadings(needlesOf(newest)), decks, machines };
+}
