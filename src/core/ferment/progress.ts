@@ -43,18 +43,37 @@ export function minuteReached(
   before = 0,
   within = 7 * 24 * 60,
 ): number | null {
+  return minutesReached(fermentation, profile, [target], { before, within })[0] ?? null;
+}
+
+/**
+ * The minutes of the profile at which the rise reaches each of some targets, in one pass; null for those that it does not
+ * reach.
+ *
+ * @param targets - progress, in ascending order
+ * @param options.before - progress that it has already
+ * @param options.within - minutes from the first point after which nobody waits any longer
+ */
+export function minutesReached(
+  fermentation: Fermentation,
+  profile: Profile,
+  targets: readonly number[],
+  { before = 0, within = 7 * 24 * 60 }: { before?: number; within?: number } = {},
+): (number | null)[] {
   const begin = profile[0]?.minute ?? 0;
+  const found: number[] = targets.filter((target) => before >= target).map(() => begin);
   let done = before;
-  if (done >= target) return begin;
   for (const { start, from, to, minutes } of pieces(profile, begin + within)) {
+    if (found.length === targets.length) break;
     const gain = pieceProgress(fermentation, from, to, minutes);
-    if (done + gain >= target) {
+    for (let next = targets[found.length]; next !== undefined && done + gain >= next;) {
       // Within one short piece the rate is almost straight: one secant step is exact to seconds.
-      return start + (minutes * (target - done)) / gain;
+      found.push(start + (minutes * (next - done)) / gain);
+      next = targets[found.length];
     }
     done += gain;
   }
-  return null;
+  return targets.map((_, i) => found[i] ?? null);
 }
 
 function pieceProgress(
@@ -63,10 +82,8 @@ function pieceProgress(
   to: number,
   length: number,
 ): number {
-  const rate = GAUSS.reduce(
-    (sum, [at, weight]) => sum + weight * fermentationRate(cardinal, from + at * (to - from)),
-    0,
-  );
+  let rate = 0;
+  for (const [at, weight] of GAUSS) rate += weight * fermentationRate(cardinal, from + at * (to - from));
   return (rate * length) / (fermentationRate(cardinal, celsius) * minutes);
 }
 

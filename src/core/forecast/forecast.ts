@@ -106,23 +106,30 @@ class Walk {
   private readonly placed = new Map<string, Placed>();
   private readonly steps: ReadonlyMap<string, DoughStep>;
   private readonly into = new Map<string, RouteLink[]>();
+  private readonly outOf = new Map<string, RouteLink[]>();
   private readonly dose: number;
   private readonly clock: Instant;
+  /** Machines that are out at some time. */
+  private readonly outs: Conditions['machines'];
   private readonly rises: ReadonlyMap<number | null, ProductSpec['rises']>;
 
   constructor(
-    private readonly record: DoughRecord,
+    record: DoughRecord,
     private readonly state: DoughState,
     private readonly conditions: Conditions,
     private readonly at: { now: Instant; ending?: Ending | undefined },
   ) {
     this.steps = new Map(record.steps.map((step) => [step.key, step]));
-    for (const link of record.links) this.into.set(link.to, [...(this.into.get(link.to) ?? []), link]);
+    for (const link of record.links) {
+      add(this.into, link.to, link);
+      add(this.outOf, link.from, link);
+    }
     this.dose = doseOf(state, record.yeastGrams ?? 0);
     this.rises = new Map<number | null, ProductSpec['rises']>([
       [null, record.rises],
       ...record.outputs.map(({ id, rises }) => [id, rises] as const),
     ]);
+    this.outs = conditions.machines.filter(({ outages = [] }) => outages.length > 0);
     const last = Math.max(...record.steps.map(({ plannedEnd }) => plannedEnd));
     this.clock = last < at.now - FORGOTTEN ? -Infinity : at.now;
   }
@@ -147,14 +154,13 @@ class Walk {
         : begun
           ? null
           : begin.cause;
-    this.placed.set(step.key, {
-      after,
-      forecast: {
-        ...{ ...step, ...window, status: own.status, start, end, ready, cause },
-        ...{ mayStart: begun ? start : begin.mayStart, dueAt: begun ? start : begin.dueAt },
-        celsius: { start: window.around, end: window.around },
-      },
+    // The window is a new object already: it is added to where it is, since a copy of every step at every look is slow.
+    const forecast: StepForecast = Object.assign(window, {
+      ...{ status: own.status, start, end, ready, cause },
+      ...{ mayStart: begun ? start : begin.mayStart, dueAt: begun ? start : begin.dueAt },
+      celsius: { start: window.around, end: window.around },
     });
+    this.placed.set(step.key, { after, forecast });
   }
 
   /** A step with its end where the work after it begins, and what its dough is like then. */
@@ -170,7 +176,7 @@ class Walk {
     const before = this.courseBefore(forecast, start);
     const { course, risen } = after((end - start) / MINUTE);
     const celsius = { start: forecast.step.gives ?? before?.celsius ?? forecast.around, end: course.celsius };
-    return { ...forecast, end, celsius, ...(risen ? { risen } : {}) };
+    return Object.assign(forecast, { end, celsius }, risen ? { risen } : {});
   }
 
   private endingOf(key: string): Instant | null {
@@ -180,8 +186,8 @@ class Walk {
 
   /** The first start of the work that ends a wait; null where no work does. */
   private firstAfter(key: string): Instant | null {
-    const starts = this.record.links.flatMap(({ from, to, min }) => {
-      const next = from === key ? this.placed.get(to)?.forecast : undefined;
+    const starts = (this.outOf.get(key) ?? []).flatMap(({ to, min }) => {
+      const next = this.placed.get(to)?.forecast;
       return next && isHandsOn(next) ? next.start - min * MINUTE : [];
     });
     return starts.length > 0 ? Math.min(...starts) : null;
@@ -243,14 +249,16 @@ class Walk {
 
   /** From when on all machines that a step holds are working, and for what is loaded the oven that it goes into. */
   private machinesFrom({ key, uses }: DoughStep, at: Instant): Instant {
-    const oven = this.record.links.flatMap(({ from, to }) => {
-      const next = from === key ? this.steps.get(to) : undefined;
+    const oven = (this.outOf.get(key) ?? []).flatMap(({ to }) => {
+      const next = this.steps.get(to);
       return next?.step.ends === 'tap' ? next.uses : [];
     });
-    return [...uses, ...oven].reduce((from, { resource, amount }) => {
-      const machine = this.conditions.machines.find(({ id }) => id === resource);
-      return machine ? workingFrom(machine, amount, from) : from;
-    }, at);
+    let from = at;
+    for (const machine of this.outs) {
+      const use = [...uses, ...oven].find(({ resource }) => resource === machine.id);
+      if (use) from = workingFrom(machine, use.amount, from);
+    }
+    return from;
   }
 
   private before(key: string) {
@@ -259,6 +267,12 @@ class Walk {
       return forecast ? [{ forecast, min, max }] : [];
     });
   }
+}
+
+function add(lists: Map<string, RouteLink[]>, key: string, link: RouteLink): void {
+  const known = lists.get(key);
+  if (known) known.push(link);
+  else lists.set(key, [link]);
 }
 
 interface Begin {

@@ -58,7 +58,7 @@ function phi(z: number): number {
  * Ready: it may end now, and keeps as long as it would have. Not yet: it is later by what the look says
  * (`slowerBy`), and not ready before the next look. Over: it has to end as soon as hands are free.
  */
-export function judgedWindow(step: DoughStep, { minutes, verdict }: Judgement): DoughStep {
+export function judgedWindow<Step extends DoughStep>(step: Step, { minutes, verdict }: Judgement): Step {
   const now = Math.max(1, Math.round(minutes));
   if (verdict === 'over') return { ...step, min: Math.min(step.min, now), target: now, max: now + AT_ONCE };
   if (verdict === 'right') {

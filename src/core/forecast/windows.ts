@@ -1,6 +1,6 @@
 import {
   approach,
-  minuteReached,
+  minutesReached,
   progressAlong,
   withDose,
   type Fermentation,
@@ -116,24 +116,24 @@ export interface StepContext {
 }
 
 /** A step with today's window, and what its dough is like when it has lasted so many minutes. */
-export interface SettledStep {
-  window: DoughStep;
+export interface SettledStep<Step extends DoughStep = DoughStep> {
+  window: Step;
   after: (minutes: number) => { course: Course; risen?: DoughStep['risen'] };
 }
 
 /**
  * Works out the window of one step, whose dough comes from `before`; null or left out for the first of a branch.
  */
-export function settleStep(
-  step: DoughStep,
+export function settleStep<Step extends DoughStep>(
+  step: Step,
   before: Course | null | undefined,
   context: StepContext,
-): SettledStep {
+): SettledStep<Step> {
   const { observation } = context;
   const stand = standingOf(step, before, context);
   const { around, settling, start, reading, mode } = stand;
   // The route's own step stays the object it was: many doughs share it on their way to the browser.
-  let window: DoughStep = { ...step, around, settling };
+  let window: Step = { ...step, around, settling };
   if (step.step.until !== undefined && mode)
     window = restUntil(window, mode, reading ?? { minute: 0, celsius: start }, step.step.until);
   const rising = risingOf(step, before, context, stand);
@@ -144,7 +144,7 @@ export function settleStep(
   if (judged && step.step.rise) window = judgedWindow(window, judged);
   if (observation.atLeast !== undefined && observation.atLeast > window.min)
     window = atLeast(window, observation.atLeast);
-  const after: SettledStep['after'] = (minutes) => {
+  const after = lastOnly((minutes: number) => {
     const risen = rising?.after(minutes, pace);
     const course: Course = {
       celsius: celsiusAfter(step, stand, minutes),
@@ -152,8 +152,17 @@ export function settleStep(
       pace: risen ? { ...before?.pace, [risen.own.phase]: risen.pace } : { ...before?.pace },
     };
     return risen ? { course, risen: risen.own } : { course };
-  };
+  });
   return { window, after };
+}
+
+/** Remembers the last answer: whatever comes after a step asks for the same. */
+function lastOnly<V>(work: (minutes: number) => V): (minutes: number) => V {
+  let known: { minutes: number; value: V } | null = null;
+  return (minutes) => {
+    if (known?.minutes !== minutes) known = { minutes, value: work(minutes) };
+    return known.value;
+  };
 }
 
 /** How a dough lies during a step: what is around it, how fast it follows, and its last known temperature. */
@@ -195,7 +204,7 @@ function celsiusAfter(
 
 /** The rise that goes on during a step: the window that it makes, and how far it is after some minutes. */
 interface Rising {
-  window: (step: DoughStep) => DoughStep;
+  window: <Step extends DoughStep>(step: Step) => Step;
   after: (
     minutes: number,
     pace: number,
@@ -223,7 +232,7 @@ function risingOf(
     ? -progressAlong(fermentation, along(Math.max(1, inTheCold)), inTheCold)
     : (before?.risen[phase] ?? 0);
   const decides = route.rise?.decides === true;
-  const until = (step: DoughStep) =>
+  const until = <Step extends DoughStep>(step: Step): Step =>
     riseUntil(step, fermentation, rise, { profile: along(LONGEST_RISE), already });
   return {
     window: (step) => (decides ? until(step) : moved ? soonerThere(step, until(step)) : step),
@@ -277,7 +286,7 @@ function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | nu
 }
 
 /** A bake in an oven that is known to take longer or shorter than written. */
-function stretched(step: DoughStep, by: number): DoughStep {
+function stretched<Step extends DoughStep>(step: Step, by: number): Step {
   const [min, target, max] = [step.min, step.target, step.max].map((minutes) => Math.round(minutes * by)) as [
     number,
     number,
@@ -287,18 +296,18 @@ function stretched(step: DoughStep, by: number): DoughStep {
 }
 
 /** A wait cannot be shorter than `minutes`; best and longest give way where they must. */
-function atLeast(step: DoughStep, minutes: number): DoughStep {
+function atLeast<Step extends DoughStep>(step: Step, minutes: number): Step {
   const min = Math.ceil(minutes);
   return { ...step, min, target: Math.max(step.target, min), max: Math.max(step.max, min) };
 }
 
 /** From the temperature that is known last, measured or reckoned. */
-function restUntil(
-  step: DoughStep,
+function restUntil<Step extends DoughStep>(
+  step: Step,
   mode: FirstMode,
   from: NonNullable<Observation['reading']>,
   until: number,
-): DoughStep {
+): Step {
   const more = minutesToCore(mode, from.celsius, step.around, until);
   const minutes = more === null ? null : from.minute + more;
   if (minutes === null) {
@@ -311,14 +320,16 @@ function restUntil(
   return minutes > step.min ? atLeast(step, minutes) : step;
 }
 
-function riseUntil(
-  step: DoughStep,
+function riseUntil<Step extends DoughStep>(
+  step: Step,
   fermentation: Fermentation,
   { early, late }: Rise,
   { profile, already }: { profile: Profile; already: number },
-): DoughStep {
-  const at = (progress: number) => minuteReached(fermentation, profile, progress, already, LONGEST_RISE);
-  const [min, target, max] = [at(early), at(1), at(late)];
+): Step {
+  const reached = minutesReached(fermentation, profile, [early, 1, late], {
+    ...{ before: already, within: LONGEST_RISE },
+  });
+  const [min = null, target = null, max = null] = reached;
   if (target === null || min === null) {
     return {
       ...step,
@@ -337,7 +348,7 @@ function riseUntil(
 }
 
 /** A wait that was put somewhere warm: it is over when the rise is, where that comes before the wait's own time. */
-function soonerThere(step: DoughStep, risen: DoughStep): DoughStep {
+function soonerThere<Step extends DoughStep>(step: Step, risen: Step): Step {
   return !risen.never && risen.target < step.target
     ? { ...risen, min: Math.min(risen.min, risen.target) }
     : step;
