@@ -1,7 +1,7 @@
 import { UNKNOWN_CONDITIONS } from '@/core/forecast/conditions';
 import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
 import type { DoughRecord } from '@/core/record/dough';
-import type { FloorEvent } from '@/core/record/events';
+import { eventOf, type FlatEvent, type FloorEvent } from '@/core/record/events';
 import { expandDough, type Sizes } from '@/core/process/expand';
 import { CUTTING } from './rolling';
 import { SMALL_PRODUCT } from './small-dough';
@@ -45,9 +45,9 @@ export function did(
   kind: FloorEvent['kind'],
   stepKey: string,
   minute: number,
-  more: Partial<FloorEvent> = {},
+  more: Partial<FlatEvent> = {},
 ): FloorEvent {
-  return {
+  return eventOf({
     ...{
       id: `e${String(++made).padStart(4, '0')}`,
       doughId: 1,
@@ -58,5 +58,5 @@ export function did(
     },
     ...{ celsius: null, text: null, undoes: null, data: null },
     ...more,
-  };
+  });
 }

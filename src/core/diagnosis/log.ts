@@ -1,7 +1,7 @@
 import type { DoughStep } from '../process/expand';
 import { stateOf, type DoughRecord } from '../record/dough';
 import type { HandCheck } from '../record/events';
-import type { StepState } from '../record/state';
+import type { StepState } from '../record/step-state';
 import { MINUTE } from '../time/local';
 
 /** One step of a batch as it was planned and as it was. */

@@ -1,6 +1,7 @@
 import type { CurvePoint } from '../climate/curve';
 import { stateOf, type DoughRecord } from '../record/dough';
-import { effectiveEvents, type FloorEvent } from '../record/events';
+import { effectiveEvents } from '../record/undo';
+import type { FloorEvent } from '../record/events';
 import { isHandsOn } from '../record/state';
 import type { Instant } from '../time/local';
 

@@ -1,5 +1,5 @@
 import type { DoughRecord } from '../record/dough';
-import type { StepState } from '../record/state';
+import type { StepState } from '../record/step-state';
 import { MINUTE, type Instant } from '../time/local';
 
 /**

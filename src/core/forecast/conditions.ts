@@ -1,6 +1,6 @@
 import type { Decks } from '../bakery/decks';
 import type { Machine } from '../bakery/machines';
-import type { StepState } from '../record/state';
+import type { StepState } from '../record/step-state';
 import type { Instant } from '../time/local';
 import type { Today } from './windows';
 

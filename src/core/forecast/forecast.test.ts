@@ -103,6 +103,24 @@ describe('a forecast of a dough that keeps time', () => {
     );
   });
 
+  it('says no time that is none, also of a wait that does not come about where it stands', () => {
+    const slab = { shape: 'slab', mm: 24, lying: 'tray' } as const;
+    const record = wellPlanned(doneUpTo('turn-2'));
+    const steps = record.steps.map((step) =>
+      step.key === 'rest'
+        ? { ...step, step: { ...step.step, place: 'retarder', until: 2, piece: slab } }
+        : step,
+    );
+    const minute = plannedAt('turn-2');
+    const dough = forecastDough({ ...record, steps }, CALM, minute * MIN);
+    expect(stepIn(dough, 'rest').never).toBe(true);
+    for (const { start, end, dueAt, mayStart, ready } of dough.steps) {
+      const when = ready ? [ready.earliest, ready.at, ready.best, ready.latest] : [];
+      for (const time of [start, end, dueAt, mayStart, ...when]) expect(Number.isFinite(time)).toBe(true);
+    }
+    expect(stepIn(dough, 'turn-2').start).toBe(minute * MIN);
+  });
+
   it('leaves a dough that was forgotten half a day ago as it was planned', () => {
     const { steps } = forecast([], plannedAt('5.1.finish') + 13 * 60);
     for (const { start, plannedStart } of steps) expect(start).toBe(plannedStart);

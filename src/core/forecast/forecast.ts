@@ -3,7 +3,8 @@ import type { DoughStep } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { ProductSpec, RouteLink } from '../process/route';
 import type { DoughRecord, PlannedTime } from '../record/dough';
-import { foldDough, isHandsOn, type DoughState, type StepState, type StepStatus } from '../record/state';
+import type { StepState, StepStatus } from '../record/step-state';
+import { foldDough, isHandsOn, type DoughState } from '../record/state';
 import { MINUTE, type Instant } from '../time/local';
 import { causeOfStart, causeOfWait, type Cause } from './cause';
 import { workingFrom, type Conditions } from './conditions';
@@ -213,8 +214,8 @@ class Walk {
     const earliest = start + window.min * MINUTE;
     const latest = Math.max(earliest, start + window.max * MINUTE);
     const best = Math.min(latest, Math.max(earliest, start + window.target * MINUTE));
-    // Nobody can say: as planned.
-    if (window.never) return { earliest: start, at: Math.max(start, plannedEnd), best, latest: Infinity };
+    // Nobody can say when it is ready: it ends as planned.
+    if (window.never) return { earliest: start, at: Math.max(start, plannedEnd), best, latest };
     const at = window.step.ends === 'tap' ? best : Math.min(latest, Math.max(earliest, plannedEnd));
     return { earliest, at, best, latest };
   }
@@ -233,7 +234,8 @@ class Walk {
   private workStart(step: DoughRecord['steps'][number]): Begin {
     const before = this.before(step.key).map(({ min, max, forecast }) => {
       const { earliest, latest } = forecast.ready ?? { earliest: forecast.end, latest: forecast.end };
-      return { forecast, low: earliest + min * MINUTE, high: latest + (max ?? Infinity) * MINUTE };
+      const keeps = forecast.never ? Infinity : latest;
+      return { forecast, low: earliest + min * MINUTE, high: keeps + (max ?? Infinity) * MINUTE };
     });
     const low = Math.max(-Infinity, ...before.map((one) => one.low));
     const high = Math.max(low, Math.min(Infinity, ...before.map((one) => one.high)));

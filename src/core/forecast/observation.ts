@@ -1,6 +1,7 @@
 import { correctionOn } from '../bakery/decks';
 import type { DoughStep } from '../process/expand';
-import { isHandsOn, type DoughState, type StepState } from '../record/state';
+import type { StepState } from '../record/step-state';
+import { isHandsOn, type DoughState } from '../record/state';
 import { MINUTE, type Instant } from '../time/local';
 import { lastMeasured, type Conditions } from './conditions';
 import type { Judgement } from './judgement';

@@ -1,22 +1,24 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { effectiveEvents, lastUndoable, type FloorEvent } from './events';
+import { effectiveEvents, lastUndoable } from './undo';
+import { eventOf, type FlatEvent, type FloorEvent } from './events';
 
-const event = (part: Partial<FloorEvent>): FloorEvent => ({
-  ...{
-    id: 'e',
-    doughId: 1,
-    stepKey: 'mix',
-    kind: 'start',
-    at: 0,
-    personId: 1,
-    celsius: null,
-    text: null,
-    undoes: null,
-    data: null,
-  },
-  ...part,
-});
+const event = (part: Partial<FlatEvent>): FloorEvent =>
+  eventOf({
+    ...{
+      id: 'e',
+      doughId: 1,
+      stepKey: 'mix',
+      kind: 'start',
+      at: 0,
+      personId: 1,
+      celsius: null,
+      text: null,
+      undoes: null,
+      data: null,
+    },
+    ...part,
+  });
 
 const anyEvents = fc
   .uniqueArray(

@@ -4,25 +4,11 @@ import type { Fold } from '../lamination/stack';
 import type { Verdict } from '../learning/verdicts';
 import type { Instant } from '../time/local';
 
-/** What can happen to a step on the floor. `undo` takes another event back; an undo can itself be undone. */
-export const FLOOR_EVENT_KINDS = [
-  ...(['start', 'finish', 'skip', 'temperature', 'note', 'undo'] as const),
-  /** How a rise looked; whether a levain, sponge or yeast is alive; what went into the bowl and how warm it was. */
-  ...(['verdict', 'alive', 'conditions', 'mix'] as const),
-  /** Folds given to a block; a check by hand; pieces weighed; trimmings and what became of them. */
-  ...(['turn', 'check', 'weigh', 'scrap'] as const),
-  /** Pieces counted after the bake. */
-  'count',
-  /** Marks and faults of a finished output. */
-  'marks',
-  /** Somebody says that they will do a step. */
-  'take',
-  /** A probe's needle put into a dough that waits, or taken out; a dough that waits put somewhere else. */
-  ...(['needle', 'move'] as const),
-  /** On which decks of the oven a load is. */
-  'deck',
-] as const;
-export type FloorEventKind = (typeof FLOOR_EVENT_KINDS)[number];
+/** How a rise looked. */
+export interface VerdictGiven {
+  kind: 'verdict';
+  verdict: Verdict;
+}
 
 /** Is it alive: ready, look again in some minutes, start anew, or yeast added. */
 export interface AliveAnswer {
@@ -98,8 +84,8 @@ export interface Counted {
   waste: number;
 }
 
-/** A needle is in the dough from now on; null: none is any more. */
-export interface NeedleIn {
+/** A core probe is in the dough from now on; null: none is any more. */
+export interface ProbeIn {
   kind: 'needle';
   needle: string | null;
 }
@@ -120,77 +106,87 @@ export interface OnDecks {
 /** What the floor records for itself; a state keeps it in order. */
 export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted | Marked;
 
-/** What an event carries beyond who, when and where; by its own kind. */
+/** What an event carries in its data; by its own kind. */
 export type EventData =
-  | { kind: 'verdict'; verdict: Verdict }
-  | AliveAnswer
-  | MixConditions
-  | MixChange
-  | NeedleIn
-  | Moved
-  | OnDecks
-  | FloorRecord;
+  VerdictGiven | AliveAnswer | MixConditions | MixChange | ProbeIn | Moved | OnDecks | FloorRecord;
 
 /**
- * One fact: who, when, what. `id` is made where it was recorded, so that sending it twice changes nothing; ids of one
- * tablet sort by when they were made, which tells the order of what happened in one moment.
+ * What each kind of event carries beyond who, when and where. A new kind begins here: the compiler then names what else has
+ * to know of it (`EVENT_KINDS`, its schema at the door, its words).
  */
-export interface FloorEvent {
+interface Carried {
+  take: object;
+  start: object;
+  finish: object;
+  /** Why it is left out. */
+  skip: { text: string };
+  note: { text: string };
+  temperature: { celsius: number };
+  /** Takes another event back; an undo can itself be undone. */
+  undo: { undoes: string };
+  verdict: { data: VerdictGiven };
+  alive: { data: AliveAnswer };
+  conditions: { data: MixConditions };
+  mix: { data: MixChange };
+  turn: { data: Turned };
+  check: { data: HandCheck };
+  weigh: { data: PiecesWeighed };
+  scrap: { data: Scrap | ScrapTaken };
+  count: { data: Counted };
+  marks: { data: Marked };
+  needle: { data: ProbeIn };
+  move: { data: Moved };
+  deck: { data: OnDecks };
+}
+
+export type FloorEventKind = keyof Carried;
+
+/** What is recorded, without who, when and where. */
+export type EventBody = { [Kind in FloorEventKind]: { kind: Kind } & Carried[Kind] }[FloorEventKind];
+
+/** What is recorded of a step; of the whole dough where `stepKey` is null. */
+export type Recording = EventBody & { doughId: number; stepKey: string | null };
+
+interface EventHead {
+  /**
+   * Made where it was recorded, so that sending it twice changes nothing; ids of one tablet sort by when they were made,
+   * which tells the order of what happened in one moment.
+   */
   id: string;
   doughId: number;
   /** Null for a note on the whole dough. */
   stepKey: string | null;
-  kind: FloorEventKind;
   at: Instant;
   personId: number;
-  celsius: number | null;
-  /** The words of a note, or the reason of a skip. */
-  text: string | null;
-  undoes: string | null;
-  data: EventData | null;
   /** When the server received what had waited on a tablet; left out for what arrived at once. */
   receivedAt?: Instant;
 }
 
-/**
- * The events that count, in the order in which they happened: repeats once, what was undone left out.
- * The order of arrival does not matter: events are ordered by time, at one and the same moment an undo after what it
- * undoes, and then by id; an undo reaches only events before it in that order.
- */
-export function effectiveEvents(events: readonly FloorEvent[]): FloorEvent[] {
-  const unique = [...new Map(events.map((event) => [event.id, event])).values()];
-  const byId = new Map(unique.map((event) => [event.id, event]));
-  const ordered = unique
-    .map((event) => ({ event, depth: undoDepth(event, byId) }))
-    .sort((a, b) => a.event.at - b.event.at || a.depth - b.depth || (a.event.id < b.event.id ? -1 : 1))
-    .map(({ event }) => event);
-  const undone = new Set<string>();
-  const counting: FloorEvent[] = [];
-  for (const event of ordered.reverse()) {
-    if (undone.has(event.id)) continue;
-    if (event.kind === 'undo' && event.undoes !== null) undone.add(event.undoes);
-    else counting.push(event);
-  }
-  return counting.reverse();
+/** What an event has in its place that does not carry it. */
+interface CarriesNothing {
+  celsius: null;
+  text: null;
+  undoes: null;
+  data: null;
 }
 
-/**
- * The latest event of a person that counts and can be taken back. Of several at one moment it is the one recorded
- * last, so `events` come in the order of recording.
- */
-export function lastUndoable(events: readonly FloorEvent[], personId: number): FloorEvent | null {
-  const counting = new Set(effectiveEvents(events).map(({ id }) => id));
-  const own = events.filter((event) => event.personId === personId && counting.has(event.id));
-  return own.reduce<FloorEvent | null>((last, event) => (last && last.at > event.at ? last : event), null);
+/** A fact of one kind: who, when, what. */
+export type EventOf<Kind extends FloorEventKind> = EventHead & {
+  kind: Kind;
+} & Omit<CarriesNothing, keyof Carried[Kind]> &
+  Carried[Kind];
+
+/** One fact: who, when, what. */
+export type FloorEvent = { [Kind in FloorEventKind]: EventOf<Kind> }[FloorEventKind];
+
+/** An event as it lies in a row of the log. */
+export interface FlatEvent extends EventHead {
+  kind: FloorEventKind;
+  celsius: number | null;
+  text: string | null;
+  undoes: string | null;
+  data: EventData | null;
 }
 
-/** 0 for what happened, 1 for an undo of it, 2 for an undo of that undo, and so on; circles end. */
-function undoDepth(event: FloorEvent, byId: ReadonlyMap<string, FloorEvent>): number {
-  const seen = new Set<string>();
-  let depth = 0;
-  for (let at: FloorEvent | undefined = event; at?.kind === 'undo' && !seen.has(at.id); depth++) {
-    seen.add(at.id);
-    at = at.undoes === null ? undefined : byId.get(at.undoes);
-  }
-  return depth;
-}
+/** Reads a row as an event of its kind: what it carries was checked before it was recorded. */
+export const eventOf = (row: FlatEvent): FloorEvent => row as FloorEvent;

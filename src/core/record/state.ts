@@ -1,50 +1,10 @@
 import type { DoughStep } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
-import type { MixChange } from '../formula/actual';
-import type { Verdict } from '../learning/verdicts';
-import { MINUTE, type Instant } from '../time/local';
-import {
-  effectiveEvents,
-  type AliveAnswer,
-  type FloorEvent,
-  type FloorRecord,
-  type MixConditions,
-} from './events';
-
-export type StepStatus = 'open' | 'running' | 'done' | 'skipped';
-
-/** Where a step stands, folded from what was recorded. */
-export interface StepState {
-  key: string;
-  status: StepStatus;
-  startedAt: Instant | null;
-  startedBy: number | null;
-  finishedAt: Instant | null;
-  /** Who has said that they will do it; the last one counts. */
-  takenBy: number | null;
-  finishedBy: number | null;
-  skipReason: string | null;
-  /** `receivedAt`: when the house heard of one that had waited on a tablet. */
-  temperatures: { celsius: number; at: Instant; personId: number; receivedAt?: Instant }[];
-  notes: { text: string; at: Instant; personId: number }[];
-  verdict: { verdict: Verdict; at: Instant; personId: number } | null;
-  alive: (AliveAnswer & { at: Instant; personId: number })[];
-  /** Not ready before, by the last look; null where nobody has said so. */
-  notBefore: Instant | null;
-  conditions: MixConditions | null;
-  /** Decks of the oven that a load is on; null where nobody has said. */
-  decks: number[] | null;
-  /** The needle that is in it, and since when; only where it is said. */
-  needle: { id: string; at: Instant } | null;
-  /** Where it stands since somebody has put it there; null while it stands where the route has it. */
-  moved: { place: string; shelf: number | null; at: Instant } | null;
-  changes: MixChange[];
-  /** Folds, checks, weights and trimmings, in the order in which they happened. */
-  records: { data: FloorRecord; at: Instant; personId: number }[];
-  /** An open hands-on step that nothing before it holds up any more. */
-  startable: boolean;
-}
+import { foldEvent } from './event-kinds';
+import type { FloorEvent } from './events';
+import type { StepState } from './step-state';
+import { effectiveEvents } from './undo';
 
 export interface DoughState {
   steps: Map<string, StepState>;
@@ -99,9 +59,8 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
   const notes: StepState['notes'] = [];
   for (const event of effectiveEvents(events)) {
     const state = event.stepKey === null ? undefined : steps.get(event.stepKey);
-    if (state) apply(state, event);
-    else if (event.kind === 'note')
-      notes.push({ text: event.text ?? '', at: event.at, personId: event.personId });
+    if (state) foldEvent(state, event);
+    else if (event.kind === 'note') notes.push({ text: event.text, at: event.at, personId: event.personId });
   }
   const graph = graphOf(route);
   coverTurns(route, graph, steps);
@@ -149,87 +108,6 @@ function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState 
   const state = steps.get(key);
   if (!state) throw new Error(`The dough has no step ${key}.`);
   return state;
-}
-
-function apply(state: StepState, event: FloorEvent): void {
-  const { kind, at, personId, celsius, text } = event;
-  applyData(state, event);
-  if (kind === 'temperature' && celsius !== null) {
-    const { receivedAt } = event;
-    state.temperatures.push({
-      ...{ celsius, at, personId },
-      ...(receivedAt === undefined ? {} : { receivedAt }),
-    });
-  }
-  if (kind === 'take') state.takenBy = personId;
-  if (kind === 'note') state.notes.push({ text: text ?? '', at, personId });
-  if (kind === 'start' && state.startedAt === null) {
-    state.startedAt = at;
-    state.startedBy = personId;
-    if (state.status === 'open') state.status = 'running';
-  }
-  if (kind === 'finish' && state.finishedAt === null) finish(state, at, personId);
-  if (kind === 'skip' && state.status !== 'done' && state.status !== 'skipped') {
-    state.status = 'skipped';
-    state.finishedAt = at;
-    state.finishedBy = personId;
-    state.skipReason = text;
-  }
-}
-
-function finish(state: StepState, at: Instant, personId: number): void {
-  state.finishedAt = at;
-  state.finishedBy = personId;
-  state.status = 'done';
-}
-
-function applyData(state: StepState, { data, at, personId }: FloorEvent): void {
-  switch (data?.kind) {
-    case 'verdict':
-      state.verdict = { verdict: data.verdict, at, personId };
-      return;
-    case 'conditions':
-      state.conditions = data;
-      return;
-    case 'needle':
-      state.needle = data.needle === null ? null : { id: data.needle, at };
-      return;
-    case 'decks':
-      state.decks = data.decks;
-      return;
-    case 'moved':
-      // On another shelf of the same place it is as warm as before, and has been there for as long.
-      state.moved = {
-        ...{ place: data.place, shelf: data.shelf ?? null },
-        at: state.moved?.place === data.place ? state.moved.at : at,
-      };
-      return;
-    case 'alive':
-      state.alive.push({ ...data, at, personId });
-      state.notBefore = data.answer === 'wait' ? at + (data.minutes ?? 0) * MINUTE : null;
-      // Begun anew, a wait counts from then.
-      if (data.answer === 'anew') state.startedAt = at;
-      return;
-    case 'weighed':
-    case 'adjusted':
-    case 'swapped':
-      state.changes.push(data);
-      return;
-    case 'turned':
-      state.records.push({ data, at, personId });
-      if (data.ends && state.finishedAt === null) finish(state, at, personId);
-      return;
-    case 'pieces':
-    case 'scrap':
-    case 'scrap-taken':
-    case 'counted':
-    case 'marked':
-      state.records.push({ data, at, personId });
-      return;
-    case 'checked':
-      state.records.push({ data, at, personId });
-      state.notBefore = data.answer === 'good' ? null : at + data.minutes * MINUTE;
-  }
 }
 
 /** Turns that were given at one go with an earlier one are over, and so are the rests between them. */

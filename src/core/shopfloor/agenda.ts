@@ -1,6 +1,7 @@
 import type { DoughForecast } from '../forecast/forecast';
 import { MINUTE, type Instant } from '../time/local';
-import { isHandsOn, type StepState } from '../record/state';
+import type { StepState } from '../record/step-state';
+import { isHandsOn } from '../record/state';
 
 export interface AgendaItem {
   dough: DoughForecast;

@@ -1,4 +1,5 @@
 import type { Person } from '../bakery/people';
+import { EVENT_KINDS } from '../record/event-kinds';
 import type { FloorEvent, FloorEventKind } from '../record/events';
 
 /**
@@ -109,30 +110,9 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'remove-tablet': PLANNER,
 };
 
-/** What may be recorded on the floor: a helper ticks, measures and takes back, and does not judge or leave out. */
-export const EVENTS: Readonly<Record<FloorEventKind, readonly Actor[]>> = {
-  take: CREW,
-  start: CREW,
-  finish: CREW,
-  undo: CREW,
-  temperature: CREW,
-  note: CREW,
-  count: CREW,
-  weigh: CREW,
-  needle: CREW,
-  move: CREW,
-  deck: CREW,
-  // A turn of several blocks is finished by the folds of its last block.
-  turn: CREW,
-  skip: BAKERS,
-  verdict: BAKERS,
-  alive: BAKERS,
-  conditions: BAKERS,
-  mix: BAKERS,
-  check: BAKERS,
-  scrap: BAKERS,
-  marks: BAKERS,
-};
+/** Who may record an event of a kind. */
+const recorders = (kind: FloorEventKind): readonly Actor[] =>
+  EVENT_KINDS[kind].may === 'crew' ? CREW : BAKERS;
 
 /** What somebody is to the tables above. */
 export const actorOf = ({ id, role }: Pick<Person, 'id' | 'role'>): Actor =>
@@ -155,7 +135,7 @@ export const mayDo = (person: Pick<Person, 'id' | 'role'>, command: string): boo
 
 /** Tells whether somebody may record such an event. */
 export const mayRecord = (person: Pick<Person, 'id' | 'role'>, kind: FloorEventKind): boolean =>
-  EVENTS[kind].includes(actorOf(person));
+  recorders(kind).includes(actorOf(person));
 
 /** Tells whether somebody may take this event back: helpers their own only. */
 export const mayUndo = (person: Pick<Person, 'id' | 'role'>, event: Pick<FloorEvent, 'personId'>): boolean =>

@@ -37,6 +37,29 @@ describe('work in one go', () => {
     expect(partners(twoDoughs(5, [1, null]))).toEqual([]);
   });
 
+  it('is offered only where it is ready together: not what its own wait does not allow yet', () => {
+    const proofed = (minute: number) => {
+      const { steps } = plannedDough([]);
+      const hands = steps.slice(
+        0,
+        steps.findIndex(({ key }) => key === '5.1.load'),
+      );
+      return hands
+        .filter(({ step }) => step.work)
+        .flatMap(({ key }, i) => [did('start', key, minute + i), did('finish', key, minute + i)]);
+    };
+    const item = (minute: number, id: number): AgendaItem => {
+      const dough = { ...plannedDough(proofed(minute), 60, 40, 100), id };
+      const found = agenda([dough], 100 * 60_000).next.find(({ step }) => step.key === '5.1.load');
+      if (!found) throw new Error('Nothing is to be loaded.');
+      return { ...found, step: { ...found.step, step: { ...found.step.step, kind: 'wash' }, dueAt: 0 } };
+    };
+    const now = 100 * 60_000;
+    const [ready, also, early] = [item(20, 1), item(22, 2), item(85, 3)];
+    expect(together(ready, [ready, also, early], now).map(({ dough }) => dough.id)).toEqual([2]);
+    expect(together(early, [ready, also, early], now)).toEqual([]);
+  });
+
   it('is not offered where a step wants its own hands', () => {
     const dough = plannedDough([]);
     const items = agenda([dough, { ...dough, id: 2 }], 0).next.filter(({ step }) => step.step.kind === 'mix');

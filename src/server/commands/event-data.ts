@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { FAULT_IDS, MARKS } from '@/core/record/marks';
+import { dataOf, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
 import { SCRAP_USES, type EventData } from '@/core/record/events';
 import { FOLDS } from '@/core/lamination/stack';
 
@@ -124,30 +125,13 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };
 
-/** Which data an event of a kind carries. */
-const CARRIES: Record<string, EventData['kind'][]> = {
-  verdict: ['verdict'],
-  alive: ['alive'],
-  conditions: ['conditions'],
-  mix: ['weighed', 'adjusted', 'swapped'],
-  turn: ['turned'],
-  check: ['checked'],
-  weigh: ['pieces'],
-  scrap: ['scrap', 'scrap-taken'],
-  count: ['counted'],
-  marks: ['marked'],
-  needle: ['needle'],
-  move: ['moved'],
-  deck: ['decks'],
-};
-
 /** The data of an event, by its kind; other kinds carry none. */
 export const eventData = Joi.when('kind', {
-  switch: Object.entries(CARRIES).map(([kind, data]) => ({
+  switch: FLOOR_EVENT_KINDS.filter((kind) => dataOf(kind).length > 0).map((kind) => ({
     is: kind,
     then: Joi.alternatives()
       .conditional('.kind', {
-        switch: data.map((one) => ({
+        switch: dataOf(kind).map((one) => ({
           is: one,
           then: SHAPES[one].keys({ kind: Joi.string().required() }),
         })),

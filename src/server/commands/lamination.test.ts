@@ -2,7 +2,7 @@ import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/bakery/people';
-import type { FloorEvent } from '@/core/record/events';
+import type { FlatEvent, FloorEvent } from '@/core/record/events';
 import { countTurns } from '@/core/record/turns';
 import { usualScheme } from '../../../test-support/laminated';
 import { demoHouse } from '../../../test-support/demo-house';
@@ -56,7 +56,7 @@ const record = (
   doughId: number,
   stepKey: string | null,
   kind: FloorEvent['kind'],
-  more: Partial<FloorEvent> = {},
+  more: Partial<FlatEvent> = {},
 ) => ({
   ...{ id: randomUUID(), doughId, stepKey, kind },
   ...more,

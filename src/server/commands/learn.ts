@@ -2,6 +2,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import { stateOf, type DoughRecord } from '@/core/record/dough';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { FloorEvent } from '@/core/record/events';
+import { effectiveEvents } from '@/core/record/undo';
 import type { Lesson } from '@/core/wire/lesson';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { lessonOf, mixingOf } from '@/core/heat/mixing';
@@ -25,6 +26,19 @@ export async function learnFrom(
   if (event.kind === 'temperature' && step?.step.kind === 'mix') return learnMixing(db, dough, event);
   if (event.kind === 'finish' && step?.step.kind === 'bake') await learnBake(db, dough, event);
   return null;
+}
+
+/**
+ * Takes evidence back with the events that taught it, and in again where the undo itself was undone: what counts is what
+ * counts of the dough's log.
+ */
+export async function unlearn(db: PoolConnection, dough: DoughRecord, undo: FloorEvent): Promise<void> {
+  const counting = effectiveEvents([...dough.events, undo]).map(({ id }) => id);
+  await write(
+    db,
+    'UPDATE evidence SET undone = event_id NOT IN (?) WHERE dough_id = ? AND event_id IS NOT NULL',
+    [['', ...counting], dough.id],
+  );
 }
 
 async function learnReference(

@@ -1,5 +1,6 @@
 import type { PoolConnection } from 'mysql2/promise';
 import type { PlanVersion } from '@/core/schedule/plan-history';
+import { MOVING_KINDS } from '@/core/record/event-kinds';
 import { rowsOf, write, type Db } from '../db/rows';
 import { newestPlan, stepsInPlan, type PlannedStep } from '../queries/planned-steps';
 import { StaleBasis } from './command';
@@ -38,8 +39,8 @@ export async function lockBasis(
   const since = await rowsOf(
     db,
     `SELECT event.id FROM change_feed JOIN floor_event event ON event.id = change_feed.event_id
-     WHERE change_feed.id > ? AND event.dough_id IN (?) AND event.kind IN ('start', 'finish', 'skip', 'undo') LIMIT 1`,
-    [basis.change, [...new Set(doughIds)]],
+     WHERE change_feed.id > ? AND event.dough_id IN (?) AND event.kind IN (?) LIMIT 1`,
+    [basis.change, [...new Set(doughIds)], MOVING_KINDS],
   );
   if (since.length > 0) throw new StaleBasis();
 }

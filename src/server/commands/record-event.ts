@@ -1,12 +1,8 @@
 import Joi from 'joi';
 import { rises, stateOf, type DoughRecord } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
-import {
-  FLOOR_EVENT_KINDS,
-  type EventData,
-  type FloorEvent,
-  type FloorEventKind,
-} from '@/core/record/events';
+import { FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
+import { eventOf, type EventData, type FloorEvent, type FloorEventKind } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
 import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
 import { isHandsOn } from '@/core/record/state';
@@ -18,7 +14,7 @@ import { houseValues } from '../queries/house';
 import { command, Refusal, type CommandContext } from './command';
 import { eventData } from './event-data';
 import { refuseOddWork } from './event-sense';
-import { learnFrom } from './learn';
+import { learnFrom, unlearn } from './learn';
 import { clientId, doughId } from './schemas';
 import { happenedAt, instant } from './times';
 
@@ -157,14 +153,14 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
       throw new Refusal(`${person.name} helps and may not judge or leave out a step; ask a baker.`);
     const dough = await doughById(db, input.doughId);
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
-    const event: FloorEvent = {
+    const event = eventOf({
       ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },
       at: happenedAt(input.at, now, dough.madeAt),
       celsius: input.celsius ?? null,
       text: input.text ?? null,
       undoes: input.undoes ?? null,
       data: input.data ?? null,
-    };
+    });
     await refuseNonsense({ db, person, now }, dough, event);
     await refuseOddWork(db, dough, event, now);
     const recorded = await insertOnce(db, 'floor_event', {
@@ -174,6 +170,7 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
       // What is sent with its own time has waited on a tablet.
       ...{ received_at: new Date(now), session_id: sessionId, waited: input.at !== undefined },
     });
+    if (recorded && event.kind === 'undo') await unlearn(db, dough, event);
     const lesson = recorded ? await learnFrom(db, dough, event) : null;
     return { id: event.id, recorded, lesson };
   },

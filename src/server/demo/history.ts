@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Marked } from '@/core/record/marks';
 import { isHandsOn } from '@/core/record/state';
-import type { FloorEvent } from '@/core/record/events';
+import { eventOf, type FlatEvent, type FloorEvent } from '@/core/record/events';
 import { seeded, type Random } from '@/core/solver/random';
 import type { ExpandedDough, DoughStep } from '@/core/process/expand';
 import { MINUTE, type Instant } from '@/core/time/local';
@@ -46,7 +46,7 @@ export function history(
   const random = seeded(dough.id * 97);
   const events: FloorEvent[] = [];
   const freeFrom = new Map<string, Instant>();
-  const record = (step: TimedStep, kind: FloorEvent['kind'], at: Instant, more: Partial<FloorEvent> = {}) => {
+  const record = (step: TimedStep, kind: FloorEvent['kind'], at: Instant, more: Partial<FlatEvent> = {}) => {
     // Somebody who began a step ends it, also when the shift is over.
     const begun =
       events.findLast((event) => event.stepKey === step.key && event.kind === 'start')?.personId ?? null;
@@ -55,16 +55,8 @@ export function history(
     const personId = personAt(there, at, random) ?? begun ?? set;
     if (personId === null || at > now) return false;
     const blank = { celsius: null, text: null, undoes: null, data: null };
-    events.push({
-      ...blank,
-      id: randomUUID(),
-      doughId: dough.id,
-      stepKey: step.key,
-      kind,
-      at,
-      personId,
-      ...more,
-    });
+    const own = { id: randomUUID(), doughId: dough.id, stepKey: step.key, kind, at, personId };
+    events.push(eventOf({ ...blank, ...own, ...more }));
     return true;
   };
   for (const step of [...dough.steps].sort((a, b) => a.start - b.start || a.end - b.end)) {

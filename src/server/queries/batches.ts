@@ -1,7 +1,8 @@
-import { MARKS, type Marked } from '@/core/record/marks';
-import type { Counted } from '@/core/record/events';
-import { json } from '../db/json';
+import type { Counted, EventOf, FloorEvent } from '@/core/record/events';
+import { MARKS } from '@/core/record/marks';
+import { effectiveEvents } from '@/core/record/undo';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
+import { eventsOfKinds } from './doughs';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';
 
 /** What batches are looked for by; what is left out does not matter. */
@@ -58,15 +59,13 @@ export async function findBatches(db: Db, now: number, search: BatchSearch): Pro
     if (rows.length >= most || from > reach) break;
   }
   if (rows.length === 0) return [];
-  const told = await rowsOf<{ doughId: number; stepKey: string; data: unknown }>(
+  const told = await eventsOfKinds(
     db,
-    `SELECT dough_id AS doughId, step_key AS stepKey, data FROM floor_event e
-     WHERE dough_id IN (?) AND kind IN ('count', 'marks')
-       AND NOT EXISTS (SELECT 1 FROM floor_event u WHERE u.kind = 'undo' AND u.undoes = e.id) ORDER BY seq`,
-    [rows.map(({ id }) => id)],
+    rows.map(({ id }) => id),
+    ['count', 'marks', 'undo'],
   );
   const lines = rows.map(({ finishedAt, ...row }) => {
-    const own = told.filter(({ doughId }) => doughId === row.id);
+    const own = effectiveEvents(told.filter(({ doughId }) => doughId === row.id));
     return { ...row, finishedAt: finishedAt.getTime(), counted: countOf(own), mean: meanOf(own) };
   });
   const { mark } = search;
@@ -123,31 +122,28 @@ function newestBatches(db: Db, search: Sought): Promise<Row[]> {
   );
 }
 
-interface Told {
-  stepKey: string;
-  data: unknown;
-}
-
 /** The last of each step counts. */
-function lastOf<T extends { kind: string }>(told: readonly Told[], kind: T['kind']): T[] {
-  const last = new Map<string, T>();
-  for (const { stepKey, data } of told) {
-    const read = json<T>(data);
-    if (read.kind === kind) last.set(stepKey, read);
-  }
+function lastOf<Kind extends 'count' | 'marks'>(
+  told: readonly FloorEvent[],
+  kind: Kind,
+): EventOf<Kind>['data'][] {
+  const last = new Map(
+    told.flatMap((event) => (event.kind === kind ? [[event.stepKey, event.data]] : [])) as [
+      string | null,
+      EventOf<Kind>['data'],
+    ][],
+  );
   return [...last.values()];
 }
 
-function countOf(told: readonly Told[]): BatchLine['counted'] {
-  const counts = lastOf<Counted>(told, 'counted');
+function countOf(told: readonly FloorEvent[]): BatchLine['counted'] {
+  const counts = lastOf(told, 'count');
   if (counts.length === 0) return null;
   const sum = (of: (counted: Counted) => number) => counts.reduce((all, one) => all + of(one), 0);
   return { good: sum((c) => c.good), second: sum((c) => c.second), waste: sum((c) => c.waste) };
 }
 
-function meanOf(told: readonly Told[]): number | null {
-  const marks = lastOf<Marked>(told, 'marked').flatMap((one) =>
-    MARKS.flatMap((mark) => one.marks[mark] ?? []),
-  );
+function meanOf(told: readonly FloorEvent[]): number | null {
+  const marks = lastOf(told, 'marks').flatMap((one) => MARKS.flatMap((mark) => one.marks[mark] ?? []));
   return marks.length === 0 ? null : marks.reduce((sum: number, mark) => sum + mark, 0) / marks.length;
 }

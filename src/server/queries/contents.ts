@@ -1,4 +1,5 @@
-import { effectiveEvents, type FloorEvent } from '@/core/record/events';
+import { effectiveEvents } from '@/core/record/undo';
+import type { FloorEvent } from '@/core/record/events';
 import { allergensOf } from '@/core/formula/analysis';
 import type { Allergen, IngredientBook } from '@/core/formula/ingredient';
 import type { Db } from '../db/rows';

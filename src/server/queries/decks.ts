@@ -18,9 +18,8 @@ export async function ovenDecks(db: Db): Promise<Decks> {
     rowsOf<{ subject: string; ratio: number }>(
       db,
       `SELECT subject, value AS ratio FROM (
-         SELECT subject, value, ROW_NUMBER() OVER (PARTITION BY subject ORDER BY at DESC, id DESC) AS nth FROM evidence e
-         WHERE kind = 'bake' AND NOT EXISTS (SELECT 1 FROM floor_event u WHERE u.undoes = e.event_id AND u.kind = 'undo'
-           AND NOT EXISTS (SELECT 1 FROM floor_event r WHERE r.undoes = u.id AND r.kind = 'undo'))
+         SELECT subject, value, ROW_NUMBER() OVER (PARTITION BY subject ORDER BY at DESC, id DESC) AS nth FROM evidence
+         WHERE kind = 'bake' AND NOT undone
        ) newest WHERE nth <= ?`,
       [NEWEST],
     ),

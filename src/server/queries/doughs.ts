@@ -1,7 +1,13 @@
 import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
 import type { DoughRecord } from '@/core/record/dough';
-import type { EventData, FloorEvent } from '@/core/record/events';
+import {
+  eventOf,
+  type EventData,
+  type FlatEvent,
+  type FloorEvent,
+  type FloorEventKind,
+} from '@/core/record/events';
 import { foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
@@ -34,7 +40,7 @@ interface OutputRow {
   madeAt: Date;
 }
 
-interface EventRow extends Omit<FloorEvent, 'at' | 'data' | 'receivedAt'> {
+interface EventRow extends Omit<FlatEvent, 'at' | 'data' | 'receivedAt'> {
   at: Date;
   data: unknown;
   receivedAt: Date | null;
@@ -251,13 +257,13 @@ const EVENT_COLUMNS = `id, dough_id AS doughId, step_key AS stepKey, kind, at, p
 /** Years outside of which nothing was ever recorded: a row that says so is damaged, and read as if it were not there. */
 const POSSIBLE = { from: Date.UTC(2000, 0, 1), to: Date.UTC(2200, 0, 1) };
 
-function eventOf({ at, data, receivedAt, waited, ...row }: EventRow): FloorEvent | null {
+function readEvent({ at, data, receivedAt, waited, ...row }: EventRow): FloorEvent | null {
   const happened = at.getTime();
   if (!(happened >= POSSIBLE.from && happened <= POSSIBLE.to)) return null;
-  return {
+  return eventOf({
     ...{ ...row, at: happened, data: data === null ? null : json<EventData>(data) },
     ...(waited && receivedAt ? { receivedAt: receivedAt.getTime() } : {}),
-  };
+  });
 }
 
 /** All events of these doughs, in order of recording. */
@@ -269,10 +275,24 @@ export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<n
   );
   const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
   for (const row of rows) {
-    const event = eventOf(row);
+    const event = readEvent(row);
     if (event) byDough.get(row.doughId)?.push(event);
   }
   return byDough;
+}
+
+/** Events of some kinds of these doughs, in order of recording. */
+export async function eventsOfKinds(
+  db: Db,
+  ids: readonly number[],
+  kinds: readonly FloorEventKind[],
+): Promise<FloorEvent[]> {
+  const rows = await rowsOf<EventRow>(
+    db,
+    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE dough_id IN (?) AND kind IN (?) ORDER BY seq`,
+    [ids, kinds],
+  );
+  return rows.flatMap((row) => readEvent(row) ?? []);
 }
 
 /** Events by their ids, in order of recording. */
@@ -283,5 +303,5 @@ export async function floorEventsByIds(db: Db, ids: readonly string[]): Promise<
     `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE id IN (?) ORDER BY seq`,
     [ids],
   );
-  return rows.flatMap((row) => eventOf(row) ?? []);
+  return rows.flatMap((row) => readEvent(row) ?? []);
 }

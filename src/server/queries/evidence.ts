@@ -21,7 +21,7 @@ export interface Evidence {
 /** How many of the newest count for one subject: flour and yeast change with the seasons. */
 const NEWEST = 40;
 
-/** How many of the newest are looked at for one subject: those that count, and what was declined or undone among them. */
+/** How many of the newest are looked at for one subject: those that count, and what was declined among them. */
 const LOOKED_AT = 2 * NEWEST;
 
 /** The newest evidence of each subject that was not undone, the oldest first; `declined` ones are among them. */
@@ -34,17 +34,14 @@ export async function evidence(
   if (wanted.length === 0) return [];
   // The newest of each subject, some steps into an index each: sorting all that a year has brought takes far longer.
   const newest = wanted.map(
-    () => `(SELECT id, kind, subject, value, verdict, dough_id, event_id, at FROM evidence
-      WHERE kind = ? AND subject = ? ORDER BY at DESC, id DESC LIMIT ${LOOKED_AT})`,
+    () => `(SELECT id, kind, subject, value, verdict, dough_id, at FROM evidence
+      WHERE kind = ? AND subject = ? AND NOT undone ORDER BY at DESC, id DESC LIMIT ${LOOKED_AT})`,
   );
   const rows = await rowsOf<Omit<Evidence, 'at' | 'declined'> & { at: Date; declined: number }>(
     db,
     `SELECT e.id, e.kind, e.subject, e.value, e.verdict, d.name AS dough, e.at,
        COALESCE((SELECT w.declined FROM evidence_word w WHERE w.evidence_id = e.id ORDER BY w.id DESC LIMIT 1), 0) AS declined
      FROM (${newest.join(' UNION ALL ')}) e LEFT JOIN dough d ON d.id = e.dough_id
-     WHERE NOT EXISTS (
-       SELECT 1 FROM floor_event u WHERE u.undoes = e.event_id AND u.kind = 'undo'
-         AND NOT EXISTS (SELECT 1 FROM floor_event r WHERE r.undoes = u.id AND r.kind = 'undo'))
      ORDER BY e.at, e.id`,
     wanted.flatMap((subject) => [kind, subject]),
   );

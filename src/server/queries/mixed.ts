@@ -1,4 +1,5 @@
-import { effectiveEvents, type FloorEvent } from '@/core/record/events';
+import { effectiveEvents } from '@/core/record/undo';
+import type { FloorEvent } from '@/core/record/events';
 import { actualMix, type MixChange } from '@/core/formula/actual';
 import { scale } from '@/core/formula/scale';
 import type { ExpandedDough } from '@/core/process/expand';

@@ -1,5 +1,5 @@
 import type { ScrapStock } from '@/core/record/scrap';
-import { effectiveEvents } from '@/core/record/events';
+import { effectiveEvents } from '@/core/record/undo';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { rowsOf, type Db } from '../db/rows';
 import { floorEvents } from './doughs';

@@ -76,10 +76,8 @@ export function BatchView({ board, photos, stays, person }: Props) {
                 ? null
                 : (stepKey, data) =>
                     void record({
-                      doughId: dough.id,
-                      stepKey,
-                      kind: data.kind === 'counted' ? 'count' : 'marks',
-                      data,
+                      ...{ doughId: dough.id, stepKey },
+                      ...(data.kind === 'counted' ? { kind: 'count', data } : { kind: 'marks', data }),
                     })
             }
           />

@@ -6,7 +6,7 @@ import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
 import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
-import { lastUndoable } from '@/core/record/events';
+import { lastUndoable } from '@/core/record/undo';
 import { Undo2 } from 'lucide-react';
 import { together } from '@/core/shopfloor/together';
 import { clockTime } from '@/core/time/local';
@@ -18,6 +18,7 @@ import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
+import { EVENT_WORDS } from '../live/tap-words';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
 import { BENCH_WORDS, useBenchFor, WhoseBench } from './whose-bench';
@@ -28,29 +29,6 @@ const WaitCard = dynamic(() => import('./wait-card').then((module) => module.Wai
   ssr: false,
   loading: () => <p className="h-96" />,
 });
-
-const eventWords = {
-  start: 'started',
-  finish: 'finished',
-  skip: 'skipped',
-  temperature: 'measured',
-  note: 'noted',
-  undo: 'undone',
-  verdict: 'judged',
-  alive: 'looked at',
-  conditions: 'water told',
-  mix: 'weighed',
-  turn: 'turned',
-  check: 'checked',
-  weigh: 'weighed',
-  scrap: 'trimmings told',
-  count: 'counted',
-  marks: 'judged',
-  take: 'taken',
-  needle: 'needle set',
-  move: 'put elsewhere',
-  deck: 'put on decks',
-};
 
 const takenBy = (items: readonly AgendaItem[], who: number | null) =>
   items.filter(({ state }) => state.takenBy === who);
@@ -157,7 +135,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               <span>
                 Undo{' '}
                 <span className="text-base text-quiet">
-                  {lastStep?.label ?? 'note'} {eventWords[undoable.kind]} {clockTime(undoable.at, zone)}
+                  {lastStep?.label ?? 'note'} {EVENT_WORDS[undoable.kind]} {clockTime(undoable.at, zone)}
                 </span>
               </span>
             </Button>

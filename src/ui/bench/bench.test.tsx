@@ -73,13 +73,6 @@ describe('the card of what is to do', () => {
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).doughId)).toEqual([1, 2]);
   });
 
-  it('offers nothing in one go that its wait does not allow yet', () => {
-    const one = itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in');
-    const other = { ...one, dough: { ...one.dough, id: 2, name: 'Crescent 2' } };
-    show(card(one, telling(), [other]));
-    expect(screen.queryByRole('button', { name: /in one go/ })).toBeNull();
-  });
-
   it('takes a note by one of the trade’s own words, and a reason for leaving a step out', async () => {
     const told = telling();
     const { user } = show(card(itemOf([], '5.1.load'), told));

@@ -1,5 +1,6 @@
 'use client';
 
+import type { EventBody, Recording } from '@/core/record/events';
 import { Thermometer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -13,14 +14,13 @@ import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
-import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
 import { plannedWords } from '../floor/forecast-words';
 import { whenWords } from '../plan/words';
 import { Declared } from './declared';
 import { TakePhoto } from '../batch/take-photo';
 import { TemperatureSheet } from './temperature-sheet';
-import { turnDone, turnDoneLabel, type Act } from './turn-acts';
+import { turnDone, turnDoneLabel } from './turn-acts';
 import { WordsSheet } from './words-sheet';
 
 // Drawings and their sums come after the card: the button must be there first.
@@ -67,7 +67,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
   const short = running ? null : cutsShort(dough, step, now);
   const asking = short !== null && asked === step.key;
   const hands = isHandsOn(step);
-  const tell = (part: Act) => void record({ doughId: dough.id, stepKey: step.key, ...part });
+  const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
   const title = step.step.turn && turns ? `Turn ${step.step.turn} of ${turns.planned}` : step.label;
   const act = hands

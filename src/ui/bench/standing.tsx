@@ -1,9 +1,9 @@
 'use client';
 
+import type { EventBody } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { Board } from '@/core/wire/board';
 import { FloorChoice } from '../kit/floor-choice';
-import type { Recording } from '../live/floor';
 import { useCelsius } from '../live/units';
 
 /** Where a dough that waits can stand; water and flour are no places for it. */
@@ -24,7 +24,7 @@ export function Standing({
   places: Board['places'];
   needles: Board['needles'];
   shelves: ReadonlyMap<string, number>;
-  tell: (part: Pick<Recording, 'kind' | 'data'>) => void;
+  tell: (part: EventBody) => void;
 }) {
   const shown = useCelsius();
   const here = state.moved?.place ?? step.step.place ?? '';

@@ -1,13 +1,9 @@
 import type { DoughForecast } from '@/core/forecast/forecast';
-import type { Turned } from '@/core/record/events';
-import type { StepState } from '@/core/record/state';
+import type { EventBody, Turned } from '@/core/record/events';
+import type { StepState } from '@/core/record/step-state';
 import { blockName } from '@/core/record/turns';
 import type { Fold } from '@/core/lamination/stack';
 import { FOLD_WORDS } from '@/core/lamination/words';
-import type { Recording } from '../live/floor';
-
-/** What is recorded of a step of a dough. */
-export type Act = Omit<Recording, 'doughId' | 'stepKey'>;
 
 type Step = DoughForecast['steps'][number];
 
@@ -27,7 +23,7 @@ export function blockInHand(dough: Pick<DoughForecast, 'lamination'>, state: Ste
  * What is recorded when a turn is done: of several blocks the one in hand, and the step's end with the last of them. A
  * single block's turn, given as the scheme has it, needs no word beyond its end.
  */
-export function turnDone(dough: DoughForecast, step: Step, state: StepState, folds?: Fold[]): Act {
+export function turnDone(dough: DoughForecast, step: Step, state: StepState, folds?: Fold[]): EventBody {
   const blocks = dough.lamination?.blocks ?? 1;
   const block = blockInHand(dough, state) ?? blocks;
   const own = step.step.given?.fold;
@@ -43,7 +39,7 @@ export function turnDone(dough: DoughForecast, step: Step, state: StepState, fol
 }
 
 /** What is recorded when this turn and the next were given at one go, to every block. */
-export function turnsAtOneGo(step: Step, next: Step): Act {
+export function turnsAtOneGo(step: Step, next: Step): EventBody {
   const folds = [step, next].flatMap(({ step: route }) => route.given?.fold ?? []);
   return { kind: 'turn', data: { kind: 'turned', block: null, folds, covers: 1, ends: true } };
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import type { EventBody } from '@/core/record/events';
 import { useMemo, useState } from 'react';
 import type { BlockWork } from '@/core/process/block-work';
 import type { RollingHouse } from '@/core/bakery/rolling';
@@ -13,7 +14,7 @@ import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
-import { blockInHand, otherWays, turnDone, turnsAtOneGo, type Act } from './turn-acts';
+import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
 import type { WorkProps } from './work-props';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
@@ -33,7 +34,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
       given: folds.given.map((one) => one.fold),
       toCome: folds.toCome.map((one) => one.fold),
     });
-  const tellOf = (act: Act) => {
+  const tellOf = (act: EventBody) => {
     tell(act);
     setTelling(false);
   };

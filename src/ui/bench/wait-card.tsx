@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { cooling, coolingWords, type CoolingRule } from '@/core/climate/cooling';
 import type { Board } from '@/core/wire/board';
-import type { AliveAnswer } from '@/core/record/events';
+import type { AliveAnswer, EventBody, Recording } from '@/core/record/events';
 import { lastMeasured, probeReadings } from '@/core/forecast/conditions';
 import { remarkWords } from '@/core/forecast/remark-words';
 import type { Verdict } from '@/core/learning/verdicts';
@@ -14,7 +14,6 @@ import { clockTime, dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
-import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
 import { AliveSheet } from './alive-sheet';
 import { checkWords } from './rest-words';
@@ -86,8 +85,7 @@ export function WaitCard({
   const [units] = useUnits();
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
   const { start: from, ready } = step;
-  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
-    void record({ doughId: dough.id, stepKey: step.key, ...part });
+  const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const alive = step.step.alive;
   const last = state.alive.at(-1);
   const needle = needles.find(({ id }) => id === state.needle?.id);

@@ -1,7 +1,7 @@
+import type { EventBody } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import type { Act } from './turn-acts';
 
 /** What the panel of a step's own work is given. */
 export interface WorkProps {
@@ -10,6 +10,6 @@ export interface WorkProps {
   outputs: readonly OutputRecord[];
   /** Grams that the scale shows, where it does. */
   scale: number | null;
-  tell: (act: Act) => void;
+  tell: (act: EventBody) => void;
   running: boolean;
 }

@@ -30,21 +30,21 @@ describe('the end of a turn', () => {
     });
     const second = at([...started, turned('turn-1', 110, { block: 1, ends: false })], 2);
     expect(blockInHand(second.dough, second.state)).toBe(2);
-    expect(turnDone(second.dough, second.step, second.state).data).toMatchObject({ block: 2, ends: true });
+    expect(turnDone(second.dough, second.step, second.state)).toMatchObject({
+      data: { block: 2, ends: true },
+    });
     const both = at([...started, turned('turn-1', 110, {})], 2);
     expect(blockInHand(both.dough, both.state)).toBeNull();
   });
 
   it('given otherwise says which folds', () => {
     const { dough, step, state } = at(started, 1);
-    expect(turnDone(dough, step, state, ['letter', 'half']).data).toMatchObject({
-      ...{ block: null, folds: ['letter', 'half'], ends: true },
+    expect(turnDone(dough, step, state, ['letter', 'half'])).toMatchObject({
+      data: { block: null, folds: ['letter', 'half'], ends: true },
     });
     const next = dough.steps.find(({ key }) => key === 'turn-2') ?? step;
-    expect(turnsAtOneGo(step, next).data).toMatchObject({
-      folds: ['letter', 'letter'],
-      covers: 1,
-      ends: true,
+    expect(turnsAtOneGo(step, next)).toMatchObject({
+      data: { folds: ['letter', 'letter'], covers: 1, ends: true },
     });
   });
 

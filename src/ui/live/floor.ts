@@ -5,17 +5,13 @@ import { v7 as uuidv7 } from 'uuid';
 import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
 import { createForecaster } from '@/core/forecast/forecaster';
 import { conditionsOf, type Board } from '@/core/wire/board';
-import type { FloorEvent } from '@/core/record/events';
+import { eventOf, type FloorEvent, type Recording } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
 import { go } from './go';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
 import { retoldHere } from './units';
-
-/** What can be recorded from a screen. */
-export type Recording = Pick<FloorEvent, 'doughId' | 'stepKey' | 'kind'> &
-  Partial<Pick<FloorEvent, 'celsius' | 'text' | 'undoes' | 'data'>>;
 
 /** Events heard of from other tablets that are remembered; the board has them long before so many have come. */
 const HEARD = 200;
@@ -83,7 +79,7 @@ export function useFloor(board: Board, personId: number, now: number) {
     // Ordered by the time they were made: of two words in one minute the later counts.
     const id = uuidv7();
     const blank = { celsius: null, text: null, undoes: null, data: null };
-    const event: FloorEvent = { ...blank, ...recording, id, at: Math.round(now), personId };
+    const event = eventOf({ ...blank, ...recording, id, at: Math.round(now), personId });
     setTrouble(null);
     setSent((before) => [...before, event]);
     await keep(

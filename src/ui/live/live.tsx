@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import type { FloorEvent } from '@/core/record/events';
 import { forgetPages, isLeaving, signOut } from './command';
 import { listenToHouse, type News } from './feed-line';
 import { go } from './go';
@@ -12,27 +11,18 @@ import { keepSteady } from './steady';
 
 /**
  * When the board is asked for anew after news, ms: `from` and by chance up to `spread` later, so that not all tablets ask
- * at once. What was recorded shows already; what follows from it for windows and times matters most to who recorded it.
+ * at once. What was recorded shows already with all that follows from it; only what the server keeps beside it (lessons, weights) is
+ * still to come, and matters most to who recorded it.
  */
 const WHEN = {
   now: { from: 0, spread: 0 },
   soon: { from: 300, spread: 500 },
   later: { from: 4000, spread: 8000 },
 };
-/** What says how far a dough is, and so moves what comes after it. */
-const JUDGING: readonly FloorEvent['kind'][] = [
-  'verdict',
-  'check',
-  'alive',
-  'temperature',
-  'conditions',
-  'mix',
-];
 
 function when({ events, calm }: News, personId: number): keyof typeof WHEN {
   if (!calm) return 'now';
-  const near = events.some((event) => event.personId === personId || JUDGING.includes(event.kind));
-  return near ? 'soon' : 'later';
+  return events.some((event) => event.personId === personId) ? 'soon' : 'later';
 }
 
 /** Lets the service worker keep every part of the application, for panels that are first opened without a line. */

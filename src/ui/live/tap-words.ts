@@ -1,7 +1,8 @@
 import type { DoughRecord } from '@/core/record/dough';
 import type { FloorEvent, FloorEventKind } from '@/core/record/events';
 
-const WORDS: Record<FloorEventKind, string> = {
+/** What each kind of event is called. */
+export const EVENT_WORDS: Record<FloorEventKind, string> = {
   start: 'started',
   finish: 'done',
   skip: 'skipped',
@@ -36,7 +37,7 @@ export function aboutTap(
 ): string {
   const step = dough?.steps.find(({ key }) => key === stepKey);
   const where = [dough?.name, step?.label].filter((part) => part !== undefined).join(', ');
-  const what = celsius === null ? WORDS[kind] : `${celsius} °C`;
+  const what = celsius === null ? EVENT_WORDS[kind] : `${celsius} °C`;
   const said = text === null ? what : `${what} “${text.slice(0, 60)}”`;
   return where === '' ? said : `${where}: ${said}`;
 }

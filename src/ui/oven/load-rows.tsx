@@ -1,5 +1,6 @@
 'use client';
 
+import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
 import type { OutputRecord } from '@/core/record/dough';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
@@ -9,12 +10,11 @@ import { plannedWords } from '../floor/forecast-words';
 import { nearTime } from '../floor/words';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
-import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
 import { CountSheet } from './count-sheet';
 import { countOf, countWords } from './words';
 
-export type Tell = (load: OvenLoad, part: Omit<Recording, 'doughId' | 'stepKey'>) => void;
+export type Tell = (load: OvenLoad, part: EventBody) => void;
 export type Outputs = ReadonlyMap<number, OutputRecord>;
 
 /** What tells this kind apart on the trays. */

@@ -1,5 +1,6 @@
 'use client';
 
+import type { EventBody } from '@/core/record/events';
 import { Check, Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -15,7 +16,7 @@ import { showCelsius, showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
-import { useFloor, type Recording } from '../live/floor';
+import { useFloor } from '../live/floor';
 import { useUnits } from '../live/units';
 import { ActualPanel } from './actual-panel';
 import { LineSheet } from './line-sheet';
@@ -48,8 +49,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
   const state = dough.state.steps.get(mixStep.key);
   const changes = [...dough.state.steps.values()].flatMap((step) => step.changes);
   const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
-  const tell = (part: Omit<Recording, 'doughId' | 'stepKey'>) =>
-    record({ doughId: dough.id, stepKey: mixStep.key, ...part });
+  const tell = (part: EventBody) => record({ doughId: dough.id, stepKey: mixStep.key, ...part });
   const weighedOf = (line: string) =>
     changes.findLast((change) => change.kind === 'weighed' && change.line === line && change.bowl === bowl);
   const swapOf = (line: string) =>

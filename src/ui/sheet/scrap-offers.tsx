@@ -2,7 +2,7 @@
 
 import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
 import type { ScrapTaken } from '@/core/record/events';
-import type { StepState } from '@/core/record/state';
+import type { StepState } from '@/core/record/step-state';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';

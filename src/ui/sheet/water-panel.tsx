@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { MixConditions } from '@/core/record/events';
+import type { EventBody, MixConditions } from '@/core/record/events';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/process/mix-sheet';
 import { doughAsItComes, mixingOf } from '@/core/heat/mixing';
@@ -12,7 +12,6 @@ import { parseCelsius } from '@/core/units/temperature';
 import { unless, useTyped, wants } from '../workbench/use-typed';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
-import type { Recording } from '../live/floor';
 import { useUnits } from '../live/units';
 import { WaterWords, WithoutLiquid } from './water-words';
 
@@ -21,7 +20,7 @@ interface Props {
   book: IngredientBook;
   conditions: MixConditions | null;
   measured: number | null;
-  onTell: (part: Omit<Recording, 'doughId' | 'stepKey'>) => Promise<void>;
+  onTell: (part: EventBody) => Promise<void>;
 }
 
 /** Flour and room, then the water; afterwards the dough's temperature, from which the house learns. */

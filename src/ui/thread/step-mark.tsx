@@ -1,4 +1,4 @@
-import type { StepStatus } from '@/core/record/state';
+import type { StepStatus } from '@/core/record/step-state';
 import { KnotMark } from './thread';
 import { temperatureColour } from './temperature';
 
