@@ -1,10 +1,10 @@
 import type { Pool } from 'mysql2/promise';
 import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
 import { thinReadings } from '@/server/commands/thin-readings';
-import { calls } from '@/server/queries/calls';
-import { newestReadings } from '@/server/queries/newest-readings';
-import { places } from '@/server/queries/places';
-import { placeRecord } from '@/server/queries/place-curve';
+import { calls } from '@/server/store/calls';
+import { newestReadings } from '@/server/store/newest-readings';
+import { places } from '@/server/store/places';
+import { placeRecord } from '@/server/store/place-curve';
 
 const DAY = 24 * 3_600_000;
 /** A reading every ten seconds as long as they are kept one by one, one a minute for the rest of the year. */

@@ -8,7 +8,7 @@ import { migrate } from '@/server/db/migrate';
 import { rowsOf } from '@/server/db/rows';
 import { pinFault } from '@/server/auth/pin';
 import { makeTabletCode } from '@/server/auth/tablet';
-import { newHouse } from '@/server/demo/seed';
+import { newHouse } from '@/server/setup/open-house';
 import { keepOwnSecrets } from './lib/secrets';
 
 const text = { type: 'string' } as const;

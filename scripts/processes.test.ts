@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../test-support/demo-house';
 import { listen, post, sessionOf } from '../test-support/tablet';
 import { rowsOf } from '@/server/db/rows';
-import { ringing } from '@/server/queries/ringing';
+import { ringing } from '@/server/store/ringing';
 import { startApplication, type Application } from './lib/application';
 import { freePort } from './lib/ports';
 

@@ -1,8 +1,8 @@
 import type { Person } from '@/core/bakery/people';
 import { write } from '@/server/db/rows';
 import { seedDemo } from '@/server/demo/seed';
-import { houseNow } from '@/server/queries/clock';
-import { people } from '@/server/queries/house';
+import { houseNow } from '@/server/store/clock';
+import { people } from '@/server/store/house';
 import { freshDatabase } from './house';
 
 /** The demo bakery in a database of its own, its clock standing still. */

@@ -2,9 +2,9 @@ import { randomBytes } from 'node:crypto';
 import { createConnection, type Pool } from 'mysql2/promise';
 import type { Answer } from '@/core/wire/answer';
 import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
-import { houseNow } from '@/server/queries/clock';
-import { conditions } from '@/server/queries/conditions';
-import { doughById } from '@/server/queries/doughs';
+import { houseNow } from '@/server/store/clock';
+import { conditions } from '@/server/store/conditions';
+import { doughById } from '@/server/store/doughs';
 import { migrate } from '@/server/db/migrate';
 import { openPools } from '@/server/db/pool';
 

@@ -9,9 +9,9 @@ import { Refusal } from './commands/command';
 import { rowsOf, write } from './db/rows';
 import { takeReadings } from './intake/readings';
 import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
-import { findBatches, type BatchSearch } from './queries/batches';
-import { batchTemperatures } from './queries/batch-temperatures';
-import { doughById, doughsDueFrom } from './queries/doughs';
+import { findBatches, type BatchSearch } from './store/batches';
+import { batchTemperatures } from './store/batch-temperatures';
+import { doughById, doughsDueFrom } from './store/doughs';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;

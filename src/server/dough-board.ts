@@ -1,13 +1,13 @@
 import { NO_CALLS, type Board } from '@/core/wire/board';
 import { presences } from '@/core/time/shifts';
 import { pool } from './db/pool';
-import { todayBy } from './queries/conditions';
-import { ovenDecks } from './queries/decks';
-import { doughById } from './queries/doughs';
-import { newestReadings } from './queries/newest-readings';
-import { latestOf, needlesOf } from './queries/places';
-import { house, machinePools, people, shifts } from './queries/house';
-import { rollingHouse } from './queries/rolling';
+import { todayBy } from './store/conditions';
+import { ovenDecks } from './store/decks';
+import { doughById } from './store/doughs';
+import { newestReadings } from './store/newest-readings';
+import { latestOf, needlesOf } from './store/places';
+import { house, machinePools, people, shifts } from './store/house';
+import { rollingHouse } from './store/rolling';
 
 const DAY = 24 * 3_600_000;
 /** How far back and ahead machines that are out matter to a dough. */

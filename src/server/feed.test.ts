@@ -5,7 +5,7 @@ import { noteChange } from './changes';
 import { transaction, write } from './db/rows';
 import { keepDemoTime, resumeDemoClock } from './demo/clock';
 import { hasRoom, listening, MOST_LISTENERS, newestChange, onChange, type News } from './feed';
-import { clockSetting, houseNow } from './queries/clock';
+import { clockSetting, houseNow } from './store/clock';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 let session: number;

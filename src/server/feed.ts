@@ -3,7 +3,7 @@ import { openSessions } from './auth/session';
 import { pool } from './db/pool';
 import { rowsOf } from './db/rows';
 import { log } from './log';
-import { floorEventsByIds } from './queries/doughs';
+import { floorEventsByIds } from './store/doughs';
 
 /** How often a process looks for changes made by any process, and how often it looks whose session is over, ms. */
 const LOOK_EVERY = 250;

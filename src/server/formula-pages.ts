@@ -1,7 +1,7 @@
 import type { Db } from './db/rows';
-import { sizes } from './queries/doughs';
-import { currentFormulas, formulaRanges, productsByFormula } from './queries/formulas';
-import { ingredients } from './queries/ingredients';
+import { sizes } from './store/doughs';
+import { currentFormulas, formulaRanges, productsByFormula } from './store/formulas';
+import { ingredients } from './store/ingredients';
 
 /** What every page about formulas needs. */
 export async function formulaPages(db: Db) {

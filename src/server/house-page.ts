@@ -4,7 +4,7 @@ import { maySee, type Page } from '@/core/shopfloor/rights';
 import { shownTime, type ClockSetting } from '@/core/time/clock';
 import { whoIsHere } from './auth/session';
 import { pool } from './db/pool';
-import { clockSetting } from './queries/clock';
+import { clockSetting } from './store/clock';
 
 /** Who is here, and what the house's clock shows. Whoever is not signed in is led to the sign-in. */
 export async function whoAndWhen(): Promise<{

@@ -3,7 +3,7 @@ import { Refusal } from './commands/command';
 import { noteChange } from './changes';
 import { insertOnce, rowsOf, transaction, type Db } from './db/rows';
 import { pool } from './db/pool';
-import { houseNow } from './queries/clock';
+import { houseNow } from './store/clock';
 
 /** Largest photo that is taken, bytes; the application makes them smaller where they are taken. */
 export const LARGEST_PHOTO = 1_500_000;

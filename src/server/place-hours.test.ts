@@ -3,7 +3,7 @@ import { demoHouse, probeRequest } from '../../test-support/demo-house';
 import { write } from './db/rows';
 import { takeReadings } from './intake/readings';
 import { sumUpDays } from './place-hours';
-import { placeCurve } from './queries/place-curve';
+import { placeCurve } from './store/place-curve';
 
 const DAY = 24 * 3_600_000;
 let house: Awaited<ReturnType<typeof demoHouse>>;

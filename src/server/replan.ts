@@ -13,8 +13,8 @@ import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
-import { houseValues, machines } from './queries/house';
-import { readPlanMeans, readWholePlan } from './queries/whole-problem';
+import { houseValues, machines } from './store/house';
+import { readPlanMeans, readWholePlan } from './store/whole-problem';
 
 /** How the plan is worked out anew. */
 export interface Replanning extends Search {

@@ -4,8 +4,8 @@ import { demoHouse } from '../../test-support/demo-house';
 import { ok } from '../../test-support/house';
 import { rowsOf, write } from './db/rows';
 import { runCommand } from './commands/run';
-import { doughById } from './queries/doughs';
-import { newestPlan } from './queries/planned-steps';
+import { doughById } from './store/doughs';
+import { newestPlan } from './store/planned-steps';
 import { clearUp, thinPlans } from './upkeep';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

@@ -4,7 +4,7 @@ import { pool } from './db/pool';
 import { write, type SqlValue } from './db/rows';
 import { log } from './log';
 import { sumUpDays } from './place-hours';
-import { houseNow } from './queries/clock';
+import { houseNow } from './store/clock';
 
 /** How often the house is cleared up, and how often a process looks whether it is due, ms. */
 const EVERY_SECONDS = 3600;

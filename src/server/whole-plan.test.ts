@@ -4,8 +4,8 @@ import { demoHouse } from '../../test-support/demo-house';
 
 import { solve } from '@/core/solver/solve';
 import { planInThread } from './planner';
-import { houseNow } from './queries/clock';
-import { readWholePlan } from './queries/whole-problem';
+import { houseNow } from './store/clock';
+import { readWholePlan } from './store/whole-problem';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { pool } from '@/server/db/pool';
 import { newestChange } from '@/server/feed';
 import { whoAndWhen } from '@/server/house-page';
-import { house, houseValues, whoIsOnShift } from '@/server/queries/house';
+import { house, houseValues, whoIsOnShift } from '@/server/store/house';
 import { Shell } from '@/ui/shell/shell';
 
 export const dynamic = 'force-dynamic';

@@ -3,8 +3,8 @@ import { headers } from 'next/headers';
 import { tabletHere } from '@/server/auth/tablet';
 import { pool } from '@/server/db/pool';
 import { letsAnybodyIn } from '@/server/http';
-import { houseNow } from '@/server/queries/clock';
-import { houseIfAny, whoIsOnShift } from '@/server/queries/house';
+import { houseNow } from '@/server/store/clock';
+import { houseIfAny, whoIsOnShift } from '@/server/store/house';
 import { EnrolView } from '@/ui/sign-in/enrol-view';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 

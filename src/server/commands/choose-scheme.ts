@@ -1,11 +1,11 @@
 import Joi from 'joi';
 import { forecastDough } from '@/core/forecast/forecast';
 import { write, type Db } from '../db/rows';
-import { conditions } from '../queries/conditions';
-import { doughById } from '../queries/doughs';
-import { currentProducts } from '../queries/products';
-import { doughsBehind } from '../queries/schemes-behind';
-import { currentSchemes } from '../queries/schemes';
+import { conditions } from '../store/conditions';
+import { doughById } from '../store/doughs';
+import { currentProducts } from '../store/products';
+import { doughsBehind } from '../store/schemes-behind';
+import { currentSchemes } from '../store/schemes';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import {

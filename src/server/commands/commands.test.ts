@@ -6,9 +6,9 @@ import { formatLocal, MINUTE } from '@/core/time/local';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import { rowsOf } from '../db/rows';
-import { houseNow } from '../queries/clock';
-import { doughById, doughsDueFrom } from '../queries/doughs';
-import { currentProducts } from '../queries/products';
+import { houseNow } from '../store/clock';
+import { doughById, doughsDueFrom } from '../store/doughs';
+import { currentProducts } from '../store/products';
 import { runCommand } from './run';
 
 const ZONE = 'Europe/Berlin';

@@ -3,8 +3,8 @@ import { stateOf, type DoughRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { rowsOf, type Db } from '../db/rows';
-import { doughById } from '../queries/doughs';
-import { scrapLimits, scrapStock } from '../queries/scrap';
+import { doughById } from '../store/doughs';
+import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
 
 /** Says what is wrong with folds, checks, weights and trimmings amid what is known of their dough. */

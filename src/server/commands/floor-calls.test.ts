@@ -9,11 +9,11 @@ import type { Person } from '@/core/bakery/people';
 import { rowsOf } from '../db/rows';
 import { onChange, type News } from '../feed';
 import { takeReadings } from '../intake/readings';
-import { calls } from '../queries/calls';
-import { newestReadings } from '../queries/newest-readings';
-import { doughsDueFrom } from '../queries/doughs';
-import { lastWords } from '../queries/handovers';
-import { ringing } from '../queries/ringing';
+import { calls } from '../store/calls';
+import { newestReadings } from '../store/newest-readings';
+import { doughsDueFrom } from '../store/doughs';
+import { lastWords } from '../store/handovers';
+import { ringing } from '../store/ringing';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

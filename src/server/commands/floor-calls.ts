@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { insertOnce, rowsOf } from '../db/rows';
-import { ringing } from '../queries/ringing';
+import { ringing } from '../store/ringing';
 import { command, Refusal } from './command';
 import { clientId } from './schemas';
 import { LONGEST_WORDS } from '@/core/shopfloor/handover-words';

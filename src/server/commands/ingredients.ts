@@ -3,7 +3,7 @@ import { linesOf } from '@/core/formula/formula';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@/core/formula/ingredient';
 import { json } from '../db/json';
 import { rowsOf, write } from '../db/rows';
-import { currentFormulas } from '../queries/formulas';
+import { currentFormulas } from '../store/formulas';
 import { command, Refusal } from './command';
 
 const share = (what: string) =>

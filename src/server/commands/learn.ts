@@ -10,10 +10,10 @@ import { bakeRatio } from '@/core/learning/bakes';
 import { MINUTE } from '@/core/time/local';
 import { isFar } from '@/core/learning/readings';
 import { rowsOf, write } from '../db/rows';
-import { deckSubject, OVEN } from '../queries/decks';
-import { conditions } from '../queries/conditions';
-import { mixSubject, referenceSubject, type EvidenceKind } from '../queries/evidence';
-import { mixSheet } from '../queries/mix';
+import { deckSubject, OVEN } from '../store/decks';
+import { conditions } from '../store/conditions';
+import { mixSubject, referenceSubject, type EvidenceKind } from '../store/evidence';
+import { mixSheet } from '../store/mix';
 
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(

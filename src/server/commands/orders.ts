@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { insertOnce, rowsOf, write } from '../db/rows';
-import { house } from '../queries/house';
+import { house } from '../store/house';
 import { command, Refusal, type CommandContext } from './command';
 import { clientId, localTime, pieces } from './schemas';
 import { calendarDay, instant } from './times';

@@ -5,8 +5,8 @@ import { demoHouse } from '../../../test-support/demo-house';
 import { forecastOf, ok, refusal } from '../../../test-support/house';
 import type { EventData, FloorEvent } from '@/core/record/events';
 import { MINUTE } from '@/core/time/local';
-import { ovenDecks } from '../queries/decks';
-import { doughsDueFrom } from '../queries/doughs';
+import { ovenDecks } from '../store/decks';
+import { doughsDueFrom } from '../store/doughs';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

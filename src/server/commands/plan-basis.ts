@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { dayTime } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
-import { newestPlan } from '../queries/planned-steps';
-import { house } from '../queries/house';
+import { newestPlan } from '../store/planned-steps';
+import { house } from '../store/house';
 import { Refusal } from './command';
 
 /** The plan version that somebody had before them. */

@@ -1,6 +1,6 @@
 import { stateOf } from '@/core/record/dough';
 import { MINUTE } from '@/core/time/local';
-import { doughsDueFrom } from '../queries/doughs';
+import { doughsDueFrom } from '../store/doughs';
 import { Refusal, type CommandContext } from './command';
 import type { Placed } from './plan-version';
 

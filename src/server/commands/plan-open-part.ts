@@ -5,7 +5,7 @@ import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
 import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
-import { houseValues } from '../queries/house';
+import { houseValues } from '../store/house';
 import { Refusal, type SearchContext } from './command';
 import type { Placed } from './plan-version';
 import { doughFrame } from './planning-frame';

@@ -2,7 +2,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import type { PlanVersion } from '@/core/schedule/plan-history';
 import { MOVING_KINDS } from '@/core/record/event-kinds';
 import { rowsOf, write, type Db } from '../db/rows';
-import { newestPlan, stepsInPlan, type PlannedStep } from '../queries/planned-steps';
+import { newestPlan, stepsInPlan, type PlannedStep } from '../store/planned-steps';
 import { StaleBasis } from './command';
 
 /** Lets one planner act at a time: holds the bakery's row until the transaction ends. */

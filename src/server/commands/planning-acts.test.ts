@@ -9,9 +9,9 @@ import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import { rowsOf, write } from '../db/rows';
 import { endPlanner } from '../planner';
-import { doughById } from '../queries/doughs';
-import { newestPlan } from '../queries/planned-steps';
-import { readWholePlan } from '../queries/whole-problem';
+import { doughById } from '../store/doughs';
+import { newestPlan } from '../store/planned-steps';
+import { readWholePlan } from '../store/whole-problem';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

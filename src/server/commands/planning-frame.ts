@@ -3,8 +3,8 @@ import type { PlanningFrame, Standing } from '@/core/schedule/problem';
 import type { DoughRecord } from '@/core/record/dough';
 import { addLocalDays, localMidnight, MINUTE } from '@/core/time/local';
 import type { Db } from '../db/rows';
-import { doughsDueFrom } from '../queries/doughs';
-import { house, means } from '../queries/house';
+import { doughsDueFrom } from '../store/doughs';
+import { house, means } from '../store/house';
 
 /** What planning one dough amid all others starts from. Minutes are counted from `origin`, a local midnight. */
 export interface DoughFrame {

@@ -5,11 +5,11 @@ import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/propos
 import { isStay } from '@/core/solver/stay';
 import { MINUTE } from '@/core/time/local';
 import { insertOnce, write } from '../db/rows';
-import { houseValues, machinePools } from '../queries/house';
-import { stepsInPlan } from '../queries/planned-steps';
-import { openProposal } from '../queries/proposals';
-import { rollingHouse } from '../queries/rolling';
-import { readWholePlan } from '../queries/whole-problem';
+import { houseValues, machinePools } from '../store/house';
+import { stepsInPlan } from '../store/planned-steps';
+import { openProposal } from '../store/proposals';
+import { rollingHouse } from '../store/rolling';
+import { readWholePlan } from '../store/whole-problem';
 import { replan } from '../replan';
 import { searching } from '../searching';
 import { command, Refusal, type CommandContext, type SearchContext } from './command';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
-import { productVersions } from '../queries/products';
+import { productVersions } from '../store/products';
 import { command, Refusal } from './command';
 import { findPlace, takePlace, type FoundPlace } from './plan-dough';
 import { lockBasis, lockPlan, movePlan } from './plan-version';

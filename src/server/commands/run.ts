@@ -4,7 +4,7 @@ import { mayDo } from '@/core/shopfloor/rights';
 import { noteChange } from '../changes';
 import { transaction, write } from '../db/rows';
 import { planningPool, pool } from '../db/pool';
-import { houseNow } from '../queries/clock';
+import { houseNow } from '../store/clock';
 import { addDough } from './add-dough';
 import { adoptMix } from './adopt-mix';
 import { chooseScheme, relaminateDough } from './choose-scheme';

@@ -4,7 +4,7 @@ import { LAMINATION_KINDS } from '@/core/lamination/kinds';
 import { schemeFault, type Scheme } from '@/core/lamination/scheme';
 import { FOLDS, LOCK_INS } from '@/core/lamination/stack';
 import { rowsOf, write } from '../db/rows';
-import { currentSchemes } from '../queries/schemes';
+import { currentSchemes } from '../store/schemes';
 import { command, Refusal, type CommandContext } from './command';
 import { lockPlan } from './plan-version';
 import { newProductVersion } from './product-version';

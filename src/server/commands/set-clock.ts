@@ -2,8 +2,8 @@ import Joi from 'joi';
 import { adjusted, RATES, type ClockSetting } from '@/core/time/clock';
 import { parseLocal } from '@/core/time/local';
 import { write } from '../db/rows';
-import { clockSetting } from '../queries/clock';
-import { house } from '../queries/house';
+import { clockSetting } from '../store/clock';
+import { house } from '../store/house';
 import { command, Refusal } from './command';
 
 interface ClockInput {

@@ -1,5 +1,5 @@
 import { rowsOf, write, type Db } from '../db/rows';
-import { houseValues } from '../queries/house';
+import { houseValues } from '../store/house';
 
 const DAY = 24 * 3_600_000;
 /** Days that are thinned at one go: after a long pause the rest follows in the next hours. */

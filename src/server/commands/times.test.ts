@@ -5,8 +5,8 @@ import { ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/bakery/people';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
-import { doughById } from '../queries/doughs';
-import { readWholePlan } from '../queries/whole-problem';
+import { doughById } from '../store/doughs';
+import { readWholePlan } from '../store/whole-problem';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

@@ -3,10 +3,10 @@ import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
 import { dayTime } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
-import { doughsDueFrom } from '../queries/doughs';
-import { planHistory } from '../queries/plan-history';
-import { stepsInVersion } from '../queries/planned-steps';
-import { house } from '../queries/house';
+import { doughsDueFrom } from '../store/doughs';
+import { planHistory } from '../store/plan-history';
+import { stepsInVersion } from '../store/planned-steps';
+import { house } from '../store/house';
 import { command, Refusal, type CommandContext } from './command';
 import { lockPlan, movePlan, type Placed } from './plan-version';
 

@@ -1,6 +1,6 @@
 import { adjusted } from '@/core/time/clock';
 import { write, type Db } from '../db/rows';
-import { clockSetting } from '../queries/clock';
+import { clockSetting } from '../store/clock';
 
 /**
  * Writes down what the demo's clock shows now. While the demo is off its time stands still, and after a crash it goes

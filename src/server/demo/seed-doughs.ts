@@ -8,10 +8,10 @@ import { addLocalDays, atLocalMinute, localMidnight, MINUTE, type Instant } from
 import { crewSteps, presences } from '@/core/time/shifts';
 import { planSettled } from '../commands/plan-dough';
 import { rowsOf, write, type Db } from '../db/rows';
-import { risesOf, sizes } from '../queries/doughs';
-import { machines, shifts } from '../queries/house';
-import { today } from '../queries/places';
-import { currentProducts } from '../queries/products';
+import { risesOf, sizes } from '../store/doughs';
+import { machines, shifts } from '../store/house';
+import { today } from '../store/places';
+import { currentProducts } from '../store/products';
 import { DOUGHS, HOUSE } from './bakery';
 import { history } from './history';
 

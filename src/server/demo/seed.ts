@@ -1,28 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import { USUAL_SCHEMES } from '@/core/lamination/usual';
-import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
 import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { tokenHash } from '../auth/token';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
-import { deckSubject, OVEN } from '../queries/decks';
-import { mixSubject, referenceSubject } from '../queries/evidence';
-import { currentFormulas } from '../queries/formulas';
-import { currentProducts } from '../queries/products';
-import {
-  DEVICES,
-  HOUSE,
-  LAST_WORDS,
-  MACHINES,
-  OPENING,
-  PAST_BAKES,
-  PAST_MIXES,
-  PAST_PROOFS,
-  PEOPLE,
-} from './bakery';
-import { FORMULAS } from './formulas';
-import { PRODUCTS } from './products';
+import { deckSubject, OVEN } from '../store/decks';
+import { mixSubject, referenceSubject } from '../store/evidence';
+import { currentFormulas } from '../store/formulas';
+import { currentProducts } from '../store/products';
+import { DEVICES, HOUSE, LAST_WORDS, OPENING, PAST_BAKES, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
+import { keepUsualIngredients, keepUsualProducts, openHouse } from '../setup/open-house';
 import { seedDoughs } from './seed-doughs';
 import { seedOrders } from './seed-orders';
 
@@ -33,8 +20,8 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
   const now = parseLocal(OPENING, HOUSE.zone) as Instant;
   await transaction(pool, async (db) => {
     await seedHouse(db, now);
-    await seedIngredients(db);
-    await seedProducts(db, addLocalDays(now, -30, HOUSE.zone));
+    await keepUsualIngredients(db);
+    await keepUsualProducts(db, addLocalDays(now, -30, HOUSE.zone));
     await seedReadings(db, now);
     await seedDevices(db);
     await seedHandover(db, now);
@@ -43,44 +30,6 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
     await seedOrders(db, now);
   });
   return true;
-}
-
-/** A house with its machines, and nobody in it. */
-async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<void> {
-  await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [name, zone]);
-  await write(
-    db,
-    'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position, decks) VALUES ?',
-    [
-      MACHINES.map(({ id, label, capacity, unit, kg, changeover, decks = 1 }, i) => [
-        id,
-        label,
-        capacity,
-        unit,
-        kg,
-        changeover,
-        i,
-        decks,
-      ]),
-    ],
-  );
-}
-
-/** A new bakery in an empty database: a first planner, and the usual machines and products to begin with. */
-export async function newHouse(
-  pool: Pool,
-  house: { name: string; zone: string; planner: string; pin: string },
-): Promise<void> {
-  await transaction(pool, async (db) => {
-    await openHouse(db, house);
-    await seedIngredients(db);
-    await seedProducts(db, Date.now());
-    await write(
-      db,
-      "INSERT INTO person (name, role, team, pin_hash, pin_peppered) VALUES (?, 'planner', 'plan', ?, TRUE)",
-      [house.planner, await hashPin(house.pin)],
-    );
-  });
 }
 
 async function seedHouse(db: Db, now: Instant): Promise<void> {
@@ -99,53 +48,6 @@ async function seedHouse(db: Db, now: Instant): Promise<void> {
   await write(db, 'INSERT INTO demo_clock (id, shown_at, real_at, rate, paused) VALUES (1, ?, ?, 1, FALSE)', [
     ...[new Date(now), new Date()],
   ]);
-}
-
-async function seedIngredients(db: Db): Promise<void> {
-  await write(db, 'INSERT INTO ingredient (id, name, body) VALUES ?', [
-    USUAL_INGREDIENTS.map(({ id, ...body }) => [id, body.name, JSON.stringify(body)]),
-  ]);
-}
-
-async function seedProducts(db: Db, at: Instant): Promise<void> {
-  const versionOf = new Map<string, number>();
-  for (const [name, body] of Object.entries(FORMULAS)) {
-    const { id } = await write(db, 'INSERT INTO formula (name) VALUES (?)', [name]);
-    const version = await write(
-      db,
-      'INSERT INTO formula_version (formula_id, version, body, created_at) VALUES (?, 1, ?, ?)',
-      [id, JSON.stringify(body), new Date(at)],
-    );
-    versionOf.set(name, version.id);
-  }
-  const schemeOf = await seedSchemes(db, at);
-  for (const { name, doughName, formula, scheme, ...body } of PRODUCTS) {
-    const { id } = await write(db, 'INSERT INTO product (name, dough_name) VALUES (?, ?)', [name, doughName]);
-    await write(
-      db,
-      `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
-       VALUES (?, 1, ?, ?, ?, ?)`,
-      [
-        ...[id, versionOf.get(formula) ?? 0, scheme === null ? null : (schemeOf.get(scheme) ?? null)],
-        ...[JSON.stringify(body), new Date(at)],
-      ],
-    );
-  }
-}
-
-/** The usual lamination schemes; returns their first versions by name. */
-async function seedSchemes(db: Db, at: Instant): Promise<Map<string, number>> {
-  const versions = new Map<string, number>();
-  for (const { name, scheme } of USUAL_SCHEMES) {
-    const { id } = await write(db, 'INSERT INTO scheme (name) VALUES (?)', [name]);
-    const version = await write(
-      db,
-      'INSERT INTO scheme_version (scheme_id, version, body, created_at) VALUES (?, 1, ?, ?)',
-      [id, JSON.stringify(scheme), new Date(at)],
-    );
-    versions.set(name, version.id);
-  }
-  return versions;
 }
 
 async function seedReadings(db: Db, now: Instant): Promise<void> {

@@ -4,7 +4,7 @@ import { pool } from '../db/pool';
 import { rowsOf, transaction, type Db } from '../db/rows';
 import type { PoolConnection } from 'mysql2/promise';
 import { jsonBody } from '../http';
-import { houseNow } from '../queries/clock';
+import { houseNow } from '../store/clock';
 
 /** The device that a request's bearer token belongs to, or null. */
 export async function deviceOf(db: Db, request: Request, kind: 'probes' | 'scale'): Promise<string | null> {

@@ -9,12 +9,12 @@ import { readFaults } from '@/devices/probes/faults';
 import { thinReadings } from '../commands/thin-readings';
 import { runCommand } from '../commands/run';
 import { rowsOf, write } from '../db/rows';
-import { calls } from '../queries/calls';
-import { newestReadings } from '../queries/newest-readings';
-import { doughsDueFrom } from '../queries/doughs';
-import { doubtedReadings, placeCurve } from '../queries/place-curve';
-import { places } from '../queries/places';
-import { lastWeight } from '../queries/scale';
+import { calls } from '../store/calls';
+import { newestReadings } from '../store/newest-readings';
+import { doughsDueFrom } from '../store/doughs';
+import { doubtedReadings, placeCurve } from '../store/place-curve';
+import { places } from '../store/places';
+import { lastWeight } from '../store/scale';
 import { takeReadings, tellTime } from './readings';
 import { takeWeight } from './weights';
 

@@ -4,7 +4,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import { noteChange } from '../changes';
 import { rowsOf, write } from '../db/rows';
 import { forgetDays } from '../place-hours';
-import { houseNow } from '../queries/clock';
+import { houseNow } from '../store/clock';
 import { deviceOf, refuse, taken } from './device';
 
 /** What a probe says of a place, or a needle of the dough that it is in. */

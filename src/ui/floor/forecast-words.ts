@@ -2,6 +2,9 @@ import type { Cause } from '@/core/forecast/cause';
 import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import { clockTime } from '@/core/time/local';
 
+/** A shift that is smaller than this nobody need know of, ms. */
+const WORTH_SAYING = 5 * 60_000;
+
 const VERDICTS = { under: 'not ready', right: 'ready', over: 'overproofed' } as const;
 
 /** Why a step is not as planned: `proof not ready at 05:28`. Empty where its own lateness says it. */
@@ -40,7 +43,7 @@ export function causeWords({ code, key }: Cause, dough: DoughForecast, zone: str
 
 /** Where a step can no longer be as planned: `planned 05:38, proof not ready at 05:28`; null where it can. */
 export function plannedWords(step: StepForecast, dough: DoughForecast, zone: string): string | null {
-  if (Math.abs(step.dueAt - step.plannedStart) < 60_000) return null;
+  if (Math.abs(step.dueAt - step.plannedStart) < WORTH_SAYING) return null;
   const why = step.cause ? causeWords(step.cause, dough, zone) : '';
   return `planned ${clockTime(step.plannedStart, zone)}${why === '' ? '' : `, ${why}`}`;
 }

@@ -3,8 +3,8 @@ import type { Metadata } from 'next';
 import { addLocalDays, parseLocal } from '@/core/time/local';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { findBatches } from '@/server/queries/batches';
-import { house } from '@/server/queries/house';
+import { findBatches } from '@/server/store/batches';
+import { house } from '@/server/store/house';
 import { BatchList, type Asked } from '@/ui/batch/batch-list';
 
 export const metadata: Metadata = { title: 'Batches' };

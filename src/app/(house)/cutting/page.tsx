@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { rollingHouse } from '@/server/queries/rolling';
+import { rollingHouse } from '@/server/store/rolling';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
 export const metadata: Metadata = { title: 'Cut plan' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { fillingNeeds } from '@/server/queries/fillings';
-import { house } from '@/server/queries/house';
+import { fillingNeeds } from '@/server/store/fillings';
+import { house } from '@/server/store/house';
 import { FillingsView } from '@/ui/fillings/fillings-view';
 
 export const metadata: Metadata = { title: 'Fillings and shapes' };

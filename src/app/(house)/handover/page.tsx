@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { lastWords } from '@/server/queries/handovers';
-import { floorBoard } from '@/server/queries/shared-board';
+import { lastWords } from '@/server/store/handovers';
+import { floorBoard } from '@/server/store/shared-board';
 import { HandoverScreen } from '@/ui/handover/handover-view';
 
 export const metadata: Metadata = { title: 'Handover' };

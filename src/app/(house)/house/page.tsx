@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { house } from '@/server/queries/house';
-import { houseBook } from '@/server/queries/house-book';
-import { houseRecord } from '@/server/queries/house-record';
+import { house } from '@/server/store/house';
+import { houseBook } from '@/server/store/house-book';
+import { houseRecord } from '@/server/store/house-record';
 import { HouseView } from '@/ui/house/house-view';
 
 export const metadata: Metadata = { title: 'House' };

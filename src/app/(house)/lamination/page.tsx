@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { house, houseValues } from '@/server/queries/house';
-import { today } from '@/server/queries/places';
-import { currentProducts } from '@/server/queries/products';
-import { rollingHouse } from '@/server/queries/rolling';
-import { currentSchemes } from '@/server/queries/schemes';
-import { doughsBehind } from '@/server/queries/schemes-behind';
+import { house, houseValues } from '@/server/store/house';
+import { today } from '@/server/store/places';
+import { currentProducts } from '@/server/store/products';
+import { rollingHouse } from '@/server/store/rolling';
+import { currentSchemes } from '@/server/store/schemes';
+import { doughsBehind } from '@/server/store/schemes-behind';
 import { LaminationView } from '@/ui/lamination/lamination-view';
 
 export const metadata: Metadata = { title: 'Lamination' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { house } from '@/server/queries/house';
-import { orderBook } from '@/server/queries/orders';
+import { house } from '@/server/store/house';
+import { orderBook } from '@/server/store/orders';
 import { OrdersView } from '@/ui/orders/orders-view';
 
 export const metadata: Metadata = { title: 'Orders' };

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { newestPlan } from '@/server/queries/planned-steps';
-import { houseValues } from '@/server/queries/house';
-import { planHistory } from '@/server/queries/plan-history';
-import { openMends } from '@/server/queries/proposals';
-import { packedBoard } from '@/server/queries/shared-board';
-import { productNames } from '@/server/queries/products';
+import { newestPlan } from '@/server/store/planned-steps';
+import { houseValues } from '@/server/store/house';
+import { planHistory } from '@/server/store/plan-history';
+import { openMends } from '@/server/store/proposals';
+import { packedBoard } from '@/server/store/shared-board';
+import { productNames } from '@/server/store/products';
 import { PlanScreen } from '@/ui/plan/plan-view';
 
 export const metadata: Metadata = { title: 'Plan' };

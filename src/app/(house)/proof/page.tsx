@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { floorBoard } from '@/server/queries/shared-board';
+import { floorBoard } from '@/server/store/shared-board';
 import { ProofScreen } from '@/ui/proof/proof-view';
 
 export const metadata: Metadata = { title: 'Proof watch' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { board } from '@/server/queries/board';
-import { places } from '@/server/queries/places';
+import { board } from '@/server/store/board';
+import { places } from '@/server/store/places';
 import { RoomsView } from '@/ui/rooms/rooms-view';
 
 export const metadata: Metadata = { title: 'Rooms' };

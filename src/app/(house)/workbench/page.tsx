@@ -4,11 +4,11 @@ import type { Rise, RisePhase } from '@/core/process/route';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
-import { evidence, learntMixing, mixSubject, referenceSubject } from '@/server/queries/evidence';
-import { house } from '@/server/queries/house';
-import { bowlTemperatures } from '@/server/queries/mix';
-import { places, todayOf } from '@/server/queries/places';
-import { productsAsSet } from '@/server/queries/products';
+import { evidence, learntMixing, mixSubject, referenceSubject } from '@/server/store/evidence';
+import { house } from '@/server/store/house';
+import { bowlTemperatures } from '@/server/store/mix';
+import { places, todayOf } from '@/server/store/places';
+import { productsAsSet } from '@/server/store/products';
 import type { LearntProduct } from '@/ui/workbench/proof-tool';
 import { WorkbenchView } from '@/ui/workbench/workbench-view';
 

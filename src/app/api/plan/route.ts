@@ -3,10 +3,10 @@ import type { Board } from '@/core/wire/board';
 import { planCost } from '@/core/solver/cost';
 import { pool } from '@/server/db/pool';
 import { no, reading, reply } from '@/server/door';
-import { houseNow } from '@/server/queries/clock';
-import { planCalendar } from '@/server/queries/person-calendar';
-import { sharedBoard } from '@/server/queries/shared-board';
-import { readWholePlan } from '@/server/queries/whole-problem';
+import { houseNow } from '@/server/store/clock';
+import { planCalendar } from '@/server/store/person-calendar';
+import { sharedBoard } from '@/server/store/shared-board';
+import { readWholePlan } from '@/server/store/whole-problem';
 
 interface Form {
   type: string;

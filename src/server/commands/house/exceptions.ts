@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { dayTime, parseLocal } from '@/core/time/local';
 import { rowsOf, write } from '../../db/rows';
-import { house } from '../../queries/house';
+import { house } from '../../store/house';
 import { command, Refusal, type CommandContext } from '../command';
 import { localTime } from '../schemas';
 import { instant } from '../times';

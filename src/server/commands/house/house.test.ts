@@ -4,11 +4,11 @@ import type { Person } from '@/core/bakery/people';
 import { MINUTE } from '@/core/time/local';
 import { demoHouse } from '../../../../test-support/demo-house';
 import { ok, refusal } from '../../../../test-support/house';
-import { houseBook } from '../../queries/house-book';
-import { people, staffing } from '../../queries/house';
-import { doughsDueFrom } from '../../queries/doughs';
-import { orderBook, thawsFor } from '../../queries/orders';
-import { addressOf, planCalendar } from '../../queries/person-calendar';
+import { houseBook } from '../../store/house-book';
+import { people, staffing } from '../../store/house';
+import { doughsDueFrom } from '../../store/doughs';
+import { orderBook, thawsFor } from '../../store/orders';
+import { addressOf, planCalendar } from '../../store/person-calendar';
 import { runCommand } from '../run';
 
 const ZONE = 'Europe/Berlin';

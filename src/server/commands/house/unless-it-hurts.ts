@@ -3,8 +3,8 @@ import type { PoolConnection } from 'mysql2/promise';
 import { clashSentence } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { clashes, type Clash } from '@/core/solver/clashes';
-import { machinePools } from '../../queries/house';
-import { readWholePlan } from '../../queries/whole-problem';
+import { machinePools } from '../../store/house';
+import { readWholePlan } from '../../store/whole-problem';
 import { Refusal, type CommandContext } from '../command';
 import { lockPlan } from '../plan-version';
 

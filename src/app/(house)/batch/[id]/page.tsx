@@ -4,7 +4,7 @@ import { pool } from '@/server/db/pool';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
 import { photosOf } from '@/server/photos';
-import { batchTemperatures } from '@/server/queries/batch-temperatures';
+import { batchTemperatures } from '@/server/store/batch-temperatures';
 import { BatchView } from '@/ui/batch/batch-view';
 
 export const metadata: Metadata = { title: 'Batch' };

@@ -3,8 +3,8 @@ import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
-import { formulaVersions } from '@/server/queries/formulas';
-import { house } from '@/server/queries/house';
+import { formulaVersions } from '@/server/store/formulas';
+import { house } from '@/server/store/house';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 import { Versions } from '@/ui/formulas/versions';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { ingredients } from '@/server/queries/ingredients';
+import { ingredients } from '@/server/store/ingredients';
 import { IngredientsView } from '@/ui/formulas/ingredients-view';
 
 export const metadata: Metadata = { title: 'Ingredients' };

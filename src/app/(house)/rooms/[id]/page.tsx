@@ -3,8 +3,8 @@ import { notFound } from 'next/navigation';
 import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { house } from '@/server/queries/house';
-import { placeRecord } from '@/server/queries/place-curve';
+import { house } from '@/server/store/house';
+import { placeRecord } from '@/server/store/place-curve';
 import { PlaceView } from '@/ui/rooms/place-view';
 
 export const metadata: Metadata = { title: 'Place' };

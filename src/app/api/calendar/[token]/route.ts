@@ -1,6 +1,6 @@
 import { pool } from '@/server/db/pool';
-import { houseNow } from '@/server/queries/clock';
-import { addressOf, planCalendar } from '@/server/queries/person-calendar';
+import { houseNow } from '@/server/store/clock';
+import { addressOf, planCalendar } from '@/server/store/person-calendar';
 
 /** A calendar by its private address: whoever knows it reads it, and can do nothing else. */
 export async function GET(_: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {

@@ -3,7 +3,7 @@ import { writeFormulaJson } from '@/core/exchange/formula-json';
 import { writeRecipe } from '@/core/exchange/recipe';
 import { reading } from '@/server/door';
 import { pool } from '@/server/db/pool';
-import { formulaVersions, ingredientsAndFormulas } from '@/server/queries/formulas';
+import { formulaVersions, ingredientsAndFormulas } from '@/server/store/formulas';
 
 const FORMS = {
   json: { write: writeFormulaJson, type: 'application/json', ending: 'json' },

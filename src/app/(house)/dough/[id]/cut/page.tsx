@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { doughCut } from '@/server/queries/cut-plan';
-import { doughById } from '@/server/queries/doughs';
-import { rollingHouse } from '@/server/queries/rolling';
+import { doughCut } from '@/server/store/cut-plan';
+import { doughById } from '@/server/store/doughs';
+import { rollingHouse } from '@/server/store/rolling';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
 export const metadata: Metadata = { title: 'Cut plan' };
