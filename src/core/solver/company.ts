@@ -35,7 +35,7 @@ interface Claim {
 }
 
 /**
- * What the branches that leave a block soon after each other ask for together: products of one dough are shaped by the
+ * What the branches that leave a block soon after each other ask for together: products of one project are shaped by the
  * same hands straight after the cut and lie in the same cold. `children` are the blocks that start them, as seen from
  * the fork. Only what is certain wherever each of them starts is said, so it is a lower bound of what they contend for.
  */

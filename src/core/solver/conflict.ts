@@ -6,7 +6,7 @@ import { Relaxed } from './relaxed';
 import { State } from './state';
 
 /**
- * The least that any plan costs, from each set of linked steps placed as if it had the bakery to itself but for what
+ * The least that any plan costs, from each set of linked steps placed as if it had all resources to itself but for what
  * is pinned. Infinity where even that is impossible: then the problem has no plan. (Steps of one set do not see each
  * other here, so this is a lower bound.)
  */

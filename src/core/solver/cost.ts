@@ -9,7 +9,7 @@ export function lengthCost(
   return over < 0 ? -over * (task.shortCost ?? 0) : over * (task.longCost ?? 0);
 }
 
-/** The cost of goods that are ready at `ready`: minutes late, or minutes staler than fresh at the due time. */
+/** The cost of an output whose task ends at `ready`: minutes late, or minutes earlier than it keeps. */
 export function readyCost(
   output: { due: number; lateCost: number; freshFor: number; staleCost: number },
   ready: number,
@@ -18,7 +18,7 @@ export function readyCost(
   return late + Math.max(0, output.due - output.freshFor - ready) * output.staleCost;
 }
 
-/** The cost of a whole plan; lower is better, 0 when every wait is at its best and all goods are fresh and on time. */
+/** The cost of a whole plan; lower is better, 0 when every task has its target length and every output is in time and not early. */
 export function planCost(problem: PlanProblem, times: Times): number {
   const span = (id: string): [number, number] => {
     const found = times[id];
@@ -31,5 +31,7 @@ export function planCost(problem: PlanProblem, times: Times): number {
     cost += lengthCost(task, end - start);
   }
   for (const output of problem.outputs) cost += readyCost(output, span(output.task)[1]);
+  for (const { task, end, cost: weight } of problem.stays ?? [])
+    cost += Math.abs(span(task)[1] - end) * weight;
   return cost;
 }

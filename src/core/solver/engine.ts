@@ -12,7 +12,7 @@ export interface SearchOptions {
   seed: number;
   /** Asked between moves; the search gives its best so far when it says true. */
   shouldStop: () => boolean;
-  /** Told of each better sound plan, and of the ids of the promises that are late in it. */
+  /** Told of each better sound plan, and of the ids of the outputs that are late in it. */
   onBetter?: (cost: number, late: string[]) => void;
   /** A plan to begin from: what of it still holds is kept at first. */
   from?: Times;
@@ -26,9 +26,9 @@ export interface Found {
   proven: boolean;
 }
 
-/** Price of a unit of overload when doughs are first placed: dear against any cost of the trade, but not endless. */
+/** Price of a unit of overload when projects are first placed: dear against any cost of the trade, but not endless. */
 const PRICE = 100;
-/** Plans begun anew, in other orders of the doughs, before the best of them is improved: the more the smaller they are. */
+/** Plans begun anew, in other orders of the projects, before the best of them is improved: the more the smaller they are. */
 const STARTS = { least: 2, most: 16, tasks: 1800 };
 /** Orders that the first start may take away to make its plan sound; where none is found, each start has twice as many. */
 const PATIENCE = { first: 20, most: 500, later: 30 };
@@ -38,13 +38,13 @@ const WORTH = 1.5;
 const STALE = 500;
 /** Changes in a row that did not help, after which the best plan is taken up afresh. */
 const AFRESH = 30;
-/** Cost beyond the least that a dough may have when it is first placed, where that keeps it off others. */
+/** Cost beyond the least that a project may have when it is first placed, where that keeps it off others. */
 const WIDE = 1600;
-/** How far from where it was a dough is looked for when a plan is taken up again, minutes. */
+/** How far from where it was a project is looked for when a plan is taken up again, minutes. */
 const NEAR = [0, 30, 240];
 
 /**
- * Searches a plan. Doughs are placed one after the other, each as well as it can be, with overlap at a price; then
+ * Searches a plan. Projects are placed one after the other, each as well as it can be, with overlap at a price; then
  * places in the order of work are found for what overlaps ({@link Orders}). The best of some plans begun so is improved
  * ({@link Reorder}) until nothing has helped for long; then others are begun.
  *
@@ -127,7 +127,7 @@ class Search {
     });
   }
 
-  /** Puts every dough where it was, or as near as it can be now, and makes the plan sound. */
+  /** Puts every project where it was, or as near as it can be now, and makes the plan sound. */
   private resume(times: Times): void {
     const { state } = this;
     const standing = standingIn(state, times);
@@ -143,7 +143,7 @@ class Search {
     this.improve(STALE);
   }
 
-  /** Places every dough, in the order of need the first time and in ever other orders then, and makes the plan sound. */
+  /** Places every project, in the order of need the first time and in ever other orders then, and makes the plan sound. */
   private begin(start: number): void {
     const { state, random } = this;
     const { components } = state.network;
@@ -157,7 +157,7 @@ class Search {
     if (this.reorder.adopt(best ? best.cost * WORTH : Infinity, patience)) this.record();
   }
 
-  /** Puts a dough where it costs least, further off where it would overload something near its best place. */
+  /** Puts a project where it costs least, further off where it would overload something near its best place. */
   private place(members: readonly number[]): boolean {
     const { state } = this;
     const before = state.overload;

@@ -33,7 +33,7 @@ export class FitWindows implements Times {
     return this.member[b] === this.round;
   }
 
-  /** Opens a round; false where lengths, links and promises that cost less than the cutoff leave no time. */
+  /** Opens a round; false where lengths, links and outputs that cost less than the cutoff leave no time. */
   open(
     free: readonly number[],
     times: Int32Array,

@@ -12,7 +12,7 @@ const NONE = 1e12;
 /**
  * Finds the cheapest times for blocks that are free while all others stay where they are.
  *
- * Ties make a tree of a dough's blocks, and a tree can be solved exactly: each branch tells its parent what it costs
+ * Ties make a tree of a project's blocks, and a tree can be solved exactly: each branch tells its parent what it costs
  * for each minute of the parent's time, and the root picks. Overload of resources by what is placed already is a
  * price per unit-minute. Free blocks do not see each other's use of resources; whoever commits them one by one does.
  */
@@ -99,7 +99,7 @@ export class Fitter {
   }
 
   /**
-   * The least that a set of tied blocks costs when nothing else but what is fixed were in the bakery, and for each of
+   * The least that a set of tied blocks costs when nothing else but what is fixed held a resource, and for each of
    * the `allowances` the minutes between which each block lies in any plan of the set that costs no more beyond that.
    * Null where there is none.
    */
@@ -109,7 +109,7 @@ export class Fitter {
     allowances: readonly number[],
     out: readonly Times[],
   ): number | null {
-    // A low ceiling makes short work of a long horizon; most doughs cost little when they are alone.
+    // A low ceiling makes short work of a long horizon; most projects cost little when they are alone.
     let least = Infinity;
     for (let ceiling = 250; least === Infinity && ceiling < HARD; ceiling *= 8)
       least = this.fit(members, times, 0, ceiling);

@@ -23,7 +23,7 @@ export class Moves {
   }
 
   /** The free blocks that hang together with block `b`. */
-  dough(b: number): readonly number[] {
+  project(b: number): readonly number[] {
     return this.state.network.components[this.state.componentOf[b] as number] ?? [];
   }
 
@@ -39,7 +39,7 @@ export class Moves {
     return chosen;
   }
 
-  /** A free block of a dough, drawn by how much more the doughs cost than they would alone. */
+  /** A free block of a project, drawn by how much more the projects cost than they would alone. */
   needy(): number {
     const { components } = this.state.network;
     const excess = components.map((_, c) => Math.max(0, this.relaxed.excessOf(this.state, c)));

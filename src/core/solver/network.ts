@@ -1,5 +1,5 @@
 import type { Model, ModelTask } from './model';
-import type { Output } from './problem';
+import type { EndCost } from './problem';
 
 /** A task of fixed length in a block: it starts `offset` minutes after the block's time. */
 export interface BlockTask {
@@ -13,7 +13,7 @@ export interface Block {
   index: number;
   tasks: BlockTask[];
   /** Promises on events of this block, `offset` minutes after its time. */
-  promises: { output: Output; offset: number }[];
+  promises: { output: EndCost; offset: number }[];
   /** Ties that start or end here. */
   ties: Tie[];
   /** The same ties, as they look from here. */
@@ -164,6 +164,11 @@ export function networkOf(model: Model): Network | null {
     limit(windows, block(start).index, task.startFrom - offset(start), task.startTo - offset(start));
     limit(windows, block(end).index, task.endFrom - offset(end), task.endTo - offset(end));
     for (const output of task.outputs) block(end).promises.push({ output, offset: offset(end) });
+    for (const { end: due, cost } of task.stays)
+      block(end).promises.push({
+        output: { due, lateCost: cost, freshFor: 0, staleCost: cost },
+        offset: offset(end),
+      });
     const length = offset(end) - offset(start);
     if (block(start) === block(end)) {
       if (length < task.min || length > task.max) return null;

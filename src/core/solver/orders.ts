@@ -60,7 +60,7 @@ export class Orders {
     return this.holdings.jobs;
   }
 
-  /** What does not depend on the order: windows, lengths, links, promises. */
+  /** What does not depend on the order: windows, lengths, links, outputs. */
   private addRules({ origin, nodeOf, shiftOf }: Hooks): void {
     const { timing } = this;
     const { blocks, ties, windows } = this.network;

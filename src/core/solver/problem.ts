@@ -20,7 +20,10 @@ export interface Resource {
   changeover?: number;
 }
 
-/** A step to be placed: between `min` and `max` minutes long, best at `target`. Costs are per minute off target. */
+/**
+ * A task to be placed: between `min` and `max` minutes long, best at `target`. Costs are per minute off target. `dough`
+ * names the project that it belongs to, as the file format calls it.
+ */
 export interface Task {
   id: string;
   dough: string;
@@ -43,7 +46,7 @@ export interface Link {
   max?: number;
 }
 
-/** A promise: goods are ready when `task` ends, at best between `due - freshFor` and `due`. */
+/** Something that is ready when `task` ends, at best between `due - freshFor` and `due`; costs are per minute outside. */
 export interface Output {
   id: string;
   task: string;
@@ -51,6 +54,16 @@ export interface Output {
   lateCost: number;
   freshFor: number;
   staleCost: number;
+}
+
+/** What an end costs by when it is. */
+export type EndCost = Pick<Output, 'due' | 'lateCost' | 'freshFor' | 'staleCost'>;
+
+/** A wish that `task` ends at `end`: a minute earlier or later costs `cost`. */
+export interface Stay {
+  task: string;
+  end: number;
+  cost: number;
 }
 
 /** What has happened or was fixed by a person. Without `end` the task is still going, or only its start is fixed. */
@@ -70,6 +83,8 @@ export interface PlanProblem {
   links: Link[];
   outputs: Output[];
   pins: Pin[];
+  /** Wishes of whoever plans again, not of the problem: no file has them. */
+  stays?: readonly Stay[];
 }
 
 export type Times = Record<string, [start: number, end: number]>;

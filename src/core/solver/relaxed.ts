@@ -1,11 +1,11 @@
 import type { Network, Times } from './network';
 import type { State } from './state';
 
-/** Costs beyond a dough's least for which windows are kept; beyond the last, only the widest are of use. */
+/** Costs beyond a project's least for which windows are kept; beyond the last, only the widest are of use. */
 const ALLOWANCES = [0, 12, 25, 50, 100, 200, 400, 800, 1600];
 
 /**
- * Each set of linked steps as if it had the bakery to itself but for what is fixed: what it costs at least, and where
+ * Each set of linked steps as if it had all resources to itself but for what is fixed: what it costs at least, and where
  * its blocks can be when it is to cost little more. A plan cannot cost less than all these together.
  */
 export class Relaxed {

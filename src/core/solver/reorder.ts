@@ -7,7 +7,7 @@ import type { State } from './state';
 
 /** How much a plan may worsen on the way to a better one, as a share of its cost, on average. */
 const DIP = 0.005;
-/** How much it may worsen, as a share of its cost, when doughs are put elsewhere for a while. */
+/** How much it may worsen, as a share of its cost, when projects are put elsewhere for a while. */
 const LEAP = 0.15;
 /** Changes that then have to make up for it. */
 const LEAP_STEPS = 20;
@@ -15,16 +15,16 @@ const LEAP_STEPS = 20;
 const PATIENCE = 50;
 /** The same, when a whole plan is taken up. */
 const MOST_PATIENCE = 500;
-/** Unit-minutes of overlap that a dough may be put into beyond what its present place costs. */
+/** Unit-minutes of overlap that a project may be put into beyond what its present place costs. */
 const GIVE = 60;
-/** Prices of overlap at which doughs are put where they would like to be. */
+/** Prices of overlap at which projects are put where they would like to be. */
 const PRICES = [0, 1, 2, 4, 8, 16];
 
 /**
  * Makes a sound plan better by giving some of its work another place in the order, while everything else keeps its
  * order but not its times: those are always the best that the order allows.
  *
- * Either some jobs forget their orders, or doughs are placed anew where they would like to be, whoever is there, and
+ * Either some jobs forget their orders, or projects are placed anew where they would like to be, whoever is there, and
  * only what then overlaps forgets its orders. What clashes is sorted out again, and kept unless it costs more.
  */
 export class Reorder {
@@ -88,7 +88,7 @@ export class Reorder {
     return this.orders.timing.cost + this.fixedCost;
   }
 
-  /** Puts doughs elsewhere although that costs more at first, improves what comes of it, and goes back if it is no better. */
+  /** Puts projects elsewhere although that costs more at first, improves what comes of it, and goes back if it is no better. */
   leap(): void {
     const { state, orders } = this;
     const { timing, posted } = orders;
@@ -158,7 +158,7 @@ export class Reorder {
     return after >= 0 && random.unit() < 0.5 ? after : before;
   }
 
-  /** Adds up to `size` jobs around `seed`, along the dough. */
+  /** Adds up to `size` jobs around `seed`, along the project. */
   private stretch(set: Set<number>, seed: number, size: number): void {
     const row = [seed];
     const seen = new Set(row);
@@ -179,20 +179,20 @@ export class Reorder {
     this.attempt(({ before, after }) => isFree[before] === 1 || (after >= 0 && isFree[after] === 1));
   }
 
-  /** Puts one to three doughs where they would like to be. */
+  /** Puts one to three projects where they would like to be. */
   private favour(dip = DIP): void {
     const { state, moves, random, relaxed, orders } = this;
     const seed = random.unit() < 0.7 ? moves.needy() : moves.costly();
-    const doughs = new Set([moves.dough(seed)]);
+    const projects = new Set([moves.project(seed)]);
     const near = moves.around(seed, 60);
     for (let more = random.below(3); more > 0 && near.length > 0; more--)
-      doughs.add(moves.dough(moves.oneOf(near)));
+      projects.add(moves.project(moves.oneOf(near)));
     const before = state.snapshot();
     const spare = (state.cost - relaxed.bound) / 2 ** (1 + random.below(4));
     const price = PRICES[random.below(PRICES.length)] as number;
     const limit = state.cost * (1 + dip) + 1 + price * GIVE;
-    for (const members of doughs) state.lift(members);
-    for (const members of shuffled([...doughs], random)) {
+    for (const members of projects) state.lift(members);
+    for (const members of shuffled([...projects], random)) {
       const windows = relaxed.within(spare);
       const forced = random.unit() < 0.5 ? this.elsewhere(members, windows) : undefined;
       if (state.insert(members, price, limit, { windows, ...(forced && { forced }) })) continue;
@@ -209,7 +209,7 @@ export class Reorder {
     this.attempt((order) => moved[order.before] === 1 || (order.after >= 0 && moved[order.after] === 1), dip);
   }
 
-  /** A block of a dough, and a time at which it might be. */
+  /** A block of a project, and a time at which it might be. */
   private elsewhere(members: readonly number[], { from, to }: Times) {
     const block = this.moves.oneOf(members);
     const low = from[block] as number;

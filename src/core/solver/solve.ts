@@ -8,7 +8,7 @@ import type { Plan, PlanProblem, Times } from './problem';
 export type Solution = { plan: Plan; proven: boolean } | null;
 
 /**
- * Plans a sound problem: works back from the promises, keeps every hard rule, then improves until `shouldStop` says
+ * Plans a sound problem: works back from the outputs, keeps every hard rule, then improves until `shouldStop` says
  * so or nothing can be better. The same problem, seed and number of moves give the same plan.
  */
 export function solve(problem: PlanProblem, options: SearchOptions): Solution {

@@ -10,7 +10,7 @@ import { withStay } from './stay';
 
 /** What becomes of a plan when one step is taken somewhere else. */
 export interface Supposed {
-  /** Where the dragged step starts: where it was asked for, or as near as its own dough lets it. */
+  /** Where the dragged step starts: where it was asked for, or as near as its own project lets it. */
   start: number;
   /** New times of the steps that move, the dragged one included. */
   moved: Times;
@@ -21,10 +21,10 @@ export interface Supposed {
   breaks: Clash[];
 }
 
-/** Price of a unit-minute too much: dearer than any wait, so that a dough makes way where it can. */
+/** Price of a unit-minute too much: dearer than any wait, so that a project makes way where it can. */
 const PRICE = 50;
 
-/** How far from being taken along by as much the other steps of a dough may end up, minutes: as little as can be. */
+/** How far from being taken along by as much the other steps of a project may end up, minutes: as little as can be. */
 const ALONG = [0, 15, 60, 240, Infinity];
 
 /** How far from its present start a step is tried, and in steps of how many minutes. */
@@ -34,14 +34,14 @@ const STRIDE = 10;
 /** How early or late a step can be, and what is in the way beyond that. */
 export interface Reach {
   start: number;
-  /** A rule that would break next; a promise that would be late; nothing where its own dough leaves no room. */
+  /** A rule that would break next; a promise that would be late; nothing where its own project leaves no room. */
   stop: { clash: Clash } | { late: string } | { shut: true } | { far: true };
   /** Times of the steps that would move with it. */
   moved: Times;
 }
 
 /**
- * Answers, within milliseconds, what moves when a step is dragged: its dough follows with as little change as it can and
+ * Answers, within milliseconds, what moves when a step is dragged: its project follows with as little change as it can and
  * makes way for the others, which stay. What it cannot make way for is said.
  */
 export class WhatIf {
@@ -74,8 +74,8 @@ export class WhatIf {
   }
 
   /**
-   * Supposes that `task` starts at `start`; null where its dough has no place then, or where it is fixed. Of `whole`, the
-   * rest of its dough is taken along by as much, as nearly as it can be; otherwise it stays where it can.
+   * Supposes that `task` starts at `start`; null where its project has no place then, or where it is fixed. Of `whole`, the
+   * rest of its project is taken along by as much, as nearly as it can be; otherwise it stays where it can.
    */
   move(task: string, start: number, whole = false): Supposed | null {
     const { network, state } = this;

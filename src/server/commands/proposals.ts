@@ -2,7 +2,6 @@ import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/schedule/drift';
 import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
-import { isStay } from '@/core/solver/stay';
 import { MINUTE } from '@/core/time/local';
 import { insertOnce, write } from '../db/rows';
 import { houseValues, machinePools } from '../store/house';
@@ -87,8 +86,7 @@ async function workOutMend({ db, now, live }: SearchContext, wanted: number | un
   );
   const watched = live && {
     signal: live.signal,
-    onBetter: (points: number, late: string[]) =>
-      live.onBetter(points, late.filter((id) => !isStay(id)).length),
+    onBetter: (points: number, late: string[]) => live.onBetter(points, late.length),
   };
   const seconds = wanted ?? value('plan_seconds');
   const body = planOf(await replan(db, now, { seconds, causes, ...watched }));
