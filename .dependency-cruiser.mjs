@@ -28,7 +28,7 @@ export default {
       name: 'core-folder-without-a-place',
       comment: 'A new folder of the core takes its place in the order above.',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: `^src/core/((${CORE.join('|')})/|vectors\\.test\\.ts$)` },
+      from: { path: '^src/core/', pathNot: `^src/core/((${CORE.join('|')})/|[a-z-]+\\.test\\.ts$)` },
       to: {},
     },
     only('ui', ['core']),

@@ -7,8 +7,8 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   // Enough for a hang to be told from a slow machine: no test is about how fast it is.
-  timeout: 150_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   globalSetup: './e2e/support/set-up.ts',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,5 +1,6 @@
 /**
- * Every check and test, in order, on a MariaDB of its own. Ends with one line: N passed, N failed.
+ * Every check and test on a MariaDB of its own: the browser's, which mostly wait, beside all others. Ends with one line: N
+ * passed, N failed.
  * Started by bin/test. Name suites to run only those: bin/test unit browser.
  */
 import { spawn } from 'node:child_process';
@@ -15,16 +16,29 @@ interface Tally {
   failed: number;
 }
 
+/** The suite that has a lane of its own. */
+const BROWSER = 'browser';
+
 const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-test-'));
 const bin = (name: string) => join('node_modules', '.bin', name);
-let database: Database | null = null;
+let database: Promise<Database> | null = null;
 
-function run(command: string, args: string[], env: Record<string, string> = {}): Promise<number> {
+/** Where a lane's suites write; kept until a suite is over, so that no two suites talk at once. */
+const said = new Map<string, Buffer[]>();
+
+function run(
+  command: string,
+  args: string[],
+  { env = {}, lane }: { env?: Record<string, string>; lane?: string } = {},
+): Promise<number> {
   return new Promise((done) => {
     const child = spawn(command, args, {
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: lane === undefined ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, ...env },
     });
+    const keep = (part: Buffer) => said.get(lane ?? '')?.push(part);
+    child.stdout?.on('data', keep);
+    child.stderr?.on('data', keep);
     child.on('error', (error) => {
       console.error(`${command}: ${error.message}`);
       done(1);
@@ -61,7 +75,7 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
     '--reporter=json',
     `--outputFile.json=${file}`,
   ];
-  const code = await run(bin('vitest'), args, env);
+  const code = await run(bin('vitest'), args, { env });
   return counted(code, file, (report) => {
     const { numPassedTests, numFailedTests } = report as { numPassedTests: number; numFailedTests: number };
     return { passed: numPassedTests, failed: numFailedTests };
@@ -71,10 +85,10 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
 /** A server whose own zone is not UTC, and changes its clocks: none of that may be seen. */
 const DATABASE_ZONE = 'Europe/Berlin';
 
-async function theDatabase(): Promise<Database> {
+function theDatabase(): Promise<Database> {
   const home = join(scratch, 'database');
   mkdirSync(home, { recursive: true });
-  return (database ??= await startDatabase(home, await freePort(), 'only-for-tests', DATABASE_ZONE));
+  return (database ??= freePort().then((port) => startDatabase(home, port, 'only-for-tests', DATABASE_ZONE)));
 }
 
 /** One morning on one bakery; then planning and the floor on others, which would move what the morning works on. */
@@ -93,9 +107,12 @@ async function played(config: string): Promise<Tally> {
   const file = join(scratch, `${config}.json`);
   const db = await theDatabase();
   const code = await run(bin('playwright'), ['test', '--config', config, '--reporter=list,json'], {
-    HEFETEIG_TEST_DATABASE: db.url(''),
-    HEFETEIG_BUILD: 'build/test',
-    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    env: {
+      HEFETEIG_TEST_DATABASE: db.url(''),
+      HEFETEIG_BUILD: 'build/test',
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    },
+    lane: BROWSER,
   });
   return counted(code, file, (report) => {
     const { stats } = report as { stats: { expected: number; flaky: number; unexpected: number } };
@@ -110,7 +127,7 @@ async function pictures(): Promise<Tally> {
   const code = await run(
     bin('playwright'),
     ['test', '--config', 'playwright.screenshots.config.ts', '--reporter=list'],
-    env,
+    { env },
   );
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 }
@@ -125,30 +142,39 @@ const SUITES: Record<string, () => Promise<Tally>> = {
   unit: () => vitest('unit'),
   views: () => vitest('views'),
   server: async () => vitest('server', { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
-  browser,
+  [BROWSER]: browser,
 };
+
+/** Runs suites one after the other, and adds up how they went. */
+async function inOrder(names: readonly string[], total: Tally): Promise<void> {
+  for (const name of names) {
+    const begun = performance.now();
+    said.set(name, []);
+    const { passed, failed } = await (SUITES[name] as () => Promise<Tally>)();
+    total.passed += passed;
+    total.failed += failed;
+    process.stdout.write(Buffer.concat(said.get(name) ?? []));
+    console.log(
+      `\n== ${name}: ${failed === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
+    );
+  }
+}
 
 async function main(): Promise<number> {
   const named = process.argv.slice(2);
   if (named[0] === 'screenshots') return (await pictures()).failed;
   const unknown = named.find((name) => !(name in SUITES));
   if (unknown) throw new Error(`There is no suite ${unknown}; there are ${Object.keys(SUITES).join(', ')}.`);
+  const wanted = named.length > 0 ? named : Object.keys(SUITES);
   const total: Tally = { passed: 0, failed: 0 };
-  for (const name of named.length > 0 ? named : Object.keys(SUITES)) {
-    const begun = performance.now();
-    const { passed, failed } = await (SUITES[name] as () => Promise<Tally>)();
-    total.passed += passed;
-    total.failed += failed;
-    console.log(
-      `\n== ${name}: ${failed === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
-    );
-  }
+  const lanes = [wanted.filter((name) => name !== BROWSER), wanted.filter((name) => name === BROWSER)];
+  await Promise.all(lanes.map((names) => inOrder(names, total)));
   console.log(`${total.passed} passed, ${total.failed} failed`);
   return total.failed === 0 ? 0 : 1;
 }
 
 async function cleanUp(): Promise<void> {
-  await database?.stop();
+  await (await database)?.stop();
   rmSync(scratch, { recursive: true, force: true });
 }
 
