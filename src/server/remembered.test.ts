@@ -4,7 +4,7 @@ import { remembered } from './remembered';
 describe('what is remembered', () => {
   it('is made once for a key, and forgotten when others were asked for since', () => {
     const made: string[] = [];
-    const recall = remembered<string>(2);
+    const { recall, peek } = remembered<string>(2);
     const ask = (key: string) =>
       recall(key, () => {
         made.push(key);
@@ -15,5 +15,7 @@ describe('what is remembered', () => {
     ask('a');
     ask('b');
     expect(made).toEqual(['a', 'b', 'c', 'b']);
+    expect([peek('b'), peek('z')]).toEqual(['B', undefined]);
+    expect(made).toHaveLength(4);
   });
 });

@@ -119,6 +119,16 @@ export function doughSize(
   return { kg: (cut?.grams ?? grams) / 1000, cut };
 }
 
+/** What the keys of a load's steps begin with; loads of an output are counted from 1. */
+const loadPrefix = (outputId: number, nth: number): string => `${outputId}.${nth}.`;
+
+/** How many loads of an output there are steps of; 0 where there are none. */
+export function loadsAmong(keys: readonly string[], outputId: number): number {
+  let loads = 0;
+  while (keys.some((key) => key.startsWith(loadPrefix(outputId, loads + 1)))) loads++;
+  return loads;
+}
+
 /** Trays that the pieces of an output need. */
 export function traysFor({ product, pieces }: Pick<DoughOutput, 'product' | 'pieces'>): number {
   return Math.ceil(pieces / product.piece.perTray);
@@ -208,7 +218,7 @@ export function expandDough(
         pieces: part,
         trays: traysFor({ product: output.product, pieces: part }),
       };
-      const prefix = `${output.id}.${nth}.`;
+      const prefix = loadPrefix(output.id, nth);
       const size = {
         bowls,
         kg: (kg * byWeight([{ product: output.product, pieces: part }])) / ownWeight,

@@ -60,7 +60,7 @@ export const stateOf = (dough: Pick<DoughRecord, 'steps' | 'links' | 'events'>):
 
 /** Whether something rises during a step, so that it can be judged. */
 export function rises(
-  dough: Pick<DoughRecord, 'rises' | 'outputs'>,
+  dough: Pick<DoughRecord, 'rises'> & { outputs: readonly Pick<OutputRecord, 'id' | 'rises'>[] },
   { step, outputId }: Pick<DoughStep, 'step' | 'outputId'>,
 ): boolean {
   const own = outputId === null ? dough : dough.outputs.find(({ id }) => id === outputId);

@@ -3,14 +3,14 @@ import { stateOf, type DoughRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { rowsOf, type Db } from '../db/rows';
-import { doughById } from '../store/doughs';
+import { doughToCheck, type DoughToCheck } from '../store/doughs';
 import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
 
 /** Says what is wrong with folds, checks, weights and trimmings amid what is known of their dough. */
 export async function refuseOddWork(
   db: Db,
-  dough: DoughRecord,
+  dough: DoughToCheck,
   event: FloorEvent,
   now: number,
 ): Promise<void> {
@@ -22,7 +22,7 @@ export async function refuseOddWork(
     case 'turned': {
       if (step?.step.turn === undefined) throw new Refusal(`${label} is no turn.`, 'stepKey');
       if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
-      const blocks = dough.lamination?.blocks ?? 1;
+      const blocks = dough.blocks;
       if (data.block !== null && data.block > blocks)
         throw new Refusal(`${dough.name} has no block ${blockName(data.block)}.`, 'data.block');
       return;
@@ -93,7 +93,7 @@ export async function refuseOddWork(
 
 async function refuseTooMuchScrap(
   db: Db,
-  dough: DoughRecord,
+  dough: DoughToCheck,
   { from, grams }: { from: number; grams: number },
   now: number,
 ): Promise<void> {
@@ -111,7 +111,7 @@ async function refuseTooMuchScrap(
 }
 
 /** Grams of earlier trimmings that a dough has had. */
-export function scrapTaken(dough: DoughRecord): number {
+export function scrapTaken(dough: Pick<DoughRecord, 'steps' | 'links' | 'events'>): number {
   return [...stateOf(dough).steps.values()]
     .flatMap(({ records }) => records)
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
@@ -121,14 +121,19 @@ export function scrapTaken(dough: DoughRecord): number {
 const NEEDLE_DAYS = 4;
 
 /** A needle is in one dough: what it says would be believed of both. */
-async function refuseNeedleElsewhere(db: Db, dough: DoughRecord, needle: string, now: number): Promise<void> {
+async function refuseNeedleElsewhere(
+  db: Db,
+  dough: DoughToCheck,
+  needle: string,
+  now: number,
+): Promise<void> {
   const others = await rowsOf<{ id: number }>(
     db,
     "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'needle' AND dough_id <> ? AND at > ?",
     [dough.id, new Date(now - NEEDLE_DAYS * 24 * 3_600_000)],
   );
   for (const { id } of others) {
-    const other = await doughById(db, id);
+    const other = await doughToCheck(db, id);
     const states = other ? [...stateOf(other).steps.values()] : [];
     if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
       throw new Refusal(`That needle is in ${other.name}; take it out there first.`, 'data');

@@ -12,27 +12,32 @@ import { isFar } from '@/core/learning/readings';
 import { rowsOf, write } from '../db/rows';
 import { deckSubject, OVEN } from '../store/decks';
 import { conditions } from '../store/conditions';
+import { doughById, type DoughToCheck } from '../store/doughs';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../store/evidence';
 import { mixSheet } from '../store/mix';
 
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(
   db: PoolConnection,
-  dough: DoughRecord,
+  known: DoughToCheck,
   event: FloorEvent,
 ): Promise<Lesson | null> {
-  if (event.data?.kind === 'verdict') return learnReference(db, dough, event, event.data.verdict);
-  const step = dough.steps.find(({ key }) => key === event.stepKey);
-  if (event.kind === 'temperature' && step?.step.kind === 'mix') return learnMixing(db, dough, event);
-  if (event.kind === 'finish' && step?.step.kind === 'bake') await learnBake(db, dough, event);
-  return null;
+  const step = known.steps.find(({ key }) => key === event.stepKey);
+  if (event.kind === 'finish' && step?.step.kind === 'bake') await learnBake(db, known, event);
+  const teaches = event.kind === 'verdict' || (event.kind === 'temperature' && step?.step.kind === 'mix');
+  // Only what teaches the product or the mixer needs all that is known of the dough.
+  const dough = teaches ? await doughById(db, known.id) : null;
+  if (!dough) return null;
+  return event.kind === 'verdict'
+    ? learnReference(db, dough, event, event.data.verdict)
+    : learnMixing(db, dough, event);
 }
 
 /**
  * Takes evidence back with the events that taught it, and in again where the undo itself was undone: what counts is what
  * counts of the dough's log.
  */
-export async function unlearn(db: PoolConnection, dough: DoughRecord, undo: FloorEvent): Promise<void> {
+export async function unlearn(db: PoolConnection, dough: DoughToCheck, undo: FloorEvent): Promise<void> {
   const counting = effectiveEvents([...dough.events, undo]).map(({ id }) => id);
   await write(
     db,
@@ -67,7 +72,7 @@ async function learnReference(
 }
 
 /** What a bake took against what is written teaches the oven, and each deck that it was on. */
-async function learnBake(db: PoolConnection, dough: DoughRecord, event: FloorEvent): Promise<void> {
+async function learnBake(db: PoolConnection, dough: DoughToCheck, event: FloorEvent): Promise<void> {
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   const state = stateOf(dough).steps.get(event.stepKey ?? '');
   const written = step?.step.wait?.best;

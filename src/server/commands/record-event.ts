@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { rises, stateOf, type DoughRecord } from '@/core/record/dough';
+import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
 import { FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
 import { eventOf, type EventData, type FloorEvent, type FloorEventKind } from '@/core/record/events';
@@ -9,7 +9,7 @@ import { isHandsOn } from '@/core/record/state';
 import { fromFahrenheit } from '@/core/units/temperature';
 import { insertOnce, rowsOf, type Db } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
-import { doughById } from '../store/doughs';
+import { doughToCheck, type DoughToCheck } from '../store/doughs';
 import { houseValues } from '../store/house';
 import { command, Refusal, type CommandContext } from './command';
 import { eventData } from './event-data';
@@ -61,7 +61,7 @@ const schema = Joi.object<EventInput>({
 /** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
 async function refuseNonsense(
   { db, person, now }: Pick<CommandContext, 'db' | 'person' | 'now'>,
-  dough: DoughRecord,
+  dough: DoughToCheck,
   event: FloorEvent,
 ): Promise<void> {
   const house = await houseValues(db);
@@ -122,7 +122,7 @@ async function refuseNonsense(
 }
 
 /** What was not cold in time is not worked with; that it was measured so is in the log for good. */
-async function refuseSpoilt(db: Db, dough: DoughRecord, key: string, now: number): Promise<void> {
+async function refuseSpoilt(db: Db, dough: DoughToCheck, key: string, now: number): Promise<void> {
   const state = stateOf(dough);
   const before = new Set(dough.links.filter(({ to }) => to === key).map(({ from }) => from));
   const spoilt = dough.steps.filter(({ key: own, step }) => step.cools && before.has(own));
@@ -151,7 +151,7 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
     if (known) return { id: input.id, recorded: false, lesson: null };
     if (!mayRecord(person, input.kind))
       throw new Refusal(`${person.name} helps and may not judge or leave out a step; ask a baker.`);
-    const dough = await doughById(db, input.doughId);
+    const dough = await doughToCheck(db, input.doughId);
     if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
     const event = eventOf({
       ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },

@@ -1,6 +1,6 @@
 import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
-import type { DoughRecord } from '@/core/record/dough';
+import type { DoughRecord, OutputRecord } from '@/core/record/dough';
 import {
   eventOf,
   type EventData,
@@ -12,6 +12,7 @@ import { foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
   expandDough,
+  loadsAmong,
   scrapOf,
   type DoughOutput,
   type ExpandedDough,
@@ -26,7 +27,7 @@ import { remembered } from '../remembered';
 import { broughtIn } from './contents';
 import { houseValues, machines } from './house';
 import { stepsInPlan } from './planned-steps';
-import { rollingHouse } from './rolling';
+import { rollingBy } from './rolling';
 import { reallyMixed, type ReallyMixed } from './mixed';
 import { productVersions, type KnownProduct } from './products';
 
@@ -144,13 +145,84 @@ async function assemble(
   return doughs.sort((a, b) => firstDue(a) - firstDue(b) || a.id - b.id);
 }
 
-/** Expanded doughs that are remembered: all that a board has, and as many supposed. */
-const recall = remembered<ExpandedDough>(200);
+/** Expanded doughs that are remembered, with what they are made of: all that a board has, and as many supposed. */
+const expansions = remembered<{ expanded: ExpandedDough; outputs: readonly DoughOutput[] }>(200);
 
-/** A dough's steps and sizes: product versions never change, so they follow from what is in the key. */
+interface OutputVersion {
+  id: number;
+  versionId: number;
+  pieces: number;
+  loads?: number;
+}
+
+/** Product versions never change, so a dough's steps and sizes follow from what is in the key. */
+const expansionKey = (outputs: readonly OutputVersion[], takes: Sizes): string =>
+  JSON.stringify([
+    outputs.map(({ id, versionId, pieces, loads }) => [id, versionId, pieces, loads ?? 0]),
+    takes,
+  ]);
+
+/** A dough's steps and sizes. */
 function expandedOnce(outputs: readonly DoughOutput[], takes: Sizes): ExpandedDough {
-  const parts = outputs.map(({ id, product, pieces, loads }) => [id, product.versionId, pieces, loads ?? 0]);
-  return recall(JSON.stringify([parts, takes]), () => expandDough(outputs, takes));
+  const key = expansionKey(
+    outputs.map((output) => ({ ...output, versionId: output.product.versionId })),
+    takes,
+  );
+  return expansions.recall(key, () => ({ expanded: expandDough(outputs, takes), outputs })).expanded;
+}
+
+/** A dough as far as it is needed to say whether something may be recorded of it. */
+export type DoughToCheck = Pick<
+  DoughRecord,
+  'id' | 'name' | 'madeAt' | 'kg' | 'steps' | 'links' | 'events' | 'rises'
+> & {
+  outputs: Pick<OutputRecord, 'id' | 'rises'>[];
+  blocks: number;
+};
+
+/**
+ * One dough in the plan to check something that is to be recorded of it, or null. Reads the log and the plan, and works out
+ * nothing that is known from an earlier look: not what it contains, nor what is learnt of it.
+ */
+export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | null> {
+  const rows = await rowsOf<OutputRow>(
+    db,
+    `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id = ? ORDER BY o.id`,
+    [id],
+  );
+  const [first] = rows;
+  if (!first) return null;
+  const [takes, planned, events, decided] = await Promise.all([
+    sizes(db),
+    plannedSteps(db, [id]),
+    floorEvents(db, [id]),
+    changesOf(db, [id], new Map()),
+  ]);
+  const times = planned.get(id) ?? (new Map() as StepTimes);
+  const outputs = rows.map(({ id: outputId, versionId, pieces }) => {
+    const loads = loadsAmong([...times.keys()], outputId);
+    return { ...{ id: outputId, versionId, pieces }, ...(loads > 0 ? { loads } : {}) };
+  });
+  const known = expansions.peek(expansionKey(outputs, takes));
+  if (!known) {
+    const whole = await doughById(db, id);
+    return whole && { ...whole, blocks: whole.lamination?.blocks ?? 1 };
+  }
+  const { steps, links, kg, cut } = withChanges(known.expanded, decided.get(id) ?? []);
+  const rises = known.outputs[0]?.product.rises;
+  return {
+    ...{ id, name: first.name, madeAt: first.madeAt.getTime(), kg, links, events: events.get(id) ?? [] },
+    ...(rises ? { rises } : {}),
+    outputs: known.outputs.map(({ id: outputId, product }) => ({
+      id: outputId,
+      ...(product.rises ? { rises: product.rises } : {}),
+    })),
+    blocks: known.outputs[0]?.product.scheme ? (cut?.blocks ?? blocksFor(kg, takes.cutting.blockKg)) : 1,
+    steps: steps.flatMap((step) => {
+      const time = times.get(step.key);
+      return time ? { ...step, ...time } : [];
+    }),
+  };
 }
 
 /** How a dough is laminated, by what was really mixed where that is known; null for one that is not. */
@@ -182,16 +254,8 @@ function plannedOutput(
   const product = products.get(versionId);
   if (!product) throw new Error(`Dough ${doughId} names product version ${versionId}, which is not there.`);
   const output = { id, product, pieces, dueAt: dueAt.getTime() };
-  const settled = loadsIn(times, id);
+  const settled = loadsAmong([...times.keys()], id);
   return settled > 0 ? { ...output, loads: settled + more } : output;
-}
-
-/** How many loads of an output the plan has; 0 where it has none. */
-function loadsIn(times: StepTimes, outputId: number): number {
-  const loads = [...times.keys()]
-    .filter((key) => key.startsWith(`${outputId}.`))
-    .map((key) => key.split('.')[1]);
-  return new Set(loads).size;
 }
 
 /** Changes of doughs that are decided, and those that are supposed. */
@@ -213,11 +277,8 @@ async function changesOf(
 
 /** What oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
 export async function sizes(db: Db): Promise<Sizes> {
-  const [all, value, { table, laying, benchLength }] = await Promise.all([
-    machines(db),
-    houseValues(db),
-    rollingHouse(db),
-  ]);
+  const [all, value] = await Promise.all([machines(db), houseValues(db)]);
+  const { table, laying, benchLength } = rollingBy(value);
   const of = (id: string) => all.find((machine) => machine.id === id);
   return {
     ovenTrays: of('oven')?.capacity ?? 1,

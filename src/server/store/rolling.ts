@@ -4,8 +4,10 @@ import type { Db } from '../db/rows';
 import { houseValues } from './house';
 
 /** How the house rolls, from its own values. */
-export async function rollingHouse(db: Db): Promise<RollingHouse> {
-  const value = await houseValues(db);
+export const rollingHouse = async (db: Db): Promise<RollingHouse> => rollingBy(await houseValues(db));
+
+/** The same from values at hand. */
+export function rollingBy(value: (name: string) => number): RollingHouse {
   const limits = (kind: LaminationKind): LayerLimits => ({
     merged: value(`${kind}_merged`),
     fine: value(`${kind}_fine`),
