@@ -1,6 +1,6 @@
 import type { BlockWork } from '@/core/process/block-work';
 import type { DoughForecast } from '@/core/forecast/forecast';
-import type { FloorEvent, Turned } from '@/core/record/events';
+import type { FloorEvent, FoldRecord } from '@/core/record/events';
 import { laminate, LAMINATE } from '@/core/process/scheme-steps';
 import type { Scheme } from '@/core/lamination/scheme';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
@@ -58,7 +58,14 @@ export function laminatedDough(
 }
 
 /** Folds given during a turn. */
-export function turned(key: string, minute: number, data: Partial<Turned>): FloorEvent {
-  const whole: Turned = { kind: 'turned', block: null, folds: ['letter'], covers: 0, ends: true, ...data };
+export function turned(key: string, minute: number, data: Partial<FoldRecord>): FloorEvent {
+  const whole: FoldRecord = {
+    kind: 'turned',
+    block: null,
+    folds: ['letter'],
+    covers: 0,
+    ends: true,
+    ...data,
+  };
   return did('turn', key, minute, { data: whole });
 }

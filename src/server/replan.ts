@@ -38,7 +38,7 @@ const AGAIN = 0.25;
 const PATIENCE = 4;
 
 /** What came of it: a plan to propose, or the tasks that cannot hold together. */
-export type Replanned =
+export type ReplanResult =
   | { kind: 'plan'; body: ProposalBody; whole: WholePlan }
   | { kind: 'none'; conflict: string[]; whole: WholePlan };
 
@@ -48,7 +48,7 @@ export type Replanned =
  *
  * @throws {PlannerLost} where the planner's thread died or hung
  */
-export async function replan(db: Db, now: number, options: Replanning): Promise<Replanned> {
+export async function replan(db: Db, now: number, options: Replanning): Promise<ReplanResult> {
   const { change = (problem) => problem, stay, seconds, changes, ...search } = options;
   const means = await readPlanMeans(db, now, changes ? { changes, unplanned: now } : {});
   const weight = stay ?? (await houseValues(db))('stay_cost');

@@ -1,4 +1,4 @@
-import type { Covered, Made } from './cover';
+import type { OrderWithSources, Supply } from './cover';
 import type { FromFreezer } from './frozen';
 import type { StandingOrder } from './orders';
 import type { Maker, Making, ProposedDough } from './propose';
@@ -8,9 +8,9 @@ export interface OrderBook {
   customers: string[];
   standing: StandingOrder[];
   /** What is to be ready in the coming days, and which dough makes it. */
-  demand: Covered[];
+  demand: OrderWithSources[];
   /** Pieces that doughs in the plan make beyond what is ordered. */
-  left: Made[];
+  left: Supply[];
   closed: { day: string; note: string }[];
   stock: { productId: number; pieces: number }[];
   taken: FromFreezer[];

@@ -3,7 +3,7 @@ import type { FromFreezer } from './frozen';
 import type { Demand } from './orders';
 
 /** Pieces that a dough in the plan will make. */
-export interface Made {
+export interface Supply {
   doughId: number;
   dough: string;
   productId: number;
@@ -16,7 +16,7 @@ export interface Made {
 }
 
 /** A demand, and what of it comes from which dough. */
-export interface Covered extends Demand {
+export interface OrderWithSources extends Demand {
   /** Pieces that no dough makes yet. */
   open: number;
   from: { doughId: number; dough: string; pieces: number; mixAt: Instant }[];
@@ -34,18 +34,18 @@ const THAWS_FOR = 12 * 60;
  * Gives what thaws for them, and then the pieces of the planned doughs, to the demand, the earliest first, each from what was
  * promised last before it: the freshest there is. Also says what is left over of each dough.
  */
-export function coverDemand(
+export function assignSupply(
   demand: readonly Demand[],
-  made: readonly Made[],
+  made: readonly Supply[],
   thawed: readonly FromFreezer[] = [],
-): { covered: Covered[]; left: (Made & { pieces: number })[] } {
+): { covered: OrderWithSources[]; left: (Supply & { pieces: number })[] } {
   const left = made.map((one) => ({ ...one })).sort((a, b) => b.dueAt - a.dueAt);
   const covered = giveThawed(
     [...demand].sort((a, b) => a.dueAt - b.dueAt),
     thawed,
-  ).map(({ want, hasThawed }): Covered => {
+  ).map(({ want, hasThawed }): OrderWithSources => {
     let open = want.pieces - hasThawed;
-    const from: Covered['from'] = [];
+    const from: OrderWithSources['from'] = [];
     for (const one of left) {
       if (open === 0) break;
       const age = (want.dueAt - one.dueAt) / MINUTE;

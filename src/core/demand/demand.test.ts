@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { CUTTING } from '../../../test-support/rolling';
 import { MINUTE, parseLocal } from '../time/local';
 import { readOrdersCsv } from '../exchange/orders-csv';
-import { coverDemand, type Made } from './cover';
+import { assignSupply, type Supply } from './cover';
 import { takeFrozen } from './frozen';
 import { demandBetween, type StandingOrder } from './orders';
 import {
@@ -72,7 +72,7 @@ describe('demand', () => {
 });
 
 describe('cover', () => {
-  const made = (pieces: number, dueAt: number, freshFor = 150): Made => {
+  const made = (pieces: number, dueAt: number, freshFor = 150): Supply => {
     return {
       doughId: 1,
       dough: 'Crescent 1',
@@ -89,7 +89,7 @@ describe('cover', () => {
   const noon = at('2026-11-21T12:00');
 
   it('gives fresh goods only, each piece once, and says what is open and what is left', () => {
-    const { covered, left } = coverDemand(
+    const { covered, left } = assignSupply(
       [want(30, noon), want(50, noon + HOUR), want(10, noon + 5 * HOUR)],
       [made(70, noon)],
     );
@@ -103,7 +103,7 @@ describe('cover', () => {
     const hours = fc.integer({ min: 0, max: 10 });
     fc.assert(
       fc.property(fc.array(fc.tuple(pieces, hours)), fc.array(fc.tuple(pieces, hours)), (wants, makes) => {
-        const { covered, left } = coverDemand(
+        const { covered, left } = assignSupply(
           wants.map(([n, h]) => want(n, noon + h * HOUR)),
           makes.map(([n, h]) => made(n, noon + h * HOUR)),
         );
@@ -118,7 +118,7 @@ describe('cover', () => {
   it('counts what thaws for an order before any dough, for that order and no other day’s', () => {
     const out = (pieces: number, dueAt: number) => ({ productId: 1, pieces, dueAt });
     const given = (wants: ReturnType<typeof want>[], thawed: ReturnType<typeof out>[], makes = 0) =>
-      coverDemand(wants, makes > 0 ? [made(makes, noon)] : [], thawed).covered.map((one) => [
+      assignSupply(wants, makes > 0 ? [made(makes, noon)] : [], thawed).covered.map((one) => [
         one.thawed,
         one.open,
       ]);

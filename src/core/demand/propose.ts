@@ -4,7 +4,7 @@ import type { Allergen } from '../formula/ingredient';
 import { doughSize } from '../process/expand';
 import type { ProductSpec } from '../process/route';
 import { MINUTE, type Instant } from '../time/local';
-import type { Covered } from './cover';
+import type { OrderWithSources } from './cover';
 
 /** What the house makes, as far as proposing doughs needs it. */
 export interface Maker extends Pick<ProductSpec, 'name' | 'piece' | 'freshFor' | 'scheme'> {
@@ -72,7 +72,7 @@ interface Batch {
  * bowls come first: a product is baked once for all its customers as long as the first one's goods are fresh for the last.
  */
 export function proposeDoughs(
-  demand: readonly Pick<Covered, 'productId' | 'dueAt' | 'open'>[],
+  demand: readonly Pick<OrderWithSources, 'productId' | 'dueAt' | 'open'>[],
   makers: readonly Maker[],
   making: Making,
 ): ProposedDough[] {
@@ -87,7 +87,7 @@ export function proposeDoughs(
 }
 
 function batchesOf(
-  demand: readonly Pick<Covered, 'productId' | 'dueAt' | 'open'>[],
+  demand: readonly Pick<OrderWithSources, 'productId' | 'dueAt' | 'open'>[],
   makers: readonly Maker[],
 ): Batch[] {
   const batches: Batch[] = [];

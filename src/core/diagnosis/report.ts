@@ -1,8 +1,8 @@
 import type { DoughRecord, OutputRecord } from '../record/dough';
-import type { Counted } from '../record/events';
+import type { PieceCount } from '../record/events';
 import { likelyCauses, type Cause } from './faults';
 import { batchLog, type LoggedStep } from './log';
-import { MARKS, type Mark, type Marked, type Score } from '../record/marks';
+import { MARKS, type Mark, type BatchMarks, type Score } from '../record/marks';
 
 /** What became of one output of a finished or half finished dough. */
 export interface BatchReport {
@@ -11,7 +11,7 @@ export interface BatchReport {
   loads: { key: string; pieces: number; nth: number; of: number }[];
   /** The step on which its marks are recorded: its last one. */
   markedOn: string | null;
-  counted: Omit<Counted, 'kind'> | null;
+  counted: Omit<PieceCount, 'kind'> | null;
   marks: Partial<Record<Mark, Score>>;
   /** Mean of the marks; null where there are none. */
   mean: number | null;
@@ -55,7 +55,7 @@ function countedOf(steps: readonly LoggedStep[]): BatchReport['counted'] {
     return counts.slice(-1);
   });
   if (last.length === 0) return null;
-  const sum = (of: (counted: Counted) => number) => last.reduce((all, one) => all + of(one), 0);
+  const sum = (of: (counted: PieceCount) => number) => last.reduce((all, one) => all + of(one), 0);
   return { good: sum((c) => c.good), second: sum((c) => c.second), waste: sum((c) => c.waste) };
 }
 
@@ -69,7 +69,11 @@ function offWindow({ step, minutes }: LoggedStep): BatchReport['off'] {
 }
 
 /** The last judgement with other marks put in. */
-export function withMark(report: Pick<BatchReport, 'marks' | 'causes'>, mark: Mark, score: Score): Marked {
+export function withMark(
+  report: Pick<BatchReport, 'marks' | 'causes'>,
+  mark: Mark,
+  score: Score,
+): BatchMarks {
   return {
     kind: 'marked',
     marks: { ...report.marks, [mark]: score },

@@ -36,7 +36,7 @@ export interface ScaleSteps {
 export const USUAL_STEPS: ScaleSteps = { coarse: 1, fine: 0.1 };
 
 /** A formula as it is weighed, and what rounding has changed. */
-export interface Rounded {
+export interface RoundedFormula {
   scaled: ScaledFormula;
   /** Grams by which the dough became heavier. */
   doughBy: number;
@@ -48,7 +48,11 @@ export interface Rounded {
 }
 
 /** Rounds every weight to what the scale shows: yeast and salt to the fine step, the rest to the coarse one. */
-export function roundToScale(scaled: ScaledFormula, book: IngredientBook, steps = USUAL_STEPS): Rounded {
+export function roundToScale(
+  scaled: ScaledFormula,
+  book: IngredientBook,
+  steps = USUAL_STEPS,
+): RoundedFormula {
   const stages = scaled.stages.map((stage): ScaledStage => {
     const lines = stage.lines.map((line) => {
       const kind = book.get(line.ingredient)?.kind;
@@ -79,7 +83,7 @@ export function roundToScale(scaled: ScaledFormula, book: IngredientBook, steps 
       return grams > 0 ? [{ ingredient, percent: (100 * (now - grams)) / grams }] : [];
     }),
   );
-  const most = moves.reduce<Rounded['most']>(
+  const most = moves.reduce<RoundedFormula['most']>(
     (a, b) => (a && Math.abs(a.percent) >= Math.abs(b.percent) ? a : b),
     null,
   );

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fermentationRate, BAKERS_YEAST } from '../ferment/rate';
 import { seeded } from '../solver/random';
 import { learnFromReadings } from './readings';
-import { learnFromVerdicts, type Judged, type Verdict } from './verdicts';
+import { learnFromVerdicts, type WaitVerdict, type Verdict } from './verdicts';
 
 /** Normal numbers from even ones (Box and Muller). */
 function normals(seed: number): () => number {
@@ -15,10 +15,10 @@ function normals(seed: number): () => number {
  * Batches of a bakery whose true reference time is known: proofs near 26 °C, ended somewhat early or late, a
  * thermometer that is off by 1 °C or so, eyes that are off too, and every tenth verdict simply wrong.
  */
-function batches(truth: number, count: number, seed: number): Judged[] {
+function batches(truth: number, count: number, seed: number): WaitVerdict[] {
   const normal = normals(seed);
   const random = seeded(seed * 31 + 7);
-  return Array.from({ length: count }, (): Judged => {
+  return Array.from({ length: count }, (): WaitVerdict => {
     const celsius = 24 + random.below(50) / 10;
     const readings = celsius + normal();
     const progress = Math.exp(0.16 * normal());

@@ -4,7 +4,7 @@ import type { Learnt } from './readings';
 export type Verdict = 'under' | 'right' | 'over';
 
 /** A finished wait: how long it was, in minutes at the reference temperature, and how it looked. */
-export interface Judged {
+export interface WaitVerdict {
   minutes: number;
   verdict: Verdict;
 }
@@ -31,11 +31,11 @@ const START_SPREAD = 0.3;
  */
 export function learnFromVerdicts(
   startMinutes: number,
-  judged: readonly Judged[],
+  judged: readonly WaitVerdict[],
   judging = USUAL_JUDGING,
 ): Learnt {
   const { scatter, tolerance, wrong } = judging;
-  const likelihood = (log: number, { minutes, verdict }: Judged) => {
+  const likelihood = (log: number, { minutes, verdict }: WaitVerdict) => {
     const off = Math.log(minutes) - log;
     const under = normal((-tolerance - off) / scatter);
     const over = normal((off - tolerance) / scatter);

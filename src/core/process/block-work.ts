@@ -1,9 +1,9 @@
 import type { Weights } from '../lamination/scheme';
-import type { KnownScheme } from './route';
+import type { SchemeVersion } from './route';
 
 /** What a dough is laminated by: its scheme, how many blocks it lies in, and what one of them weighs. */
 export interface BlockWork {
-  scheme: KnownScheme;
+  scheme: SchemeVersion;
   blocks: number;
   /** Of one block, grams. */
   weights: Weights;

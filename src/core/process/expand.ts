@@ -82,7 +82,7 @@ export type Carrier = 'tray' | 'tin';
 export const CREW = 'crew';
 
 /** A product as far as its dough's weight follows from it. */
-export type Weighed = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed'>;
+export type DoughPart = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed'>;
 
 /** Grams of dough for these pieces by their weight alone, with each product's own scrap. */
 function byWeight(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
@@ -103,7 +103,7 @@ export function scrapOf(outputs: readonly { product: Pick<ProductSpec, 'piece'>;
  * as heavy as its pieces.
  */
 export function doughSize(
-  outputs: readonly { product: Weighed; pieces: number }[],
+  outputs: readonly { product: DoughPart; pieces: number }[],
   house: CuttingHouse,
 ): { kg: number; cut: CutSize | null } {
   const grams = byWeight(outputs);

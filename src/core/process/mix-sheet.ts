@@ -1,6 +1,6 @@
 import type { BowlTemperatures } from '../heat/mixing';
 import type { Learnt } from '../learning/readings';
-import type { Rounded } from '../formula/bowls';
+import type { RoundedFormula } from '../formula/bowls';
 import type { Formula } from '../formula/formula';
 import type { Ingredient } from '../formula/ingredient';
 import type { ScaledFormula } from '../formula/scale';
@@ -12,7 +12,7 @@ export interface MixSheet {
   whole: ScaledFormula;
   bowls: number;
   /** One bowl as it is weighed, and what rounding changed. */
-  bowl: Rounded;
+  bowl: RoundedFormula;
   /** The ingredients that the formula has, then all others, to take instead. */
   ingredients: Ingredient[];
   temperatures: BowlTemperatures;

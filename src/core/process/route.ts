@@ -144,7 +144,7 @@ export interface PieceSpec extends Dressing {
 }
 
 /** The lamination scheme of a product version. */
-export interface KnownScheme {
+export interface SchemeVersion {
   versionId: number;
   name: string;
   scheme: Scheme;
@@ -161,7 +161,7 @@ export interface ProductSpec {
   /** Minutes for which the goods count as fresh. */
   freshFor: number;
   rises?: Partial<Record<RisePhase, Rise>>;
-  scheme?: KnownScheme | null;
+  scheme?: SchemeVersion | null;
   /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */
   mixed?: number;
 }

@@ -1,11 +1,11 @@
-import type { Marked } from './marks';
+import type { BatchMarks } from './marks';
 import type { MixChange } from '../formula/actual';
 import type { Fold } from '../lamination/stack';
 import type { Verdict } from '../learning/verdicts';
 import type { Instant } from '../time/local';
 
 /** How a rise looked. */
-export interface VerdictGiven {
+export interface RiseVerdict {
   kind: 'verdict';
   verdict: Verdict;
 }
@@ -31,7 +31,7 @@ export interface MixConditions {
 }
 
 /** Folds that were really given during a turn, to one block (counted from 1) or to all. */
-export interface Turned {
+export interface FoldRecord {
   kind: 'turned';
   block: number | null;
   folds: Fold[];
@@ -51,7 +51,7 @@ export interface HandCheck {
 }
 
 /** Some divided pieces on the scale together. */
-export interface PiecesWeighed {
+export interface PieceWeight {
   kind: 'pieces';
   count: number;
   grams: number;
@@ -70,14 +70,14 @@ export interface Scrap {
 }
 
 /** Trimmings of an earlier dough that went into this one. */
-export interface ScrapTaken {
+export interface TrimmingsReuse {
   kind: 'scrap-taken';
   from: number;
   grams: number;
 }
 
 /** Pieces that came out good, as seconds and as waste. */
-export interface Counted {
+export interface PieceCount {
   kind: 'counted';
   good: number;
   second: number;
@@ -85,36 +85,44 @@ export interface Counted {
 }
 
 /** A core probe is in the dough from now on; null: none is any more. */
-export interface ProbeIn {
+export interface ProbePlacement {
   kind: 'needle';
   needle: string | null;
 }
 
 /** Where a dough that waits stands from now on: the place of the house, and which of its shelves, counted from 1. */
-export interface Moved {
+export interface PlaceChange {
   kind: 'moved';
   place: string;
   shelf?: number;
 }
 
 /** A load is on these decks of the oven, counted from 1. */
-export interface OnDecks {
+export interface DeckChoice {
   kind: 'decks';
   decks: number[];
 }
 
 /** What the floor records for itself; a state keeps it in order. */
-export type FloorRecord = Turned | HandCheck | PiecesWeighed | Scrap | ScrapTaken | Counted | Marked;
+export type FloorRecord =
+  FoldRecord | HandCheck | PieceWeight | Scrap | TrimmingsReuse | PieceCount | BatchMarks;
 
 /** What an event carries in its data; by its own kind. */
 export type EventData =
-  VerdictGiven | AliveAnswer | MixConditions | MixChange | ProbeIn | Moved | OnDecks | FloorRecord;
+  | RiseVerdict
+  | AliveAnswer
+  | MixConditions
+  | MixChange
+  | ProbePlacement
+  | PlaceChange
+  | DeckChoice
+  | FloorRecord;
 
 /**
  * What each kind of event carries beyond who, when and where. A new kind begins here: the compiler then names what else has
  * to know of it (`EVENT_KINDS`, its schema at the door, its words).
  */
-interface Carried {
+interface Payloads {
   take: object;
   start: object;
   finish: object;
@@ -124,25 +132,25 @@ interface Carried {
   temperature: { celsius: number };
   /** Takes another event back; an undo can itself be undone. */
   undo: { undoes: string };
-  verdict: { data: VerdictGiven };
+  verdict: { data: RiseVerdict };
   alive: { data: AliveAnswer };
   conditions: { data: MixConditions };
   mix: { data: MixChange };
-  turn: { data: Turned };
+  turn: { data: FoldRecord };
   check: { data: HandCheck };
-  weigh: { data: PiecesWeighed };
-  scrap: { data: Scrap | ScrapTaken };
-  count: { data: Counted };
-  marks: { data: Marked };
-  needle: { data: ProbeIn };
-  move: { data: Moved };
-  deck: { data: OnDecks };
+  weigh: { data: PieceWeight };
+  scrap: { data: Scrap | TrimmingsReuse };
+  count: { data: PieceCount };
+  marks: { data: BatchMarks };
+  needle: { data: ProbePlacement };
+  move: { data: PlaceChange };
+  deck: { data: DeckChoice };
 }
 
-export type FloorEventKind = keyof Carried;
+export type FloorEventKind = keyof Payloads;
 
 /** What is recorded, without who, when and where. */
-export type EventBody = { [Kind in FloorEventKind]: { kind: Kind } & Carried[Kind] }[FloorEventKind];
+export type EventBody = { [Kind in FloorEventKind]: { kind: Kind } & Payloads[Kind] }[FloorEventKind];
 
 /** What is recorded of a step; of the whole dough where `stepKey` is null. */
 export type Recording = EventBody & { doughId: number; stepKey: string | null };
@@ -173,8 +181,8 @@ interface CarriesNothing {
 /** A fact of one kind: who, when, what. */
 export type EventOf<Kind extends FloorEventKind> = EventHead & {
   kind: Kind;
-} & Omit<CarriesNothing, keyof Carried[Kind]> &
-  Carried[Kind];
+} & Omit<CarriesNothing, keyof Payloads[Kind]> &
+  Payloads[Kind];
 
 /** One fact: who, when, what. */
 export type FloorEvent = { [Kind in FloorEventKind]: EventOf<Kind> }[FloorEventKind];

@@ -23,7 +23,7 @@ export const SCORE_WORDS: Record<Score, string> = {
 };
 
 /** The judgement of one output: some or all marks, and what was seen of faults. */
-export interface Marked {
+export interface BatchMarks {
   kind: 'marked';
   marks: Partial<Record<Mark, Score>>;
   seen: FaultId[];

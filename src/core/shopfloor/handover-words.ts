@@ -14,11 +14,11 @@ export interface HandoverWords {
 export const LONGEST_WORDS = 2000;
 
 /** Words left, or a reading signed, that have not arrived yet. */
-export type SaidHere =
+export type PendingWords =
   { kind: 'words'; words: string; by: string; at: Instant } | { kind: 'read'; handover: number; by: string };
 
 /** The words as they will be when what was said here has arrived, the newest first. */
-export function wordsWith(kept: readonly HandoverWords[], here: readonly SaidHere[]): HandoverWords[] {
+export function wordsWith(kept: readonly HandoverWords[], here: readonly PendingWords[]): HandoverWords[] {
   const signed = kept.map((one) => {
     const more = here.flatMap((said) => (said.kind === 'read' && said.handover === one.id ? [said.by] : []));
     return { ...one, readBy: [...new Set([...one.readBy, ...more])] };

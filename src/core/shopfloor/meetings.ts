@@ -1,7 +1,7 @@
 import { clockTime, MINUTE, type Instant } from '../time/local';
 import { duration } from '../units/format';
 import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
-import type { Oven, Watched } from './proof-watch';
+import type { Oven, WatchedWait } from './proof-watch';
 
 /** Something that can be done about two loads that meet. */
 export type MeetingWay =
@@ -14,8 +14,8 @@ export type MeetingWay =
 
 /** Two loads that will be ready together for one oven. */
 export interface Meeting {
-  first: Watched;
-  second: Watched;
+  first: WatchedWait;
+  second: WatchedWait;
   /** Minutes that the second would wait beyond its best. */
   wait: number;
   /** It would wait longer than it can. */
@@ -31,7 +31,7 @@ export interface CoolPlace {
   celsius: number;
 }
 
-type Load = Watched & { bake: NonNullable<Watched['bake']> };
+type Load = WatchedWait & { bake: NonNullable<WatchedWait['bake']> };
 
 /** What stands in the cold rises no further worth counting, and does not freeze, °C. */
 const COLD = { from: 0, to: 12 };
@@ -43,7 +43,7 @@ const WORTH_CARRYING = 10;
  * first, let some of its trays in, or put one of them cooler. `places`: where it could stand.
  */
 export function meetings(
-  watched: readonly Watched[],
+  watched: readonly WatchedWait[],
   oven: Oven,
   zone: string,
   places: readonly CoolPlace[] = [],
@@ -115,5 +115,5 @@ function waysFor(
   return ways;
 }
 
-const nameOf = ({ dough, step }: Watched) =>
+const nameOf = ({ dough, step }: WatchedWait) =>
   step.load && step.load.of > 1 ? `${dough.name}, load ${step.load.nth}` : dough.name;

@@ -3,7 +3,7 @@ import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
 
 /** A dough, or a load of one, that rests or rises, and what it waits for. */
-export interface Watched extends AgendaItem {
+export interface WatchedWait extends AgendaItem {
   since: Instant;
   /** Ready between these times, best at `best`; `look` is when somebody should look next. */
   soonest: Instant;
@@ -26,10 +26,10 @@ export interface Oven {
 const LOOKS = [60, 30, 15, 7, 0];
 
 /** When it has to be seen to: at its best, and once that is past, before it is too late. */
-const wanted = ({ best, latest }: Watched, now: Instant) => (now < best ? best : latest);
+const wanted = ({ best, latest }: WatchedWait, now: Instant) => (now < best ? best : latest);
 
 /** Everything that rests or rises now, what has to be seen to first on top. */
-export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: Instant): Watched[] {
+export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: Instant): WatchedWait[] {
   return agenda(doughs, now)
     .waiting.filter(({ step }) => step.step.ends !== 'tap')
     .flatMap((item) => {
@@ -58,7 +58,7 @@ function bakeAfter(
   step: DoughForecast['steps'][number],
   oven: Oven,
   now: Instant,
-): Watched['bake'] {
+): WatchedWait['bake'] {
   const bake = dough.steps.find(
     (other) =>
       other.step.kind === 'bake' && other.outputId === step.outputId && other.load?.nth === step.load?.nth,

@@ -13,7 +13,7 @@ export interface Spread {
 export const USUAL_SPREAD: Spread = { work: 0.15, wait: 0.1 };
 
 /** What many plays of a plan come to. */
-export interface Sampled {
+export interface PlanSample {
   runs: number;
   /** Of each output: share of plays on time, and the minutes by which nine plays of ten are ready at the latest. */
   outputs: { id: string; task: string; due: number; onTime: number; p90: number }[];
@@ -48,7 +48,7 @@ export function samplePlan(
   problem: PlanProblem,
   times: Times,
   { runs, seed, spread = USUAL_SPREAD }: { runs: number; seed: number; spread?: Spread },
-): Sampled {
+): PlanSample {
   const random = seeded(seed);
   const plays = playsOf(problem, times);
   const desks = problem.resources.map(({ capacity }) => new Desk(capacity, problem.horizon));

@@ -9,7 +9,7 @@ import { State } from './state';
 import { withStay } from './stay';
 
 /** What becomes of a plan when one step is taken somewhere else. */
-export interface Supposed {
+export interface TaskMove {
   /** Where the dragged step starts: where it was asked for, or as near as its own project lets it. */
   start: number;
   /** New times of the steps that move, the dragged one included. */
@@ -77,7 +77,7 @@ export class WhatIf {
    * Supposes that `task` starts at `start`; null where its project has no place then, or where it is fixed. Of `whole`, the
    * rest of its project is taken along by as much, as nearly as it can be; otherwise it stays where it can.
    */
-  move(task: string, start: number, whole = false): Supposed | null {
+  move(task: string, start: number, whole = false): TaskMove | null {
     const { network, state } = this;
     const index = this.indexOf.get(task);
     if (!network || !state || index === undefined) return null;
@@ -126,7 +126,7 @@ export class WhatIf {
     return reach;
   }
 
-  private read(start: number): Supposed {
+  private read(start: number): TaskMove {
     const { state, problem, times } = this;
     const moved: Times = {};
     problem.tasks.forEach(({ id }, i) => {

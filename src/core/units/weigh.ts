@@ -8,7 +8,7 @@ const AGREE = { mass: 0.02, rough: 0.12 };
 const MOST_EGGS = 60;
 
 /** An amount in grams. Of a range the lower end is weighed, and the rest stands ready. */
-export interface Weighed {
+export interface WeightRange {
   grams: number;
   /** The upper end of a range; as `grams` where it is none. */
   upTo: number;
@@ -21,7 +21,7 @@ export interface Weighed {
  * Turns an amount into grams, the weighed value first where there are several. Percentages are not for this function.
  * Whatever was not understood is a fault that names it, and so is a bare number, but for a few whole eggs.
  */
-export function weigh(amount: Amount, measuring: Measuring): Read<Weighed> {
+export function weigh(amount: Amount, measuring: Measuring): Read<WeightRange> {
   const unread = unreadIn(amount, measuring);
   if (unread !== null)
     return fault(`“${unread}” was not understood. Write the amount with its unit, such as 540 g.`);
@@ -55,12 +55,12 @@ export function weigh(amount: Amount, measuring: Measuring): Read<Weighed> {
 }
 
 /** Reads a typed amount and weighs it in one go: `2 cups + 3 tbsp` of flour. */
-export function weighText(text: string, measuring: Measuring, language?: AmountLanguage): Read<Weighed> {
+export function weighText(text: string, measuring: Measuring, language?: AmountLanguage): Read<WeightRange> {
   const read = readAmount(text, language);
   return read.ok ? weigh(read.value, measuring) : read;
 }
 
-const NOTHING: Weighed = { grams: 0, upTo: 0, approximate: true, disagree: null };
+const NOTHING: WeightRange = { grams: 0, upTo: 0, approximate: true, disagree: null };
 
 /** What of an amount is neither read nor part of the ingredient's own name; null where all is read. */
 export function unreadIn(amount: Amount, measuring: Pick<Measuring, 'name' | 'also'>): string | null {

@@ -1,5 +1,5 @@
 import type { PlanProblem, Times } from '../solver/problem';
-import type { Reach, Supposed } from '../solver/what-if';
+import type { Reach, TaskMove } from '../solver/what-if';
 
 /** What the page asks: a plan to suppose things of, where a step would take its dough, or how far it could go. */
 export type WhatIfAsk =
@@ -8,5 +8,5 @@ export type WhatIfAsk =
   | { ask: 'reach'; nth: number; task: string };
 
 export type WhatIfAnswer =
-  | { nth: number; supposed: Supposed | null }
+  | { nth: number; supposed: TaskMove | null }
   | { nth: number; reach: { earlier: Reach; later: Reach } | null };

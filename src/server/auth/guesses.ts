@@ -2,7 +2,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
 
 /** What somebody could be guessing at, and how many wrong tries in a row are free. */
-export interface Guessed {
+export interface GuessLimit {
   subject: string;
   free: number;
 }
@@ -14,15 +14,18 @@ const LONGEST_WAIT_SECONDS = 600;
 const MEMORY_SECONDS = 3600;
 
 /** One person's PIN on one tablet: tries are counted where they are made, so that nobody else has to wait for them. */
-export const pinOn = (tabletId: number, personId: number): Guessed => {
+export const pinOn = (tabletId: number, personId: number): GuessLimit => {
   return { subject: `tablet/${tabletId}/person/${personId}`, free: FREE.person };
 };
 
 /** All PINs on one tablet. */
-export const anyPinOn = (tabletId: number): Guessed => ({ subject: `tablet/${tabletId}`, free: FREE.tablet });
+export const anyPinOn = (tabletId: number): GuessLimit => ({
+  subject: `tablet/${tabletId}`,
+  free: FREE.tablet,
+});
 
 /** Enrolment codes, whoever types them. */
-export const ANY_CODE: Guessed = { subject: 'code', free: FREE.code };
+export const ANY_CODE: GuessLimit = { subject: 'code', free: FREE.code };
 
 /** Seconds to wait after `tries` wrong tries in a row; each one beyond the free ones doubles it, to ten minutes. */
 export function waitAfter(tries: number, free: number): number {
@@ -35,9 +38,9 @@ export function waitAfter(tries: number, free: number): number {
  *
  * @returns 0 where it may be checked now, or the seconds to wait; what has to wait is neither counted nor checked
  */
-export function countGuess(pool: Pool, guessed: readonly Guessed[]): Promise<number> {
+export function countGuess(pool: Pool, guessed: readonly GuessLimit[]): Promise<number> {
   return transaction(pool, async (db) => {
-    const tried: { guess: Guessed; tries: number; left: number }[] = [];
+    const tried: { guess: GuessLimit; tries: number; left: number }[] = [];
     for (const guess of guessed) tried.push({ guess, ...(await triesSoFar(db, guess.subject)) });
     const left = Math.max(...tried.map((one) => one.left));
     if (left > 0) return left;
@@ -70,7 +73,7 @@ async function triesSoFar(db: PoolConnection, subject: string): Promise<{ tries:
 }
 
 /** Takes a try back that turned out to be right: nothing is left of `own`, and one try less of what it shares. */
-export async function wasRight(db: Db, own: Guessed, shared: Guessed): Promise<void> {
+export async function wasRight(db: Db, own: GuessLimit, shared: GuessLimit): Promise<void> {
   await write(db, 'DELETE FROM guess WHERE subject = ?', [own.subject]);
   await write(
     db,

@@ -6,7 +6,7 @@ import { fromNow, weight } from '@/core/units/format';
 import { rowsOf, write, type Db } from '../db/rows';
 import { sizes } from '../store/doughs';
 import { house, houseValues } from '../store/house';
-import { currentProducts, type KnownProduct } from '../store/products';
+import { currentProducts, type ProductVersion } from '../store/products';
 import { searching } from '../searching';
 import { command, Refusal, StaleBasis, type CommandContext, type SearchContext } from './command';
 import { findPlace, takePlace, type FoundPlace, type NewDough } from './plan-dough';
@@ -48,7 +48,7 @@ const schema = Joi.object<DoughInput>({
   late: Joi.boolean(),
 });
 
-type Output = { product: KnownProduct; pieces: number; dueAt: number };
+type Output = { product: ProductVersion; pieces: number; dueAt: number };
 
 async function readOutputs(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,

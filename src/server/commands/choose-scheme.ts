@@ -15,7 +15,7 @@ import {
   movePlan,
   readBasis,
   type Basis,
-  type Placed,
+  type StepPlacement,
 } from './plan-version';
 import { findOpenPart } from './plan-open-part';
 import { newProductVersion } from './product-version';
@@ -54,12 +54,12 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
   },
 });
 
-interface Relaminated {
+interface SchemeSwitch {
   basis: Basis;
   name: string;
   to: string;
   versions: Map<number, number>;
-  placed: Placed[];
+  placed: StepPlacement[];
   /** All steps that it has by the new scheme, done ones too. */
   keys: string[];
 }
@@ -68,7 +68,7 @@ interface Relaminated {
  * Lets a planned dough follow its products to the scheme they have today, as long as no butter is in it: its steps, their
  * times and its place in the plan.
  */
-export const relaminateDough = command<{ doughId: number }, { name: string }, Relaminated>({
+export const relaminateDough = command<{ doughId: number }, { name: string }, SchemeSwitch>({
   name: 'relaminate-dough',
   schema: Joi.object({ doughId }),
   doughOf: (input) => input.doughId,
@@ -95,7 +95,7 @@ async function behindOf({ db, now }: { db: Db; now: number }, id: number) {
   return behind;
 }
 
-async function relaminate(context: SearchContext, id: number): Promise<Relaminated> {
+async function relaminate(context: SearchContext, id: number): Promise<SchemeSwitch> {
   const { db, now } = context;
   const basis = await readBasis(db);
   const { refused, outputs, from, to } = await behindOf(context, id);

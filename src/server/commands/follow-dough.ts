@@ -10,14 +10,14 @@ import { doughById } from '../store/doughs';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import { findOpenPart } from './plan-open-part';
-import { lockBasis, movePlan, readBasis, type Basis, type Placed } from './plan-version';
+import { lockBasis, movePlan, readBasis, type Basis, type StepPlacement } from './plan-version';
 import { doughId } from './schemas';
 
-interface Followed {
+interface FollowResult {
   basis: Basis;
   name: string;
   /** Where its steps are from now on; empty where its windows hold its plan already. */
-  placed: Placed[];
+  placed: StepPlacement[];
   settled: boolean;
 }
 
@@ -28,7 +28,7 @@ interface Followed {
 export const followDough = command<
   { doughId: number },
   { name: string; settled: boolean; moved: number },
-  Followed
+  FollowResult
 >({
   name: 'follow-dough',
   schema: Joi.object({ doughId }),
@@ -47,7 +47,7 @@ export const followDough = command<
   },
 });
 
-async function follow(context: SearchContext, id: number): Promise<Followed> {
+async function follow(context: SearchContext, id: number): Promise<FollowResult> {
   const { db, now } = context;
   const basis = await readBasis(db);
   const dough = await openDough(db, id);
@@ -65,7 +65,7 @@ async function follow(context: SearchContext, id: number): Promise<Followed> {
 }
 
 /** A dough with the times that were found for its steps. */
-function placedAt(dough: DoughRecord, placed: readonly Placed[]): DoughRecord {
+function placedAt(dough: DoughRecord, placed: readonly StepPlacement[]): DoughRecord {
   const found = new Map(placed.map((one) => [one.key, one]));
   const steps = dough.steps.map((step) => {
     const at = found.get(step.key);

@@ -2,7 +2,7 @@ import { stateOf } from '@/core/record/dough';
 import { MINUTE } from '@/core/time/local';
 import { doughsDueFrom } from '../store/doughs';
 import { Refusal, type CommandContext } from './command';
-import type { Placed } from './plan-version';
+import type { StepPlacement } from './plan-version';
 
 /** Minutes for which a proposal may be read before a step of it that was to begin at once is past. */
 const READING = 15;
@@ -13,7 +13,7 @@ const READING = 15;
  */
 export async function refuseBegun(
   { db, now }: Pick<CommandContext, 'db' | 'now'>,
-  placed: readonly Placed[],
+  placed: readonly StepPlacement[],
 ): Promise<void> {
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
   const states = new Map([...doughs].map(([id, dough]) => [id, stateOf(dough)]));

@@ -13,7 +13,7 @@ import { planInThread } from '../planner';
 import { risesOf, sizes } from '../store/doughs';
 import { houseValues } from '../store/house';
 import { today } from '../store/places';
-import type { KnownProduct } from '../store/products';
+import type { ProductVersion } from '../store/products';
 import { Refusal } from './command';
 import { doughFrame } from './planning-frame';
 import { movePlan, readBasis, type Basis, type Making } from './plan-version';
@@ -22,7 +22,7 @@ import { movePlan, readBasis, type Basis, type Making } from './plan-version';
 export interface NewDough {
   id: number;
   name: string;
-  outputs: { id: number; product: KnownProduct; pieces: number; dueAt: number }[];
+  outputs: { id: number; product: ProductVersion; pieces: number; dueAt: number }[];
 }
 
 /** A place for a dough's steps, and the plan version amid which it was found. */

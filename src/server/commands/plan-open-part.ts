@@ -7,7 +7,7 @@ import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
 import { houseValues } from '../store/house';
 import { Refusal, type SearchContext } from './command';
-import type { Placed } from './plan-version';
+import type { StepPlacement } from './plan-version';
 import { doughFrame } from './planning-frame';
 
 /**
@@ -20,7 +20,7 @@ export async function findOpenPart(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,
   { record: dough, forecast }: { record: DoughRecord; forecast: DoughForecast },
   nothing: string,
-): Promise<Placed[]> {
+): Promise<StepPlacement[]> {
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
   const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });

@@ -9,11 +9,11 @@ import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { houseValues } from '../store/house';
 import { readWholePlan } from '../store/whole-problem';
-import { holdsWindows, replan, type Replanned } from '../replan';
+import { holdsWindows, replan, type ReplanResult } from '../replan';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import { basis, refuseOldBasis } from './plan-basis';
-import { lockBasis, lockPlan, movePlan, readBasis, type Basis, type Placed } from './plan-version';
+import { lockBasis, lockPlan, movePlan, readBasis, type Basis, type StepPlacement } from './plan-version';
 import { doughId } from './schemas';
 import { instant } from './times';
 
@@ -28,18 +28,18 @@ interface Move {
   basis: number;
 }
 
-interface Moved {
+interface MoveResult {
   seen: Basis;
   label: string;
   dough: string;
-  placed: Placed[];
+  placed: StepPlacement[];
   /** When it starts then, epoch ms. */
   start: number;
   zone: string;
 }
 
 /** Fixes a step at another time; its dough follows, and the others make way where they must. */
-export const moveStep = command<Move, { label: string; moved: number; start: number }, Moved>({
+export const moveStep = command<Move, { label: string; moved: number; start: number }, MoveResult>({
   name: 'move-step',
   schema: Joi.object({
     doughId,
@@ -91,7 +91,7 @@ async function placedBy(
   context: SearchContext,
   whole: WholePlan,
   { task, start, whole: all }: { task: string; start: number; whole: boolean },
-): Promise<{ placed: Placed[]; at: number }> {
+): Promise<{ placed: StepPlacement[]; at: number }> {
   const { db, now } = context;
   const { problem, present, hands, origin } = whole;
   const value = await houseValues(db);
@@ -127,7 +127,7 @@ function withPin(problem: PlanProblem, pin: Pin): PlanProblem {
 }
 
 /** The plan of a replanning, or a refusal in a sentence. */
-export function planOf(replanned: Replanned): ProposalBody {
+export function planOf(replanned: ReplanResult): ProposalBody {
   if (replanned.kind === 'plan') return replanned.body;
   const { conflict, whole } = replanned;
   const labels = conflict.slice(0, 4).flatMap((id) => {
@@ -142,7 +142,7 @@ export function planOf(replanned: Replanned): ProposalBody {
 }
 
 /** The rows of a proposed plan. */
-export function placedOf({ times }: Pick<ProposalBody, 'times'>): Placed[] {
+export function placedOf({ times }: Pick<ProposalBody, 'times'>): StepPlacement[] {
   return times.flatMap(([of, steps]) =>
     Object.entries(steps).map(([key, [start, end]]) => ({ doughId: of, key, start, end })),
   );

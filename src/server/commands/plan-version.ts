@@ -57,7 +57,7 @@ export interface Making {
 }
 
 /** A step where it is from now on; a pin stays as it was where nothing is said. */
-export interface Placed {
+export interface StepPlacement {
   doughId: number;
   key: string;
   start: number;
@@ -73,7 +73,7 @@ export interface Placed {
  */
 export async function movePlan(
   db: PoolConnection,
-  placed: readonly Placed[],
+  placed: readonly StepPlacement[],
   { now, personId, reason, act = 'plan', ofVersion, dough }: Making,
 ): Promise<number> {
   const before = await newestPlan(db);
@@ -92,7 +92,7 @@ export async function movePlan(
 
 const nameOf = ({ doughId, key }: { doughId: number; key: string }) => `${doughId}/${key}`;
 
-async function place(db: PoolConnection, version: number, placed: readonly Placed[]): Promise<void> {
+async function place(db: PoolConnection, version: number, placed: readonly StepPlacement[]): Promise<void> {
   if (placed.length === 0) return;
   const standing = await stepsInPlan(db, [...new Set(placed.map(({ doughId }) => doughId))]);
   const known = new Map(standing.map((step) => [nameOf(step), step]));

@@ -15,7 +15,7 @@ import { command, Refusal, type CommandContext, type SearchContext } from './com
 import { refuseOldBasis } from './plan-basis';
 import { refuseBegun } from './plan-begun';
 import { placedOf, planOf } from './plan-steps';
-import { lockBasis, lockPlan, movePlan, readBasis, type Placed } from './plan-version';
+import { lockBasis, lockPlan, movePlan, readBasis, type StepPlacement } from './plan-version';
 
 const proposalId = Joi.number()
   .integer()
@@ -24,7 +24,7 @@ const proposalId = Joi.number()
   .messages({ '*': 'Name a proposal of the plan.' });
 
 /** A plan that was worked out, and the version that it was worked out from. */
-export interface Worked {
+export interface ProposalDraft {
   basis: number;
   kind: Proposal['kind'];
   title: string;
@@ -34,7 +34,7 @@ export interface Worked {
 /** Keeps a worked-out plan until somebody accepts or drops it. It can be accepted as long as its basis stands. */
 export async function keepProposal(
   { db, now, person }: CommandContext,
-  { basis, kind, title, body }: Worked,
+  { basis, kind, title, body }: ProposalDraft,
 ): Promise<Proposal> {
   const { id } = await write(
     db,
@@ -54,7 +54,7 @@ interface Mended {
  * Works out how the plan can follow what has happened, with few and small changes. Nothing changes on the floor until
  * somebody accepts it, unless the house lets shifts as small as these pass.
  */
-export const proposeMend = command<{ seconds?: number }, Mended, Worked>({
+export const proposeMend = command<{ seconds?: number }, Mended, ProposalDraft>({
   name: 'propose-mend',
   schema: Joi.object({ seconds: Joi.number().min(0.2).max(30) }),
   doughOf: () => null,
@@ -72,7 +72,10 @@ export const proposeMend = command<{ seconds?: number }, Mended, Worked>({
   },
 });
 
-async function workOutMend({ db, now, live }: SearchContext, wanted: number | undefined): Promise<Worked> {
+async function workOutMend(
+  { db, now, live }: SearchContext,
+  wanted: number | undefined,
+): Promise<ProposalDraft> {
   const { plan: basis } = await readBasis(db);
   const [whole, value, rolling] = await Promise.all([
     readWholePlan(db, now),
@@ -153,9 +156,9 @@ async function bringAbout(db: PoolConnection, act: ProposalAct): Promise<void> {
 /** What a plan places, with the steps that it lets go of: they stay where they are where it does not move them. */
 async function withoutPins(
   db: PoolConnection,
-  placed: readonly Placed[],
+  placed: readonly StepPlacement[],
   acts: readonly ProposalAct[],
-): Promise<Placed[]> {
+): Promise<StepPlacement[]> {
   const free = acts.filter((act) => act.kind === 'unpin');
   const isFree = (step: { doughId: number; key: string }) =>
     free.some(({ doughId, key }) => doughId === step.doughId && key === step.key);

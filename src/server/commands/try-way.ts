@@ -18,23 +18,23 @@ import { command, Refusal, type SearchContext } from './command';
 import { basis, refuseOldBasis } from './plan-basis';
 import { planOf } from './plan-steps';
 import { lockPlan } from './plan-version';
-import { keepProposal, type Worked } from './proposals';
+import { keepProposal, type ProposalDraft } from './proposals';
 import { doughId } from './schemas';
 
 /** A plan on some way out, and whether the dough's promises are kept by it. */
-interface Tried {
+interface WayOutPlan {
   proposal: Proposal;
   kept: boolean;
 }
 
-interface Asked {
+interface WayOutQuestion {
   doughId: number;
   way: WayKind;
   basis: number;
 }
 
 /** Works out what a way out would come to, as a plan that keeps every rule; it is kept until somebody decides. */
-export const tryWay = command<Asked, Tried, Worked & { kept: boolean }>({
+export const tryWay = command<WayOutQuestion, WayOutPlan, ProposalDraft & { kept: boolean }>({
   name: 'try-way',
   schema: Joi.object({
     doughId,
@@ -55,8 +55,8 @@ export const tryWay = command<Asked, Tried, Worked & { kept: boolean }>({
 
 async function workOutWay(
   context: SearchContext,
-  { basis: seen, doughId: of, way }: Asked,
-): Promise<Worked & { kept: boolean }> {
+  { basis: seen, doughId: of, way }: WayOutQuestion,
+): Promise<ProposalDraft & { kept: boolean }> {
   const { db, now } = context;
   await refuseOldBasis(db, seen);
   const whole = await readWholePlan(db, now);

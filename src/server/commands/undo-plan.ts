@@ -8,7 +8,7 @@ import { planHistory } from '../store/plan-history';
 import { stepsInVersion } from '../store/planned-steps';
 import { house } from '../store/house';
 import { command, Refusal, type CommandContext } from './command';
-import { lockPlan, movePlan, type Placed } from './plan-version';
+import { lockPlan, movePlan, type StepPlacement } from './plan-version';
 
 const nothing = Joi.object<object>({});
 
@@ -71,7 +71,7 @@ async function again(
 async function openSteps(
   { db, now }: Pick<CommandContext, 'db' | 'now'>,
   version: number,
-): Promise<Placed[]> {
+): Promise<StepPlacement[]> {
   const doughs = new Map((await doughsDueFrom(db, now)).map((dough) => [dough.id, dough]));
   const rows = await stepsInVersion(db, version, [...doughs.keys()]);
   const states = new Map([...doughs].map(([id, dough]) => [id, stateOf(dough)]));

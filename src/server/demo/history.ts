@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Marked } from '@/core/record/marks';
+import type { BatchMarks } from '@/core/record/marks';
 import { isHandsOn } from '@/core/record/state';
 import { eventOf, type FlatEvent, type FloorEvent } from '@/core/record/events';
 import { seeded, type Random } from '@/core/solver/random';
@@ -31,7 +31,7 @@ const COOLED = [
 
 /** A batch is counted and judged when it has cooled and somebody has time. */
 const JUDGED_AFTER = 6 * 60 * MINUTE;
-const JUDGEMENT: Marked = {
+const JUDGEMENT: BatchMarks = {
   kind: 'marked',
   marks: { rise: 3, crumb: 4, colour: 3, shape: 4, taste: 5 },
   seen: ['flat', 'pale', 'patchy'],

@@ -58,7 +58,7 @@ const TOLD_EVERY = 60_000;
  */
 export function takeReadings(request: Request): Promise<Response> {
   return taken(request, 'probes', readingsSchema, async (db, _, { readings }, now) => {
-    const places = await rowsOf<KnownPlace>(
+    const places = await rowsOf<PlaceBounds>(
       db,
       `SELECT id, label, lowest, highest,
          (SELECT celsius FROM place_reading WHERE place = place.id ORDER BY at DESC LIMIT 1) AS last FROM place`,
@@ -99,7 +99,7 @@ export function takeReadings(request: Request): Promise<Response> {
   });
 }
 
-interface KnownPlace {
+interface PlaceBounds {
   id: string;
   label: string;
   lowest: number;

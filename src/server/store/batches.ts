@@ -1,4 +1,4 @@
-import type { Counted, EventOf, FloorEvent } from '@/core/record/events';
+import type { PieceCount, EventOf, FloorEvent } from '@/core/record/events';
 import { MARKS } from '@/core/record/marks';
 import { effectiveEvents } from '@/core/record/undo';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
@@ -24,7 +24,7 @@ export interface BatchLine {
   products: string;
   /** When the last of its work was done; where nobody has said so, when it was promised for. */
   finishedAt: number;
-  counted: Omit<Counted, 'kind'> | null;
+  counted: Omit<PieceCount, 'kind'> | null;
   /** Mean of the marks that were given last. */
   mean: number | null;
 }
@@ -139,7 +139,7 @@ function lastOf<Kind extends 'count' | 'marks'>(
 function countOf(told: readonly FloorEvent[]): BatchLine['counted'] {
   const counts = lastOf(told, 'count');
   if (counts.length === 0) return null;
-  const sum = (of: (counted: Counted) => number) => counts.reduce((all, one) => all + of(one), 0);
+  const sum = (of: (counted: PieceCount) => number) => counts.reduce((all, one) => all + of(one), 0);
   return { good: sum((c) => c.good), second: sum((c) => c.second), waste: sum((c) => c.waste) };
 }
 

@@ -5,7 +5,7 @@ import { excursions, type Excursion } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { houseValues } from './house';
-import { believed, type Newest } from './newest-readings';
+import { believed, type PlaceReadings } from './newest-readings';
 
 /** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
 export type Calls = Omit<Board['calls'], 'thaws'>;
@@ -22,7 +22,7 @@ export function coolingRuleOf(number: number): CoolingRule {
 }
 
 /** Leads, alarms taken, and places that are too warm or too cold, or of which nobody hears any more. */
-export async function calls(db: Db, now: number, newest: readonly Newest[]): Promise<Calls> {
+export async function calls(db: Db, now: number, newest: readonly PlaceReadings[]): Promise<Calls> {
   const [value, taken] = await Promise.all([
     houseValues(db),
     rowsOf<{ alarm: string; personId: number; at: Date }>(
@@ -45,7 +45,7 @@ export async function calls(db: Db, now: number, newest: readonly Newest[]): Pro
 }
 
 /** Places that are outside their limits now, and for how long: only of these the log is read. */
-async function excursionsOf(db: Db, now: number, limited: readonly Newest[]): Promise<Excursion[]> {
+async function excursionsOf(db: Db, now: number, limited: readonly PlaceReadings[]): Promise<Excursion[]> {
   const outside = limited.filter((one) => {
     const celsius = believed(one)?.celsius;
     const { low, high } = one.limits;
@@ -69,7 +69,7 @@ const GIVEN_UP = 7 * 24;
 
 /** Places whose probe has said nothing for longer than it is believed, and nobody else either. */
 function silentOf(
-  limited: readonly Newest[],
+  limited: readonly PlaceReadings[],
   now: number,
   holds: { probe: number; typed: number },
 ): SilentProbe[] {

@@ -4,7 +4,7 @@ import type { Today } from '@/core/forecast/windows';
 import type { Db } from '../db/rows';
 import { ovenDecks } from './decks';
 import { houseValues, machinePools } from './house';
-import { newestReadings, type Newest } from './newest-readings';
+import { newestReadings, type PlaceReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
 
 /** Hours before and after now in which outages of machines count for a forecast. */
@@ -12,7 +12,7 @@ const OUTAGES = 15 * 24;
 const HOUR = 3_600_000;
 
 /** Today's temperatures by readings at hand. */
-export async function todayBy(db: Db, newest: readonly Newest[], now: number): Promise<Today> {
+export async function todayBy(db: Db, newest: readonly PlaceReadings[], now: number): Promise<Today> {
   const value = await houseValues(db);
   return todayOf(placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }));
 }
@@ -21,7 +21,7 @@ export async function todayBy(db: Db, newest: readonly Newest[], now: number): P
 export async function conditions(
   db: Db,
   now: number,
-  known: { newest?: readonly Newest[]; machines?: readonly Machine[] } = {},
+  known: { newest?: readonly PlaceReadings[]; machines?: readonly Machine[] } = {},
 ): Promise<Conditions> {
   const newest = known.newest ?? (await newestReadings(db, now));
   const [places, decks, machines] = await Promise.all([

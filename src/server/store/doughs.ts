@@ -28,8 +28,8 @@ import { broughtIn } from './contents';
 import { houseValues, machines } from './house';
 import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
-import { reallyMixed, type ReallyMixed } from './mixed';
-import { productVersions, type KnownProduct } from './products';
+import { reallyMixed, type MixedWeights } from './mixed';
+import { productVersions, type ProductVersion } from './products';
 
 interface OutputRow {
   id: number;
@@ -230,7 +230,7 @@ function blockWork(
   outputs: readonly DoughOutput[],
   { kg, cut }: Pick<ExpandedDough, 'kg' | 'cut'>,
   blockKg: number,
-  really?: ReallyMixed,
+  really?: MixedWeights,
 ): BlockWork | null {
   const product = outputs[0]?.product;
   if (!product?.scheme) return null;
@@ -247,7 +247,7 @@ function blockWork(
 /** An output as it stands in the plan: a dough keeps its loads, whatever becomes of the oven. */
 function plannedOutput(
   { id, doughId, versionId, pieces, dueAt }: OutputRow,
-  products: ReadonlyMap<number, KnownProduct>,
+  products: ReadonlyMap<number, ProductVersion>,
   times: StepTimes,
   more: number,
 ) {
@@ -297,7 +297,7 @@ export function risesOf(outputs: readonly DoughOutput[]): Map<number | null, Pic
 }
 
 /** The yeast that a dough's formula asks for, as instant, in grams. */
-function yeastGrams(outputs: readonly { product: KnownProduct }[], { kg }: { kg: number }): number {
+function yeastGrams(outputs: readonly { product: ProductVersion }[], { kg }: { kg: number }): number {
   return (outputs[0]?.product.yeastShare ?? 0) * kg * 1000;
 }
 

@@ -7,7 +7,7 @@ import type { Db } from '../db/rows';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
 
 /** What a dough really weighs, grams: dough as it was mixed, and its roll-in with all that is creamed into it. */
-export interface ReallyMixed {
+export interface MixedWeights {
   dough: number;
   rollIn: number;
 }
@@ -23,7 +23,7 @@ export async function reallyMixed(
   db: Db,
   events: ReadonlyMap<number, readonly FloorEvent[]>,
   expanded: ReadonlyMap<number, Pick<ExpandedDough, 'kg' | 'bowls'>>,
-): Promise<Map<number, ReallyMixed>> {
+): Promise<Map<number, MixedWeights>> {
   const touched = [...events].flatMap(([id, all]) => {
     const size = expanded.get(id);
     if (!size || !all.some(({ data }) => isChange(data))) return [];
@@ -32,7 +32,7 @@ export async function reallyMixed(
   });
   if (touched.length === 0) return new Map();
   const book = await ingredientsAndFormulas(db);
-  const found = touched.map(async ({ id, size, changes }): Promise<[number, ReallyMixed][]> => {
+  const found = touched.map(async ({ id, size, changes }): Promise<[number, MixedWeights][]> => {
     const version = await formulaOfDough(db, id);
     if (!version) return [];
     const planned = scale(version.formula, book, { by: 'finished', grams: size.kg * 1000 });

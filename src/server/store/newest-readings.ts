@@ -3,7 +3,7 @@ import type { Place } from '@/core/heat/places';
 import { rowsOf, type Db, type SqlValue } from '../db/rows';
 
 /** One reading of a place. */
-export interface Said {
+export interface PlaceReading {
   celsius: number;
   humidity: number | null;
   at: number;
@@ -13,18 +13,18 @@ export interface Said {
 }
 
 /** A place with the newest that its probe has said, that somebody has told, and that was not believed. */
-export interface Newest {
+export interface PlaceReadings {
   place: Omit<Place, 'reading' | 'remark'> & {
     /** A needle: it says nothing of a place. */
     inDough: boolean;
   };
   limits: PlaceLimits;
-  probe: Said | null;
-  typed: Said | null;
-  doubted: Said | null;
+  probe: PlaceReading | null;
+  typed: PlaceReading | null;
+  doubted: PlaceReading | null;
 }
 
-type PlaceRow = Newest['place'] & Pick<PlaceLimits, 'low' | 'high' | 'minutes'>;
+type PlaceRow = PlaceReadings['place'] & Pick<PlaceLimits, 'low' | 'high' | 'minutes'>;
 
 /** What is not believed is told for a day. */
 const DOUBT_TOLD = 24 * 3_600_000;
@@ -35,7 +35,7 @@ const NEWEST = `(SELECT ${COLUMNS} FROM place_reading
   WHERE place = ? AND doubted = ? AND source = ? AND at > ? AND at <= ? ORDER BY at DESC LIMIT 1)`;
 
 /** All places and needles in their order, with the newest readings of each up to `now`. */
-export async function newestReadings(db: Db, now: number): Promise<Newest[]> {
+export async function newestReadings(db: Db, now: number): Promise<PlaceReadings[]> {
   const places = await rowsOf<Omit<PlaceRow, 'inDough'> & { inDough: number }>(
     db,
     `SELECT id, label, kind, usual, lowest, highest, in_dough AS inDough, alarm_low AS low, alarm_high AS high,
@@ -48,7 +48,7 @@ export async function newestReadings(db: Db, now: number): Promise<Newest[]> {
     [id, 0, 'typed', ever, until],
     [id, 1, 'probe', lately, until],
   ]);
-  const rows = await rowsOf<Omit<Said, 'at'> & { place: string; at: Date }>(
+  const rows = await rowsOf<Omit<PlaceReading, 'at'> & { place: string; at: Date }>(
     db,
     `SELECT r.place, r.celsius, r.humidity, r.at, r.source, r.doubt, p.name AS \`by\`
      FROM (${asked.map(() => NEWEST).join(' UNION ALL ')}) r LEFT JOIN person p ON p.id = r.person_id`,
@@ -56,7 +56,7 @@ export async function newestReadings(db: Db, now: number): Promise<Newest[]> {
   );
   const said = rows.map(({ at, ...row }) => ({ ...row, at: at.getTime() }));
   return places.map(({ low, high, minutes, inDough, ...place }) => {
-    const find = (source: Said['source'], doubted: boolean) =>
+    const find = (source: PlaceReading['source'], doubted: boolean) =>
       said.find(
         (one) => one.place === place.id && one.source === source && (one.doubt !== null) === doubted,
       ) ?? null;
@@ -69,6 +69,6 @@ export async function newestReadings(db: Db, now: number): Promise<Newest[]> {
 }
 
 /** The newest that is believed, whoever said it. */
-export function believed({ probe, typed }: Pick<Newest, 'probe' | 'typed'>): Said | null {
+export function believed({ probe, typed }: Pick<PlaceReadings, 'probe' | 'typed'>): PlaceReading | null {
   return probe && typed ? (probe.at >= typed.at ? probe : typed) : (probe ?? typed);
 }

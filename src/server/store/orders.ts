@@ -1,7 +1,7 @@
 import type { Thaw } from '@/core/shopfloor/alarms';
 import type { DoughRecord } from '@/core/record/dough';
 import type { OrderBook } from '@/core/demand/book';
-import { coverDemand, type Made } from '@/core/demand/cover';
+import { assignSupply, type Supply } from '@/core/demand/cover';
 import { takeFrozen } from '@/core/demand/frozen';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
 import { KEPT_APART, proposeDoughs, type Maker } from '@/core/demand/propose';
@@ -12,7 +12,7 @@ import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
 import { frozenStock, thawedFor, type Frozen } from './frozen';
 import { house, houseValues } from './house';
-import { currentProducts, type KnownProduct } from './products';
+import { currentProducts, type ProductVersion } from './products';
 
 /** Days that are looked ahead. */
 export const ORDER_DAYS = 7;
@@ -38,7 +38,7 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     apart: KEPT_APART,
     cutting: takes.cutting,
   };
-  const { covered, left } = coverDemand(wanted, made, thawed);
+  const { covered, left } = assignSupply(wanted, made, thawed);
   const { open, taken } = takeFrozen(covered, piecesOf(stock));
   return {
     customers: customers.map(({ name }) => name),
@@ -48,7 +48,7 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   };
 }
 
-function makerOf(product: KnownProduct, takes: Awaited<ReturnType<typeof sizes>>): Maker {
+function makerOf(product: ProductVersion, takes: Awaited<ReturnType<typeof sizes>>): Maker {
   const { productId, name, piece, freshFor, scheme, mixed = 1, formulaVersionId, route } = product;
   const expanded = expandDough([{ id: 0, product, pieces: piece.perTray }], takes);
   const ready = expanded.ready[0]?.key ?? '';
@@ -79,7 +79,7 @@ export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: numb
     thawedFor(db, now),
   ]);
   const nameOf = new Map(stock.map(({ productId, product }) => [productId, product]));
-  const { taken } = takeFrozen(coverDemand(wanted, made, thawed).covered, piecesOf(stock));
+  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, piecesOf(stock));
   return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
 }
 
@@ -102,7 +102,7 @@ async function wantedIn(db: Db, span: { from: number; to: number; zone: string }
 }
 
 /** What these doughs make that is due from now on. */
-async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Made[]> {
+async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Supply[]> {
   const ids = await rowsOf<{ outputId: number; productId: number }>(
     db,
     `SELECT o.id AS outputId, v.product_id AS productId FROM dough_output o

@@ -4,7 +4,7 @@ import type { Today } from '@/core/forecast/windows';
 import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseValues } from './house';
-import { believed, newestReadings, type Newest } from './newest-readings';
+import { believed, newestReadings, type PlaceReadings } from './newest-readings';
 
 const HOUR = 3_600_000;
 
@@ -16,7 +16,7 @@ export async function places(db: Db, now: number): Promise<Place[]> {
 
 /** The same from readings at hand; `holds`: for how many hours each kind of reading is believed. */
 export function placesOf(
-  newest: readonly Newest[],
+  newest: readonly PlaceReadings[],
   now: number,
   holds: { probe: number; typed: number },
 ): Place[] {
@@ -43,7 +43,7 @@ export function placesOf(
 }
 
 /** The latest believed reading of each place that has one. */
-export function latestOf(newest: readonly Newest[]): Board['places'] {
+export function latestOf(newest: readonly PlaceReadings[]): Board['places'] {
   return newest.flatMap((one) => {
     const said = one.place.inDough ? null : believed(one);
     if (!said) return [];
@@ -53,7 +53,7 @@ export function latestOf(newest: readonly Newest[]): Board['places'] {
 }
 
 /** Needles with what each last said. */
-export function needlesOf(newest: readonly Newest[]): Board['needles'] {
+export function needlesOf(newest: readonly PlaceReadings[]): Board['needles'] {
   return newest.flatMap((one) => {
     const said = believed(one);
     const { id, label, inDough } = one.place;

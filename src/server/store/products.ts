@@ -11,7 +11,7 @@ import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
 import { schemeVersions } from './schemes';
 
 /** A product version with its product. */
-export interface KnownProduct extends ProductSpec {
+export interface ProductVersion extends ProductSpec {
   productId: number;
   doughName: string;
   /** Yeast of its formula, as instant, for a gram of dough ready to cut. */
@@ -40,7 +40,7 @@ const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS d
 const NEWEST = `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
      WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`;
 
-async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
+async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
   const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
   const [formulas, schemes, learnt, book] = await Promise.all([
     formulaBodies(db, ids),
@@ -80,7 +80,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<KnownProduct[]> {
 /** The newest version of every product, its rises as they were set and not as they were learnt. */
 export async function productsAsSet(
   db: Db,
-): Promise<(Pick<KnownProduct, 'productId' | 'name' | 'rises'> & { laminated: boolean })[]> {
+): Promise<(Pick<ProductVersion, 'productId' | 'name' | 'rises'> & { laminated: boolean })[]> {
   const rows = await rowsOf<ProductRow>(db, NEWEST);
   return rows.map(({ productId, name, schemeVersionId, body }) => ({
     ...{ productId, name, rises: json<Body>(body).rises },
@@ -94,13 +94,13 @@ export function productNames(db: Db): Promise<{ id: number; name: string }[]> {
 }
 
 /** The newest version of every product, by name; its rises take the times that the house has learnt. */
-export async function currentProducts(db: Db): Promise<KnownProduct[]> {
+export async function currentProducts(db: Db): Promise<ProductVersion[]> {
   const rows = await rowsOf<ProductRow>(db, NEWEST);
   return known(db, rows);
 }
 
 /** These versions, by id. */
-export async function productVersions(db: Db, ids: readonly number[]): Promise<Map<number, KnownProduct>> {
+export async function productVersions(db: Db, ids: readonly number[]): Promise<Map<number, ProductVersion>> {
   if (ids.length === 0) return new Map();
   const rows = await rowsOf<ProductRow>(
     db,

@@ -1,10 +1,10 @@
 import type { Scheme } from '@/core/lamination/scheme';
-import type { KnownScheme } from '@/core/process/route';
+import type { SchemeVersion } from '@/core/process/route';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 
 /** A scheme with its newest version, and the products that are laminated by any version of it today. */
-export interface HouseScheme extends KnownScheme {
+export interface HouseScheme extends SchemeVersion {
   schemeId: number;
   version: number;
   products: { id: number; name: string; versionId: number }[];
@@ -21,7 +21,7 @@ interface SchemeRow {
 const COLUMNS = 'v.id AS versionId, s.id AS schemeId, v.version, s.name, v.body';
 
 /** These versions of schemes, by id. */
-export async function schemeVersions(db: Db, ids: readonly number[]): Promise<Map<number, KnownScheme>> {
+export async function schemeVersions(db: Db, ids: readonly number[]): Promise<Map<number, SchemeVersion>> {
   if (ids.length === 0) return new Map();
   const rows = await rowsOf<SchemeRow>(
     db,

@@ -14,7 +14,7 @@ interface Line {
 }
 
 /** What is asked for, as it stands in the address. */
-export type Asked = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
+export type BatchFilter = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
 
 const HEADINGS = ['Batch', 'Made into', 'Finished', 'Came out', 'Marks'];
 const field = 'min-h-14 rounded border border-edge bg-ground px-3 text-lg';
@@ -27,7 +27,7 @@ export function BatchList({
   zone,
 }: {
   lines: readonly Line[];
-  asked: Asked;
+  asked: BatchFilter;
   trouble: string | null;
   zone: string;
 }) {

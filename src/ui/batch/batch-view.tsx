@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { batchReports, type BatchReport } from '@/core/diagnosis/report';
-import type { Marked } from '@/core/record/marks';
+import type { BatchMarks } from '@/core/record/marks';
 import { readByHand, type HeardStay } from '@/core/diagnosis/temperatures';
-import type { Counted } from '@/core/record/events';
+import type { PieceCount } from '@/core/record/events';
 import type { Person } from '@/core/bakery/people';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
@@ -133,7 +133,7 @@ function Output({
   report: BatchReport;
   zone: string;
   laminated: boolean;
-  tell: ((stepKey: string | null, data: Counted | Marked) => void) | null;
+  tell: ((stepKey: string | null, data: PieceCount | BatchMarks) => void) | null;
 }) {
   const [counting, setCounting] = useState<BatchReport['loads'][number] | null>(null);
   const { output, counted, mean, marks, causes, off } = report;

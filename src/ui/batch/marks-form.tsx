@@ -9,7 +9,7 @@ import {
   SCORE_WORDS,
   type FaultId,
   type Mark,
-  type Marked,
+  type BatchMarks,
   type Score,
 } from '@/core/record/marks';
 
@@ -22,13 +22,13 @@ export function MarksForm({
   laminated,
   onSay,
 }: {
-  marks: Marked['marks'];
+  marks: BatchMarks['marks'];
   seen: readonly FaultId[];
   laminated: boolean;
-  onSay: (marked: Marked) => void;
+  onSay: (marked: BatchMarks) => void;
 }) {
   const fits = (one: Mark | FaultId) => laminated || !LAMINATED_ONLY.includes(one);
-  const say = (part: Partial<Omit<Marked, 'kind'>>) =>
+  const say = (part: Partial<Omit<BatchMarks, 'kind'>>) =>
     onSay({ kind: 'marked', marks, seen: [...seen], ...part });
   return (
     <div className="grid gap-6 lg:grid-cols-2">

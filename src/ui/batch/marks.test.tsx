@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { show, telling } from '../../../test-support/view';
-import { BatchList, type Asked } from './batch-list';
+import { BatchList, type BatchFilter } from './batch-list';
 import { MarksForm } from './marks-form';
 
 vi.mock('next/navigation', () => ({ usePathname: () => '/batches' }));
@@ -47,7 +47,7 @@ describe('the list of batches', () => {
     counted: null,
     mean: null,
   };
-  const list = (lines: (typeof line)[], asked: Asked = {}, trouble: string | null = null) => (
+  const list = (lines: (typeof line)[], asked: BatchFilter = {}, trouble: string | null = null) => (
     <BatchList {...{ lines, asked, trouble }} zone="UTC" />
   );
 

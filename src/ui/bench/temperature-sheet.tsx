@@ -41,7 +41,7 @@ interface Props {
  */
 export function TemperatureSheet(props: Props) {
   const { of, onOpenChange } = props;
-  const [refused, setRefused] = useState<Refused | null>(null);
+  const [refused, setRefused] = useState<RefusedReading | null>(null);
   const { doughId, stepKey } = of;
   useEffect(
     () =>
@@ -61,12 +61,12 @@ export function TemperatureSheet(props: Props) {
   );
 }
 
-interface Refused {
+interface RefusedReading {
   celsius: number;
   message: string;
 }
 
-function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: Refused | null }) {
+function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: RefusedReading | null }) {
   const [units] = useUnits();
   const [typed, setTyped] = useState(refused ? showMeasure(measure('celsius', refused.celsius), units) : '');
   const [trouble, setTrouble] = useState<string | null>(refused ? retold(refused.message, units) : null);

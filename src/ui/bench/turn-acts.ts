@@ -1,5 +1,5 @@
 import type { DoughForecast } from '@/core/forecast/forecast';
-import type { EventBody, Turned } from '@/core/record/events';
+import type { EventBody, FoldRecord } from '@/core/record/events';
 import type { StepState } from '@/core/record/step-state';
 import { blockName } from '@/core/record/turns';
 import type { Fold } from '@/core/lamination/stack';
@@ -28,7 +28,7 @@ export function turnDone(dough: DoughForecast, step: Step, state: StepState, fol
   const block = blockInHand(dough, state) ?? blocks;
   const own = step.step.given?.fold;
   if (blocks === 1 && !folds) return { kind: 'finish' };
-  const turned: Turned = {
+  const turned: FoldRecord = {
     kind: 'turned',
     block: blocks === 1 ? null : block,
     folds: folds ?? (own ? [own] : []),

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PiecesWeighed } from '@/core/record/events';
+import type { PieceWeight } from '@/core/record/events';
 import { parseNumber } from '@/core/units/number';
 import { showMass } from '@/core/units/reader';
 import { typedGrams } from '@/core/units/typed-grams';
@@ -19,7 +19,7 @@ export function WeighIn({
   grams: number;
   /** What the scale shows, g. */
   scale: number | null;
-  onWeigh: (weighed: PiecesWeighed) => void;
+  onWeigh: (weighed: PieceWeight) => void;
 }) {
   const [units] = useUnits();
   const [count, setCount] = useState('1');

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { BlockWork } from '@/core/process/block-work';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import type { Turned } from '@/core/record/events';
+import type { FoldRecord } from '@/core/record/events';
 import { blockName, countTurns, foldsOf, turnWords } from '@/core/record/turns';
 import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
 import { fractionOf, operationsOf, schemeName } from '@/core/lamination/scheme';
@@ -21,7 +21,7 @@ interface Props {
   dough: DoughForecast;
   work: BlockWork;
   rolling: RollingHouse;
-  onTell: (stepKey: string, turned: Turned) => void;
+  onTell: (stepKey: string, turned: FoldRecord) => void;
 }
 
 /** The layers of a dough: its scheme, which folds each block has had, what they come to, and a word to set it right. */

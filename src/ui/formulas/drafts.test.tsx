@@ -2,9 +2,9 @@ import { screen } from '@testing-library/react';
 import { expect, it } from 'vitest';
 import { show } from '../../../test-support/view';
 import { Drafts } from './drafts';
-import { keepUnsaved, type Unsaved } from './unsaved';
+import { keepUnsaved, type FormulaDraft } from './unsaved';
 
-const draft: Unsaved['draft'] = { doughCelsius: '', flour: '', stages: [] };
+const draft: FormulaDraft['draft'] = { doughCelsius: '', flour: '', stages: [] };
 
 it('lists what was begun on this device and not kept, whether it has amounts or not', () => {
   keepUnsaved(null, { name: '', note: '', draft, kitchen: null });

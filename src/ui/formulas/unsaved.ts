@@ -4,7 +4,7 @@ import type { Draft } from '@/core/formula/draft';
 import type { Kitchen } from '@/core/units/measures';
 
 /** A formula as it stood in the editor when somebody left the page. */
-export interface Unsaved {
+export interface FormulaDraft {
   name: string;
   note: string;
   draft: Draft;
@@ -15,10 +15,10 @@ const PREFIX = 'hefeteig-formula-';
 const keyOf = (formulaId: number | null) => `${PREFIX}${formulaId ?? 'new'}`;
 
 /** What was typed of a formula on this device and never saved; null where there is nothing of that kind. */
-export function readUnsaved(formulaId: number | null): Unsaved | null {
+export function readUnsaved(formulaId: number | null): FormulaDraft | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(formulaId)) ?? 'null') as Partial<Unsaved> | null;
-    return kept && Array.isArray(kept.draft?.stages) ? (kept as Unsaved) : null;
+    const kept = JSON.parse(localStorage.getItem(keyOf(formulaId)) ?? 'null') as Partial<FormulaDraft> | null;
+    return kept && Array.isArray(kept.draft?.stages) ? (kept as FormulaDraft) : null;
   } catch {
     // A browser that keeps nothing, or something else under this name, offers nothing.
     return null;
@@ -26,7 +26,7 @@ export function readUnsaved(formulaId: number | null): Unsaved | null {
 }
 
 /** Keeps what is typed on this device; null forgets it. */
-export function keepUnsaved(formulaId: number | null, unsaved: Unsaved | null): void {
+export function keepUnsaved(formulaId: number | null, unsaved: FormulaDraft | null): void {
   if (unsaved) localStorage.setItem(keyOf(formulaId), JSON.stringify(unsaved));
   else localStorage.removeItem(keyOf(formulaId));
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from '../kit/button';
-import type { Held } from './use-change';
+import type { PendingChange } from './use-change';
 
 /** Why a change is not kept yet, and the way to make it all the same. */
 export function HeldNote({
@@ -9,7 +9,7 @@ export function HeldNote({
   onDone,
   onCalm,
 }: {
-  held: Held | null;
+  held: PendingChange | null;
   onDone?: () => void;
   onCalm: () => void;
 }) {

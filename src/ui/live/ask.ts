@@ -7,7 +7,7 @@ export const PATIENCE = 7_000;
 const KEPT_ALIVE = 30_000;
 
 /** What is asked of the house. */
-export interface Asked {
+export interface HouseRequest {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
   /** Sent as JSON, or a file as it is. */
   body?: unknown;
@@ -24,7 +24,7 @@ export interface Asked {
  *
  * @returns what came back as JSON; undefined where nobody answered in time or the answer was none
  */
-export async function ask(path: string, asked: Asked = {}): Promise<unknown> {
+export async function ask(path: string, asked: HouseRequest = {}): Promise<unknown> {
   const { method = 'POST', body, key, by = recordedBy(), patience = PATIENCE } = asked;
   const isFile = body instanceof Blob;
   const text = body === undefined || isFile ? undefined : JSON.stringify(body);

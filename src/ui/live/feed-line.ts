@@ -12,7 +12,7 @@ export interface News {
 }
 
 /** What becomes of the line. */
-interface Told {
+interface FeedListener {
   onNews: (news: News) => void;
   onLine: (line: 'open' | 'away') => void;
   /** Nobody is signed in here any more. */
@@ -31,7 +31,7 @@ const SILENCE = 10_000;
  * @param from - how far the house was when the page was made
  * @returns how to stop
  */
-export function listenToHouse(from: number, { onNews, onLine, onOver, onSession }: Told): () => void {
+export function listenToHouse(from: number, { onNews, onLine, onOver, onSession }: FeedListener): () => void {
   let cursor = from;
   let failures = 0;
   let source: EventSource | null = null;

@@ -4,7 +4,7 @@ import { createStore, del, entries, set } from 'idb-keyval';
 import { useEffect, useState } from 'react';
 
 /** Something that was recorded here and will never be stored, until whoever recorded it has seen why. */
-export interface Refused {
+export interface RefusedTap {
   id: string;
   personId: number;
   /** When it was recorded, by the house's clock; null where that is not known. */
@@ -30,7 +30,7 @@ async function changed(): Promise<void> {
 }
 
 /** Puts something aside that was refused for good, with the reason. */
-export async function putAside(refused: Refused): Promise<void> {
+export async function putAside(refused: RefusedTap): Promise<void> {
   await set(refused.id, refused, store());
   await changed();
 }
@@ -42,15 +42,15 @@ export async function seen(ids: readonly string[]): Promise<void> {
 }
 
 /** All that was refused on this tablet and nobody has seen yet, the oldest first. */
-export async function allRefused(): Promise<Refused[]> {
-  return (await entries<string, Refused>(store()))
+export async function allRefused(): Promise<RefusedTap[]> {
+  return (await entries<string, RefusedTap>(store()))
     .map(([, one]) => one)
     .sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 /** All that was refused on this tablet and nobody has seen yet. */
-export function useRefused(): readonly Refused[] {
-  const [list, setList] = useState<readonly Refused[]>([]);
+export function useRefused(): readonly RefusedTap[] {
+  const [list, setList] = useState<readonly RefusedTap[]>([]);
   useEffect(() => {
     const look = () => void allRefused().then(setList);
     look();

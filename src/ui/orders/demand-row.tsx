@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { Covered } from '@/core/demand/cover';
+import type { OrderWithSources } from '@/core/demand/cover';
 import { clockTime, dayTime } from '@/core/time/local';
 
 interface Props {
-  want: Covered;
+  want: OrderWithSources;
   product: string;
   /** Pieces that the freezer could give. */
   frozen: number;

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
-import type { Covered } from '@/core/demand/cover';
+import type { OrderWithSources } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
 import { longDayName, dayMonth, parseLocal } from '@/core/time/local';
@@ -115,7 +115,7 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
 }
 
 /** The command that gives an order another number on its day. */
-function changeOf({ source }: Covered, pieces: number): [string, unknown] {
+function changeOf({ source }: OrderWithSources, pieces: number): [string, unknown] {
   return source.kind === 'single'
     ? ['change-order', { id: source.id, pieces }]
     : [
@@ -124,7 +124,7 @@ function changeOf({ source }: Covered, pieces: number): [string, unknown] {
       ];
 }
 
-function frozenFor({ taken }: OrderBook, want: Covered): number {
+function frozenFor({ taken }: OrderBook, want: OrderWithSources): number {
   if (want.open === 0) return 0;
   return taken
     .filter(({ productId, dueAt }) => productId === want.productId && dueAt === want.dueAt)

@@ -5,7 +5,7 @@ import { standInHouse } from '../../../test-support/stand-in';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
 import type { OrderBook } from '@/core/demand/book';
-import type { Covered } from '@/core/demand/cover';
+import type { OrderWithSources } from '@/core/demand/cover';
 import type { Maker, ProposedDough } from '@/core/demand/propose';
 import type { Answer } from '@/core/wire/answer';
 import { AddOrder } from './add-order';
@@ -42,12 +42,12 @@ const NAMES = new Map([
 ]);
 
 describe('an order of a day', () => {
-  const want = (more: Partial<Covered> = {}): Covered => ({
+  const want = (more: Partial<OrderWithSources> = {}): OrderWithSources => ({
     ...{ source: { kind: 'single', id: 4 }, customer: 'Choir', productId: 1, pieces: 40 },
     ...{ dueAt: 390 * MIN, open: 0, from: [], thawed: 0 },
     ...more,
   });
-  const row = (one: Covered, frozen = 0, onChange: ((pieces: number) => void) | null = null) => (
+  const row = (one: OrderWithSources, frozen = 0, onChange: ((pieces: number) => void) | null = null) => (
     <ul>
       <DemandRow want={one} product="Butter crescent" frozen={frozen} zone="UTC" onChange={onChange} />
     </ul>

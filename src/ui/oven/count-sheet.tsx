@@ -2,7 +2,7 @@
 
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { Counted } from '@/core/record/events';
+import type { PieceCount } from '@/core/record/events';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 
@@ -21,7 +21,7 @@ export function CountSheet({
   onOpenChange: (open: boolean) => void;
   title: string;
   pieces: number;
-  onCount: (counted: Counted) => void;
+  onCount: (counted: PieceCount) => void;
 }) {
   const [all, setAll] = useState(pieces);
   const [second, setSecond] = useState(0);

@@ -1,4 +1,4 @@
-import type { Counted } from '@/core/record/events';
+import type { PieceCount } from '@/core/record/events';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 
 /** `12:05`, or `+0:40` when it is over. */
@@ -14,13 +14,13 @@ export function timer(ms: number): string {
 export const fanCelsius = (celsius: number): number => celsius - 20;
 
 /** The last word on how a load came out. */
-export function countOf({ dough, step }: OvenLoad): Counted | null {
+export function countOf({ dough, step }: OvenLoad): PieceCount | null {
   const last = dough.state.steps.get(step.key)?.records.findLast(({ data }) => data.kind === 'counted');
   return last?.data.kind === 'counted' ? last.data : null;
 }
 
 /** `58 good, 2 second, none wasted`. */
-export function countWords({ good, second, waste }: Counted): string {
+export function countWords({ good, second, waste }: PieceCount): string {
   return [`${good} good`, second > 0 && `${second} second`, waste > 0 && `${waste} wasted`]
     .filter(Boolean)
     .join(', ');

@@ -14,7 +14,7 @@ import { promisesOf } from '@/core/forecast/promises';
 import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import type { Duty } from '@/core/schedule/rota';
-import type { Sampled } from '@/core/solver/sampling';
+import type { PlanSample } from '@/core/solver/sampling';
 import { taskId } from '@/core/process/step-ref';
 import { misfits } from '@/core/schedule/misfit';
 import { isHandsOn } from '@/core/record/state';
@@ -38,7 +38,7 @@ interface Props {
   /** Who is to carry the steps out. */
   duties: readonly Duty[];
   /** How sure the plan is; null until it was played through. */
-  sampled: Sampled | null;
+  sampled: PlanSample | null;
   machines: readonly Machine[];
   rolling: RollingHouse;
   /** The step that is looked at. */
@@ -182,7 +182,7 @@ export function DoughPanel(props: Props) {
 }
 
 /** The share of plays in which all loads of an output are on time; null where it was not played. */
-function surenessOf(sampled: Sampled | null, dough: DoughForecast, outputId: number): number | null {
+function surenessOf(sampled: PlanSample | null, dough: DoughForecast, outputId: number): number | null {
   const own = (sampled?.outputs ?? []).filter(({ task }) =>
     task.startsWith(taskId(dough.id, `${outputId}.`)),
   );

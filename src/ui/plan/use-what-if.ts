@@ -2,11 +2,11 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { WholePlan } from '@/core/schedule/whole-plan';
-import type { Supposed, Reach } from '@/core/solver/what-if';
+import type { TaskMove, Reach } from '@/core/solver/what-if';
 import type { WhatIfAnswer, WhatIfAsk } from '@/core/wire/what-if-message';
 
 /** What was asked last, and what came of it. */
-export interface Asked {
+export interface WhatIfQuestion {
   task: string;
   start: number;
   whole: boolean;
@@ -23,10 +23,10 @@ export function useWhatIf(whole: WholePlan, stay: number) {
   const told = useRef<WholePlan | null>(null);
   const nth = useRef(0);
   const busy = useRef(false);
-  const waiting = useRef<Asked | null>(null);
+  const waiting = useRef<WhatIfQuestion | null>(null);
   const reachFor = useRef<{ nth: number; done: (reach: Reaches | null) => void } | null>(null);
-  const [supposed, setSupposed] = useState<{ asked: Asked; found: Supposed | null } | null>(null);
-  const current = useRef<Asked | null>(null);
+  const [supposed, setSupposed] = useState<{ asked: WhatIfQuestion; found: TaskMove | null } | null>(null);
+  const current = useRef<WhatIfQuestion | null>(null);
 
   useEffect(() => () => worker.current?.terminate(), []);
 
@@ -64,7 +64,7 @@ export function useWhatIf(whole: WholePlan, stay: number) {
   }, [whole, stay, post, next]);
 
   const suppose = useCallback(
-    (asked: Asked) => {
+    (asked: WhatIfQuestion) => {
       ready();
       waiting.current = asked;
       next();

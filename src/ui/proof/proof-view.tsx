@@ -5,7 +5,7 @@ import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { shelvesOf } from '@/core/bakery/decks';
 import { meetings } from '@/core/shopfloor/meetings';
-import { proofWatch, type Watched } from '@/core/shopfloor/proof-watch';
+import { proofWatch, type WatchedWait } from '@/core/shopfloor/proof-watch';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';
@@ -22,7 +22,7 @@ import { useCelsius, useUnits } from '../live/units';
 import { Together } from './together';
 
 const MINUTE = 60_000;
-const idOf = ({ dough, step }: Watched) => `${dough.id}/${step.key}`;
+const idOf = ({ dough, step }: WatchedWait) => `${dough.id}/${step.key}`;
 
 /** Everything that rests or rises, by what is ready first, and which loads will meet at the oven. */
 function ProofView({ board, person: signedIn }: { board: Board; person: Person }) {
@@ -87,7 +87,7 @@ function Row({
   zone,
   onPick,
 }: {
-  watched: Watched;
+  watched: WatchedWait;
   now: number;
   zone: string;
   onPick: () => void;

@@ -1,4 +1,4 @@
-import type { Watched } from '@/core/shopfloor/proof-watch';
+import type { WatchedWait } from '@/core/shopfloor/proof-watch';
 import { temperatureColour } from '../thread/temperature';
 
 const WIDTH = 400;
@@ -8,7 +8,7 @@ const [TOP, GROUND] = [5, 27];
  * How far a wait is: a dough that swells along its time. The window in which it may be taken is open at the top, its best
  * is a notch.
  */
-export function RiseBar({ watched, now }: { watched: Watched; now: number }) {
+export function RiseBar({ watched, now }: { watched: WatchedWait; now: number }) {
   const { since, soonest, best, latest, step } = watched;
   const end = Math.max(latest, now);
   const x = (at: number) =>

@@ -1,7 +1,7 @@
 'use client';
 
 import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
-import type { ScrapTaken } from '@/core/record/events';
+import type { TrimmingsReuse } from '@/core/record/events';
 import type { StepState } from '@/core/record/step-state';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
@@ -15,7 +15,7 @@ interface Props {
   records: StepState['records'];
   /** What is in this dough already. */
   allergens: readonly string[];
-  onTake: (taken: ScrapTaken) => void;
+  onTake: (taken: TrimmingsReuse) => void;
 }
 
 /** Trimmings of earlier doughs that may go into this one, up to the house's share; their age and allergens go with them. */

@@ -5,7 +5,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { findBatches } from '@/server/store/batches';
 import { house } from '@/server/store/house';
-import { BatchList, type Asked } from '@/ui/batch/batch-list';
+import { BatchList, type BatchFilter } from '@/ui/batch/batch-list';
 
 export const metadata: Metadata = { title: 'Batches' };
 
@@ -13,7 +13,7 @@ const day = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)
   .messages({ '*': 'Give a day, such as 2026-11-19.' });
 
-const schema = Joi.object<Asked>({
+const schema = Joi.object<BatchFilter>({
   product: Joi.string().max(60),
   from: day,
   to: day,
@@ -29,8 +29,8 @@ export default async function BatchesPage({ searchParams }: Search) {
   const { zone } = await house(db);
   // An empty field asks for nothing.
   const given = Object.fromEntries(Object.entries(await searchParams).filter(([, value]) => value !== ''));
-  const { value, error } = schema.validate(given) as { value?: Asked; error?: Error };
-  const asked: Asked = error ? {} : (value ?? {});
+  const { value, error } = schema.validate(given) as { value?: BatchFilter; error?: Error };
+  const asked: BatchFilter = error ? {} : (value ?? {});
   const at = (text: string | undefined) =>
     text ? (parseLocal(`${text}T00:00`, zone) ?? undefined) : undefined;
   const [from, to] = [at(asked.from), at(asked.to)];
