@@ -8,7 +8,7 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'unit', include: ['src/{core,devices,ui,workers}/**/*.test.ts'], testTimeout: 60_000 },
+        test: { name: 'unit', include: ['src/{core,devices,ui,workers}/**/*.test.ts'], testTimeout: 180_000 },
       },
       {
         resolve: { alias },
@@ -16,7 +16,7 @@ export default defineConfig({
           name: 'views',
           include: ['src/ui/**/*.test.tsx'],
           environment: 'happy-dom',
-          testTimeout: 30_000,
+          testTimeout: 90_000,
         },
       },
       {
@@ -24,8 +24,9 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['src/server/**/*.test.ts', 'scripts/**/*.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 120_000,
+          // Enough for a hang to be told from a machine that is busy with something else.
+          testTimeout: 180_000,
+          hookTimeout: 240_000,
         },
       },
     ],

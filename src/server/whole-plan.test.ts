@@ -26,14 +26,14 @@ describe('what is still open of all doughs, as one problem', () => {
   it('has a plan that keeps every rule', async () => {
     const { problem } = await readWholePlan(house.pool, await houseNow(house.pool));
     let asked = 0;
-    const solution = solve(problem, { seed: 1, shouldStop: () => ++asked > 3000 });
+    const solution = solve(problem, { seed: 1, shouldStop: () => ++asked > 600 });
     expect(solution?.plan.status).toBe('feasible');
     if (solution) expect(planErrors(problem, solution.plan)).toEqual([]);
-  }, 60_000);
+  });
 
   it('is planned in a thread of its own until the time is up', async () => {
     const { problem } = await readWholePlan(house.pool, await houseNow(house.pool));
     const solution = await planInThread(problem, { seconds: 2 });
     expect(solution?.plan.status).toBe('feasible');
-  }, 60_000);
+  });
 });
