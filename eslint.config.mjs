@@ -13,6 +13,17 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       // Event handlers that start a promise are how React forms work.
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'TSAsExpression > TSAsExpression > :matches(TSUnknownKeyword, TSNeverKeyword)',
+          message: 'A type that has to be forced is the wrong type.',
+        },
+        {
+          selector: 'TSAsExpression > TSNeverKeyword',
+          message: 'A type that has to be forced is the wrong type.',
+        },
+      ],
       eqeqeq: 'error',
       'no-console': 'error',
     },

@@ -1,4 +1,4 @@
-import { Validator, type OutputUnit, type Schema } from '@cfworker/json-schema';
+import { Validator, type OutputUnit } from '@cfworker/json-schema';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Formula, StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
@@ -41,7 +41,7 @@ export function writeFormulaJson(name: string, formula: Formula, book: Ingredien
 }
 
 // One that writes no code of its own: the pages' security policy lets none run.
-const validator = new Validator(FORMULA_SCHEMA as unknown as Schema, '7', false);
+const validator = new Validator(FORMULA_SCHEMA, '7', false);
 
 /** Reads a formula file; every fault with its line. */
 export function readFormulaJson(text: string): ReadFormula {

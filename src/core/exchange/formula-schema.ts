@@ -1,9 +1,10 @@
+import type { Schema } from '@cfworker/json-schema';
 import { STAGE_KINDS } from '../formula/formula';
 
 export const FORMULA_FORMAT = 'hefeteig-formula/1';
 
 /** JSON Schema of a formula file; published as `/schemas/formula.schema.json`. */
-export const FORMULA_SCHEMA = {
+export const FORMULA_SCHEMA: Schema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   $id: 'https://hefeteig.invalid/schemas/formula.schema.json',
   title: 'Formula',
@@ -30,7 +31,7 @@ export const FORMULA_SCHEMA = {
         required: ['kind', 'lines'],
         additionalProperties: false,
         properties: {
-          kind: { enum: STAGE_KINDS },
+          kind: { enum: [...STAGE_KINDS] },
           lines: {
             type: 'array',
             minItems: 1,
@@ -58,4 +59,4 @@ export const FORMULA_SCHEMA = {
       },
     },
   },
-} as const;
+};

@@ -42,13 +42,16 @@ describe('a calendar file', () => {
 
 const step = (key: string, from: number, minutes: number, uses: DoughRecord['steps'][number]['uses']) =>
   ({
-    ...{ key, label: key, outputId: null, load: null, step: { id: key, kind: 'mix', label: key }, uses },
+    ...{ key, label: key, outputId: null, load: null, uses, around: 22, settling: 60 },
+    ...{ min: minutes, target: minutes, max: minutes, shortCost: 0, longCost: 0 },
+    step: { id: key, kind: 'mix', label: key, around: 22, settling: 60 },
     plannedStart: START + from * 60_000,
     plannedEnd: START + (from + minutes) * 60_000,
-  }) as unknown as DoughRecord['steps'][number];
+  }) satisfies DoughRecord['steps'][number];
 
-const dough = {
-  ...{ id: 7, name: '=Crescent 38', outputs: [] },
+const dough: DoughRecord = {
+  ...{ id: 7, name: '=Crescent 38', outputs: [], madeAt: START, kg: 5, bowls: 1, lamination: null },
+  ...{ links: [], events: [] },
   steps: [
     step('rest', 20, 45, [{ resource: 'retarder', amount: 4 }]),
     step('mix', 0, 20, [
@@ -57,7 +60,7 @@ const dough = {
     ]),
     step('bake', 65, 18, [{ resource: 'oven', amount: 3, setting: 185 }]),
   ],
-} as unknown as DoughRecord;
+};
 const machines = [{ id: 'oven', label: 'Deck oven', capacity: 9, unit: 'trays', changeover: 15 }];
 
 describe('the plan as a table', () => {

@@ -44,7 +44,10 @@ describe('the plan by person', () => {
       did('start', 'mix', 2, { personId: 2 }),
       did('finish', 'mix', 20, { personId: 2 }),
     ]);
-    const duty = (key: string, id: number) => ({ task: taskId(1, key), personIds: [id] }) as unknown as Duty;
+    const duty = (key: string, id: number): Duty => ({
+      ...{ task: taskId(1, key), doughId: 1, dough: 'Crescent 1', label: key, start: 0, end: 0 },
+      ...{ personIds: [id], missing: 0, skill: null },
+    });
     const rows = byPerson([dough], [person(1), person(2)], [duty('mix', 1), duty('butter', 1)]);
     expect(rows.map(({ name, items }) => [name, items.map(({ label }) => label)])).toEqual([
       ['P1', ['butter']],

@@ -119,7 +119,8 @@ function checkTask(faults: Faults, task: Entry, resources: ReadonlySet<unknown>)
 export function parseProblem(value: unknown): ParsedProblem {
   const faults = new Faults();
   if (!faults.fits('problem', value, PROBLEM)) return { problem: null, faults: faults.found };
-  const problem = value as unknown as PlanProblem;
+  // Every key that the format asks for is there; what is in it is looked through below.
+  const problem = value as object as PlanProblem;
   if (problem.now > problem.horizon) faults.add('problem', 'now is after the horizon');
 
   // Ids count as known even where their entry is faulty, so that one bad entry is reported once.

@@ -1,5 +1,6 @@
 import { act, screen } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
+import { did } from '../../../test-support/floor';
 import { itemOf, show } from '../../../test-support/view';
 import type { Outcome } from '../live/outbox';
 import { TemperatureSheet } from './temperature-sheet';
@@ -16,9 +17,12 @@ const { step } = itemOf([], 'mix');
 const answered = (celsius: number, stepKey: string, message: string | null) =>
   act(() =>
     tellOutcome({
-      event: { doughId: 1, stepKey, kind: 'temperature', celsius },
-      answer: message === null ? { ok: true, result: {} } : { ok: false, message, status: 422 },
-    } as unknown as Outcome),
+      ...{ event: did('temperature', stepKey, 0, { celsius }), late: false, sessionId: 1, about: '' },
+      answer:
+        message === null
+          ? { ok: true, result: {} }
+          : { ok: false, message, status: 422, field: null, offer: null },
+    }),
   );
 
 it('opens again with what was told and why it was refused, for its own step alone', async () => {

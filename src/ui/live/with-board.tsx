@@ -8,7 +8,8 @@ import { unpackBoard, type PackedBoard } from '@/core/wire/packed-board';
 export function withBoard<Props extends { board: Board }>(View: ComponentType<Props>) {
   return function Screen({ packed, rest }: { packed: PackedBoard; rest: Omit<Props, 'board'> }) {
     const board = useMemo(() => unpackBoard(packed), [packed]);
-    const props = { ...rest, board } as unknown as Props;
+    // All that the view asks for: its board, and the rest.
+    const props = { ...rest, board } as Props;
     return <View {...props} />;
   };
 }

@@ -75,12 +75,10 @@ describe('when to build a levain', () => {
 });
 
 describe('what an amount weighs', () => {
-  const sugar = {
-    id: 'sugar',
-    name: 'Sugar',
-    density: 0.85,
-    also: ['caster sugar'],
-  } as unknown as Ingredient;
+  const sugar: Ingredient = {
+    ...{ id: 'sugar', name: 'Sugar', also: ['caster sugar'], kind: 'sugar', density: 0.85 },
+    ...{ water: 0, fat: 0, sugar: 1, salt: 0, flour: 0, yeast: 0, heat: 1.25, allergens: [] },
+  };
   const type = async (amount: string, of = 'sugar') => {
     const { user } = show(<AmountTool ingredients={[sugar]} />);
     for (const [label, text] of [
