@@ -1,0 +1,43 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { paceOf, slowerBy } from './judgement';
+
+const minutes = fc.double({ min: 1, max: 600, noNaN: true });
+
+describe('a rise that is not ready', () => {
+  it('is slower by the more, the later it was looked at, and never faster', () => {
+    fc.assert(
+      fc.property(minutes, minutes, minutes, (reckoned, a, b) => {
+        const [early, late] = [Math.min(a, b), Math.max(a, b)].map((at) => slowerBy(reckoned, at)) as [
+          number,
+          number,
+        ];
+        expect(early).toBeGreaterThanOrEqual(1 - 1e-9);
+        expect(late).toBeGreaterThanOrEqual(early - 1e-6);
+      }),
+    );
+  });
+
+  it('takes longer than it has had', () => {
+    fc.assert(
+      fc.property(minutes, minutes, (reckoned, at) => {
+        expect(slowerBy(reckoned, at) * reckoned).toBeGreaterThan(at * 0.999);
+      }),
+    );
+  });
+
+  it('is as its examples say', () => {
+    expect(slowerBy(90, 40)).toBeCloseTo(1, 2);
+    expect(slowerBy(90, 87)).toBeCloseTo(1.1, 2);
+    expect(slowerBy(90, 120)).toBeCloseTo(1.41, 2);
+  });
+});
+
+describe('the pace that a look shows', () => {
+  it('is faster where it was ready before its time, and slower where it was not ready at it', () => {
+    expect(paceOf({ target: 90 }, { minutes: 60, verdict: 'right' })).toBe(1.5);
+    expect(paceOf({ target: 90 }, { minutes: 60, verdict: 'over' })).toBe(1.5);
+    expect(paceOf({ target: 90 }, { minutes: 120, verdict: 'over' })).toBe(1);
+    expect(paceOf({ target: 90 }, { minutes: 90, verdict: 'under' })).toBeLessThan(0.9);
+  });
+});
