@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { TABLET } from '../support/floor';
 import { everybodyLeaves, signIn } from '../support/people';
 
+// The first of the night: later the pieces have risen so far that the cold changes little.
 test.afterEach(everybodyLeaves);
 
 const minuteOf = (text: string | null): number => {
