@@ -231,6 +231,33 @@ describe('what else is recorded', () => {
   });
 });
 
+describe('a wait that is over', () => {
+  /** The dough with a rest in which the pieces' rise begins, and what was recorded of that rest. */
+  const proofAfter = (recorded: FloorEvent[], more: FloorEvent[], minute: number) => {
+    const record = wellPlanned([...doneUpTo('turn-2'), ...recorded, ...more]);
+    const steps = record.steps.map((step): DoughRecord['steps'][number] =>
+      step.key === 'rest' ? { ...step, step: { ...step.step, rise: { phase: 'proof' } } } : step,
+    );
+    const dough = { ...record, rises: RISES, steps };
+    return stepIn(forecastDough(dough, CALM, minute * MIN), PROOF).target;
+  };
+  const minute = plannedAt('turn-2');
+  const over = [did('start', 'turn-2', minute)];
+
+  it.each([
+    ['where it stood', did('move', 'rest', minute - 28, { data: { kind: 'moved', place: 'bakery' } })],
+    ['how it looked', did('verdict', 'rest', minute - 1, { data: { kind: 'verdict', verdict: 'over' } })],
+  ])('still counts for what rises after it: %s', (_, event) => {
+    const [running, ended, plain] = [
+      proofAfter([event], [], minute),
+      proofAfter([event], over, minute),
+      proofAfter([], over, minute),
+    ];
+    expect(running).not.toBe(plain);
+    expect(Math.abs(ended - running)).toBeLessThanOrEqual(1);
+  });
+});
+
 describe('a forecaster', () => {
   it('makes anew only the forecast of what an event touches', () => {
     const forecaster = createForecaster();

@@ -14,8 +14,9 @@ import type { Observation } from './windows';
 export function observe(step: DoughStep, state: StepState, conditions: Conditions): Observation {
   const observation: Observation = {};
   const { startedAt, status } = state;
-  if (status === 'running' && step.step.kind !== 'bake')
-    Object.assign(observation, standing(step, state, conditions));
+  // What is over counts on for what rises after it: where it stood, and how it looked.
+  const begun = status === 'running' || (status === 'done' && state.moved !== null);
+  if (begun && step.step.kind !== 'bake') Object.assign(observation, standing(step, state, conditions));
   if (status === 'running' && step.step.kind === 'bake' && conditions.decks)
     observation.stretched = correctionOn(state.decks ?? [], conditions.decks);
   const measured = lastMeasured(state, conditions.probes);
@@ -24,7 +25,7 @@ export function observe(step: DoughStep, state: StepState, conditions: Condition
     observation.reading = { minute: Math.max(0, since), celsius: measured.celsius };
   }
   if (startedAt === null) return observation;
-  const judged = status === 'running' ? judgement(state, startedAt) : null;
+  const judged = status === 'skipped' ? null : judgement(state, startedAt);
   if (judged) observation.judged = judged;
   if (state.notBefore !== null) observation.atLeast = (state.notBefore - startedAt) / MINUTE;
   return observation;
