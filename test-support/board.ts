@@ -8,6 +8,7 @@ export const boardOf = (more: Partial<Board> = {}): Board => ({
   house: { name: 'Backhaus Lindenried', zone: 'UTC' },
   ...{ people: [], machines: [], presences: [], places: [], needles: [], doughs: [], today: {} },
   ...{ rolling: ROLLING, scale: null, calls: NO_CALLS },
-  decks: { count: 1, perDeck: 9, whole: right, each: [right] },
+  rooms: [],
+  decks: { oven: { count: 1, perDeck: 9, whole: right, each: [right] } },
   ...more,
 });

@@ -3,6 +3,8 @@ import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
 import type { DoughRecord } from '@/core/record/dough';
 import { eventOf, type FlatEvent, type FloorEvent } from '@/core/record/events';
 import { expandDough, type Sizes } from '@/core/process/expand';
+import { onMachines } from '@/core/process/on-machines';
+import { ONE_OF_EACH } from './equipment';
 import { CUTTING } from './rolling';
 import { SMALL_PRODUCT } from './small-dough';
 
@@ -11,7 +13,7 @@ export const SMALL_SIZES: Sizes = { ovenTrays: 9, bowlKg: 40, carriers: [], cutt
 
 /** The small product's steps for one output with id 5. */
 export const smallDough = (pieces = 40) =>
-  expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], SMALL_SIZES);
+  onMachines(expandDough([{ id: 5, product: SMALL_PRODUCT, pieces }], SMALL_SIZES), ONE_OF_EACH);
 
 /** The record of a small dough whose steps are planned one after the other, `length` minutes each. */
 export function plannedRecord(events: FloorEvent[], length = 60, pieces = 40): DoughRecord {

@@ -5,7 +5,7 @@ import { todayBy } from './store/conditions';
 import { ovenDecks } from './store/decks';
 import { doughById } from './store/doughs';
 import { newestReadings } from './store/newest-readings';
-import { latestOf, needlesOf } from './store/places';
+import { latestOf, needlesOf, roomsOf } from './store/places';
 import { house, machinePools, people, shifts } from './store/house';
 import { rollingHouse } from './store/rolling';
 
@@ -34,6 +34,7 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
     people: persons,
     machines: pools,
     presences: presences(pattern, Math.min(...times) - DAY, Math.max(...times) + DAY, bakery.zone),
+    rooms: roomsOf(newest),
     today: await todayBy(db, newest, now),
     ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale: null, calls: NO_CALLS },
     doughs: [dough],

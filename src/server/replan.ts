@@ -4,9 +4,10 @@ import { stepOf } from '@/core/schedule/supposed';
 import type { LatePromise, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
 import { leaveSmallMoves } from '@/core/schedule/small-moves';
 import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
-import { supposingTimes, wholePlan, type WholePlan } from '@/core/schedule/whole-plan';
+import { supposingTimes, wholePlan, type FoundPlan, type WholePlan } from '@/core/schedule/whole-plan';
 import { planCost } from '@/core/solver/cost';
-import type { PlanProblem, Times } from '@/core/solver/problem';
+import { onResources } from '@/core/solver/alternatives';
+import type { PlanProblem, Times, Use } from '@/core/solver/problem';
 import { withStay } from '@/core/solver/stay';
 import type { DoughChange } from '@/core/process/changes';
 import { taskId } from '@/core/process/step-ref';
@@ -67,24 +68,25 @@ export async function replan(db: Db, now: number, options: Replanning): Promise<
       conflict = solution?.plan.status === 'infeasible' ? solution.plan.conflict : [];
       if (solution?.plan.status !== 'feasible') return null;
       from = solution.plan.times;
-      return from;
+      return solution.plan;
     },
-    windowsOf: (times) => wholePlan(supposingTimes(means, times, standing.origin), now),
+    windowsOf: (plan) => wholePlan(supposingTimes(means, plan, standing.origin), now),
     moved: (before, after) => hasMoved(before.problem, after.problem),
   });
   if (!found) return { kind: 'none', conflict, whole: standing };
   const base = changes ? await readWholePlan(db, now) : standing;
   const wanted = change(standing.problem, standing);
   const small = (await houseValues(db))('small_shift');
-  const times = leaveSmallMoves(wanted, standing.present, found.plan, small);
-  const body = await describe(db, { base, whole: standing, wanted, times, small }, options);
+  const { chosen = {} } = found.plan;
+  const times = leaveSmallMoves(onResources(wanted, chosen), standing.present, found.plan.times, small);
+  const body = await describe(db, { base, whole: standing, wanted, times, chosen, small }, options);
   return { kind: 'plan', body: found.settled ? body : { ...body, unsettled: true }, whole: standing };
 }
 
 /** Whether the windows of waits are what they were when these times are the plan. */
 export async function holdsWindows(db: Db, now: number, whole: WholePlan, times: Times): Promise<boolean> {
   const means = await readPlanMeans(db, now);
-  return !hasMoved(whole.problem, wholePlan(supposingTimes(means, times, whole.origin), now).problem);
+  return !hasMoved(whole.problem, wholePlan(supposingTimes(means, { times }, whole.origin), now).problem);
 }
 
 /** Whether a window moved by more than is let pass. */
@@ -103,12 +105,15 @@ async function describe(
     whole,
     wanted,
     times,
+    chosen,
     small,
-  }: { base: WholePlan; whole: WholePlan; wanted: PlanProblem; times: Times; small: number },
+  }: FoundPlan & { base: WholePlan; whole: WholePlan; wanted: PlanProblem; small: number },
   { causes = new Map(), needs = [], acts = [] }: Replanning,
 ): Promise<ProposalBody> {
   const { doughs, present } = whole;
-  const moved = new Map(doughs.map((dough) => [dough.id, movedSteps(dough, whole, times)]));
+  const moved = new Map(
+    doughs.map((dough) => [dough.id, movedSteps(dough, whole, { times, ...(chosen ? { chosen } : {}) })]),
+  );
   const names = new Map(doughs.map(({ id, name }) => [String(id), name]));
   const labels = new Map((await machines(db)).map(({ id, label }) => [id, label.toLowerCase()]));
   const why = ({ id }: DoughRecord): string => {
@@ -128,20 +133,28 @@ async function describe(
   };
 }
 
-function movedSteps(dough: DoughRecord, { origin }: WholePlan, times: Times): StepTimes {
+function movedSteps(dough: DoughRecord, { origin }: WholePlan, { times, chosen = {} }: FoundPlan): StepTimes {
   const { id, steps } = dough;
   const state = stateOf(dough);
   return Object.fromEntries(
-    steps.flatMap(({ key, plannedStart, plannedEnd }) => {
+    steps.flatMap(({ key, plannedStart, plannedEnd, uses }) => {
       const [start, end] = times[taskId(id, key)] ?? [];
       if (start === undefined || end === undefined) return [];
       // What is under way began when it did; the plan for that is not rewritten.
       const begun = state.steps.get(key)?.status !== 'open';
       const from = begun ? plannedStart : origin + start * MINUTE;
-      const at: [number, number] = [from, Math.max(from, origin + end * MINUTE)];
-      return at[0] === plannedStart && at[1] === plannedEnd ? [] : [[key, at]];
+      const at: StepTimes[string] = [from, Math.max(from, origin + end * MINUTE)];
+      const machines = begun ? [] : movedOnto(uses, chosen[taskId(id, key)]);
+      if (machines.length > 0) at.push(machines);
+      return at[0] === plannedStart && at[1] === plannedEnd && machines.length === 0 ? [] : [[key, at]];
     }),
   );
+}
+
+/** Machines that a step is on from now on, where that is another one; none where all stay. */
+function movedOnto(uses: readonly Use[], chosen: readonly string[] = []): string[] {
+  const moves = chosen.some((resource, i) => uses[i]?.among && resource !== uses[i].resource);
+  return moves ? chosen.filter((_, i) => uses[i]?.among) : [];
 }
 
 /** Promises of the problem that these times do not keep. */

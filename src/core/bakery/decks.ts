@@ -1,4 +1,5 @@
 import type { BakeCorrection } from '../learning/bakes';
+import type { Machine } from './machines';
 
 /** An oven's decks, counted from 1, and what is learnt of the whole and of each. */
 export interface Decks {
@@ -7,6 +8,9 @@ export interface Decks {
   whole: BakeCorrection;
   each: BakeCorrection[];
 }
+
+/** The decks of each oven of the house, by its id. */
+export type OvenDecks = Readonly<Record<string, Decks>>;
 
 /**
  * Decks for a load of some trays: those that hold nothing, the first first; where too few are free, as many as it needs all
@@ -42,9 +46,11 @@ export function correctionOn(
   return known.reduce((sum, { ratio }) => sum + ratio, 0) / known.length;
 }
 
-/** How many shelves a place has, by its id: machines that are counted in shelves carry the name of their place. */
+/** How many shelves a place has, by its id, where it is inside a machine that is counted in shelves. */
 export function shelvesOf(
-  machines: readonly { id: string; capacity: number; unit: string }[],
+  machines: readonly Pick<Machine, 'place' | 'capacity' | 'unit'>[],
 ): ReadonlyMap<string, number> {
-  return new Map(machines.filter(({ unit }) => unit === 'shelves').map(({ id, capacity }) => [id, capacity]));
+  return new Map(
+    machines.flatMap(({ place, capacity, unit }) => (place && unit === 'shelves' ? [[place, capacity]] : [])),
+  );
 }

@@ -23,7 +23,7 @@ function stood(
   const dough = baked();
   const steps = dough.steps.map((step) => {
     const place = places[step.step.id];
-    return place === undefined ? step : { ...step, step: { ...step.step, place } };
+    return place === undefined ? step : { ...step, place };
   });
   const more = recorded.map(({ step, after, data }) => {
     const { key, from } = minutesOf(dough, step);

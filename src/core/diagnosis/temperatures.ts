@@ -50,7 +50,7 @@ export function staysOf(dough: DoughRecord, now: Instant): Stay[] {
       const own = events.filter(({ stepKey }) => stepKey === step.key);
       // What was said before the wait began holds from its beginning.
       const since = (change: Change) => ({ ...change, at: Math.max(change.at, startedAt) });
-      const around = [{ probe: step.step.place ?? null, at: startedAt }, ...own.flatMap(placeOf).map(since)];
+      const around = [{ probe: step.place ?? null, at: startedAt }, ...own.flatMap(placeOf).map(since)];
       const needles = own.flatMap(needleOf).map(since);
       const end = finishedAt ?? now;
       const what = { step: step.label, baking: step.step.kind === 'bake' };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
+import { machine } from '../../../test-support/equipment';
 import type { DoughRecord } from '../record/dough';
 import { writeCalendar } from './icalendar';
 import { planEvents, writePlanCsv } from './plan-table';
@@ -61,7 +62,7 @@ const dough: DoughRecord = {
     step('bake', 65, 18, [{ resource: 'oven', amount: 3, setting: 185 }]),
   ],
 };
-const machines = [{ id: 'oven', label: 'Deck oven', capacity: 9, unit: 'trays', changeover: 15 }];
+const machines = [machine('oven', { label: 'Deck oven' })];
 
 describe('the plan as a table', () => {
   it('has a row a step, by its start, in the bakery’s time, with what it holds', () => {

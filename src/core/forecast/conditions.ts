@@ -11,13 +11,13 @@ export type ProbeReadings = ReadonlyMap<string, { celsius: number; at: Instant }
 export interface Conditions {
   places: Today;
   probes: ProbeReadings;
-  /** How long bakes take in the oven and on each of its decks, against what is written; null: as written. */
-  decks: Pick<Decks, 'whole' | 'each'> | null;
+  /** How long bakes take in each oven and on its decks, against what is written; as written in one that is not there. */
+  decks: Readonly<Record<string, Pick<Decks, 'whole' | 'each'>>>;
   machines: readonly Pick<Machine, 'id' | 'capacity' | 'outages'>[];
 }
 
 /** A bakery of which nothing is known: every wait has the window that its route gives it. */
-export const UNKNOWN_CONDITIONS: Conditions = { places: {}, probes: new Map(), decks: null, machines: [] };
+export const UNKNOWN_CONDITIONS: Conditions = { places: {}, probes: new Map(), decks: {}, machines: [] };
 
 /** Core probes that have read something, by id. */
 export function probeReadings(

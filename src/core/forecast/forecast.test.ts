@@ -108,7 +108,7 @@ describe('a forecast of a dough that keeps time', () => {
     const record = wellPlanned(doneUpTo('turn-2'));
     const steps = record.steps.map((step) =>
       step.key === 'rest'
-        ? { ...step, step: { ...step.step, place: 'retarder', until: 2, piece: slab } }
+        ? { ...step, place: 'retarder', step: { ...step.step, until: 2, piece: slab } }
         : step,
     );
     const minute = plannedAt('turn-2');

@@ -17,8 +17,10 @@ export function observe(step: DoughStep, state: StepState, conditions: Condition
   // What is over counts on for what rises after it: where it stood, and how it looked.
   const begun = status === 'running' || (status === 'done' && state.moved !== null);
   if (begun && step.step.kind !== 'bake') Object.assign(observation, standing(step, state, conditions));
-  if (status === 'running' && step.step.kind === 'bake' && conditions.decks)
-    observation.stretched = correctionOn(state.decks ?? [], conditions.decks);
+  if (status === 'running' && step.step.kind === 'bake') {
+    const oven = conditions.decks[ovenOf(step, state) ?? ''];
+    if (oven) observation.stretched = correctionOn(state.decks ?? [], oven);
+  }
   const measured = lastMeasured(state, conditions.probes);
   if (measured) {
     const since = (measured.at - (startedAt ?? measured.at)) / MINUTE;
@@ -33,20 +35,28 @@ export function observe(step: DoughStep, state: StepState, conditions: Condition
 
 /** What is around a dough where it stands, and since when if it was put there meanwhile. */
 function standing(
-  { step }: DoughStep,
+  { step, place }: DoughStep,
   { moved, startedAt }: StepState,
   { places }: Conditions,
 ): Pick<Observation, 'around' | 'kind' | 'moved'> {
-  const usual = step.place === undefined ? undefined : places[step.place];
+  const usual = place === undefined ? undefined : places[place];
   const here = moved ? places[moved.place] : usual;
   if (!here) return {};
   // A shelf of the same place is no other place.
-  if (!moved || startedAt === null || moved.place === step.place) return { around: here.celsius };
+  if (!moved || startedAt === null || moved.place === place) return { around: here.celsius };
   const minute = Math.max(0, (moved.at - startedAt) / MINUTE);
   return {
     ...{ around: here.celsius, kind: here.kind },
     moved: { minute, before: usual?.celsius ?? step.around },
   };
+}
+
+/** The oven that a load is in: as recorded, or as planned; undefined where it goes into none. */
+export function ovenOf(
+  { uses }: Pick<DoughStep, 'uses'>,
+  { oven }: Pick<StepState, 'oven'> = { oven: null },
+): string | undefined {
+  return oven ?? uses.find(({ setting }) => setting !== undefined)?.resource;
 }
 
 /** The last look at what rises: a verdict, or that a sponge or levain was found ready. */

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
+import { onMachines } from '../process/on-machines';
 import { SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { expandDough, type DoughStep, type ExpandedDough } from '../process/expand';
@@ -62,7 +64,7 @@ const usual: Today = {
   retarder: { celsius: 4, kind: 'fridge' },
   proofer: { celsius: 26, kind: 'proofer' },
 };
-const base = expandDough([{ id: 5, product: PRODUCT, pieces: 40 }], SMALL_SIZES);
+const base = onMachines(expandDough([{ id: 5, product: PRODUCT, pieces: 40 }], SMALL_SIZES), ONE_OF_EACH);
 const products = new Map([
   [null, PRODUCT],
   [5, PRODUCT],

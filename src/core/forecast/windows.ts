@@ -180,7 +180,7 @@ function standingOf(
   { today, observation }: StepContext,
 ): Stand {
   const route = step.step;
-  const place = route.place === undefined ? undefined : today[route.place];
+  const place = step.place === undefined ? undefined : today[step.place];
   // A proofer or oven is set for the step; what it shows now counts only for what stands in it now.
   const isSet = step.uses.some(({ setting }) => setting !== undefined);
   const around =

@@ -15,6 +15,8 @@ export interface Place {
   id: string;
   label: string;
   kind: PlaceKind;
+  /** Dough can be there; or it is where flour, or the water of the tap, has its temperature. */
+  purpose: 'dough' | 'flour' | 'water';
   /** What it has when nobody has said, °C, and what cannot be true of it. */
   usual: number;
   lowest: number;

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { smallDough, SMALL_SIZES } from '../../../test-support/floor';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { COOLER, extraLoads, withChanges } from './changes';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
+import { onMachines } from './on-machines';
 import { expandDough } from './expand';
 import { settleWindows } from '../forecast/windows';
 
@@ -31,7 +33,7 @@ describe('a dough that leaves its route', () => {
       ),
     };
     const inRoom = withChanges(set, [{ kind: 'room-proof', target: '5' }]);
-    expect(step(inRoom, proof)).toMatchObject({ uses: [], step: { place: 'bakery' } });
+    expect(step(inRoom, proof)).toMatchObject({ uses: [], step: { place: 'room' } });
     expect(step(inRoom, proof)?.label).toMatch(/in the room$/);
     expect(withChanges(set, [{ kind: 'room-proof', target: '6' }]).steps).toEqual(set.steps);
   });
@@ -52,7 +54,9 @@ describe('a dough that leaves its route', () => {
     const inRoom = withChanges(rising, [toRoom]);
     const cooler = withChanges(rising, [toRoom, { kind: 'cooler-room', target: proof }]);
     const today = { bakery: { celsius: 23, kind: 'room' as const } };
-    const [plain, cool] = [inRoom, cooler].map((one) => step(settleWindows(one, products, today), proof));
+    const [plain, cool] = [inRoom, cooler].map((one) =>
+      step(settleWindows(onMachines(one, ONE_OF_EACH), products, today), proof),
+    );
     expect(cool?.around).toBe((plain?.around ?? 0) - COOLER);
     expect(cool?.target).toBeGreaterThan(plain?.target ?? Infinity);
     expect(withChanges(dough, [{ kind: 'cooler-room', target: 'retard' }]).steps).toEqual(dough.steps);

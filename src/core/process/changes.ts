@@ -35,7 +35,12 @@ export function withChanges(dough: ExpandedDough, changes: readonly DoughChange[
   const inRoom = (step: DoughStep): DoughStep => {
     if (step.step.kind !== 'proof' || !has('room-proof', String(step.outputId))) return step;
     const uses = step.uses.filter(({ setting }) => setting === undefined);
-    return { ...step, step: { ...step.step, place: 'bakery' }, label: `${step.label} in the room`, uses };
+    return {
+      ...step,
+      step: { ...step.step, place: 'room' as const },
+      label: `${step.label} in the room`,
+      uses,
+    };
   };
   const cooler = (step: DoughStep): DoughStep =>
     has('cooler-room', step.key) && risesInRoom(step)

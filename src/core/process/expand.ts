@@ -1,3 +1,4 @@
+import type { MachineKind } from '../bakery/machines';
 import { bowlsFor } from '../formula/bowls';
 import { doughToCut, type CutSize, type CuttingHouse } from '../cutting/dough-size';
 import { doughForPieces } from '../formula/scale';
@@ -39,7 +40,10 @@ export interface DoughStep {
   max: number;
   shortCost: number;
   longCost: number;
+  /** Hands and machines. Expanded, it names kinds of machines; on the machines of a bakery, their ids. */
   uses: Use[];
+  /** The place of the house whose temperature it has, once it is on the machines of a bakery. */
+  place?: string;
   /** What is around the dough, °C, and how fast it follows, minutes: the route's, or as it is today. */
   around: number;
   settling: number;
@@ -61,15 +65,17 @@ export interface ExpandedDough {
   kg: number;
   /** How many bowls it is mixed in. */
   bowls: number;
+  /** Dough before butter in one of them, kg. */
+  bowlKg: number;
   /** How it is rolled for its pieces; null for a dough that is not laminated, or that no sheet gives them from. */
   cut: CutSize | null;
 }
 
 /** What the house's machines take at once, and how it rolls and cuts. */
 export interface Sizes {
-  /** Trays in one oven load. */
+  /** Trays in one load of the largest oven. */
   ovenTrays: number;
-  /** Kilograms of dough before butter in one mixer bowl. */
+  /** Kilograms of dough before butter in one bowl of the largest mixer. */
   bowlKg: number;
   /** What pieces stand on or in and the house counts: trays, tins. Nothing is held of what it does not count. */
   carriers: readonly Carrier[];
@@ -77,7 +83,7 @@ export interface Sizes {
 }
 
 /** What pieces stand on or in, from makeup until they have cooled. */
-export type Carrier = 'tray' | 'tin';
+export type Carrier = Extract<MachineKind, 'tray' | 'tin'>;
 
 export const CREW = 'crew';
 
@@ -196,7 +202,8 @@ export function expandDough(
   const ownWeight = byWeight(outputs);
   const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
   const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
-  const bowls = bowlsFor(kg * (first.product.mixed ?? 1), bowlKg);
+  const mixed = kg * (first.product.mixed ?? 1);
+  const bowls = bowlsFor(mixed, bowlKg);
   const { dough } = first.product.route;
   const steps: DoughStep[] = dough.steps.map((step) => ({
     ...sized(step, { bowls, kg, pieces, trays }, step.id, step.label),
@@ -239,7 +246,7 @@ export function expandDough(
       ready.push({ outputId: output.id, key: prefix + lastStep(route.output) });
     }
   }
-  return { steps, links, ready, kg, bowls, cut };
+  return { steps, links, ready, kg, bowls, bowlKg: mixed / bowls, cut };
 }
 
 /** The steps from makeup to the end of cooling: as long, trays and tins are not free for other pieces. */

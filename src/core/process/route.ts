@@ -1,4 +1,5 @@
-import type { Lying } from '../heat/places';
+import type { MachineKind } from '../bakery/machines';
+import type { Lying, PlaceKind } from '../heat/places';
 import type { PieceSize } from '../cutting/piece';
 import type { Piece } from '../heat/mode';
 import type { Scheme } from '../lamination/scheme';
@@ -60,15 +61,15 @@ export interface RouteStep {
   work?: { fixed: number; perKg?: number; perPiece?: number; people: number };
   /** Waits: their window in minutes, and what a minute too short or too long costs. */
   wait?: { shortest: number; best: number; longest: number; shortCost: number; longCost: number };
-  /** What it holds of a machine, from start to end. `setting`: °C that the machine stands at. */
-  holds?: { machine: string; amount: number; per: 'once' | 'kg' | 'tray'; setting?: number }[];
+  /** What it holds of a kind of machine, from start to end. `setting`: °C that the machine stands at. */
+  holds?: { machine: MachineKind; amount: number; per: 'once' | 'kg' | 'tray'; setting?: number }[];
   /** Temperature around the dough, °C, and how fast it follows: minutes until two thirds of the way there. */
   around: number;
   settling: number;
   /** It stands in a corner that is so much cooler than its place, °C. */
   cooler?: number;
-  /** Place of the house whose temperature today stands for `around`. */
-  place?: string;
+  /** The kind of place whose temperature today stands for `around`. */
+  place?: PlaceKind;
   /** What the dough is like there, and what it lies on: `settling` then follows from conduction. */
   piece?: Piece & { lying: Lying };
   /** A rest for the sake of a core temperature, °C: it is at least as long as that takes today. */

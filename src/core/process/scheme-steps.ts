@@ -6,9 +6,10 @@ import { FOLD_WORDS, LOCK_IN_WORDS } from '../lamination/words';
 /** The step of a route that stands for a whole scheme: everything between the cold dough and its final sheet. */
 export const LAMINATE = 'laminate';
 
-const BENCH = [{ machine: 'bench', amount: 1, per: 'once' as const }];
-const SHEETER = [{ machine: 'sheeter', amount: 1, per: 'once' as const }];
-const ROOM = { around: 22, settling: 120, place: 'bakery' };
+type Holds = NonNullable<RouteStep['holds']>;
+const BENCH: Holds = [{ machine: 'bench', amount: 1, per: 'once' }];
+const SHEETER: Holds = [{ machine: 'sheeter', amount: 1, per: 'once' }];
+const ROOM = { around: 22, settling: 120, place: 'room' as const };
 const GUARDS = 'Guards down; stop the sheeter before a hand goes in.';
 const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
 /** A block is pressed flat before it rests, so that it cools evenly and rolls easily after. */
@@ -133,7 +134,7 @@ function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
         {
           ...{ id: 'temper', kind: 'temper', label: 'Temper butter', branch: 'butter' },
           wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
-          ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'bakery' },
+          ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'room' },
           ...{ until: 11, ...slab(beginning.blockMm) },
         },
       ];

@@ -118,7 +118,7 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
   },
   deck: {
     ...{ may: 'crew', data: ['decks'] },
-    fold: (state, { data }) => void (state.decks = data.decks),
+    fold: (state, { data }) => Object.assign(state, { decks: data.decks, oven: data.oven ?? state.oven }),
   },
 };
 

@@ -97,9 +97,10 @@ export interface PlaceChange {
   shelf?: number;
 }
 
-/** A load is on these decks of the oven, counted from 1. */
+/** A load is on these decks of an oven, counted from 1; of the planned one where none is named. */
 export interface DeckChoice {
   kind: 'decks';
+  oven?: string;
   decks: number[];
 }
 

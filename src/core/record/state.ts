@@ -95,6 +95,7 @@ function freshState(key: string): StepState {
     alive: [],
     notBefore: null,
     conditions: null,
+    oven: null,
     decks: null,
     needle: null,
     moved: null,

@@ -24,6 +24,8 @@ export interface StepState {
   /** Not ready before, by the last look; null where nobody has said so. */
   notBefore: Instant | null;
   conditions: MixConditions | null;
+  /** The oven that a load went into; null where nobody has said: the planned one. */
+  oven: string | null;
   /** Decks of the oven that a load is on; null where nobody has said. */
   decks: number[] | null;
   /** The needle that is in it, and since when; only where it is said. */

@@ -71,7 +71,7 @@ describe('where a dough stands, and the needle in it', () => {
   ) => {
     const step = dough.steps.find(({ key }) => key === 'retard');
     const state = foldDough(dough, events).steps.get('retard');
-    return step && state && observe(step, state, { places: today, probes, decks: null, machines: [] });
+    return step && state && observe(step, state, { places: today, probes, decks: {}, machines: [] });
   };
   const known = (events: FloorEvent[], probes: ProbeReadings) => observed(smallDough(), events, probes);
   const said = (minute: number, celsius: number) => new Map([['needle-1', { celsius, at: minute * MIN }]]);
@@ -109,9 +109,7 @@ describe('where a dough stands, and the needle in it', () => {
     const small = smallDough();
     const cold = {
       ...small,
-      steps: small.steps.map((step) =>
-        step.key === 'retard' ? { ...step, step: { ...step.step, place: 'retarder' } } : step,
-      ),
+      steps: small.steps.map((step) => (step.key === 'retard' ? { ...step, place: 'retarder' } : step)),
     };
     const there = observed(cold, [...mixed, moved(75, 'retarder')], new Map());
     expect(there).toMatchObject({ around: 6 });

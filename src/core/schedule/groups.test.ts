@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { machine } from '../../../test-support/equipment';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { taskId } from '../process/step-ref';
 import type { Person } from '../bakery/people';
@@ -7,7 +8,6 @@ import { loadBins, settingSpans } from '../shopfloor/loads';
 import type { Duty } from './rota';
 
 const DAY = { from: 0, to: 1440 * MIN };
-const machine = (id: string) => ({ id, label: id, capacity: 9, unit: 'trays', changeover: 0 });
 const person = (id: number): Person => ({ id, name: `P${id}`, role: 'baker', team: 'nights' });
 
 /** The dough with every step that uses the oven set to one temperature. */

@@ -43,7 +43,7 @@ function itemOf(dough: DoughForecast, step: DoughForecast['steps'][number]): Gro
 /** What is done at each station. */
 export function byStation(doughs: readonly DoughForecast[], machines: readonly Machine[]): GroupRow[] {
   return machines
-    .filter(({ id }) => (STATIONS as readonly string[]).includes(id))
+    .filter(({ kind }) => (STATIONS as readonly string[]).includes(kind))
     .map(({ id, label }) => ({
       id,
       name: label,

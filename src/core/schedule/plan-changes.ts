@@ -4,8 +4,8 @@ import { MINUTE, type Instant } from '../time/local';
 import type { DoughRecord } from '../record/dough';
 import { isHandsOn } from '../record/state';
 
-/** New times of a dough's steps by key. */
-export type StepTimes = Record<string, [start: Instant, end: Instant]>;
+/** New times of a dough's steps by key, and ids of the machines that a step is moved to where it had a choice. */
+export type StepTimes = Record<string, [start: Instant, end: Instant, machines?: readonly string[]]>;
 
 /**
  * Hands-on steps of one dough, one after the other, that a new plan moves by about the same: what a shift has to know of
@@ -21,14 +21,18 @@ export interface PlanChange {
   /** How many steps after it move alike. */
   more: number;
   why: string;
+  /** Ids of the machines that it is on from now on, where those are others. */
+  onto?: readonly string[];
 }
+
+type Line = PlanChange & { by: number };
 
 /** Steps that move by amounts closer than this are told in one line, minutes. */
 const ALIKE = 5;
 
 /**
- * What moves by at least `least` minutes, by dough and in the order of the day; `why` says what made a dough move. What a
- * shift need not know of is left out.
+ * What moves by at least `least` minutes or to another machine, by dough and in the order of the day; `why` says what made a
+ * dough move. What a shift need not know of is left out.
  */
 export function planChanges(
   doughs: readonly DoughRecord[],
@@ -36,14 +40,14 @@ export function planChanges(
   why: (dough: DoughRecord) => string,
   least = 1,
 ): PlanChange[] {
-  const lines = doughs.flatMap((dough) => {
+  const lines = doughs.flatMap((dough): Line[] => {
     const moved = dough.steps
       .filter((step) => isHandsOn(step))
       .map((step) => ({ step, to: times.get(dough.id)?.[step.key]?.[0] ?? step.plannedStart }))
       .map((move) => ({ ...move, by: (move.to - move.step.plannedStart) / MINUTE }))
       .sort((a, b) => a.to - b.to);
     const reason = moved.some(({ by }) => by !== 0) ? why(dough) : '';
-    const own: (PlanChange & { by: number })[] = [];
+    const own: Line[] = [];
     for (const { step, to, by } of moved) {
       const last = own.at(-1);
       if (Math.abs(by) < least) continue;
@@ -53,12 +57,29 @@ export function planChanges(
         own.push({ ...head, from: step.plannedStart, to, more: 0, why: reason, by });
       }
     }
-    return own;
+    const onto = dough.steps.flatMap((step) => {
+      const [to = step.plannedStart, , machines] = times.get(dough.id)?.[step.key] ?? [];
+      const head = { doughId: dough.id, dough: dough.name, label: step.label };
+      return machines
+        ? [
+            {
+              ...head,
+              from: step.plannedStart,
+              to,
+              more: 0,
+              why: reason || why(dough),
+              onto: machines,
+              by: 0,
+            },
+          ]
+        : [];
+    });
+    return [...own, ...onto];
   });
   return lines
     .sort((a, b) => a.to - b.to)
-    .map(({ doughId, dough, label, from, to, more, why: reason }) => {
-      return { doughId, dough, label, from, to, more, why: reason };
+    .map(({ doughId, dough, label, from, to, more, why: reason, onto }) => {
+      return { doughId, dough, label, from, to, more, why: reason, ...(onto ? { onto } : {}) };
     });
 }
 

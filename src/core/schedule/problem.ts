@@ -40,7 +40,10 @@ export interface PlanningFrame {
 const LATE_COST = 20;
 const STALE_COST = 2;
 
-/** Writes the plan problem of `doughs` amid what stands already. */
+/**
+ * Writes the plan problem of `doughs` amid what stands already. Where what stands holds more than there is, because a machine
+ * or a person is out, nothing is left for the doughs, but they can still be planned beside it.
+ */
 export function planProblem(
   frame: PlanningFrame,
   doughs: readonly DoughToPlan[],
@@ -48,9 +51,9 @@ export function planProblem(
 ): PlanProblem {
   const { name, horizon, now } = frame;
   const resources: Resource[] = [
-    { id: CREW, capacity: frame.crew },
+    { id: CREW, capacity: atLeastHeld(CREW, frame.crew, standing) },
     ...frame.machines.map(({ id, capacity, changeover, steps = [[0, capacity]] }): Resource => {
-      return { id, capacity: steps, ...(changeover > 0 ? { changeover } : {}) };
+      return { id, capacity: atLeastHeld(id, steps, standing), ...(changeover > 0 ? { changeover } : {}) };
     }),
   ];
   const fixed = standing.map(({ id, dough, start, end, uses }): Task => {
@@ -89,6 +92,30 @@ export function planProblem(
   const pins: Pin[] = standing.map(({ id, start, end }) => ({ task: id, start, end }));
   const format = 'hefeteig-plan-problem/1';
   return { format, name, horizon, now, resources, tasks: [...fixed, ...open], links, outputs, pins };
+}
+
+/** A capacity over time that is nowhere less than what standing steps hold. */
+function atLeastHeld(
+  id: string,
+  capacity: readonly [from: number, amount: number][],
+  standing: readonly Standing[],
+): [from: number, amount: number][] {
+  const held = standing.flatMap(({ start, end, uses }) => {
+    const amount = uses.find(({ resource }) => resource === id)?.amount ?? 0;
+    return amount > 0 ? [{ start, end, amount }] : [];
+  });
+  const edges = new Set([
+    ...capacity.map(([from]) => from),
+    ...held.flatMap(({ start, end }) => [start, end]),
+  ]);
+  const steps = [...edges]
+    .sort((a, b) => a - b)
+    .map((at): [number, number] => {
+      const own = capacity.findLast(([from]) => from <= at)?.[1] ?? 0;
+      const taken = held.reduce((sum, one) => sum + (one.start <= at && at < one.end ? one.amount : 0), 0);
+      return [at, Math.max(own, taken)];
+    });
+  return steps.filter(([, amount], i) => amount !== steps[i - 1]?.[1]);
 }
 
 function taskOf(

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { machine } from '../../../test-support/equipment';
 import { problemErrors } from '../../../test-data/plan/check.mjs';
 import { did, MIN, smallDough } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
 import { clashes } from '../solver/clashes';
 import type { FloorEvent } from '../record/events';
 import type { DoughRecord } from '../record/dough';
-import type { Machine } from '../bakery/machines';
 import { UNKNOWN_CONDITIONS } from '../forecast/conditions';
 import { forecastDough } from '../forecast/forecast';
 import { drifts } from './drift';
@@ -19,10 +19,11 @@ const ZONE = 'Europe/Berlin';
 const DAWN = Date.parse('2026-11-19T00:00+01:00');
 const at = (minute: number) => DAWN + minute * MIN;
 const PIECE = { grams: 60, perTray: 15, scrap: 0.05 };
-const machine = (id: string, capacity: number): Machine => {
-  return { id, label: id, capacity, unit: 'trays', changeover: 0 };
-};
-const MACHINES = [machine('retarder', 30), machine('proofer', 20), machine('oven', 9)];
+const MACHINES = [
+  machine('retarder', { capacity: 30 }),
+  machine('proofer', { capacity: 20 }),
+  machine('oven', { capacity: 9 }),
+];
 
 /** The small dough, planned from `from` on, each step straight after the one before at its shortest. */
 function dough(from: number, events: FloorEvent[] = []): DoughRecord {
@@ -48,7 +49,13 @@ function dough(from: number, events: FloorEvent[] = []): DoughRecord {
 function board(doughs: DoughRecord[], machines = MACHINES): PlanMeans {
   const presences = [{ personId: 1, start: at(0), end: at(3 * 1440) }];
   const conditions = { ...UNKNOWN_CONDITIONS, machines };
-  return { house: { name: 'House', zone: ZONE }, doughs, machines, presences, conditions };
+  return {
+    house: { name: 'House', zone: ZONE },
+    doughs,
+    equipment: { machines, places: [] },
+    presences,
+    conditions,
+  };
 }
 
 describe('the whole plan', () => {
@@ -85,7 +92,10 @@ describe('the whole plan', () => {
   });
 
   it('has no more of a machine than is not out', () => {
-    const out = { ...machine('oven', 9), outages: [{ start: at(100), end: at(200), units: 4 }] };
+    const out = {
+      ...machine('oven', { capacity: 9 }),
+      outages: [{ start: at(100), end: at(200), units: 4 }],
+    };
     const { problem } = wholePlan(board([dough(60)], [...MACHINES.slice(0, 2), out]), at(30));
     expect(problem.resources.find(({ id }) => id === 'oven')?.capacity).toEqual([
       [0, 9],
@@ -113,7 +123,7 @@ describe('what makes a plan need mending', () => {
     const bake = one.steps.find(({ step }) => step.kind === 'bake');
     const begins = bake?.plannedStart ?? 0;
     const broken = { start: begins - 30 * MIN, end: begins + 5 * MIN, units: null };
-    const machines = [...MACHINES.slice(0, 2), { ...machine('oven', 9), outages: [broken] }];
+    const machines = [...MACHINES.slice(0, 2), { ...machine('oven', { capacity: 9 }), outages: [broken] }];
     const told = (doughs: DoughRecord[], now: number) =>
       drifts(wholePlan(board(doughs, machines), now), { machines, rolling: ROLLING }, now, 10).filter(
         ({ doughId }) => doughId === null,

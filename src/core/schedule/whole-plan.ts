@@ -1,9 +1,10 @@
-import type { PlanProblem, Times } from '../solver/problem';
+import type { FeasiblePlan, PlanProblem, Times } from '../solver/problem';
+import { movedTo } from '../process/on-machines';
 import { taskId, type StepRef } from '../process/step-ref';
 import { planProblem } from './problem';
 import { addLocalDays, localMidnight, MINUTE } from '../time/local';
 import { capacitySteps, crewSteps, type Presence } from '../time/shifts';
-import type { Machine } from '../bakery/machines';
+import type { Equipment } from '../bakery/machines';
 import type { Conditions } from '../forecast/conditions';
 import { FORGOTTEN, forecastDough, type DoughForecast } from '../forecast/forecast';
 import type { DoughRecord } from '../record/dough';
@@ -36,13 +37,13 @@ export interface PlanMeans {
   house: { name: string; zone: string };
   doughs: readonly DoughRecord[];
   presences: readonly Presence[];
-  machines: readonly Machine[];
+  equipment: Equipment;
   conditions: Conditions;
 }
 
 /** The whole plan of the doughs that are open. */
 export function wholePlan(
-  { house, doughs: all, presences, machines, conditions }: PlanMeans,
+  { house, doughs: all, presences, equipment, conditions }: PlanMeans,
   now: number,
 ): WholePlan {
   const { name, zone } = house;
@@ -62,7 +63,7 @@ export function wholePlan(
       presences.filter(({ end, start }) => end > origin && start < until),
       origin,
     ),
-    machines: machines.map(({ id, capacity, changeover, outages = [] }) => {
+    machines: equipment.machines.map(({ id, capacity, changeover, outages = [] }) => {
       return { id, capacity, changeover, steps: capacitySteps(capacity, outages, origin) };
     }),
   };
@@ -105,9 +106,30 @@ export function wholePlan(
   return { problem, origin, zone, doughs, floor, refs, present, hands };
 }
 
-/** What the plan is made from, as if these times were planned; minutes are counted from `origin`. */
-export function supposingTimes(means: PlanMeans, times: Times, origin: number): PlanMeans {
-  return { ...means, doughs: means.doughs.map((dough) => withTimes(dough, times, origin)) };
+/** What the plan is made from, as if this were planned; minutes are counted from `origin`. */
+export function supposingTimes(
+  means: PlanMeans,
+  { times, chosen = {} }: FoundPlan,
+  origin: number,
+): PlanMeans {
+  const on = (dough: DoughRecord) => onChosen(withTimes(dough, times, origin), chosen, means.equipment);
+  return { ...means, doughs: means.doughs.map(on) };
+}
+
+/** Times that were found for tasks, and the resources that were chosen for some of them. */
+export type FoundPlan = Pick<FeasiblePlan, 'times' | 'chosen'>;
+
+/** A dough on other machines, where a plan chose them. */
+function onChosen(
+  dough: DoughRecord,
+  chosen: NonNullable<FoundPlan['chosen']>,
+  equipment: Equipment,
+): DoughRecord {
+  const steps = dough.steps.map((step) => {
+    const machines = chosen[taskId(dough.id, step.key)];
+    return machines ? movedTo(step, machines, equipment) : step;
+  });
+  return { ...dough, steps };
 }
 
 /** A dough with steps that are neither done nor skipped, and that somebody may still be about. */

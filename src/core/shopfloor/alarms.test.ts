@@ -54,7 +54,7 @@ describe('alarms', () => {
       const one = plannedDough([...mixed, put(place)]);
       const steps = one.steps.map((step) =>
         step.key === 'retard'
-          ? { ...step, min: 60, target: 90, max: 120, step: { ...step.step, place: 'retarder' }, ready: SOON }
+          ? { ...step, min: 60, target: 90, max: 120, place: 'retarder', ready: SOON }
           : step,
       );
       return { ...one, steps };

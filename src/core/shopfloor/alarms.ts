@@ -260,7 +260,7 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
       },
     ];
   // What stands elsewhere than planned is looked at when it is ready there.
-  const isElsewhere = state.moved !== null && state.moved.place !== step.step.place;
+  const isElsewhere = state.moved !== null && state.moved.place !== step.place;
   if (!step.risen && !isElsewhere) return null;
   return [
     {

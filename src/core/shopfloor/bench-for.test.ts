@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { agenda } from './agenda';
 import { isFor } from './bench-for';
 import type { FloorEvent } from '../record/events';
 
-const ME = { personId: 1, duties: new Set(['1/mix']) };
-const NOBODY = { personId: 1, duties: new Set<string>() };
+const ME = { personId: 1, duties: new Set(['1/mix']), machines: ONE_OF_EACH.machines };
+const NOBODY = { personId: 1, duties: new Set<string>(), machines: ONE_OF_EACH.machines };
 const itemsOf = (events: FloorEvent[], minute = 0) => {
   const { running, next, coming, waiting } = agenda([plannedDough(events)], minute * MIN, 48 * 60);
   return [...running, ...next, ...coming, ...waiting];

@@ -1,3 +1,4 @@
+import { machinesOf, type Machine } from '../bakery/machines';
 import { taskId } from '../process/step-ref';
 import type { StepKind } from '../process/route';
 import type { AgendaItem } from './agenda';
@@ -5,7 +6,7 @@ import type { AgendaItem } from './agenda';
 /** Whose work a bench shows: the whole team's, one person's, or what is done at a station. */
 export type BenchFor = 'team' | 'me' | (typeof STATIONS)[number];
 
-/** Stations where doughs are worked on or stand, and where a tablet can hang; trays and tins move with the doughs. */
+/** Kinds of stations where doughs are worked on or stand, and where a tablet can hang; trays and tins move with the doughs. */
 export const STATIONS = ['mixer', 'bench', 'sheeter', 'proofer', 'oven'] as const;
 
 /** Work of a station that does not hold its machine: what is brushed and loaded is done before the oven's door. */
@@ -18,6 +19,7 @@ const BESIDE: Partial<Record<BenchFor, readonly StepKind[]>> = {
 export interface AtBench {
   personId: number;
   duties: ReadonlySet<string>;
+  machines: readonly Pick<Machine, 'id' | 'kind'>[];
 }
 
 /**
@@ -27,14 +29,15 @@ export interface AtBench {
 export function isFor(
   { dough, step, state }: AgendaItem,
   whose: BenchFor,
-  { personId, duties }: AtBench,
+  { personId, duties, machines }: AtBench,
 ): boolean {
   if (whose === 'team') return true;
   if (whose === 'me') {
     const by = state.startedBy ?? state.takenBy;
     return by === null ? duties.has(taskId(dough.id, step.key)) : by === personId;
   }
+  const own = new Set(machinesOf(whose, machines).map(({ id }) => id));
   return (
-    step.uses.some(({ resource }) => resource === whose) || (BESIDE[whose] ?? []).includes(step.step.kind)
+    step.uses.some(({ resource }) => own.has(resource)) || (BESIDE[whose] ?? []).includes(step.step.kind)
   );
 }

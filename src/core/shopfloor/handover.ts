@@ -75,7 +75,7 @@ function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
         {
           label: step.label,
           since,
-          place: state.moved?.place ?? step.step.place ?? null,
+          place: state.moved?.place ?? step.place ?? null,
           shelf: state.moved?.shelf ?? null,
           until: step.ready?.at ?? step.end,
         },

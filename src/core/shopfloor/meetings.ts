@@ -12,7 +12,7 @@ export type MeetingWay =
   /** It waits in a cooler place, which one tap records. */
   | { kind: 'cooler'; words: string; doughId: number; stepKey: string; place: string };
 
-/** Two loads that will be ready together for one oven. */
+/** Two loads that will be ready together for the same oven. */
 export interface Meeting {
   first: WatchedWait;
   second: WatchedWait;
@@ -44,7 +44,7 @@ const WORTH_CARRYING = 10;
  */
 export function meetings(
   watched: readonly WatchedWait[],
-  oven: Oven,
+  ovens: readonly Oven[],
   zone: string,
   places: readonly CoolPlace[] = [],
   units: Pick<ReaderUnits, 'temperature'> = METRIC,
@@ -57,6 +57,8 @@ export function meetings(
     loads.slice(i + 1).flatMap((second) => {
       const { bake: a } = first;
       const { bake: b } = second;
+      const oven = ovens.find(({ id }) => id === a.oven);
+      if (!oven || a.oven !== b.oven) return [];
       if (a.setting === b.setting && a.trays + b.trays <= oven.capacity) return [];
       const wait = waitBehind(first, second, oven);
       if (wait <= 0) return [];

@@ -5,6 +5,8 @@ import type { DoughForecast } from '../forecast/forecast';
 export interface OvenLoad {
   dough: DoughForecast;
   step: DoughForecast['steps'][number];
+  /** The oven that it is in or goes into. */
+  oven: string;
   setting: number;
   trays: number;
   status: 'in' | 'coming' | 'out';
@@ -34,12 +36,13 @@ export function ovenLoads(
         step.step.kind === 'bake' ? step.uses.find(({ setting }) => setting !== undefined) : undefined;
       const state = dough.state.steps.get(step.key);
       if (!use || use.setting === undefined || !state || state.status === 'skipped') continue;
+      const oven = state.oven ?? use.resource;
       const { start, end } = step;
       const status = state.status === 'running' ? 'in' : state.status === 'done' ? 'out' : 'coming';
       if (status === 'coming' && start > now + AHEAD * 60 * MINUTE) continue;
       if (status === 'out' && end < now - KEPT * 60 * MINUTE) continue;
       loads[status].push({
-        ...{ dough, step, setting: use.setting, trays: use.amount, status, start },
+        ...{ dough, step, oven, setting: use.setting, trays: use.amount, status, start },
         turn: start + Math.round(step.target / 2) * MINUTE,
         done: status === 'out' ? end : (step.ready?.at ?? start + step.target * MINUTE),
         phases: phasesOf(step, use.setting, start),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { machine } from '../../../test-support/equipment';
 import { did, forecastAt, MIN, plannedDough, plannedRecord, smallDough } from '../../../test-support/floor';
 import { meetings, type CoolPlace } from './meetings';
 import { proofWatch } from './proof-watch';
@@ -7,7 +8,7 @@ import { handover } from './handover';
 import type { DoughForecast } from '../forecast/forecast';
 import type { FloorEvent } from '../record/events';
 
-const OVEN = { capacity: 9, changeover: 15 };
+const OVEN = machine('oven', { capacity: 9, changeover: 15 });
 const PROOF = '5.1.proof';
 const BAKE = '5.1.bake';
 
@@ -35,7 +36,7 @@ const named = (dough: DoughForecast, id: number, name: string): DoughForecast =>
 
 describe('the proof watch', () => {
   it('says from when to when a proof is ready, how far it is, and which bake it goes to', () => {
-    const [watched] = proofWatch([standing(PROOF, 1000)], OVEN, 1030 * MIN);
+    const [watched] = proofWatch([standing(PROOF, 1000)], [OVEN], 1030 * MIN);
     expect(watched).toMatchObject({
       ...{ since: 1000 * MIN, soonest: 1060 * MIN, best: 1060 * MIN, latest: 1120 * MIN, share: 0.5 },
       bake: { setting: 185, trays: 4, minutes: 18, free: 1030 * MIN },
@@ -44,7 +45,7 @@ describe('the proof watch', () => {
 
   it('looks more often as readiness nears', () => {
     const look = (minute: number) =>
-      (proofWatch([standing(PROOF, 1000)], OVEN, minute * MIN)[0]?.look ?? 0) / MIN;
+      (proofWatch([standing(PROOF, 1000)], [OVEN], minute * MIN)[0]?.look ?? 0) / MIN;
     const ready = plannedDough([]).steps.find(({ key }) => key === PROOF)?.plannedEnd ?? 0;
     // The plan has this proof over long before; it cannot be ready before its soonest.
     expect(ready / MIN).toBeLessThan(1060);
@@ -55,16 +56,16 @@ describe('the proof watch', () => {
     const later = did('check', PROOF, 1055, {
       data: { kind: 'checked', check: 'spring', answer: 'springs', minutes: 20 },
     });
-    expect(proofWatch([standing(PROOF, 1000, { more: [later] })], OVEN, 1056 * MIN)[0]?.soonest).toBe(
+    expect(proofWatch([standing(PROOF, 1000, { more: [later] })], [OVEN], 1056 * MIN)[0]?.soonest).toBe(
       1075 * MIN,
     );
   });
 
   it('knows when the oven is free for it', () => {
     const baking = named(standing(BAKE, 1020, { now: 1030 }), 2, 'Crescent 2');
-    const [watched] = proofWatch([standing(PROOF, 1000), baking], OVEN, 1030 * MIN);
+    const [watched] = proofWatch([standing(PROOF, 1000), baking], [OVEN], 1030 * MIN);
     expect(watched?.bake?.free).toBe(1030 * MIN);
-    const full = proofWatch([standing(PROOF, 1000), baking], { ...OVEN, capacity: 7 }, 1030 * MIN);
+    const full = proofWatch([standing(PROOF, 1000), baking], [{ ...OVEN, capacity: 7 }], 1030 * MIN);
     expect(full[0]?.bake?.free).toBe(1038 * MIN);
   });
 });
@@ -75,7 +76,7 @@ describe('two loads that meet at the oven', () => {
       named(standing(PROOF, 1000), 1, 'Crescent 1'),
       named(standing(PROOF, 1005), 2, 'Crescent 2'),
     ];
-    return meetings(proofWatch(doughs, oven, 1010 * MIN), oven, 'UTC', places)[0];
+    return meetings(proofWatch(doughs, [oven], 1010 * MIN), [oven], 'UTC', places)[0];
   };
   const FOUR_TRAYS = { ...OVEN, capacity: 6 };
 
@@ -113,7 +114,7 @@ describe('two loads that meet at the oven', () => {
     const steps = slow.steps.map((step) => (step.step.kind === 'bake' ? { ...step, target: 40 } : step));
     const doughs = [{ ...slow, steps }, named(standing(PROOF, 1005), 2, 'Crescent 2')];
     const small = { ...OVEN, capacity: 4 };
-    const [found] = meetings(proofWatch(doughs, small, 1010 * MIN), small, 'UTC');
+    const [found] = meetings(proofWatch(doughs, [small], 1010 * MIN), [small], 'UTC');
     expect(found?.wait).toBe(35);
     expect(found?.ways).toEqual([
       { kind: 'order', words: 'Bake Crescent 2 first: Crescent 1 then waits 23 min.' },

@@ -1,6 +1,8 @@
+import type { Machine } from '../bakery/machines';
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
+import { ovenLoads } from './oven-loads';
 
 /** A dough, or a load of one, that rests or rises, and what it waits for. */
 export interface WatchedWait extends AgendaItem {
@@ -12,15 +14,19 @@ export interface WatchedWait extends AgendaItem {
   look: Instant;
   /** How far it is: 0 begun, 1 at its best, more when beyond. */
   share: number;
-  /** The bake that it goes to, if it goes to the oven next, and when the oven has room for it at that setting. */
-  bake: { setting: number; trays: number; minutes: number; planned: Instant; free: Instant } | null;
+  /** The bake that it goes to, if it goes to an oven next, and when that oven has room for it at that setting. */
+  bake: {
+    oven: string;
+    setting: number;
+    trays: number;
+    minutes: number;
+    planned: Instant;
+    free: Instant;
+  } | null;
 }
 
 /** What an oven takes at once, and how long it needs for another setting, minutes. */
-export interface Oven {
-  capacity: number;
-  changeover: number;
-}
+export type Oven = Pick<Machine, 'id' | 'capacity' | 'changeover'>;
 
 /** Minutes before something is ready at which it is looked at: closer together as it comes near. */
 const LOOKS = [60, 30, 15, 7, 0];
@@ -29,7 +35,11 @@ const LOOKS = [60, 30, 15, 7, 0];
 const wanted = ({ best, latest }: WatchedWait, now: Instant) => (now < best ? best : latest);
 
 /** Everything that rests or rises now, what has to be seen to first on top. */
-export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: Instant): WatchedWait[] {
+export function proofWatch(
+  doughs: readonly DoughForecast[],
+  ovens: readonly Oven[],
+  now: Instant,
+): WatchedWait[] {
   return agenda(doughs, now)
     .waiting.filter(({ step }) => step.step.ends !== 'tap')
     .flatMap((item) => {
@@ -45,7 +55,7 @@ export function proofWatch(doughs: readonly DoughForecast[], oven: Oven, now: In
         share: best > since ? (now - since) / (best - since) : 1,
         bake:
           step.step.kind === 'proof' && step.outputId !== null
-            ? bakeAfter(doughs, dough, step, oven, now)
+            ? bakeAfter(doughs, dough, step, ovens, now)
             : null,
       };
     })
@@ -56,7 +66,7 @@ function bakeAfter(
   doughs: readonly DoughForecast[],
   dough: DoughForecast,
   step: DoughForecast['steps'][number],
-  oven: Oven,
+  ovens: readonly Oven[],
   now: Instant,
 ): WatchedWait['bake'] {
   const bake = dough.steps.find(
@@ -64,31 +74,25 @@ function bakeAfter(
       other.step.kind === 'bake' && other.outputId === step.outputId && other.load?.nth === step.load?.nth,
   );
   const use = bake?.uses.find(({ setting }) => setting !== undefined);
-  if (!bake || !use) return null;
+  const oven = ovens.find(({ id }) => id === use?.resource);
+  if (!bake || !use || !oven) return null;
   const planned = bake.start;
   return {
-    ...{ setting: use.setting as number, trays: use.amount, minutes: bake.target, planned },
+    ...{ oven: oven.id, setting: use.setting as number, trays: use.amount, minutes: bake.target, planned },
     free: ovenFree(doughs, use as { setting: number; amount: number }, oven, now),
   };
 }
 
-/** From when on the oven has room for some trays at a setting, by what is in it now. */
+/** From when on an oven has room for some trays at a setting, by what is in it now. */
 function ovenFree(
   doughs: readonly DoughForecast[],
   { setting, amount }: { setting: number; amount: number },
-  { capacity, changeover }: Oven,
+  { id, capacity, changeover }: Oven,
   now: Instant,
 ): Instant {
-  const inside = doughs
-    .flatMap((dough) =>
-      dough.steps
-        .filter(({ key, step }) => step.kind === 'bake' && dough.state.steps.get(key)?.status === 'running')
-        .map((step) => {
-          const use = step.uses.find((one) => one.setting !== undefined);
-          const end = Math.max(now, step.end);
-          return { trays: use?.amount ?? 0, setting: use?.setting ?? setting, end };
-        }),
-    )
+  const inside = ovenLoads(doughs, now)
+    .in.filter(({ oven }) => oven === id)
+    .map((load) => ({ ...load, end: Math.max(now, load.step.end) }))
     .sort((a, b) => a.end - b.end);
   let held = inside.reduce((sum, { trays }) => sum + trays, 0);
   let free = now;

@@ -11,6 +11,8 @@ export interface Use {
   resource: string;
   amount: number;
   setting?: number;
+  /** Resources that would do as well, `resource` among them: whoever plans may choose another. No file has them. */
+  among?: readonly string[];
 }
 
 /** Capacity steps `[from, amount]` in rising order, the first from 0; `changeover` minutes between two settings. */
@@ -95,6 +97,8 @@ export interface FeasiblePlan {
   status: 'feasible';
   cost: number;
   times: Times;
+  /** What tasks with a choice of resources hold in this plan: one resource for each of their uses, in order. */
+  chosen?: Record<string, string[]>;
 }
 
 /** `conflict`: ids of tasks that have no plan even when they are alone with their links, pins and all resources. */

@@ -1,7 +1,7 @@
 import { COOLING_RULES, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
-import type { Decks } from '../bakery/decks';
-import type { Machine } from '../bakery/machines';
+import type { OvenDecks } from '../bakery/decks';
+import type { Machine, PlaceOfKind } from '../bakery/machines';
 import type { Person } from '../bakery/people';
 import type { RollingHouse } from '../bakery/rolling';
 import type { DoughRecord } from '../record/dough';
@@ -24,8 +24,10 @@ export interface Board {
   places: { place: string; label: string; celsius: number; humidity: number | null; at: Instant }[];
   /** Temperatures of the places as the house reckons with them today. */
   today: Today;
-  /** The oven's decks. */
-  decks: Decks;
+  /** Places that a dough can be in, in the house's order. */
+  rooms: readonly PlaceOfKind[];
+  /** The decks of each oven. */
+  decks: OvenDecks;
   /** Needles that can be in a dough, and what each last said. */
   needles: { id: string; label: string; celsius: number | null; at: Instant }[];
   doughs: DoughRecord[];

@@ -114,6 +114,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     shelf: Joi.number().integer().min(1).max(200).messages({ '*': 'Shelves are counted from 1.' }),
   }),
   decks: Joi.object({
+    oven: Joi.string().max(40),
     decks: Joi.array()
       .items(Joi.number().integer().min(1).max(12))
       .unique()

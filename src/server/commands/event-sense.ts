@@ -1,9 +1,12 @@
+import { machinesOf } from '@/core/bakery/machines';
+import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
 import { stateOf, type DoughRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { rowsOf, type Db } from '../db/rows';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
+import { machines } from '../store/house';
 import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
 
@@ -50,10 +53,13 @@ export async function refuseOddWork(
       return;
     }
     case 'decks': {
-      const [oven] = await rowsOf<{ decks: number }>(db, "SELECT decks FROM machine WHERE id = 'oven'");
       if (step?.step.kind !== 'bake') throw new Refusal(`${label} is not in the oven.`, 'stepKey');
-      if (Math.max(...data.decks) > (oven?.decks ?? 1))
-        throw new Refusal(`The oven has ${oven?.decks ?? 1} decks.`, 'data.decks');
+      const ovens = machinesOf('oven', await machines(db));
+      const id = data.oven ?? ovenOf(step, state);
+      const oven = ovens.find((one) => one.id === id);
+      if (!oven) throw new Refusal('The bakery has no such oven.', 'data.oven');
+      if (Math.max(...data.decks) > (oven.decks ?? 1))
+        throw new Refusal(`The ${oven.label.toLowerCase()} has ${oven.decks ?? 1} decks.`, 'data.decks');
       return;
     }
     case 'counted': {

@@ -1,4 +1,6 @@
 import Joi from 'joi';
+import type { Equipment } from '@/core/bakery/machines';
+import { choicesOf, movedTo } from '@/core/process/on-machines';
 import { misfits } from '@/core/schedule/misfit';
 import type { DoughRecord } from '@/core/record/dough';
 import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
@@ -7,6 +9,7 @@ import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
 import type { Db } from '../db/rows';
 import { conditions } from '../store/conditions';
 import { doughById } from '../store/doughs';
+import { equipment } from '../store/house';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import { findOpenPart } from './plan-open-part';
@@ -37,9 +40,10 @@ export const followDough = command<
   async run({ db, now, person }, { doughId: id }, { basis, name, placed, settled }) {
     await lockBasis(db, basis, [id]);
     const dough = await openDough(db, id);
-    const moved = placed.filter(({ key, start, end }) => {
+    const moved = placed.filter(({ key, start, end, machines = [] }) => {
       const was = dough.steps.find((step) => step.key === key);
-      return was?.plannedStart !== start || was.plannedEnd !== end;
+      const isOn = was && choicesOf(was).join() === machines.join();
+      return was?.plannedStart !== start || was.plannedEnd !== end || !isOn;
     });
     if (moved.length > 0)
       await movePlan(db, moved, { now, personId: person.id, reason: `${name} follows today’s temperatures` });
@@ -51,25 +55,26 @@ async function follow(context: SearchContext, id: number): Promise<FollowResult>
   const { db, now } = context;
   const basis = await readBasis(db);
   const dough = await openDough(db, id);
-  const today = await conditions(db, now);
+  const [today, has] = await Promise.all([conditions(db, now), equipment(db)]);
   const forecast = (record: DoughRecord) => forecastDough(record, today, now);
   const start = forecast(dough);
   if (!hasMisfits(start)) return { basis, name: dough.name, placed: [], settled: true };
   const nothing = `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`;
   const found = await planUntilSettled(start, {
     plan: (open) => findOpenPart(context, { record: dough, forecast: open }, nothing),
-    windowsOf: (placed) => forecast(placedAt(dough, placed)),
+    windowsOf: (placed) => forecast(placedAt(dough, placed, has)),
     moved: (before, after) => movedWindows(before, after, SETTLED).length > 0,
   });
   return { basis, name: dough.name, placed: found?.plan ?? [], settled: found?.settled ?? false };
 }
 
-/** A dough with the times that were found for its steps. */
-function placedAt(dough: DoughRecord, placed: readonly StepPlacement[]): DoughRecord {
+/** A dough with the times and machines that were found for its steps. */
+function placedAt(dough: DoughRecord, placed: readonly StepPlacement[], has: Equipment): DoughRecord {
   const found = new Map(placed.map((one) => [one.key, one]));
   const steps = dough.steps.map((step) => {
     const at = found.get(step.key);
-    return at ? { ...step, plannedStart: at.start, plannedEnd: at.end } : step;
+    if (!at) return step;
+    return movedTo({ ...step, plannedStart: at.start, plannedEnd: at.end }, at.machines ?? [], has);
   });
   return { ...dough, steps };
 }

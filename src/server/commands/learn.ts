@@ -1,5 +1,7 @@
 import type { PoolConnection } from 'mysql2/promise';
+import { mixerOf } from '@/core/process/on-machines';
 import { stateOf, type DoughRecord } from '@/core/record/dough';
+import { ovenOf } from '@/core/forecast/observation';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { FloorEvent } from '@/core/record/events';
 import { effectiveEvents } from '@/core/record/undo';
@@ -10,7 +12,7 @@ import { bakeRatio } from '@/core/learning/bakes';
 import { MINUTE } from '@/core/time/local';
 import { isFar } from '@/core/learning/readings';
 import { rowsOf, write } from '../db/rows';
-import { deckSubject, OVEN } from '../store/decks';
+import { deckSubject } from '../store/decks';
 import { conditions } from '../store/conditions';
 import { doughById, type DoughToCheck } from '../store/doughs';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../store/evidence';
@@ -76,10 +78,13 @@ async function learnBake(db: PoolConnection, dough: DoughToCheck, event: FloorEv
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   const state = stateOf(dough).steps.get(event.stepKey ?? '');
   const written = step?.step.wait?.best;
-  if (!state || state.startedAt === null || state.status !== 'running' || written === undefined) return;
+  if (!step || !state || state.startedAt === null || state.status !== 'running' || written === undefined)
+    return;
   const ratio = bakeRatio((event.at - state.startedAt) / MINUTE, written);
   if (ratio === null) return;
-  for (const subject of [OVEN, ...(state.decks ?? []).map(deckSubject)])
+  const oven = ovenOf(step, state);
+  if (oven === undefined) return;
+  for (const subject of [oven, ...(state.decks ?? []).map((deck) => deckSubject(oven, deck))])
     await keep(db, event, 'bake', subject, ratio);
 }
 
@@ -96,7 +101,7 @@ async function learnMixing(
   const mixing = mixingOf(sheet.bowl.scaled, ingredientBook(sheet.ingredients), at, target, sheet.rise.mean);
   if (!mixing) return null;
   const { rise, factor } = lessonOf(mixing, told.liquid, told.iceKg, event.celsius);
-  const subject = mixSubject('mixer', sheet.formula.formulaId);
+  const subject = mixSubject(mixerOf(dough.steps) ?? '', sheet.formula.formulaId);
   if (factor !== null) await keep(db, event, 'factor', subject, factor);
   const evidenceId = await keep(db, event, 'rise', subject, rise);
   const far = isFar(sheet.rise, rise, 1);

@@ -63,6 +63,11 @@ describe('a load in the oven', () => {
       const found = (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === bake.key);
       return found?.target ?? 0;
     };
+    const decks = async () => {
+      const { oven } = await ovenDecks(house.pool);
+      if (!oven) throw new Error('The house has no oven.');
+      return oven;
+    };
     const written = bake.step.wait?.best ?? 0;
     await ok(tell(bake.key, 'deck', { data: { kind: 'decks', decks: [1] } }).answer);
     const slow = await target();
@@ -70,18 +75,18 @@ describe('a load in the oven', () => {
     await ok(tell(bake.key, 'deck', { data: { kind: 'decks', decks: [3] } }).answer);
     expect(await target()).toBeLessThan(slow);
 
-    const before = await ovenDecks(house.pool);
+    const before = await decks();
     await house.later(30);
     const out = tell(bake.key, 'finish', { at: begun + Math.round(written * 1.3) * MINUTE });
     await ok(out.answer);
-    const after = await ovenDecks(house.pool);
+    const after = await decks();
     expect(after.each[2]?.bakes).toBe((before.each[2]?.bakes ?? 0) + 1);
     expect(after.each[2]?.ratio).toBeGreaterThan(before.each[2]?.ratio ?? 2);
     expect(after.whole.bakes).toBe(before.whole.bakes + 1);
     expect(after.each[0]).toEqual(before.each[0]);
 
     await ok(tell(bake.key, 'undo', { undoes: out.id }).answer);
-    expect((await ovenDecks(house.pool)).each).toEqual(before.each);
+    expect((await decks()).each).toEqual(before.each);
   });
 
   it('is on decks that the oven has, and nowhere else', async () => {

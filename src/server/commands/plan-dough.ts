@@ -1,8 +1,9 @@
 import type { Pool, PoolConnection } from 'mysql2/promise';
-import type { Times } from '@/core/solver/problem';
+import type { FeasiblePlan, Times } from '@/core/solver/problem';
 import type { Solution } from '@/core/solver/solve';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough, type ExpandedDough } from '@/core/process/expand';
+import { choicesOf, movedTo, onMachines } from '@/core/process/on-machines';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
 import { movedWindows, NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
@@ -28,7 +29,7 @@ export interface NewDough {
 /** A place for a dough's steps, and the plan version amid which it was found. */
 export interface FoundPlace {
   basis: Basis;
-  steps: { key: string; start: number; end: number }[];
+  steps: { key: string; start: number; end: number; machines: string[] }[];
 }
 
 /**
@@ -44,9 +45,14 @@ export async function findPlace(
   const basis = await readBasis(db);
   const { zone, origin, minute, frame, standing } = await doughFrame(db, dough, { now, from: now });
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
-  const base = expandDough(dough.outputs, takes);
-  const settled = (lengths: ReadonlyMap<string, { minutes: number }>) =>
-    settleWindows(base, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: lengths });
+  const base = onMachines(expandDough(dough.outputs, takes), takes.equipment);
+  const settled: WindowsOf = (lengths, chosen) => {
+    const steps = base.steps.map((step) =>
+      movedTo(step, chosen[taskId(dough.id, step.key)] ?? [], takes.equipment),
+    );
+    const on = { ...base, steps };
+    return settleWindows(on, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: lengths });
+  };
   const seconds = (await houseValues(db))('plan_seconds');
   const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
     const promises = dough.outputs.map((output) => ({
@@ -71,9 +77,12 @@ export async function findPlace(
       throw tooLate(dough, expanded, lateNth, { now, origin, zone: zone, soonest: times });
   }
   const found = times;
-  const steps = expanded.steps.map(({ key }) => {
-    const [start, end] = found[taskId(dough.id, key)] ?? [0, 0];
-    return { key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+  const chosen = solution?.plan.status === 'feasible' ? (solution.plan.chosen ?? {}) : {};
+  const steps = expanded.steps.map((step) => {
+    const id = taskId(dough.id, step.key);
+    const [start, end] = found[id] ?? [0, 0];
+    const at = { start: origin + start * MINUTE, end: origin + end * MINUTE };
+    return { key: step.key, ...at, machines: choicesOf(step, chosen[id]) };
   });
   return { basis, steps };
 }
@@ -89,26 +98,30 @@ export function takePlace(
   return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }
 
+/** A dough's steps on these machines, with the windows that these lengths of its waits make, minutes by key. */
+type WindowsOf = (
+  lengths: ReadonlyMap<string, { minutes: number }>,
+  chosen: NonNullable<FeasiblePlan['chosen']>,
+) => ExpandedDough;
+
 /**
  * Plans a dough until its windows have settled. A dough that finds no place has none with the windows it begins with.
- *
- * @param windowsOf - its steps with the windows that these lengths of its waits make, minutes by key
  */
 export async function planSettled(
   doughId: number,
-  windowsOf: (lengths: ReadonlyMap<string, { minutes: number }>) => ExpandedDough,
+  windowsOf: WindowsOf,
   solve: (expanded: ExpandedDough) => Promise<Solution>,
 ): Promise<{ expanded: ExpandedDough; solution: Solution }> {
-  const start = windowsOf(new Map());
+  const start = windowsOf(new Map(), {});
   let none: Solution = null;
   const found = await planUntilSettled(start, {
     async plan(expanded, round) {
       const solution = await solve(expanded);
-      if (solution?.plan.status === 'feasible') return { solution, times: solution.plan.times };
+      if (solution?.plan.status === 'feasible') return { solution, plan: solution.plan };
       if (round === 0) none = solution;
       return null;
     },
-    windowsOf: ({ times }) =>
+    windowsOf: ({ plan: { times, chosen = {} } }) =>
       windowsOf(
         new Map(
           start.steps.map(({ key }) => {
@@ -116,6 +129,7 @@ export async function planSettled(
             return [key, { minutes: to - from }];
           }),
         ),
+        chosen,
       ),
     moved: (before, after) => movedWindows(before, after, SETTLED).length > 0,
   });

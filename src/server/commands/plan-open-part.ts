@@ -1,6 +1,7 @@
 import type { DoughRecord } from '@/core/record/dough';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import { openPart } from '@/core/schedule/open-part';
+import { choicesOf } from '@/core/process/on-machines';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
 import { MINUTE } from '@/core/time/local';
@@ -34,9 +35,11 @@ export async function findOpenPart(
   problem.pins.push(...pins);
   const solution = await planInThread(problem, { seconds: (await houseValues(db))('plan_seconds') });
   if (solution?.plan.status !== 'feasible') throw new Refusal(nothing, 'doughId');
-  const { times } = solution.plan;
-  return expanded.steps.map(({ key }) => {
-    const [start, end] = times[taskId(dough.id, key)] ?? [0, 0];
-    return { doughId: dough.id, key, start: origin + start * MINUTE, end: origin + end * MINUTE };
+  const { times, chosen = {} } = solution.plan;
+  return expanded.steps.map((step) => {
+    const id = taskId(dough.id, step.key);
+    const [start, end] = times[id] ?? [0, 0];
+    const at = { start: origin + start * MINUTE, end: origin + end * MINUTE };
+    return { doughId: dough.id, key: step.key, ...at, machines: choicesOf(step, chosen[id]) };
   });
 }

@@ -144,7 +144,9 @@ export function planOf(replanned: ReplanResult): ProposalBody {
 /** The rows of a proposed plan. */
 export function placedOf({ times }: Pick<ProposalBody, 'times'>): StepPlacement[] {
   return times.flatMap(([of, steps]) =>
-    Object.entries(steps).map(([key, [start, end]]) => ({ doughId: of, key, start, end })),
+    Object.entries(steps).map(([key, [start, end, machines]]) => {
+      return { doughId: of, key, start, end, ...(machines ? { machines } : {}) };
+    }),
   );
 }
 

@@ -56,13 +56,15 @@ export interface Making {
   dough?: { id: number; act: 'added' | 'removed' };
 }
 
-/** A step where it is from now on; a pin stays as it was where nothing is said. */
+/** A step where it is from now on; a pin and machines stay as they were where nothing is said. */
 export interface StepPlacement {
   doughId: number;
   key: string;
   start: number;
   end: number;
   pinned?: boolean;
+  /** Ids of the machines it is on, where it has a choice. */
+  machines?: readonly string[];
 }
 
 /**
@@ -98,8 +100,16 @@ async function place(db: PoolConnection, version: number, placed: readonly StepP
   const known = new Map(standing.map((step) => [nameOf(step), step]));
   const changed = placed.flatMap((one) => {
     const was = known.get(nameOf(one));
-    const is = { ...one, pinned: one.pinned ?? was?.pinned ?? false };
-    const same = was?.start === is.start && was.end === is.end && was.pinned === is.pinned;
+    const is = {
+      ...one,
+      pinned: one.pinned ?? was?.pinned ?? false,
+      machines: one.machines ?? was?.machines ?? [],
+    };
+    const same =
+      was?.start === is.start &&
+      was.end === is.end &&
+      was.pinned === is.pinned &&
+      was.machines.join() === is.machines.join();
     return same ? [] : [{ is, was }];
   });
   await endSteps(
@@ -110,10 +120,11 @@ async function place(db: PoolConnection, version: number, placed: readonly StepP
   if (changed.length > 0)
     await write(
       db,
-      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned) VALUES ?',
+      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned, machines) VALUES ?',
       [
-        changed.map(({ is: { doughId, key, start, end, pinned } }) => [
+        changed.map(({ is: { doughId, key, start, end, pinned, machines } }) => [
           ...[version, doughId, key, new Date(start), new Date(end), pinned],
+          machines.length > 0 ? JSON.stringify(machines) : null,
         ]),
       ],
     );

@@ -76,7 +76,7 @@ async function openSteps(
   const rows = await stepsInVersion(db, version, [...doughs.keys()]);
   const states = new Map([...doughs].map(([id, dough]) => [id, stateOf(dough)]));
   const { zone } = await house(db);
-  return rows.flatMap(({ doughId, key, start, end, pinned }) => {
+  return rows.flatMap(({ doughId, key, start, end, pinned, machines }) => {
     const dough = doughs.get(doughId);
     const step = dough?.steps.find((one) => one.key === key);
     if (!dough || !step || states.get(doughId)?.steps.get(key)?.status !== 'open') return [];
@@ -84,6 +84,6 @@ async function openSteps(
       throw new Refusal(
         `That cannot be undone any more: ${dough.name}, ${step.label.toLowerCase()} would have begun at ${dayTime(start, zone)}.`,
       );
-    return [{ doughId, key, start, end, pinned }];
+    return [{ doughId, key, start, end, pinned, machines }];
   });
 }

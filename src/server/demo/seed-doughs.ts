@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { solve } from '@/core/solver/solve';
 import { expandDough } from '@/core/process/expand';
+import { onMachines } from '@/core/process/on-machines';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem, type Standing } from '@/core/schedule/problem';
 import { NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
@@ -63,7 +64,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
       );
       withIds.push({ id, ...output });
     }
-    const base = expandDough(withIds, takes);
+    const base = onMachines(expandDough(withIds, takes), takes.equipment);
     const promises = withIds.map(({ id, dueAt, product }) => ({
       outputId: id,
       due: minute(dueAt),

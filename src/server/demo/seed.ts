@@ -4,7 +4,7 @@ import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/loca
 import { hashPin } from '../auth/pin';
 import { tokenHash } from '../auth/token';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
-import { deckSubject, OVEN } from '../store/decks';
+import { deckSubject } from '../store/decks';
 import { mixSubject, referenceSubject } from '../store/evidence';
 import { currentFormulas } from '../store/formulas';
 import { currentProducts } from '../store/products';
@@ -101,7 +101,9 @@ async function seedEvidence(db: Db, now: Instant): Promise<void> {
     ['factor', mixSubject('mixer', formula.formulaId), factor, null, at(daysAgo)],
   ]);
   const bakes = PAST_BAKES.flatMap(([daysAgo, decks, ratio]) =>
-    [OVEN, ...decks.map(deckSubject)].map((subject) => ['bake', subject, ratio, null, at(daysAgo)]),
+    ['oven', ...decks.map((deck) => deckSubject('oven', deck))].map((subject) => {
+      return ['bake', subject, ratio, null, at(daysAgo)];
+    }),
   );
   await write(db, 'INSERT INTO evidence (kind, subject, value, verdict, at) VALUES ?', [
     [...proofs, ...mixes, ...bakes],

@@ -1,6 +1,7 @@
 import type { Pool } from 'mysql2/promise';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
+import type { Machine } from '@/core/bakery/machines';
 import type { Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { transaction, write, type Db } from '../db/rows';
@@ -11,19 +12,19 @@ import { PRODUCTS } from './products';
 /** A house with its machines, and nobody in it. */
 export async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<void> {
   await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [name, zone]);
+  await keepMachines(db, MACHINES);
+}
+
+/** Gives a house machines, in this order, after those whose positions are lower than `from`. */
+export async function keepMachines(db: Db, machines: readonly Machine[], from = 0): Promise<void> {
   await write(
     db,
-    'INSERT INTO machine (id, label, capacity, unit, kg_at_once, changeover_minutes, position, decks) VALUES ?',
+    `INSERT INTO machine (id, kind, label, capacity, unit, changeover_minutes, decks, kg_least, kg_at_once, place_id, position)
+     VALUES ?`,
     [
-      MACHINES.map(({ id, label, capacity, unit, kg, changeover, decks = 1 }, i) => [
-        id,
-        label,
-        capacity,
-        unit,
-        kg,
-        changeover,
-        i,
-        decks,
+      machines.map(({ id, kind, label, capacity, unit, changeover, ...more }, i) => [
+        ...[id, kind, label, capacity, unit, changeover, more.decks ?? 1],
+        ...[more.kgLeast ?? null, more.kgAtOnce ?? null, more.place ?? null, from + i],
       ]),
     ],
   );

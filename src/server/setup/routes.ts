@@ -1,3 +1,4 @@
+import type { MachineKind } from '@/core/bakery/machines';
 import type { Lying } from '@/core/heat/places';
 import { LAMINATE } from '@/core/process/scheme-steps';
 import type { Route, RouteLink, RouteStep } from '@/core/process/route';
@@ -24,15 +25,26 @@ const move = (id: string, label: string, more: Partial<RouteStep> = {}): RouteSt
   ...{ id, kind: 'move', label, work: work(2), around: 20, settling: 120 },
   ...more,
 });
-const room = { around: 22, settling: 120, place: 'bakery' };
+const room = { around: 22, settling: 120, place: 'room' as const };
 const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
 const rolled = (mm: number) => ({ piece: { shape: 'cylinder' as const, mm, lying: 'tray' as const } });
-const cold = (amountPerKg: number, settling: number) => ({
-  holds: [{ machine: 'retarder', amount: amountPerKg, per: 'kg' as const }],
+const cold = (
+  amountPerKg: number,
+  settling: number,
+): Pick<RouteStep, 'holds' | 'around' | 'settling' | 'place'> => ({
+  holds: [{ machine: 'retarder', amount: amountPerKg, per: 'kg' }],
   around: 4,
   settling,
   place: 'retarder',
 });
+
+/** A proof in the cold, overnight. */
+const NIGHT: RouteStep = {
+  ...{ id: 'night', kind: 'retard', label: 'Cold proof', wait: wait(420, 600, 900, 1, 1) },
+  ...{ around: 4, settling: 40, place: 'retarder', rise: { phase: 'proof' }, ...rolled(36) },
+  holds: [{ machine: 'retarder', amount: 0.5, per: 'tray' }],
+  cover: 'bag over the rack',
+};
 
 /** Each step goes straight on to the next; the dough is always somewhere. */
 function chain(steps: readonly RouteStep[]): RouteLink[] {
@@ -106,7 +118,7 @@ export function output(
   { shape, night, proof, proofAt, bakeAt, bakeMinutes, core = [94, 98], finish }: Baking,
   filling: RouteStep[] = [],
 ): Route {
-  const perTray = (machine: string, setting: number) => [
+  const perTray = (machine: MachineKind, setting: number) => [
     { machine, amount: 1, per: 'tray' as const, setting },
   ];
   const main: RouteStep[] = [
@@ -119,25 +131,7 @@ export function output(
       ...room,
       rise: { phase: 'proof' },
     },
-    ...(night
-      ? [
-          {
-            ...{
-              id: 'night',
-              kind: 'retard' as const,
-              label: 'Cold proof',
-              wait: wait(420, 600, 900, 1, 1),
-              around: 4,
-              settling: 40,
-              place: 'retarder',
-              rise: { phase: 'proof' as const },
-              ...rolled(36),
-            },
-            holds: [{ machine: 'retarder', amount: 0.5, per: 'tray' as const }],
-            cover: 'bag over the rack',
-          },
-        ]
-      : []),
+    ...(night ? [NIGHT] : []),
     ...(night ? [move('to-proofer', 'Into the proofer', { around: 22 })] : []),
     {
       ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },

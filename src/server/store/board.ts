@@ -8,7 +8,7 @@ import { thawsFor } from './orders';
 import { ovenDecks } from './decks';
 import { rollingHouse } from './rolling';
 import { lastWeight } from './scale';
-import { latestOf, needlesOf } from './places';
+import { latestOf, needlesOf, roomsOf } from './places';
 import { newestReadings } from './newest-readings';
 import { house, machinePools, people, staffing } from './house';
 
@@ -41,6 +41,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     machines: pools,
     presences,
     ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale },
+    rooms: roomsOf(newest),
     today: await todayBy(db, newest, now),
     calls: { ...called, thaws },
     doughs,

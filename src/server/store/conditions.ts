@@ -24,10 +24,7 @@ export async function conditions(
   known: { newest?: readonly PlaceReadings[]; machines?: readonly Machine[] } = {},
 ): Promise<Conditions> {
   const newest = known.newest ?? (await newestReadings(db, now));
-  const [places, decks, machines] = await Promise.all([
-    todayBy(db, newest, now),
-    ovenDecks(db),
-    known.machines ?? machinePools(db, now - OUTAGES * HOUR, now + OUTAGES * HOUR),
-  ]);
+  const machines = known.machines ?? (await machinePools(db, now - OUTAGES * HOUR, now + OUTAGES * HOUR));
+  const [places, decks] = await Promise.all([todayBy(db, newest, now), ovenDecks(db, machines)]);
   return { places, probes: probeReadings(needlesOf(newest)), decks, machines };
 }

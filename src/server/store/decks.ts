@@ -1,20 +1,20 @@
-import type { Decks } from '@/core/bakery/decks';
+import type { Decks, OvenDecks } from '@/core/bakery/decks';
+import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { learnBakes } from '@/core/learning/bakes';
 import { rowsOf, type Db } from '../db/rows';
-import { houseValues } from './house';
+import { houseValues, machines } from './house';
 
-/** Of the whole oven, and of one of its decks. */
-export const OVEN = 'oven';
-export const deckSubject = (deck: number) => `${OVEN}/${deck}`;
+/** What evidence of bakes is about: a whole oven, or one of its decks. */
+export const deckSubject = (oven: string, deck: number) => `${oven}/${deck}`;
 
 /** How many of the newest bakes of a deck count: an oven changes with its seals and its burner. */
 const NEWEST = 40;
 
-/** The oven's decks with what their bakes have taught. */
-export async function ovenDecks(db: Db): Promise<Decks> {
-  const [value, [oven], bakes] = await Promise.all([
+/** The decks of every oven with what their bakes have taught. */
+export async function ovenDecks(db: Db, known?: readonly Machine[]): Promise<OvenDecks> {
+  const [value, all, bakes] = await Promise.all([
     houseValues(db),
-    rowsOf<{ capacity: number; decks: number }>(db, "SELECT capacity, decks FROM machine WHERE id = 'oven'"),
+    known ?? machines(db),
     rowsOf<{ subject: string; ratio: number }>(
       db,
       `SELECT subject, value AS ratio FROM (
@@ -30,11 +30,11 @@ export async function ovenDecks(db: Db): Promise<Decks> {
       bakes.filter((one) => one.subject === subject).map(({ ratio }) => ratio),
       house,
     );
-  const count = oven?.decks ?? 1;
-  return {
+  const decksOf = ({ id, capacity, decks: count = 1 }: Machine): Decks => ({
     count,
-    perDeck: Math.max(1, Math.floor((oven?.capacity ?? 1) / count)),
-    whole: learnt(OVEN),
-    each: Array.from({ length: count }, (_, i) => learnt(deckSubject(i + 1))),
-  };
+    perDeck: Math.max(1, Math.floor(capacity / count)),
+    whole: learnt(id),
+    each: Array.from({ length: count }, (_, i) => learnt(deckSubject(id, i + 1))),
+  });
+  return Object.fromEntries(machinesOf('oven', all).map((oven) => [oven.id, decksOf(oven)]));
 }

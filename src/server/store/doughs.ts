@@ -1,3 +1,4 @@
+import { machinesOf, type Equipment, type MachineKind } from '@/core/bakery/machines';
 import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
@@ -8,7 +9,7 @@ import {
   type FloorEvent,
   type FloorEventKind,
 } from '@/core/record/events';
-import { foldDough } from '@/core/record/state';
+import { foldDough, type DoughState } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
   expandDough,
@@ -19,13 +20,14 @@ import {
   type Sizes,
 } from '@/core/process/expand';
 import type { ProductSpec } from '@/core/process/route';
+import { onMachines, type ChosenMachines } from '@/core/process/on-machines';
 import { extraLoads, withChanges, type DoughChange } from '@/core/process/changes';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
-import { houseValues, machines } from './house';
+import { equipment, houseValues } from './house';
 import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
 import { reallyMixed, type MixedWeights } from './mixed';
@@ -113,8 +115,9 @@ async function assemble(
   const mixed = await reallyMixed(db, events, new Map(sized.map(({ id, expanded }) => [id, expanded])));
   const doughs = sized.map(({ id, first, times, outputs, expanded: asPlanned }): DoughRecord => {
     const happened = events.get(id) ?? [];
-    const expanded = withChanges(asPlanned, decided.get(id) ?? []);
-    const state = foldDough(expanded, happened);
+    const changed = withChanges(asPlanned, decided.get(id) ?? []);
+    const state = foldDough(changed, happened);
+    const expanded = onHouse(changed, takes, times, state);
     const { steps, links, kg, bowls } = expanded;
     return {
       ...{ id, name: first?.name ?? '', madeAt: first?.madeAt.getTime() ?? 0, kg, bowls, links },
@@ -131,9 +134,9 @@ async function assemble(
         allergens: inLabelOrder([...product.allergens, ...(brought.get(id) ?? [])]),
       })),
       steps: steps.flatMap((step) => {
-        const none = unplanned === undefined ? undefined : { plannedStart: unplanned, plannedEnd: unplanned };
-        const time = times.get(step.key) ?? none;
-        return time ? { ...step, ...time } : [];
+        const known = timed(step, times);
+        if (known.length > 0 || unplanned === undefined) return known;
+        return [{ ...step, plannedStart: unplanned, plannedEnd: unplanned }];
       }),
       events: happened,
       ...(state.finished && happened.length > 0
@@ -208,7 +211,7 @@ export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | n
     const whole = await doughById(db, id);
     return whole && { ...whole, blocks: whole.lamination?.blocks ?? 1 };
   }
-  const { steps, links, kg, cut } = withChanges(known.expanded, decided.get(id) ?? []);
+  const { steps, links, kg, cut } = onHouse(withChanges(known.expanded, decided.get(id) ?? []), takes, times);
   const rises = known.outputs[0]?.product.rises;
   return {
     ...{ id, name: first.name, madeAt: first.madeAt.getTime(), kg, links, events: events.get(id) ?? [] },
@@ -218,10 +221,7 @@ export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | n
       ...(product.rises ? { rises: product.rises } : {}),
     })),
     blocks: known.outputs[0]?.product.scheme ? (cut?.blocks ?? blocksFor(kg, takes.cutting.blockKg)) : 1,
-    steps: steps.flatMap((step) => {
-      const time = times.get(step.key);
-      return time ? { ...step, ...time } : [];
-    }),
+    steps: steps.flatMap((step) => timed(step, times)),
   };
 }
 
@@ -275,16 +275,21 @@ async function changesOf(
   return known;
 }
 
-/** What oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
-export async function sizes(db: Db): Promise<Sizes> {
-  const [all, value] = await Promise.all([machines(db), houseValues(db)]);
+/** What a bakery's doughs are sized by, and the machines and places that they are made on. */
+export type HouseSizes = Sizes & { equipment: Equipment };
+
+/** What the largest oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
+export async function sizes(db: Db): Promise<HouseSizes> {
+  const [all, value] = await Promise.all([equipment(db), houseValues(db)]);
   const { table, laying, benchLength } = rollingBy(value);
-  const of = (id: string) => all.find((machine) => machine.id === id);
+  const of = (kind: MachineKind) => machinesOf(kind, all.machines);
+  const mixers = of('mixer').map(({ kgAtOnce }) => kgAtOnce ?? Infinity);
   return {
-    ovenTrays: of('oven')?.capacity ?? 1,
-    bowlKg: of('mixer')?.kgAtOnce ?? Infinity,
-    carriers: (['tray', 'tin'] as const).filter(of),
+    ovenTrays: Math.max(1, ...of('oven').map(({ capacity }) => capacity)),
+    bowlKg: mixers.length > 0 ? Math.max(...mixers) : Infinity,
+    carriers: (['tray', 'tin'] as const).filter((kind) => of(kind).length > 0),
     cutting: { table, laying, benchLength, blockKg: value('block_kg') },
+    equipment: all,
   };
 }
 
@@ -301,14 +306,38 @@ function yeastGrams(outputs: readonly { product: ProductVersion }[], { kg }: { k
   return (outputs[0]?.product.yeastShare ?? 0) * kg * 1000;
 }
 
-type StepTimes = Map<string, { plannedStart: number; plannedEnd: number; pinned?: boolean }>;
+interface PlannedTime {
+  plannedStart: number;
+  plannedEnd: number;
+  pinned?: boolean;
+}
+type StepTimes = Map<string, PlannedTime & { machines?: ChosenMachines }>;
+
+/** A dough's steps on the machines that they are on as recorded, or else were planned on. */
+function onHouse(
+  dough: ExpandedDough,
+  { equipment: has }: HouseSizes,
+  times: StepTimes,
+  state?: DoughState,
+): ExpandedDough {
+  return onMachines(dough, has, (key) => {
+    const oven = state?.steps.get(key)?.oven;
+    return oven ? [oven] : (times.get(key)?.machines ?? []);
+  });
+}
+
+/** A step with its time in the plan; none where the plan does not have it. */
+function timed<Step extends { key: string }>(step: Step, times: StepTimes): (Step & PlannedTime)[] {
+  const time = times.get(step.key);
+  if (!time) return [];
+  const { plannedStart, plannedEnd, pinned } = time;
+  return [{ ...step, plannedStart, plannedEnd, ...(pinned ? { pinned } : {}) }];
+}
 
 async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number, StepTimes>> {
   const byDough = new Map<number, StepTimes>(ids.map((id) => [id, new Map()]));
-  for (const { doughId, key, start, end, pinned } of await stepsInPlan(db, ids)) {
-    const times = { plannedStart: start, plannedEnd: end };
-    byDough.get(doughId)?.set(key, pinned ? { ...times, pinned: true } : times);
-  }
+  for (const { doughId, key, start, end, pinned, machines } of await stepsInPlan(db, ids))
+    byDough.get(doughId)?.set(key, { plannedStart: start, plannedEnd: end, pinned, machines });
   return byDough;
 }
 

@@ -1,5 +1,5 @@
 import { SKILLS, type Person } from '@/core/bakery/people';
-import type { Machine } from '@/core/bakery/machines';
+import type { Equipment, Machine, PlaceOfKind } from '@/core/bakery/machines';
 import type { MachinePool } from '@/core/schedule/problem';
 import {
   capacitySteps,
@@ -52,11 +52,25 @@ export async function people(db: Db): Promise<Person[]> {
   });
 }
 
-export function machines(db: Db): Promise<(Omit<Machine, 'outages'> & { kgAtOnce: number | null })[]> {
+/** Machines in the house's order. */
+export function machines(db: Db): Promise<Omit<Machine, 'outages'>[]> {
   return rowsOf(
     db,
-    'SELECT id, label, capacity, unit, changeover_minutes AS changeover, kg_at_once AS kgAtOnce, decks FROM machine ORDER BY position',
+    `SELECT id, kind, label, capacity, unit, changeover_minutes AS changeover, kg_least AS kgLeast, kg_at_once AS kgAtOnce, decks,
+       place_id AS place FROM machine ORDER BY position`,
   );
+}
+
+/** Machines and places that doughs can be on and in. */
+export async function equipment(db: Db): Promise<Equipment> {
+  const [all, places] = await Promise.all([
+    machines(db),
+    rowsOf<PlaceOfKind>(
+      db,
+      "SELECT id, kind FROM place WHERE NOT in_dough AND purpose = 'dough' ORDER BY position",
+    ),
+  ]);
+  return { machines: all, places };
 }
 
 export function shifts(db: Db): Promise<Shift[]> {

@@ -1,21 +1,24 @@
 import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { linesOf, type Formula } from '@/core/formula/formula';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
+import { mixerOf } from '@/core/process/on-machines';
 import type { MixSheet } from '@/core/process/mix-sheet';
 import { scale } from '@/core/formula/scale';
 import type { DoughRecord } from '@/core/record/dough';
 import type { BowlTemperatures } from '@/core/heat/mixing';
+import type { Place } from '@/core/heat/places';
 import type { Db } from '../db/rows';
+import { houseNow } from './clock';
 import { sizes } from './doughs';
 import { learntMixing, mixSubject } from './evidence';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
 import { houseValues } from './house';
-import { today } from './places';
+import { places } from './places';
 
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
 export async function mixSheet(
   db: Db,
-  dough: Pick<DoughRecord, 'id' | 'kg' | 'outputs'>,
+  dough: Pick<DoughRecord, 'id' | 'kg' | 'outputs' | 'steps'>,
 ): Promise<MixSheet | null> {
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;
@@ -24,7 +27,7 @@ export async function mixSheet(
     bowlTemperatures(db),
     sizes(db),
     houseValues(db),
-    learntMixing(db, mixSubject('mixer', version.formulaId)),
+    learntMixing(db, mixSubject(mixerOf(dough.steps) ?? '', version.formulaId)),
   ]);
   const net = dough.outputs.reduce((sum, { pieces, piece }) => sum + pieces * piece.grams, 0);
   const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000, net });
@@ -44,12 +47,22 @@ const uses = (formula: Formula, id: string) => linesOf(formula).some(({ ingredie
 const used = (formula: Formula, book: IngredientBook): Ingredient[] =>
   book.all.filter(({ id }) => uses(formula, id));
 
+/** What is reckoned with where a bakery has no such place, °C. */
+const ROOM = 22;
+const TAP = 13;
+
 /** Temperatures at the bowl before anybody has told them: today's rooms, and the house's values for the rest. */
 export async function bowlTemperatures(db: Db): Promise<BowlTemperatures> {
-  const [known, value] = await Promise.all([today(db), houseValues(db)]);
-  const room = known.bakery?.celsius ?? 22;
+  const [known, value] = await Promise.all([places(db, await houseNow(db)), houseValues(db)]);
+  const celsius = (is: (place: Place) => boolean) => {
+    const place = known.find(is);
+    return place && (place.reading?.celsius ?? place.usual);
+  };
+  const room = celsius(({ kind, purpose }) => kind === 'room' && purpose === 'dough') ?? ROOM;
+  const flour = celsius(({ purpose }) => purpose === 'flour') ?? room;
+  const tap = celsius(({ purpose }) => purpose === 'water') ?? TAP;
   return {
-    ...{ flour: known.flour?.celsius ?? room, room, tap: known.tap?.celsius ?? 13, preferment: room },
+    ...{ flour, room, tap, preferment: room },
     ...{ fridge: value('fridge_goods'), ice: value('ice'), warmest: value('warmest_liquid') },
   };
 }

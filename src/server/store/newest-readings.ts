@@ -38,7 +38,7 @@ const NEWEST = `(SELECT ${COLUMNS} FROM place_reading
 export async function newestReadings(db: Db, now: number): Promise<PlaceReadings[]> {
   const places = await rowsOf<Omit<PlaceRow, 'inDough'> & { inDough: number }>(
     db,
-    `SELECT id, label, kind, usual, lowest, highest, in_dough AS inDough, alarm_low AS low, alarm_high AS high,
+    `SELECT id, label, kind, purpose, usual, lowest, highest, in_dough AS inDough, alarm_low AS low, alarm_high AS high,
        alarm_minutes AS minutes FROM place ORDER BY position`,
   );
   if (places.length === 0) return [];

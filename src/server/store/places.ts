@@ -23,14 +23,14 @@ export function placesOf(
   return newest
     .filter(({ place }) => !place.inDough)
     .map((one) => {
-      const { id, label, kind, usual, lowest, highest } = one.place;
+      const { id, label, kind, purpose, usual, lowest, highest } = one.place;
       const good = believed(one);
       const doubted = one.doubted && one.doubted.at >= (good?.at ?? 0) ? one.doubted.doubt : null;
       const age = good ? (now - good.at) / HOUR : Infinity;
       const fresh = good !== null && age <= holds[good.source];
       const silent = good ? `No reading for ${Math.floor(age)} h; reckoning with the usual.` : null;
       return {
-        ...{ id, label, kind, usual, lowest, highest },
+        ...{ id, label, kind, purpose, usual, lowest, highest },
         reading: fresh
           ? {
               ...{ celsius: good.celsius, humidity: good.humidity, at: good.at },
@@ -50,6 +50,13 @@ export function latestOf(newest: readonly PlaceReadings[]): Board['places'] {
     const { id, label } = one.place;
     return [{ place: id, label, celsius: said.celsius, humidity: said.humidity, at: said.at }];
   });
+}
+
+/** Places that a dough can be in. */
+export function roomsOf(newest: readonly PlaceReadings[]): Board['rooms'] {
+  return newest.flatMap(({ place: { id, kind, purpose, inDough } }) =>
+    inDough || purpose !== 'dough' ? [] : [{ id, kind }],
+  );
 }
 
 /** Needles with what each last said. */

@@ -1,3 +1,4 @@
+import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 
 /** A step's times in a plan. */
@@ -7,6 +8,8 @@ export interface PlannedStep {
   start: number;
   end: number;
   pinned: boolean;
+  /** Ids of the machines it is planned on, where it had a choice. */
+  machines: string[];
   /** The plan version that put it there. */
   since: number;
 }
@@ -17,16 +20,18 @@ interface Row {
   startAt: Date;
   endAt: Date;
   pinned: number;
+  machines: unknown;
   since: number;
 }
 
 // By dough: nearly all times that were ever planned have no end, and the database takes them for few.
 const COLUMNS = `SELECT dough_id AS doughId, step_key AS \`key\`, start_at AS startAt, end_at AS endAt, pinned,
-  since_version AS since FROM planned_step FORCE INDEX (PRIMARY)`;
+  machines, since_version AS since FROM planned_step FORCE INDEX (PRIMARY)`;
 
-const read = ({ startAt, endAt, pinned, ...row }: Row): PlannedStep => ({
+const read = ({ startAt, endAt, pinned, machines, ...row }: Row): PlannedStep => ({
   ...row,
   ...{ start: startAt.getTime(), end: endAt.getTime(), pinned: pinned === 1 },
+  machines: machines === null ? [] : json<string[]>(machines),
 });
 
 /** Number of the newest plan version; 0 when there is none. */

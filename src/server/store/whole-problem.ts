@@ -4,7 +4,7 @@ import type { Db } from '../db/rows';
 import { staffedBetween } from './board';
 import { conditions } from './conditions';
 import { doughsDueFrom, type Supposing } from './doughs';
-import { house, machinePools, staffing } from './house';
+import { equipment, house, machinePools, staffing } from './house';
 
 /** Days before today whose doughs may still be under way. */
 const BACK = 2;
@@ -13,13 +13,14 @@ const BACK = 2;
 export async function readPlanMeans(db: Db, now: number, supposing: Supposing = {}): Promise<PlanMeans> {
   const bakery = await house(db);
   const [from, to] = staffedBetween(now, bakery.zone);
-  const [doughs, presences, machines] = await Promise.all([
+  const [doughs, presences, machines, { places }] = await Promise.all([
     doughsDueFrom(db, addLocalDays(now, -BACK, bakery.zone), supposing),
     staffing(db, from, to, bakery.zone),
     machinePools(db, from, to),
+    equipment(db),
   ]);
   return {
-    ...{ house: bakery, doughs, presences, machines },
+    ...{ house: bakery, doughs, presences, equipment: { machines, places } },
     conditions: await conditions(db, now, { machines }),
   };
 }

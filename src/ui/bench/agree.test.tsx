@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN } from '../../../test-support/floor';
 import { usualScheme } from '../../../test-support/laminated';
 import { ROLLING } from '../../../test-support/rolling';
@@ -17,7 +18,15 @@ const PLACES = [
 ];
 const card = (item: AgendaItem) => (
   <WaitCard
-    {...{ item, now: NOW * MIN, zone: 'UTC', humidity: null, places: PLACES, needles: [] }}
+    {...{
+      item,
+      now: NOW * MIN,
+      zone: 'UTC',
+      humidity: null,
+      places: PLACES,
+      needles: [],
+      rooms: ONE_OF_EACH.places,
+    }}
     record={() => Promise.resolve()}
     shelves={new Map()}
     coolingRule={COOLING_RULES[0] as CoolingRule}

@@ -90,9 +90,10 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               key={idOf(looked)}
               item={looked}
               {...{ now, zone, record }}
-              humidity={board.places.find(({ place }) => place === looked.step.step.place)?.humidity ?? null}
+              humidity={board.places.find(({ place }) => place === looked.step.place)?.humidity ?? null}
               places={board.places}
               needles={board.needles}
+              rooms={board.rooms}
               shelves={shelvesOf(board.machines)}
               coolingRule={board.calls.coolingRule}
               onBack={() => setHeld(null)}
@@ -107,6 +108,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               by={name(chosen.state.startedBy)}
               mine={chosen.state.startedBy === person.id}
               rolling={board.rolling}
+              machines={board.machines}
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
               together={together(chosen, [...lists.next, ...mine], now)}

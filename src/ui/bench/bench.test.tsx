@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
 import { itemOf, output, show, telling } from '../../../test-support/view';
@@ -30,6 +31,7 @@ describe('the card of what is to do', () => {
       by=""
       mine
       rolling={ROLLING}
+      machines={ONE_OF_EACH.machines}
       scale={null}
     />
   );
@@ -191,6 +193,7 @@ describe('the card of a wait', () => {
       humidity={null}
       places={PLACES}
       needles={NEEDLES}
+      rooms={ONE_OF_EACH.places}
       shelves={new Map([['retarder', 30]])}
       coolingRule={COOLING_RULES[0] as CoolingRule}
       onBack={() => told('back')}

@@ -8,6 +8,7 @@ import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { cutsShort } from '@/core/forecast/early';
 import { isHandsOn } from '@/core/record/state';
 import type { OutputRecord } from '@/core/record/dough';
+import type { Machine } from '@/core/bakery/machines';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { countTurns, turnWords } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
@@ -16,6 +17,7 @@ import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';
 import { plannedWords } from '../floor/forecast-words';
+import { machineName } from '../floor/words';
 import { whenWords } from '../plan/words';
 import { Declared } from './declared';
 import { TakePhoto } from '../batch/take-photo';
@@ -38,6 +40,7 @@ interface Props {
   by: string;
   mine: boolean;
   rolling: RollingHouse;
+  machines: readonly Machine[];
   outputs: readonly OutputRecord[];
   scale: number | null;
   /** What can be done in one go with it. */
@@ -56,7 +59,19 @@ const NOTES = [
 ];
 
 /** The one thing to do: its name, what to look for, and one big button. */
-export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, scale, together }: Props) {
+export function NowCard({
+  item,
+  now,
+  zone,
+  record,
+  by,
+  mine,
+  rolling,
+  machines,
+  outputs,
+  scale,
+  together,
+}: Props) {
   const [units] = useUnits();
   const celsius = (degrees: number) => showCelsius(degrees, units);
   const { dough, step, state } = item;
@@ -81,7 +96,7 @@ export function NowCard({ item, now, zone, record, by, mine, rolling, outputs, s
     step.load ? `${step.load.pieces} pieces on ${step.load.trays} trays` : '',
     ...step.uses
       .filter((use) => use.setting !== undefined)
-      .map((use) => `${use.resource} at ${celsius(use.setting ?? 0)}`),
+      .map((use) => `${machineName(use.resource, machines)} at ${celsius(use.setting ?? 0)}`),
     hands ? `about ${duration(step.target)}` : `${duration(step.target)} in all`,
   ].filter(Boolean);
 

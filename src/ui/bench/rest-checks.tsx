@@ -1,6 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
+import { placeOf } from '@/core/bakery/machines';
+import type { PlaceKind } from '@/core/heat/places';
+import type { Board } from '@/core/wire/board';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { HandCheck } from '@/core/record/events';
 import { butterWindow, type ButterWindow } from '@/core/lamination/butter-window';
@@ -19,6 +22,7 @@ interface Props {
   now: number;
   zone: string;
   places: readonly { place: string; celsius: number }[];
+  rooms: Board['rooms'];
   onTell: (check: HandCheck) => void;
 }
 
@@ -34,15 +38,18 @@ const ROOM = 9;
 const air = (celsius: number, film: number) => ({ celsius, top: film, bottom: film });
 
 /** What a resting block or tempering butter is like inside by now, and the check by hand that settles it. */
-export default function RestChecks({ item, now, zone, places, onTell }: Props) {
+export default function RestChecks({ item, now, zone, places, rooms, onTell }: Props) {
   const { dough, step, state } = item;
   const [units] = useUnits();
-  const at = (id: string, usual: number) => places.find(({ place }) => place === id)?.celsius ?? usual;
+  const at = (kind: PlaceKind, usual: number) => {
+    const id = placeOf(kind, rooms);
+    return places.find(({ place }) => place === id)?.celsius ?? usual;
+  };
   const isButter = step.step.kind === 'temper';
   const since = Math.max(0, (now - (state.startedAt ?? now)) / MINUTE);
   const mm = step.step.piece?.mm ?? 24;
   const work = dough.lamination;
-  const [room, freezer, cold] = [at('bakery', 22), at('freezer', -18), at('retarder', 4)];
+  const [room, freezer, cold] = [at('room', 22), at('freezer', -18), at('retarder', 4)];
   const measured = lastMeasured(dough, step);
   // The card has one clock: when it is ready is what its window says, as everywhere else.
   const soonest = step.ready?.earliest ?? step.start;

@@ -6,9 +6,6 @@ import type { Board } from '@/core/wire/board';
 import { FloorChoice } from '../kit/floor-choice';
 import { useCelsius } from '../live/units';
 
-/** Where a dough that waits can stand; water and flour are no places for it. */
-const NOT_FOR_DOUGH = ['tap', 'flour', 'oven'];
-
 const NO_SHELF = { id: '', name: 'not said' };
 const NO_NEEDLE = { id: '', name: 'none' };
 
@@ -17,19 +14,23 @@ export function Standing({
   item: { step, state },
   places,
   needles,
+  rooms,
   shelves,
   tell,
 }: {
   item: AgendaItem;
   places: Board['places'];
   needles: Board['needles'];
+  rooms: Board['rooms'];
   shelves: ReadonlyMap<string, number>;
   tell: (part: EventBody) => void;
 }) {
   const shown = useCelsius();
-  const here = state.moved?.place ?? step.step.place ?? '';
+  const here = state.moved?.place ?? step.place ?? '';
   const count = shelves.get(here) ?? 0;
-  const known = places.filter(({ place }) => !NOT_FOR_DOUGH.includes(place));
+  // Nothing waits in an oven.
+  const open = new Set(rooms.flatMap(({ id, kind }) => (kind === 'oven' ? [] : [id])));
+  const known = places.filter(({ place }) => open.has(place));
   const there = known.map(({ place, label, celsius }) => ({
     id: place,
     name: `${label}, ${shown(Math.round(celsius))}`,

@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
 import { itemOf, output, show, telling } from '../../../test-support/view';
@@ -20,7 +21,7 @@ describe('a tablet that reads Fahrenheit', () => {
     const item = itemOf([...mixed, did('temperature', 'retard', 60, { celsius: 10 })], 'retard', 60);
     show(
       <WaitCard
-        {...{ item, places: PLACES, needles: [], shelves: new Map() }}
+        {...{ item, places: PLACES, needles: [], rooms: ONE_OF_EACH.places, shelves: new Map() }}
         now={60 * MIN}
         zone="UTC"
         record={() => Promise.resolve()}
@@ -45,6 +46,7 @@ describe('a tablet that reads Fahrenheit', () => {
           by=""
           mine
           rolling={ROLLING}
+          machines={ONE_OF_EACH.machines}
           scale={null}
         />
         <WaitingLanes items={[]} places={PLACES} now={0} zone="UTC" onPick={telling()} />

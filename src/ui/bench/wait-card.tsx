@@ -35,6 +35,7 @@ interface Props {
   humidity: number | null;
   places: Board['places'];
   needles: Board['needles'];
+  rooms: Board['rooms'];
   /** How many shelves a place has, by its id. */
   shelves: ReadonlyMap<string, number>;
   coolingRule: CoolingRule;
@@ -77,6 +78,7 @@ export function WaitCard({
   humidity,
   places,
   needles,
+  rooms,
   shelves,
   coolingRule,
   onBack,
@@ -159,7 +161,10 @@ export function WaitCard({
         )}
       </div>
       {isChecked(item) && (
-        <RestChecks {...{ item, now, zone, places }} onTell={(data) => tell({ kind: 'check', data })} />
+        <RestChecks
+          {...{ item, now, zone, places, rooms }}
+          onTell={(data) => tell({ kind: 'check', data })}
+        />
       )}
       {alive && (
         <Button look="act" floor className="min-h-22 w-full text-3xl" onClick={() => setSheet('alive')}>
@@ -186,7 +191,7 @@ export function WaitCard({
           </div>
         </fieldset>
       )}
-      <Standing {...{ item, places, needles, shelves, tell }} />
+      <Standing {...{ item, places, needles, rooms, shelves, tell }} />
       <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('temperature')}>
           °{units.temperature}

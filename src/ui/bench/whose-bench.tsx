@@ -42,7 +42,7 @@ export function useBenchFor(board: Board, personId: number) {
   }, [board, personId, whose]);
   const only = (lists: Agenda): Agenda => {
     const theirs = (items: Agenda['next']) =>
-      items.filter((item) => isFor(item, whose, { personId, duties }));
+      items.filter((item) => isFor(item, whose, { personId, duties, machines: board.machines }));
     // What waits is everybody's to look at.
     return {
       ...{ running: theirs(lists.running), next: theirs(lists.next), coming: theirs(lists.coming) },

@@ -4,7 +4,7 @@ import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
 import { trayNeed } from '@/core/cutting/trays';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { OutputRecord } from '@/core/record/dough';
-import type { Machine } from '@/core/bakery/machines';
+import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
 import { SHAPES } from '@/core/shaping/shapes';
 import { showMass } from '@/core/units/reader';
@@ -78,11 +78,12 @@ function roomFor(dough: DoughForecast, outputId: number, machines: readonly Mach
       (step.holds ?? [])
         .filter(({ per }) => per === 'tray')
         .flatMap(({ machine }) => {
-          const found = machines.find(({ id }) => id === machine);
-          const amount = uses.find(({ resource }) => resource === machine)?.amount;
-          return found && amount !== undefined
-            ? [`${amount} of ${found.capacity} ${found.unit} in the ${found.id}`]
-            : [];
+          const able = machinesOf(machine, machines);
+          const use = uses.find(({ resource }) => able.some(({ id }) => id === resource));
+          const found = able.find(({ id }) => id === use?.resource);
+          if (!found || !use) return [];
+          const name = able.length > 1 ? found.label.toLowerCase() : found.kind;
+          return [`${use.amount} of ${found.capacity} ${found.unit} in the ${name}`];
         }),
     );
   return words.length > 0 ? `; each load ${[...new Set(words)].join(', ')}` : '';

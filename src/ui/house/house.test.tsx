@@ -1,10 +1,10 @@
 import { fireEvent, screen, within, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { machine } from '../../../test-support/equipment';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
 import { show, telling } from '../../../test-support/view';
 import type { Person } from '@/core/bakery/people';
-import type { Machine } from '@/core/bakery/machines';
 import type { Exception, HouseBook } from '@/core/bakery/house-book';
 import type { HouseRecord } from '@/core/bakery/house-record';
 import { BusySheet } from './busy-sheet';
@@ -29,15 +29,8 @@ const jonas: Known = {
   shifts: [{ personId: 2, weekday: 1, startMinute: 22 * 60, endMinute: 6 * 60 }],
 };
 const mara: Known = { ...jonas, id: 1, name: 'Mara', role: 'planner', skills: [], shifts: [] };
-const oven: Machine = {
-  id: 'oven',
-  label: 'Deck oven',
-  capacity: 9,
-  unit: 'trays',
-  changeover: 20,
-  decks: 3,
-};
-const mixer: Machine = { id: 'mixer', label: 'Spiral mixer', capacity: 1, unit: 'bowl', changeover: 0 };
+const oven = machine('oven', { label: 'Deck oven', capacity: 9, changeover: 20, decks: 3 });
+const mixer = machine('mixer', { label: 'Spiral mixer', unit: 'bowl' });
 const away: Exception = {
   ...{ id: 7, kind: 'away', personId: 2, machineId: null, units: null },
   ...{ start: 600 * MIN, end: 900 * MIN, note: 'first aid course' },

@@ -17,7 +17,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
     changeover: String(machine?.changeover ?? 0),
   });
   const [decks, setDecks] = useState(String(machine?.decks ?? 1));
-  const isOven = machine?.id === 'oven';
+  const isOven = machine?.kind === 'oven';
   const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
   const at = (field: string) => (held?.field === field ? held.message : null);
   const save = async () => {

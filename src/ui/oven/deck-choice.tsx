@@ -1,9 +1,9 @@
-'use client';
-
 import { decksFor, deckWords, type Decks } from '@/core/bakery/decks';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { correctionWords } from '@/core/learning/bakes';
 import { Button } from '../kit/button';
+import { FloorChoice } from '../kit/floor-choice';
+import type { OvenInside } from './oven-inside';
 import type { Tell } from './load-rows';
 
 /** What the oven and its decks are known to do: "deck 1 takes 8 % longer, by 4 bakes"; null where nothing is. */
@@ -16,43 +16,62 @@ export function correctionsTold({ whole, each }: Decks): string | null {
   return decks.length > 0 ? decks.join('; ') : all && `the oven takes ${all}`;
 }
 
-/** On which decks a load is: told with a tap on each, so that what a deck does is learnt. Nothing for an oven of one deck. */
-export function DeckChoice({
-  load,
-  decks,
-  taken,
-  tell,
-}: {
+interface Props {
   load: OvenLoad;
-  decks: Decks;
-  taken: readonly number[];
+  oven: OvenInside;
+  /** Every oven of the house. */
+  ovens: readonly OvenInside[];
   tell: Tell;
-}) {
-  if (decks.count < 2) return null;
+}
+
+/**
+ * In which oven and on which decks a load is: told with a tap, so that what each does is learnt. Nothing where there is
+ * nothing to choose.
+ */
+export function DeckChoice({ load, oven, ovens, tell }: Props) {
+  const { decks, taken } = oven;
   const told = load.dough.state.steps.get(load.step.key)?.decks;
   const proposed = decksFor(load.trays, taken, decks);
   const on = told ?? [];
-  const say = (next: number[]) => {
-    if (next.length > 0)
-      tell(load, { kind: 'deck', data: { kind: 'decks', decks: next.sort((a, b) => a - b) } });
+  const say = (next: number[], to = oven.machine.id) => {
+    if (next.length === 0) return;
+    tell(load, { kind: 'deck', data: { kind: 'decks', oven: to, decks: next.sort((a, b) => a - b) } });
+  };
+  const into = (id: string) => {
+    const other = ovens.find(({ machine }) => machine.id === id);
+    if (other && id !== oven.machine.id) say(decksFor(load.trays, other.taken, other.decks), id);
   };
   return (
-    <div role="group" aria-label="Decks" className="mt-2 flex flex-wrap items-center gap-2 text-lg">
-      {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => (
-        <Button
-          key={deck}
-          floor
-          aria-pressed={on.includes(deck)}
-          onClick={() => say(on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck])}
-        >
-          deck {deck}
-        </Button>
-      ))}
-      {!told && (
-        <Button floor look="quiet" onClick={() => say(proposed)}>
-          is on {deckWords(proposed)}
-        </Button>
+    <>
+      {ovens.length > 1 && (
+        <div className="mt-2">
+          <FloorChoice
+            label="oven"
+            value={oven.machine.id}
+            options={ovens.map(({ machine }) => ({ id: machine.id, name: machine.label }))}
+            onChoose={into}
+          />
+        </div>
       )}
-    </div>
+      {decks.count > 1 && (
+        <div role="group" aria-label="Decks" className="mt-2 flex flex-wrap items-center gap-2 text-lg">
+          {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => (
+            <Button
+              key={deck}
+              floor
+              aria-pressed={on.includes(deck)}
+              onClick={() => say(on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck])}
+            >
+              deck {deck}
+            </Button>
+          ))}
+          {!told && (
+            <Button floor look="quiet" onClick={() => say(proposed)}>
+              is on {deckWords(proposed)}
+            </Button>
+          )}
+        </div>
+      )}
+    </>
   );
 }

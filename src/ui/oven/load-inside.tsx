@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import type { Decks } from '@/core/bakery/decks';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { TemperatureSheet } from '../bench/temperature-sheet';
@@ -9,6 +8,7 @@ import { Button } from '../kit/button';
 import { useUnits } from '../live/units';
 import { useSecond } from '../live/use-second';
 import { DeckChoice } from './deck-choice';
+import type { OvenInside } from './oven-inside';
 import { Mark, type LoadProps } from './load-rows';
 import { fanCelsius, timer } from './words';
 
@@ -27,13 +27,9 @@ export function LoadInside({
   outputs,
   zone,
   tell,
-  decks,
-  taken,
-}: LoadProps & {
-  decks: Decks;
-  /** Decks that loads are on, each as often as something is on it. */
-  taken: readonly number[];
-}) {
+  oven,
+  ovens,
+}: LoadProps & { oven: OvenInside; ovens: readonly OvenInside[] }) {
   const now = useSecond();
   const [units] = useUnits();
   const [core, setCore] = useState(false);
@@ -89,7 +85,7 @@ export function LoadInside({
           : 'trays turned and swapped at half time?'}
         {measured && `; core ${showCelsius(measured.celsius, units)}`}
       </p>
-      <DeckChoice {...{ load, decks, taken, tell }} />
+      <DeckChoice {...{ load, oven, ovens, tell }} />
       {raw && step.step.core && (
         <p role="status" className="border-l-4 border-warn pl-3 text-xl">
           The core is done from {showCelsius(step.step.core[0], units)}: bake on {MORE_FOR_CORE} min and

@@ -15,6 +15,7 @@ import { useFloor } from '../live/floor';
 import { useUnits } from '../live/units';
 import { correctionsTold } from './deck-choice';
 import { LoadInside } from './load-inside';
+import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut, type Tell } from './load-rows';
 
 /** What is in the oven, with its timers; what goes in next; what came out and is to be counted. */
@@ -25,8 +26,6 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const loads = ovenLoads(doughs, now);
-  const oven = board.machines.find(({ id }) => id === 'oven');
-  const reading = board.places.find(({ place }) => place === 'oven');
   const tell: Tell = ({ dough, step }, part) =>
     void record({ doughId: dough.id, stepKey: step.key, ...part });
   const [units] = useUnits();
@@ -34,33 +33,27 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   const outputs = new Map(
     board.doughs.flatMap((dough) => dough.outputs).map((output) => [output.id, output]),
   );
-  const inside = loads.in.reduce((sum, { trays }) => sum + trays, 0);
-  const taken = loads.in.flatMap(({ dough, step }) => dough.state.steps.get(step.key)?.decks ?? []);
-  const told = correctionsTold(board.decks);
+  const ovens = ovensOf(board, loads.in);
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">Oven</h1>
       <FloorHead {...{ calls, zone, trouble }} />
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
         <section aria-label="In the oven" className="min-w-0 bg-flour p-5">
-          <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">
-            <span>
-              {inside} of {oven?.capacity ?? 0} trays in
-            </span>
-            {told && <span>{told}</span>}
-            {reading && <OvenReading celsius={reading.celsius} at={clockTime(reading.at, zone)} />}
-          </p>
-          {loads.in.map((load) => (
-            <LoadInside
-              key={`${load.dough.id}/${load.step.key}`}
-              {...{ load, outputs, zone, tell }}
-              decks={board.decks}
-              taken={taken}
-            />
+          {ovens.map((oven) => (
+            <section key={oven.machine.id} aria-label={oven.machine.label}>
+              <OvenHead oven={oven} named={ovens.length > 1} zone={zone} />
+              {oven.loads.map((load) => (
+                <LoadInside
+                  key={`${load.dough.id}/${load.step.key}`}
+                  {...{ load, outputs, zone, tell, oven, ovens }}
+                />
+              ))}
+            </section>
           ))}
           {loads.in.length === 0 && (
             <p className="py-8 text-3xl">
-              The oven is empty.
+              {ovens.length > 1 ? 'The ovens are empty.' : 'The oven is empty.'}
               {next && (
                 <span className="block text-2xl">
                   {next.dough.name} goes in {nearTime(next.start, now, zone)}, at{' '}
@@ -78,7 +71,11 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
             <h2 className="mb-1 text-lg text-quiet">goes in next</h2>
             <ul>
               {loads.coming.map((load) => (
-                <LoadComing key={`${load.dough.id}/${load.step.key}`} {...{ load, outputs, zone }} />
+                <LoadComing
+                  key={`${load.dough.id}/${load.step.key}`}
+                  {...{ load, outputs, zone }}
+                  machines={board.machines}
+                />
               ))}
               {loads.coming.length === 0 && <li className="text-xl">Nothing for the next 12 h.</li>}
             </ul>
@@ -98,12 +95,24 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   );
 }
 
-function OvenReading({ celsius, at }: { celsius: number; at: string }) {
+/** How full an oven is, what it is known to do, and what its probe reads. Its name is said where there are several. */
+function OvenHead({ oven, named, zone }: { oven: OvenInside; named: boolean; zone: string }) {
   const [units] = useUnits();
+  const { machine, trays, decks, reading } = oven;
+  const told = correctionsTold(decks);
   return (
-    <span>
-      probe {showCelsius(celsius, units)} at {at}
-    </span>
+    <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">
+      {named && <b className="text-ink">{machine.label}</b>}
+      <span>
+        {trays} of {machine.capacity} trays in
+      </span>
+      {told && <span>{told}</span>}
+      {reading && (
+        <span>
+          probe {showCelsius(reading.celsius, units)} at {clockTime(reading.at, zone)}
+        </span>
+      )}
+    </p>
   );
 }
 

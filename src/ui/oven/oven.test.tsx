@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { machine, ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { output, show, telling } from '../../../test-support/view';
 import type { Decks } from '@/core/bakery/decks';
@@ -7,6 +8,7 @@ import type { FloorEvent } from '@/core/record/events';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { correctionsTold, DeckChoice } from './deck-choice';
 import { LoadInside } from './load-inside';
+import type { OvenInside } from './oven-inside';
 import { LoadComing, LoadOut } from './load-rows';
 
 const BAKE = '5.1.bake';
@@ -39,11 +41,21 @@ const inside = (events: FloorEvent[] = [], minute = 1005) => {
   if (!load) throw new Error('Nothing is in the oven.');
   return load;
 };
+const OVEN: OvenInside = {
+  ...{ machine: machine('oven', { capacity: 9 }), decks: DECKS, loads: [], trays: 0, taken: [] },
+  reading: undefined,
+};
+/** In this oven, which is the only one. */
+const inOven = (more: Partial<OvenInside> = {}) => {
+  const oven = { ...OVEN, ...more };
+  return { oven, ovens: [oven] };
+};
+const IN = inOven();
 const props = { outputs: OUTPUTS, zone: 'UTC' };
 
 describe('a load in the oven', () => {
   it('shows how long it has, when it is out, at what, and how it is told apart', () => {
-    show(<LoadInside {...props} load={inside()} tell={telling()} decks={DECKS} taken={[]} />, 1005);
+    show(<LoadInside {...props} load={inside()} tell={telling()} {...IN} />, 1005);
     expect(screen.getByText('13:00')).toBeTruthy();
     expect(screen.getByText('out 16:58')).toBeTruthy();
     expect(screen.getByText('185 °C')).toBeTruthy();
@@ -52,7 +64,7 @@ describe('a load in the oven', () => {
   });
 
   it('says so when it is over, and by how much', () => {
-    show(<LoadInside {...props} load={inside([], 1020)} tell={telling()} decks={DECKS} taken={[]} />, 1020);
+    show(<LoadInside {...props} load={inside([], 1020)} tell={telling()} {...IN} />, 1020);
     expect(screen.getByText('+2:00')).toBeTruthy();
     expect(screen.getByText('over; look at the colour')).toBeTruthy();
   });
@@ -60,13 +72,7 @@ describe('a load in the oven', () => {
   it('is taken out, or given some minutes more from now, with one tap', async () => {
     const told = telling();
     const { user } = show(
-      <LoadInside
-        {...props}
-        load={inside([], 1017)}
-        tell={(_, part) => told(part)}
-        decks={DECKS}
-        taken={[]}
-      />,
+      <LoadInside {...props} load={inside([], 1017)} tell={(_, part) => told(part)} {...IN} />,
       1017,
     );
     await user.click(screen.getByRole('button', { name: '+2 min' }));
@@ -81,10 +87,7 @@ describe('a load in the oven', () => {
     const told = telling();
     const load = inside([], 1018);
     const raw = { ...load, step: { ...load.step, step: { ...load.step.step, core: [94, 98] as const } } };
-    const { user } = show(
-      <LoadInside {...props} load={raw} tell={(_, part) => told(part)} decks={DECKS} taken={[]} />,
-      1018,
-    );
+    const { user } = show(<LoadInside {...props} load={raw} tell={(_, part) => told(part)} {...IN} />, 1018);
     await user.click(screen.getByRole('button', { name: 'Core °C' }));
     await user.type(await screen.findByRole('textbox'), '90');
     await user.click(screen.getByRole('button', { name: 'Tell it' }));
@@ -97,7 +100,7 @@ describe('a load in the oven', () => {
 
 describe('decks', () => {
   const choice = (events: FloorEvent[], told = telling(), taken: number[] = []) => (
-    <DeckChoice load={inside(events)} decks={DECKS} taken={taken} tell={(_, part) => told(part)} />
+    <DeckChoice load={inside(events)} {...inOven({ taken })} tell={(_, part) => told(part)} />
   );
   const on = (...decks: number[]) => did('deck', BAKE, 1001, { data: { kind: 'decks', decks } });
   const pressed = () =>
@@ -109,7 +112,7 @@ describe('decks', () => {
     const told = telling();
     const { user } = show(choice([], told, [1]));
     await user.click(screen.getByRole('button', { name: 'is on decks 2 and 3' }));
-    expect(told).toHaveBeenCalledWith({ kind: 'deck', data: { kind: 'decks', decks: [2, 3] } });
+    expect(told).toHaveBeenCalledWith({ kind: 'deck', data: { kind: 'decks', oven: 'oven', decks: [2, 3] } });
   });
 
   it('that a load is on are pressed; another is added in order, the last is never taken away', async () => {
@@ -117,14 +120,17 @@ describe('decks', () => {
     const { user, again } = show(choice([on(2, 3)], told));
     expect(pressed()).toEqual(['deck 2', 'deck 3']);
     await user.click(screen.getByRole('button', { name: 'deck 1' }));
-    expect(told).toHaveBeenLastCalledWith({ kind: 'deck', data: { kind: 'decks', decks: [1, 2, 3] } });
+    expect(told).toHaveBeenLastCalledWith({
+      kind: 'deck',
+      data: { kind: 'decks', oven: 'oven', decks: [1, 2, 3] },
+    });
     again(choice([on(2)], told));
     await user.click(screen.getByRole('button', { name: 'deck 2' }));
     expect(told).toHaveBeenCalledTimes(1);
   });
 
   it('of an oven with one are not asked for', () => {
-    show(<DeckChoice load={inside()} decks={{ ...DECKS, count: 1 }} taken={[]} tell={telling()} />);
+    show(<DeckChoice load={inside()} {...inOven({ decks: { ...DECKS, count: 1 } })} tell={telling()} />);
     expect(screen.queryByRole('group')).toBeNull();
   });
 
@@ -142,7 +148,7 @@ describe('before and after the oven', () => {
     if (!load) throw new Error('Nothing goes in.');
     show(
       <ul>
-        <LoadComing {...props} load={load} />
+        <LoadComing {...props} load={load} machines={ONE_OF_EACH.machines} />
       </ul>,
       900,
     );

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { MachineKind } from '@/core/bakery/machines';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
 import { loadBins, settingSpans } from '@/core/shopfloor/loads';
@@ -9,7 +10,8 @@ import { type TimeScale, xOf } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 
 const ROW = 24;
-const SHOWN = ['sheeter', 'retarder', 'proofer', 'oven', 'tray', 'tin'];
+/** Kinds of machines that are short at times; benches and mixers hardly are, and their work shows in the rows above. */
+const SHOWN: readonly MachineKind[] = ['sheeter', 'retarder', 'blast', 'proofer', 'oven', 'tray', 'tin'];
 
 /** Minutes of one bar: what shows, and no finer. */
 const binOf = ({ from, to }: TimeScale) => ((to - from) / 3_600_000 <= 24 ? 5 : 30);
@@ -29,7 +31,7 @@ export function MachineLoads({
   const rows = useMemo(() => {
     const there = Math.max(1, ...crewSteps(board.presences, scale.from).map(([, amount]) => amount));
     const hands = { id: 'crew', label: 'Hands', capacity: there, unit: 'people' };
-    const pools = [hands, ...board.machines.filter(({ id }) => SHOWN.includes(id))];
+    const pools = [hands, ...board.machines.filter(({ kind }) => SHOWN.includes(kind))];
     return pools.map((pool) => ({
       ...pool,
       settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }),

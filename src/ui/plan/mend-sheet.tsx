@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { Machine } from '@/core/bakery/machines';
 import type { Proposal } from '@/core/schedule/proposal';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
@@ -11,11 +12,13 @@ import { ProposalText } from './proposal-body';
 export function MendSheet({
   proposal,
   zone,
+  machines,
   mayAccept,
   onClose,
 }: {
   proposal: Proposal | null;
   zone: string;
+  machines: readonly Machine[];
   mayAccept: boolean;
   onClose: () => void;
 }) {
@@ -28,7 +31,7 @@ export function MendSheet({
       {proposal && (
         <>
           <p className="mb-3 text-lg">{proposal.title}</p>
-          <ProposalText body={proposal.body} zone={zone} />
+          <ProposalText body={proposal.body} zone={zone} machines={machines} />
           <Decision proposal={proposal} mayAccept={mayAccept} onDone={onClose} />
         </>
       )}

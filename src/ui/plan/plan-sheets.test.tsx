@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { baked } from '../../../test-support/batch';
 import { MIN } from '../../../test-support/floor';
 import { standInHouse } from '../../../test-support/stand-in';
@@ -36,7 +37,7 @@ const proposal = (more: Partial<Proposal> = {}): Proposal => ({
 });
 
 describe('what a plan would change', () => {
-  const text = (one: ProposalBody) => <ProposalText body={one} zone="UTC" />;
+  const text = (one: ProposalBody) => <ProposalText body={one} zone="UTC" machines={ONE_OF_EACH.machines} />;
 
   it('is a line for what moves alike: which, from when to when, by how much and why', () => {
     show(text(body()));
@@ -47,6 +48,11 @@ describe('what a plan would change', () => {
       'The plan costs 40 points more (340 instead of 300).',
     );
     expect(screen.getByText('Every promise is kept.')).toBeTruthy();
+  });
+
+  it('names the machine that a load is moved to', () => {
+    show(text(body({ changes: [change({ label: 'Bake', more: 0, onto: ['oven'] })] })));
+    expect(screen.getByRole('listitem').textContent).toBe('Danish 12, bake: Oventhe sheeter is out');
   });
 
   it('is cut where nobody reads on, and says how much more there is', () => {
@@ -79,7 +85,7 @@ describe('what a plan would change', () => {
 
 describe('a mend', () => {
   const sheet = (mayAccept: boolean, onClose = telling()) => (
-    <MendSheet proposal={proposal()} zone="UTC" mayAccept={mayAccept} onClose={onClose} />
+    <MendSheet proposal={proposal()} zone="UTC" machines={[]} mayAccept={mayAccept} onClose={onClose} />
   );
 
   it('is accepted by a planner, and says why it cannot be any more', async () => {
@@ -261,7 +267,15 @@ describe('ways out', () => {
       return Promise.resolve({ json: () => Promise.resolve(answer) });
     });
     const { user } = show(
-      <WaysSheet open dough={baked()} pinned={false} basis={4} zone="UTC" onClose={telling()} />,
+      <WaysSheet
+        open
+        dough={baked()}
+        pinned={false}
+        basis={4}
+        zone="UTC"
+        machines={[]}
+        onClose={telling()}
+      />,
     );
     await screen.findByText('Pick one to see what it would move.');
     await waitFor(() => expect(screen.queryByText(/^Working out/)).toBeNull());

@@ -89,7 +89,16 @@ function PlanView({
   );
   const staffed = useMemo(() => staffedSpans(board.presences), [board.presences]);
   const whole = useMemo(
-    () => wholePlan({ ...board, doughs: records, conditions }, now),
+    () =>
+      wholePlan(
+        {
+          ...board,
+          equipment: { machines: board.machines, places: board.rooms },
+          doughs: records,
+          conditions,
+        },
+        now,
+      ),
     [board, records, conditions, now],
   );
   const hand = useMoving(whole, plan);
@@ -309,6 +318,7 @@ function PlanView({
       <MendSheet
         proposal={looked}
         zone={zone}
+        machines={board.machines}
         mayAccept={mayPlan}
         onClose={() => {
           setLooked(null);
@@ -322,6 +332,7 @@ function PlanView({
           pinned={board.doughs.some(({ steps }) => steps.some((s) => s.pinned))}
           basis={plan.basis}
           zone={zone}
+          machines={board.machines}
           onClose={() => {
             setSheet(null);
             router.refresh();

@@ -1,3 +1,4 @@
+import type { Machine } from '@/core/bakery/machines';
 import { dayTime } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
 import { duration } from '@/core/units/format';
@@ -7,7 +8,15 @@ import { pointsWords, shiftWords } from './words';
 const READ = 12;
 
 /** What a proposed plan changes: what moves, from when to when, why; what it needs; what stays late. */
-export function ProposalText({ body, zone }: { body: ProposalBody; zone: string }) {
+export function ProposalText({
+  body,
+  zone,
+  machines,
+}: {
+  body: ProposalBody;
+  zone: string;
+  machines: readonly Machine[];
+}) {
   const { changes, needs, late, cost, costBefore, unsettled } = body;
   return (
     <div className="grid gap-2 text-[17px]">
@@ -18,14 +27,23 @@ export function ProposalText({ body, zone }: { body: ProposalBody; zone: string 
       ))}
       {changes.length === 0 && <p>Nobody’s work moves.</p>}
       <ol className="grid gap-1">
-        {changes.slice(0, READ).map(({ doughId, dough, label, from, to, more, why }) => (
-          <li key={`${doughId} ${label} ${to}`} className="border-b border-hairline pb-1">
+        {changes.slice(0, READ).map(({ doughId, dough, label, from, to, more, why, onto }) => (
+          <li
+            key={`${doughId} ${label} ${to} ${onto?.join() ?? ''}`}
+            className="border-b border-hairline pb-1"
+          >
             <span className="font-semibold">{dough}</span>, {label.toLowerCase()}
             {more > 0 && ` and ${more} ${more === 1 ? 'step' : 'steps'} after it`}:{' '}
-            <span className="whitespace-nowrap">
-              <s className="text-quiet">{dayTime(from, zone)}</s> <b>{dayTime(to, zone)}</b>
-            </span>
-            , {shiftWords(from, to)}
+            {onto ? (
+              <b>{onto.map((id) => machines.find((machine) => machine.id === id)?.label ?? id).join(', ')}</b>
+            ) : (
+              <>
+                <span className="whitespace-nowrap">
+                  <s className="text-quiet">{dayTime(from, zone)}</s> <b>{dayTime(to, zone)}</b>
+                </span>
+                , {shiftWords(from, to)}
+              </>
+            )}
             <span className="block text-[15px] text-quiet first-letter:uppercase">{why}</span>
           </li>
         ))}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { Machine } from '@/core/bakery/machines';
 import type { DoughRecord } from '@/core/record/dough';
 import type { Proposal } from '@/core/schedule/proposal';
 import { WAY_NAMES, waysFor, type WayKind } from '@/core/schedule/ways-out';
@@ -19,6 +20,7 @@ interface Props {
   pinned: boolean;
   basis: number;
   zone: string;
+  machines: readonly Machine[];
   onClose: () => void;
 }
 
@@ -31,7 +33,7 @@ export function WaysSheet({ open, ...props }: Props & { open: boolean }) {
   );
 }
 
-function Ways({ dough, pinned, basis, zone, onClose }: Props) {
+function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
   const [ways] = useState(() => waysFor(dough, pinned));
   const [tried, setTried] = useState<Tried[]>([]);
   const [picked, setPicked] = useState<WayKind | null>(null);
@@ -87,7 +89,7 @@ function Ways({ dough, pinned, basis, zone, onClose }: Props) {
       )}
       {chosen && !('trouble' in chosen) && (
         <section aria-label={WAY_NAMES[chosen.way]} className="border-t border-edge pt-3">
-          <ProposalText body={chosen.proposal.body} zone={zone} />
+          <ProposalText body={chosen.proposal.body} zone={zone} machines={machines} />
           <Decision proposal={chosen.proposal} mayAccept onDone={onClose} />
         </section>
       )}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { shelvesOf } from '@/core/bakery/decks';
+import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { meetings } from '@/core/shopfloor/meetings';
 import { proofWatch, type WatchedWait } from '@/core/shopfloor/proof-watch';
 import { clockTime } from '@/core/time/local';
@@ -11,7 +12,7 @@ import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
-import { nearTime } from '../floor/words';
+import { machineName, nearTime } from '../floor/words';
 import { Sheet } from '../kit/sheet';
 import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
@@ -33,9 +34,9 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const calls = useAlarms(board, doughs, now, person.id);
   const [units] = useUnits();
   const [held, setHeld] = useState<string | null>(null);
-  const oven = board.machines.find(({ id }) => id === 'oven') ?? { capacity: 1, changeover: 0 };
-  const watched = proofWatch(doughs, oven, now);
-  const clashes = meetings(watched, oven, zone, board.places, units);
+  const ovens = machinesOf('oven', board.machines);
+  const watched = proofWatch(doughs, ovens, now);
+  const clashes = meetings(watched, ovens, zone, board.places, units);
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
@@ -58,7 +59,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
       <ul className="divide-y divide-hairline">
         {watched.map((one) => (
           <li key={idOf(one)}>
-            <Row watched={one} now={now} zone={zone} onPick={() => setHeld(idOf(one))} />
+            <Row watched={one} ovens={ovens} now={now} zone={zone} onPick={() => setHeld(idOf(one))} />
           </li>
         ))}
         {watched.length === 0 && <li className="p-8 text-2xl">Nothing rests or rises just now.</li>}
@@ -70,9 +71,10 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
             {...{ now, zone, record }}
             places={board.places}
             needles={board.needles}
+            rooms={board.rooms}
             shelves={shelvesOf(board.machines)}
             coolingRule={board.calls.coolingRule}
-            humidity={board.places.find(({ place }) => place === chosen.step.step.place)?.humidity ?? null}
+            humidity={board.places.find(({ place }) => place === chosen.step.place)?.humidity ?? null}
             onBack={() => setHeld(null)}
           />
         )}
@@ -83,11 +85,13 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
 
 function Row({
   watched,
+  ovens,
   now,
   zone,
   onPick,
 }: {
   watched: WatchedWait;
+  ovens: readonly Machine[];
   now: number;
   zone: string;
   onPick: () => void;
@@ -95,6 +99,7 @@ function Row({
   const celsius = useCelsius();
   const { dough, step, soonest, best, latest, look, bake } = watched;
   const over = now > latest && step.max > step.min;
+  const name = machineName(bake?.oven, ovens);
   const left = Math.round((best - now) / MINUTE);
   return (
     <button
@@ -128,9 +133,9 @@ function Row({
       <span className="col-span-2 text-lg md:col-span-1">
         {bake && (
           <>
-            oven {celsius(bake.setting)} {clockTime(bake.planned, zone)}
+            {name} {celsius(bake.setting)} {clockTime(bake.planned, zone)}
             <span className={bake.free > latest ? 'block font-bold text-warn' : 'block text-quiet'}>
-              {bake.free <= now ? 'oven free now' : `oven free ${clockTime(bake.free, zone)}`}
+              {bake.free <= now ? `${name} free now` : `${name} free ${clockTime(bake.free, zone)}`}
             </span>
           </>
         )}

@@ -18,7 +18,15 @@ const house = standInHouse();
 const jonas: Person = { id: 2, name: 'Jonas', role: 'baker', team: 'nights' };
 const board = boardOf();
 const place = (more: Partial<Place> = {}): Place => ({
-  ...{ id: 'retarder', label: 'Retarder', kind: 'retarder', usual: 4, lowest: -10, highest: 15 },
+  ...{
+    id: 'retarder',
+    label: 'Retarder',
+    kind: 'retarder',
+    purpose: 'dough',
+    usual: 4,
+    lowest: -10,
+    highest: 15,
+  },
   ...{ reading: null, remark: null },
   ...more,
 });

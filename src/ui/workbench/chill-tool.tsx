@@ -1,10 +1,11 @@
 'use client';
 
+import { placeOf } from '@/core/bakery/machines';
 import dynamic from 'next/dynamic';
 import { chillWords } from '@/core/heat/answers';
 import { conduct, type Body, type Shape } from '@/core/heat/conduction';
 import { BUTTER, DOUGH } from '@/core/heat/material';
-import { films, LYING, type Lying, type PlaceKind } from '@/core/heat/places';
+import { films, LYING, type Lying, type Place, type PlaceKind } from '@/core/heat/places';
 import { showCelsius, showLength } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { measure } from '@/core/units/measure';
@@ -107,18 +108,26 @@ export interface ToolPlace {
   id: string;
   label: string;
   kind: PlaceKind;
+  purpose: Place['purpose'];
   celsius: number;
 }
+
+const BLAST: ToolPlace = {
+  ...{ id: 'blast', label: 'Blast freezer', kind: 'blast', purpose: 'dough' },
+  celsius: -30,
+};
 
 /** How long a piece takes to chill, freeze, thaw or warm, and what that does to it. */
 export function ChillTool({ places }: { places: ToolPlace[] }) {
   const where = [
-    ...places.filter(({ kind, id }) => kind !== 'oven' && id !== 'tap' && id !== 'flour'),
-    { id: 'blast', label: 'Blast freezer', kind: 'blast' as const, celsius: -30 },
+    ...places.filter(({ kind, purpose }) => kind !== 'oven' && purpose === 'dough'),
+    // What a blast freezer would do is worth knowing where there is none.
+    ...(places.some(({ kind }) => kind === 'blast') ? [] : [BLAST]),
   ];
+  const cold = placeOf('retarder', places) ?? BLAST.id;
   const airOf = (place: string) => measure('celsius', where.find(({ id }) => id === place)?.celsius ?? 4);
   const { typed, set, read, field, units } = useTyped({
-    ...{ piece: 'dough', lying: 'tray', place: 'retarder', hours: '3', air: airOf('retarder') },
+    ...{ piece: 'dough', lying: 'tray', place: cold, hours: '3', air: airOf(cold) },
     ...{ mm: measure('mm', 25), start: measure('celsius', 15), target: measure('celsius', 6) },
   });
   const [mm, hours] = [read.mm('mm'), read.number('hours')];

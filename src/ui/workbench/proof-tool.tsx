@@ -1,9 +1,10 @@
 'use client';
 
+import { placeOf } from '@/core/bakery/machines';
 import { alongLegs, readiness, schoolLegs, type Leg, type School } from '@/core/ferment/path';
 import { DOUGH } from '@/core/heat/material';
 import { firstMode } from '@/core/heat/mode';
-import { meanFilm } from '@/core/heat/places';
+import { meanFilm, type PlaceKind } from '@/core/heat/places';
 import type { Verdict } from '@/core/learning/verdicts';
 import { butterAt } from '@/core/lamination/butter-window';
 import type { Rise, RisePhase } from '@/core/process/route';
@@ -57,12 +58,14 @@ export function ProofTool({
   const batches = ({ phases }: LearntProduct) =>
     phases.reduce((sum, { evidence }) => sum + evidence.length, 0);
   const best = [...products].sort((a, b) => batches(b) - batches(a))[0];
-  const of = (id: string, otherwise: number) =>
-    measure('celsius', places.find((place) => place.id === id)?.celsius ?? otherwise);
+  const of = (kind: PlaceKind, otherwise: number) => {
+    const id = placeOf(kind, places);
+    return measure('celsius', places.find((place) => place.id === id)?.celsius ?? otherwise);
+  };
   const { typed, set, read, field, units } = useTyped({
     ...{ product: String(best?.productId ?? ''), dose: '100' },
     ...{ start: measure('celsius', 18), mm: measure('mm', 40) },
-    ...{ room: of('bakery', 22), cold: of('retarder', 4), proofer: of('proofer', 26) },
+    ...{ room: of('room', 22), cold: of('retarder', 4), proofer: of('proofer', 26) },
   });
   const product = products.find(({ productId }) => String(productId) === typed.product);
   const proof = product?.phases.find(({ phase }) => phase === 'proof');

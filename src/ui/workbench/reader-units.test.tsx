@@ -14,9 +14,9 @@ vi.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined
 
 const RISE = { yeast: 'levain' as const, celsius: 26, minutes: 240, early: 0.85, late: 1.25 };
 const PLACES = [
-  { id: 'retarder', label: 'Retarder', kind: 'fridge' as const, celsius: 3.6 },
-  { id: 'bakery', label: 'Bakery', kind: 'room' as const, celsius: 22.4 },
-  { id: 'proofer', label: 'Proofer', kind: 'proofer' as const, celsius: 26 },
+  { id: 'retarder', label: 'Retarder', purpose: 'dough' as const, kind: 'fridge' as const, celsius: 3.6 },
+  { id: 'bakery', label: 'Bakery', purpose: 'dough' as const, kind: 'room' as const, celsius: 22.4 },
+  { id: 'proofer', label: 'Proofer', purpose: 'dough' as const, kind: 'proofer' as const, celsius: 26 },
 ];
 const FORMULA = {
   doughCelsius: 24,

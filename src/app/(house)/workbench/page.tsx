@@ -1,11 +1,12 @@
 import type { Metadata } from 'next';
+import { machinesOf } from '@/core/bakery/machines';
 import { learnFromVerdicts } from '@/core/learning/verdicts';
 import type { Rise, RisePhase } from '@/core/process/route';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { evidence, learntMixing, mixSubject, referenceSubject } from '@/server/store/evidence';
-import { house } from '@/server/store/house';
+import { house, machines } from '@/server/store/house';
 import { bowlTemperatures } from '@/server/store/mix';
 import { places, todayOf } from '@/server/store/places';
 import { productsAsSet } from '@/server/store/products';
@@ -28,8 +29,12 @@ export default async function WorkbenchPage() {
       evidence(db, 'reference'),
       house(db),
     ]);
+  const [mixer] = machinesOf('mixer', await machines(db));
   const mixing = await Promise.all(
-    named.map(async ({ id }) => ({ formulaId: id, ...(await learntMixing(db, mixSubject('mixer', id))) })),
+    named.map(async ({ id }) => ({
+      formulaId: id,
+      ...(await learntMixing(db, mixSubject(mixer?.id ?? '', id))),
+    })),
   );
   const today = todayOf(known);
   const learnt = products.map(({ productId, name, laminated, rises }): LearntProduct => ({
@@ -57,10 +62,8 @@ export default async function WorkbenchPage() {
       mixing={mixing}
       products={learnt}
       levain={products.find(({ rises }) => rises?.levain)?.rises?.levain ?? LEVAIN}
-      places={known.map(({ id, label, kind, usual }) => ({
-        id,
-        label,
-        kind,
+      places={known.map(({ id, label, kind, purpose, usual }) => ({
+        ...{ id, label, kind, purpose },
         celsius: Math.round((today[id]?.celsius ?? usual) * 10) / 10,
       }))}
     />

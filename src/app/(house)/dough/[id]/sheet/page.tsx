@@ -38,6 +38,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     presences: [],
     places: [],
     needles: [],
+    rooms: [],
     decks,
     today: {},
     ...{ rolling, scale: weight, calls: NO_CALLS },
