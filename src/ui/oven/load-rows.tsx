@@ -2,7 +2,7 @@
 
 import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
-import type { Machine } from '@/core/bakery/machines';
+import { machinesOf, type Machine } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
@@ -51,14 +51,14 @@ export function LoadComing({
   const now = useMinute();
   const [units] = useUnits();
   const moved = plannedWords(load.step, load.dough, zone);
-  const oven = machineName(load.oven, machines);
+  const oven = machinesOf('oven', machines).length > 1 ? `${machineName(load.oven, machines)}, ` : '';
   return (
     <li className="flex min-h-14 items-center gap-4 border-b border-hairline py-2">
       <span className="w-24 shrink-0 text-2xl font-bold">{nearTime(load.start, now, zone)}</span>
       <span className="min-w-0">
         <span className="block text-xl font-semibold">{load.dough.name}</span>
         <span className="block text-lg text-quiet">
-          {oven === 'oven' ? '' : `${oven}, `}
+          {oven}
           {showCelsius(load.setting, units)}, {load.trays} trays, {load.step.target} min
           {load.step.load && `, ${load.step.load.pieces} pieces`}
         </span>

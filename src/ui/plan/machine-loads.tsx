@@ -31,7 +31,7 @@ export function MachineLoads({
   const rows = useMemo(() => {
     const there = Math.max(1, ...crewSteps(board.presences, scale.from).map(([, amount]) => amount));
     const hands = { id: 'crew', label: 'Hands', capacity: there, unit: 'people' };
-    const pools = [hands, ...board.machines.filter(({ kind }) => SHOWN.includes(kind))];
+    const pools = [hands, ...SHOWN.flatMap((shown) => board.machines.filter(({ kind }) => kind === shown))];
     return pools.map((pool) => ({
       ...pool,
       settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }),
