@@ -5,7 +5,9 @@ import { afterEach, vi } from 'vitest';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
+import { WordsProvider } from '@/ui/kit/words';
 import { ClockProvider } from '@/ui/live/clock';
+import { ALL_MESSAGES } from './words';
 import { MIN, plannedDough } from './floor';
 import { SMALL_PRODUCT } from './small-dough';
 
@@ -20,7 +22,11 @@ afterEach(() => {
 /** Shows part of a screen at a minute of the first day, the house's clock standing still; `user` has its fingers. */
 export function show(part: ReactElement, minute = 0) {
   const made = { demo: true, now: minute * MIN, rate: 1, paused: true };
-  const at = (shown: ReactElement) => <ClockProvider made={made}>{shown}</ClockProvider>;
+  const at = (shown: ReactElement) => (
+    <WordsProvider language="en" messages={ALL_MESSAGES}>
+      <ClockProvider made={made}>{shown}</ClockProvider>
+    </WordsProvider>
+  );
   const { rerender } = render(at(part));
   return { user: userEvent.setup(), again: (shown: ReactElement) => rerender(at(shown)) };
 }

@@ -1,3 +1,5 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { SCORE_WORDS } from '@/core/record/marks';
 import { dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -16,7 +18,13 @@ interface Line {
 /** What is asked for, as it stands in the address. */
 export type BatchFilter = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
 
-const HEADINGS = ['Batch', 'Made into', 'Finished', 'Came out', 'Marks'];
+const headings = (say: Say) => [
+  say('batch.batch'),
+  say('batch.madeInto'),
+  say('batch.finished'),
+  say('batch.cameOut'),
+  say('batch.marks'),
+];
 const field = 'min-h-14 rounded border border-edge bg-ground px-3 text-lg';
 
 /** Batches that are done, found by product, date, mark or word. A plain form: the address is the search. */
@@ -31,41 +39,42 @@ export function BatchList({
   trouble: string | null;
   zone: string;
 }) {
+  const say = useWords();
   return (
     <main className="flex-1">
       <FloorTabs />
       <div className="p-5">
-        <h1 className="mb-3 text-4xl font-bold">Batches</h1>
+        <h1 className="mb-3 text-4xl font-bold">{say('batch.batches')}</h1>
         <form role="search" className="flex flex-wrap items-end gap-3">
           <label className="grid gap-1">
-            Product
+            {say('batch.product')}
             <input name="product" defaultValue={asked.product} className={field} />
           </label>
           <label className="grid gap-1">
-            From
+            {say('batch.from')}
             <input type="date" name="from" defaultValue={asked.from} className={field} />
           </label>
           <label className="grid gap-1">
-            To
+            {say('batch.to2')}
             <input type="date" name="to" defaultValue={asked.to} className={field} />
           </label>
           <label className="grid gap-1">
-            Marks
+            {say('batch.marks')}
             <select name="mark" defaultValue={asked.mark ?? ''} className={field}>
-              <option value="">any</option>
+              <option value="">{say('batch.any')}</option>
               {([2, 3, 4] as const).map((mark) => (
                 <option key={mark} value={mark}>
-                  {mark} or less ({SCORE_WORDS[mark]})
+                  {say('batch.orLess', { mark, SCOREWORDS: SCORE_WORDS[mark] })}
                 </option>
               ))}
             </select>
           </label>
           <label className="grid gap-1">
-            Word in a note
+            {say('batch.wordInANote')}
             <input name="word" defaultValue={asked.word} className={field} />
           </label>
           <button className="min-h-14 rounded bg-butter px-6 text-xl font-semibold text-on-butter">
-            Find
+            {say('batch.find')}
           </button>
         </form>
         {trouble && (
@@ -73,9 +82,14 @@ export function BatchList({
             {trouble}
           </p>
         )}
-        <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Batches found">
+        <div
+          className="mt-4 overflow-x-auto"
+          tabIndex={0}
+          role="group"
+          aria-label={say('batch.batchesFound')}
+        >
           <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
-            <TableHead headings={HEADINGS} />
+            <TableHead headings={headings(say)} />
             <tbody>
               {lines.map(({ id, name, products, finishedAt, counted, mean }) => (
                 <tr key={id} className="border-b border-hairline">
@@ -90,14 +104,16 @@ export function BatchList({
                   <td className="pr-4">{products}</td>
                   <td className="pr-4 whitespace-nowrap">{dayTime(finishedAt, zone)}</td>
                   <td className="pr-4">
-                    {counted ? countWords({ kind: 'counted', ...counted }) : 'not counted'}
+                    {counted ? countWords({ kind: 'counted', ...counted }) : say('batch.notCounted')}
                   </td>
-                  <td className="pr-4">{mean === null ? 'not judged' : `${mean.toFixed(1)} of 5`}</td>
+                  <td className="pr-4">
+                    {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) })}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          {lines.length === 0 && <p className="py-6 text-xl">No batch is like that. Ask for less.</p>}
+          {lines.length === 0 && <p className="py-6 text-xl">{say('batch.noBatchIsLikeThat')}</p>}
         </div>
       </div>
     </main>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { batchReports, type BatchReport } from '@/core/diagnosis/report';
 import type { BatchMarks } from '@/core/record/marks';
@@ -34,6 +36,7 @@ interface Props {
 
 /** One batch as it came out: counts, marks, what was seen and why, its thread planned and real, people and photos. */
 export function BatchView({ board, photos, stays, person }: Props) {
+  const say = useWords();
   const now = useMinute();
   const { zone } = board.house;
   const { doughs, records, record, trouble } = useFloor(board, person.id, now);
@@ -41,7 +44,8 @@ export function BatchView({ board, photos, stays, person }: Props) {
   if (!facts || !dough) return null;
   const reports = batchReports(facts);
   const notes = [...dough.state.notes, ...[...dough.state.steps.values()].flatMap((step) => step.notes)];
-  const name = (id: number) => board.people.find((one) => one.id === id)?.name ?? 'somebody who has left';
+  const name = (id: number) =>
+    board.people.find((one) => one.id === id)?.name ?? say('batch.somebodyWhoHasLeft');
   return (
     <main className="flex-1">
       <FloorTabs />
@@ -50,14 +54,14 @@ export function BatchView({ board, photos, stays, person }: Props) {
           <div>
             <h1 className="text-4xl font-bold">{dough.name}</h1>
             <p className="text-lg text-quiet">
-              {weight(facts.kg)} of dough, with {hands(dough, name)}
+              {say('batch.ofDoughWith', { weight: weight(facts.kg), hands: hands(say, dough, name) })}
             </p>
           </div>
           <a
             href={`/dough/${dough.id}`}
             className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
           >
-            Steps and layers
+            {say('batch.stepsAndLayers')}
           </a>
         </div>
         {trouble && (
@@ -82,8 +86,8 @@ export function BatchView({ board, photos, stays, person }: Props) {
             }
           />
         ))}
-        <section aria-label="Planned and real" className="mt-6">
-          <h2 className="text-2xl font-bold">Planned and real</h2>
+        <section aria-label={say('batch.plannedAndReal')} className="mt-6">
+          <h2 className="text-2xl font-bold">{say('batch.plannedAndReal')}</h2>
           <LargeThread
             dough={dough}
             dues={facts.outputs.map(({ dueAt }) => dueAt)}
@@ -94,8 +98,8 @@ export function BatchView({ board, photos, stays, person }: Props) {
         </section>
         <Temperatures stays={stays} told={readByHand(facts)} zone={zone} />
         {notes.length > 0 && (
-          <section aria-label="Notes" className="mt-6">
-            <h2 className="text-2xl font-bold">Notes</h2>
+          <section aria-label={say('batch.notes')} className="mt-6">
+            <h2 className="text-2xl font-bold">{say('batch.notes')}</h2>
             <ul className="text-lg">
               {notes
                 .sort((a, b) => a.at - b.at)
@@ -118,10 +122,10 @@ export function BatchView({ board, photos, stays, person }: Props) {
 }
 
 /** Everybody who had their hands on it. */
-function hands(dough: DoughForecast, name: (id: number) => string): string {
+function hands(say: Say, dough: DoughForecast, name: (id: number) => string): string {
   const ids = [...dough.state.steps.values()].flatMap(({ startedBy, finishedBy }) => [startedBy, finishedBy]);
   const names = [...new Set(ids.flatMap((id) => (id === null ? [] : [name(id)])))];
-  return names.length > 0 ? names.join(', ') : 'nobody so far';
+  return names.length > 0 ? names.join(', ') : say('batch.nobodySoFar');
 }
 
 function Output({
@@ -135,24 +139,31 @@ function Output({
   laminated: boolean;
   tell: ((stepKey: string | null, data: PieceCount | BatchMarks) => void) | null;
 }) {
+  const say = useWords();
   const [counting, setCounting] = useState<BatchReport['loads'][number] | null>(null);
   const { output, counted, mean, marks, causes, off } = report;
   return (
     <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
       <h2 className="text-2xl font-bold">
         {output.pieces} {output.product.toLowerCase()}
-        <span className="ml-3 text-lg font-normal text-quiet">for {dayTime(output.dueAt, zone)}</span>
+        <span className="ml-3 text-lg font-normal text-quiet">
+          {say('batch.for', { time: dayTime(output.dueAt, zone) })}
+        </span>
       </h2>
       <div className="mb-3 flex flex-wrap items-center gap-3 text-xl">
         <p>
-          {counted ? countWords({ kind: 'counted', ...counted }) : 'Not counted yet'}
-          {mean !== null && `, marks ${mean.toFixed(1)} of 5`}
+          {say('batch.partPart2', {
+            part: counted ? countWords({ kind: 'counted', ...counted }) : say('batch.notCountedYet'),
+            part2: mean !== null ? say('batch.marksOf5', { mean: mean.toFixed(1) }) : '',
+          })}
         </p>
         {tell &&
           report.loads.map((load) => (
             <Button key={load.key} floor onClick={() => setCounting(load)}>
-              {counted ? 'Count again' : 'Count'}
-              {load.of > 1 && ` load ${load.nth}`}
+              {say('batch.countAgain', {
+                isCounted: Boolean(counted),
+                part: load.of > 1 ? say('batch.load', { nth: load.nth }) : '',
+              })}
             </Button>
           ))}
       </div>
@@ -160,7 +171,7 @@ function Output({
         <CountSheet
           open
           onOpenChange={() => setCounting(null)}
-          title={`${output.product}: how many came out well?`}
+          title={say('batch.howManyCameOutWell', { product: output.product })}
           pieces={counting.pieces}
           onCount={(data) => tell?.(counting.key, data)}
         />
@@ -175,17 +186,22 @@ function Output({
       )}
       {causes.length > 0 && (
         <div className="mt-4">
-          <h3 className="text-xl font-semibold">Likely causes</h3>
+          <h3 className="text-xl font-semibold">{say('batch.likelyCauses')}</h3>
           <ul className="grid gap-2">
             {causes.map(({ fault, seen, likely, next, evidence }) => (
               <li key={fault} className="border-l-4 border-edge pl-3 text-lg">
                 <p>
-                  <span className="font-semibold">{seen}:</span> {likely}. Next time: {next}.
+                  {say.rich('batch.nextTime', {
+                    span: (words) => <span className="font-semibold">{words}</span>,
+                    seen,
+                    likely,
+                    next,
+                  })}
                 </p>
                 <p className={evidence.length > 0 ? '' : 'text-quiet'}>
                   {evidence.length > 0
-                    ? `In the log: ${evidence.join('; ')}.`
-                    : 'The log shows nothing for it.'}
+                    ? say('batch.inTheLog', { evidence: evidence.join('; ') })
+                    : say('batch.theLogShowsNothingFor')}
                 </p>
               </li>
             ))}
@@ -196,10 +212,14 @@ function Output({
         <ul className="mt-3 text-lg">
           {off.map(({ label, minutes, meant: [least, most] }) => (
             <li key={label}>
-              {label} took {duration(minutes)};{' '}
-              {least === most
-                ? `${duration(most)} was planned`
-                : `${duration(least)} to ${duration(most)} was meant`}
+              {say('batch.took', {
+                label,
+                duration: duration(minutes),
+                part:
+                  least === most
+                    ? say('batch.wasPlanned', { duration: duration(most) })
+                    : say('batch.toWasMeant', { duration: duration(least), duration2: duration(most) }),
+              })}
             </li>
           ))}
         </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import { FAULTS } from '@/core/diagnosis/faults';
 import {
@@ -27,8 +28,9 @@ export function MarksForm({
   laminated: boolean;
   onSay: (marked: BatchMarks) => void;
 }) {
+  const say = useWords();
   const fits = (one: Mark | FaultId) => laminated || !LAMINATED_ONLY.includes(one);
-  const say = (part: Partial<Omit<BatchMarks, 'kind'>>) =>
+  const put = (part: Partial<Omit<BatchMarks, 'kind'>>) =>
     onSay({ kind: 'marked', marks, seen: [...seen], ...part });
   return (
     <div className="grid gap-6 lg:grid-cols-2">
@@ -38,7 +40,7 @@ export function MarksForm({
             key={mark}
             mark={mark}
             score={marks[mark]}
-            onGive={(score) => say({ marks: { ...marks, [mark]: score } })}
+            onGive={(score) => put({ marks: { ...marks, [mark]: score } })}
           />
         ))}
         <p className="text-[15px] text-quiet">
@@ -46,7 +48,7 @@ export function MarksForm({
         </p>
       </div>
       <fieldset>
-        <legend className="mb-1 text-lg">Seen on it</legend>
+        <legend className="mb-1 text-lg">{say('batch.seenOnIt')}</legend>
         <div className="flex flex-wrap gap-2">
           {FAULT_IDS.filter(fits).map((fault) => {
             const on = seen.includes(fault);
@@ -55,7 +57,7 @@ export function MarksForm({
                 key={fault}
                 type="button"
                 aria-pressed={on}
-                onClick={() => say({ seen: on ? seen.filter((one) => one !== fault) : [...seen, fault] })}
+                onClick={() => put({ seen: on ? seen.filter((one) => one !== fault) : [...seen, fault] })}
                 className={clsx(
                   'min-h-14 rounded border px-3 text-[17px]',
                   on ? 'border-ink bg-ink text-ground' : 'border-edge bg-flour',

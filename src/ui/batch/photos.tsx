@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { dayTime } from '@/core/time/local';
@@ -22,6 +23,7 @@ export function Photos({
   photos: readonly Shown[];
   zone: string;
 }) {
+  const say = useWords();
   const router = useRouter();
   useEffect(() => {
     const send = () => void sendPhotos();
@@ -30,9 +32,9 @@ export function Photos({
     return () => window.removeEventListener('online', send);
   }, []);
   return (
-    <section aria-label="Photos" className="mt-6">
+    <section aria-label={say('batch.photos')} className="mt-6">
       <div className="flex flex-wrap items-center gap-4">
-        <h2 className="text-2xl font-bold">Photos</h2>
+        <h2 className="text-2xl font-bold">{say('batch.photos')}</h2>
         <TakePhoto doughId={doughId} stepKey={null} onKept={() => router.refresh()} />
       </div>
       {photos.length > 0 && (
@@ -41,7 +43,7 @@ export function Photos({
             <li key={id}>
               <img
                 src={`/api/photos/${id}`}
-                alt={`taken by ${by}, ${dayTime(at, zone)}`}
+                alt={say('batch.takenBy', { by, time: dayTime(at, zone) })}
                 className="aspect-4/3 w-full rounded border border-hairline object-cover"
               />
               <p className="text-[15px] text-quiet">

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useId, useState } from 'react';
 
 /**
@@ -15,6 +16,7 @@ export function TakePhoto({
   stepKey: string | null;
   onKept?: () => void;
 }) {
+  const say = useWords();
   const field = useId();
   const [words, setWords] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
@@ -22,11 +24,11 @@ export function TakePhoto({
     // Fetched with the first photo: no page waits for it.
     const [{ shrink }, { keepPhoto }] = await Promise.all([import('./shrink'), import('../live/photo-box')]);
     const photo = await shrink(file);
-    if (!photo) return setWords(`${file.name} is no picture that can be shown, whatever it is called.`);
+    if (!photo) return setWords(say('batch.isNoPictureThatCan', { name: file.name }));
     const answer = await keepPhoto({ doughId, stepKey, photo });
     if (answer.ok) onKept?.();
-    if (answer.ok) return setWords('Photo kept.');
-    setWords(answer.status === 0 ? 'Offline. The photo waits on this tablet.' : answer.message);
+    if (answer.ok) return setWords(say('batch.photoKept'));
+    setWords(answer.status === 0 ? say('batch.offlineThePhotoWaitsOn') : answer.message);
   };
   return (
     <div>
@@ -34,7 +36,7 @@ export function TakePhoto({
         htmlFor={field}
         className="grid min-h-14 cursor-pointer place-items-center rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2"
       >
-        Photo
+        {say('batch.photo')}
         <input
           id={field}
           type="file"

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
 import { withGaps } from '@/core/climate/curve';
@@ -26,13 +27,14 @@ export default function TemperatureCurve({
   zone: string;
   units: Pick<ReaderUnits, 'temperature'>;
 }) {
+  const say = useWords();
   const shown = (celsius: number) =>
     Math.round((units.temperature === 'F' ? toFahrenheit(celsius) : celsius) * 10) / 10;
   const moments = [...stays.flatMap(({ from, to }) => [from, to]), ...told.map(({ at }) => at)];
   const [from, to] = [Math.min(...moments), Math.max(...moments)];
   const { days, times } = marksOf({ from, to, width: USUAL_WIDTH }, zone);
   return (
-    <figure aria-label="Temperatures in and around it" className="h-72">
+    <figure aria-label={say('batch.temperaturesInAndAroundIt')} className="h-72">
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
           <CartesianGrid stroke="var(--hairline)" vertical={false} />

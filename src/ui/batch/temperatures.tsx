@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import { DrawingSoon } from '../kit/drawing-soon';
 import dynamic from 'next/dynamic';
 import { stayFigures, type HandReading, type HeardStay } from '@/core/diagnosis/temperatures';
 import { dayTime } from '@/core/time/local';
@@ -9,7 +11,7 @@ import { useUnits } from '../live/units';
 
 const TemperatureCurve = dynamic(() => import('./temperature-curve'), {
   ssr: false,
-  loading: () => <p className="h-72">Drawing …</p>,
+  loading: DrawingSoon,
 });
 
 const cool = ({ baking }: { baking: boolean }) => !baking;
@@ -24,6 +26,7 @@ export function Temperatures({
   told: readonly HandReading[];
   zone: string;
 }) {
+  const say = useWords();
   const [units] = useUnits();
   const heard = stays.filter(({ points }) => points.length > 0);
   const rows = [
@@ -33,13 +36,11 @@ export function Temperatures({
   if (rows.length === 0) return null;
   const drawn = { stays: heard.filter(cool), told: told.filter(cool) };
   return (
-    <section aria-label="Temperatures" className="mt-6">
-      <h2 className="text-2xl font-bold">Temperatures</h2>
+    <section aria-label={say('batch.temperatures')} className="mt-6">
+      <h2 className="text-2xl font-bold">{say('batch.temperatures')}</h2>
       {drawn.stays.length + drawn.told.length > 0 && (
         <>
-          <p className="mb-2 text-quiet">
-            Thick: in the dough. Dashed: around it. Points: measured by hand. The oven is in the list only.
-          </p>
+          <p className="mb-2 text-quiet">{say('batch.thickInTheDoughDashed')}</p>
           <TemperatureCurve {...drawn} zone={zone} units={units} />
         </>
       )}
@@ -56,31 +57,46 @@ export function Temperatures({
 }
 
 function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
+  const say = useWords();
   const { step, within, label, from, to, points } = stay;
   const figures = stayFigures(points);
   if (!figures) return null;
   const { first, last, lowest, highest } = figures;
-  const say = (celsius: number) => showCelsius(celsius, units);
+  const shown = (celsius: number) => showCelsius(celsius, units);
   return (
     <span>
-      <b className="font-semibold">{step}</b>,{' '}
-      {within ? label.toLowerCase() : `in the ${label.toLowerCase()}`} for {duration((to - from) / 60_000)}:{' '}
-      {within
-        ? `from ${say(first)} to ${say(last)}`
-        : say(lowest) === say(highest)
-          ? say(lowest)
-          : `${say(lowest)} to ${say(highest)}`}
+      {say.rich('batch.inTheForFromTo', {
+        b: (words) => <b className="font-semibold">{words}</b>,
+        step,
+        isWithin: within,
+        label: label.toLowerCase(),
+        duration: duration((to - from) / 60_000),
+        weight: shown(first),
+        weight2: shown(last),
+        part:
+          shown(lowest) === shown(highest)
+            ? shown(lowest)
+            : say('batch.to', { weight: shown(lowest), weight2: shown(highest) }),
+      })}
     </span>
   );
 }
 
 function HandWords({ reading, units, zone }: { reading: HandReading; units: ReaderUnits; zone: string }) {
+  const say = useWords();
   return (
     <span>
-      <b className="font-semibold">{reading.step}</b>, measured: {showCelsius(reading.celsius, units)}
-      {reading.receivedAt !== undefined && (
-        <span className="text-quiet">, entered late, {dayTime(reading.receivedAt, zone)}</span>
-      )}
+      {say.rich('batch.measured', {
+        b: (words) => <b className="font-semibold">{words}</b>,
+        step: reading.step,
+        celsius: showCelsius(reading.celsius, units),
+        receivedAt: () =>
+          reading.receivedAt !== undefined && (
+            <span className="text-quiet">
+              {say('batch.enteredLate', { time: dayTime(reading.receivedAt, zone) })}
+            </span>
+          ),
+      })}
     </span>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { AliveAnswer } from '@/core/record/events';
 import { parseNumber } from '@/core/units/number';
@@ -19,14 +20,20 @@ const AGAIN: Record<Props['of'], number[]> = { yeast: [5, 10], sponge: [10, 20],
 
 /** What yeast, sponge or levain looks like, and the answers to it. */
 export function AliveSheet(props: Props) {
+  const say = useWords();
   return (
-    <Sheet open={props.open} onOpenChange={props.onOpenChange} title={`Is the ${props.of} alive?`}>
+    <Sheet
+      open={props.open}
+      onOpenChange={props.onOpenChange}
+      title={say('bench.isTheAlive', { of: props.of })}
+    >
       <Answers {...props} />
     </Sheet>
   );
 }
 
 function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
+  const say = useWords();
   const [sign, setSign] = useState<string | null>(null);
   const [grams, setGrams] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -37,7 +44,7 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
   return (
     <div className="grid gap-5">
       <fieldset>
-        <legend className="mb-2 text-lg">What do you see?</legend>
+        <legend className="mb-2 text-lg">{say('bench.whatDoYouSee')}</legend>
         <div className="flex flex-wrap gap-2">
           {signs.map((one) => (
             <Button
@@ -54,18 +61,18 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
       </fieldset>
       <div className="grid gap-3 sm:grid-cols-2">
         <Button look="act" floor className="text-2xl" onClick={() => answer({ answer: 'ready' })}>
-          Ready, take it
+          {say('bench.readyTakeIt')}
         </Button>
         <Button floor onClick={() => answer({ answer: 'anew' })}>
-          Dead: start anew
+          {say('bench.deadStartAnew')}
         </Button>
       </div>
       <fieldset>
-        <legend className="mb-2 text-lg">Not yet: look again in</legend>
+        <legend className="mb-2 text-lg">{say('bench.notYetLookAgainIn')}</legend>
         <div className="flex flex-wrap gap-2">
           {AGAIN[of].map((minutes) => (
             <Button key={minutes} floor onClick={() => answer({ answer: 'wait', minutes })}>
-              {minutes} min
+              {say('bench.min', { minutes })}
             </Button>
           ))}
         </div>
@@ -75,12 +82,12 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           const value = parseNumber(grams.replace(/g$/i, ''));
-          if (value === null || value <= 0) setTrouble('How many grams of yeast?');
+          if (value === null || value <= 0) setTrouble(say('bench.howManyGramsOfYeast'));
           else answer({ answer: 'add-yeast', grams: value });
         }}
       >
         <Field
-          label="Use it, and add yeast: grams, as instant"
+          label={say('bench.useItAndAddYeast')}
           size="floor"
           inputMode="decimal"
           value={grams}
@@ -88,7 +95,7 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
           trouble={trouble}
         />
         <Button type="submit" floor>
-          Add yeast
+          {say('bench.addYeast')}
         </Button>
       </form>
     </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
@@ -18,10 +19,10 @@ import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
-import { EVENT_WORDS } from '../live/tap-words';
+import { eventWords } from '../live/tap-words';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
-import { BENCH_WORDS, useBenchFor, WhoseBench } from './whose-bench';
+import { benchWords, useBenchFor, WhoseBench } from './whose-bench';
 import { WaitingLanes } from './waiting-lanes';
 
 // Comes when somebody looks at a wait; the work at hand must be there first.
@@ -35,6 +36,7 @@ const takenBy = (items: readonly AgendaItem[], who: number | null) =>
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
 function BenchView({ board, person: signedIn }: { board: Board; person: Person }) {
+  const say = useWords();
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
@@ -71,18 +73,18 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
 
   return (
     <main className="flex flex-1 flex-col">
-      <h1 className="sr-only">Bench of {person.name}</h1>
+      <h1 className="sr-only">{say('bench.benchOf', { name: person.name })}</h1>
       <FloorTabs />
       <AlarmBand {...calls} zone={zone} />
       <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
-        <section aria-label="Now" className="bg-flour p-5">
+        <section aria-label={say('bench.now')} className="bg-flour p-5">
           {trouble && (
             <p
               role="alert"
               className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
             >
               {trouble}
-              <Button onClick={calm}>Understood</Button>
+              <Button onClick={calm}>{say('bench.understood')}</Button>
             </p>
           )}
           {looked ? (
@@ -116,8 +118,8 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
           ) : (
             <p className="py-16 text-3xl">
               {whose === 'team'
-                ? 'Nothing to start. The doughs rest and rise.'
-                : `Nothing to start ${BENCH_WORDS[whose].here}.`}
+                ? say('bench.nothingToStartTheDoughs')
+                : say('bench.nothingToStart', { here: benchWords(say)[whose].here })}
             </p>
           )}
           {undoable && (
@@ -135,10 +137,12 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
             >
               <Undo2 aria-hidden size={22} />
               <span>
-                Undo{' '}
-                <span className="text-base text-quiet">
-                  {lastStep?.label ?? 'note'} {EVENT_WORDS[undoable.kind]} {clockTime(undoable.at, zone)}
-                </span>
+                {say.rich('bench.undo', {
+                  span: (words) => <span className="text-base text-quiet">{words}</span>,
+                  label: lastStep?.label ?? 'note',
+                  EVENTWORDS: eventWords(say)[undoable.kind],
+                  time: clockTime(undoable.at, zone),
+                })}
               </span>
             </Button>
           )}

@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
 import type { StepKind } from '@/core/process/route';
@@ -20,6 +21,7 @@ const MARKED: readonly StepKind[] = ['shape', 'wash', 'load', 'bake', 'finish'];
 
 /** Wash, mark and allergens of what a step works on. */
 export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs: readonly OutputRecord[] }) {
+  const say = useWords();
   const { kind } = step.step;
   const own = outputs.filter(({ id }) => step.outputId === null || id === step.outputId);
   const allergens = inLabelOrder(own.flatMap((output) => output.allergens));
@@ -29,23 +31,22 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
   return (
     <>
       {step.outputId !== null && only?.piece.wash && kind === 'wash' && (
-        <p>
-          Wash: <b>{only.piece.wash.name}</b>
-        </p>
+        <p>{say.rich('bench.wash', { b: (words) => <b>{words}</b>, name: only.piece.wash.name })}</p>
       )}
       {step.outputId !== null && only?.piece.topping && MARKED.includes(kind) && (
-        <p>
-          Mark: <b>{only.piece.topping.mark}</b>
-        </p>
+        <p>{say.rich('bench.mark', { b: (words) => <b>{words}</b>, mark: only.piece.topping.mark })}</p>
       )}
       {OPEN.includes(kind) && undeclared.length > 0 && (
         <p className="max-w-md border-l-4 border-warn pl-3 text-lg font-semibold text-warn">
-          Label incomplete: what {undeclared.join(', ')} contains is not known.
+          {say('bench.labelIncompleteWhatContainsIs', { undeclared: undeclared.join(', ') })}
         </p>
       )}
       {OPEN.includes(kind) && allergens.length > 0 && (
         <p className="max-w-md text-lg">
-          Contains {allergens.join(', ')}.{mind && <span className="block font-semibold">{mind}</span>}
+          {say.rich('bench.contains', {
+            allergens: allergens.join(', '),
+            mind: () => mind && <span className="block font-semibold">{mind}</span>,
+          })}
         </p>
       )}
     </>

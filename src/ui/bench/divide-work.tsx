@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { tally, weighed } from '@/core/cutting/tally';
 import { showMass } from '@/core/units/reader';
@@ -10,6 +11,7 @@ import type { WorkProps } from './work-props';
 
 /** Divide, weigh, round: each output's target and tolerance, and a tally of what was on the scale. */
 export function DivideWork({ item, outputs, scale, tell, running }: WorkProps) {
+  const say = useWords();
   const { state } = item;
   const [units] = useUnits();
   const [of, setOf] = useState(0);
@@ -30,28 +32,36 @@ export function DivideWork({ item, outputs, scale, tell, running }: WorkProps) {
     <div className="grid w-full gap-2">
       <OutputChoice outputs={outputs} chosen={of} onChoose={setOf} />
       <p className="text-2xl">
-        each <span className="font-bold">{showMass(target.target, units)}</span>,{' '}
-        {showMass(target.tolerance, units)} more or less;{' '}
-        <span className="font-bold">
-          {sum.count} of {output.pieces}
-        </span>{' '}
-        weighed
+        {say.rich('bench.eachMoreOrLessOf', {
+          span: (words) => <span className="font-bold">{words}</span>,
+          mass: showMass(target.target, units),
+          mass2: showMass(target.tolerance, units),
+          count: sum.count,
+          pieces: output.pieces,
+        })}
       </p>
       <p role="status" className="text-lg">
-        {sum.words}
-        {sum.mean !== null && ` Average ${showMass(sum.mean, units)}.`}
-        {sum.off > 0 && ` ${sum.off} outside the tolerance.`}
-        {last && verdict && verdict.verdict !== 'within' && (
-          <span className="font-bold text-warn">
-            {' '}
-            The last {showMass(Math.abs(verdict.by), units)} too {verdict.verdict}.
-          </span>
-        )}
+        {say.rich('bench.wordsPartPart2Last', {
+          words: sum.words,
+          part: sum.mean !== null ? say('bench.average', { mass: showMass(sum.mean, units) }) : '',
+          part2: sum.off > 0 ? say('bench.outsideTheTolerance', { off: sum.off }) : '',
+          last: () =>
+            last &&
+            verdict &&
+            verdict.verdict !== 'within' && (
+              <span className="font-bold text-warn">
+                {say('bench.theLastToo', {
+                  mass: showMass(Math.abs(verdict.by), units),
+                  verdict: verdict.verdict,
+                })}
+              </span>
+            ),
+        })}
       </p>
       {running && (
         <WeighIn grams={piece.grams} scale={scale} onWeigh={(data) => tell({ kind: 'weigh', data })} />
       )}
-      <p className="text-lg text-quiet">then round, and rest 10 to 20 min on the bench, covered</p>
+      <p className="text-lg text-quiet">{say('bench.thenRoundAndRest10')}</p>
     </div>
   );
 }

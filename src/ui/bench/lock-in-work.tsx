@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo, useState } from 'react';
 import { lockInDrawing } from '@/core/lamination/drawing';
 import { planBlockIfAny } from '@/core/lamination/geometry';
@@ -16,6 +17,7 @@ import type { WorkProps } from './work-props';
 
 /** Sizes of butter and dough for the lock-in of this dough's blocks, and what to do with a block of another size. */
 export function LockInWork({ item, rolling }: WorkProps) {
+  const say = useWords();
   const { dough, step } = item;
   const [fitting, setFitting] = useState(false);
   const { units, slab } = useSizes();
@@ -29,31 +31,32 @@ export function LockInWork({ item, rolling }: WorkProps) {
   if (!work) return null;
   if (!plan) return <WithoutBlock work={work} rolling={rolling} />;
   const flour = work.scheme.scheme.flourInFat;
-  const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
+  const each = say('bench.eachOfBlocks', { blocks: work.blocks });
   return (
     <div className="grid w-full items-start gap-x-5 gap-y-2 sm:grid-cols-[9rem_1fr]">
       <Picture drawing={lockInDrawing(plan.style, plan)} id="lock-in" className="w-full" />
       <div className="grid gap-0.5 text-lg">
-        <p className="text-xl font-semibold">
-          {each}butter {slab(plan.butter)}
-        </p>
+        <p className="text-xl font-semibold">{say('bench.butter', { each, slab: slab(plan.butter) })}</p>
         <p>
-          {showMass(work.weights.fat, units)}
-          {flour > 0 && `, creamed with ${showMass(work.weights.fat * flour, units)} of flour`}
+          {say('bench.massPart', {
+            mass: showMass(work.weights.fat, units),
+            part:
+              flour > 0
+                ? say('bench.creamedWithOfFlour', { mass: showMass(work.weights.fat * flour, units) })
+                : '',
+          })}
         </p>
         {step.step.kind === 'lock-in' && (
           <>
-            <p className="text-xl font-semibold">dough {slab(plan.dough)}</p>
-            <p>
-              {LOCK_IN_WORDS[plan.style]}; then {slab(plan.after)}
-            </p>
+            <p className="text-xl font-semibold">{say('bench.dough', { slab: slab(plan.dough) })}</p>
+            <p>{say('bench.then', { LOCKINWORDS: LOCK_IN_WORDS[plan.style], slab: slab(plan.after) })}</p>
           </>
         )}
         <Button floor className="mt-1 justify-self-start" onClick={() => setFitting(true)}>
-          Block of another size?
+          {say('bench.blockOfAnotherSize')}
         </Button>
       </div>
-      <Sheet open={fitting} onOpenChange={setFitting} title={`Block of ${dough.name}`}>
+      <Sheet open={fitting} onOpenChange={setFitting} title={say('bench.blockOf', { name: dough.name })}>
         <FitPanel plan={plan} laying={rolling.laying} flour={flour} />
       </Sheet>
     </div>
@@ -62,10 +65,11 @@ export function LockInWork({ item, rolling }: WorkProps) {
 
 /** Butter that is no block: how much on each disc or open sheet, and what a disc weighs and measures. */
 function WithoutBlock({ work, rolling }: { work: BlockWork; rolling: RollingHouse }) {
+  const say = useWords();
   const { units, cm } = useSizes();
   const { beginning } = work.scheme.scheme;
   const mass = (grams: number) => showMass(grams, units);
-  const each = work.blocks > 1 ? `each of ${work.blocks} blocks: ` : '';
+  const each = say('bench.eachOfBlocks', { blocks: work.blocks });
   if (beginning.way === 'discs') {
     const open = planBlockIfAny(
       work.scheme.scheme,
@@ -76,23 +80,34 @@ function WithoutBlock({ work, rolling }: { work: BlockWork; rolling: RollingHous
     )?.open;
     return (
       <p className="text-xl">
-        <span className="font-semibold">
-          {each}
-          {beginning.discs} discs of {mass(work.weights.dough / beginning.discs)}
-        </span>
-        {open && `, ${cm(acrossOf(open))} across at ${showLength(open.mm, units)}`};{' '}
-        {mass(work.weights.fat / (beginning.discs - 1))} of butter between each two, none on the last
+        {say.rich('bench.discsOfButterBetweenEach', {
+          span: (words) => <span className="font-semibold">{words}</span>,
+          each,
+          discs: beginning.discs,
+          mass: mass(work.weights.dough / beginning.discs),
+          part: open
+            ? say('bench.acrossAt', { cm: cm(acrossOf(open)), length: showLength(open.mm, units) })
+            : '',
+          mass2: mass(work.weights.fat / (beginning.discs - 1)),
+        })}
       </p>
     );
   }
   if (!('additions' in beginning)) return null;
   return (
     <p className="text-xl">
-      <span className="font-semibold">
-        {each}butter {mass(work.weights.fat)}
-      </span>
-      {beginning.additions > 1 &&
-        `, in ${beginning.additions} parts of ${mass(work.weights.fat / beginning.additions)}`}
+      {say.rich('bench.butter2', {
+        span: (words) => <span className="font-semibold">{words}</span>,
+        each,
+        mass: mass(work.weights.fat),
+        part:
+          beginning.additions > 1
+            ? say('bench.inPartsOf', {
+                additions: beginning.additions,
+                mass: mass(work.weights.fat / beginning.additions),
+              })
+            : '',
+      })}
     </p>
   );
 }

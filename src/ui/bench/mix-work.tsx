@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import { Button } from '../kit/button';
 import type { WorkProps } from './work-props';
 
@@ -6,6 +7,7 @@ const MORE = 2;
 
 /** The window of a dough in the mixer: a piece drawn thin between the fingers, and what follows from it. */
 export function MixWork({ item: { state }, tell, running }: WorkProps) {
+  const say = useWords();
   if (!running) return null;
   const last = state.records.findLast(({ data }) => data.kind === 'checked' && data.check === 'window')?.data;
   const tore = state.records.filter(
@@ -15,26 +17,24 @@ export function MixWork({ item: { state }, tell, running }: WorkProps) {
     tell({ kind: 'check', data: { kind: 'checked', check: 'window', answer, minutes } });
   return (
     <fieldset className="my-2">
-      <legend className="mb-2 text-xl font-semibold">
-        Mixer stopped, draw a piece thin between the fingers
-      </legend>
+      <legend className="mb-2 text-xl font-semibold">{say('bench.mixerStoppedDrawAPiece')}</legend>
       <div className="grid grid-cols-2 gap-3">
         <Button floor className="py-2" onClick={() => look('good', 0)}>
-          <span className="block text-2xl font-bold">Window</span>
-          <span className="block text-base text-quiet">light shows through: done mixing</span>
+          <span className="block text-2xl font-bold">{say('bench.window')}</span>
+          <span className="block text-base text-quiet">{say('bench.lightShowsThroughDoneMixing')}</span>
         </Button>
         <Button floor className="py-2" onClick={() => look('tears', MORE)}>
-          <span className="block text-2xl font-bold">Tears</span>
-          <span className="block text-base text-quiet">{MORE} min more, then again; mind its warmth</span>
+          <span className="block text-2xl font-bold">{say('bench.tears')}</span>
+          <span className="block text-base text-quiet">{say('bench.minMoreThenAgainMind', { MORE })}</span>
         </Button>
       </div>
       {last?.kind === 'checked' && (
         <p className="mt-2 text-xl" role="status">
           {last.answer === 'good'
-            ? 'The window is there.'
+            ? say('bench.theWindowIsThere')
             : tore > 2
-              ? 'It has torn three times: rest it 10 min in the bowl; mixing on only warms it.'
-              : `It tore: ${MORE} min more at low speed.`}
+              ? say('bench.itHasTornThreeTimes')
+              : say('bench.itToreMinMoreAt', { MORE })}
         </p>
       )}
     </fieldset>

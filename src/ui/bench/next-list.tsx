@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
@@ -26,13 +27,14 @@ const COMING = 5;
 
 /** What else is under way, can be started, and comes later. A tap brings it to the card. */
 export function NextList({ running, next, coming, zone, name, me, onPick, onTake, choice }: Props) {
+  const say = useWords();
   const open = [
     ...next.map((item) => ({ item, can: true })),
     ...coming.slice(0, COMING).map((item) => ({ item, can: false })),
   ].sort((a, b) => a.item.inMinutes - b.item.inMinutes);
   return (
-    <section aria-label="Next" className="bg-ground p-5 md:row-span-2">
-      {running.length > 0 && <h2 className="mb-1 text-lg text-quiet">also under way</h2>}
+    <section aria-label={say('bench.next')} className="bg-ground p-5 md:row-span-2">
+      {running.length > 0 && <h2 className="mb-1 text-lg text-quiet">{say('bench.alsoUnderWay')}</h2>}
       <ul className="mb-4 empty:hidden">
         {running.map((item) => (
           <li key={`${item.dough.id}/${item.step.key}`}>
@@ -49,13 +51,13 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
         ))}
       </ul>
       <div className="mb-1 flex items-center justify-between gap-3">
-        <h2 className="text-lg text-quiet">next</h2>
+        <h2 className="text-lg text-quiet">{say('bench.next2')}</h2>
         {choice}
       </div>
       <ul>
         {open.map(({ item, can }) => {
           const late = item.inMinutes < 0;
-          const moved = plannedWords(item.step, item.dough, zone);
+          const moved = plannedWords(say, item.step, item.dough, zone);
           const row = (
             <>
               <span className="w-24 shrink-0">
@@ -95,7 +97,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
             </li>
           );
         })}
-        {open.length === 0 && <li className="py-4 text-xl">Nothing for the next twelve hours.</li>}
+        {open.length === 0 && <li className="py-4 text-xl">{say('bench.nothingForTheNextTwelve')}</li>}
       </ul>
     </section>
   );
@@ -115,14 +117,17 @@ function Taken({
   what: string;
   onTake: () => void;
 }) {
-  if (by === me) return <span className="shrink-0 px-2 text-lg font-semibold">yours</span>;
+  const say = useWords();
+  if (by === me) return <span className="shrink-0 px-2 text-lg font-semibold">{say('bench.yours')}</span>;
   return (
     <button
       onClick={onTake}
-      aria-label={by === null ? `Take ${what}` : `${name(by)} has ${what}; take it`}
+      aria-label={
+        by === null ? say('bench.take', { what }) : say('bench.hasTakeIt', { name: name(by), what })
+      }
       className="min-h-14 min-w-20 shrink-0 rounded border border-edge px-3 text-lg"
     >
-      {by === null ? 'take' : name(by)}
+      {by === null ? say('bench.take2') : name(by)}
     </button>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import type { EventBody, Recording } from '@/core/record/events';
 import { Thermometer } from 'lucide-react';
 import dynamic from 'next/dynamic';
@@ -47,15 +49,20 @@ interface Props {
   together: readonly AgendaItem[];
 }
 
-const REASONS = ['not needed today', 'done without recording', 'dough lost', 'done elsewhere'];
-const NOTES = [
-  'springs back',
-  'shows butter',
+const reasons = (say: Say) => [
+  say('bench.notNeededToday'),
+  say('bench.doneWithoutRecording'),
+  say('bench.doughLost'),
+  say('bench.doneElsewhere'),
+];
+const notes = (say: Say) => [
+  say('bench.springsBack2'),
+  say('bench.showsButter'),
   'sticky',
   'tears',
-  'smells sour',
-  'a little small',
-  'just right',
+  say('bench.smellsSour'),
+  say('bench.aLittleSmall'),
+  say('bench.justRight'),
 ];
 
 /** The one thing to do: its name, what to look for, and one big button. */
@@ -72,6 +79,7 @@ export function NowCard({
   scale,
   together,
 }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const celsius = (degrees: number) => showCelsius(degrees, units);
   const { dough, step, state } = item;
@@ -84,39 +92,58 @@ export function NowCard({
   const hands = isHandsOn(step);
   const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   const last = state.temperatures.at(-1);
-  const title = step.step.turn && turns ? `Turn ${step.step.turn} of ${turns.planned}` : step.label;
+  const title =
+    step.step.turn && turns
+      ? say('bench.turnOf', { turn: step.step.turn, planned: turns.planned })
+      : step.label;
   const act = hands
     ? running
       ? step.step.turn
-        ? turnDoneLabel(dough, state)
-        : 'Done'
-      : `Start ${step.step.kind === 'turn' ? `turn ${step.step.turn}` : step.step.label.toLowerCase()}`
-    : 'Out of the oven';
+        ? turnDoneLabel(say, dough, state)
+        : say('bench.done')
+      : say('bench.start', {
+          part:
+            step.step.turn !== undefined
+              ? say('bench.turn', { turn: step.step.turn })
+              : step.step.label.toLowerCase(),
+        })
+    : say('bench.outOfTheOven');
   const facts = [
-    step.load ? `${step.load.pieces} pieces on ${step.load.trays} trays` : '',
+    step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
     ...step.uses
       .filter((use) => use.setting !== undefined)
       .map((use) => `${machineName(use.resource, machines)} at ${celsius(use.setting ?? 0)}`),
-    hands ? `about ${duration(step.target)}` : `${duration(step.target)} in all`,
+    hands
+      ? say('bench.about', { duration: duration(step.target) })
+      : say('bench.inAll', { duration: duration(step.target) }),
   ].filter(Boolean);
 
   return (
     <article>
       <p className="text-lg text-quiet">
-        {running
-          ? `${hands ? 'under way' : 'in the oven'} since ${clockTime(state.startedAt ?? now, zone)}${by && !mine && hands ? `, ${by}` : ''}`
-          : `to start, ${plannedWords(step, dough, zone) ?? `planned ${clockTime(step.plannedStart, zone)}`}`}
-        {!running && (
-          <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>
-        )}
-        {running && (
-          <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>
-            ,{' '}
-            {item.inMinutes < 0
-              ? `over by ${duration(-item.inMinutes)}`
-              : `${duration(item.inMinutes)} to go`}
-          </span>
-        )}
+        {say.rich('bench.underWayInTheOven', {
+          isRunning: running,
+          isHands: hands,
+          time: clockTime(state.startedAt ?? now, zone),
+          value: by && !mine && hands ? `, ${by}` : '',
+          plannedWords:
+            plannedWords(say, step, dough, zone) ?? `planned ${clockTime(step.plannedStart, zone)}`,
+          running: () =>
+            !running && (
+              <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>
+            ),
+          running2: () =>
+            running && (
+              <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>
+                {say('bench.part', {
+                  part:
+                    item.inMinutes < 0
+                      ? say('bench.overBy', { duration: duration(-item.inMinutes) })
+                      : say('bench.toGo', { duration: duration(item.inMinutes) }),
+                })}
+              </span>
+            ),
+        })}
       </p>
       <h2 className="text-5xl leading-tight font-bold">{title}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
@@ -134,7 +161,7 @@ export function NowCard({
             );
           }}
         >
-          {asking ? 'Start anyway' : act}
+          {asking ? say('bench.startAnyway') : act}
         </Button>
         <Button
           floor
@@ -144,7 +171,7 @@ export function NowCard({
           <span className="flex items-center gap-2 text-2xl font-bold">
             <Thermometer aria-hidden size={24} /> °{units.temperature}
           </span>
-          <span className="text-base text-quiet">tell it</span>
+          <span className="text-base text-quiet">{say('bench.tellIt2')}</span>
         </Button>
       </div>
       {asking && short && (
@@ -152,10 +179,13 @@ export function NowCard({
           role="alert"
           className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
         >
-          {short.label} not ready before {dayTime(short.until, zone)}, in{' '}
-          {duration((short.until - now) / 60_000)}. Start all the same?
+          {say('bench.notReadyBeforeInStart', {
+            label: short.label,
+            time: dayTime(short.until, zone),
+            duration: duration((short.until - now) / 60_000),
+          })}
           <Button floor onClick={() => setAsked(null)}>
-            Not yet
+            {say('bench.notYet')}
           </Button>
         </p>
       )}
@@ -170,15 +200,17 @@ export function NowCard({
           {turns && step.step.turn && turns.of !== turns.planned && (
             <p className="font-semibold">{turnWords(turns)}</p>
           )}
-          {step.step.gives !== undefined && <p>dough to {celsius(step.step.gives)}</p>}
-          {step.step.check && <p>Look for: {step.step.check}</p>}
+          {step.step.gives !== undefined && (
+            <p>{say('bench.doughTo', { celsius: celsius(step.step.gives) })}</p>
+          )}
+          {step.step.check && <p>{say('bench.lookFor', { check: step.step.check })}</p>}
           <Declared {...{ step, outputs }} />
           {step.step.caution && (
             <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
           )}
           {last && (
             <p>
-              measured {celsius(last.celsius)} at {clockTime(last.at, zone)}
+              {say('bench.measuredAt', { celsius: celsius(last.celsius), time: clockTime(last.at, zone) })}
             </p>
           )}
           {state.notes.map(({ text, at }) => (
@@ -193,7 +225,7 @@ export function NowCard({
           href={`/dough/${dough.id}/sheet`}
           className="mb-3 grid min-h-16 place-items-center rounded border border-edge bg-ground text-2xl font-semibold"
         >
-          Mixing sheet, water and ice
+          {say('bench.mixingSheetWaterAndIce')}
         </a>
       )}
       {together.length > 0 && (
@@ -206,7 +238,7 @@ export function NowCard({
           }}
         >
           <span className="block font-semibold">
-            {running ? 'Done with all' : 'Start all'} {together.length + 1} in one go
+            {say('bench.doneWithAllStartIn', { isRunning: running, count: together.length + 1 })}
           </span>
           <span className="block text-base text-quiet">
             {[item, ...together]
@@ -217,11 +249,11 @@ export function NowCard({
       )}
       <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('note')}>
-          Note
+          {say('bench.note')}
         </Button>
         <TakePhoto doughId={dough.id} stepKey={step.key} />
         <Button floor onClick={() => setSheet('skip')}>
-          Skip
+          {say('bench.skip')}
         </Button>
       </div>
       <TemperatureSheet
@@ -234,15 +266,15 @@ export function NowCard({
       <WordsSheet
         open={sheet === 'note'}
         onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={`Note on ${step.label.toLowerCase()}`}
-        words={NOTES}
+        title={say('bench.noteOn', { label: step.label.toLowerCase() })}
+        words={notes(say)}
         onSay={(text) => tell({ kind: 'note', text })}
       />
       <WordsSheet
         open={sheet === 'skip'}
         onOpenChange={(open) => setSheet(open ? 'skip' : null)}
-        title={`Skip ${step.label.toLowerCase()}, because`}
-        words={REASONS}
+        title={say('bench.skipBecause', { label: step.label.toLowerCase() })}
+        words={reasons(say)}
         onSay={(text) => tell({ kind: 'skip', text })}
       />
     </article>

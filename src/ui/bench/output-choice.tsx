@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { pieceArea } from '@/core/cutting/piece';
 import type { OutputRecord } from '@/core/record/dough';
 import { fillingPerPiece } from '@/core/shaping/filling';
@@ -15,9 +16,10 @@ export function OutputChoice({
   chosen: number;
   onChoose: (nth: number) => void;
 }) {
+  const say = useWords();
   if (outputs.length < 2) return null;
   return (
-    <div role="group" aria-label="Output" className="flex flex-wrap gap-2">
+    <div role="group" aria-label={say('bench.output')} className="flex flex-wrap gap-2">
       {outputs.map(({ id, product }, i) => (
         <Button key={id} floor aria-pressed={i === chosen} onClick={() => onChoose(i)}>
           {product}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import { placeOf } from '@/core/bakery/machines';
 import type { PlaceKind } from '@/core/heat/places';
@@ -39,6 +40,7 @@ const air = (celsius: number, film: number) => ({ celsius, top: film, bottom: fi
 
 /** What a resting block or tempering butter is like inside by now, and the check by hand that settles it. */
 export default function RestChecks({ item, now, zone, places, rooms, onTell }: Props) {
+  const say = useWords();
   const { dough, step, state } = item;
   const [units] = useUnits();
   const at = (kind: PlaceKind, usual: number) => {
@@ -61,7 +63,7 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
         ...{ room: air(room, ROOM), cold: air(cold, STILL) },
       });
       const own = { ...window, ...butterBy(window, readyIn) };
-      return { lines: butterWords(own, now, zone, showCelsius(room, units)), soft: window.coldFor };
+      return { lines: butterWords(say, own, now, zone, showCelsius(room, units)), soft: window.coldFor };
     }
     const target = step.step.until ?? 7;
     const block = {
@@ -71,7 +73,12 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
     };
     const rest = restAnswer(block, air(step.around, STILL), since, target);
     const core = readyIn === 0 ? Math.min(rest.core, target) : Math.max(rest.core, target);
-    const words = [`Core about ${showCelsius(core, units)}, skin ${showCelsius(rest.surface, units)}.`];
+    const words = [
+      say('bench.coreAboutSkin', {
+        celsius: showCelsius(core, units),
+        celsius2: showCelsius(rest.surface, units),
+      }),
+    ];
     if (readyIn === null)
       words.push(`At ${showCelsius(step.around, units)} it does not come to ${showCelsius(target, units)}.`);
     else if (readyIn > 0)
@@ -84,8 +91,11 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
     );
     if (cut && readyIn !== 0) {
       const price = cut.cracks
-        ? `the skin is at ${showCelsius(cut.skin, units)} by then and cracks at the edges; let it even out for ${duration(cut.evenOut)}`
-        : `skin at ${showCelsius(cut.skin, units)}`;
+        ? say('bench.theSkinIsAtBy', {
+            celsius: showCelsius(cut.skin, units),
+            duration: duration(cut.evenOut),
+          })
+        : say('bench.skinAt', { celsius: showCelsius(cut.skin, units) });
       words.push(`Freezer as a short cut: ${duration(cut.minutes)}; ${price}.`);
     }
     return { lines: words, soft: null };
@@ -98,9 +108,11 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
         </p>
       ))}
       <fieldset>
-        <legend className="mb-2 text-xl font-semibold">{isButter ? 'Bend it' : 'Press it'}</legend>
+        <legend className="mb-2 text-xl font-semibold">
+          {isButter ? say('bench.bendIt') : say('bench.pressIt')}
+        </legend>
         <div className="grid gap-3 sm:grid-cols-3">
-          {restCheckButtons(isButter, soft).map(({ word, then, data }) => (
+          {restCheckButtons(say, isButter, soft).map(({ word, then, data }) => (
             <Button key={word} floor className="py-2" onClick={() => onTell(data)}>
               <span className="block text-2xl font-bold">{word}</span>
               <span className="block text-base text-quiet">{then}</span>

@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { HandCheck } from '@/core/record/events';
 
@@ -18,6 +19,7 @@ export function lastMeasured(dough: DoughForecast, rest: DoughForecast['steps'][
 
 /** Answers to the check by hand, each with what it means and when to look again. `soft`: minutes of cold that it needs. */
 export function restCheckButtons(
+  say: Say,
   isButter: boolean,
   soft: number | null,
 ): { word: string; then: string; data: HandCheck }[] {
@@ -27,31 +29,43 @@ export function restCheckButtons(
   if (isButter) {
     const chill = Math.max(5, Math.round(soft ?? 15));
     return [
-      { word: 'Bends', then: 'dents under a finger: lock it in', data: data('bend', 'good', 0) },
-      { word: 'Snaps', then: 'too cold: 5 min more, or pound it', data: data('bend', 'snaps', 5) },
-      { word: 'Smears', then: `too warm: ${chill} min in the cold`, data: data('bend', 'smears', chill) },
+      { word: say('bench.bends'), then: say('bench.dentsUnderAFingerLock'), data: data('bend', 'good', 0) },
+      { word: say('bench.snaps'), then: say('bench.tooCold5MinMore'), data: data('bend', 'snaps', 5) },
+      {
+        word: say('bench.smears'),
+        then: say('bench.tooWarmMinInThe', { chill }),
+        data: data('bend', 'smears', chill),
+      },
     ];
   }
   return [
-    { word: 'Stays', then: 'a dent stays, nothing springs back', data: data('spring', 'good', 0) },
-    { word: 'Springs back', then: 'rest it 15 min more', data: data('spring', 'springs', 15) },
     {
-      word: 'Butter shows',
-      then: 'stop; 20 min in the cold, dust the spot',
+      word: say('bench.stays'),
+      then: say('bench.aDentStaysNothingSprings'),
+      data: data('spring', 'good', 0),
+    },
+    {
+      word: say('bench.springsBack'),
+      then: say('bench.restIt15MinMore'),
+      data: data('spring', 'springs', 15),
+    },
+    {
+      word: say('bench.butterShows'),
+      then: say('bench.stop20MinInThe'),
       data: data('spring', 'butter-shows', 20),
     },
   ];
 }
 
-const ANSWERS: Record<HandCheck['answer'], string> = {
+const answers = (say: Say): Record<HandCheck['answer'], string> => ({
   good: 'good',
   snaps: 'snaps',
   smears: 'smears',
-  springs: 'springs back',
-  'butter-shows': 'butter shows',
-  longer: 'a little longer',
+  springs: say('bench.springsBack2'),
+  'butter-shows': say('bench.butterShows2'),
+  longer: say('bench.aLittleLonger'),
   tears: 'tears',
-};
+});
 
 const CHECKS: Record<HandCheck['check'], string> = {
   bend: 'bend',
@@ -61,7 +75,7 @@ const CHECKS: Record<HandCheck['check'], string> = {
 };
 
 /** `bend: snaps, again in 5 min`. */
-export function checkWords({ check, answer, minutes }: HandCheck): string {
-  const again = minutes > 0 ? `, again in ${minutes} min` : '';
-  return `${CHECKS[check]}: ${ANSWERS[answer]}${again}`;
+export function checkWords(say: Say, { check, answer, minutes }: HandCheck): string {
+  const again = minutes > 0 ? say('bench.againInMin', { minutes }) : '';
+  return `${CHECKS[check]}: ${answers(say)[answer]}${again}`;
 }

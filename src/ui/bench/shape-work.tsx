@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
 import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
 import { SHAPES } from '@/core/shaping/shapes';
@@ -10,6 +11,7 @@ import type { WorkProps } from './work-props';
 
 /** How this piece is made up: what goes in, the hands' work in pictures, and what goes wrong. */
 export function ShapeWork({ item, outputs }: WorkProps) {
+  const say = useWords();
   const { units, cm } = useSizes();
   const output = outputs.find(({ id }) => id === item.step.outputId) ?? outputs[0];
   if (!output) return null;
@@ -23,22 +25,33 @@ export function ShapeWork({ item, outputs }: WorkProps) {
     <div className="grid w-full gap-2">
       {size && (
         <p className="text-lg">
-          {SHAPE_WORDS[size.shape].label}, {SHAPE_WORDS[size.shape].base} {cm(size.base)}
-          {size.height > 0 && `, ${SHAPE_WORDS[size.shape].height ?? ''} ${cm(size.height)}`}; keep cut pieces
-          cold until shaped
+          {say('bench.keepCutPiecesColdUntil', {
+            label: SHAPE_WORDS[size.shape].label,
+            base: SHAPE_WORDS[size.shape].base,
+            cm: cm(size.base),
+            part: size.height > 0 ? `, ${SHAPE_WORDS[size.shape].height ?? ''} ${cm(size.height)}` : '',
+          })}
         </p>
       )}
       {filling && (
         <div className="text-lg">
           <p className="text-xl font-semibold">
-            {filling.name}: {showMass(each, units)} a piece, {showMass(each * pieces, units)} in all
+            {say('bench.aPieceInAll', {
+              name: filling.name,
+              mass: showMass(each, units),
+              mass2: showMass(each * pieces, units),
+            })}
           </p>
           <p>
-            {FILLING_MOMENTS[filling.moment]}, {filling.where}; {cm(filling.bareEdge)} bare at the edge,
-            sealed with water
+            {say('bench.bareAtTheEdgeSealed', {
+              FILLINGMOMENTS: FILLING_MOMENTS[filling.moment],
+              where: filling.where,
+              cm: cm(filling.bareEdge),
+            })}
           </p>
           <p className={overfull(filling, area) ? 'text-warn' : 'text-quiet'}>
-            {overfull(filling, area) ?? `no more than ${showMass(filling.limit, units)}: it opens and leaks`}
+            {overfull(filling, area) ??
+              say('bench.noMoreThanItOpens', { mass: showMass(filling.limit, units) })}
           </p>
         </div>
       )}

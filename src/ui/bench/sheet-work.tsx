@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo, useState } from 'react';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { thicknessAdvice } from '@/core/cutting/thickness';
@@ -17,6 +18,7 @@ const WEIGHED = 3;
 
 /** Sheet and cut: what comes from it, the cut plan, and what is left over. */
 export function SheetWork({ item, outputs, rolling, scale, tell, running }: WorkProps) {
+  const say = useWords();
   const [telling, setTelling] = useState(false);
   const { cm, slab } = useSizes();
   const { dough } = item;
@@ -27,18 +29,26 @@ export function SheetWork({ item, outputs, rolling, scale, tell, running }: Work
       {sheets && (
         <>
           <p className="font-semibold">
-            {sheets.blocks > 1 ? `Roll each of ${sheets.blocks} blocks to ` : 'Roll it to '}
-            {slab(sheets.rolled)}
-            {sheets.parts > 1 && `, cut it in ${sheets.parts}`}
+            {say('bench.rollItToEachOf', {
+              blocks: sheets.blocks,
+              slab: slab(sheets.rolled),
+              part: sheets.parts > 1 ? say('bench.cutItIn', { parts: sheets.parts }) : '',
+            })}
           </p>
           <GapRow passes={sheets.passes} floor />
         </>
       )}
       {cuts.map(({ id, product, pieces, piece }) => (
         <p key={id}>
-          <span className="font-semibold">{product}</span>: {pieces}{' '}
-          {piece.cut && SHAPE_WORDS[piece.cut.size.shape].label}, {piece.cut && cm(piece.cut.size.base)}
-          {piece.cut && piece.cut.size.height > 0 && ` × ${cm(piece.cut.size.height)}`}, {piece.cut?.mm} mm
+          {say.rich('bench.mm', {
+            span: (words) => <span className="font-semibold">{words}</span>,
+            product,
+            pieces,
+            cut: () => piece.cut && SHAPE_WORDS[piece.cut.size.shape].label,
+            cut2: () => piece.cut && cm(piece.cut.size.base),
+            part: piece.cut && piece.cut.size.height > 0 ? ` × ${cm(piece.cut.size.height)}` : '',
+            mm: () => piece.cut?.mm,
+          })}
         </p>
       ))}
       {running && (
@@ -50,11 +60,11 @@ export function SheetWork({ item, outputs, rolling, scale, tell, running }: Work
             href={`/dough/${dough.id}/cut`}
             className="grid min-h-14 place-items-center rounded border border-edge bg-ground font-semibold"
           >
-            Cut plan
+            {say('bench.cutPlan')}
           </a>
         )}
         <Button floor onClick={() => setTelling(true)}>
-          Trimmings
+          {say('bench.trimmings')}
         </Button>
       </div>
       <ScrapSheet
@@ -78,6 +88,7 @@ function PieceWeights({
   scale,
   tell,
 }: Pick<WorkProps, 'item' | 'outputs' | 'scale' | 'tell'> & { density: number }) {
+  const say = useWords();
   const { units } = useSizes();
   const [of, setOf] = useState(0);
   const output = outputs[Math.min(of, outputs.length - 1)];
@@ -104,7 +115,7 @@ function PieceWeights({
           role="status"
           className={advice.verdict === 'within' ? 'text-lg' : 'text-lg font-semibold text-warn'}
         >
-          {thicknessWords(advice, cut.mm, units)}
+          {thicknessWords(say, advice, cut.mm, units)}
         </p>
       )}
     </>

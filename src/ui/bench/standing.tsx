@@ -1,12 +1,14 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import type { EventBody } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { Board } from '@/core/wire/board';
 import { FloorChoice } from '../kit/floor-choice';
 import { useCelsius } from '../live/units';
 
-const NO_SHELF = { id: '', name: 'not said' };
+const noShelf = (say: Say) => ({ id: '', name: say('bench.notSaid') });
 const NO_NEEDLE = { id: '', name: 'none' };
 
 /** Where a dough stands, and which needle is in it: each changed with one choice. */
@@ -25,6 +27,7 @@ export function Standing({
   shelves: ReadonlyMap<string, number>;
   tell: (part: EventBody) => void;
 }) {
+  const say = useWords();
   const shown = useCelsius();
   const here = state.moved?.place ?? step.place ?? '';
   const count = shelves.get(here) ?? 0;
@@ -38,17 +41,19 @@ export function Standing({
   return (
     <div className="mt-3 flex flex-wrap gap-3">
       <FloorChoice
-        label="stands in"
+        label={say('bench.standsIn')}
         value={here}
-        options={there.some(({ id }) => id === here) ? there : [{ id: here, name: 'where it is' }, ...there]}
+        options={
+          there.some(({ id }) => id === here) ? there : [{ id: here, name: say('bench.whereItIs') }, ...there]
+        }
         onChoose={(place) => tell({ kind: 'move', data: { kind: 'moved', place } })}
       />
       {count > 0 && (
         <FloorChoice
-          label="shelf"
+          label={say('bench.shelf')}
           value={String(state.moved?.shelf ?? '')}
           options={[
-            NO_SHELF,
+            noShelf(say),
             ...Array.from({ length: count }, (_, i) => ({ id: String(i + 1), name: String(i + 1) })),
           ]}
           onChoose={(shelf) =>
@@ -61,7 +66,7 @@ export function Standing({
       )}
       {needles.length > 0 && (
         <FloorChoice
-          label="needle"
+          label={say('bench.needle')}
           value={state.needle?.id ?? ''}
           options={[NO_NEEDLE, ...needles.map(({ id, label }) => ({ id, name: label }))]}
           onChoose={(needle) =>

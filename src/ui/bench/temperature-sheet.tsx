@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useEffect, useState } from 'react';
 import type { RouteStep } from '@/core/process/route';
 import { parseCelsius, toFahrenheit } from '@/core/units/temperature';
@@ -21,10 +23,10 @@ function likely(step: RouteStep): number[] {
   return Array.from({ length: 12 }, (_, i) => middle - 5 + i);
 }
 
-const NO_TEMPERATURE = {
-  C: 'That is not a temperature. Type a number, with F for Fahrenheit.',
-  F: 'That is not a temperature. Type a number, with C for Celsius.',
-};
+const noTemperature = (say: Say) => ({
+  C: say('bench.thatIsNotATemperature'),
+  F: say('bench.thatIsNotATemperature2'),
+});
 
 interface Props {
   open: boolean;
@@ -40,6 +42,7 @@ interface Props {
  * it was told, with the reason, to be put right.
  */
 export function TemperatureSheet(props: Props) {
+  const say = useWords();
   const { of, onOpenChange } = props;
   const [refused, setRefused] = useState<RefusedReading | null>(null);
   const { doughId, stepKey } = of;
@@ -55,7 +58,7 @@ export function TemperatureSheet(props: Props) {
     [doughId, stepKey, onOpenChange],
   );
   return (
-    <Sheet open={props.open} onOpenChange={onOpenChange} title="Temperature of the dough">
+    <Sheet open={props.open} onOpenChange={onOpenChange} title={say('bench.temperatureOfTheDough')}>
       <Pad key={refused?.celsius} {...props} refused={refused} />
     </Sheet>
   );
@@ -67,6 +70,7 @@ interface RefusedReading {
 }
 
 function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: RefusedReading | null }) {
+  const say = useWords();
   const [units] = useUnits();
   const [typed, setTyped] = useState(refused ? showMeasure(measure('celsius', refused.celsius), units) : '');
   const [trouble, setTrouble] = useState<string | null>(refused ? retold(refused.message, units) : null);
@@ -88,12 +92,12 @@ function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: Refused
         onSubmit={(event) => {
           event.preventDefault();
           const value = parseCelsius(typed, units.temperature);
-          if (value === null) setTrouble(NO_TEMPERATURE[units.temperature]);
+          if (value === null) setTrouble(noTemperature(say)[units.temperature]);
           else tell(value);
         }}
       >
         <label className="grid flex-1 gap-1 text-lg">
-          Or type it, such as {units.temperature === 'F' ? '76 or 24.5 °C' : '24.5 or 76 °F'}
+          {say('bench.orTypeItSuchAs', { isTemperature: units.temperature === 'F' })}
           <input
             inputMode="text"
             value={typed}
@@ -103,7 +107,7 @@ function Pad({ onOpenChange, step, onTell, refused }: Props & { refused: Refused
           />
         </label>
         <Button type="submit" look="act" floor>
-          Tell it
+          {say('bench.tellIt')}
         </Button>
       </form>
       {trouble && (

@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { EventBody, FoldRecord } from '@/core/record/events';
 import type { StepState } from '@/core/record/step-state';
@@ -45,21 +46,24 @@ export function turnsAtOneGo(step: Step, next: Step): EventBody {
 }
 
 /** What the big button says. */
-export function turnDoneLabel(dough: DoughForecast, state: StepState): string {
+export function turnDoneLabel(say: Say, dough: DoughForecast, state: StepState): string {
   const blocks = dough.lamination?.blocks ?? 1;
-  if (blocks === 1) return 'Done';
-  return `Block ${blockName(blockInHand(dough, state) ?? blocks)} done`;
+  if (blocks === 1) return say('bench.done');
+  return say('bench.blockDone', { blockName: blockName(blockInHand(dough, state) ?? blocks) });
 }
 
 /** Other ways in which a turn may have been given, as a baker would say it. */
-export function otherWays(fold: Fold): { label: string; folds: Fold[] }[] {
+export function otherWays(say: Say, fold: Fold): { label: string; folds: Fold[] }[] {
   const others = (['half', 'letter', 'book'] as const).filter((other) => other !== fold);
   return [
-    { label: `one fold too many: a ${FOLD_WORDS[fold]}, then another`, folds: [fold, fold] },
+    { label: say('bench.oneFoldTooManyA', { FOLDWORDS: FOLD_WORDS[fold] }), folds: [fold, fold] },
     ...others.map((other) => ({
-      label: `one fold too many: a ${FOLD_WORDS[fold]}, then a ${FOLD_WORDS[other]}`,
+      label: say('bench.oneFoldTooManyA2', { FOLDWORDS: FOLD_WORDS[fold], FOLDWORDS2: FOLD_WORDS[other] }),
       folds: [fold, other],
     })),
-    ...others.map((other) => ({ label: `a ${FOLD_WORDS[other]} instead`, folds: [other] })),
+    ...others.map((other) => ({
+      label: say('bench.aInstead', { FOLDWORDS: FOLD_WORDS[other] }),
+      folds: [other],
+    })),
   ];
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { useMemo, useState } from 'react';
 import type { BlockWork } from '@/core/process/block-work';
@@ -19,6 +20,7 @@ import type { WorkProps } from './work-props';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
 export function TurnWork({ item, rolling, tell, running }: WorkProps) {
+  const say = useWords();
   const { dough, step, state } = item;
   const [telling, setTelling] = useState(false);
   const { cm, slab } = useSizes();
@@ -41,7 +43,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
   return (
     <div className="grid w-full gap-2">
       {work && work.blocks > 1 && (
-        <ol aria-label="Blocks" className="flex flex-wrap gap-2 text-lg">
+        <ol aria-label={say('bench.blocks')} className="flex flex-wrap gap-2 text-lg">
           {Array.from({ length: work.blocks }, (_, i) => i + 1).map((nth) => {
             const had = foldsOf(dough.steps, dough.state, nth).given.length;
             return (
@@ -54,8 +56,11 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
                     : 'rounded border border-hairline px-3 py-1'
                 }
               >
-                Block {blockName(nth)}: {had} {had === 1 ? 'fold' : 'folds'}
-                {nth === block && running && ', in hand'}
+                {say('bench.blockFoldFoldsInHand', {
+                  blockName: blockName(nth),
+                  had,
+                  hasNth: nth === block && running,
+                })}
               </li>
             );
           })}
@@ -74,33 +79,38 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           <p>
             <span className="font-semibold">{FOLD_WORDS[fold]}</span>, {HOW_TO[fold]}
           </p>
-          {turn && <p>from {slab(turn.before)}; open side ahead, a quarter turn from the last</p>}
+          {turn && <p>{say('bench.fromOpenSideAheadA', { slab: slab(turn.before) })}</p>}
           {turn && <GapRow passes={turn.passes} floor />}
           {turn && turn.cutInto > 1 && (
-            <p className="text-warn">
-              Longer than the table: cut it in {turn.cutInto} and fold each by itself.
-            </p>
+            <p className="text-warn">{say('bench.longerThanTheTableCut', { cutInto: turn.cutInto })}</p>
           )}
           <p className="text-quiet">
-            had{' '}
-            {folds.given.length > 0 ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ') : 'no fold'}
-            {advice && !advice.words && `; comes to ${outcomeWords(advice.outcome, work.scheme.scheme)}`}
+            {say('bench.had', {
+              part:
+                folds.given.length > 0
+                  ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ')
+                  : say('bench.noFold'),
+              part2:
+                advice && !advice.words
+                  ? say('bench.comesTo', { outcomeWords: outcomeWords(advice.outcome, work.scheme.scheme) })
+                  : '',
+            })}
           </p>
         </div>
       </div>
       {running && (
         <Button floor className="justify-self-start" onClick={() => setTelling(true)}>
-          Given otherwise
+          {say('bench.givenOtherwise')}
         </Button>
       )}
-      <Sheet open={telling} onOpenChange={setTelling} title="What was given?">
+      <Sheet open={telling} onOpenChange={setTelling} title={say('bench.whatWasGiven')}>
         <div className="grid gap-3">
           {next?.step.given && (
             <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>
-              turns {step.step.turn} and {next.step.turn} at one go
+              {say.rich('bench.turnsAndAtOneGo', { turn: () => step.step.turn, turn2: () => next.step.turn })}
             </Button>
           )}
-          {otherWays(fold).map(({ label, folds: given }) => (
+          {otherWays(say, fold).map(({ label, folds: given }) => (
             <Button key={label} floor onClick={() => tellOf(turnDone(dough, step, state, given))}>
               {label}
             </Button>
@@ -124,13 +134,16 @@ function planned(
 
 /** Butter that goes onto the open sheet before this turn, of one block. */
 function Addition({ work, nth }: { work: BlockWork; nth: number }) {
+  const say = useWords();
   const { units } = useSizes();
   const { beginning } = work.scheme.scheme;
   if (!('additions' in beginning) || nth > beginning.additions) return null;
   return (
     <p className="font-semibold">
-      {showMass(work.weights.fat / beginning.additions, units)} of butter{' '}
-      {beginning.way === 'grated' ? 'strewn on, frozen' : 'spread on, soft'}
+      {say('bench.ofButterStrewnOnFrozen', {
+        mass: showMass(work.weights.fat / beginning.additions, units),
+        isWay: beginning.way === 'grated',
+      })}
     </p>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
@@ -43,29 +45,33 @@ interface Props {
 }
 
 /** What tells a rise, by its phase: under, just right, over. */
-const SIGNS: Record<RisePhase, Record<Verdict, string>> = {
+const signs = (say: Say): Record<RisePhase, Record<Verdict, string>> => ({
   proof: {
-    under: 'under: dense, the dent springs back',
-    right: 'wobbles, layers show, the dent comes back slowly',
-    over: 'over: slack, sinks when touched',
+    under: say('bench.underDenseTheDentSprings'),
+    right: say('bench.wobblesLayersShowTheDent'),
+    over: say('bench.overSlackSinksWhenTouched'),
   },
   bulk: {
-    under: 'under: tight, hardly larger',
-    right: 'domed, about doubled, full of bubbles',
-    over: 'over: flat on top, smells sharp, falls when touched',
+    under: say('bench.underTightHardlyLarger'),
+    right: say('bench.domedAboutDoubledFullOf'),
+    over: say('bench.overFlatOnTopSmells'),
   },
   sponge: {
-    under: 'under: few bubbles',
-    right: 'domed, full of bubbles, just about to sink',
-    over: 'over: sunk in the middle, smells sharp',
+    under: say('bench.underFewBubbles'),
+    right: say('bench.domedFullOfBubblesJust'),
+    over: say('bench.overSunkInTheMiddle'),
   },
   levain: {
-    under: 'under: few bubbles, a piece sinks in water',
-    right: 'risen, a piece floats in water',
-    over: 'over: sunk, thin and sour',
+    under: say('bench.underFewBubblesAPiece'),
+    right: say('bench.risenAPieceFloatsIn'),
+    over: say('bench.overSunkThinAndSour'),
   },
-};
-const VERDICT_WORDS: Record<Verdict, string> = { under: 'Not yet', right: 'Just right', over: 'Too far' };
+});
+const verdictWords = (say: Say): Record<Verdict, string> => ({
+  under: say('bench.notYet'),
+  right: say('bench.justRight2'),
+  over: say('bench.tooFar'),
+});
 const VERDICTS: readonly Verdict[] = ['under', 'right', 'over'];
 const MINUTE = 60_000;
 
@@ -83,6 +89,7 @@ export function WaitCard({
   coolingRule,
   onBack,
 }: Props) {
+  const say = useWords();
   const { dough, step, state } = item;
   const [units] = useUnits();
   const [sheet, setSheet] = useState<'alive' | 'temperature' | 'note' | null>(null);
@@ -92,63 +99,85 @@ export function WaitCard({
   const last = state.alive.at(-1);
   const needle = needles.find(({ id }) => id === state.needle?.id);
   const measured = lastMeasured(state, probeReadings(needles));
-  const byNeedle = needle && measured?.at === needle.at && measured.celsius === needle.celsius;
+  const byNeedle = measured?.at === needle?.at && measured?.celsius === needle?.celsius ? needle : undefined;
   const placeName = (id: string) => places.find(({ place }) => place === id)?.label.toLowerCase() ?? id;
   const checked = state.records.findLast(({ data }) => data.kind === 'checked');
   return (
     <article>
       <p className="text-lg text-quiet">
-        waiting since {dayTime(from, zone)}, {duration((now - from) / MINUTE)}
+        {say('bench.waitingSince', { time: dayTime(from, zone), duration: duration((now - from) / MINUTE) })}
       </p>
       <h2 className="text-5xl leading-tight font-bold">{step.label}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 grid gap-1 text-xl">
         {ready && !step.never && (
           <p>
-            ready <span className="font-bold">{clockTime(ready.earliest, zone)}</span> to{' '}
-            <span className="font-bold">{clockTime(ready.latest, zone)}</span>, best{' '}
-            <span className="font-bold">{dayTime(ready.best, zone)}</span>
+            {say.rich('bench.readyToBest', {
+              span: (words) => <span className="font-bold">{words}</span>,
+              time: clockTime(ready.earliest, zone),
+              time2: clockTime(ready.latest, zone),
+              time3: dayTime(ready.best, zone),
+            })}
           </p>
         )}
         <p>
-          planned until {dayTime(step.plannedEnd, zone)}
-          {state.notBefore !== null && `, look again ${clockTime(state.notBefore, zone)}`}
+          {say('bench.plannedUntil', {
+            time: dayTime(step.plannedEnd, zone),
+            part:
+              state.notBefore !== null
+                ? say('bench.lookAgain', { time: clockTime(state.notBefore, zone) })
+                : '',
+          })}
         </p>
         {step.remark && <p className="text-warn">{remarkWords(step.remark, units)}</p>}
         {step.step.cover && (
           <p>
-            Cover: {step.step.cover}
-            {humidity !== null && `; humidity there ${Math.round(humidity)} %`}
+            {say('bench.cover', {
+              cover: step.step.cover,
+              part: humidity !== null ? say('bench.humidityThere', { humidity: Math.round(humidity) }) : '',
+            })}
           </p>
         )}
-        {step.step.check && <p>Look for: {step.step.check}</p>}
+        {step.step.check && <p>{say('bench.lookFor', { check: step.step.check })}</p>}
         {last && (
           <p>
-            looked at {clockTime(last.at, zone)}
-            {last.sign && `: ${last.sign}`}, {aliveWords(last)}
+            {say('bench.lookedAt', {
+              time: clockTime(last.at, zone),
+              part: last.sign ? `: ${last.sign}` : '',
+              aliveWords: aliveWords(say, last),
+            })}
           </p>
         )}
         {state.verdict && (
           <p>
-            judged {clockTime(state.verdict.at, zone)}: {VERDICT_WORDS[state.verdict.verdict].toLowerCase()}
+            {say('bench.judged', {
+              time: clockTime(state.verdict.at, zone),
+              VERDICTWORDS: verdictWords(say)[state.verdict.verdict].toLowerCase(),
+            })}
           </p>
         )}
         {checked?.data.kind === 'checked' && (
           <p>
-            {clockTime(checked.at, zone)} {checkWords(checked.data)}
+            {clockTime(checked.at, zone)} {checkWords(say, checked.data)}
           </p>
         )}
         {measured && (
           <p>
-            {byNeedle ? needle.label.toLowerCase() : 'measured'} <b>{showCelsius(measured.celsius, units)}</b>{' '}
-            at {clockTime(measured.at, zone)}
+            {say.rich('bench.at', {
+              part: byNeedle ? byNeedle.label.toLowerCase() : say('bench.measured'),
+              b: (words) => <b>{words}</b>,
+              celsius: showCelsius(measured.celsius, units),
+              time: clockTime(measured.at, zone),
+            })}
           </p>
         )}
         {state.moved && (
           <p>
-            stands in {placeName(state.moved.place)}
-            {state.moved.shelf !== null && `, shelf ${state.moved.shelf}`} since{' '}
-            {clockTime(state.moved.at, zone)}
+            {say('bench.standsInSince', {
+              placeName: placeName(state.moved.place),
+              part: state.moved.shelf !== null ? say('bench.shelf2', { shelf: state.moved.shelf }) : '',
+              time: clockTime(state.moved.at, zone),
+            })}
           </p>
         )}
         {step.step.cools && (
@@ -168,12 +197,12 @@ export function WaitCard({
       )}
       {alive && (
         <Button look="act" floor className="min-h-22 w-full text-3xl" onClick={() => setSheet('alive')}>
-          Is it alive?
+          {say('bench.isItAlive')}
         </Button>
       )}
       {!alive && step.risen && (
         <fieldset>
-          <legend className="mb-2 text-xl font-semibold">How does it look?</legend>
+          <legend className="mb-2 text-xl font-semibold">{say('bench.howDoesItLook')}</legend>
           <div className="grid gap-3 sm:grid-cols-3">
             {VERDICTS.map((verdict) => (
               <Button
@@ -182,9 +211,9 @@ export function WaitCard({
                 className="py-2"
                 onClick={() => tell({ kind: 'verdict', data: { kind: 'verdict', verdict } })}
               >
-                <span className="block text-2xl font-bold">{VERDICT_WORDS[verdict]}</span>
+                <span className="block text-2xl font-bold">{verdictWords(say)[verdict]}</span>
                 <span className="block text-base text-quiet">
-                  {SIGNS[step.risen?.phase ?? 'proof'][verdict]}
+                  {signs(say)[step.risen?.phase ?? 'proof'][verdict]}
                 </span>
               </Button>
             ))}
@@ -197,10 +226,10 @@ export function WaitCard({
           °{units.temperature}
         </Button>
         <Button floor onClick={() => setSheet('note')}>
-          Note
+          {say('bench.note')}
         </Button>
         <Button floor onClick={onBack}>
-          Back
+          {say('bench.back')}
         </Button>
       </div>
       {alive && (
@@ -222,8 +251,14 @@ export function WaitCard({
       <WordsSheet
         open={sheet === 'note'}
         onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={`Note on ${step.label.toLowerCase()}`}
-        words={['skin has formed', 'condensation', 'smells sour', 'leaks butter', 'just right']}
+        title={say('bench.noteOn', { label: step.label.toLowerCase() })}
+        words={[
+          say('bench.skinHasFormed'),
+          'condensation',
+          say('bench.smellsSour'),
+          say('bench.leaksButter'),
+          say('bench.justRight'),
+        ]}
         onSay={(text) => tell({ kind: 'note', text })}
       />
     </article>
@@ -235,12 +270,11 @@ const isChecked = ({ step: { step } }: AgendaItem) =>
   step.kind === 'temper' || (step.kind === 'rest' && step.branch === undefined);
 
 /** An answer in words: "look again in 45 min". */
-export function aliveWords({
-  answer,
-  minutes,
-  grams,
-}: Pick<AliveAnswer, 'answer' | 'minutes' | 'grams'>): string {
+export function aliveWords(
+  say: Say,
+  { answer, minutes, grams }: Pick<AliveAnswer, 'answer' | 'minutes' | 'grams'>,
+): string {
   if (answer === 'ready') return 'ready';
-  if (answer === 'wait') return `not ready, look again in ${duration(minutes ?? 0)}`;
-  return answer === 'anew' ? 'started anew' : `${grams ?? 0} g of yeast added`;
+  if (answer === 'wait') return say('bench.notReadyLookAgainIn', { duration: duration(minutes ?? 0) });
+  return answer === 'anew' ? say('bench.startedAnew') : say('bench.gOfYeastAdded', { grams: grams ?? 0 });
 }

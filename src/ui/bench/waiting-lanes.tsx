@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { remarkWords } from '@/core/forecast/remark-words';
@@ -18,15 +19,16 @@ interface Props {
 
 /** What rests and rises by itself: how far it is, and from when to when it may be taken. */
 export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
+  const say = useWords();
   const celsius = useCelsius();
   return (
-    <section aria-label="Resting and rising" className="bg-ground p-5">
-      <h2 className="mb-2 text-lg text-quiet">resting and rising</h2>
+    <section aria-label={say('bench.restingAndRising')} className="bg-ground p-5">
+      <h2 className="mb-2 text-lg text-quiet">{say('bench.restingAndRising2')}</h2>
       <ul className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
         {items.map((item) => (
           <Lane key={`${item.dough.id}/${item.step.key}`} item={item} now={now} zone={zone} onPick={onPick} />
         ))}
-        {items.length === 0 && <li className="text-xl">Nothing is waiting.</li>}
+        {items.length === 0 && <li className="text-xl">{say('bench.nothingIsWaiting')}</li>}
       </ul>
       <p className="mt-4 flex flex-wrap gap-x-5 text-lg text-quiet">
         {places.map(({ place, celsius: degrees }) => (
@@ -40,6 +42,7 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 }
 
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
+  const say = useWords();
   const { dough, step } = item;
   const [units] = useUnits();
   const turns =
@@ -53,10 +56,10 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
   const words = step.never
     ? step.remark && remarkWords(step.remark, units)
     : now > latest && !fixed
-      ? `past its window since ${clockTime(latest, zone)}`
+      ? say('bench.pastItsWindowSince', { time: clockTime(latest, zone) })
       : fixed || now >= earliest
-        ? `until ${dayTime(at, zone)}`
-        : `${clockTime(earliest, zone)} at the soonest, planned ${dayTime(at, zone)}`;
+        ? say('bench.until', { time: dayTime(at, zone) })
+        : say('bench.atTheSoonestPlanned', { time: clockTime(earliest, zone), time2: dayTime(at, zone) });
   const body = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { PieceWeight } from '@/core/record/events';
 import { parseNumber } from '@/core/units/number';
@@ -21,6 +22,7 @@ export function WeighIn({
   scale: number | null;
   onWeigh: (weighed: PieceWeight) => void;
 }) {
+  const say = useWords();
   const [units] = useUnits();
   const [count, setCount] = useState('1');
   const [grams, setGrams] = useState('');
@@ -28,8 +30,8 @@ export function WeighIn({
   const put = (weight: number | null) => {
     const pieces = parseNumber(count);
     if (pieces === null || !Number.isInteger(pieces) || pieces < 1)
-      return setTrouble('How many pieces lie on the scale?');
-    if (weight === null || weight <= 0) return setTrouble('Type a weight, such as 602 g or 21 1/4 oz.');
+      return setTrouble(say('bench.howManyPiecesLieOn'));
+    if (weight === null || weight <= 0) return setTrouble(say('bench.typeAWeightSuchAs'));
     setTrouble(null);
     setGrams('');
     onWeigh({ kind: 'pieces', count: pieces, grams: Math.round(weight * 10) / 10 });
@@ -43,15 +45,21 @@ export function WeighIn({
           put(typedGrams(grams, units));
         }}
       >
-        <Field label="pieces" size="floor" inputMode="numeric" value={count} onType={setCount} />
-        <Field label="weigh together" size="floor" value={grams} placeholder={`${one} g`} onType={setGrams} />
+        <Field label={say('bench.pieces')} size="floor" inputMode="numeric" value={count} onType={setCount} />
+        <Field
+          label={say('bench.weighTogether')}
+          size="floor"
+          value={grams}
+          placeholder={`${one} g`}
+          onType={setGrams}
+        />
         <Button type="submit" floor>
-          Weigh in
+          {say('bench.weighIn')}
         </Button>
       </form>
       {scale !== null && (
         <Button floor className="justify-self-start" onClick={() => put(scale)}>
-          {showMass(scale, units)} from the scale
+          {say('bench.fromTheScale', { mass: showMass(scale, units) })}
         </Button>
       )}
       {trouble && (

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useEffect, useState } from 'react';
 import type { Agenda } from '@/core/shopfloor/agenda';
 import { isFor, STATIONS, type BenchFor } from '@/core/shopfloor/bench-for';
@@ -10,15 +12,15 @@ import { useKept } from '../live/kept';
 const KEPT = 'hefeteig-bench-for';
 
 /** Whose work is shown: as it is chosen, and as it ends a sentence. */
-export const BENCH_WORDS: Record<BenchFor, { name: string; here: string }> = {
-  team: { name: 'the whole team', here: 'for the team' },
-  me: { name: 'me', here: 'for you' },
-  mixer: { name: 'the mixer', here: 'at the mixer' },
-  bench: { name: 'the bench', here: 'at the bench' },
-  sheeter: { name: 'the sheeter', here: 'at the sheeter' },
-  proofer: { name: 'the proofer', here: 'at the proofer' },
-  oven: { name: 'the oven', here: 'at the oven' },
-};
+export const benchWords = (say: Say): Record<BenchFor, { name: string; here: string }> => ({
+  team: { name: say('bench.theWholeTeam'), here: say('bench.forTheTeam') },
+  me: { name: 'me', here: say('bench.forYou') },
+  mixer: { name: say('bench.theMixer'), here: say('bench.atTheMixer') },
+  bench: { name: say('bench.theBench'), here: say('bench.atTheBench') },
+  sheeter: { name: say('bench.theSheeter'), here: say('bench.atTheSheeter') },
+  proofer: { name: say('bench.theProofer'), here: say('bench.atTheProofer') },
+  oven: { name: say('bench.theOven'), here: say('bench.atTheOven') },
+});
 const NOTHING: ReadonlySet<string> = new Set();
 const CHOICES: readonly BenchFor[] = ['team', 'me', ...STATIONS];
 
@@ -54,11 +56,12 @@ export function useBenchFor(board: Board, personId: number) {
 
 /** The choice of whose work is shown. */
 export function WhoseBench({ whose, onChoose }: { whose: BenchFor; onChoose: (whose: BenchFor) => void }) {
+  const say = useWords();
   return (
     <FloorChoice
-      label="for"
+      label={say('bench.for')}
       value={whose}
-      options={CHOICES.map((id) => ({ id, name: BENCH_WORDS[id].name }))}
+      options={CHOICES.map((id) => ({ id, name: benchWords(say)[id].name }))}
       onChoose={(id) => onChoose(CHOICES.find((one) => one === id) ?? 'team')}
     />
   );

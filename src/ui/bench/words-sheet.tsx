@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
@@ -22,8 +23,9 @@ export function WordsSheet(props: Props) {
 }
 
 function Words({ onOpenChange, words, onSay }: Props) {
+  const say = useWords();
   const [typed, setTyped] = useState('');
-  const say = (text: string) => {
+  const put = (text: string) => {
     onSay(text);
     onOpenChange(false);
   };
@@ -31,7 +33,7 @@ function Words({ onOpenChange, words, onSay }: Props) {
     <div className="grid gap-4">
       <div className="flex flex-wrap gap-2">
         {words.map((word) => (
-          <Button key={word} floor onClick={() => say(word)}>
+          <Button key={word} floor onClick={() => put(word)}>
             {word}
           </Button>
         ))}
@@ -40,11 +42,11 @@ function Words({ onOpenChange, words, onSay }: Props) {
         className="flex items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (typed.trim()) say(typed.trim());
+          if (typed.trim()) put(typed.trim());
         }}
       >
         <label className="grid flex-1 gap-1 text-lg">
-          In your own words
+          {say('bench.inYourOwnWords')}
           <input
             value={typed}
             maxLength={2000}
@@ -53,7 +55,7 @@ function Words({ onOpenChange, words, onSay }: Props) {
           />
         </label>
         <Button type="submit" look="act" floor disabled={!typed.trim()}>
-          Say it
+          {say('bench.sayIt')}
         </Button>
       </form>
     </div>

@@ -1,3 +1,4 @@
+import { say } from '../../../test-support/words';
 import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
 import { laminatedDough, turned } from '../../../test-support/laminated';
@@ -17,13 +18,13 @@ function at(events: typeof started, blocks: number) {
 describe('the end of a turn', () => {
   it('of a single block is the end of its step', () => {
     const { dough, step, state } = at(started, 1);
-    expect(turnDoneLabel(dough, state)).toBe('Done');
+    expect(turnDoneLabel(say, dough, state)).toBe('Done');
     expect(turnDone(dough, step, state)).toEqual({ kind: 'finish' });
   });
 
   it('of several blocks is told block by block, and the last one ends it in the same breath', () => {
     const first = at(started, 2);
-    expect(turnDoneLabel(first.dough, first.state)).toBe('Block A done');
+    expect(turnDoneLabel(say, first.dough, first.state)).toBe('Block A done');
     expect(turnDone(first.dough, first.step, first.state)).toEqual({
       kind: 'turn',
       data: { kind: 'turned', block: 1, folds: ['letter'], covers: 0, ends: false },
@@ -49,7 +50,7 @@ describe('the end of a turn', () => {
   });
 
   it('offers one fold too many and other folds, each once', () => {
-    const ways = otherWays('letter');
+    const ways = otherWays(say, 'letter');
     expect(ways.map(({ folds }) => folds.join('+'))).toEqual([
       ...['letter+letter', 'letter+half', 'letter+book', 'half', 'book'],
     ]);
@@ -79,17 +80,19 @@ describe('a rest', () => {
 
   it('is checked by three answers, the first of which is good', () => {
     for (const isButter of [true, false]) {
-      const [good, ...bad] = restCheckButtons(isButter, null);
+      const [good, ...bad] = restCheckButtons(say, isButter, null);
       expect(good?.data).toMatchObject({ answer: 'good', minutes: 0 });
       expect(bad.every(({ data }) => data.minutes > 0)).toBe(true);
     }
-    expect(restCheckButtons(true, 22)[2]?.data.minutes).toBe(22);
+    expect(restCheckButtons(say, true, 22)[2]?.data.minutes).toBe(22);
   });
 
   it('says what a check found', () => {
-    expect(checkWords({ kind: 'checked', check: 'bend', answer: 'snaps', minutes: 5 })).toBe(
+    expect(checkWords(say, { kind: 'checked', check: 'bend', answer: 'snaps', minutes: 5 })).toBe(
       'bend: snaps, again in 5 min',
     );
-    expect(checkWords({ kind: 'checked', check: 'spring', answer: 'good', minutes: 0 })).toBe('press: good');
+    expect(checkWords(say, { kind: 'checked', check: 'spring', answer: 'good', minutes: 0 })).toBe(
+      'press: good',
+    );
   });
 });

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { sheetArea, type Arrangement } from '@/core/cutting/arrange';
 import { pieceGrams, SHAPE_WORDS } from '@/core/cutting/piece';
 import { sheetFor, weightAdvice } from '@/core/cutting/solve';
@@ -27,13 +28,26 @@ interface Props {
 
 /** What comes from the sheet: pieces, their weight, how to mend it, trays, and what is left over. */
 export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray, planned }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="What comes from the sheet">
+    <div
+      className="overflow-x-auto"
+      tabIndex={0}
+      role="group"
+      aria-label={say('cutting.whatComesFromTheSheet')}
+    >
       <table className="w-full min-w-[40rem] border-collapse text-left text-[17px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">
-            {['', 'Pieces', 'Each', 'Weight', 'Trays', 'For that many alone'].map((heading) => (
+            {[
+              '',
+              say('cutting.pieces'),
+              say('cutting.each'),
+              say('cutting.weight'),
+              say('cutting.trays'),
+              say('cutting.forThatManyAlone'),
+            ].map((heading) => (
               <th key={heading} scope="col" className="pr-4 font-normal">
                 {heading}
               </th>
@@ -58,22 +72,37 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                 </th>
                 <td className="pr-4 whitespace-nowrap">
                   <span className="text-2xl font-bold">{pieces}</span>
-                  {sheets > 1 && <span className="text-quiet"> a sheet, {pieces * sheets} in all</span>}
-                  {more > 0 && <span className="text-quiet">, {more} more than planned</span>}
-                  {missing > 0 && <span className="text-warn"> {missing} fewer than wanted</span>}
+                  {sheets > 1 && (
+                    <span className="text-quiet">
+                      {say('cutting.aSheetInAll', { pieces: pieces * sheets })}
+                    </span>
+                  )}
+                  {more > 0 && <span className="text-quiet">{say('cutting.moreThanPlanned', { more })}</span>}
+                  {missing > 0 && (
+                    <span className="text-warn">{say('cutting.fewerThanWanted', { missing })}</span>
+                  )}
                 </td>
                 <td className="pr-4 whitespace-nowrap">{showMass(grams, units)}</td>
                 <td className="pr-4">
-                  {target === null ? '' : weightWords(weightAdvice(wanted.size, mm, density, target), units)}
+                  {target === null
+                    ? ''
+                    : weightWords(say, weightAdvice(wanted.size, mm, density, target), units)}
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {trays && trays.trays > 0
-                    ? `${trays.trays} of ${trays.perTray}${trays.onLast < trays.perTray ? `, the last with ${trays.onLast}` : ''}`
+                    ? say('cutting.of', {
+                        trays: trays.trays,
+                        perTray: trays.perTray,
+                        part:
+                          trays.onLast < trays.perTray
+                            ? say('cutting.theLastWith', { onLast: trays.onLast })
+                            : '',
+                      })
                     : ''}
                 </td>
                 <td className="whitespace-nowrap text-quiet">
                   {alone && (wanted.most ?? pieces) > 0
-                    ? `a sheet ${rulerLength(alone.length, units.length)} long`
+                    ? say('cutting.aSheetLong', { rulerLength: rulerLength(alone.length, units.length) })
                     : ''}
                 </td>
               </tr>
@@ -82,11 +111,11 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
         </tbody>
       </table>
       <p className="mt-2 text-[17px]">
-        Left over {Math.round(plan.scrap * 1000) / 10} % of the sheet,{' '}
-        {showMass((sheetArea(plan) * plan.scrap * mm * density) / 10, units)}
-        {plan.odd > 0 &&
-          `; ${plan.odd} odd ${plan.odd === 1 ? 'piece' : 'pieces'} from the half triangles at the ends of the rows, pressed together`}
-        .
+        {say('cutting.leftOverOfTheSheet', {
+          scrap: Math.round(plan.scrap * 1000) / 10,
+          mass: showMass((sheetArea(plan) * plan.scrap * mm * density) / 10, units),
+          part: plan.odd > 0 ? say('cutting.oddPiecePiecesFromThe', { odd: plan.odd }) : '',
+        })}
       </p>
     </div>
   );

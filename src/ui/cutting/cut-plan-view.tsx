@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { sheetArea } from '@/core/cutting/arrange';
@@ -53,6 +54,7 @@ interface Props {
 
 /** From sheet to pieces: where each cut goes, what a piece weighs, what is left over. Typed, drawn, printed. */
 export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength, tray, notes = [] }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [edited, setRows] = useState<CutRow[] | null>(null);
   // Until somebody types, they follow the units of the reader.
@@ -73,20 +75,20 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
     read.number('density'),
   ];
   const round = typed.form === 'round';
-  const reads = useMemo(() => rows.map((row) => readRow(row, units)), [rows, units]);
+  const reads = useMemo(() => rows.map((row) => readRow(say, row, units)), [rows, units]);
   const faults = reads.map((one) => (typeof one === 'string' ? one : null));
   const sheetFault =
     [length, round ? length : width, mm, density].some(Number.isNaN) ||
     length <= 0 ||
     (!round && width <= 0) ||
     mm <= 0
-      ? 'A sheet has a length, a width and a thickness.'
+      ? say('cutting.aSheetHasALength')
       : mm < 1
-        ? `A sheet of ${showLength(mm, units)} cannot be rolled; ${showLength(2, units)} and more can be cut.`
+        ? say('cutting.aSheetOfCannotBe', { length: showLength(mm, units), length2: showLength(2, units) })
         : length > (round ? 300 : 2000) || width > 300
-          ? 'No table takes a sheet that large.'
+          ? say('cutting.noTableTakesASheet')
           : density < 0.5 || density > 1.6
-            ? 'Laminated dough has a density of about 1.07 g/cm³.'
+            ? say('cutting.laminatedDoughHasADensity')
             : null;
   const parts = sheetFault || round ? 1 : partsFor(length, benchLength);
   const ask = useMemo(() => {
@@ -114,7 +116,8 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
               download="cut-plan.svg"
               className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
             >
-              <Download aria-hidden size={18} /> SVG, true size
+              <Download aria-hidden size={18} />
+              {say('cutting.sVGTrueSize')}
             </a>
           )}
           <button
@@ -122,21 +125,37 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
             onClick={() => window.print()}
             className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
           >
-            <Printer aria-hidden size={18} /> Print on A4
+            <Printer aria-hidden size={18} />
+            {say('cutting.printOnA4')}
           </button>
         </div>
       </div>
       <div className="grid gap-3 print:hidden">
         <div className="grid max-w-4xl grid-cols-2 gap-2 sm:grid-cols-5">
-          <Choice label="sheet" value={typed.form} options={FORMS} onChoose={(form) => set({ form })} />
-          <Field
-            label={round ? 'sheet across' : 'sheet long'}
-            {...field('length')}
-            trouble={unless(length, wants('cm'))}
+          <Choice
+            label={say('cutting.sheet')}
+            value={typed.form}
+            options={FORMS}
+            onChoose={(form) => set({ form })}
           />
-          {!round && <Field label="sheet wide" {...field('width')} trouble={unless(width, wants('cm'))} />}
-          <Field label="sheet thick" {...field('mm')} trouble={unless(mm, wants('mm'))} />
-          <Field label="density, g/cm³" {...field('density')} trouble={unless(density, 'Such as 1.07.')} />
+          <Field
+            label={round ? say('cutting.sheetAcross') : say('cutting.sheetLong')}
+            {...field('length')}
+            trouble={unless(length, wants(say, 'cm'))}
+          />
+          {!round && (
+            <Field
+              label={say('cutting.sheetWide')}
+              {...field('width')}
+              trouble={unless(width, wants(say, 'cm'))}
+            />
+          )}
+          <Field label={say('cutting.sheetThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
+          <Field
+            label={say('cutting.densityGCm')}
+            {...field('density')}
+            trouble={unless(density, say('cutting.suchAs107'))}
+          />
         </div>
         <CutRows rows={rows} faults={faults} onChange={setRows} />
       </div>
@@ -145,32 +164,49 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
           {sheetFault}
         </p>
       )}
-      {ask && !laid && <p className="mt-4 text-lg">Laying it out …</p>}
+      {ask && !laid && <p className="mt-4 text-lg">{say('cutting.layingItOut')}</p>}
       {laid && drawing && (
         <>
           <p className="mt-4 text-[17px]">
-            {sheets > 1 && `${sheets} sheets like this one. `}
-            {rolled &&
-              `Rolled to ${rulerMark(rolled.length, units.length)} × ${rulerLength(rolled.width, units.length)}, then trimmed on all sides. `}
-            {laid.sheet.parts > 1 &&
-              `Longer than the bench: cut it in ${laid.sheet.parts} of ${rulerLength(laid.sheet.length, units.length)}; each is cut like this. `}
-            {laid.plan.round
-              ? `Round sheet ${rulerLength(laid.sheet.length, units.length)} across`
-              : `Sheet ${rulerMark(laid.sheet.length, units.length)} × ${rulerLength(laid.sheet.width, units.length)}`}
-            , {showLength(laid.sheet.mm, units)},{' '}
-            {showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units)}.
-            {notes.map((note) => ` ${note}`)}
+            {say.rich('cutting.partPart2Part3Part4Length', {
+              part: sheets > 1 ? say('cutting.sheetsLikeThisOne', { sheets }) : '',
+              part2: rolled
+                ? say('cutting.rolledToThenTrimmedOn', {
+                    rulerMark: rulerMark(rolled.length, units.length),
+                    rulerLength: rulerLength(rolled.width, units.length),
+                  })
+                : '',
+              part3:
+                laid.sheet.parts > 1
+                  ? say('cutting.longerThanTheBenchCut', {
+                      parts: laid.sheet.parts,
+                      rulerLength: rulerLength(laid.sheet.length, units.length),
+                    })
+                  : '',
+              part4: laid.plan.round
+                ? say('cutting.roundSheetAcross', {
+                    rulerLength: rulerLength(laid.sheet.length, units.length),
+                  })
+                : say('cutting.sheet2', {
+                    rulerMark: rulerMark(laid.sheet.length, units.length),
+                    rulerLength: rulerLength(laid.sheet.width, units.length),
+                  }),
+              length: showLength(laid.sheet.mm, units),
+              mass: showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units),
+              notes: () => notes.map((note) => ` ${note}`),
+            })}
           </p>
-          {tooLarge(laid.sheet.wanted, laid.plan, names).map((words) => (
+          {tooLarge(say, laid.sheet.wanted, laid.plan, names).map((words) => (
             <p key={words} role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
               {words}
             </p>
           ))}
           <Picture drawing={drawing} id="cut" className="mt-2 max-h-[46dvh] w-full print:max-h-none" />
           <p className="mb-2 text-[15px] text-quiet">
-            Ruler marks in {units.length === 'in' ? 'inches' : 'centimetres'} from the left and from below; on
-            paper the sheet is {Math.round((drawing.view[2] / 18) * 10) / 10} times smaller. One stroke with a
-            sharp blade, cold dough; the other hand behind the blade.
+            {say('cutting.rulerMarksInInchesCentimetres', {
+              isCount: units.length === 'in',
+              view: Math.round((drawing.view[2] / 18) * 10) / 10,
+            })}
           </p>
           <CutAnswers
             plan={laid.plan}

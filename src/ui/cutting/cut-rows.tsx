@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Plus, X } from 'lucide-react';
 import { PIECE_SHAPES, SHAPE_WORDS, type PieceShape } from '@/core/cutting/piece';
 import { Button } from '../kit/button';
@@ -19,6 +20,7 @@ export function CutRows({
   faults: readonly (string | null)[];
   onChange: (rows: CutRow[]) => void;
 }) {
+  const say = useWords();
   const set = (i: number, part: Partial<CutRow>) =>
     onChange(rows.map((row, k) => (k === i ? { ...row, ...part } : row)));
   return (
@@ -27,35 +29,47 @@ export function CutRows({
         const words = SHAPE_WORDS[row.shape];
         return (
           <fieldset key={i}>
-            <legend className="sr-only">Piece {i + 1}</legend>
+            <legend className="sr-only">{say('cutting.piece', { i: i + 1 })}</legend>
             <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
-              <Field label="for" value={row.name} onType={(name) => set(i, { name })} />
+              <Field label={say('cutting.for')} value={row.name} onType={(name) => set(i, { name })} />
               <Choice
-                label="shape"
+                label={say('cutting.shape')}
                 value={row.shape}
                 options={SHAPES}
                 onChoose={(shape) => set(i, { shape: shape as PieceShape })}
               />
               <Field label={words.base} value={row.base} onType={(base) => set(i, { base })} />
               {row.shape === 'sector' ? (
-                <Field label="sectors" value={row.sectors} onType={(sectors) => set(i, { sectors })} />
+                <Field
+                  label={say('cutting.sectors')}
+                  value={row.sectors}
+                  onType={(sectors) => set(i, { sectors })}
+                />
               ) : words.height ? (
                 <Field label={words.height} value={row.height} onType={(height) => set(i, { height })} />
               ) : (
                 <span />
               )}
               <Field
-                label="pieces a sheet"
+                label={say('cutting.piecesASheet')}
                 value={row.most}
-                placeholder="all that fit"
+                placeholder={say('cutting.allThatFit')}
                 onType={(most) => set(i, { most })}
               />
-              <Field label="each should weigh" value={row.target} onType={(target) => set(i, { target })} />
-              <Field label="on a tray" value={row.perTray} onType={(perTray) => set(i, { perTray })} />
+              <Field
+                label={say('cutting.eachShouldWeigh')}
+                value={row.target}
+                onType={(target) => set(i, { target })}
+              />
+              <Field
+                label={say('cutting.onATray')}
+                value={row.perTray}
+                onType={(perTray) => set(i, { perTray })}
+              />
               {rows.length > 1 && (
                 <button
                   type="button"
-                  aria-label={`Leave out piece ${i + 1}`}
+                  aria-label={say('cutting.leaveOutPiece', { i: i + 1 })}
                   className="grid size-10 place-items-center rounded border border-edge"
                   onClick={() => onChange(rows.filter((_, k) => k !== i))}
                 >
@@ -78,13 +92,20 @@ export function CutRows({
             onChange([
               ...rows,
               {
-                ...{ name: '', shape: 'rectangle', base: '8 cm', height: '15 cm', sectors: '8' },
+                ...{
+                  name: '',
+                  shape: 'rectangle',
+                  base: say('cutting.n8Cm'),
+                  height: say('cutting.n15Cm'),
+                  sectors: '8',
+                },
                 ...{ most: '', target: '', perTray: '' },
               },
             ])
           }
         >
-          <Plus aria-hidden size={18} /> Another shape from the same sheet
+          <Plus aria-hidden size={18} />
+          {say('cutting.anotherShapeFromTheSame')}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import { pieceFault, SHAPE_WORDS, type PieceShape, type PieceSize } from '@/core/cutting/piece';
 import type { Arrangement, Wanted } from '@/core/cutting/arrange';
 import { parseMillimetres } from '@/core/units/length';
@@ -45,23 +46,23 @@ export function rowOf(
 }
 
 /** Reads a row; a sentence where it cannot be cut. */
-export function readRow(row: CutRow, units: ReaderUnits): ReadCut | string {
+export function readRow(say: Say, row: CutRow, units: ReaderUnits): ReadCut | string {
   const words = SHAPE_WORDS[row.shape];
   const cm = (text: string) => (parseMillimetres(text, units.length) ?? NaN) / 10;
   const base = cm(row.base);
-  if (Number.isNaN(base)) return `The ${words.base} is a length such as 10.5 cm or 4 1/8 in.`;
+  if (Number.isNaN(base)) return say('cutting.theIsALengthSuch', { base: words.base });
   const height = words.height ? cm(row.height) : 0;
-  if (Number.isNaN(height)) return `The ${words.height ?? 'height'} is a length such as 26 cm or 9 1/2 in.`;
+  if (Number.isNaN(height)) return say('cutting.theIsALengthSuch2', { height: words.height ?? 'height' });
   const sectors = row.shape === 'sector' ? (parseNumber(row.sectors) ?? NaN) : undefined;
   const size: PieceSize = { shape: row.shape, base, height, ...(sectors === undefined ? {} : { sectors }) };
   const fault = pieceFault(size);
   if (fault) return fault;
   const most = count(row.most);
-  if (most === 'none') return 'Pieces are a whole number; leave it empty for as many as fit.';
+  if (most === 'none') return say('cutting.piecesAreAWholeNumber');
   const perTray = count(row.perTray);
-  if (perTray === 'none') return 'Pieces a tray are a whole number.';
+  if (perTray === 'none') return say('cutting.piecesATrayAreWhole');
   const target = grams(row.target, units);
-  if (target === 'none') return 'A piece’s weight is such as 62 g or 2.2 oz.';
+  if (target === 'none') return say('cutting.aPieceSWeightIs');
   return { wanted: { size, most }, target, perTray };
 }
 
@@ -79,6 +80,7 @@ function grams(text: string, units: Pick<ReaderUnits, 'kitchen' | 'mass'>): numb
 
 /** A sheet that no piece fits, in a sentence; null where one does. */
 export function tooLarge(
+  say: Say,
   wanted: readonly Wanted[],
   { counts, round }: Pick<Arrangement, 'counts' | 'round'>,
   names: readonly string[],
@@ -87,8 +89,11 @@ export function tooLarge(
     (counts[i] ?? 0) === 0 && most !== 0
       ? [
           round && size.shape !== 'sector'
-            ? `A round sheet is cut into sectors; ${names[i] || SHAPE_WORDS[size.shape].label} come from a rectangular one.`
-            : `No ${SHAPE_WORDS[size.shape].label} of ${names[i] || 'this size'} come from this sheet: they are larger than what is left of it.`,
+            ? say('cutting.aRoundSheetIsCut', { names: names[i] || SHAPE_WORDS[size.shape].label })
+            : say('cutting.noOfComeFromThis', {
+                label: SHAPE_WORDS[size.shape].label,
+                names: names[i] || say('cutting.thisSize'),
+              }),
         ]
       : [],
   );

@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { WeightAdvice } from '@/core/cutting/solve';
 import { CUTTABLE } from '@/core/cutting/solve';
 import type { ThicknessAdvice } from '@/core/cutting/thickness';
@@ -5,27 +6,43 @@ import { rulerLength } from '@/core/units/length';
 import { showLength, showMass, type ReaderUnits } from '@/core/units/reader';
 
 /** What to do for a piece's weight at a sheet's thickness, in this reader's units. */
-export function weightWords({ off, rollTo, fits, outOfReach }: WeightAdvice, units: ReaderUnits): string {
+export function weightWords(
+  say: Say,
+  { off, rollTo, fits, outOfReach }: WeightAdvice,
+  units: ReaderUnits,
+): string {
   const mm = (value: number) => showLength(value, units);
   if (outOfReach)
-    return `That weight takes a sheet of ${mm(rollTo)}; ${mm(CUTTABLE.least)} to ${mm(CUTTABLE.most)} can be cut. Change its size.`;
-  if (fits) return 'as wanted';
-  return `${showMass(Math.abs(off), units)} too ${off > 0 ? 'heavy' : 'light'}: roll it to ${mm(rollTo)}`;
+    return say('cutting.thatWeightTakesASheet', {
+      mm: mm(rollTo),
+      mm2: mm(CUTTABLE.least),
+      mm3: mm(CUTTABLE.most),
+    });
+  if (fits) return say('cutting.asWanted');
+  return say('cutting.tooHeavyLightRollIt', {
+    mass: showMass(Math.abs(off), units),
+    isOff: off > 0,
+    mm: mm(rollTo),
+  });
 }
 
 /** What weighed pieces say of a sheet that was rolled to `rolled` mm, in this reader's units. */
 export function thicknessWords(
+  say: Say,
   { off, verdict, real, next, base }: ThicknessAdvice,
   rolled: number,
   units: ReaderUnits,
 ): string {
-  if (verdict === 'within') return 'Within the tolerance: the sheet is as thick as it should be.';
-  const by = `${showMass(Math.abs(off), units)} too ${off > 0 ? 'heavy' : 'light'}`;
-  const rest = `cut the rest ${rulerLength(base, units.length)} wide`;
+  if (verdict === 'within') return say('cutting.withinTheToleranceSheetIs');
+  const by = say('cutting.tooHeavyLight', { mass: showMass(Math.abs(off), units), isOff: off > 0 });
+  const rest = say('cutting.cutTheRestWide', { rulerLength: rulerLength(base, units.length) });
   if (verdict === 'size')
-    return `${by}, and the sheet is as thick as it should be: ${rest}, or roll the next to ${showLength(next, units)}.`;
-  const sheet = `the sheet is about ${showLength(real, units)}, not ${showLength(rolled, units)}`;
+    return say('cutting.andTheSheetIsAs', { by, rest, length: showLength(next, units) });
+  const sheet = say('cutting.theSheetIsAboutNot', {
+    length: showLength(real, units),
+    length2: showLength(rolled, units),
+  });
   return verdict === 'heavy'
-    ? `${by}: ${sheet}. Roll it thinner, or ${rest}; roll the next to ${showLength(next, units)}.`
-    : `${by}: ${sheet}. It cannot be made thicker: ${rest}; roll the next to ${showLength(next, units)}.`;
+    ? say('cutting.rollItThinnerOrRoll', { by, sheet, rest, length: showLength(next, units) })
+    : say('cutting.itCannotBeMadeThicker', { by, sheet, rest, length: showLength(next, units) });
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Person } from '@/core/bakery/people';
@@ -28,6 +29,7 @@ const scrapStep = ({ steps }: DoughForecast) =>
 
 /** One dough: its thread large, planned and real, and every step with what is known of it. */
 export function DoughView({ board, person }: { board: Board; person: Person }) {
+  const say = useWords();
   const told = useRetold();
   const now = useMinute();
   const { zone } = board.house;
@@ -45,12 +47,15 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         <div>
           <h1 className="text-4xl font-bold">{dough.name}</h1>
           <p className="text-xl">
-            {outputWords(facts)}, {weight(facts.kg)} of dough
+            {say('dough.ofDough', { outputWords: outputWords(facts), weight: weight(facts.kg) })}
           </p>
           <p className="text-lg text-quiet">
             {facts.outputs.map(({ id, product, dueAt }) => (
               <span key={id} className="mr-5">
-                {facts.outputs.length > 1 ? `${product.toLowerCase()} ` : ''}due {dayTime(dueAt, zone)}
+                {say('dough.due', {
+                  value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
+                  time: dayTime(dueAt, zone),
+                })}
               </span>
             ))}
             {words}
@@ -58,19 +63,19 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         </div>
         <div className="flex gap-3">
           <Button onClick={() => setNoting(true)} className="min-h-11">
-            Note on this dough
+            {say('dough.noteOnThisDough')}
           </Button>
           <a
             href={`/dough/${dough.id}/sheet`}
             className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
           >
-            Mixing sheet
+            {say('dough.mixingSheet')}
           </a>
           <a
             href="/plan"
             className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
           >
-            Plan
+            {say('dough.plan')}
           </a>
         </div>
       </div>
@@ -80,9 +85,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         </p>
       )}
       {slack === null && !dough.state.finished && (
-        <p className="mb-3 border-l-4 border-warn pl-3 text-lg">
-          A promise of this dough is out of reach, even at its shortest waits.
-        </p>
+        <p className="mb-3 border-l-4 border-warn pl-3 text-lg">{say('dough.aPromiseOfThisDough')}</p>
       )}
       {off.length > 0 && (
         <div className="mb-3 border-l-4 border-warn pl-3 text-lg">
@@ -130,8 +133,8 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
       <WordsSheet
         open={noting}
         onOpenChange={setNoting}
-        title={`Note on ${dough.name}`}
-        words={['came out well', 'a little small', 'uneven', 'good colour']}
+        title={say('dough.noteOn', { name: dough.name })}
+        words={[say('dough.cameOutWell'), say('dough.aLittleSmall'), 'uneven', say('dough.goodColour')]}
         onSay={(text) => void record({ doughId: dough.id, stepKey: null, kind: 'note', text })}
       />
     </main>

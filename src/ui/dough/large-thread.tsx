@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import { dayTime } from '@/core/time/local';
@@ -24,6 +25,7 @@ interface Props {
 
 /** The thread of one dough over its whole life: the plan dashed behind, what happened in colour. */
 export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
+  const say = useWords();
   const shown = useCelsius();
   const { ref, width } = useWidth<HTMLDivElement>(1200);
   const scale: TimeScale = useMemo(() => {
@@ -39,7 +41,7 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={`Thread of ${dough.name}: planned and real temperatures over time`}
+        aria-label={say('dough.threadOfPlannedAndReal', { name: dough.name })}
         className="block"
       >
         <Ground scale={scale} staffed={staffed} zone={zone} height={HEIGHT} />
@@ -75,10 +77,7 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
         <ThreadKnots thread={real} size={5.5} />
       </svg>
       <Floor scale={scale} zone={zone} now={now} />
-      <figcaption className="text-[15px] text-quiet">
-        Dashed: as planned. In colour: what happened, then what is to come. Temperatures between readings are
-        worked out.
-      </figcaption>
+      <figcaption className="text-[15px] text-quiet">{say('dough.dashedAsPlannedInColour')}</figcaption>
     </figure>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { BlockWork } from '@/core/process/block-work';
@@ -26,6 +27,7 @@ interface Props {
 
 /** The layers of a dough: its scheme, which folds each block has had, what they come to, and a word to set it right. */
 export function LayersPanel({ dough, work, rolling, onTell }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [correcting, setCorrecting] = useState<{ key: string; fold: Fold } | null>(null);
   const { scheme, name } = work.scheme;
@@ -46,25 +48,39 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
   return (
     <section aria-labelledby="layers-heading" className="mt-6">
       <h2 id="layers-heading" className="text-2xl font-semibold">
-        Layers
+        {say('dough.layers')}
       </h2>
       <div className="flex flex-wrap gap-8">
         <div className="grid max-w-xl content-start gap-2 text-[17px]">
           <p>
-            {name}, <span className="font-semibold">{schemeName(scheme)}</span>; {work.blocks}{' '}
-            {work.blocks === 1 ? 'block' : 'blocks of equal weight'}, each{' '}
-            {showMass(work.weights.dough, units)} dough and {showMass(work.weights.fat, units)} butter
+            {say.rich('dough.eachDoughAndButter', {
+              name,
+              span: (words) => <span className="font-semibold">{words}</span>,
+              schemeName: schemeName(scheme),
+              blocks: work.blocks,
+              value: work.blocks === 1 ? 'block' : say('dough.blocksOfEqualWeight'),
+              mass: showMass(work.weights.dough, units),
+              mass2: showMass(work.weights.fat, units),
+            })}
           </p>
           {turns && <p className="text-xl font-semibold">{turnWords(turns)}</p>}
           {blocks.map(({ block, given, toCome }) => (
             <p key={block}>
-              {work.blocks > 1 && <span className="font-semibold">{blockName(block)}: </span>}
-              had {given.map(({ fold }) => FOLD_WORDS[fold]).join(', ') || 'no fold yet'}
-              {toCome.length > 0 && `; to come ${toCome.map(({ fold }) => FOLD_WORDS[fold]).join(', ')}`}
+              {say.rich('dough.had', {
+                blocks: () => work.blocks > 1 && <span className="font-semibold">{blockName(block)}: </span>,
+                given: given.map(({ fold }) => FOLD_WORDS[fold]).join(', ') || say('dough.noFoldYet'),
+                part:
+                  toCome.length > 0
+                    ? say('dough.toCome', { toCome: toCome.map(({ fold }) => FOLD_WORDS[fold]).join(', ') })
+                    : '',
+              })}
             </p>
           ))}
           <p>
-            At {showLength(work.mm, units)}: {outcomeWords(advice.outcome, scheme)}.
+            {say('dough.at', {
+              length: showLength(work.mm, units),
+              outcomeWords: outcomeWords(advice.outcome, scheme),
+            })}
           </p>
           {advice.words && <p className="border-l-4 border-warn pl-3 text-warn">{advice.words}</p>}
           {done.length > 0 && (
@@ -75,7 +91,7 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
                   className="min-h-11"
                   onClick={() => setCorrecting({ key, fold: step.given?.fold ?? 'letter' })}
                 >
-                  {step.label} was given otherwise
+                  {say('dough.wasGivenOtherwise', { label: step.label })}
                 </Button>
               ))}
             </div>
@@ -83,12 +99,19 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
         </div>
         <SectionView pile={pile} mm={work.mm} finest={advice.outcome.layers.meanFat || 1} />
       </div>
-      <Sheet open={correcting !== null} onOpenChange={() => setCorrecting(null)} title="What was given?">
+      <Sheet
+        open={correcting !== null}
+        onOpenChange={() => setCorrecting(null)}
+        title={say('dough.whatWasGiven')}
+      >
         <div className="grid gap-3">
           {correcting &&
             [
-              { label: `a ${FOLD_WORDS[correcting.fold]}, as planned`, folds: [correcting.fold] },
-              ...otherWays(correcting.fold),
+              {
+                label: say('dough.aAsPlanned', { FOLDWORDS: FOLD_WORDS[correcting.fold] }),
+                folds: [correcting.fold],
+              },
+              ...otherWays(say, correcting.fold),
             ].map(({ label, folds: given }) => (
               <Button
                 key={label}

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
 import { trayNeed } from '@/core/cutting/trays';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -18,20 +20,21 @@ interface Props {
 
 /** What becomes of the sheet, or of what was divided: pieces, shapes, fillings, trays and the shelves for them. */
 export function PiecesPanel({ dough, outputs, machines }: Props) {
+  const say = useWords();
   const { units, cm } = useSizes();
   const hasCut = outputs.some(({ piece }) => piece.cut);
   return (
     <section aria-labelledby="pieces-heading" className="mt-6">
       <div className="flex flex-wrap items-center gap-4">
         <h2 id="pieces-heading" className="text-2xl font-semibold">
-          Pieces
+          {say('dough.pieces')}
         </h2>
         {hasCut && dough.lamination && (
           <a
             href={`/dough/${dough.id}/cut`}
             className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
           >
-            Cut plan
+            {say('dough.cutPlan')}
           </a>
         )}
       </div>
@@ -43,24 +46,44 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
           return (
             <li key={id}>
               <p>
-                <span className="font-semibold">{product}</span>
-                {piece.variantOf && (
-                  <span className="text-quiet"> (variant of {piece.variantOf.toLowerCase()})</span>
-                )}
-                : {pieces} of {showMass(piece.grams, units)}
-                {piece.cut &&
-                  `, ${SHAPE_WORDS[piece.cut.size.shape].label} ${cm(piece.cut.size.base)}${piece.cut.size.height > 0 ? ` × ${cm(piece.cut.size.height)}` : ''} at ${piece.cut.mm} mm`}
-                {piece.shape && `, ${SHAPES[piece.shape].label}`}
+                {say.rich('dough.of', {
+                  span: (words) => <span className="font-semibold">{words}</span>,
+                  product,
+                  variantOf: () =>
+                    piece.variantOf && (
+                      <span className="text-quiet">
+                        {say('dough.variantOf', { variantOf: piece.variantOf.toLowerCase() })}
+                      </span>
+                    ),
+                  pieces,
+                  mass: showMass(piece.grams, units),
+                  part: piece.cut
+                    ? say('dough.atMm', {
+                        label: SHAPE_WORDS[piece.cut.size.shape].label,
+                        cm: cm(piece.cut.size.base),
+                        value: piece.cut.size.height > 0 ? ` × ${cm(piece.cut.size.height)}` : '',
+                        mm: piece.cut.mm,
+                      })
+                    : '',
+                  part2: piece.shape ? `, ${SHAPES[piece.shape].label}` : '',
+                })}
               </p>
               {piece.filling && (
                 <p className={overfull(piece.filling, area) ? 'text-warn' : 'text-quiet'}>
-                  {piece.filling.name}, {showMass(each, units)} a piece, {showMass(each * pieces, units)} in
-                  all; {overfull(piece.filling, area) ?? FILLING_MOMENTS[piece.filling.moment]}
+                  {say('dough.aPieceInAll', {
+                    name: piece.filling.name,
+                    mass: showMass(each, units),
+                    mass2: showMass(each * pieces, units),
+                    overfull: overfull(piece.filling, area) ?? FILLING_MOMENTS[piece.filling.moment],
+                  })}
                 </p>
               )}
               <p className="text-quiet">
-                {trays} {trays === 1 ? 'tray' : 'trays'} of {piece.perTray}
-                {roomFor(dough, id, machines)}
+                {say('dough.trayTraysOf', {
+                  trays,
+                  perTray: piece.perTray,
+                  roomFor: roomFor(say, dough, id, machines),
+                })}
               </p>
             </li>
           );
@@ -71,7 +94,7 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
 }
 
 /** Shelves and places that the trays of an output take, in the order of their way: "; 4 of 30 cold shelves, …". */
-function roomFor(dough: DoughForecast, outputId: number, machines: readonly Machine[]): string {
+function roomFor(say: Say, dough: DoughForecast, outputId: number, machines: readonly Machine[]): string {
   const words = dough.steps
     .filter((step) => step.outputId === outputId && (step.load?.nth ?? 1) === 1)
     .flatMap(({ step, uses }) =>
@@ -83,8 +106,10 @@ function roomFor(dough: DoughForecast, outputId: number, machines: readonly Mach
           const found = able.find(({ id }) => id === use?.resource);
           if (!found || !use) return [];
           const name = able.length > 1 ? found.label.toLowerCase() : found.kind;
-          return [`${use.amount} of ${found.capacity} ${found.unit} in the ${name}`];
+          return [
+            say('dough.ofInThe', { amount: use.amount, capacity: found.capacity, unit: found.unit, name }),
+          ];
         }),
     );
-  return words.length > 0 ? `; each load ${[...new Set(words)].join(', ')}` : '';
+  return words.length > 0 ? say('dough.eachLoad', { value: [...new Set(words)].join(', ') }) : '';
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { doughYield, SCRAP_WAYS } from '@/core/record/scrap';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -21,6 +22,7 @@ interface Props {
 
 /** Trimmings of a dough, what became of them, and the yield. */
 export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [telling, setTelling] = useState(false);
   const told = [...dough.state.steps.values()].flatMap(({ records }) =>
@@ -32,14 +34,14 @@ export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
     <section aria-labelledby="trimmings-heading" className="mt-6">
       <div className="flex flex-wrap items-center gap-4">
         <h2 id="trimmings-heading" className="text-2xl font-semibold">
-          Trimmings
+          {say('dough.trimmings')}
         </h2>
         <Button className="min-h-11" onClick={() => setTelling(true)}>
-          Tell trimmings
+          {say('dough.tellTrimmings')}
         </Button>
       </div>
       {told.length === 0 ? (
-        <p className="text-[17px] text-quiet">None told yet.</p>
+        <p className="text-[17px] text-quiet">{say('dough.noneToldYet')}</p>
       ) : (
         <>
           <ul className="text-[17px]">
@@ -53,7 +55,7 @@ export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
             ))}
           </ul>
           <p className="text-[17px]">
-            Yield: {share(out.pieces)} became pieces, {share(out.used)} was used.
+            {say('dough.yieldBecamePiecesWasUsed', { share: share(out.pieces), share2: share(out.used) })}
           </p>
         </>
       )}

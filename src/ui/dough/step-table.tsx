@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Person } from '@/core/bakery/people';
@@ -23,19 +25,28 @@ interface Props {
 const isShifted = ({ start, plannedStart }: DoughForecast['steps'][number]) =>
   Math.abs(start - plannedStart) >= 60_000;
 
-const HEADINGS = ['Step', 'Planned', 'Real', 'Window', 'May start', 'Who', 'Readings and notes'];
+const headings = (say: Say) => [
+  say('dough.step'),
+  say('dough.planned'),
+  say('dough.real'),
+  say('dough.window'),
+  say('dough.mayStart'),
+  say('dough.who'),
+  say('dough.readingsAndNotes'),
+];
 
 /** Every step: planned beside real, its window, and between what times it may start. */
 export function StepTable({ dough, slack, people, zone }: Props) {
+  const say = useWords();
   const celsius = useCelsius();
   const name = (id: number | null) => people.find((person) => person.id === id)?.name ?? '';
   const steps = [...dough.steps].sort(
     (a, b) => a.plannedStart - b.plannedStart || a.plannedEnd - b.plannedEnd,
   );
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Steps of this dough">
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('dough.stepsOfThisDough')}>
       <table className="mt-4 w-full min-w-[56rem] border-collapse text-left text-[16px]">
-        <TableHead headings={HEADINGS} />
+        <TableHead headings={headings(say)} />
         <tbody>
           {steps.map((step) => {
             const state = dough.state.steps.get(step.key);
@@ -64,33 +75,53 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                   </span>
                 </th>
                 <td className="pr-4 whitespace-nowrap">
-                  {dayName(step.plannedStart, zone)} {clockTime(step.plannedStart, zone)} to{' '}
-                  {clockTime(step.plannedEnd, zone)}
+                  {say('dough.to', {
+                    dayName: dayName(step.plannedStart, zone),
+                    time: clockTime(step.plannedStart, zone),
+                    time2: clockTime(step.plannedEnd, zone),
+                  })}
                 </td>
                 <td className="pr-4 whitespace-nowrap">
-                  {startedAt !== null && clockTime(startedAt, zone)}
-                  {startedAt !== null &&
-                    (finishedAt !== null ? ` to ${clockTime(finishedAt, zone)}` : ', under way')}
-                  {state?.status === 'skipped' && 'skipped'}
-                  {startedAt === null && state?.status === 'open' && isShifted(step) && (
-                    <span className="text-quiet">expected {dayTime(step.start, zone)}</span>
-                  )}
-                  {startedAt !== null && off !== 0 && isHandsOn(step) && (
-                    <span className="ml-2 text-[14px] text-quiet">
-                      {duration(off)} {off > 0 ? 'later' : 'earlier'}
-                    </span>
-                  )}
+                  {say.rich('dough.skipped', {
+                    startedAt: () => startedAt !== null && clockTime(startedAt, zone),
+                    hasStartedAt: startedAt !== null,
+                    part:
+                      finishedAt !== null
+                        ? say('dough.to2', { time: clockTime(finishedAt, zone) })
+                        : say('dough.underWay'),
+                    hasStatus: state?.status === 'skipped',
+                    startedAt2: () =>
+                      startedAt === null &&
+                      state?.status === 'open' &&
+                      isShifted(step) && (
+                        <span className="text-quiet">
+                          {say('dough.expected', { time: dayTime(step.start, zone) })}
+                        </span>
+                      ),
+                    startedAt3: () =>
+                      startedAt !== null &&
+                      off !== 0 &&
+                      isHandsOn(step) && (
+                        <span className="ml-2 text-[14px] text-quiet">
+                          {say('dough.laterEarlier', { duration: duration(off), isOff: off > 0 })}
+                        </span>
+                      ),
+                  })}
                 </td>
                 <td className="pr-4 whitespace-nowrap text-quiet">
                   {step.min === step.max
                     ? duration(step.min)
-                    : `${duration(step.min)} to ${duration(step.max)}, best ${duration(step.target)}`}
+                    : say('dough.toBest', {
+                        duration: duration(step.min),
+                        duration2: duration(step.max),
+                        duration3: duration(step.target),
+                      })}
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {may && state?.status === 'open'
                     ? may.to - may.from < 60_000
                       ? dayTime(may.from, zone)
-                      : `${dayTime(may.from, zone)} to ${dayTime(may.to, zone)}`
+                      : say('dough.to3', { time: dayTime(may.from, zone), time2: dayTime(may.to, zone) })
                     : ''}
                 </td>
                 <td className="pr-4">{who.join(', ')}</td>
@@ -101,11 +132,11 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                         celsius(reading.celsius) +
                         (reading.receivedAt === undefined
                           ? ''
-                          : ` (entered late, ${dayTime(reading.receivedAt, zone)})`),
+                          : say('dough.enteredLate', { time: dayTime(reading.receivedAt, zone) })),
                     ),
                     ...(state?.notes ?? []).map(({ text }) => `“${text}”`),
                     ...(state?.records ?? []).flatMap(({ data }) =>
-                      data.kind === 'checked' ? [checkWords(data)] : [],
+                      data.kind === 'checked' ? [checkWords(say, data)] : [],
                     ),
                     state?.skipReason ?? '',
                   ]

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { FILLING_MOMENTS, fillingTotals, overfull, type FillingNeed } from '@/core/shaping/filling';
 import { SHAPE_KINDS, SHAPES } from '@/core/shaping/shapes';
 import { clockTime, dayName } from '@/core/time/local';
@@ -10,6 +11,7 @@ import { useUnits } from '../live/units';
 
 /** The days' fillings with their totals, and how each shape is made up. */
 export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: string }) {
+  const say = useWords();
   const [units] = useUnits();
   const days = [...new Map(needs.map(({ at }) => [dayName(at, zone), at])).entries()].sort(
     (a, b) => a[1] - b[1],
@@ -17,10 +19,10 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
   return (
     <main className="flex-1 p-5">
       <Tabs at="/fillings" />
-      {days.length === 0 && <p className="mt-3 text-lg">No planned dough asks for a filling.</p>}
+      {days.length === 0 && <p className="mt-3 text-lg">{say('fillings.noPlannedDoughAsksFor')}</p>}
       <div className="mt-3 grid gap-x-10 gap-y-5 lg:grid-cols-3">
         {days.map(([day]) => (
-          <section key={day} aria-label={`Fillings of ${day}`}>
+          <section key={day} aria-label={say('fillings.fillingsOf', { day })}>
             <h2 className="text-2xl font-semibold">{day}</h2>
             {fillingTotals(needs.filter(({ at }) => dayName(at, zone) === day)).map(
               ({ name, grams, needs: rows }) => (
@@ -32,9 +34,15 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
                     const full = overfull(need.filling, need.pieceArea);
                     return (
                       <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">
-                        {clockTime(need.at, zone)} {need.product.toLowerCase()}, {need.dough}: {need.pieces}{' '}
-                        pieces, {showMass(need.grams, units)}; {FILLING_MOMENTS[need.filling.moment]}
-                        {full && <span className="block text-warn">{full}</span>}
+                        {say.rich('fillings.pieces', {
+                          time: clockTime(need.at, zone),
+                          product: need.product.toLowerCase(),
+                          dough: need.dough,
+                          pieces: need.pieces,
+                          mass: showMass(need.grams, units),
+                          FILLINGMOMENTS: FILLING_MOMENTS[need.filling.moment],
+                          full: () => full && <span className="block text-warn">{full}</span>,
+                        })}
                       </p>
                     );
                   })}
@@ -44,7 +52,7 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
           </section>
         ))}
       </div>
-      <h2 className="mt-8 text-2xl font-semibold">Shapes</h2>
+      <h2 className="mt-8 text-2xl font-semibold">{say('fillings.shapes')}</h2>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         {SHAPE_KINDS.map((kind) => {
           const { label, steps, wrong } = SHAPES[kind];

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Bell, BellOff } from 'lucide-react';
 import { useState } from 'react';
 import type { Alarm } from '@/core/shopfloor/alarms';
@@ -30,6 +31,7 @@ export function AlarmBand({
   trouble: string | null;
   zone: string;
 }) {
+  const say = useWords();
   const now = useMinute();
   const { on, toggle } = useSound(open.length > 0);
   const [all, setAll] = useState(false);
@@ -38,7 +40,7 @@ export function AlarmBand({
   if (open.length === 0 && !trouble) return null;
   return (
     <section
-      aria-label="Alarms"
+      aria-label={say('floor.alarms')}
       className="flex items-start gap-3 border-b border-hairline bg-butter-wash px-5 py-2 print:hidden"
     >
       <div role="status" className="flex-1">
@@ -52,11 +54,11 @@ export function AlarmBand({
               <span className="flex shrink-0 flex-wrap justify-end gap-2">
                 {alarm.thaw && (
                   <Button floor onClick={() => takeOut(alarm)}>
-                    They are out
+                    {say('floor.theyAreOut')}
                   </Button>
                 )}
                 <Button floor onClick={() => take(alarm)}>
-                  I see to it
+                  {say('floor.iSeeToIt')}
                 </Button>
               </span>
             </li>
@@ -68,9 +70,7 @@ export function AlarmBand({
           className="grid size-14 shrink-0 place-items-center rounded border border-edge bg-flour"
           onClick={toggle}
           aria-pressed={on}
-          aria-label={
-            on ? 'Sound is on: switch it off on this tablet' : 'Sound is off: switch it on on this tablet'
-          }
+          aria-label={on ? say('floor.soundIsOnSwitchIt') : say('floor.soundIsOffSwitchIt')}
         >
           {on ? <Bell aria-hidden size={24} /> : <BellOff aria-hidden size={24} />}
         </button>
@@ -79,7 +79,7 @@ export function AlarmBand({
             className="min-h-14 rounded border border-edge bg-flour px-1 text-base leading-tight"
             onClick={() => setAll(!all)}
           >
-            {all ? 'less' : `${open.length - SHOWN} more`}
+            {all ? say('floor.less') : say('floor.more', { count: open.length - SHOWN })}
           </button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { Cause } from '@/core/forecast/cause';
 import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import { clockTime } from '@/core/time/local';
@@ -5,10 +6,11 @@ import { clockTime } from '@/core/time/local';
 /** A shift that is smaller than this nobody need know of, ms. */
 const WORTH_SAYING = 5 * 60_000;
 
-const VERDICTS = { under: 'not ready', right: 'ready', over: 'overproofed' } as const;
+const verdicts = (say: Say) =>
+  ({ under: say('floor.notReady'), right: 'ready', over: 'overproofed' }) as const;
 
 /** Why a step is not as planned: `proof not ready at 05:28`. Empty where its own lateness says it. */
-export function causeWords({ code, key }: Cause, dough: DoughForecast, zone: string): string {
+export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast, zone: string): string {
   const step = dough.steps.find((one) => one.key === key);
   const state = dough.state.steps.get(key);
   if (!step || !state) return '';
@@ -19,31 +21,42 @@ export function causeWords({ code, key }: Cause, dough: DoughForecast, zone: str
     case 'overdue':
       return '';
     case 'late':
-      return `${name} was late`;
+      return say('floor.wasLate', { name });
     case 'early':
-      return `${name} was early`;
+      return say('floor.wasEarly', { name });
     case 'look':
-      return state.verdict ? `${name} ${VERDICTS[state.verdict.verdict]}${at(state.verdict.at)}` : name;
+      return state.verdict ? `${name} ${verdicts(say)[state.verdict.verdict]}${at(state.verdict.at)}` : name;
     case 'check':
-      return `${name} not ready${at(state.records.findLast(({ data }) => data.kind === 'checked')?.at)}`;
+      return say('floor.notReady2', {
+        name,
+        at: at(state.records.findLast(({ data }) => data.kind === 'checked')?.at),
+      });
     case 'alive':
-      return `${name} not ready${at(state.alive.at(-1)?.at)}`;
+      return say('floor.notReady2', { name, at: at(state.alive.at(-1)?.at) });
     case 'place':
       return `${name} moved${at(state.moved?.at)}`;
     case 'temperature':
-      return `${name}: dough temperature`;
+      return say('floor.doughTemperature', { name });
     case 'yeast':
-      return 'yeast added';
+      return say('floor.yeastAdded');
     case 'climate':
-      return `${name}: room temperature today`;
+      return say('floor.roomTemperatureToday', { name });
     case 'machine':
-      return `${step.step.kind === 'load' ? 'oven' : 'machine'} out`;
+      return say('floor.ovenMachineOut', { isKind: step.step.kind === 'load' });
   }
 }
 
 /** Where a step can no longer be as planned: `planned 05:38, proof not ready at 05:28`; null where it can. */
-export function plannedWords(step: StepForecast, dough: DoughForecast, zone: string): string | null {
+export function plannedWords(
+  say: Say,
+  step: StepForecast,
+  dough: DoughForecast,
+  zone: string,
+): string | null {
   if (Math.abs(step.dueAt - step.plannedStart) < WORTH_SAYING) return null;
-  const why = step.cause ? causeWords(step.cause, dough, zone) : '';
-  return `planned ${clockTime(step.plannedStart, zone)}${why === '' ? '' : `, ${why}`}`;
+  const why = step.cause ? causeWords(say, step.cause, dough, zone) : '';
+  return say('floor.planned', {
+    time: clockTime(step.plannedStart, zone),
+    value: why === '' ? '' : `, ${why}`,
+  });
 }

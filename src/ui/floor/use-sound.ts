@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useEffect } from 'react';
 import { useKept } from '../live/kept';
 
@@ -26,6 +27,7 @@ function chime(context: AudioContext): void {
 
 /** Sounds as long as something is open, again and again; `on` is this tablet's own choice and outlives the page. */
 export function useSound(ringing: boolean) {
+  const say = useWords();
   const [kept, keep] = useKept(KEPT);
   const on = kept === 'on';
   useEffect(() => {
@@ -39,5 +41,5 @@ export function useSound(ringing: boolean) {
       void context.close();
     };
   }, [on, ringing]);
-  return { on, toggle: () => keep(on ? 'off' : 'on') };
+  return { on, toggle: () => keep(on ? say('floor.off') : say('floor.on')) };
 }

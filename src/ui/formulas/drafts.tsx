@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useSyncExternalStore } from 'react';
 import { allUnsaved } from './unsaved';
 
@@ -7,6 +8,7 @@ const neverTold = () => () => undefined;
 
 /** Formulas that were begun or changed on this device and not kept yet: amounts may still be missing. */
 export function Drafts() {
+  const say = useWords();
   // Only the browser knows them; as text they are the same as long as nothing changes.
   const text = useSyncExternalStore(
     neverTold,
@@ -16,13 +18,13 @@ export function Drafts() {
   const drafts = JSON.parse(text) as ReturnType<typeof allUnsaved>;
   if (drafts.length === 0) return null;
   return (
-    <section aria-label="Drafts" className="mb-4 border-l-4 border-butter pl-3 text-[17px]">
-      <h2 className="font-semibold">Drafts on this device, not kept yet</h2>
+    <section aria-label={say('formulas.drafts')} className="mb-4 border-l-4 border-butter pl-3 text-[17px]">
+      <h2 className="font-semibold">{say('formulas.draftsOnThisDeviceNot')}</h2>
       <ul>
         {drafts.map(({ formulaId, name }) => (
           <li key={formulaId ?? 'new'}>
             <a href={`/formulas/${formulaId ?? 'new'}`} className="underline underline-offset-4">
-              {name.trim() || 'A new formula without a name'}
+              {name.trim() || say('formulas.aNewFormulaWithoutA')}
             </a>
           </li>
         ))}

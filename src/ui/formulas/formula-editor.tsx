@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { advise, type FormulaRanges } from '@/core/formula/advice';
@@ -16,7 +17,7 @@ import { send } from '../live/command';
 import { go } from '../live/go';
 import { useUnits } from '../live/units';
 import { ReadIn } from './read-in';
-import { addStage, NEW_DRAFT } from './rows';
+import { addStage, newDraft } from './rows';
 import { ScalePanel } from './scale-panel';
 import { cellId, StageTable } from './stage-table';
 import { Totals } from './totals';
@@ -34,6 +35,7 @@ interface Props {
 
 /** A formula as a baker writes it, with what it comes to beside it. What was typed and not saved is there on return. */
 export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGrams, mayChange }: Props) {
+  const say = useWords();
   const [units, setUnits] = useUnits();
   const book = useMemo(
     // A formula is no ingredient of itself.
@@ -44,7 +46,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
       ),
     [ingredients, formulas, version],
   );
-  const saved = useMemo(() => (version ? draftOf(version.formula, book) : NEW_DRAFT), [version, book]);
+  const saved = useMemo(() => (version ? draftOf(version.formula, book) : newDraft(say)), [version, book]);
   const [draft, setDraft] = useState<Draft>(saved);
   const [name, setName] = useState(version?.name ?? '');
   const [note, setNote] = useState('');
@@ -127,7 +129,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
     keepUnsaved(formulaId, null);
     setClient(crypto.randomUUID());
     const made = answer.result as { formulaId: number; version: number };
-    setKept(`Version ${made.version} is kept.`);
+    setKept(say('formulas.versionIsKept', { version: made.version }));
     go(`/formulas/${made.formulaId}`);
   };
   const next = version ? version.version + 1 : 1;
@@ -143,17 +145,17 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
         }
       }}
     >
-      <section aria-label="Formula" className="min-w-0 overflow-x-auto bg-flour p-5">
-        <h1 className="sr-only">{version ? version.name : 'New formula'}</h1>
+      <section aria-label={say('formulas.formula')} className="min-w-0 overflow-x-auto bg-flour p-5">
+        <h1 className="sr-only">{version ? version.name : say('formulas.newFormula')}</h1>
         {restored && (
           <p role="status" className="mb-3 flex items-center gap-4 border-l-4 border-butter pl-3 text-lg">
-            Your unsaved changes are here again.
-            <Button onClick={discard}>Discard them</Button>
+            {say('formulas.yourUnsavedChangesAreHere')}
+            <Button onClick={discard}>{say('formulas.discardThem')}</Button>
           </p>
         )}
         <div className="mb-4 grid min-w-[44rem] grid-cols-[2fr_1fr_1fr_1.6fr] gap-3">
           <Field
-            label="Name"
+            label={say('formulas.name')}
             autoFocus={version === null}
             value={name}
             readOnly={!mayChange}
@@ -164,22 +166,26 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
           />
           <MeasureField
             kind="grams"
-            label={read.hasFlour || draft.flour === '' ? 'Show for flour of' : 'Show for a weight of'}
+            label={
+              read.hasFlour || draft.flour === ''
+                ? say('formulas.showForFlourOf')
+                : say('formulas.showForAWeightOf')
+            }
             text={draft.flour}
             onText={(flour) => change({ ...draft, flour })}
             trouble={faultOf('flour')}
           />
           <MeasureField
             kind="celsius"
-            label="Dough temperature"
+            label={say('formulas.doughTemperature')}
             text={draft.doughCelsius}
             readOnly={!mayChange}
             onText={(doughCelsius) => change({ ...draft, doughCelsius })}
             trouble={faultOf('doughCelsius')}
-            hint={read.formula.doughCelsius === null ? '24 °C or 75 °F' : null}
+            hint={read.formula.doughCelsius === null ? say('formulas.n24COr75F') : null}
           />
           <Choice
-            label="Cups and spoons"
+            label={say('formulas.cupsAndSpoons')}
             value={kitchen}
             options={KITCHENS}
             onChoose={(id) => {
@@ -217,7 +223,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
         {mayChange && (
           <div className="flex flex-wrap items-end gap-3">
             <Choice
-              label="Add a stage"
+              label={say('formulas.addAStage')}
               value=""
               options={[{ id: '', name: 'choose' }, ...STAGE_KINDS.map((kind) => ({ id: kind, name: kind }))]}
               onChoose={(kind) => {
@@ -227,28 +233,29 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
               }}
             />
             <Button className="min-h-10" onClick={() => setReading(true)}>
-              Read in
+              {say('formulas.readIn')}
             </Button>
             <div className="ml-auto w-64">
               <Field
-                label="What is different"
+                label={say('formulas.whatIsDifferent')}
                 value={note}
                 onType={setNote}
-                placeholder={version ? 'more milk' : ''}
+                placeholder={version ? say('formulas.moreMilk') : ''}
               />
             </div>
             <Button look="act" className="min-h-10" disabled={busy} onClick={() => void keep()}>
-              Keep version {next} <kbd className="ml-1 font-sans text-[13px]">Ctrl S</kbd>
+              {say.rich('formulas.keepVersionCtrlS', {
+                next,
+                kbd: (words) => <kbd className="ml-1 font-sans text-[13px]">{words}</kbd>,
+              })}
             </Button>
           </div>
         )}
         <p className="mt-3 text-[15px] text-quiet">
-          Enter <b>54 %</b> for baker’s percent, or an amount: <b>540 g</b>, <b>1 lb 2 oz</b>,{' '}
-          <b>2 to 2 1/2 cups</b>, <b>1 egg plus 1 yolk</b>, <b>to taste</b>. <b>Enter</b> goes on;{' '}
-          <b>levain:</b> and Enter begins a stage; <b>Alt ↑ ↓</b> moves a line.
+          {say.rich('formulas.enter54ForBakerS', { b: (words) => <b>{words}</b> })}
         </p>
       </section>
-      <aside aria-label="What it comes to" className="bg-ground p-5">
+      <aside aria-label={say('formulas.whatItComesTo')} className="bg-ground p-5">
         <Totals analysis={analysis} advice={advice} unread={unread} />
         <ScalePanel formula={read.formula} book={book} bowlGrams={bowlGrams} />
       </aside>

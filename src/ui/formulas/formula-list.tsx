@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { analyse } from '@/core/formula/analysis';
 import type { Formula } from '@/core/formula/formula';
@@ -30,6 +31,7 @@ export function FormulaList({
   ingredients: Ingredient[];
   person: Person;
 }) {
+  const say = useWords();
   const mayChange = person.role === 'planner';
   const book = bookWithFormulas(
     ingredients,
@@ -42,38 +44,46 @@ export function FormulaList({
   return (
     <main className="flex-1 p-5">
       <div className="mb-4 flex flex-wrap items-center gap-4">
-        <h1 className="text-3xl font-bold">Formulas</h1>
+        <h1 className="text-3xl font-bold">{say('formulas.formulas')}</h1>
         <a
           href="/formulas/ingredients"
           className="grid min-h-10 place-items-center rounded border border-edge bg-flour px-4"
         >
-          Ingredients
+          {say('formulas.ingredients')}
         </a>
         {mayChange && (
           <a
             href="/formulas/new"
             className="ml-auto flex min-h-10 items-center gap-1 rounded bg-butter px-4 font-semibold text-on-butter"
           >
-            <Plus aria-hidden size={18} /> New formula <kbd className="ml-1 font-sans font-bold">N</kbd>
+            <Plus aria-hidden size={18} />
+            {say.rich('formulas.newFormulaN', {
+              kbd: (words) => <kbd className="ml-1 font-sans font-bold">{words}</kbd>,
+            })}
           </a>
         )}
       </div>
       <Drafts />
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Doughs of the house">
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label={say('formulas.doughsOfTheHouse')}
+      >
         <table className="w-full min-w-[52rem] border-collapse text-left text-[17px]">
-          <caption className="mb-1 text-left text-lg text-quiet">doughs, in per cent of the flour</caption>
+          <caption className="mb-1 text-left text-lg text-quiet">{say('formulas.doughsInPerCentOf')}</caption>
           <thead>
             <tr className="border-b border-edge text-[15px] text-quiet">
               {[
-                'Name',
-                'Hydration',
-                'Fat',
-                'Sugar',
-                'Salt',
-                'Roll-in of dough',
-                'Dough',
-                'Contains',
-                'Used for',
+                say('formulas.name'),
+                say('formulas.hydration'),
+                say('formulas.fat'),
+                say('formulas.sugar'),
+                say('formulas.salt'),
+                say('formulas.rollInOfDough'),
+                say('formulas.dough'),
+                say('formulas.contains'),
+                say('formulas.usedFor'),
               ].map((heading) => (
                 <th key={heading} scope="col" className="py-1 pr-4 font-normal">
                   {heading}
@@ -88,20 +98,24 @@ export function FormulaList({
                   <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
                     {name}
                   </a>{' '}
-                  <span className="text-[15px] font-normal text-quiet">version {version}</span>
+                  <span className="text-[15px] font-normal text-quiet">
+                    {say('formulas.version', { version })}
+                  </span>
                 </th>
                 <td className="pr-4">{percent(analysis.hydration)}</td>
                 <td className="pr-4">{percent(analysis.fat)}</td>
                 <td className="pr-4">{percent(analysis.sugar)}</td>
                 <td className="pr-4">{percent(analysis.salt)}</td>
                 <td className="pr-4">
-                  {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : 'none'}
+                  {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : say('formulas.none')}
                 </td>
                 <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
                 <td className="pr-4">
                   {analysis.allergens.map(({ allergen }) => allergen).join(', ')}
                   {analysis.undeclared.length > 0 && (
-                    <span className="block text-warn">{analysis.undeclared.join(', ')} not known</span>
+                    <span className="block text-warn">
+                      {say('formulas.notKnown2', { undeclared: analysis.undeclared.join(', ') })}
+                    </span>
                   )}
                 </td>
                 <td>{products.join(', ')}</td>
@@ -112,7 +126,7 @@ export function FormulaList({
       </div>
       {others.length > 0 && (
         <>
-          <h2 className="mt-6 mb-1 text-lg text-quiet">fillings and finishes</h2>
+          <h2 className="mt-6 mb-1 text-lg text-quiet">{say('formulas.fillingsAndFinishes')}</h2>
           <ul className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
             {others.map(({ formulaId, name, version, analysis }) => (
               <li key={formulaId} className="border-b border-hairline py-2">
@@ -122,13 +136,22 @@ export function FormulaList({
                 >
                   {name}
                 </a>{' '}
-                <span className="text-[15px] text-quiet">version {version}</span>
+                <span className="text-[15px] text-quiet">{say('formulas.version', { version })}</span>
                 <p className="text-[15px]">
-                  {analysis.undeclared.length > 0 &&
-                    `label incomplete, ${analysis.undeclared.join(', ')} not known; `}
-                  {analysis.allergens.length > 0
-                    ? `contains ${analysis.allergens.map(({ allergen }) => allergen).join(', ')}`
-                    : analysis.undeclared.length === 0 && 'none of the fourteen allergens'}
+                  {say('formulas.partPart2', {
+                    part:
+                      analysis.undeclared.length > 0
+                        ? say('formulas.labelIncompleteNotKnown', {
+                            undeclared: analysis.undeclared.join(', '),
+                          })
+                        : '',
+                    part2:
+                      analysis.allergens.length > 0
+                        ? say('formulas.contains3', {
+                            allergens: analysis.allergens.map(({ allergen }) => allergen).join(', '),
+                          })
+                        : analysis.undeclared.length === 0 && say('formulas.noneOfTheFourteenAllergens2'),
+                  })}
                 </p>
               </li>
             ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
@@ -24,6 +25,7 @@ const SHARES = ['water', 'fat', 'sugar', 'salt', 'flour'] as const;
 
 /** What the house knows of an ingredient, to be changed; a new one has an empty id. */
 export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient; onDone: () => void }) {
+  const say = useWords();
   const router = useRouter();
   const [facts, setFacts] = useState(ingredient);
   const text = (value: number | null | undefined) =>
@@ -94,26 +96,26 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <Field
-          label="Name"
+          label={say('formulas.name')}
           autoFocus
           value={facts.name}
           onType={(name) => setFacts({ ...facts, name })}
           trouble={at('name')}
         />
         <Choice
-          label="Kind"
+          label={say('formulas.kind')}
           value={facts.kind}
           options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: kind }))}
           onChoose={(kind) => setFacts({ ...facts, kind: kind as IngredientKind })}
         />
         <Field
-          label="Also called"
+          label={say('formulas.alsoCalled')}
           value={typed.also ?? ''}
           onType={(also) => setTyped({ ...typed, also })}
-          hint="with commas between"
+          hint={say('formulas.withCommasBetween')}
         />
         <Field
-          label="Known of it"
+          label={say('formulas.knownOfIt')}
           value={facts.note ?? ''}
           onType={(note) => setFacts({ ...facts, note })}
           trouble={at('note')}
@@ -123,12 +125,12 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         {SHARES.map((share) => (
           <div key={share}>{field(share, `${share[0]?.toUpperCase() ?? ''}${share.slice(1)}, %`)}</div>
         ))}
-        {field('density', 'Density, g/ml')}
-        {field('heat', 'Heat, kJ/kg·K')}
-        {field('protein', 'Protein, %')}
+        {field('density', say('formulas.densityGMl'))}
+        {field('heat', say('formulas.heatKJKgK'))}
+        {field('protein', say('formulas.protein'))}
       </div>
       <fieldset>
-        <legend className="mb-1 text-[15px]">Contains</legend>
+        <legend className="mb-1 text-[15px]">{say('formulas.contains')}</legend>
         <div className="flex flex-wrap gap-x-4 gap-y-1">
           {ALLERGENS.map((allergen) => (
             <label key={allergen} className="flex min-h-8 items-center gap-1.5">
@@ -147,14 +149,12 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
               onChange={() =>
                 setFacts(none ? { ...facts, allergensUnknown: true } : { ...known, allergens: [] })
               }
-            />{' '}
-            none of these
+            />
+            {say('formulas.noneOfThese')}
           </label>
         </div>
         {allergensUnknown && (
-          <p className="mt-1 text-[15px] text-warn">
-            Not said yet: labels of what it goes into stay incomplete.
-          </p>
+          <p className="mt-1 text-[15px] text-warn">{say('formulas.notSaidYetLabelsOf')}</p>
         )}
       </fieldset>
       {trouble &&
@@ -166,12 +166,14 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         )}
       <div className="flex justify-between gap-3">
         {ingredient.id ? (
-          <Button onClick={() => void done('remove-ingredient', { id: ingredient.id })}>Take it out</Button>
+          <Button onClick={() => void done('remove-ingredient', { id: ingredient.id })}>
+            {say('formulas.takeItOut')}
+          </Button>
         ) : (
           <span />
         )}
         <Button type="submit" look="act" className="min-h-10">
-          Keep
+          {say('formulas.keep')}
         </Button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Ingredient } from '@/core/formula/ingredient';
@@ -13,6 +14,7 @@ const percent = (share: number) => (share === 0 ? '' : `${Number((share * 100).t
 
 /** What the house knows of each ingredient; a planner changes it. */
 export function IngredientsView({ ingredients, person }: { ingredients: Ingredient[]; person: Person }) {
+  const say = useWords();
   const [open, setOpen] = useState<Ingredient | null>(null);
   const [looking, setLooking] = useState('');
   const mayChange = person.role === 'planner';
@@ -22,30 +24,44 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
   return (
     <main className="flex-1 p-5">
       <div className="mb-3 flex flex-wrap items-end gap-4">
-        <h1 className="text-3xl font-bold">Ingredients</h1>
+        <h1 className="text-3xl font-bold">{say('formulas.ingredients')}</h1>
         <a href="/formulas" className="pb-1 underline underline-offset-4">
-          All formulas
+          {say('formulas.allFormulas')}
         </a>
         <div className="ml-auto w-56">
-          <Field label="Look for" value={looking} onType={setLooking} />
+          <Field label={say('formulas.lookFor')} value={looking} onType={setLooking} />
         </div>
         {mayChange && (
           <Button look="act" className="flex min-h-10 items-center gap-1" onClick={() => setOpen(BLANK)}>
-            <Plus aria-hidden size={18} /> New ingredient
+            <Plus aria-hidden size={18} />
+            {say('formulas.newIngredient2')}
           </Button>
         )}
       </div>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Ingredients of the house">
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label={say('formulas.ingredientsOfTheHouse')}
+      >
         <table className="w-full min-w-[56rem] border-collapse text-left text-[16px]">
           <thead>
             <tr className="border-b border-edge text-[15px] text-quiet">
-              {['Name', 'Kind', 'Water', 'Fat', 'Sugar', 'Density', 'Heat', 'Contains', 'Known of it'].map(
-                (heading) => (
-                  <th key={heading} scope="col" className="py-1 pr-4 font-normal">
-                    {heading}
-                  </th>
-                ),
-              )}
+              {[
+                say('formulas.name'),
+                say('formulas.kind'),
+                say('formulas.water'),
+                say('formulas.fat'),
+                say('formulas.sugar'),
+                say('formulas.density'),
+                say('formulas.heat'),
+                say('formulas.contains'),
+                say('formulas.knownOfIt'),
+              ].map((heading) => (
+                <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                  {heading}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -65,15 +81,19 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                 <td className="pr-4">{percent(one.fat)}</td>
                 <td className="pr-4">{percent(one.sugar)}</td>
                 <td className="pr-4 whitespace-nowrap">
-                  {one.density === null ? '' : `${one.density} g/ml`}
+                  {one.density === null ? '' : say('formulas.gMl', { density: one.density })}
                 </td>
                 <td className="pr-4">{one.heat}</td>
                 <td className="pr-4">
                   {one.allergens.join(', ')}
-                  {one.allergensUnknown && <span className="text-warn"> not known</span>}
+                  {one.allergensUnknown && <span className="text-warn">{say('formulas.notKnown')}</span>}
                 </td>
                 <td className="text-quiet">
-                  {[one.protein ? `${one.protein} % protein` : '', one.strength ?? '', one.note ?? '']
+                  {[
+                    one.protein ? say('formulas.protein2', { protein: one.protein }) : '',
+                    one.strength ?? '',
+                    one.note ?? '',
+                  ]
                     .filter(Boolean)
                     .join(', ')}
                 </td>
@@ -81,12 +101,12 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
             ))}
           </tbody>
         </table>
-        {shown.length === 0 && <p className="py-6 text-lg">The house knows no such ingredient.</p>}
+        {shown.length === 0 && <p className="py-6 text-lg">{say('formulas.theHouseKnowsNoSuch')}</p>}
       </div>
       <Sheet
         open={open !== null}
         onOpenChange={() => setOpen(null)}
-        title={open?.id ? open.name : 'New ingredient'}
+        title={open?.id ? open.name : say('formulas.newIngredient')}
       >
         {open && <IngredientForm key={open.id} ingredient={open} onDone={() => setOpen(null)} />}
       </Sheet>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { readFormulaCsv } from '@/core/exchange/formula-csv';
 import { readFormulaJson } from '@/core/exchange/formula-json';
@@ -31,14 +32,16 @@ function readAny(text: string): ReadFormula {
 
 /** Reads a formula from a file, shows what is in it and what is wrong, and fills the rows when it is taken. */
 export function ReadIn(props: Props) {
+  const say = useWords();
   return (
-    <Sheet open={props.open} onOpenChange={props.onOpenChange} title="Read a formula in">
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title={say('formulas.readAFormulaIn')}>
       <ReadInForm {...props} />
     </Sheet>
   );
 }
 
 function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
+  const say = useWords();
   const [text, setText] = useState('');
   const read = text.trim() === '' ? null : readAny(text);
   const rows = read?.draft.stages.flatMap(({ kind, rows: of }) => of.map((row) => ({ kind, ...row }))) ?? [];
@@ -48,30 +51,31 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
   return (
     <div className="grid gap-4">
       <p>
-        JSON, CSV or a schema.org Recipe.{' '}
-        <a className="underline" href="/schemas/formula.schema.json">
-          The form of the JSON
-        </a>
+        {say.rich('formulas.jSONCSVOrASchema', {
+          a: (words) => (
+            <a className="underline" href="/schemas/formula.schema.json">
+              {words}
+            </a>
+          ),
+        })}
       </p>
       <FileIn
-        label="File to read"
+        label={say('formulas.fileToRead')}
         accept=".json,.csv,.jsonld,application/json,text/csv"
         longest={LONGEST_FORMULA}
         text={text}
         onText={setText}
       />
       {read && read.faults.length > 0 && (
-        <ul role="alert" aria-label="Faults" className="text-warn">
+        <ul role="alert" aria-label={say('formulas.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }) => (
-            <li key={`${line}${message}`}>
-              Line {line}: {message}
-            </li>
+            <li key={`${line}${message}`}>{say('formulas.line', { line, message })}</li>
           ))}
         </ul>
       )}
       {rows.length > 0 && (
         <div>
-          <h3 className="text-lg font-semibold">{read?.name || 'Without a name'}</h3>
+          <h3 className="text-lg font-semibold">{read?.name || say('formulas.withoutAName')}</h3>
           <ul className="max-h-48 overflow-y-auto">
             {rows.map(({ kind, name, amount }, i) => (
               <li key={i} className="flex justify-between border-b border-hairline">
@@ -83,9 +87,7 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
             ))}
           </ul>
           {unknown.length > 0 && (
-            <p className="mt-2 text-quiet">
-              {unknown.length} of them the house does not know yet; you can choose others.
-            </p>
+            <p className="mt-2 text-quiet">{say('formulas.ofThemTheHouseDoes', { count: unknown.length })}</p>
           )}
         </div>
       )}
@@ -99,7 +101,7 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
             onOpenChange(false);
           }}
         >
-          Take {rows.length} rows
+          {say('formulas.takeRows', { count: rows.length })}
         </Button>
       </div>
     </div>

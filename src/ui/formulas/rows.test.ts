@@ -1,3 +1,4 @@
+import { say } from '../../../test-support/words';
 import { describe, expect, it } from 'vitest';
 import type { Draft } from '@/core/formula/draft';
 import {
@@ -8,14 +9,14 @@ import {
   dropRow,
   insertRows,
   moveRow,
-  NEW_DRAFT,
+  newDraft,
   pastedRows,
   stageAsked,
 } from './rows';
 
 const row = (name: string, amount = '') => ({ ...BLANK, name, amount });
 const draft: Draft = {
-  ...NEW_DRAFT,
+  ...newDraft(say),
   stages: [
     { kind: 'sponge', rows: [row('milk'), row('yeast'), row('flour')] },
     { kind: 'dough', rows: [row('egg')] },
@@ -41,13 +42,13 @@ describe('rows of a formula in the editor', () => {
   });
 
   it('take their stage with them when the last one goes, but never the last stage', () => {
-    expect(names(dropRow(draft, 1, 0))).toEqual([['sponge', 'milk', 'yeast', 'flour']]);
-    expect(names(dropRow(NEW_DRAFT, 0, 0))).toEqual([['dough', '']]);
+    expect(names(dropRow(say, draft, 1, 0))).toEqual([['sponge', 'milk', 'yeast', 'flour']]);
+    expect(names(dropRow(say, newDraft(say), 0, 0))).toEqual([['dough', '']]);
   });
 
   it('leave the draft they came from as it was', () => {
     const before = JSON.stringify(draft);
-    dropRow(draft, 0, 0);
+    dropRow(say, draft, 0, 0);
     moveRow(draft, 0, 0, 1);
     addStage(draft, 0, 'levain', 2);
     expect(JSON.stringify(draft)).toBe(before);
@@ -74,7 +75,7 @@ describe('a stage', () => {
       ['dough', 'flour'],
       ['roll-in', ''],
     ]);
-    expect(names(addStage(NEW_DRAFT, 0, 'levain', 0))).toEqual([['levain', '']]);
+    expect(names(addStage(newDraft(say), 0, 'levain', 0))).toEqual([['levain', '']]);
   });
 });
 

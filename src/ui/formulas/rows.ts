@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import { readIngredientLine } from '@/core/exchange/recipe';
 import type { Draft, DraftRow } from '@/core/formula/draft';
 import { STAGE_KINDS, type StageKind } from '@/core/formula/formula';
@@ -5,11 +6,11 @@ import { STAGE_KINDS, type StageKind } from '@/core/formula/formula';
 export const BLANK: DraftRow = { name: '', amount: '', note: '' };
 
 /** A new dough to begin with: one stage, one empty row. */
-export const NEW_DRAFT: Draft = {
+export const newDraft = (say: Say): Draft => ({
   stages: [{ kind: 'dough', rows: [BLANK] }],
-  flour: '1 kg',
+  flour: say('formulas.n1Kg'),
   doughCelsius: '24 °C',
-};
+});
 
 /** The stage that a row's name asks for, as in `levain:`; null where it is an ingredient. */
 export function stageAsked(name: string): StageKind | null {
@@ -28,10 +29,10 @@ export function addRowAfter(draft: Draft, stage: number, row: number): Draft {
 }
 
 /** Without a row; a stage that is left without any goes too, but for the last one. */
-export function dropRow(draft: Draft, stage: number, row: number): Draft {
+export function dropRow(say: Say, draft: Draft, stage: number, row: number): Draft {
   const without = withRows(draft, stage, (rows) => rows.filter((_, i) => i !== row));
   const stages = without.stages.filter(({ rows }) => rows.length > 0);
-  return { ...without, stages: stages.length > 0 ? stages : NEW_DRAFT.stages };
+  return { ...without, stages: stages.length > 0 ? stages : newDraft(say).stages };
 }
 
 /** A row one place up or down within its stage: lines stand in the order of adding. */

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { linesOf, type Formula } from '@/core/formula/formula';
@@ -11,14 +13,14 @@ import { showMass } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { useUnits } from '../live/units';
 
-const WAYS = [
+const ways = (say: Say): { id: Way; name: string }[] => [
   { id: 'pieces', name: 'pieces' },
-  { id: 'finished', name: 'dough ready to cut' },
-  { id: 'dough', name: 'dough before butter' },
+  { id: 'finished', name: say('formulas.doughReadyToCut') },
+  { id: 'dough', name: say('formulas.doughBeforeButter') },
   { id: 'flour', name: 'flour' },
-  { id: 'ingredient', name: 'what is left of an ingredient' },
-] as const;
-type Way = (typeof WAYS)[number]['id'];
+  { id: 'ingredient', name: say('formulas.whatIsLeftOfAn') },
+];
+type Way = 'pieces' | 'finished' | 'dough' | 'flour' | 'ingredient';
 
 interface Typed {
   way: Way;
@@ -32,9 +34,9 @@ interface Typed {
   ingredient: string;
 }
 
-const BEGIN: Typed = {
+const begin = (say: Say): Typed => ({
   way: 'pieces',
-  weight: '10 kg',
+  weight: say('formulas.n10Kg'),
   pieces: '120',
   piece: '62 g',
   scrap: '7',
@@ -42,7 +44,7 @@ const BEGIN: Typed = {
   keptBack: '',
   filling: '',
   ingredient: '',
-};
+});
 
 /** Scales a formula and splits it over bowls, beside the formula or alone on the workbench. */
 export function ScalePanel({
@@ -54,55 +56,65 @@ export function ScalePanel({
   book: IngredientBook;
   bowlGrams: number;
 }) {
+  const say = useWords();
   const [units] = useUnits();
-  const [typed, setTyped] = useState(BEGIN);
+  const [typed, setTyped] = useState(begin(say));
   const [bowlText, setBowlText] = useState('');
   const grams = (text: string): number => typedGrams(text, units) ?? NaN;
   const own = [...new Set(linesOf(formula).map(({ ingredient }) => ingredient))];
   const answer = answerOf(typed, grams, formula, book, own[0] ?? '');
+  const { scaled } = answer;
   const bowl = bowlText.trim() === '' ? bowlGrams : grams(bowlText);
   const bowls = answer.scaled && bowl > 0 ? bowlsFor(answer.scaled.doughGrams, bowl) : 1;
   const rounded = answer.scaled ? roundToScale(oneBowl(answer.scaled, bowls), book) : null;
   const set = (part: Partial<Typed>) => setTyped({ ...typed, ...part });
   return (
-    <section aria-label="Scaling" className="mt-6">
-      <h2 className="mb-2 text-lg text-quiet">scaled by</h2>
+    <section aria-label={say('formulas.scaling')} className="mt-6">
+      <h2 className="mb-2 text-lg text-quiet">{say('formulas.scaledBy')}</h2>
       <div className="grid grid-cols-2 gap-3">
         <div className="col-span-2">
           <Choice
-            label="Scale by"
+            label={say('formulas.scaleBy')}
             value={typed.way}
-            options={[...WAYS]}
+            options={[...ways(say)]}
             onChoose={(way) => set({ way: way as Way })}
           />
         </div>
         {typed.way === 'pieces' ? (
           <>
             <Field
-              label="Pieces"
+              label={say('formulas.pieces')}
               value={typed.pieces}
               inputMode="numeric"
               onType={(pieces) => set({ pieces })}
             />
-            <Field label="Weight of a piece" value={typed.piece} onType={(piece) => set({ piece })} />
             <Field
-              label="Scrap, %"
+              label={say('formulas.weightOfAPiece')}
+              value={typed.piece}
+              onType={(piece) => set({ piece })}
+            />
+            <Field
+              label={say('formulas.scrap')}
               value={typed.scrap}
               inputMode="decimal"
               onType={(scrap) => set({ scrap })}
             />
             <Field
-              label="Bake loss, %"
+              label={say('formulas.bakeLoss')}
               value={typed.bakeLoss}
               inputMode="decimal"
               onType={(bakeLoss) => set({ bakeLoss })}
             />
-            <Field label="Kept back" value={typed.keptBack} onType={(keptBack) => set({ keptBack })} />
+            <Field
+              label={say('formulas.keptBack')}
+              value={typed.keptBack}
+              onType={(keptBack) => set({ keptBack })}
+            />
             {formula.stages.some(({ kind }) => kind === 'filling') && (
               <Field
-                label="Filling a piece"
+                label={say('formulas.fillingAPiece')}
                 value={typed.filling}
-                placeholder="as in the formula"
+                placeholder={say('formulas.asInTheFormula')}
                 onType={(filling) => set({ filling })}
               />
             )}
@@ -111,17 +123,17 @@ export function ScalePanel({
           <>
             {typed.way === 'ingredient' && (
               <Choice
-                label="Ingredient"
+                label={say('formulas.ingredient')}
                 value={typed.ingredient || own[0]}
                 options={own.map((id) => ({ id, name: book.get(id)?.name ?? id }))}
                 onChoose={(ingredient) => set({ ingredient })}
               />
             )}
-            <Field label="Weight" value={typed.weight} onType={(weight) => set({ weight })} />
+            <Field label={say('formulas.weight')} value={typed.weight} onType={(weight) => set({ weight })} />
           </>
         )}
         <Field
-          label="Bowl takes"
+          label={say('formulas.bowlTakes')}
           value={bowlText}
           placeholder={showMass(bowlGrams, units)}
           onType={setBowlText}
@@ -132,27 +144,36 @@ export function ScalePanel({
           {answer.trouble}
         </p>
       )}
-      {answer.scaled && rounded && (
+      {scaled && rounded && (
         <div className="mt-3">
           <p className="text-lg">
-            <span className="font-semibold">{showMass(answer.scaled.doughGrams, units)}</span> of dough
-            {answer.scaled.rollInGrams > 0 && (
-              <>
-                {' '}
-                and <span className="font-semibold">{showMass(answer.scaled.rollInGrams, units)}</span> of
-                roll-in
-              </>
-            )}
-            {bowls > 1 && (
-              <>
-                , in <span className="font-semibold">{bowls} bowls</span> of{' '}
-                {showMass(rounded.scaled.doughGrams, units)}
-              </>
-            )}
+            {say.rich('formulas.ofDough', {
+              span: (words) => <span className="font-semibold">{words}</span>,
+              mass: showMass(scaled.doughGrams, units),
+              rollInGrams: () =>
+                scaled.rollInGrams > 0 && (
+                  <>
+                    {say.rich('formulas.andOfRollIn', {
+                      span: (words) => <span className="font-semibold">{words}</span>,
+                      mass: showMass(scaled.rollInGrams, units),
+                    })}
+                  </>
+                ),
+              bowls: () =>
+                bowls > 1 && (
+                  <>
+                    {say.rich('formulas.inBowlsOf', {
+                      span: (words) => <span className="font-semibold">{words}</span>,
+                      bowls,
+                      mass: showMass(rounded.scaled.doughGrams, units),
+                    })}
+                  </>
+                ),
+            })}
           </p>
           <table className="mt-2 w-full border-collapse">
             <caption className="text-left text-[15px] text-quiet">
-              {bowls > 1 ? 'for one bowl' : 'to weigh'}
+              {say('formulas.toWeighForOneBowl', { bowls })}
             </caption>
             <tbody>
               {rounded.scaled.stages.flatMap(({ kind, lines }, s) =>
@@ -163,8 +184,13 @@ export function ScalePanel({
                       {kind !== 'dough' && <span className="text-[15px] text-quiet"> {kind}</span>}
                     </th>
                     <td className="text-right font-semibold">
-                      {line.uncounted ? 'to taste' : showMass(line.grams, units)}
-                      {line.upTo !== undefined && ` to ${showMass(line.upTo, units)}`}
+                      {say('formulas.partPart2', {
+                        part: line.uncounted ? say('formulas.toTaste') : showMass(line.grams, units),
+                        part2:
+                          line.upTo !== undefined
+                            ? say('formulas.to', { mass: showMass(line.upTo, units) })
+                            : '',
+                      })}
                     </td>
                   </tr>
                 )),
@@ -172,9 +198,11 @@ export function ScalePanel({
             </tbody>
           </table>
           <p className="mt-1 text-[15px] text-quiet">
-            Rounding changed the dough by {Math.abs(rounded.doughBy).toFixed(1)} g, hydration by{' '}
-            {Math.abs(rounded.hydrationBy).toFixed(2)} and salt by {Math.abs(rounded.saltBy).toFixed(3)}{' '}
-            points.
+            {say('formulas.roundingChangedTheDoughBy', {
+              doughBy: Math.abs(rounded.doughBy).toFixed(1),
+              hydrationBy: Math.abs(rounded.hydrationBy).toFixed(2),
+              saltBy: Math.abs(rounded.saltBy).toFixed(3),
+            })}
           </p>
         </div>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { Fragment, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Draft, ReadDraft, Remark } from '@/core/formula/draft';
@@ -40,6 +41,7 @@ export const cellId = (stage: number, row: number, field: FieldName) => `cell-${
 
 /** One stage of a formula: ingredients in the order of adding, percent and weight live beside what is typed. */
 export function StageTable({ draft, read, stage, book, units, mayChange, onChange, onMove }: Props) {
+  const say = useWords();
   const { kind, rows } = draft.stages[stage] ?? { kind: 'dough' as const, rows: [] };
   const sums = (read.rows[stage] ?? []).reduce(
     (sum, row) => ({ percent: sum.percent + (row?.percent ?? 0), grams: sum.grams + (row?.grams ?? 0) }),
@@ -64,7 +66,7 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
       rows.length > 1
     ) {
       event.preventDefault();
-      onChange(dropRow(draft, stage, row));
+      onChange(dropRow(say, draft, stage, row));
       onMove(cellId(stage, Math.max(0, row - 1), 'amount'));
     }
     if (event.key !== 'Enter' || event.ctrlKey || event.metaKey) return;
@@ -104,7 +106,14 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
         </colgroup>
         <thead className="sr-only">
           <tr>
-            {['Ingredient', 'How much', 'Per cent', 'Weight', 'Remark', 'Order'].map((heading) => (
+            {[
+              say('formulas.ingredient'),
+              say('formulas.howMuch'),
+              say('formulas.perCent'),
+              say('formulas.weight'),
+              say('formulas.remark'),
+              say('formulas.order'),
+            ].map((heading) => (
               <th key={heading} scope="col">
                 {heading}
               </th>
@@ -121,7 +130,7 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
             const input = (field: FieldName, label: string) => (
               <input
                 id={cellId(stage, i, field)}
-                aria-label={`${label}, ${kind} line ${i + 1}`}
+                aria-label={say('formulas.line2', { label, kind, i: i + 1 })}
                 aria-invalid={faults.some((fault) => fault.field === field)}
                 list={field === 'name' ? 'ingredient-names' : undefined}
                 autoComplete="off"
@@ -142,36 +151,38 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
             return (
               <Fragment key={i}>
                 <tr className={told.length > 0 ? 'align-top' : 'border-b border-hairline align-top'}>
-                  <td className="py-0.5 pr-2">{input('name', 'Ingredient')}</td>
-                  <td className="py-0.5 pr-2">{input('amount', 'How much')}</td>
+                  <td className="py-0.5 pr-2">{input('name', say('formulas.ingredient'))}</td>
+                  <td className="py-0.5 pr-2">{input('amount', say('formulas.howMuch'))}</td>
                   <td className="py-2 pr-3 text-right text-[17px]">
                     {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
                   </td>
                   <td className="py-2 pr-3 text-right text-[17px]">
                     {live ? showMass(live.grams, units) : ''}
                     {live && live.upTo > live.grams && (
-                      <span className="block text-[15px] text-quiet">to {showMass(live.upTo, units)}</span>
+                      <span className="block text-[15px] text-quiet">
+                        {say('formulas.to2', { mass: showMass(live.upTo, units) })}
+                      </span>
                     )}
                   </td>
-                  <td className="py-0.5 pr-2">{input('note', 'Remark')}</td>
+                  <td className="py-0.5 pr-2">{input('note', say('formulas.remark'))}</td>
                   <td className="py-0.5">
                     {mayChange && (
                       <span className="flex justify-end">
                         <RowButton
-                          label={`Line ${i + 1} of ${kind} earlier`}
+                          label={say('formulas.lineOfEarlier', { i: i + 1, kind })}
                           onClick={() => onChange(moveRow(draft, stage, i, -1))}
                         >
                           <ArrowUp aria-hidden size={16} />
                         </RowButton>
                         <RowButton
-                          label={`Line ${i + 1} of ${kind} later`}
+                          label={say('formulas.lineOfLater', { i: i + 1, kind })}
                           onClick={() => onChange(moveRow(draft, stage, i, 1))}
                         >
                           <ArrowDown aria-hidden size={16} />
                         </RowButton>
                         <RowButton
-                          label={`Leave out line ${i + 1} of ${kind}`}
-                          onClick={() => onChange(dropRow(draft, stage, i))}
+                          label={say('formulas.leaveOutLineOf', { i: i + 1, kind })}
+                          onClick={() => onChange(dropRow(say, draft, stage, i))}
                         >
                           <Trash2 aria-hidden size={16} />
                         </RowButton>

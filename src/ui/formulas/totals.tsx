@@ -1,30 +1,39 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import type { Advice } from '@/core/formula/advice';
 import type { Analysis } from '@/core/formula/analysis';
 
-const LABELS: {
+const labels = (
+  say: Say,
+): {
   about: Advice['about'] | null;
   name: string;
   of: (analysis: Analysis) => number;
   only?: (analysis: Analysis) => boolean;
-}[] = [
-  { about: 'hydration', name: 'Hydration', of: (a) => a.hydration },
-  { about: 'fat', name: 'Fat', of: (a) => a.fat },
-  { about: 'sugar', name: 'Sugar', of: (a) => a.sugar },
-  { about: 'salt', name: 'Salt', of: (a) => a.salt },
-  { about: 'yeast', name: 'Yeast, as instant', of: (a) => a.yeast },
+}[] => [
+  { about: 'hydration', name: say('formulas.hydration'), of: (a) => a.hydration },
+  { about: 'fat', name: say('formulas.fat'), of: (a) => a.fat },
+  { about: 'sugar', name: say('formulas.sugar'), of: (a) => a.sugar },
+  { about: 'salt', name: say('formulas.salt'), of: (a) => a.salt },
+  { about: 'yeast', name: say('formulas.yeastAsInstant'), of: (a) => a.yeast },
   {
     about: null,
-    name: 'Prefermented flour',
+    name: say('formulas.prefermentedFlour'),
     of: (a) => a.prefermentedFlour,
     only: (a) => a.prefermentedFlour > 0,
   },
   {
     about: 'roll-in',
-    name: 'Roll-in of the dough',
+    name: say('formulas.rollInOfTheDough'),
     of: (a) => a.rollInOfDough,
     only: (a) => a.rollInOfFlour > 0,
   },
-  { about: null, name: 'Roll-in of the flour', of: (a) => a.rollInOfFlour, only: (a) => a.rollInOfFlour > 0 },
+  {
+    about: null,
+    name: say('formulas.rollInOfTheFlour'),
+    of: (a) => a.rollInOfFlour,
+    only: (a) => a.rollInOfFlour > 0,
+  },
 ];
 
 /** What a formula comes to, each unusual value with a sentence that says why it matters. */
@@ -38,13 +47,14 @@ export function Totals({
   /** Lines that are not read yet, by name: until then totals and allergens are those of the others alone. */
   unread?: string[];
 }) {
+  const say = useWords();
   const open = [...new Set([...(unread ?? []), ...analysis.undeclared])];
-  const shown = LABELS.filter(({ only }) => analysis.flour > 0 && (only?.(analysis) ?? true));
+  const shown = labels(say).filter(({ only }) => analysis.flour > 0 && (only?.(analysis) ?? true));
   return (
-    <section aria-label="Totals">
+    <section aria-label={say('formulas.totals')}>
       {analysis.flour > 0 && (
         <>
-          <h2 className="mb-1 text-lg text-quiet">of the flour</h2>
+          <h2 className="mb-1 text-lg text-quiet">{say('formulas.ofTheFlour')}</h2>
           <dl>
             {shown.map(({ about, name, of }) => {
               const said = advice.filter((one) => one.about === about && about !== null);
@@ -66,30 +76,32 @@ export function Totals({
           </dl>
         </>
       )}
-      <h2 className="mt-4 mb-1 text-lg text-quiet">contains</h2>
+      <h2 className="mt-4 mb-1 text-lg text-quiet">{say('formulas.contains2')}</h2>
       {open.length > 0 && (
         <p role="status" className="mb-1 border-l-4 border-warn pl-3 font-semibold">
-          Incomplete: {open.join(', ')} not known yet.
+          {say('formulas.incompleteNotKnownYet', { open: open.join(', ') })}
         </p>
       )}
       {analysis.allergens.length === 0 ? (
-        open.length === 0 && <p>None of the fourteen allergens of EU labels.</p>
+        open.length === 0 && <p>{say('formulas.noneOfTheFourteenAllergens')}</p>
       ) : (
         <ul>
           {analysis.allergens.map(({ allergen, from }) => (
             <li key={allergen}>
               <span className="font-semibold">{allergen}</span>{' '}
-              <span className="text-[15px] text-quiet">from {from.join(', ')}</span>
+              <span className="text-[15px] text-quiet">
+                {say('formulas.from', { from: from.join(', ') })}
+              </span>
             </li>
           ))}
         </ul>
       )}
       {analysis.uncounted.length > 0 && (
-        <p className="mt-2 text-[15px] text-quiet">Not counted: {analysis.uncounted.join(', ')}.</p>
+        <p className="mt-2 text-[15px] text-quiet">
+          {say('formulas.notCounted', { uncounted: analysis.uncounted.join(', ') })}
+        </p>
       )}
-      <p className="mt-2 text-[15px] text-quiet">
-        Worked out from what is typed here; labels and traces are for trained people to check.
-      </p>
+      <p className="mt-2 text-[15px] text-quiet">{say('formulas.workedOutFromWhatIs')}</p>
     </section>
   );
 }

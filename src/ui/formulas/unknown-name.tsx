@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { IngredientBook } from '@/core/formula/ingredient';
@@ -18,6 +19,7 @@ export function UnknownName({
   book: IngredientBook;
   onUse: (name: string) => void;
 }) {
+  const say = useWords();
   const router = useRouter();
   const [adding, setAdding] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -46,10 +48,10 @@ export function UnknownName({
         className="min-h-9 rounded border border-edge px-3"
         onClick={() => setAdding(true)}
       >
-        Add “{name}”
+        {say('formulas.add', { name })}
       </button>
       <Choice
-        label={`“${name}” is the same as`}
+        label={say('formulas.isTheSameAs', { name })}
         value=""
         options={[{ id: '', name: 'choose' }, ...own]}
         onChoose={(id) => void sameAs(id)}
@@ -59,7 +61,7 @@ export function UnknownName({
           {trouble}
         </p>
       )}
-      <Sheet open={adding} onOpenChange={() => setAdding(false)} title="New ingredient">
+      <Sheet open={adding} onOpenChange={() => setAdding(false)} title={say('formulas.newIngredient')}>
         {adding && <IngredientForm ingredient={{ ...BLANK, name }} onDone={() => setAdding(false)} />}
       </Sheet>
     </div>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { analyse } from '@/core/formula/analysis';
 import { compareFormulas } from '@/core/formula/compare';
@@ -18,7 +20,8 @@ export interface ShownVersion {
   formula: Formula;
 }
 
-const shown = (value: number | null) => (value === null ? 'none' : `${value.toFixed(2)} %`);
+const shown = (say: Say, value: number | null) =>
+  value === null ? say('formulas.none') : `${value.toFixed(2)} %`;
 
 /** All versions of a formula, and two of them side by side. */
 export function Versions({
@@ -32,6 +35,7 @@ export function Versions({
   formulas: NamedFormula[];
   zone: string;
 }) {
+  const say = useWords();
   const [left, setLeft] = useState(versions[1]?.id ?? versions[0]?.id ?? 0);
   const [right, setRight] = useState(versions[0]?.id ?? 0);
   const book = bookWithFormulas(ingredients, formulas);
@@ -44,16 +48,17 @@ export function Versions({
           { name: 'hydration', before: was.hydration, after: is.hydration },
           { name: 'sugar', before: was.sugar, after: is.sugar },
           { name: 'salt', before: was.salt, after: is.salt },
-          { name: 'roll-in of the dough', before: was.rollInOfDough, after: is.rollInOfDough },
+          { name: say('formulas.rollInOfTheDough2'), before: was.rollInOfDough, after: is.rollInOfDough },
         ]
       : [];
   return (
-    <section aria-label="Versions" className="bg-flour p-5">
-      <h2 className="mb-2 text-2xl font-semibold">Versions</h2>
+    <section aria-label={say('formulas.versions')} className="bg-flour p-5">
+      <h2 className="mb-2 text-2xl font-semibold">{say('formulas.versions')}</h2>
       <ol className="mb-4">
         {versions.map(({ id, version, note, by, at }) => (
           <li key={id} className="border-b border-hairline py-1">
-            <span className="font-semibold">version {version}</span>, {dayMonth(at, zone)}
+            <span className="font-semibold">{say('formulas.version', { version })}</span>,{' '}
+            {dayMonth(at, zone)}
             {by && `, ${by}`}
             {note && <span className="text-quiet">: {note}</span>}
           </li>
@@ -62,19 +67,33 @@ export function Versions({
       {versions.length > 1 && a && b && (
         <>
           <div className="grid max-w-md grid-cols-2 gap-3">
-            <Choice label="Compare" value={left} options={options} onChoose={(id) => setLeft(Number(id))} />
-            <Choice label="with" value={right} options={options} onChoose={(id) => setRight(Number(id))} />
+            <Choice
+              label={say('formulas.compare')}
+              value={left}
+              options={options}
+              onChoose={(id) => setLeft(Number(id))}
+            />
+            <Choice
+              label={say('formulas.with')}
+              value={right}
+              options={options}
+              onChoose={(id) => setRight(Number(id))}
+            />
           </div>
           <table className="mt-3 w-full max-w-2xl border-collapse text-left">
             <thead>
               <tr className="border-b border-edge text-[15px] text-quiet">
-                {['Ingredient', 'Stage', `Version ${a.version}`, `Version ${b.version}`, 'Change'].map(
-                  (heading) => (
-                    <th key={heading} scope="col" className="py-1 pr-4 font-normal">
-                      {heading}
-                    </th>
-                  ),
-                )}
+                {[
+                  say('formulas.ingredient'),
+                  say('formulas.stage'),
+                  say('formulas.version2', { version: a.version }),
+                  say('formulas.version2', { version: b.version }),
+                  say('formulas.change'),
+                ].map((heading) => (
+                  <th key={heading} scope="col" className="py-1 pr-4 font-normal">
+                    {heading}
+                  </th>
+                ))}
               </tr>
             </thead>
             <tbody>
@@ -87,7 +106,7 @@ export function Versions({
                     after,
                   };
                 }),
-                ...totals.map((total) => ({ ...total, stage: 'in all' })),
+                ...totals.map((total) => ({ ...total, stage: say('formulas.inAll') })),
               ].map(({ name, stage, before, after }) => {
                 const by = (after ?? 0) - (before ?? 0);
                 const same = Math.abs(by) < 0.005 && (before === null) === (after === null);
@@ -102,15 +121,15 @@ export function Versions({
                       {name}
                     </th>
                     <td className="pr-4">{stage}</td>
-                    <td className="pr-4">{shown(before)}</td>
-                    <td className="pr-4">{shown(after)}</td>
+                    <td className="pr-4">{shown(say, before)}</td>
+                    <td className="pr-4">{shown(say, after)}</td>
                     <td>
                       {same
-                        ? 'same'
+                        ? say('formulas.same')
                         : before === null
-                          ? 'new'
+                          ? say('formulas.new')
                           : after === null
-                            ? 'dropped'
+                            ? say('formulas.dropped')
                             : `${by > 0 ? '+' : '−'}${Math.abs(by).toFixed(2)}`}
                     </td>
                   </tr>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -29,6 +30,7 @@ interface Props {
 
 /** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
 export function HandoverView({ board, words: kept, person: signedIn }: Props) {
+  const say = useWords();
   const told = useRetold();
   const person = useAtTablet(signedIn);
   const now = useMinute();
@@ -45,19 +47,20 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
       <FloorTabs />
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
         <header className="flex items-baseline justify-between gap-4 lg:col-span-2 print:col-span-1">
-          <h1 className="text-3xl font-bold">Handover, {dayTime(now, zone)}</h1>
+          <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>
           <Button floor className="flex items-center gap-2 print:hidden" onClick={() => window.print()}>
-            <Printer aria-hidden size={22} /> Print
+            <Printer aria-hidden size={22} />
+            {say('handover.print')}
           </Button>
         </header>
         <section aria-labelledby="words" className="lg:col-span-2 print:col-span-1">
           <h2 id="words" className="text-lg text-quiet">
-            the last shift says
+            {say('handover.theLastShiftSays')}
           </h2>
           {words.map((said) => (
             <Said key={said.id} {...{ said, zone, person, now }} />
           ))}
-          {words.length === 0 && <p className="text-xl">Nobody has written anything yet.</p>}
+          {words.length === 0 && <p className="text-xl">{say('handover.nobodyHasWrittenAnythingYet')}</p>}
           {trouble && (
             <p role="alert" className="text-lg text-warn">
               {trouble}
@@ -67,7 +70,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
         </section>
         <section aria-labelledby="standing">
           <h2 id="standing" className="mb-1 text-lg text-quiet">
-            where everything is
+            {say('handover.whereEverythingIs')}
           </h2>
           <ul>
             {page.standing.map(({ dough, now: going, turns, measured }) => (
@@ -76,27 +79,38 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
                 {turns && <span className="font-semibold">, {turns}</span>}
                 {measured && (
                   <span>
-                    , {celsius(measured.celsius)} at {clockTime(measured.at, zone)}
+                    {say('handover.at', {
+                      celsius: celsius(measured.celsius),
+                      time: clockTime(measured.at, zone),
+                    })}
                   </span>
                 )}
                 {going.map(({ label, since, place, shelf, until }) => (
                   <span key={label} className="block">
-                    {label.toLowerCase()} since {nearTime(since, now, zone)}
-                    {place &&
-                      `, ${place}${shelf === null ? '' : ` shelf ${shelf},`}${placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : ''}`}
-                    , until {nearTime(until, now, zone)}
+                    {say('handover.sinceUntil', {
+                      label: label.toLowerCase(),
+                      time: nearTime(since, now, zone),
+                      part: place
+                        ? say('handover.placePartValue', {
+                            place,
+                            part: shelf === null ? '' : say('handover.shelf', { shelf }),
+                            value: placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : '',
+                          })
+                        : '',
+                      time2: nearTime(until, now, zone),
+                    })}
                   </span>
                 ))}
-                {going.length === 0 && <span className="block">between two steps, on the bench</span>}
+                {going.length === 0 && <span className="block">{say('handover.betweenTwoStepsOnThe')}</span>}
               </li>
             ))}
-            {page.standing.length === 0 && <li className="text-xl">No dough is under way.</li>}
+            {page.standing.length === 0 && <li className="text-xl">{say('handover.noDoughIsUnderWay')}</li>}
           </ul>
         </section>
         <div className="grid content-start gap-5">
           <section aria-labelledby="alarms">
             <h2 id="alarms" className="mb-1 text-lg text-quiet">
-              open alarms
+              {say('handover.openAlarms')}
             </h2>
             <ul className="text-lg">
               {calls.open.map((alarm) => (
@@ -104,12 +118,12 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
                   <b>{clockTime(alarm.at, zone)}</b> {alarm.sentence}
                 </li>
               ))}
-              {calls.open.length === 0 && <li>None.</li>}
+              {calls.open.length === 0 && <li>{say('handover.none')}</li>}
             </ul>
           </section>
           <section aria-labelledby="coming">
             <h2 id="coming" className="mb-1 text-lg text-quiet">
-              in the next four hours
+              {say('handover.inTheNextFourHours')}
             </h2>
             <ul className="text-lg">
               {page.coming.map(({ dough, step }) => (
@@ -117,12 +131,12 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
                   <b>{clockTime(step.dueAt, zone)}</b> {step.label}, {dough.name}
                 </li>
               ))}
-              {page.coming.length === 0 && <li>Nothing by hand.</li>}
+              {page.coming.length === 0 && <li>{say('handover.nothingByHand')}</li>}
             </ul>
           </section>
           <section aria-labelledby="unusual">
             <h2 id="unusual" className="mb-1 text-lg text-quiet">
-              not as usual, last 12 h
+              {say('handover.notAsUsualLast12')}
             </h2>
             <ul className="text-lg">
               {page.unusual.map(({ at, personId, sentence }) => (
@@ -131,7 +145,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
                   {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
                 </li>
               ))}
-              {page.unusual.length === 0 && <li>Everything went as planned.</li>}
+              {page.unusual.length === 0 && <li>{say('handover.everythingWentAsPlanned')}</li>}
             </ul>
           </section>
         </div>
@@ -146,24 +160,31 @@ interface Signing {
 }
 
 function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone: string }) {
+  const say = useWords();
   const open = said.by !== person.name && !said.readBy.includes(person.name) && said.id > 0;
   const sign = () =>
     keepCall(
       { name: 'sign-handover', input: { handover: said.id }, personId: person.id, at: now },
-      `Handover signed: “${said.words.slice(0, 60)}”`,
+      say('handover.handoverSigned', { words: said.words.slice(0, 60) }),
     );
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 border-b border-hairline py-2">
       <div className="min-w-0 flex-1">
         <p className="text-xl whitespace-pre-wrap">“{said.words}”</p>
         <p className="text-lg text-quiet">
-          {said.by}, {dayTime(said.at, zone)}
-          {said.readBy.length > 0 ? `; read by ${said.readBy.join(', ')}` : '; not signed yet'}
+          {say('handover.byTimePart', {
+            by: said.by,
+            time: dayTime(said.at, zone),
+            part:
+              said.readBy.length > 0
+                ? say('handover.readBy', { readBy: said.readBy.join(', ') })
+                : say('handover.notSignedYet'),
+          })}
         </p>
       </div>
       {open && (
         <Button look="act" floor className="print:hidden" onClick={sign}>
-          I have read it
+          {say('handover.iHaveReadIt')}
         </Button>
       )}
     </div>
@@ -171,11 +192,12 @@ function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone
 }
 
 function Say({ person, now }: Signing) {
+  const say = useWords();
   const [words, setWords] = useState('');
   const leave = () => {
     keepCall(
       { name: 'write-handover', input: { id: uuidv7(), words }, personId: person.id, at: now },
-      `Note for the next shift: “${words.slice(0, 60)}”`,
+      say('handover.noteForTheNextShift', { words: words.slice(0, 60) }),
     );
     setWords('');
   };
@@ -188,16 +210,16 @@ function Say({ person, now }: Signing) {
       }}
     >
       <textarea
-        aria-label="What the next shift should know"
+        aria-label={say('handover.whatTheNextShiftShould')}
         className="min-h-14 min-w-60 flex-1 rounded border border-edge bg-flour p-3 text-xl"
-        placeholder="What the next shift should know"
+        placeholder={say('handover.whatTheNextShiftShould')}
         rows={1}
         maxLength={LONGEST_WORDS}
         value={words}
         onChange={(event) => setWords(event.target.value)}
       />
       <Button type="submit" floor disabled={words.trim() === ''}>
-        Leave it for them
+        {say('handover.leaveItForThem')}
       </Button>
     </form>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { LONGEST_CALENDAR, readBusy } from '@/core/exchange/busy';
@@ -14,6 +15,7 @@ import { useChange } from './use-change';
 
 /** Busy times of a person or machine from an iCalendar file, shown before they are taken. */
 export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: string; onClose: () => void }) {
+  const say = useWords();
   const { change, held, calm } = useChange();
   const [of, setOf] = useState(`p${book.people[0]?.id ?? ''}`);
   const [text, setText] = useState('');
@@ -24,10 +26,10 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
     if (await change('take-busy', { personId, machineId, busy: read?.busy })) onClose();
   };
   return (
-    <Sheet open onOpenChange={onClose} title="Busy times from a calendar">
+    <Sheet open onOpenChange={onClose} title={say('house.busyTimesFromACalendar')}>
       <div className="grid gap-3">
         <Choice
-          label="Whose calendar"
+          label={say('house.whoseCalendar')}
           value={of}
           options={[
             ...book.people.map(({ id, name }) => ({ id: `p${id}`, name })),
@@ -36,7 +38,7 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
           onChoose={setOf}
         />
         <FileIn
-          label="Calendar file"
+          label={say('house.calendarFile')}
           accept=".ics,text/calendar"
           longest={LONGEST_CALENDAR}
           text={text}
@@ -49,19 +51,23 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
         ))}
         {read && read.busy.length > 0 && (
           <>
-            <ul aria-label="Busy times" className="max-h-60 overflow-y-auto" tabIndex={0}>
+            <ul aria-label={say('house.busyTimes')} className="max-h-60 overflow-y-auto" tabIndex={0}>
               {read.busy.slice(0, 100).map(({ source, summary, start, end }) => (
                 <li key={source} className="flex justify-between gap-3 border-b border-hairline py-1">
                   <span>{summary}</span>
                   <span>
-                    {dayMonth(start, zone)} {dayTime(start, zone)} to {dayTime(end, zone)}
+                    {say('house.to', {
+                      dayMonth: dayMonth(start, zone),
+                      time: dayTime(start, zone),
+                      time2: dayTime(end, zone),
+                    })}
                   </span>
                 </li>
               ))}
             </ul>
             <HeldNote held={held} onDone={onClose} onCalm={calm} />
             <Button look="act" className="min-h-11 justify-self-start" onClick={() => void take()}>
-              Take {read.busy.length} busy {read.busy.length === 1 ? 'time' : 'times'}
+              {say('house.takeBusyTimeTimes', { count: read.busy.length })}
             </Button>
           </>
         )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { Choice, Field } from '../kit/field';
@@ -11,6 +12,7 @@ type Kind = 'away' | 'extra' | 'down';
 
 /** Somebody away, a shift more, or a machine down for some time. */
 export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: () => void }) {
+  const say = useWords();
   const changing = useChange();
   const { change, held } = changing;
   const [form, setForm] = useState({
@@ -35,7 +37,7 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
     if (await change('add-exception', input)) onClose();
   };
   return (
-    <Sheet open onOpenChange={onClose} title="Different on single days">
+    <Sheet open onOpenChange={onClose} title={say('house.differentOnSingleDays')}>
       <form
         noValidate
         className="grid gap-3 sm:grid-cols-2"
@@ -45,25 +47,25 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
         }}
       >
         <Choice
-          label="What"
+          label={say('house.what')}
           value={kind}
           options={[
-            { id: 'away', name: 'Somebody is away' },
-            { id: 'extra', name: 'Somebody works more' },
-            { id: 'down', name: 'A machine is out' },
+            { id: 'away', name: say('house.somebodyIsAway') },
+            { id: 'extra', name: say('house.somebodyWorksMore') },
+            { id: 'down', name: say('house.aMachineIsOut') },
           ]}
           onChoose={(what) => set({ kind: what as Kind })}
         />
         {kind === 'down' ? (
           <Choice
-            label="Machine"
+            label={say('house.machine')}
             value={form.machineId}
             options={book.machines.map(({ id, label }) => ({ id, name: label }))}
             onChoose={(machineId) => set({ machineId })}
           />
         ) : (
           <Choice
-            label="Who"
+            label={say('house.who')}
             value={form.personId}
             options={book.people.map(({ id, name }) => ({ id: String(id), name }))}
             onChoose={(personId) => set({ personId })}
@@ -71,25 +73,30 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
         )}
         <div className="grid grid-cols-2 gap-2">
           <Field
-            label="From"
+            label={say('house.from')}
             type="date"
             value={form.startDay}
             trouble={at('start')}
             onType={(startDay) => set({ startDay })}
           />
-          <Field label="at" type="time" value={form.startTime} onType={(startTime) => set({ startTime })} />
+          <Field
+            label={say('house.at')}
+            type="time"
+            value={form.startTime}
+            onType={(startTime) => set({ startTime })}
+          />
         </div>
         <div className="grid grid-cols-2 gap-2">
           <Field
-            label="Until"
+            label={say('house.until')}
             type="date"
             value={form.endDay || form.startDay}
             trouble={at('end')}
             onType={(endDay) => set({ endDay })}
           />
           <Field
-            label="at"
-            aria-label="Until, at"
+            label={say('house.at')}
+            aria-label={say('house.untilAt')}
             type="time"
             value={form.endTime}
             onType={(endTime) => set({ endTime })}
@@ -97,15 +104,15 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
         </div>
         {kind === 'down' && (
           <Field
-            label="How many are out"
-            hint="empty: all"
+            label={say('house.howManyAreOut')}
+            hint={say('house.emptyAll')}
             inputMode="numeric"
             value={form.units}
             trouble={at('units')}
             onType={(units) => set({ units })}
           />
         )}
-        <Field label="Note" value={form.note} onType={(note) => set({ note })} />
+        <Field label={say('house.note')} value={form.note} onType={(note) => set({ note })} />
         <FormEnd of={changing} fields={['start', 'end', 'units']} onDone={onClose} />
       </form>
     </Sheet>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { ReactNode } from 'react';
 import { Button } from '../kit/button';
 import { HeldNote } from './held-note';
@@ -18,12 +19,13 @@ export function FormEnd({
   onDone: () => void;
   children?: ReactNode;
 }) {
+  const say = useWords();
   return (
     <div className="col-span-full">
       {!fields.includes(held?.field ?? '') && <HeldNote held={held} onDone={onDone} onCalm={calm} />}
       <div className="flex gap-2">
         <Button look="act" type="submit" className="min-h-11">
-          Keep
+          {say('house.keep')}
         </Button>
         {children}
       </div>

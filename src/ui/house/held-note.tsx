@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Button } from '../kit/button';
 import type { PendingChange } from './use-change';
 
@@ -13,6 +14,7 @@ export function HeldNote({
   onDone?: () => void;
   onCalm: () => void;
 }) {
+  const say = useWords();
   if (!held) return null;
   const { message, anyway } = held;
   return (
@@ -23,9 +25,9 @@ export function HeldNote({
       {anyway && (
         <div className="flex gap-2">
           <Button onClick={() => void anyway().then((done) => done && onDone?.())}>
-            Keep it all the same
+            {say('house.keepItAllTheSame')}
           </Button>
-          <Button onClick={onCalm}>Leave it as it was</Button>
+          <Button onClick={onCalm}>{say('house.leaveItAsWas')}</Button>
         </div>
       )}
     </div>

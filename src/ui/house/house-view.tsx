@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
@@ -14,7 +16,15 @@ import { PersonSheet } from './person-sheet';
 import { RecordView } from './record-view';
 import { useChange } from './use-change';
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const daysWords = (say: Say) => [
+  say('house.monday'),
+  say('house.tuesday'),
+  say('house.wednesday'),
+  say('house.thursday'),
+  say('house.friday'),
+  say('house.saturday'),
+  say('house.sunday'),
+];
 
 type Open = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' | 'busy' } | null;
 
@@ -30,6 +40,7 @@ export function HouseView({
   zone: string;
   person: Person;
 }) {
+  const say = useWords();
   const [open, setOpen] = useState<Open>(null);
   const { change, held, calm } = useChange();
   const mayPlan = person.role === 'planner';
@@ -40,11 +51,13 @@ export function HouseView({
   const unitOf = (machineId: string | null) => machineOf(machineId)?.unit ?? '';
   return (
     <main className="mx-auto grid w-full max-w-7xl gap-x-8 gap-y-6 p-4 lg:grid-cols-[1.4fr_1fr]">
-      <h1 className="sr-only">House</h1>
-      <section aria-label="People">
+      <h1 className="sr-only">{say('house.house')}</h1>
+      <section aria-label={say('house.people')}>
         <div className="flex items-baseline justify-between border-b border-edge pb-1">
-          <h2 className="text-2xl font-bold">People</h2>
-          {mayPlan && <Button onClick={() => setOpen({ sheet: 'person', id: '' })}>Add a person</Button>}
+          <h2 className="text-2xl font-bold">{say('house.people')}</h2>
+          {mayPlan && (
+            <Button onClick={() => setOpen({ sheet: 'person', id: '' })}>{say('house.addAPerson')}</Button>
+          )}
         </div>
         <ShiftStrip />
         <ul>
@@ -65,8 +78,11 @@ export function HouseView({
                   <p className="text-lg font-semibold">{name}</p>
                 )}
                 <p className="text-[15px] text-quiet">
-                  {role === 'planner' ? 'planner' : team}
-                  {skills.length > 0 && `: ${skills.join(', ')}`}
+                  {say('house.planner', {
+                    isRole: role === 'planner',
+                    team,
+                    part: skills.length > 0 ? `: ${skills.join(', ')}` : '',
+                  })}
                 </p>
               </div>
               <svg
@@ -74,9 +90,9 @@ export function HouseView({
                 preserveAspectRatio="none"
                 className="h-7 w-full"
                 role="img"
-                aria-label={shiftWords(shifts)}
+                aria-label={shiftWords(say, shifts)}
               >
-                {DAYS.map((_, day) => (
+                {daysWords(say).map((_, day) => (
                   <path key={day} d={`M${day * 100} 0V26`} stroke="var(--hairline)" />
                 ))}
                 {shifts.flatMap(({ weekday, startMinute, endMinute }) => {
@@ -100,8 +116,8 @@ export function HouseView({
         </ul>
       </section>
       <div className="grid content-start gap-6">
-        <section aria-label="Machines">
-          <h2 className="border-b border-edge pb-1 text-2xl font-bold">Machines</h2>
+        <section aria-label={say('house.machines')}>
+          <h2 className="border-b border-edge pb-1 text-2xl font-bold">{say('house.machines')}</h2>
           <ul>
             {book.machines.map(({ id, label, capacity, unit, changeover }) => (
               <li key={id} className="flex items-baseline gap-3 border-b border-hairline py-1.5 text-[17px]">
@@ -119,27 +135,29 @@ export function HouseView({
                   {capacity} {unit}
                 </span>
                 {changeover > 0 && (
-                  <span className="ml-auto text-[15px] text-quiet">{changeover} min for another setting</span>
+                  <span className="ml-auto text-[15px] text-quiet">
+                    {say('house.minForAnotherSetting', { changeover })}
+                  </span>
                 )}
               </li>
             ))}
           </ul>
         </section>
-        <section aria-label="Exceptions">
+        <section aria-label={say('house.exceptions')}>
           <div className="flex items-baseline justify-between border-b border-edge pb-1">
-            <h2 className="text-2xl font-bold">Different on single days</h2>
+            <h2 className="text-2xl font-bold">{say('house.differentOnSingleDays')}</h2>
             {mayPlan && (
               <span className="flex gap-2">
                 <Button look="quiet" onClick={() => setOpen({ sheet: 'busy' })}>
-                  Read a calendar
+                  {say('house.readACalendar')}
                 </Button>
-                <Button onClick={() => setOpen({ sheet: 'exception' })}>Add</Button>
+                <Button onClick={() => setOpen({ sheet: 'exception' })}>{say('house.add')}</Button>
               </span>
             )}
           </div>
           <HeldNote held={open ? null : held} onCalm={calm} />
           {book.exceptions.length === 0 && (
-            <p className="py-2 text-lg text-quiet">Everything is as every week.</p>
+            <p className="py-2 text-lg text-quiet">{say('house.everythingIsAsEveryWeek')}</p>
           )}
           <ul>
             {book.exceptions.map(({ id, kind, personId, machineId, units, start, end, note }) => (
@@ -148,17 +166,22 @@ export function HouseView({
                 className="flex items-baseline gap-3 border-b border-hairline py-1.5 text-[17px]"
               >
                 <span>
-                  <b>{machineId === null ? nameOf(personId) : labelOf(machineId)}</b>{' '}
-                  {kind === 'extra'
-                    ? 'works'
-                    : machineId === null
-                      ? 'is away'
-                      : units === null
-                        ? 'is out'
-                        : `has ${units} ${unitOf(machineId)} less`}{' '}
-                  {dayTime(start, zone)} <span className="text-quiet">{dayMonth(start, zone)}</span> to{' '}
-                  {dayTime(end, zone)}
-                  {note && <span className="text-quiet">, {note}</span>}
+                  {say.rich('house.worksTo', {
+                    b: (words) => <b>{words}</b>,
+                    value: machineId === null ? nameOf(personId) : labelOf(machineId),
+                    isKind: kind === 'extra',
+                    part:
+                      machineId === null
+                        ? say('house.isAway')
+                        : units === null
+                          ? say('house.isOut')
+                          : say('house.hasLess', { units, unitOf: unitOf(machineId) }),
+                    time: dayTime(start, zone),
+                    span: (words) => <span className="text-quiet">{words}</span>,
+                    dayMonth: dayMonth(start, zone),
+                    time2: dayTime(end, zone),
+                    note: () => note && <span className="text-quiet">, {note}</span>,
+                  })}
                 </span>
                 {mayPlan && (
                   <Button
@@ -166,7 +189,7 @@ export function HouseView({
                     className="ml-auto"
                     onClick={() => void change('remove-exception', { kind, id })}
                   >
-                    Remove
+                    {say('house.remove')}
                   </Button>
                 )}
               </li>
@@ -189,11 +212,12 @@ export function HouseView({
 
 /** The days above the strips of shifts. */
 function ShiftStrip() {
+  const say = useWords();
   return (
     <div className="grid grid-cols-[8.5rem_1fr] gap-3 pt-1" aria-hidden>
       <span />
       <span className="grid grid-cols-7 font-label text-[15px] font-medium text-quiet">
-        {DAYS.map((day) => (
+        {daysWords(say).map((day) => (
           <span key={day}>{day.slice(0, 3)}</span>
         ))}
       </span>
@@ -201,11 +225,11 @@ function ShiftStrip() {
   );
 }
 
-function shiftWords(shifts: HouseBook['people'][number]['shifts']): string {
-  if (shifts.length === 0) return 'no weekly shifts';
+function shiftWords(say: Say, shifts: HouseBook['people'][number]['shifts']): string {
+  if (shifts.length === 0) return say('house.noWeeklyShifts');
   return shifts
     .map(({ weekday, startMinute, endMinute }) => {
-      return `${DAYS[weekday - 1] ?? ''} ${clockOfDay(startMinute)} to ${clockOfDay(endMinute)}`;
+      return `${daysWords(say)[weekday - 1] ?? ''} ${clockOfDay(startMinute)} to ${clockOfDay(endMinute)}`;
     })
     .join(', ');
 }

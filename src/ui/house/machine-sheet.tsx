@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import { Field } from '../kit/field';
@@ -9,6 +10,7 @@ import { useChange } from './use-change';
 
 /** What a machine is called, takes, and needs to change its setting. */
 export function MachineSheet({ machine, onClose }: { machine: Machine | null; onClose: () => void }) {
+  const say = useWords();
   const changing = useChange();
   const { change, held } = changing;
   const [form, setForm] = useState({
@@ -25,7 +27,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
       onClose();
   };
   return (
-    <Sheet open onOpenChange={onClose} title={machine?.label ?? 'Machine'}>
+    <Sheet open onOpenChange={onClose} title={machine?.label ?? say('house.machine')}>
       <form
         noValidate
         className="grid gap-3 sm:grid-cols-3"
@@ -34,23 +36,34 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           void save();
         }}
       >
-        <Field label="Name" value={form.label} trouble={at('label')} onType={(label) => set({ label })} />
         <Field
-          label={`Takes (${machine?.unit ?? ''})`}
+          label={say('house.name')}
+          value={form.label}
+          trouble={at('label')}
+          onType={(label) => set({ label })}
+        />
+        <Field
+          label={say('house.takes', { unit: machine?.unit ?? '' })}
           inputMode="numeric"
           value={form.capacity}
           trouble={at('capacity')}
           onType={(capacity) => set({ capacity })}
         />
         <Field
-          label="Minutes for another setting"
+          label={say('house.minutesForAnotherSetting')}
           inputMode="numeric"
           value={form.changeover}
           trouble={at('changeover')}
           onType={(changeover) => set({ changeover })}
         />
         {isOven && (
-          <Field label="Decks" inputMode="numeric" value={decks} trouble={at('decks')} onType={setDecks} />
+          <Field
+            label={say('house.decks')}
+            inputMode="numeric"
+            value={decks}
+            trouble={at('decks')}
+            onType={setDecks}
+          />
         )}
         <FormEnd of={changing} fields={['label', 'capacity', 'changeover', 'decks']} onDone={onClose} />
       </form>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { SKILLS, type Person } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
@@ -11,14 +13,23 @@ import { HeldNote } from './held-note';
 import { FormEnd } from './form-end';
 import { useChange } from './use-change';
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const daysWords = (say: Say) => [
+  say('house.mon'),
+  say('house.tue'),
+  say('house.wed'),
+  say('house.thu'),
+  say('house.fri'),
+  say('house.sat'),
+  say('house.sun'),
+];
 
 type Known = HouseBook['people'][number];
 
 /** What is known of a person, and their week. */
 export function PersonSheet({ person, onClose }: { person: Known | null; onClose: () => void }) {
+  const say = useWords();
   return (
-    <Sheet open onOpenChange={onClose} title={person?.name ?? 'Somebody new'}>
+    <Sheet open onOpenChange={onClose} title={person?.name ?? say('house.somebodyNew')}>
       <PersonForm person={person} onClose={onClose} />
       {person && <WeekForm person={person} onClose={onClose} />}
     </Sheet>
@@ -26,6 +37,7 @@ export function PersonSheet({ person, onClose }: { person: Known | null; onClose
 }
 
 function PersonForm({ person, onClose }: { person: Known | null; onClose: () => void }) {
+  const say = useWords();
   const changing = useChange();
   const { change, held } = changing;
   const [form, setForm] = useState({
@@ -49,22 +61,32 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         void save(true);
       }}
     >
-      <Field label="Name" value={form.name} trouble={at('name')} onType={(name) => set({ name })} />
+      <Field
+        label={say('house.name')}
+        value={form.name}
+        trouble={at('name')}
+        onType={(name) => set({ name })}
+      />
       <Choice
-        label="Does"
+        label={say('house.does')}
         value={form.role}
         trouble={at('role')}
         options={[
-          { id: 'baker', name: 'Work on the floor' },
-          { id: 'planner', name: 'Plan as well' },
-          { id: 'helper', name: 'Help: tick off what is done' },
-          { id: 'viewer', name: 'Look on: a screen on the wall' },
+          { id: 'baker', name: say('house.workOnTheFloor') },
+          { id: 'planner', name: say('house.planAsWell') },
+          { id: 'helper', name: say('house.helpTickOffWhatIs') },
+          { id: 'viewer', name: say('house.lookOnAScreenThe') },
         ]}
         onChoose={(role) => set({ role: role as Person['role'] })}
       />
-      <Field label="Team" value={form.team} trouble={at('team')} onType={(team) => set({ team })} />
       <Field
-        label={person ? 'New PIN, if it is to change' : 'PIN'}
+        label={say('house.team')}
+        value={form.team}
+        trouble={at('team')}
+        onType={(team) => set({ team })}
+      />
+      <Field
+        label={person ? say('house.newPINIfItIs') : say('house.pIN')}
         inputMode="numeric"
         type="password"
         value={form.pin}
@@ -72,7 +94,7 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         onType={(pin) => set({ pin })}
       />
       <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
-        <legend className="text-[15px]">Can do (nothing chosen: everything)</legend>
+        <legend className="text-[15px]">{say('house.canDoNothingChosenEverything')}</legend>
         {SKILLS.map((skill) => {
           const on = form.skills.includes(skill);
           return (
@@ -96,9 +118,9 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
                 if (await change('end-sessions', { personId: person.id })) onClose();
               }}
             >
-              End {person.name}’s sessions on all tablets
+              {say('house.endSSessionsOnAll', { name: person.name })}
             </Button>
-            <Button onClick={() => void save(false)}>Has left the house</Button>
+            <Button onClick={() => void save(false)}>{say('house.hasLeftTheHouse')}</Button>
           </>
         )}
       </FormEnd>
@@ -110,9 +132,10 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
 type Week = { from: string; to: string }[];
 
 function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
+  const say = useWords();
   const { change, held, calm } = useChange();
   const [week, setWeek] = useState<Week>(() =>
-    DAYS.map((_, i) => {
+    daysWords(say).map((_, i) => {
       const shift = person.shifts.find(({ weekday }) => weekday === i + 1);
       return shift
         ? { from: clockOfDay(shift.startMinute), to: clockOfDay(shift.endMinute) }
@@ -129,23 +152,23 @@ function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
     if (await change('save-shifts', { personId: person.id, shifts })) onClose();
   };
   return (
-    <section aria-label="Week" className="mt-5 border-t border-edge pt-3">
-      <h3 className="text-xl font-semibold">Every week</h3>
-      <p className="text-[15px] text-quiet">An end before the start is on the next day. Empty: a day off.</p>
+    <section aria-label={say('house.week')} className="mt-5 border-t border-edge pt-3">
+      <h3 className="text-xl font-semibold">{say('house.everyWeek')}</h3>
+      <p className="text-[15px] text-quiet">{say('house.anEndBeforeTheStart')}</p>
       <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
-        {DAYS.map((day, i) => (
+        {daysWords(say).map((day, i) => (
           <fieldset key={day} className="flex items-end gap-1">
             <legend className="font-semibold">{day}</legend>
             <Field
-              label="from"
-              aria-label={`${day} from`}
+              label={say('house.from2')}
+              aria-label={say('house.from3', { day })}
               placeholder="–"
               value={week[i]?.from ?? ''}
               onType={(from) => set(i, { from })}
             />
             <Field
-              label="to"
-              aria-label={`${day} to`}
+              label={say('house.to2')}
+              aria-label={say('house.to3', { day })}
               placeholder="–"
               value={week[i]?.to ?? ''}
               onType={(to) => set(i, { to })}
@@ -155,7 +178,7 @@ function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
       </div>
       <HeldNote held={held} onDone={onClose} onCalm={calm} />
       <Button className="mt-3" onClick={() => void save()}>
-        Keep the week
+        {say('house.keepTheWeek')}
       </Button>
     </section>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState, type ReactNode } from 'react';
 import { differences, type HouseChange, type HouseRecord } from '@/core/bakery/house-record';
 import { dayMonth, dayTime } from '@/core/time/local';
@@ -18,38 +19,46 @@ export function RecordView({
   zone: string;
   mayPlan: boolean;
 }) {
+  const say = useWords();
   const { change, held, calm } = useChange();
   return (
     <div className="grid content-start gap-x-8 gap-y-6 lg:col-span-2 lg:grid-cols-2">
       <HeldNote held={held} onCalm={calm} />
       {mayPlan && (
-        <Part title="Devices" act={<NewDevice />}>
+        <Part title={say('house.devices')} act={<NewDevice />}>
           {record.devices.map(({ id, name, enrolledAt, by }) => (
-            <Line key={id} act="Remove" onAct={() => void change('remove-tablet', { id })}>
+            <Line key={id} act={say('house.remove')} onAct={() => void change('remove-tablet', { id })}>
               <b>{name}</b>{' '}
               <span className="text-quiet">
-                since {dayTime(enrolledAt, zone)} {dayMonth(enrolledAt, zone)}
-                {by && `, let in by ${by}`}
+                {say('house.since', {
+                  time: dayTime(enrolledAt, zone),
+                  dayMonth: dayMonth(enrolledAt, zone),
+                  part: by ? say('house.letInBy', { by }) : '',
+                })}
               </span>
             </Line>
           ))}
         </Part>
       )}
-      <Part title="Calendar addresses">
-        {record.addresses.length === 0 && <li className="py-2 text-lg text-quiet">No calendar addresses</li>}
+      <Part title={say('house.calendarAddresses')}>
+        {record.addresses.length === 0 && (
+          <li className="py-2 text-lg text-quiet">{say('house.noCalendarAddresses')}</li>
+        )}
         {record.addresses.map(({ id, of, by, madeAt }) => (
-          <Line key={id} act="Withdraw" onAct={() => void change('withdraw-address', { id })}>
-            <b>{of === null ? 'The whole plan' : `${of}’s work`}</b>{' '}
+          <Line key={id} act={say('house.withdraw')} onAct={() => void change('withdraw-address', { id })}>
+            <b>{of === null ? say('house.theWholePlan') : say('house.sWork', { of })}</b>{' '}
             <span className="text-quiet">
-              made by {by}, {dayTime(madeAt, zone)} {dayMonth(madeAt, zone)}
+              {say('house.madeBy', { by, time: dayTime(madeAt, zone), dayMonth: dayMonth(madeAt, zone) })}
             </span>
           </Line>
         ))}
       </Part>
       {mayPlan && (
-        <section aria-label="Changes" className="lg:col-span-2">
-          <h2 className="border-b border-edge pb-1 text-2xl font-bold">Changes</h2>
-          {record.changes.length === 0 && <p className="py-2 text-lg text-quiet">No changes yet</p>}
+        <section aria-label={say('house.changes')} className="lg:col-span-2">
+          <h2 className="border-b border-edge pb-1 text-2xl font-bold">{say('house.changes')}</h2>
+          {record.changes.length === 0 && (
+            <p className="py-2 text-lg text-quiet">{say('house.noChangesYet')}</p>
+          )}
           <table className="w-full text-left text-[17px]">
             <tbody>
               {record.changes.map((one) => (
@@ -108,6 +117,7 @@ function Line({ act, onAct, children }: { act: string; onAct: () => void; childr
 
 /** Makes a code for one more device, and shows it until the page is left. */
 function NewDevice() {
+  const say = useWords();
   const [told, setTold] = useState<{ code: string } | { trouble: string } | null>(null);
   const make = async () => {
     const answer = await send('make-tablet-code', {});
@@ -116,14 +126,16 @@ function NewDevice() {
   if (told && 'code' in told)
     return (
       <p role="status" className="text-lg">
-        Type <b className="font-label text-2xl tracking-widest">{told.code}</b> on the new device within 15
-        min.
+        {say.rich('house.typeOnTheNewDevice', {
+          b: (words) => <b className="font-label text-2xl tracking-widest">{words}</b>,
+          code: told.code,
+        })}
       </p>
     );
   return (
     <span className="flex items-baseline gap-3">
       {told && <span className="text-warn">{told.trouble}</span>}
-      <Button onClick={() => void make()}>Let a device in</Button>
+      <Button onClick={() => void make()}>{say('house.letADeviceIn')}</Button>
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { useWords } from './words';
 import { addLocalDays, clockOfDay, dayName, formatLocal, minuteOfDay } from '@/core/time/local';
 
 /** A wall-clock time being chosen: `day` as 2026-11-21, `time` as typed. */
@@ -27,6 +28,7 @@ const FIELD = 'min-h-11 w-full rounded border border-edge bg-ground px-2 text-lg
 
 /** Day and time, the day in words and the time on 24 hours, whatever the device is set to. */
 export function DayTimeFields({ value, onChange, from, days, zone, label, faulty = false }: Props) {
+  const say = useWords();
   const offered = Array.from({ length: days }, (_, i) => addLocalDays(from, i, zone));
   const dayOf = (at: number) => formatLocal(at, zone).slice(0, 10);
   const inWords = (at: number) => `${dayName(at, zone)} ${dayOf(at).slice(8)}.${dayOf(at).slice(5, 7)}.`;
@@ -48,7 +50,7 @@ export function DayTimeFields({ value, onChange, from, days, zone, label, faulty
         </select>
       </label>
       <label className="grid gap-1 text-[15px]">
-        at
+        {say('kit.at')}
         <input
           className={FIELD}
           inputMode="numeric"

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from './words';
 import { useSyncExternalStore, type ComponentType } from 'react';
 
 const never = () => () => undefined;
@@ -10,6 +11,7 @@ const never = () => () => undefined;
  */
 export function drawnInBrowser<Props extends object>(View: ComponentType<Props>) {
   return function Drawn(props: Props) {
+    const say = useWords();
     const inBrowser = useSyncExternalStore(
       never,
       () => true,
@@ -19,7 +21,7 @@ export function drawnInBrowser<Props extends object>(View: ComponentType<Props>)
       <View {...props} />
     ) : (
       <main className="flex-1">
-        <p className="p-10 text-lg text-quiet">Laying out the work …</p>
+        <p className="p-10 text-lg text-quiet">{say('kit.layingOutTheWork')}</p>
       </main>
     );
   };

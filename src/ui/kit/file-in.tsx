@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from './words';
 import { useState } from 'react';
 
 interface Props {
@@ -16,6 +17,7 @@ const SHOWN = 20_000;
 
 /** A text from a file, or pasted; a file that is too long is not read, and says so. */
 export function FileIn({ label, accept, longest, text, onText }: Props) {
+  const say = useWords();
   const [trouble, setTrouble] = useState<string | null>(null);
   const choose = (file: File) => {
     // A character has up to four bytes, most have one.
@@ -23,7 +25,11 @@ export function FileIn({ label, accept, longest, text, onText }: Props) {
     const megabytes = (bytes: number) => Math.max(1, Math.round(bytes / 1e6));
     setTrouble(
       tooLong
-        ? `${file.name} has ${megabytes(file.size)} MB; at most ${megabytes(2 * longest)} MB are read.`
+        ? say('kit.hasMBAtMostAre', {
+            name: file.name,
+            megabytes: megabytes(file.size),
+            megabytes2: megabytes(2 * longest),
+          })
         : null,
     );
     if (!tooLong) void file.text().then(onText);
@@ -40,11 +46,11 @@ export function FileIn({ label, accept, longest, text, onText }: Props) {
         }}
       />
       <label className="grid gap-1 text-[15px]">
-        Or paste it here
+        {say('kit.orPasteItHere')}
         <textarea
           rows={5}
           value={text.length > SHOWN ? '' : text}
-          placeholder={text.length > SHOWN ? 'Too long to be shown here' : undefined}
+          placeholder={text.length > SHOWN ? say('kit.tooLongToBeShown') : undefined}
           onChange={(event) => onText(event.target.value)}
           className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
         />

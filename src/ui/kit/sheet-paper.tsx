@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from './words';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -13,6 +14,7 @@ export interface SheetProps {
 
 /** The sheet itself: a Radix dialog with our look. Escape and the cross close it. */
 export default function SheetPaper({ open, onOpenChange, title, children }: SheetProps) {
+  const say = useWords();
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -23,7 +25,7 @@ export default function SheetPaper({ open, onOpenChange, title, children }: Shee
         >
           <div className="mb-4 flex items-baseline justify-between gap-4">
             <Dialog.Title className="text-2xl font-semibold">{title}</Dialog.Title>
-            <Dialog.Close className="grid size-11 place-items-center rounded" aria-label="Close">
+            <Dialog.Close className="grid size-11 place-items-center rounded" aria-label={say('kit.close')}>
               <X aria-hidden size={22} />
             </Dialog.Close>
           </div>

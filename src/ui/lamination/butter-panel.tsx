@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useMemo } from 'react';
 import { butterWindow, FATS, temperFor, WORKABLE, type FatKind } from '@/core/lamination/butter-window';
 import { films, type PlaceKind } from '@/core/heat/places';
@@ -16,10 +18,14 @@ export interface PlaceToday {
 }
 
 const MINUTE = 60_000;
-const fatOptions = (units: ReaderUnits) =>
+const fatOptions = (say: Say, units: ReaderUnits) =>
   FATS.map((id) => ({
     id,
-    name: `${WORKABLE[id].label}, ${showCelsius(WORKABLE[id].low, units)} to ${showCelsius(WORKABLE[id].high, units)}`,
+    name: say('lamination.to', {
+      label: WORKABLE[id].label,
+      celsius: showCelsius(WORKABLE[id].low, units),
+      celsius2: showCelsius(WORKABLE[id].high, units),
+    }),
   }));
 
 /** Is the butter pliable: its core and skin from what it has had in cold and room, and until when it lasts. */
@@ -34,6 +40,7 @@ export function ButterPanel({
   blockMm: number;
   zone: string;
 }) {
+  const say = useWords();
   const now = useMinute();
   const { typed, set, read, field, units } = useTyped({
     ...{ mm: measure('mm', blockMm), out: '0', lockIn: '30', fat: 'butter-82' },
@@ -56,50 +63,61 @@ export function ButterPanel({
   return (
     <section aria-labelledby="butter-heading" className="grid content-start gap-2">
       <h2 id="butter-heading" className="text-xl font-semibold">
-        Is the butter pliable?
+        {say('lamination.isTheButterPliable')}
       </h2>
       <div className="grid grid-cols-3 gap-2">
         <Choice
-          label="fat"
+          label={say('lamination.fat')}
           value={typed.fat}
-          options={fatOptions(units)}
+          options={fatOptions(say, units)}
           onChoose={(chosen) => set({ fat: chosen })}
         />
-        <Field label="block thick" {...field('mm')} trouble={unless(mm, wants('mm'))} />
+        <Field label="block thick" {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
         <Field
-          label="out of the cold for, min"
+          label={say('lamination.outOfTheColdFor')}
           {...field('out')}
-          trouble={unless(out, 'How many minutes?')}
+          trouble={unless(out, say('lamination.howManyMinutes'))}
         />
-        <Field label="room" {...field('room')} trouble={unless(warm, wants('celsius'))} />
-        <Field label="cold" {...field('cold')} trouble={unless(chilled, wants('celsius'))} />
         <Field
-          label="lock-in in, min"
+          label={say('lamination.room')}
+          {...field('room')}
+          trouble={unless(warm, wants(say, 'celsius'))}
+        />
+        <Field
+          label={say('lamination.cold')}
+          {...field('cold')}
+          trouble={unless(chilled, wants(say, 'celsius'))}
+        />
+        <Field
+          label={say('lamination.lockInMin')}
           {...field('lockIn')}
-          trouble={unless(lockIn, 'In how many minutes?')}
+          trouble={unless(lockIn, say('lamination.inHowManyMinutes'))}
         />
       </div>
       {answer ? (
         <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">
-          {butterWords(answer.window, now, zone, showsRoom).map((words, i) => (
+          {butterWords(say, answer.window, now, zone, showsRoom).map((words, i) => (
             <p key={words} className={i === 0 ? 'text-xl font-semibold' : undefined}>
               {words}
             </p>
           ))}
           <p>
-            Core {showCelsius(answer.window.core, units)}, skin {showCelsius(answer.window.surface, units)}.
+            {say('lamination.coreSkin', {
+              celsius: showCelsius(answer.window.core, units),
+              celsius2: showCelsius(answer.window.surface, units),
+            })}
           </p>
-          <p>{takeOutWords(now + lockIn * MINUTE, answer.temper, now, zone)}</p>
+          <p>{takeOutWords(say, now + lockIn * MINUTE, answer.temper, now, zone)}</p>
         </div>
       ) : (
         <p role="alert" className="text-warn">
-          A block is between {showLength(2, units)} and {showLength(60, units)} thick; times are minutes.
+          {say('lamination.aBlockIsBetweenAnd', {
+            length: showLength(2, units),
+            length2: showLength(60, units),
+          })}
         </p>
       )}
-      <p className="text-[15px] text-quiet">
-        By hand: it bends without snapping and dents under a finger. Pounding warms and softens it; never the
-        microwave.
-      </p>
+      <p className="text-[15px] text-quiet">{say('lamination.byHandItBendsWithout')}</p>
     </section>
   );
 }

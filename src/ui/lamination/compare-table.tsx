@@ -1,3 +1,5 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { verdictWords } from '@/core/lamination/kinds';
@@ -21,17 +23,27 @@ interface Props {
   onChoose: (id: string) => void;
 }
 
-const HEADINGS = ['Scheme', 'Folds', 'Fat', 'Multiplied', 'Mean fat', 'Comes out', 'Work', 'Rests'];
+const headings = (say: Say) => [
+  say('lamination.scheme'),
+  say('lamination.folds'),
+  say('lamination.fat2'),
+  say('lamination.multiplied'),
+  say('lamination.meanFat'),
+  say('lamination.comesOut'),
+  say('lamination.work'),
+  say('lamination.rests'),
+];
 
 /** The house's schemes side by side, for the same dough, butter and sheet. */
 export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }: Props) {
+  const say = useWords();
   const kg = (weights.dough + weights.fat) / 1000;
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Schemes side by side">
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('lamination.schemesSideBy')}>
       <table className="w-full min-w-[42rem] border-collapse text-left text-[15px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">
-            {HEADINGS.map((heading) => (
+            {headings(say).map((heading) => (
               <th key={heading} scope="col" className="pr-3 pb-1 font-normal">
                 {heading}
               </th>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { Plus, X } from 'lucide-react';
 import { KIND_WORDS, LAMINATION_KINDS, type LaminationKind } from '@/core/lamination/kinds';
 import { FOLDS, type Fold } from '@/core/lamination/stack';
@@ -7,13 +9,13 @@ import { FOLD_WORDS } from '@/core/lamination/words';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { useUnits } from '../live/units';
-import { amountLabel, BEGINNINGS, usualAmount, type SchemeDraft, type TurnDraft } from './draft';
+import { amountLabel, beginnings, usualAmount, type SchemeDraft, type TurnDraft } from './draft';
 
 const CELL = 'min-h-9 w-full min-w-0 rounded border border-edge bg-ground px-2 text-[17px]';
-const CELLS: { name: 'mm' | 'minutes' | 'rest'; label: string }[] = [
-  { name: 'mm', label: 'Sheet' },
-  { name: 'minutes', label: 'Work' },
-  { name: 'rest', label: 'Rest' },
+const cells = (say: Say): { name: 'mm' | 'minutes' | 'rest'; label: string }[] => [
+  { name: 'mm', label: say('lamination.sheet') },
+  { name: 'minutes', label: say('lamination.work') },
+  { name: 'rest', label: say('lamination.rest') },
 ];
 
 /** Composes a scheme: how the butter comes in, then turn after turn, each with its sheet, work and rest. */
@@ -24,36 +26,41 @@ export function Composer({
   draft: SchemeDraft;
   onChange: (draft: SchemeDraft) => void;
 }) {
+  const say = useWords();
   const [units] = useUnits();
   const turn = (i: number, part: Partial<TurnDraft>) =>
     onChange({ ...draft, turns: draft.turns.map((one, k) => (k === i ? { ...one, ...part } : one)) });
   const last = draft.turns.at(-1);
   return (
     <fieldset>
-      <legend className="mb-2 text-xl font-semibold">Compose</legend>
+      <legend className="mb-2 text-xl font-semibold">{say('lamination.compose')}</legend>
       <div className="mb-3 grid grid-cols-[1.6fr_1.7fr_1.5fr_1fr_1fr] items-end gap-2">
         <Choice
-          label="for"
+          label={say('lamination.for')}
           value={draft.kind}
           options={LAMINATION_KINDS.map((id) => ({ id, name: KIND_WORDS[id].label }))}
           onChoose={(kind) => onChange({ ...draft, kind: kind as LaminationKind })}
         />
         <Choice
-          label="butter"
+          label={say('lamination.butter2')}
           value={draft.beginning}
-          options={BEGINNINGS}
+          options={beginnings(say)}
           onChoose={(beginning) =>
             onChange({ ...draft, beginning, amount: usualAmount(beginning, draft.turns.length, units) })
           }
         />
         <Field
-          label={amountLabel(draft.beginning)}
+          label={amountLabel(say, draft.beginning)}
           value={draft.amount}
           onType={(amount) => onChange({ ...draft, amount })}
         />
-        <Field label="flour in it, %" value={draft.flour} onType={(flour) => onChange({ ...draft, flour })} />
         <Field
-          label="lock-in, min"
+          label={say('lamination.flourInIt')}
+          value={draft.flour}
+          onType={(flour) => onChange({ ...draft, flour })}
+        />
+        <Field
+          label={say('lamination.lockInMin2')}
           value={draft.lockInMinutes}
           onType={(lockInMinutes) => onChange({ ...draft, lockInMinutes })}
         />
@@ -61,7 +68,14 @@ export function Composer({
       <table className="w-full border-separate border-spacing-x-2 border-spacing-y-1 text-left text-[15px]">
         <thead>
           <tr>
-            {['', 'fold', 'rolled to', 'work, min', 'then rest, min', ''].map((heading, i) => (
+            {[
+              '',
+              'fold',
+              say('lamination.rolledTo'),
+              say('lamination.workMin'),
+              say('lamination.thenRestMin'),
+              '',
+            ].map((heading, i) => (
               <th key={i} scope="col" className="font-normal">
                 {heading}
               </th>
@@ -72,11 +86,11 @@ export function Composer({
           {draft.turns.map((one, i) => (
             <tr key={i}>
               <th scope="row" className="w-16 font-semibold whitespace-nowrap">
-                Turn {i + 1}
+                {say('lamination.turn2', { i: i + 1 })}
               </th>
               <td className="w-40">
                 <select
-                  aria-label={`Fold of turn ${i + 1}`}
+                  aria-label={say('lamination.foldOfTurn', { i: i + 1 })}
                   className={CELL}
                   value={one.fold}
                   onChange={(event) => turn(i, { fold: event.target.value as Fold })}
@@ -88,10 +102,10 @@ export function Composer({
                   ))}
                 </select>
               </td>
-              {CELLS.map(({ name, label }) => (
+              {cells(say).map(({ name, label }) => (
                 <td key={name}>
                   <input
-                    aria-label={`${label} of turn ${i + 1}`}
+                    aria-label={say('lamination.ofTurn', { label, i: i + 1 })}
                     autoComplete="off"
                     className={CELL}
                     value={one[name]}
@@ -102,7 +116,7 @@ export function Composer({
               <td className="w-10">
                 <button
                   type="button"
-                  aria-label={`Leave out turn ${i + 1}`}
+                  aria-label={say('lamination.leaveOutTurn', { i: i + 1 })}
                   className="grid size-9 place-items-center rounded border border-edge"
                   onClick={() => onChange({ ...draft, turns: draft.turns.filter((_, k) => k !== i) })}
                 >
@@ -118,13 +132,17 @@ export function Composer({
         onClick={() =>
           onChange({
             ...draft,
-            turns: [...draft.turns, last ?? { fold: 'letter', mm: '7 mm', minutes: '8', rest: '45' }],
+            turns: [
+              ...draft.turns,
+              last ?? { fold: 'letter', mm: say('lamination.n7Mm'), minutes: '8', rest: '45' },
+            ],
           })
         }
       >
-        <Plus aria-hidden size={18} /> Add a turn
+        <Plus aria-hidden size={18} />
+        {say('lamination.addATurn')}
       </Button>
-      <p className="mt-1 text-[15px] text-quiet">A rest of 0 min gives the next turn at the same go.</p>
+      <p className="mt-1 text-[15px] text-quiet">{say('lamination.aRestOf0Min')}</p>
     </fieldset>
   );
 }

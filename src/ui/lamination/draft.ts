@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { LaminationKind } from '@/core/lamination/kinds';
 import { schemeFault, type Beginning, type Scheme, type Turn } from '@/core/lamination/scheme';
 import { LOCK_INS, type Fold, type LockIn } from '@/core/lamination/stack';
@@ -31,17 +32,19 @@ type Length = ReaderUnits;
 const USUAL_BLOCK = 10;
 
 /** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
-export const BEGINNINGS: { id: string; name: string }[] = [
+export const beginnings = (say: Say): { id: string; name: string }[] => [
   ...LOCK_INS.map((style) => ({ id: style, name: `block, ${LOCK_IN_WORDS[style]}` })),
-  { id: 'spread', name: 'soft butter spread' },
-  { id: 'grated', name: 'frozen butter grated' },
-  { id: 'discs', name: 'discs stacked' },
+  { id: 'spread', name: say('lamination.softButterSpread') },
+  { id: 'grated', name: say('lamination.frozenButterGrated') },
+  { id: 'discs', name: say('lamination.discsStacked') },
 ];
 
 /** What the amount beside a beginning is. */
-export function amountLabel(beginning: string): string {
+export function amountLabel(say: Say, beginning: string): string {
   if (beginning === 'discs') return 'discs';
-  return beginning === 'spread' || beginning === 'grated' ? 'times butter' : 'thickness or size';
+  return beginning === 'spread' || beginning === 'grated'
+    ? say('lamination.timesButter')
+    : say('lamination.thicknessOrSize');
 }
 
 /** An amount that fits a beginning that was just chosen. */
@@ -79,6 +82,7 @@ export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
 
 /** Reads a draft; `fault` is a sentence where it is no scheme that can be worked. */
 export function readDraft(
+  say: Say,
   draft: SchemeDraft,
   units: Length,
 ): { scheme: Scheme; fault: null } | { scheme: null; fault: string } {
@@ -90,17 +94,16 @@ export function readDraft(
   const turns: Turn[] = [];
   for (const [i, turn] of draft.turns.entries()) {
     const [sheet, minutes, rest] = [mm(turn.mm), number(turn.minutes), number(turn.rest)];
-    if (sheet === null)
-      return faulty(`Turn ${i + 1}: a sheet’s thickness is a length such as 7 mm or 1/4 in.`);
-    if (minutes === null) return faulty(`Turn ${i + 1}: how many minutes of work?`);
-    if (rest === null) return faulty(`Turn ${i + 1}: how many minutes of rest? 0 goes straight on.`);
+    if (sheet === null) return faulty(say('lamination.turnASheetSThickness', { i: i + 1 }));
+    if (minutes === null) return faulty(say('lamination.turnHowManyMinutesOf', { i: i + 1 }));
+    if (rest === null) return faulty(say('lamination.turnHowManyMinutesOf2', { i: i + 1 }));
     turns.push({ fold: turn.fold, mm: sheet, minutes, rest });
   }
-  const beginning = readBeginning(draft, mm, number, units);
+  const beginning = readBeginning(say, draft, mm, number, units);
   if (typeof beginning === 'string') return faulty(beginning);
   const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
-  if (flour === null) return faulty('Flour in the butter is a percentage, such as 0 or 10.');
-  if (lockInMinutes === null) return faulty('How many minutes does the lock-in take?');
+  if (flour === null) return faulty(say('lamination.flourInTheButterIs'));
+  if (lockInMinutes === null) return faulty(say('lamination.howManyMinutesDoesThe'));
   const scheme: Scheme = {
     ...{ kind: draft.kind, beginning, flourInFat: flour / 100, turns, lockInMinutes, perKg: draft.perKg },
   };
@@ -111,6 +114,7 @@ export function readDraft(
 const faulty = (fault: string) => ({ scheme: null, fault });
 
 function readBeginning(
+  say: Say,
   { beginning, amount }: SchemeDraft,
   mm: (text: string) => number | null,
   number: (text: string) => number | null,
@@ -119,7 +123,9 @@ function readBeginning(
   if (beginning === 'discs' || beginning === 'spread' || beginning === 'grated') {
     const count = number(amount);
     if (count === null || !Number.isInteger(count))
-      return beginning === 'discs' ? 'How many discs? A whole number.' : 'How often does butter go on?';
+      return beginning === 'discs'
+        ? say('lamination.howManyDiscsAWhole')
+        : say('lamination.howOftenDoesButterGo');
     return beginning === 'discs' ? { way: 'discs', discs: count } : { way: beginning, additions: count };
   }
   const [long, wide, ...more] = amount.split(/[x×*]/i);
@@ -129,11 +135,10 @@ function readBeginning(
     const sides = [/[a-z"]\s*$/i.test(long ?? '') ? (long ?? '') : `${long}${unit}`, wide];
     const [length, width] = sides.map((text) => readMeasure('cm', text, units));
     if (more.length > 0 || !(length && width) || Number.isNaN(length) || Number.isNaN(width))
-      return 'A butter template is a length × a width, such as 24 × 20 cm or 9 1/2 × 8 in.';
+      return say('lamination.aButterTemplateIsA');
     return { way: 'block', style: beginning as LockIn, blockMm: USUAL_BLOCK, template: { length, width } };
   }
   const blockMm = mm(amount);
-  if (blockMm === null)
-    return 'A butter block is so thick, such as 10 mm or 3/8 in, or so long × wide, such as 24 × 20 cm.';
+  if (blockMm === null) return say('lamination.aButterBlockIsSo');
   return { way: 'block', style: beginning as LockIn, blockMm };
 }

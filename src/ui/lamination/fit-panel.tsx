@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { Laying, LockInPlan } from '@/core/lamination/geometry';
 import { butterGrams } from '@/core/lamination/geometry';
 import { fitBlock } from '@/core/lamination/lock-in';
@@ -13,6 +14,7 @@ import { fitWords } from './fit-words';
 
 /** A block that was made, against the dough that is there: does it fit, by how much not, and what to do. */
 export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: Laying; flour: number }) {
+  const say = useWords();
   const { butter, dough, style } = plan;
   const whole = (cm: number) => measure('cm', Math.round(cm * 2) / 2);
   const { read, field, units } = useTyped({
@@ -29,9 +31,9 @@ export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: La
   const fault = all.some(Number.isNaN)
     ? null
     : all.some((value) => value <= 0)
-      ? 'Lengths and thickness are more than nothing.'
+      ? say('lamination.lengthsAndThicknessAreMore')
       : mm / 10 > Math.min(length, width)
-        ? 'This block is thicker than it is long: lay it flat.'
+        ? say('lamination.thisBlockIsThickerThan')
         : '';
   const volume = dough.length * dough.width * dough.mm;
   const fit =
@@ -46,26 +48,48 @@ export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: La
   return (
     <section aria-labelledby="fit-heading" className="grid content-start gap-2">
       <h2 id="fit-heading" className="text-xl font-semibold">
-        Does the block that was made fit?
+        {say('lamination.doesTheBlockThatWas')}
       </h2>
       <div className="grid grid-cols-5 gap-2">
-        <Field label="butter long" {...field('butterLength')} trouble={unless(length, wants('cm'))} />
-        <Field label="butter wide" {...field('butterWidth')} trouble={unless(width, wants('cm'))} />
-        <Field label="butter thick" {...field('butterMm')} trouble={unless(mm, wants('mm'))} />
-        <Field label="dough long" {...field('doughLength')} trouble={unless(doughLength, wants('cm'))} />
-        <Field label="dough wide" {...field('doughWidth')} trouble={unless(doughWidth, wants('cm'))} />
+        <Field
+          label={say('lamination.butterLong')}
+          {...field('butterLength')}
+          trouble={unless(length, wants(say, 'cm'))}
+        />
+        <Field
+          label={say('lamination.butterWide')}
+          {...field('butterWidth')}
+          trouble={unless(width, wants(say, 'cm'))}
+        />
+        <Field
+          label={say('lamination.butterThick')}
+          {...field('butterMm')}
+          trouble={unless(mm, wants(say, 'mm'))}
+        />
+        <Field
+          label={say('lamination.doughLong')}
+          {...field('doughLength')}
+          trouble={unless(doughLength, wants(say, 'cm'))}
+        />
+        <Field
+          label={say('lamination.doughWide')}
+          {...field('doughWidth')}
+          trouble={unless(doughWidth, wants(say, 'cm'))}
+        />
       </div>
       {fit && (
         <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">
-          {fitWords(fit, units).map((words, i) => (
+          {fitWords(say, fit, units).map((words, i) => (
             <p key={words} className={i === 0 ? 'text-xl font-semibold' : undefined}>
               {words}
             </p>
           ))}
           <p className="text-quiet">
-            Asked for: {rulerLength(fit.needed[0], units.length)} by{' '}
-            {rulerLength(fit.needed[1], units.length)}. Such a block is{' '}
-            {showMass(butterGrams({ length, width, mm }, flour), units)} of butter.
+            {say('lamination.askedForBySuchA', {
+              rulerLength: rulerLength(fit.needed[0], units.length),
+              rulerLength2: rulerLength(fit.needed[1], units.length),
+              mass: showMass(butterGrams({ length, width, mm }, flour), units),
+            })}
           </p>
         </div>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { foldDrawing, lockInDrawing } from '@/core/lamination/drawing';
 import type { Pass, Slab } from '@/core/lamination/gaps';
 import type { BlockPlan } from '@/core/lamination/geometry';
@@ -23,16 +24,18 @@ export function useSizes() {
 
 /** The row of gap settings, with the length after each pass. */
 export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; floor?: boolean }) {
+  const say = useWords();
   const { units } = useSizes();
-  if (passes.length === 0) return <p className="text-[15px] text-quiet">thin enough already</p>;
+  if (passes.length === 0)
+    return <p className="text-[15px] text-quiet">{say('lamination.thinEnoughAlready')}</p>;
   return (
     <ol
-      aria-label="Gaps of the sheeter"
+      aria-label={say('lamination.gapsOfTheSheeter')}
       className={`flex flex-wrap gap-x-3 gap-y-1 ${floor ? 'text-xl' : 'text-[15px]'}`}
     >
       {passes.map(({ gap, length, turned }, i) => (
         <li key={i} className="whitespace-nowrap">
-          {turned && <span className="text-quiet">turn 90°, </span>}
+          {turned && <span className="text-quiet">{say('lamination.turn90')}</span>}
           <span className="font-semibold">{showLength(gap, units)}</span>
           <span className="text-quiet"> → {rulerLength(length, units.length)}</span>
         </li>
@@ -43,70 +46,84 @@ export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; flo
 
 /** Every stage of a block in a row: butter and dough, each turn before and after, the final sheet. */
 export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: number }) {
+  const say = useWords();
   const { cm, slab, units } = useSizes();
   const { lockIn, open, turns, final } = plan;
   return (
     <section aria-labelledby="geometry-heading">
       <h2 id="geometry-heading" className="text-xl font-semibold">
-        {blocks > 1 ? `Each of ${blocks} blocks` : 'The block'}, stage by stage
+        {say('lamination.theBlockEachOfBlocks', { blocks })}
       </h2>
       <ol className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-5 gap-y-4">
         {lockIn && (
           <li>
-            <h3 className="font-semibold">Lock-in: {LOCK_IN_WORDS[lockIn.style]}</h3>
+            <h3 className="font-semibold">
+              {say('lamination.lockIn', { LOCKINWORDS: LOCK_IN_WORDS[lockIn.style] })}
+            </h3>
             <Picture drawing={lockInDrawing(lockIn.style, lockIn)} id="lock-in" className="h-28" />
-            <p className="text-[16px]">butter {slab(lockIn.butter)}</p>
+            <p className="text-[16px]">{say('lamination.butter', { slab: slab(lockIn.butter) })}</p>
             <p className="text-[16px]">
-              dough {slab(lockIn.dough)}
-              {lockIn.flapMm !== null && `, flaps ${showLength(lockIn.flapMm, units)}`}
+              {say('lamination.dough', {
+                slab: slab(lockIn.dough),
+                part:
+                  lockIn.flapMm !== null
+                    ? say('lamination.flaps', { length: showLength(lockIn.flapMm, units) })
+                    : '',
+              })}
             </p>
-            <p className="text-[15px] text-quiet">then {slab(lockIn.after)}</p>
+            <p className="text-[15px] text-quiet">{say('lamination.then', { slab: slab(lockIn.after) })}</p>
             <p className="text-[15px] text-quiet">{HOW_TO[lockIn.style]}</p>
           </li>
         )}
         {open && (
           <li>
-            <h3 className="font-semibold">To begin</h3>
-            <p className="text-[16px]">dough {slab(open)}</p>
+            <h3 className="font-semibold">{say('lamination.toBegin')}</h3>
+            <p className="text-[16px]">{say('lamination.dough2', { slab: slab(open) })}</p>
           </li>
         )}
         {turns.map((turn) => (
           <li key={turn.nth}>
             <h3 className="font-semibold">
-              Turn {turn.nth}: {FOLD_WORDS[turn.fold]}
+              {say('lamination.turn', { nth: turn.nth, FOLDWORDS: FOLD_WORDS[turn.fold] })}
             </h3>
             <Picture
               drawing={foldDrawing(turn.fold, turn.sheet, cm)}
               id={`turn-${turn.nth}`}
               className="h-28 w-full"
             />
-            <p className="text-[15px] text-quiet">from {slab(turn.before)}, open side ahead</p>
-            <p className="text-[16px]">roll to {slab(turn.sheet)}</p>
+            <p className="text-[15px] text-quiet">
+              {say('lamination.fromOpenSideAhead', { slab: slab(turn.before) })}
+            </p>
+            <p className="text-[16px]">{say('lamination.rollTo', { slab: slab(turn.sheet) })}</p>
             <GapRow passes={turn.passes} />
-            <p className="text-[15px] text-quiet">folded {slab(turn.after)}; a quarter turn, then the next</p>
+            <p className="text-[15px] text-quiet">
+              {say('lamination.foldedAQuarterTurnThen', { slab: slab(turn.after) })}
+            </p>
             {turn.cutInto > 1 && (
               <p className="text-[15px] text-warn">
-                Longer than the table: cut it in {turn.cutInto}, and fold each by itself.
+                {say('lamination.longerThanTheTableCut', { cutInto: turn.cutInto })}
               </p>
             )}
           </li>
         ))}
         <li>
-          <h3 className="font-semibold">Final sheet</h3>
+          <h3 className="font-semibold">{say('lamination.finalSheet')}</h3>
           <p className="text-[16px]">{slab(final.sheet)}</p>
           <GapRow passes={final.passes} />
           {final.cutInto > 1 && (
             <p className="text-[15px] text-warn">
-              Longer than the table: cut the block in {final.cutInto} before the last passes.
+              {say('lamination.longerThanTheTableCut2', { cutInto: final.cutInto })}
             </p>
           )}
           <p className="text-[15px] text-quiet">
-            {Math.round((1 - plan.kept) * 1000) / 10} % trimmed by now; density {plan.density.toFixed(2)}{' '}
-            g/cm³
+            {say('lamination.trimmedByNowDensityG', {
+              value: Math.round((1 - plan.kept) * 1000) / 10,
+              density: plan.density.toFixed(2),
+            })}
           </p>
         </li>
         <li>
-          <h3 className="font-semibold">By hand</h3>
+          <h3 className="font-semibold">{say('lamination.byHand')}</h3>
           <ul className="list-disc pl-5 text-[15px]">
             {BY_HAND.map((words) => (
               <li key={words}>{words}</li>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { RollingHouse } from '@/core/bakery/rolling';
@@ -43,6 +44,7 @@ interface Props {
 
 /** Schemes side by side, composed, seen in section and worked out on the bench. */
 export function LaminationView({ person, schemes, products, behind, rolling, blockKg, ...places }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [chosen, setChosen] = useState(schemes[0]?.id ?? null);
   const scheme = schemes.find(({ id }) => id === chosen) ?? null;
@@ -54,7 +56,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
     ...{ dough: measure('grams', 7800), fat: measure('grams', 2400), mm: measure('mm', 3.9) },
   });
   const [dough, fat, mm] = [read.grams('dough'), read.grams('fat'), read.mm('mm')];
-  const reading = useMemo(() => (draft ? readDraft(draft, units) : null), [draft, units]);
+  const reading = useMemo(() => (draft ? readDraft(say, draft, units) : null), [draft, units]);
   const composed = useDeferredValue(reading?.scheme ?? null);
   const choose = (id: string) => {
     setChosen(id);
@@ -62,13 +64,13 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
   };
   const sizes = [dough, fat, mm];
   const fault = sizes.some(Number.isNaN)
-    ? 'Dough, butter and sheet are needed.'
+    ? say('lamination.doughButterAndSheetAre')
     : dough <= 0
-      ? 'How much dough? Give its weight before butter.'
+      ? say('lamination.howMuchDoughGiveIts')
       : fat <= 0
-        ? 'How much butter? Without it there is nothing to laminate.'
+        ? say('lamination.howMuchButterWithoutIt')
         : mm <= 0
-          ? 'A sheet has a thickness, such as 3.9 mm.'
+          ? say('lamination.aSheetHasAThickness')
           : null;
   const blocks = fault ? 1 : blocksFor((dough + fat) / 1000, blockKg);
   const weights = { dough: dough / blocks, fat: fat / blocks };
@@ -101,13 +103,25 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
       <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
         <Tabs at="/lamination" />
         <div className="grid w-full max-w-lg grid-cols-3 gap-2">
-          <Field label="dough before butter" {...field('dough')} trouble={unless(dough, wants('grams'))} />
-          <Field label="butter" {...field('fat')} trouble={unless(fat, wants('grams'))} />
-          <Field label="final sheet" {...field('mm')} trouble={unless(mm, wants('mm'))} />
+          <Field
+            label={say('lamination.doughBeforeButter')}
+            {...field('dough')}
+            trouble={unless(dough, wants(say, 'grams'))}
+          />
+          <Field
+            label={say('lamination.butter2')}
+            {...field('fat')}
+            trouble={unless(fat, wants(say, 'grams'))}
+          />
+          <Field
+            label={say('lamination.finalSheet2')}
+            {...field('mm')}
+            trouble={unless(mm, wants(say, 'mm'))}
+          />
         </div>
         {!fault && (
           <p className="pb-2 text-[16px] text-quiet">
-            {showMass(dough + fat, units)} in all, {blocks > 1 ? `${blocks} blocks` : 'one block'}
+            {say('lamination.inAllOneBlockBlocks', { mass: showMass(dough + fat, units), blocks })}
           </p>
         )}
       </div>
@@ -143,7 +157,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
           {composed && pile && (
             <section aria-labelledby="section-heading" className="grid content-start gap-3">
               <h2 id="section-heading" className="text-xl font-semibold">
-                {schemeName(composed)} at {showLength(mm, units)}
+                {say('lamination.at', { schemeName: schemeName(composed), length: showLength(mm, units) })}
               </h2>
               <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
               <SectionView pile={pile} mm={mm} finest={finest} />

@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { outcomeWords } from '@/core/lamination/advice';
 import { verdictWords } from '@/core/lamination/kinds';
@@ -19,18 +20,30 @@ interface Props {
 
 /** What the layers of a scheme are at the final sheet, the verdict, and what one turn more or less would do. */
 export function LayerFacts({ scheme, weights, mm, limits }: Props) {
+  const say = useWords();
   const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
   const { less, more } = turnMoreOrLess(scheme, weights, mm, limits[scheme.kind]);
   const facts: [string, string][] = [
-    ['fat layers', layers.fatLayers.toLocaleString('en')],
-    ['layers in all', layers.layers.toLocaleString('en')],
-    ['folds multiplied', multiplied.toLocaleString('en')],
-    ['fat layer', `${microns(layers.meanFat)}, ${microns(layers.minFat)} to ${microns(layers.maxFat)}`],
+    [say('lamination.fatLayers'), layers.fatLayers.toLocaleString('en')],
+    [say('lamination.layersInAll'), layers.layers.toLocaleString('en')],
+    [say('lamination.foldsMultiplied'), multiplied.toLocaleString('en')],
     [
-      'dough layer',
-      `${microns(layers.meanDough)}, ${microns(layers.minDough)} to ${microns(layers.maxDough)}`,
+      say('lamination.fatLayer'),
+      say('lamination.to2', {
+        microns: microns(layers.meanFat),
+        microns2: microns(layers.minFat),
+        microns3: microns(layers.maxFat),
+      }),
     ],
-    ['fat by volume', `${Math.round(layers.fatVolumeFraction * 1000) / 10} %`],
+    [
+      say('lamination.doughLayer'),
+      say('lamination.to2', {
+        microns: microns(layers.meanDough),
+        microns2: microns(layers.minDough),
+        microns3: microns(layers.maxDough),
+      }),
+    ],
+    [say('lamination.fatByVolume'), `${Math.round(layers.fatVolumeFraction * 1000) / 10} %`],
   ];
   const last = scheme.turns.at(-1);
   return (
@@ -49,12 +62,14 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
       <div className="text-[16px]">
         {less && (
           <p>
-            <span className="text-quiet">without the last turn: </span>
+            <span className="text-quiet">{say('lamination.withoutTheLastTurn')}</span>
             {outcomeWords(less, scheme)}
           </p>
         )}
         <p>
-          <span className="text-quiet">one {last ? FOLD_WORDS[last.fold] : 'letter fold'} more: </span>
+          <span className="text-quiet">
+            {say('lamination.oneMore', { part: last ? FOLD_WORDS[last.fold] : say('lamination.letterFold') })}
+          </span>
           {outcomeWords(more, scheme)}
         </p>
       </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { Scheme } from '@/core/lamination/scheme';
 import { Button } from '../kit/button';
@@ -32,6 +33,7 @@ interface Props {
 
 /** Keeps what was composed, gives it to products, and lets planned doughs follow. */
 export function SchemeKeeper({ from, scheme, products, behind }: Props) {
+  const say = useWords();
   const [name, setName] = useState(from?.name ?? '');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [given, setGiven] = useState<number[]>([]);
@@ -49,11 +51,11 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
   return (
     <section aria-labelledby="keep-heading" className="grid gap-2">
       <h2 id="keep-heading" className="text-xl font-semibold">
-        Keep
+        {say('lamination.keep')}
       </h2>
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-72">
-          <Field label="name of the scheme" value={name} onType={setName} />
+          <Field label={say('lamination.nameOfTheScheme')} value={name} onType={setName} />
         </div>
         {from && !isNew && (
           <Button
@@ -62,12 +64,12 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
             disabled={!scheme || busy}
             onClick={() => keep(from.versionId)}
           >
-            Keep as a new version
+            {say('lamination.keepAsANewVersion')}
           </Button>
         )}
         {isNew && (
           <Button look="act" className="min-h-10" disabled={!scheme || busy} onClick={() => keep(null)}>
-            Keep as a new scheme
+            {say('lamination.keepAsANewScheme')}
           </Button>
         )}
         {from && (
@@ -76,20 +78,24 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
             disabled={busy}
             onClick={() => void act('remove-scheme', { schemeId: from.schemeId })}
           >
-            Take “{from.name}” out
+            {say('lamination.takeOut', { name: from.name })}
           </Button>
         )}
       </div>
       {from && from.products.length > 0 && (
         <p className="text-[15px] text-quiet">
-          Laminated by it: {from.products.map((product) => product.name.toLowerCase()).join(', ')}
+          {say('lamination.laminatedByIt', {
+            products: from.products.map((product) => product.name.toLowerCase()).join(', '),
+          })}
         </p>
       )}
       {from && (
         <details>
-          <summary className="min-h-9 cursor-pointer text-[16px]">Give “{from.name}” to products</summary>
+          <summary className="min-h-9 cursor-pointer text-[16px]">
+            {say('lamination.giveToProducts', { name: from.name })}
+          </summary>
           <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-            <legend className="sr-only">Products</legend>
+            <legend className="sr-only">{say('lamination.products')}</legend>
             {products.map(({ id, name: product, schemeName }) => (
               <label key={id} className="flex min-h-9 items-center gap-2 text-[16px]">
                 <input
@@ -100,7 +106,7 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
                     setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
                   }
                 />
-                {product} <span className="text-quiet">now {schemeName}</span>
+                {product} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
               </label>
             ))}
           </fieldset>
@@ -109,24 +115,24 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
             disabled={given.length === 0 || busy}
             onClick={() => void act('choose-scheme', { productIds: given, schemeId: from.schemeId })}
           >
-            Give it to {given.length === 1 ? 'this product' : `these ${given.length} products`}
+            {say('lamination.giveItToThisProduct', { count: given.length })}
           </Button>
         </details>
       )}
       {behind.length > 0 && (
         <div>
-          <h3 className="font-semibold">Planned by an older scheme</h3>
+          <h3 className="font-semibold">{say('lamination.plannedByAnOlderScheme')}</h3>
           <ul className="grid gap-1">
             {behind.map((dough) => (
               <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
                 {dough.refused ?? (
                   <>
-                    {dough.name}: {dough.from}, now {dough.to}
+                    {say('lamination.now2', { name: dough.name, from: dough.from, to: dough.to })}
                     <Button
                       disabled={busy}
                       onClick={() => void act('relaminate-dough', { doughId: dough.id })}
                     >
-                      Let {dough.name} follow
+                      {say('lamination.letFollow', { name: dough.name })}
                     </Button>
                   </>
                 )}

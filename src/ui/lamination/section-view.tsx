@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo, useState } from 'react';
 import { section } from '@/core/lamination/drawing';
 import type { Pile } from '@/core/lamination/pile';
@@ -49,6 +50,7 @@ const thickIn = (units: ReaderUnits) => (mm: number) =>
 
 /** A section through the sheet, whole and enlarged: from all of it down to single layers, true to scale. */
 export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; finest: number }) {
+  const say = useWords();
   const [units] = useUnits();
   const thick = thickIn(units);
   const [zoom, setZoom] = useState(0.55);
@@ -62,8 +64,13 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
     <figure className="grid gap-2">
       <div className="flex items-start gap-2">
         <div>
-          <Strip pile={pile} from={0} to={1} label={`The whole sheet in section, ${thick(mm)}`} />
-          <p className="text-[15px] text-quiet">all of {thick(mm)}</p>
+          <Strip
+            pile={pile}
+            from={0}
+            to={1}
+            label={say('lamination.theWholeSheetInSection', { thick: thick(mm) })}
+          />
+          <p className="text-[15px] text-quiet">{say('lamination.allOf', { thick: thick(mm) })}</p>
         </div>
         <svg width={26} height={HEIGHT} aria-hidden>
           <path
@@ -74,14 +81,22 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
           />
         </svg>
         <div>
-          <Strip pile={pile} from={from} to={from + window} label={`${thick(mm * window)} of it, enlarged`} />
+          <Strip
+            pile={pile}
+            from={from}
+            to={from + window}
+            label={say('lamination.ofItEnlarged', { thick: thick(mm * window) })}
+          />
           <p className="text-[15px] text-quiet">
-            {thick(mm * window)} of it{times > 1 && `, ${times} times`}
+            {say('lamination.ofIt', {
+              thick: thick(mm * window),
+              part: times > 1 ? say('lamination.times', { times }) : '',
+            })}
           </p>
         </div>
       </div>
       <label className="grid grid-cols-[5rem_1fr] items-center gap-2 text-[15px]">
-        Enlarge
+        {say('lamination.enlarge')}
         <input
           type="range"
           className="accent-ink"
@@ -93,7 +108,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
         />
       </label>
       <label className="grid grid-cols-[5rem_1fr] items-center gap-2 text-[15px]">
-        Height
+        {say('lamination.height')}
         <input
           type="range"
           className="accent-ink"
@@ -105,7 +120,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
         />
       </label>
       <figcaption className="text-[15px] text-quiet">
-        Butter dark yellow, dough pale; where layers are too thin to be drawn, the mean of both.
+        {say('lamination.butterDarkYellowDoughPale')}
       </figcaption>
     </figure>
   );

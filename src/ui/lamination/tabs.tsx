@@ -1,14 +1,17 @@
-const PAGES = [
-  { href: '/lamination', name: 'Lamination' },
-  { href: '/cutting', name: 'Cut plan' },
-  { href: '/fillings', name: 'Fillings and shapes' },
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
+const pagesWords = (say: Say) => [
+  { href: '/lamination', name: say('lamination.lamination') },
+  { href: '/cutting', name: say('lamination.cutPlan') },
+  { href: '/fillings', name: say('lamination.fillingsAndShapes') },
 ];
 
 /** The second day's work: layers, what is cut from them, what goes in and how it is made up. */
 export function Tabs({ at }: { at: string }) {
+  const say = useWords();
   return (
-    <nav aria-label="Layers and cuts" className="flex items-baseline gap-5 print:hidden">
-      {PAGES.map(({ href, name }) =>
+    <nav aria-label={say('lamination.layersAndCuts')} className="flex items-baseline gap-5 print:hidden">
+      {pagesWords(say).map(({ href, name }) =>
         href === at ? (
           <h1 key={href} className="text-3xl font-bold">
             {name}

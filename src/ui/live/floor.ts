@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
@@ -29,6 +30,7 @@ function newTo(events: readonly FloorEvent[], more: readonly FloorEvent[], dough
  * until it has arrived, and is taken back, with a sentence, if the house refuses it.
  */
 export function useFloor(board: Board, personId: number, now: number) {
+  const say = useWords();
   const [sent, setSent] = useState<FloorEvent[]>([]);
   const [heard, setHeard] = useState<FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -85,6 +87,7 @@ export function useFloor(board: Board, personId: number, now: number) {
     await keep(
       event,
       aboutTap(
+        say,
         event,
         board.doughs.find(({ id }) => id === event.doughId),
       ),

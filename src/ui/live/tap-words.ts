@@ -1,29 +1,30 @@
+import type { Say } from '@/words/say';
 import type { DoughRecord } from '@/core/record/dough';
 import type { FloorEvent, FloorEventKind } from '@/core/record/events';
 
 /** What each kind of event is called. */
-export const EVENT_WORDS: Record<FloorEventKind, string> = {
+export const eventWords = (say: Say): Record<FloorEventKind, string> => ({
   start: 'started',
   finish: 'done',
   skip: 'skipped',
   temperature: 'temperature',
   note: 'note',
   undo: 'undo',
-  verdict: 'proof judged',
-  alive: 'looked at',
-  conditions: 'temperatures at the bowl',
-  mix: 'actual amounts',
+  verdict: say('live.proofJudged'),
+  alive: say('live.lookedAt'),
+  conditions: say('live.temperaturesAtTheBowl'),
+  mix: say('live.actualAmounts'),
   turn: 'folds',
   check: 'checked',
-  weigh: 'pieces weighed',
+  weigh: say('live.piecesWeighed'),
   scrap: 'trimmings',
   count: 'counted',
   marks: 'marks',
-  take: 'taken on',
-  needle: 'core probe',
+  take: say('live.takenOn'),
+  needle: say('live.coreProbe'),
   move: 'moved',
   deck: 'deck',
-};
+});
 
 /**
  * What a tap is, for whoever has to confirm it or reads why it was refused.
@@ -32,12 +33,13 @@ export const EVENT_WORDS: Record<FloorEventKind, string> = {
  * aboutTap(event, dough); // 'Crescent 39, Mix: started'
  */
 export function aboutTap(
+  say: Say,
   { kind, stepKey, celsius, text }: Pick<FloorEvent, 'kind' | 'stepKey' | 'celsius' | 'text'>,
   dough: Pick<DoughRecord, 'name' | 'steps'> | undefined,
 ): string {
   const step = dough?.steps.find(({ key }) => key === stepKey);
   const where = [dough?.name, step?.label].filter((part) => part !== undefined).join(', ');
-  const what = celsius === null ? EVENT_WORDS[kind] : `${celsius} °C`;
+  const what = celsius === null ? eventWords(say)[kind] : `${celsius} °C`;
   const said = text === null ? what : `${what} “${text.slice(0, 60)}”`;
   return where === '' ? said : `${where}: ${said}`;
 }

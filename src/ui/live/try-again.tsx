@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { startTransition, useEffect, useState } from 'react';
 import { Button } from '../kit/button';
@@ -11,6 +12,7 @@ const IN_PLACE = 3;
 
 /** What stands in place of a page that could not be made at all. It tries again by itself until it is there. */
 export function TryAgain({ reset }: { reset: () => void }) {
+  const say = useWords();
   const router = useRouter();
   const [failures, setFailures] = useState(1);
   const again = () => {
@@ -29,10 +31,10 @@ export function TryAgain({ reset }: { reset: () => void }) {
   });
   return (
     <main className="mx-auto max-w-xl p-10">
-      <h1 className="text-3xl font-semibold">The bakery’s computer does not answer</h1>
-      <p className="mt-3 mb-6 text-lg">What was recorded is safe. This page tries again by itself.</p>
+      <h1 className="text-3xl font-semibold">{say('live.theBakerySComputerDoes')}</h1>
+      <p className="mt-3 mb-6 text-lg">{say('live.whatWasRecordedIsSafe')}</p>
       <Button look="act" floor onClick={again}>
-        Try now
+        {say('live.tryNow')}
       </Button>
       <Awake />
     </main>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import { Button } from '../kit/button';
@@ -15,14 +16,16 @@ interface Props {
 
 /** An order for one day. */
 export function AddOrder(props: Props) {
+  const say = useWords();
   return (
-    <Sheet open={props.open} onOpenChange={props.onClose} title="Add order">
+    <Sheet open={props.open} onOpenChange={props.onClose} title={say('orders.addOrder')}>
       <Form {...props} />
     </Sheet>
   );
 }
 
 function Form({ onClose, book }: Props) {
+  const say = useWords();
   const [clientId] = useState(() => crypto.randomUUID());
   const [order, setOrder] = useState({
     customer: book.customers[0] ?? '',
@@ -56,7 +59,7 @@ function Form({ onClose, book }: Props) {
       }}
     >
       <Field
-        label="Customer"
+        label={say('orders.customer')}
         list="customers"
         value={order.customer}
         trouble={at('customer')}
@@ -68,22 +71,33 @@ function Form({ onClose, book }: Props) {
         ))}
       </datalist>
       <Choice
-        label="Product"
+        label={say('orders.product')}
         value={order.productId}
         trouble={at('productId')}
         options={book.makers.map(({ productId, name }) => ({ id: String(productId), name }))}
         onChoose={(productId) => set({ productId })}
       />
       <Field
-        label="Pieces"
+        label={say('orders.pieces')}
         inputMode="numeric"
         value={order.pieces}
         trouble={at('pieces')}
         onType={(pieces) => set({ pieces })}
       />
       <div className="grid grid-cols-2 gap-2">
-        <Field label="Day" type="date" value={order.day} trouble={at('due')} onType={(day) => set({ day })} />
-        <Field label="Ready by" type="time" value={order.time} onType={(time) => set({ time })} />
+        <Field
+          label={say('orders.day')}
+          type="date"
+          value={order.day}
+          trouble={at('due')}
+          onType={(day) => set({ day })}
+        />
+        <Field
+          label={say('orders.readyBy')}
+          type="time"
+          value={order.time}
+          onType={(time) => set({ time })}
+        />
       </div>
       {trouble && !['customer', 'productId', 'pieces', 'due'].includes(trouble.field ?? '') && (
         <p role="alert" className="text-warn">
@@ -91,7 +105,7 @@ function Form({ onClose, book }: Props) {
         </p>
       )}
       <Button look="act" type="submit" className="min-h-11 justify-self-start text-lg">
-        Add order
+        {say('orders.addOrder')}
       </Button>
     </form>
   );

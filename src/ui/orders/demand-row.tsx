@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderWithSources } from '@/core/demand/cover';
 import { clockTime, dayTime } from '@/core/time/local';
@@ -15,6 +16,7 @@ interface Props {
 
 /** One order of a day: how many, for whom, and where they come from; the number is changed where it stands. */
 export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
+  const say = useWords();
   const [typed, setTyped] = useState<string | null>(null);
   const { customer, dueAt, pieces, open, from, thawed, source } = want;
   const keep = () => {
@@ -22,14 +24,14 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
     if (typed !== null && typed.trim() !== '' && number !== pieces) onChange?.(number);
     setTyped(null);
   };
-  const unusual = source.kind === 'standing' && source.usual !== pieces;
+  const usual = source.kind === 'standing' && source.usual !== pieces ? source.usual : null;
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1 text-[17px]">
       <span className="w-12 font-label text-[17px] font-medium">{clockTime(dueAt, zone)}</span>
       {onChange ? (
         <input
           inputMode="numeric"
-          aria-label={`Pieces of ${product.toLowerCase()} for ${customer}`}
+          aria-label={say('orders.piecesOfFor', { product: product.toLowerCase(), customer })}
           className="min-h-8 w-16 rounded border border-edge bg-flour px-2 text-right"
           value={typed ?? String(pieces)}
           onChange={(event) => setTyped(event.target.value)}
@@ -41,19 +43,29 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
       )}
       <span className="font-semibold">{product}</span>
       <span className="text-quiet">
-        {customer}
-        {unusual && `, usually ${source.usual}`}
+        {say('orders.customerPart', {
+          customer,
+          part: usual !== null ? say('orders.usually', { usual }) : '',
+        })}
       </span>
       <span className="ml-auto text-right text-[15px]">
         {from.map(({ doughId, dough, pieces: part, mixAt }) => (
           <span key={doughId} className="block">
-            {part < pieces && `${part} from `}
-            {dough}, <span className="text-quiet">change until {dayTime(mixAt, zone)}</span>
+            {say.rich('orders.changeUntil', {
+              part: part < pieces ? say('orders.from', { part }) : '',
+              dough,
+              span: (words) => <span className="text-quiet">{words}</span>,
+              time: dayTime(mixAt, zone),
+            })}
           </span>
         ))}
-        {thawed > 0 && <span className="block">{thawed} out of the freezer, thawing</span>}
-        {frozen > 0 && <span className="block">{Math.min(frozen, open)} from the freezer</span>}
-        {open - frozen > 0 && <span className="block font-bold">{open - frozen} without a dough</span>}
+        {thawed > 0 && <span className="block">{say('orders.outOfTheFreezerThawing', { thawed })}</span>}
+        {frozen > 0 && (
+          <span className="block">{say('orders.fromTheFreezer', { frozen: Math.min(frozen, open) })}</span>
+        )}
+        {open - frozen > 0 && (
+          <span className="block font-bold">{say('orders.withoutADough', { open: open - frozen })}</span>
+        )}
       </span>
     </li>
   );

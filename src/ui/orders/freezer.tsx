@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import type { Answer } from '@/core/wire/answer';
@@ -27,14 +28,15 @@ export function Freezer({
   zone: string;
   onMove: (input: FrozenMove) => Promise<Answer>;
 }) {
+  const say = useWords();
   const [productId, setProductId] = useState(String(book.makers[0]?.productId ?? ''));
   const [pieces, setPieces] = useState('');
   const usedOf = (id: number) =>
     book.taken.filter((one) => one.productId === id).reduce((sum, one) => sum + one.pieces, 0);
   return (
-    <section aria-label="Freezer" className="mt-6">
-      <h2 className="text-xl font-semibold">In the freezer</h2>
-      {book.stock.length === 0 && <p className="text-quiet">Nothing shaped lies frozen.</p>}
+    <section aria-label={say('orders.freezer')} className="mt-6">
+      <h2 className="text-xl font-semibold">{say('orders.inTheFreezer')}</h2>
+      {book.stock.length === 0 && <p className="text-quiet">{say('orders.nothingShapedLiesFrozen')}</p>}
       <ul>
         {book.stock.map(({ productId: id, pieces: stock }) => (
           <li key={id} className="flex justify-between border-b border-hairline py-1">
@@ -42,22 +44,28 @@ export function Freezer({
               {stock} {products.get(id)?.toLowerCase()}
             </span>
             <span className="text-quiet">
-              {usedOf(id) > 0 ? `${usedOf(id)} for these orders: thaw the night before` : 'free'}
+              {usedOf(id) > 0
+                ? say('orders.forTheseOrdersThawThe', { usedOf: usedOf(id) })
+                : say('orders.free')}
             </span>
           </li>
         ))}
       </ul>
       {book.taken.length > 0 && (
-        <ul aria-label="To thaw" className="mt-2">
+        <ul aria-label={say('orders.toThaw')} className="mt-2">
           {book.taken.map(({ productId: id, pieces: wanted, dueAt }) => (
             <li key={`${id} ${dueAt}`} className="flex items-center justify-between gap-2 py-0.5">
               <span>
-                {wanted} {products.get(id)?.toLowerCase()} for {dayTime(dueAt, zone)}
+                {say.rich('orders.for', {
+                  wanted,
+                  get: () => products.get(id)?.toLowerCase(),
+                  time: dayTime(dueAt, zone),
+                })}
               </span>
               <Button
                 onClick={() => void onMove({ productId: id, pieces: -wanted, note: '', forDue: dueAt })}
               >
-                They are out
+                {say('orders.theyAreOut')}
               </Button>
             </li>
           ))}
@@ -73,14 +81,14 @@ export function Freezer({
         }}
       >
         <Choice
-          label="Product"
+          label={say('orders.product')}
           value={productId}
           options={book.makers.map(({ productId: id, name }) => ({ id: String(id), name }))}
           onChoose={setProductId}
         />
-        <Field label="In, or −out" value={pieces} inputMode="text" onType={setPieces} />
+        <Field label={say('orders.inOrOut')} value={pieces} inputMode="text" onType={setPieces} />
         <Button type="submit" className="min-h-10">
-          Note it
+          {say('orders.noteIt')}
         </Button>
       </form>
     </section>

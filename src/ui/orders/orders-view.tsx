@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -21,6 +22,7 @@ type SheetName = 'order' | 'standing' | 'read' | null;
 
 /** What is to be ready in the coming days, what of it no dough makes yet, and the doughs that would. */
 export function OrdersView({ book, zone, person }: { book: OrderBook; zone: string; person: Person }) {
+  const say = useWords();
   const router = useRouter();
   const [sheet, setSheet] = useState<SheetName>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -43,24 +45,27 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
   };
   return (
     <main className="grid flex-1 content-start lg:min-h-0 lg:grid-cols-[1fr_27rem]">
-      <h1 className="sr-only">Orders</h1>
+      <h1 className="sr-only">{say('orders.orders')}</h1>
       <section
-        aria-label="What is wanted"
+        aria-label={say('orders.whatIsWanted')}
         className="min-w-0 px-4 pb-6 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto"
       >
         <div className="flex flex-wrap items-center gap-2 py-2">
           <p className="text-lg" role="status">
-            {open === 0 ? 'Doughs are planned for everything.' : `${open} pieces have no dough yet.`}
+            {open === 0
+              ? say('orders.doughsArePlannedForEverything')
+              : say('orders.piecesHaveNoDoughYet', { open })}
           </p>
           <span className="ml-auto" />
           {mayPlan && (
             <>
               <Button look="quiet" onClick={() => setSheet('read')}>
-                Read a file
+                {say('orders.readAFile')}
               </Button>
-              <Button onClick={() => setSheet('standing')}>Standing orders</Button>
+              <Button onClick={() => setSheet('standing')}>{say('orders.standingOrders')}</Button>
               <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('order')}>
-                <Plus aria-hidden size={18} /> Add order
+                <Plus aria-hidden size={18} />
+                {say('orders.addOrder2')}
               </Button>
             </>
           )}
@@ -76,18 +81,18 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
               <h2 className="text-xl font-semibold">
                 {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
               </h2>
-              {closed !== null && <span>closed{closed && `: ${closed}`}</span>}
+              {closed !== null && <span>{say('orders.closed', { part: closed ? `: ${closed}` : '' })}</span>}
               {mayPlan && (
                 <Button
                   look="quiet"
                   className="ml-auto"
                   onClick={() => void act('close-day', { day, closed: closed === null })}
                 >
-                  {closed === null ? 'Close the day' : 'Open the day'}
+                  {closed === null ? say('orders.closeTheDay') : say('orders.openTheDay')}
                 </Button>
               )}
             </div>
-            {demand.length === 0 && <p className="py-1 text-quiet">Nothing is wanted.</p>}
+            {demand.length === 0 && <p className="py-1 text-quiet">{say('orders.nothingIsWanted')}</p>}
             <ul>
               {demand.map((want) => (
                 <DemandRow

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import {
@@ -31,6 +32,7 @@ type Outcome = { message: string; late: boolean };
 
 /** Doughs for what has none yet, with what they cost; to be merged, split and planned. */
 export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
+  const say = useWords();
   const { makers, making } = book;
   const now = useMinute();
   const [edited, setDoughs] = useState(book.proposals);
@@ -93,14 +95,18 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
   const bowls = doughs.reduce((sum, dough) => sum + dough.bowls, 0);
   const kg = doughs.reduce((sum, dough) => sum + dough.kg, 0);
   return (
-    <section aria-label="Proposed doughs">
-      <h2 className="text-2xl font-bold">Proposed doughs</h2>
+    <section aria-label={say('orders.proposedDoughs')}>
+      <h2 className="text-2xl font-bold">{say('orders.proposedDoughs')}</h2>
       {doughs.length === 0 ? (
-        <p className="mt-1 text-lg text-quiet">None is needed for these days.</p>
+        <p className="mt-1 text-lg text-quiet">{say('orders.noneIsNeededForThese')}</p>
       ) : (
         <p className="text-quiet">
-          {doughs.length} {doughs.length === 1 ? 'dough' : 'doughs'}, {bowls} {bowls === 1 ? 'bowl' : 'bowls'}{' '}
-          of {weight(making.bowlKg)}, {percent(kg / (bowls * making.bowlKg))} full on the whole
+          {say('orders.doughDoughsBowlBowlsOf', {
+            count: doughs.length,
+            bowls,
+            weight: weight(making.bowlKg),
+            percent: percent(kg / (bowls * making.bowlKg)),
+          })}
         </p>
       )}
       <ol className="mt-2 grid gap-3">
@@ -119,18 +125,31 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
                 </p>
               ))}
               <p className="text-[15px] text-quiet">
-                {weight(dough.kg)} in {dough.bowls} {dough.bowls === 1 ? 'bowl' : 'bowls'},{' '}
-                {percent(dough.fill)} full;{' '}
-                {spare === 0 ? 'nothing left over' : `${spare} pieces for the freezer`}
-                {dough.waits > 0 && `; ready ${duration(dough.waits)} before the last is wanted`}.{' '}
-                {isLate(dough) ? (
-                  <strong className="text-warn">
-                    Too late to be ready in time: it had to be mixed by {dayTime(dough.changeUntil, zone)}.
-                  </strong>
-                ) : (
-                  `Change until ${dayTime(dough.changeUntil, zone)}.`
-                )}
-                {dough.apart.length > 0 && ` Has ${dough.apart.join(', ')}: kept apart.`}
+                {say.rich('orders.inBowlBowlsFull', {
+                  weight: weight(dough.kg),
+                  bowls: dough.bowls,
+                  percent: percent(dough.fill),
+                  part:
+                    spare === 0
+                      ? say('orders.nothingLeftOver')
+                      : say('orders.piecesForTheFreezer', { spare }),
+                  part2:
+                    dough.waits > 0
+                      ? say('orders.readyBeforeTheLastIs', { duration: duration(dough.waits) })
+                      : '',
+                  value: () =>
+                    isLate(dough) ? (
+                      <strong className="text-warn">
+                        {say('orders.tooLateToBeReady', { time: dayTime(dough.changeUntil, zone) })}
+                      </strong>
+                    ) : (
+                      say('orders.changeUntil2', { time: dayTime(dough.changeUntil, zone) })
+                    ),
+                  part3:
+                    dough.apart.length > 0
+                      ? say('orders.hasKeptApart', { apart: dough.apart.join(', ') })
+                      : '',
+                })}
               </p>
               {outcome && (
                 <p role="alert" className="text-warn">
@@ -141,16 +160,16 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
                 <div className="mt-1 flex flex-wrap gap-2">
                   {!isLate(dough) && (
                     <Button disabled={busy !== null} onClick={() => void planThese([dough])}>
-                      {busy === keyOf(dough) ? 'Finding its place …' : 'Plan it'}
+                      {busy === keyOf(dough) ? say('orders.findingItsPlace') : say('orders.planIt')}
                     </Button>
                   )}
                   {(outcome?.late || isLate(dough)) && (
                     <Button disabled={busy !== null} onClick={() => void planThese([dough], true)}>
-                      Plan it late
+                      {say('orders.planItLate')}
                     </Button>
                   )}
                   <Button look="quiet" onClick={() => split(dough)}>
-                    Split
+                    {say('orders.split')}
                   </Button>
                   {room && (
                     <Button
@@ -161,12 +180,12 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
                         )
                       }
                     >
-                      {room.pieces} more to freeze
+                      {say('orders.moreToFreeze', { pieces: room.pieces })}
                     </Button>
                   )}
                   {nth + 1 < doughs.length && (
                     <Button look="quiet" onClick={() => merge(dough, nth)}>
-                      With the next
+                      {say('orders.withTheNext')}
                     </Button>
                   )}
                 </div>
@@ -177,7 +196,7 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
       </ol>
       {mayPlan && inTime.length > 1 && (
         <Button look="act" className="mt-3" disabled={busy !== null} onClick={() => void planThese(inTime)}>
-          Plan all {inTime.length}
+          {say('orders.planAll', { count: inTime.length })}
         </Button>
       )}
     </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import { readOrdersCsv, LONGEST_ORDERS } from '@/core/exchange/orders-csv';
@@ -19,14 +20,16 @@ interface Props {
 
 /** Reads orders from a table, shows what is in it and every fault by its line, and takes them all or none. */
 export function ReadOrders(props: Props) {
+  const say = useWords();
   return (
-    <Sheet open={props.open} onOpenChange={props.onClose} title="Read orders from a file">
+    <Sheet open={props.open} onOpenChange={props.onClose} title={say('orders.readOrdersFromAFile')}>
       <Form {...props} />
     </Sheet>
   );
 }
 
 function Form({ onClose, book, zone }: Props) {
+  const say = useWords();
   const now = useMinute();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -43,12 +46,9 @@ function Form({ onClose, book, zone }: Props) {
   };
   return (
     <div className="grid gap-4">
-      <p>
-        A table (CSV, UTF-8) whose first line names the columns <b>customer, product, pieces, day, time</b>: a
-        day such as 2026-11-22, a time such as 06:30.
-      </p>
+      <p>{say.rich('orders.aTableCSVUTF8', { b: (words) => <b>{words}</b> })}</p>
       <FileIn
-        label="File to read"
+        label={say('orders.fileToRead')}
         accept=".csv,text/csv"
         longest={LONGEST_ORDERS}
         text={text}
@@ -60,17 +60,15 @@ function Form({ onClose, book, zone }: Props) {
         </p>
       )}
       {read && read.faults.length > 0 && (
-        <ul role="alert" aria-label="Faults" className="text-warn">
+        <ul role="alert" aria-label={say('orders.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }, i) => (
-            <li key={i}>
-              Line {line}: {message}
-            </li>
+            <li key={i}>{say('orders.line', { line, message })}</li>
           ))}
-          {read.faults.length > 20 && <li>and {read.faults.length - 20} more.</li>}
+          {read.faults.length > 20 && <li>{say('orders.andMore', { count: read.faults.length - 20 })}</li>}
         </ul>
       )}
       {read && read.orders.length > 0 && (
-        <ul aria-label="Orders in it" className="max-h-60 overflow-y-auto" tabIndex={0}>
+        <ul aria-label={say('orders.ordersInIt')} className="max-h-60 overflow-y-auto" tabIndex={0}>
           {read.orders.slice(0, 200).map(({ line, customer, productId, pieces, dueAt }) => (
             <li key={line} className="flex justify-between gap-3 border-b border-hairline py-1">
               <span>
@@ -83,8 +81,10 @@ function Form({ onClose, book, zone }: Props) {
       )}
       {read && read.orders.length > 0 && (
         <Button look="act" className="min-h-11 justify-self-start" onClick={() => void take()}>
-          Take {read.orders.length} {read.orders.length === 1 ? 'order' : 'orders'}
-          {read.faults.length > 0 && ', leaving the faulty lines out'}
+          {say('orders.takeOrderOrdersLeavingThe', {
+            count: read.orders.length,
+            hasCount: read.faults.length > 0,
+          })}
         </Button>
       )}
     </div>

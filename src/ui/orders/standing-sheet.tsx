@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
@@ -9,7 +11,15 @@ import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const daysWords = (say: Say) => [
+  say('orders.mon'),
+  say('orders.tue'),
+  say('orders.wed'),
+  say('orders.thu'),
+  say('orders.fri'),
+  say('orders.sat'),
+  say('orders.sun'),
+];
 
 interface Props {
   open: boolean;
@@ -20,8 +30,9 @@ interface Props {
 
 /** What customers want every week; a number of 0 ends it. */
 export function StandingSheet({ open, onClose, book, products }: Props) {
+  const say = useWords();
   return (
-    <Sheet open={open} onOpenChange={onClose} title="Standing orders">
+    <Sheet open={open} onOpenChange={onClose} title={say('orders.standingOrders')}>
       <List book={book} products={products} />
       <Form book={book} />
     </Sheet>
@@ -29,19 +40,25 @@ export function StandingSheet({ open, onClose, book, products }: Props) {
 }
 
 function List({ book, products }: Pick<Props, 'book' | 'products'>) {
+  const say = useWords();
   const lines = new Map<string, { text: string; days: number[] }>();
   for (const { customer, productId, weekday, dueMinute, pieces } of book.standing) {
-    const text = `${pieces} ${products.get(productId)?.toLowerCase() ?? ''} by ${clockOfDay(dueMinute)}, ${customer}`;
+    const text = say('orders.by', {
+      pieces,
+      get: products.get(productId)?.toLowerCase() ?? '',
+      clockOfDay: clockOfDay(dueMinute),
+      customer,
+    });
     const line = lines.get(text) ?? { text, days: [] };
     line.days.push(weekday);
     lines.set(text, line);
   }
   return (
-    <ul className="mb-4 max-h-64 overflow-y-auto" tabIndex={0} aria-label="Every week">
+    <ul className="mb-4 max-h-64 overflow-y-auto" tabIndex={0} aria-label={say('orders.everyWeek')}>
       {[...lines.values()].map(({ text, days }) => (
         <li key={text} className="flex justify-between gap-3 border-b border-hairline py-1">
           <span>{text}</span>
-          <span className="text-quiet">{days.map((day) => DAYS[day - 1]).join(' ')}</span>
+          <span className="text-quiet">{days.map((day) => daysWords(say)[day - 1]).join(' ')}</span>
         </li>
       ))}
     </ul>
@@ -49,6 +66,7 @@ function List({ book, products }: Pick<Props, 'book' | 'products'>) {
 }
 
 function Form({ book }: Pick<Props, 'book'>) {
+  const say = useWords();
   const router = useRouter();
   const [order, setOrder] = useState({
     customer: book.customers[0] ?? '',
@@ -64,7 +82,7 @@ function Form({ book }: Pick<Props, 'book'>) {
     const answer = await send('save-standing', {
       ...{ customer, productId, weekdays, pieces: pieces.trim(), dueMinute: minuteOfDay(order.time) },
     });
-    setTold(answer.ok ? { ok: true, message: 'Kept.' } : { ok: false, message: answer.message });
+    setTold(answer.ok ? { ok: true, message: say('orders.kept') } : { ok: false, message: answer.message });
     router.refresh();
   };
   return (
@@ -76,24 +94,24 @@ function Form({ book }: Pick<Props, 'book'>) {
         void save();
       }}
     >
-      <Field label="Customer" value={order.customer} onType={(customer) => set({ customer })} />
+      <Field label={say('orders.customer')} value={order.customer} onType={(customer) => set({ customer })} />
       <Choice
-        label="Product"
+        label={say('orders.product')}
         value={order.productId}
         options={book.makers.map(({ productId, name }) => ({ id: String(productId), name }))}
         onChoose={(productId) => set({ productId })}
       />
       <Field
-        label="Pieces"
-        hint="0 ends it"
+        label={say('orders.pieces')}
+        hint={say('orders.n0EndsIt')}
         inputMode="numeric"
         value={order.pieces}
         onType={(pieces) => set({ pieces })}
       />
-      <Field label="Ready by" type="time" value={order.time} onType={(time) => set({ time })} />
+      <Field label={say('orders.readyBy')} type="time" value={order.time} onType={(time) => set({ time })} />
       <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
-        <legend className="text-[15px]">On</legend>
-        {DAYS.map((name, i) => {
+        <legend className="text-[15px]">{say('orders.on')}</legend>
+        {daysWords(say).map((name, i) => {
           const on = order.weekdays.includes(i + 1);
           return (
             <Button
@@ -116,7 +134,7 @@ function Form({ book }: Pick<Props, 'book'>) {
         </p>
       )}
       <Button look="act" type="submit" className="min-h-11 justify-self-start sm:col-span-2">
-        Keep it
+        {say('orders.keepIt')}
       </Button>
     </form>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { PieceCount } from '@/core/record/events';
@@ -23,6 +24,7 @@ export function CountSheet({
   pieces: number;
   onCount: (counted: PieceCount) => void;
 }) {
+  const say = useWords();
   const [all, setAll] = useState(pieces);
   const [second, setSecond] = useState(0);
   const [waste, setWaste] = useState(0);
@@ -30,11 +32,21 @@ export function CountSheet({
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title={title}>
       <p className="mb-3 text-4xl font-bold">
-        {good} good <span className="text-xl font-normal text-quiet">of {all}</span>
+        {say.rich('oven.goodOf', {
+          good,
+          span: (words) => <span className="text-xl font-normal text-quiet">{words}</span>,
+          all,
+        })}
       </p>
-      <Stepper label="Came out" value={all} least={second + waste} most={2 * pieces} onChange={setAll} />
-      <Stepper label="Second quality" value={second} most={all - waste} onChange={setSecond} />
-      <Stepper label="Waste" value={waste} most={all - second} onChange={setWaste} />
+      <Stepper
+        label={say('oven.cameOut')}
+        value={all}
+        least={second + waste}
+        most={2 * pieces}
+        onChange={setAll}
+      />
+      <Stepper label={say('oven.secondQuality')} value={second} most={all - waste} onChange={setSecond} />
+      <Stepper label={say('oven.waste')} value={waste} most={all - second} onChange={setWaste} />
       <Button
         look="act"
         floor
@@ -44,7 +56,7 @@ export function CountSheet({
           onOpenChange(false);
         }}
       >
-        Keep the count
+        {say('oven.keepTheCount')}
       </Button>
     </Sheet>
   );
@@ -63,6 +75,7 @@ function Stepper({
   most: number;
   onChange: (value: number) => void;
 }) {
+  const say = useWords();
   const to = (next: number) => onChange(Math.min(most, Math.max(least, next)));
   return (
     <div
@@ -72,11 +85,11 @@ function Stepper({
     >
       <span className="text-xl">{label}</span>
       <span className="flex items-center gap-2">
-        <Button floor aria-label={`${label}: one less`} onClick={() => to(value - 1)}>
+        <Button floor aria-label={say('oven.oneLess', { label })} onClick={() => to(value - 1)}>
           <Minus aria-hidden size={22} />
         </Button>
         <output className="w-16 text-center text-3xl font-bold">{value}</output>
-        <Button floor aria-label={`${label}: one more`} onClick={() => to(value + 1)}>
+        <Button floor aria-label={say('oven.oneMore', { label })} onClick={() => to(value + 1)}>
           <Plus aria-hidden size={22} />
         </Button>
         <Button floor onClick={() => to(value + 5)}>

@@ -1,3 +1,5 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { decksFor, deckWords, type Decks } from '@/core/bakery/decks';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { correctionWords } from '@/core/learning/bakes';
@@ -7,13 +9,13 @@ import type { OvenInside } from './oven-inside';
 import type { Tell } from './load-rows';
 
 /** What the oven and its decks are known to do: "deck 1 takes 8 % longer, by 4 bakes"; null where nothing is. */
-export function correctionsTold({ whole, each }: Decks): string | null {
+export function correctionsTold(say: Say, { whole, each }: Decks): string | null {
   const decks = each.flatMap((one, i) => {
     const words = correctionWords(one);
-    return words ? [`deck ${i + 1} takes ${words}`] : [];
+    return words ? [say('oven.deckTakes', { i: i + 1, words })] : [];
   });
   const all = correctionWords(whole);
-  return decks.length > 0 ? decks.join('; ') : all && `the oven takes ${all}`;
+  return decks.length > 0 ? decks.join('; ') : all && say('oven.theOvenTakes', { all });
 }
 
 interface Props {
@@ -29,24 +31,25 @@ interface Props {
  * nothing to choose.
  */
 export function DeckChoice({ load, oven, ovens, tell }: Props) {
+  const say = useWords();
   const { decks, taken } = oven;
   const told = load.dough.state.steps.get(load.step.key)?.decks;
   const proposed = decksFor(load.trays, taken, decks);
   const on = told ?? [];
-  const say = (next: number[], to = oven.machine.id) => {
+  const put = (next: number[], to = oven.machine.id) => {
     if (next.length === 0) return;
     tell(load, { kind: 'deck', data: { kind: 'decks', oven: to, decks: next.sort((a, b) => a - b) } });
   };
   const into = (id: string) => {
     const other = ovens.find(({ machine }) => machine.id === id);
-    if (other && id !== oven.machine.id) say(decksFor(load.trays, other.taken, other.decks), id);
+    if (other && id !== oven.machine.id) put(decksFor(load.trays, other.taken, other.decks), id);
   };
   return (
     <>
       {ovens.length > 1 && (
         <div className="mt-2">
           <FloorChoice
-            label="oven"
+            label={say('oven.oven')}
             value={oven.machine.id}
             options={ovens.map(({ machine }) => ({ id: machine.id, name: machine.label }))}
             onChoose={into}
@@ -54,20 +57,24 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
         </div>
       )}
       {decks.count > 1 && (
-        <div role="group" aria-label="Decks" className="mt-2 flex flex-wrap items-center gap-2 text-lg">
+        <div
+          role="group"
+          aria-label={say('oven.decks')}
+          className="mt-2 flex flex-wrap items-center gap-2 text-lg"
+        >
           {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => (
             <Button
               key={deck}
               floor
               aria-pressed={on.includes(deck)}
-              onClick={() => say(on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck])}
+              onClick={() => put(on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck])}
             >
-              deck {deck}
+              {say('oven.deck', { deck })}
             </Button>
           ))}
           {!told && (
-            <Button floor look="quiet" onClick={() => say(proposed)}>
-              is on {deckWords(proposed)}
+            <Button floor look="quiet" onClick={() => put(proposed)}>
+              {say('oven.isOn', { deckWords: deckWords(proposed) })}
             </Button>
           )}
         </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
@@ -30,6 +31,7 @@ export function LoadInside({
   oven,
   ovens,
 }: LoadProps & { oven: OvenInside; ovens: readonly OvenInside[] }) {
+  const say = useWords();
   const now = useSecond();
   const [units] = useUnits();
   const [core, setCore] = useState(false);
@@ -52,7 +54,11 @@ export function LoadInside({
         <div>
           <h2 className="text-3xl leading-tight font-bold">{dough.name}</h2>
           <p className="text-xl">
-            {step.label.toLowerCase()}, {trays} trays, in since {clockTime(load.start, zone)}
+            {say('oven.traysInSince', {
+              label: step.label.toLowerCase(),
+              trays,
+              time: clockTime(load.start, zone),
+            })}
           </p>
           <Mark load={load} outputs={outputs} />
         </div>
@@ -61,35 +67,47 @@ export function LoadInside({
             {timer(done - now)}
           </span>
           <span className="block text-lg text-quiet">
-            {over ? 'over; look at the colour' : `out ${clockTime(done, zone)}`}
+            {over ? say('oven.overLookAtTheColour') : say('oven.out2', { time: clockTime(done, zone) })}
           </span>
         </p>
       </div>
       {phase && (
         <p className="mt-1 text-xl">
-          <b>{showCelsius(phase.celsius, units)}</b>
-          {phase.words && `, ${phase.words}`}
-          {phases.length > 1 &&
-            phase.until > now &&
-            phase !== phases.at(-1) &&
-            `, ${timer(phase.until - now)} more`}
-          <span className="text-quiet"> (with fan {showCelsius(fanCelsius(phase.celsius), units)})</span>
-          {phase.celsius !== setting && (
-            <span className="text-quiet">, then {showCelsius(setting, units)}</span>
-          )}
+          {say.rich('oven.withFan', {
+            b: (words) => <b>{words}</b>,
+            celsius: showCelsius(phase.celsius, units),
+            part: phase.words ? `, ${phase.words}` : '',
+            part2:
+              phases.length > 1 && phase.until > now && phase !== phases.at(-1)
+                ? say('oven.more', { timer: timer(phase.until - now) })
+                : '',
+            span: (words) => <span className="text-quiet">{words}</span>,
+            celsius2: showCelsius(fanCelsius(phase.celsius), units),
+            celsius3: () =>
+              phase.celsius !== setting && (
+                <span className="text-quiet">
+                  {say('oven.then', { celsius: showCelsius(setting, units) })}
+                </span>
+              ),
+          })}
         </p>
       )}
       <p className="text-xl">
-        {now < turn
-          ? `turn and swap the trays in ${timer(turn - now)}`
-          : 'trays turned and swapped at half time?'}
-        {measured && `; core ${showCelsius(measured.celsius, units)}`}
+        {say('oven.partPart2', {
+          part:
+            now < turn
+              ? say('oven.turnAndSwapTheTrays', { timer: timer(turn - now) })
+              : say('oven.traysTurnedAndSwappedAt'),
+          part2: measured ? say('oven.core', { celsius: showCelsius(measured.celsius, units) }) : '',
+        })}
       </p>
       <DeckChoice {...{ load, oven, ovens, tell }} />
       {raw && step.step.core && (
         <p role="status" className="border-l-4 border-warn pl-3 text-xl">
-          The core is done from {showCelsius(step.step.core[0], units)}: bake on {MORE_FOR_CORE} min and
-          measure again.
+          {say('oven.theCoreIsDoneFrom', {
+            celsius: showCelsius(step.step.core[0], units),
+            MOREFORCORE: MORE_FOR_CORE,
+          })}
         </p>
       )}
       <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
@@ -99,15 +117,15 @@ export function LoadInside({
           className="font-semibold"
           onClick={() => tell(load, { kind: 'finish' })}
         >
-          Out
+          {say('oven.out3')}
         </Button>
         {LONGER.map((minutes) => (
           <Button key={minutes} floor onClick={() => longer(minutes)}>
-            +{minutes} min
+            {say('oven.min', { minutes })}
           </Button>
         ))}
         <Button floor onClick={() => setCore(true)}>
-          Core °{units.temperature}
+          {say('oven.core2', { temperature: units.temperature })}
         </Button>
       </div>
       <TemperatureSheet

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
 import { machinesOf, type Machine } from '@/core/bakery/machines';
@@ -48,9 +49,10 @@ export function LoadComing({
   zone,
   machines,
 }: Omit<LoadProps, 'tell'> & { machines: readonly Machine[] }) {
+  const say = useWords();
   const now = useMinute();
   const [units] = useUnits();
-  const moved = plannedWords(load.step, load.dough, zone);
+  const moved = plannedWords(say, load.step, load.dough, zone);
   const oven = machinesOf('oven', machines).length > 1 ? `${machineName(load.oven, machines)}, ` : '';
   return (
     <li className="flex min-h-14 items-center gap-4 border-b border-hairline py-2">
@@ -58,9 +60,13 @@ export function LoadComing({
       <span className="min-w-0">
         <span className="block text-xl font-semibold">{load.dough.name}</span>
         <span className="block text-lg text-quiet">
-          {oven}
-          {showCelsius(load.setting, units)}, {load.trays} trays, {load.step.target} min
-          {load.step.load && `, ${load.step.load.pieces} pieces`}
+          {say('oven.traysMin', {
+            oven,
+            celsius: showCelsius(load.setting, units),
+            trays: load.trays,
+            target: load.step.target,
+            part: load.step.load ? say('oven.pieces', { pieces: load.step.load.pieces }) : '',
+          })}
         </span>
         <Mark load={load} outputs={outputs} />
         {moved && <span className="block text-lg text-quiet">{moved}</span>}
@@ -71,6 +77,7 @@ export function LoadComing({
 
 /** A load that came out, and its count. */
 export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
+  const say = useWords();
   const [open, setOpen] = useState(false);
   const counted = countOf(load);
   return (
@@ -83,17 +90,21 @@ export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
           {load.dough.name}
         </a>
         <span className="block text-lg text-quiet">
-          out {clockTime(load.done, zone)}
-          {counted ? `, ${countWords(counted)}` : `, ${load.step.load?.pieces ?? 0} pieces`}
+          {say('oven.out', {
+            time: clockTime(load.done, zone),
+            part: counted
+              ? `, ${countWords(counted)}`
+              : say('oven.pieces', { pieces: load.step.load?.pieces ?? 0 }),
+          })}
         </span>
       </span>
       <Button floor className="shrink-0" onClick={() => setOpen(true)}>
-        {counted ? 'Count again' : 'Count'}
+        {counted ? say('oven.countAgain') : say('oven.count')}
       </Button>
       <CountSheet
         open={open}
         onOpenChange={setOpen}
-        title={`${load.dough.name}: how many came out well?`}
+        title={say('oven.howManyCameOutWell', { name: load.dough.name })}
         pieces={load.step.load?.pieces ?? 0}
         onCount={(data) => tell(load, { kind: 'count', data })}
       />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
@@ -20,6 +21,7 @@ import { LoadComing, LoadOut, type Tell } from './load-rows';
 
 /** What is in the oven, with its timers; what goes in next; what came out and is to be counted. */
 function OvenView({ board, person: signedIn }: { board: Board; person: Person }) {
+  const say = useWords();
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
@@ -36,10 +38,10 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   const ovens = ovensOf(board, loads.in);
   return (
     <main className="flex-1 bg-flour">
-      <h1 className="sr-only">Oven</h1>
+      <h1 className="sr-only">{say('oven.oven2')}</h1>
       <FloorHead {...{ calls, zone, trouble }} />
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
-        <section aria-label="In the oven" className="min-w-0 bg-flour p-5">
+        <section aria-label={say('oven.inTheOven')} className="min-w-0 bg-flour p-5">
           {ovens.map((oven) => (
             <section key={oven.machine.id} aria-label={oven.machine.label}>
               <OvenHead oven={oven} named={ovens.length > 1} zone={zone} />
@@ -53,22 +55,28 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
           ))}
           {loads.in.length === 0 && (
             <p className="py-8 text-3xl">
-              {ovens.length > 1 ? 'The ovens are empty.' : 'The oven is empty.'}
-              {next && (
-                <span className="block text-2xl">
-                  {next.dough.name} goes in {nearTime(next.start, now, zone)}, at{' '}
-                  {showCelsius(next.setting, units)}.
-                </span>
-              )}
+              {say.rich('oven.theOvenIsEmptyOvens', {
+                count: ovens.length,
+                next: () =>
+                  next && (
+                    <span className="block text-2xl">
+                      {say('oven.goesInAt', {
+                        name: next.dough.name,
+                        time: nearTime(next.start, now, zone),
+                        celsius: showCelsius(next.setting, units),
+                      })}
+                    </span>
+                  ),
+              })}
             </p>
           )}
           <p className="mt-4 max-w-xl border-l-4 border-edge pl-3 text-lg">
-            Hot trays and steam burn: gloves, door open with a step back. Caution with boiling sugar.
+            {say('oven.hotTraysAndSteamBurn')}
           </p>
         </section>
         <div className="grid content-start gap-px bg-hairline lg:border-b lg:border-hairline lg:bg-ground">
-          <section aria-label="Goes in next" className="bg-ground p-5">
-            <h2 className="mb-1 text-lg text-quiet">goes in next</h2>
+          <section aria-label={say('oven.goesInNext')} className="bg-ground p-5">
+            <h2 className="mb-1 text-lg text-quiet">{say('oven.goesInNext2')}</h2>
             <ul>
               {loads.coming.map((load) => (
                 <LoadComing
@@ -77,16 +85,16 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
                   machines={board.machines}
                 />
               ))}
-              {loads.coming.length === 0 && <li className="text-xl">Nothing for the next 12 h.</li>}
+              {loads.coming.length === 0 && <li className="text-xl">{say('oven.nothingForTheNext12')}</li>}
             </ul>
           </section>
-          <section aria-label="Came out" className="bg-ground p-5">
-            <h2 className="mb-1 text-lg text-quiet">came out</h2>
+          <section aria-label={say('oven.cameOut')} className="bg-ground p-5">
+            <h2 className="mb-1 text-lg text-quiet">{say('oven.cameOut2')}</h2>
             <ul className="grid gap-2">
               {loads.out.map((load) => (
                 <LoadOut key={`${load.dough.id}/${load.step.key}`} {...{ load, zone, tell }} />
               ))}
-              {loads.out.length === 0 && <li className="text-xl">Nothing in the last two hours.</li>}
+              {loads.out.length === 0 && <li className="text-xl">{say('oven.nothingInTheLastTwo')}</li>}
             </ul>
           </section>
         </div>
@@ -97,19 +105,21 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
 
 /** How full an oven is, what it is known to do, and what its probe reads. Its name is said where there are several. */
 function OvenHead({ oven, named, zone }: { oven: OvenInside; named: boolean; zone: string }) {
+  const say = useWords();
   const [units] = useUnits();
   const { machine, trays, decks, reading } = oven;
-  const told = correctionsTold(decks);
+  const told = correctionsTold(say, decks);
   return (
     <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">
       {named && <b className="text-ink">{machine.label}</b>}
-      <span>
-        {trays} of {machine.capacity} trays in
-      </span>
+      <span>{say('oven.ofTraysIn', { trays, capacity: machine.capacity })}</span>
       {told && <span>{told}</span>}
       {reading && (
         <span>
-          probe {showCelsius(reading.celsius, units)} at {clockTime(reading.at, zone)}
+          {say('oven.probeAt', {
+            celsius: showCelsius(reading.celsius, units),
+            time: clockTime(reading.at, zone),
+          })}
         </span>
       )}
     </p>

@@ -1,3 +1,4 @@
+import { say } from '../../../test-support/words';
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { machine, ONE_OF_EACH } from '../../../test-support/equipment';
@@ -135,10 +136,10 @@ describe('decks', () => {
   });
 
   it('are told with what they are known to do, or the whole oven is, or nothing', () => {
-    expect(correctionsTold(DECKS)).toBe('deck 1 takes 8 % longer, by 4 bakes');
+    expect(correctionsTold(say, DECKS)).toBe('deck 1 takes 8 % longer, by 4 bakes');
     const whole = { ...DECKS, whole: { ratio: 0.94, spread: 0.02, bakes: 9 }, each: [right, right, right] };
-    expect(correctionsTold(whole)).toBe('the oven takes 6 % shorter, by 9 bakes');
-    expect(correctionsTold({ ...DECKS, each: [right, right, right] })).toBeNull();
+    expect(correctionsTold(say, whole)).toBe('the oven takes 6 % shorter, by 9 bakes');
+    expect(correctionsTold(say, { ...DECKS, each: [right, right, right] })).toBeNull();
   });
 });
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { addLocalDays, formatLocal } from '@/core/time/local';
@@ -35,14 +36,16 @@ const FIELD = 'min-h-11 w-full rounded border border-edge bg-ground px-2 text-lg
 
 /** What must be ready when: products out of one dough, pieces, day and time. Faults stand beside their field. */
 export function AddDough(props: Props) {
+  const say = useWords();
   return (
-    <Sheet open={props.open} onOpenChange={props.onOpenChange} title="Add dough">
+    <Sheet open={props.open} onOpenChange={props.onOpenChange} title={say('plan.addDough')}>
       <AddDoughForm {...props} />
     </Sheet>
   );
 }
 
 function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
+  const say = useWords();
   const dayOf = (at: number) => formatLocal(at, zone).slice(0, 10);
   const blank: Line = {
     productId: String(products[0]?.id ?? ''),
@@ -110,10 +113,10 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
           key={i}
           className="grid gap-x-3 gap-y-2 border-l-4 border-hairline pl-4 sm:grid-cols-[6rem_1fr]"
         >
-          <legend className="sr-only">Product {i + 1} out of this dough</legend>
+          <legend className="sr-only">{say('plan.productOutOfThisDough', { i: i + 1 })}</legend>
           <div>
             <label className="grid gap-1 text-[15px]">
-              Pieces
+              {say('plan.pieces')}
               <input
                 autoFocus={i === 0}
                 inputMode="numeric"
@@ -126,7 +129,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
           </div>
           <div>
             <label className="grid gap-1 text-[15px]">
-              Product
+              {say('plan.product')}
               <select
                 className={FIELD}
                 value={line.productId}
@@ -143,7 +146,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
           </div>
           <div className="grid grid-cols-[1fr_auto] items-end gap-3 sm:col-span-2">
             <DayTimeFields
-              label="Ready on"
+              label={say('plan.readyOn')}
               value={line}
               onChange={(value) => change(i, value)}
               from={now}
@@ -153,7 +156,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
             />
             <button
               type="button"
-              aria-label={`Leave out product ${i + 1}`}
+              aria-label={say('plan.leaveOutProduct', { i: i + 1 })}
               disabled={lines.length === 1}
               className="grid size-11 place-items-center rounded disabled:opacity-30"
               onClick={() => setLines(lines.filter((_, j) => j !== i))}
@@ -174,10 +177,10 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
                     setTrouble(null);
                   }}
                 >
-                  Take the earliest
+                  {say('plan.takeTheEarliest')}
                 </Button>
                 <Button disabled={busy} onClick={() => void add({ late: true })}>
-                  Add it late, then look for ways out
+                  {say('plan.addItLateThenLook')}
                 </Button>
               </div>
             )}
@@ -189,7 +192,8 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
         className="flex items-center gap-1 justify-self-start"
         onClick={() => setLines([...lines, { ...(lines.at(-1) ?? blank), pieces: '' }])}
       >
-        <Plus aria-hidden size={16} /> Another product out of the same dough
+        <Plus aria-hidden size={16} />
+        {say('plan.anotherProductOutOfThe')}
       </Button>
       {trouble && !named && (
         <p role="alert" className="text-lg text-warn">
@@ -199,11 +203,11 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
       <div className="flex justify-end gap-3">
         {trouble?.again && (
           <Button disabled={busy} onClick={() => void add({ again: true })}>
-            Add once more
+            {say('plan.addOnceMore')}
           </Button>
         )}
         <Button type="submit" look="act" floor disabled={busy}>
-          {busy ? 'Finding its place …' : 'Add dough'}
+          {busy ? say('plan.findingItsPlace') : say('plan.addDough')}
         </Button>
       </div>
     </form>

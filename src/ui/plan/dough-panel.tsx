@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import { Pin } from 'lucide-react';
 import { useMemo } from 'react';
@@ -53,6 +54,7 @@ interface Props {
 
 /** The picked dough: what it becomes, what comes next, and its steps with planned and real times. */
 export function DoughPanel(props: Props) {
+  const say = useWords();
   const { dough, facts, now, zone, people, whole, machines, rolling, hand, mayPlan, onTakeOut, onWays } =
     props;
   const steps = [...dough.steps].sort((a, b) => a.start - b.start);
@@ -88,22 +90,30 @@ export function DoughPanel(props: Props) {
             </p>
             {sure !== null && (
               <p className="text-right text-[15px] text-quiet">
-                on time in {Math.round(100 * sure)} of 100 plays
+                {say('plan.onTimeInOf100', { value: Math.round(100 * sure) })}
               </p>
             )}
             {missing && <p className="font-bold text-warn">{told(shortSentence(missing))}</p>}
-            {late > 0 && <p className="text-right font-bold text-warn">ready {duration(late)} late</p>}
-            {stale > 0 && <p className="text-right text-warn">{duration(stale)} staler than fresh</p>}
+            {late > 0 && (
+              <p className="text-right font-bold text-warn">
+                {say('plan.readyLate', { duration: duration(late) })}
+              </p>
+            )}
+            {stale > 0 && (
+              <p className="text-right text-warn">
+                {say('plan.stalerThanFresh', { duration: duration(stale) })}
+              </p>
+            )}
           </div>
         ))}
-        {watch.length > 0 && <p className="text-[15px]">Watch: {watch.join(', ')}</p>}
+        {watch.length > 0 && <p className="text-[15px]">{say('plan.watch', { watch: watch.join(', ') })}</p>}
         {onWays && promises.some(({ late }) => late > 0) && (
           <Button look="act" className="mt-1" onClick={onWays}>
-            Ways out
+            {say('plan.waysOut')}
           </Button>
         )}
         <p className="text-[15px] text-quiet">
-          {weight(facts.kg)} of dough{words && `, ${words}`}
+          {say('plan.ofDough', { weight: weight(facts.kg), part: words ? `, ${words}` : '' })}
         </p>
         {next && (
           <p className="mt-2 border-l-4 border-butter pl-3">
@@ -126,12 +136,12 @@ export function DoughPanel(props: Props) {
             href={`/dough/${dough.id}`}
             className="grid min-h-9 place-items-center rounded border border-edge bg-flour px-3 text-[15px]"
           >
-            Open dough
+            {say('plan.openDough')}
           </a>
-          {onTakeOut && <Button onClick={onTakeOut}>Take out</Button>}
+          {onTakeOut && <Button onClick={onTakeOut}>{say('plan.takeOut')}</Button>}
         </div>
       </div>
-      <ol className="min-h-0 flex-1 overflow-y-auto px-4 py-2" tabIndex={0} aria-label="Steps">
+      <ol className="min-h-0 flex-1 overflow-y-auto px-4 py-2" tabIndex={0} aria-label={say('plan.steps')}>
         {steps.map((step, nth) => {
           const state = dough.state.steps.get(step.key);
           const { start, end } = step;
@@ -161,12 +171,12 @@ export function DoughPanel(props: Props) {
                 <StepMark hands={isHandsOn(step)} status={state?.status ?? 'open'} celsius={step.around} />
                 <span className={clsx('min-w-0 flex-1', isHandsOn(step) ? 'font-semibold' : 'text-quiet')}>
                   {step.label}
-                  {step.pinned && <Pin aria-label="fixed" size={13} className="ml-1 inline" />}
+                  {step.pinned && <Pin aria-label={say('plan.fixed')} size={13} className="ml-1 inline" />}
                   {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}
                 </span>
                 <span className="shrink-0 text-right font-label text-[14px] text-quiet">
                   {off !== 0 && isHandsOn(step)
-                    ? `planned ${clockTime(step.plannedStart, zone)}`
+                    ? say('plan.planned', { time: clockTime(step.plannedStart, zone) })
                     : duration((end - start) / 60_000)}
                 </span>
               </button>

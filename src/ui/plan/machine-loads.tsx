@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { MachineKind } from '@/core/bakery/machines';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -28,9 +29,10 @@ export function MachineLoads({
   scale: TimeScale;
   now: number;
 }) {
+  const say = useWords();
   const rows = useMemo(() => {
     const there = Math.max(1, ...crewSteps(board.presences, scale.from).map(([, amount]) => amount));
-    const hands = { id: 'crew', label: 'Hands', capacity: there, unit: 'people' };
+    const hands = { id: 'crew', label: say('plan.hands'), capacity: there, unit: 'people' };
     const pools = [hands, ...SHOWN.flatMap((shown) => board.machines.filter(({ kind }) => kind === shown))];
     return pools.map((pool) => ({
       ...pool,
@@ -45,9 +47,8 @@ export function MachineLoads({
       className="relative mt-1"
       role="img"
       aria-label={rows
-        .map(
-          ({ label, capacity, unit, bins }) =>
-            `${label}: at most ${Math.max(...bins)} of ${capacity} ${unit}`,
+        .map(({ label, capacity, unit, bins }) =>
+          say('plan.atMostOf', { label, value: Math.max(...bins), capacity, unit }),
         )
         .join('; ')}
     >
@@ -92,10 +93,7 @@ export function MachineLoads({
               paintOrder="stroke"
             >
               {label}
-              <tspan className="fill-quiet font-medium">
-                {' '}
-                of {capacity} {unit}
-              </tspan>
+              <tspan className="fill-quiet font-medium">{say('plan.of', { capacity, unit })}</tspan>
             </text>
           </g>
         ))}

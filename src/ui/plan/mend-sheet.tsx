@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import type { Proposal } from '@/core/schedule/proposal';
@@ -22,11 +23,12 @@ export function MendSheet({
   mayAccept: boolean;
   onClose: () => void;
 }) {
+  const say = useWords();
   return (
     <Sheet
       open={proposal !== null}
       onOpenChange={onClose}
-      title={proposal?.kind === 'better' ? 'A better plan' : 'A mend for the plan'}
+      title={proposal?.kind === 'better' ? say('plan.aBetterPlan') : say('plan.aMendForThePlan')}
     >
       {proposal && (
         <>
@@ -49,6 +51,7 @@ export function Decision({
   mayAccept: boolean;
   onDone: () => void;
 }) {
+  const say = useWords();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const decide = async (command: 'accept-proposal' | 'drop-proposal') => {
@@ -68,13 +71,13 @@ export function Decision({
       <div className="flex flex-wrap items-center gap-2">
         {mayAccept && (
           <Button look="act" disabled={busy} onClick={() => void decide('accept-proposal')}>
-            Accept it
+            {say('plan.acceptIt')}
           </Button>
         )}
         <Button disabled={busy} onClick={() => void decide('drop-proposal')}>
-          Drop it
+          {say('plan.dropIt')}
         </Button>
-        {!mayAccept && <span className="text-quiet">A planner accepts it; until then nothing changes.</span>}
+        {!mayAccept && <span className="text-quiet">{say('plan.aPlannerAcceptsItUntil')}</span>}
       </div>
     </div>
   );

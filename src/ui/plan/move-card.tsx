@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useEffect, useRef } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import { clashSentence, stepOf } from '@/core/schedule/supposed';
@@ -21,6 +22,7 @@ export function MoveCard({
   machines: readonly Machine[];
   zone: string;
 }) {
+  const say = useWords();
   const { moving, supposed, keeping } = hand;
   const card = useFocusWhile(moving !== null);
   if (!moving) return null;
@@ -44,35 +46,31 @@ export function MoveCard({
         {moving.label} {dayTime(lands, zone)}
         {by !== 0 && (
           <span className="font-normal text-quiet">
-            {' '}
-            {duration(Math.abs(by))} {by > 0 ? 'later' : 'earlier'}
+            {say('plan.laterEarlier', { duration: duration(Math.abs(by)), isBy: by > 0 })}
           </span>
         )}
       </p>
-      {answered && !found && by !== 0 && (
-        <p className="text-warn">
-          No place there: nobody is in, or the steps before and after leave no time.
-        </p>
-      )}
-      {answered && found && lands !== moving.start && <p>Its own dough lets it go no further.</p>}
+      {answered && !found && by !== 0 && <p className="text-warn">{say('plan.noPlaceThereNobodyIs')}</p>}
+      {answered && found && lands !== moving.start && <p>{say('plan.itsOwnDoughLetsIt')}</p>}
       {found && (
         <p>
-          {steps.length === 0
-            ? 'Nothing else moves'
-            : `${steps.length} more ${steps.length === 1 ? 'step moves' : 'steps move'} with it`}
-          ; {pointsWords(found.cost - found.costBefore)}.
+          {say('plan.partPointsWords', {
+            part:
+              steps.length === 0
+                ? say('plan.nothingElseMoves')
+                : say('plan.moreStepMovesStepsMove', { count: steps.length }),
+            pointsWords: pointsWords(say, found.cost - found.costBefore),
+          })}
         </p>
       )}
       {found?.breaks.slice(0, 3).map((clash, i) => (
         <p key={i} className="text-warn">
-          {clashSentence(whole, machines, clash, moving.doughId)}; others would make way.
+          {say('plan.othersWouldMakeWay', {
+            clashSentence: clashSentence(whole, machines, clash, moving.doughId),
+          })}
         </p>
       ))}
-      <p className="text-quiet">
-        {keeping
-          ? 'Being kept …'
-          : 'Release or Enter keeps it there, Escape drops it. ← → move it by 5 minutes, with Shift by 30.'}
-      </p>
+      <p className="text-quiet">{keeping ? say('plan.beingKept') : say('plan.releaseOrEnterKeepsIt')}</p>
     </div>
   );
 }

@@ -1,20 +1,22 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
 
-const FILES = [
-  { as: 'calendar', name: 'Calendar', what: 'Hands-on work, for any calendar program (.ics)' },
-  { as: 'csv', name: 'Table', what: 'Every step with its times and what it holds (.csv)' },
+const files = (say: Say) => [
+  { as: 'calendar', name: say('plan.calendar'), what: say('plan.handsOnWorkForAny') },
+  { as: 'csv', name: say('plan.table'), what: say('plan.everyStepWithItsTimes') },
   {
     as: 'problem',
-    name: 'Plan problem',
-    what: 'What is still open, with its rules (hefeteig-plan-problem/1)',
+    name: say('plan.planProblem'),
+    what: say('plan.whatIsStillOpenWith'),
   },
-  { as: 'plan', name: 'Plan', what: 'The times that stand for it (hefeteig-plan/1)' },
+  { as: 'plan', name: say('plan.plan'), what: say('plan.theTimesThatStandFor') },
 ];
 
 interface Props {
@@ -26,10 +28,11 @@ interface Props {
 
 /** The plan to take along as a file, or at a private address that a calendar program keeps up to date. */
 export function PlanFiles({ open, onOpenChange, person, people }: Props) {
+  const say = useWords();
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Take the plan along">
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('plan.takeThePlanAlong')}>
       <ul className="grid gap-3">
-        {FILES.map(({ as, name, what }) => (
+        {files(say).map(({ as, name, what }) => (
           <li key={as}>
             <a
               href={`/api/plan?as=${as}`}
@@ -48,6 +51,7 @@ export function PlanFiles({ open, onOpenChange, person, people }: Props) {
 }
 
 function PrivateAddress({ person, people }: Pick<Props, 'person' | 'people'>) {
+  const say = useWords();
   const mayAll = person.role === 'planner';
   const [of, setOf] = useState(mayAll ? '' : String(person.id));
   const [told, setTold] = useState<{ ok: boolean; text: string } | null>(null);
@@ -59,35 +63,33 @@ function PrivateAddress({ person, people }: Pick<Props, 'person' | 'people'>) {
     );
   };
   return (
-    <section aria-label="Private address" className="mt-5 border-t border-edge pt-3">
-      <h3 className="text-lg font-semibold">A calendar that stays up to date</h3>
-      <p className="text-[15px] text-quiet">
-        A private address to subscribe to. Who has it can read it; a new one ends the one before.
-      </p>
+    <section aria-label={say('plan.privateAddress')} className="mt-5 border-t border-edge pt-3">
+      <h3 className="text-lg font-semibold">{say('plan.aCalendarThatStaysUp')}</h3>
+      <p className="text-[15px] text-quiet">{say('plan.aPrivateAddressToSubscribe')}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <select
-          aria-label="Whose work"
+          aria-label={say('plan.whoseWork')}
           className="min-h-9 rounded border border-edge bg-ground px-2"
           value={of}
           onChange={(event) => setOf(event.target.value)}
         >
-          {mayAll && <option value="">The whole plan</option>}
+          {mayAll && <option value="">{say('plan.theWholePlan')}</option>}
           {people
             .filter(({ id }) => mayAll || id === person.id)
             .map(({ id, name }) => (
               <option key={id} value={id}>
-                {name}’s work
+                {say('plan.sWork', { name })}
               </option>
             ))}
         </select>
-        <Button onClick={() => void make()}>Make an address</Button>
+        <Button onClick={() => void make()}>{say('plan.makeAnAddress')}</Button>
         {of !== '' && (
           <a
             className="grid min-h-9 place-items-center rounded border border-edge bg-flour px-3 text-[15px]"
             href={`/api/plan?as=calendar&person=${of}`}
             download
           >
-            As a file
+            {say('plan.asAFile')}
           </a>
         )}
       </div>

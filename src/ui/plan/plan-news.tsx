@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { Drift } from '@/core/schedule/drift';
@@ -26,6 +28,7 @@ export function PlanNews({
   onLook: (proposal: Proposal) => void;
   onJump: (drift: Drift) => void;
 }) {
+  const say = useWords();
   const retell = useRetold();
   const [search, setSearch] = useState<{ stop: () => void; progress: Progress | null } | null>(null);
   const [told, setTold] = useState<string | null>(null);
@@ -39,9 +42,9 @@ export function PlanNews({
     setSearch(null);
     if (!answer.ok) return setTold(answer.message);
     const { proposal, passed } = answer.result as { proposal: Proposal; passed: boolean };
-    if (passed) setTold('The shifts were small; the plan has followed.');
+    if (passed) setTold(say('plan.theShiftsWereSmallThe'));
     else if (proposal.kind === 'better' && proposal.body.changes.length === 0)
-      setTold('No better plan was found; this one stands.');
+      setTold(say('plan.noBetterPlanWasFound'));
     else onLook(proposal);
   };
   useKeys({ b: () => mayPlan && !search && void work() });
@@ -58,33 +61,36 @@ export function PlanNews({
           className="min-h-9 text-left text-warn underline-offset-4 hover:underline"
           onClick={() => onJump(first)}
         >
-          {retell(first.sentence)}
-          {drifts.length > 1 && `, and ${drifts.length - 1} more`}
+          {say('plan.retellPart', {
+            retell: retell(first.sentence),
+            part: drifts.length > 1 ? say('plan.andMore', { count: drifts.length - 1 }) : '',
+          })}
         </button>
       )}
       {search ? (
         <>
           <span role="status">
-            Working it out
-            {search.progress && progressWords(search.progress)}
+            {say.rich('plan.workingItOut', {
+              progress: () => search.progress && progressWords(say, search.progress),
+            })}
           </span>
-          <Button onClick={search.stop}>Stop and keep the best</Button>
+          <Button onClick={search.stop}>{say('plan.stopAndKeepTheBest')}</Button>
         </>
       ) : newest ? (
         <>
           <Button look="act" onClick={() => onLook(newest)}>
-            Look at the proposed plan
+            {say('plan.lookAtTheProposedPlan')}
           </Button>
           {first && (
             <Button look="quiet" onClick={() => void work()}>
-              Work it out anew
+              {say('plan.workItOutAnew')}
             </Button>
           )}
         </>
       ) : (
         first && (
           <Button look="act" onClick={() => void work()}>
-            Work out a mend
+            {say('plan.workOutAMend')}
           </Button>
         )
       )}
@@ -93,10 +99,13 @@ export function PlanNews({
   );
 }
 
-function progressWords(progress: Progress): string {
+function progressWords(say: Say, progress: Progress): string {
   if ('before' in progress) {
     const { before } = progress;
-    return before === 0 ? '' : `: ${before} ${before === 1 ? 'plan' : 'plans'} before this one`;
+    return before === 0 ? '' : say('plan.planPlansBeforeThisOne', { before });
   }
-  return `: ${progress.points} points, ${progress.late === 0 ? 'nothing late' : `${progress.late} late`}`;
+  return say('plan.points', {
+    points: progress.points,
+    part: progress.late === 0 ? say('plan.nothingLate') : say('plan.late', { late: progress.late }),
+  });
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
@@ -69,6 +70,7 @@ function PlanView({
   products: { id: number; name: string }[];
   person: Person;
 }) {
+  const say = useWords();
   const router = useRouter();
   const now = useMinute();
   const { zone } = board.house;
@@ -198,8 +200,11 @@ function PlanView({
 
   return (
     <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[1fr_21rem]">
-      <h1 className="sr-only">Plan</h1>
-      <section aria-label="Threads" className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]">
+      <h1 className="sr-only">{say('plan.plan')}</h1>
+      <section
+        aria-label={say('plan.threads')}
+        className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]"
+      >
         <PlanBar
           {...{ view, now, zone, filter, group }}
           onGroup={setGroup}
@@ -233,7 +238,7 @@ function PlanView({
           className="min-h-0 flex-1 overflow-y-auto rounded-t"
           tabIndex={0}
           role="group"
-          aria-label="Doughs, by the time they are due"
+          aria-label={say('plan.doughsByTheTimeThey')}
         >
           <div ref={ref} className="relative" style={{ minHeight: height }}>
             <svg width={width} height={height} className="absolute inset-0">
@@ -264,9 +269,7 @@ function PlanView({
             ))}
             {shown.length === 0 && (
               <p className="relative p-6 text-lg">
-                {filter
-                  ? `No dough with “${filter}” in these days.`
-                  : 'No dough in these days. Add one, or go back to now.'}
+                {filter ? say('plan.noDoughWithInThese', { filter }) : say('plan.noDoughInTheseDays')}
               </p>
             )}
           </div>
@@ -295,7 +298,7 @@ function PlanView({
         />
       ) : (
         <aside className="border-l border-hairline p-6 text-lg text-quiet">
-          Pick a thread to see its steps.
+          {say('plan.pickAThreadToSee')}
         </aside>
       )}
       <MoveCard hand={hand} whole={whole} machines={board.machines} zone={zone} />

@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import type { Machine } from '@/core/bakery/machines';
 import { dayTime } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
@@ -17,6 +18,7 @@ export function ProposalText({
   zone: string;
   machines: readonly Machine[];
 }) {
+  const say = useWords();
   const { changes, needs, late, cost, costBefore, unsettled } = body;
   return (
     <div className="grid gap-2 text-[17px]">
@@ -25,45 +27,52 @@ export function ProposalText({
           {need}
         </p>
       ))}
-      {changes.length === 0 && <p>Nobody’s work moves.</p>}
+      {changes.length === 0 && <p>{say('plan.nobodySWorkMoves')}</p>}
       <ol className="grid gap-1">
         {changes.slice(0, READ).map(({ doughId, dough, label, from, to, more, why, onto }) => (
           <li
             key={`${doughId} ${label} ${to} ${onto?.join() ?? ''}`}
             className="border-b border-hairline pb-1"
           >
-            <span className="font-semibold">{dough}</span>, {label.toLowerCase()}
-            {more > 0 && ` and ${more} ${more === 1 ? 'step' : 'steps'} after it`}:{' '}
-            {onto ? (
-              <b>{onto.map((id) => machines.find((machine) => machine.id === id)?.label ?? id).join(', ')}</b>
-            ) : (
-              <>
-                <span className="whitespace-nowrap">
-                  <s className="text-quiet">{dayTime(from, zone)}</s> <b>{dayTime(to, zone)}</b>
-                </span>
-                , {shiftWords(from, to)}
-              </>
-            )}
+            {say.rich('plan.spanDoughLabelPartValue', {
+              span: (words) => <span className="font-semibold">{words}</span>,
+              dough,
+              label: label.toLowerCase(),
+              part: more > 0 ? say('plan.andStepStepsAfterIt', { more }) : '',
+              value: () =>
+                onto ? (
+                  <b>
+                    {onto.map((id) => machines.find((machine) => machine.id === id)?.label ?? id).join(', ')}
+                  </b>
+                ) : (
+                  <>
+                    <span className="whitespace-nowrap">
+                      <s className="text-quiet">{dayTime(from, zone)}</s> <b>{dayTime(to, zone)}</b>
+                    </span>
+                    , {shiftWords(say, from, to)}
+                  </>
+                ),
+            })}
             <span className="block text-[15px] text-quiet first-letter:uppercase">{why}</span>
           </li>
         ))}
       </ol>
-      {changes.length > READ && <p>and {changes.length - READ} more lines.</p>}
+      {changes.length > READ && <p>{say('plan.andMoreLines', { count: changes.length - READ })}</p>}
       {late.map(({ doughId, dough, product, dueAt, readyAt }) => (
         <p key={`${doughId} ${product}`} className="text-warn">
-          {dough}: {product.toLowerCase()} ready {dayTime(readyAt, zone)},{' '}
-          {duration((readyAt - dueAt) / 60_000)} late
+          {say('plan.readyLate2', {
+            dough,
+            product: product.toLowerCase(),
+            time: dayTime(readyAt, zone),
+            duration: duration((readyAt - dueAt) / 60_000),
+          })}
         </p>
       ))}
-      {late.length === 0 && <p>Every promise is kept.</p>}
+      {late.length === 0 && <p>{say('plan.everyPromiseIsKept')}</p>}
       <p className="text-quiet">
-        The plan {pointsWords(cost - costBefore)} ({cost} instead of {costBefore}).
+        {say('plan.thePlanInsteadOf', { pointsWords: pointsWords(say, cost - costBefore), cost, costBefore })}
       </p>
-      {unsettled && (
-        <p className="text-warn">
-          Waits and times still chase one another by a few minutes; look at the waits again on the day.
-        </p>
-      )}
+      {unsettled && <p className="text-warn">{say('plan.waitsAndTimesStillChase')}</p>}
     </div>
   );
 }

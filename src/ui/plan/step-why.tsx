@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useEffect, useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Machine } from '@/core/bakery/machines';
@@ -25,6 +27,7 @@ interface Props {
 
 /** How far a step could go, what holds it on each side, and how to take it in the hand. */
 export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: Props) {
+  const say = useWords();
   const [reach, setReach] = useState<{ earlier: Reach; later: Reach } | null>(null);
   const { reach: ask } = hand;
   const task = taskId(dough.id, step.key);
@@ -43,27 +46,29 @@ export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: P
       {!open && (
         <p className="text-quiet">
           {isHandsOn(step)
-            ? 'Begun or done: it stays where it is.'
-            : `A wait of ${windowWords(step)}; it gives as the steps around it move.`}
+            ? say('plan.begunOrDoneItStays')
+            : say('plan.aWaitOfItGives', { windowWords: windowWords(step) })}
         </p>
       )}
-      {open && !reach && <p className="text-quiet">Looking how far it can go …</p>}
+      {open && !reach && <p className="text-quiet">{say('plan.lookingHowFarItCan')}</p>}
       {open && reach && (
         <>
           {(['earlier', 'later'] as const).map((side) => (
             <p key={side}>
               <b>
-                {side === 'earlier' ? 'Not before ' : 'Not after '}
-                {dayTime(whole.origin + reach[side].start * 60_000, zone)}:
+                {say('plan.notBeforeAfter', {
+                  isSide: side === 'earlier',
+                  time: dayTime(whole.origin + reach[side].start * 60_000, zone),
+                })}
               </b>{' '}
-              {holdWords(reach[side], side, { dough, step, whole, machines })}
+              {holdWords(say, reach[side], side, { dough, step, whole, machines })}
             </p>
           ))}
           {mayPlan && (
             <div className="mt-1 flex flex-wrap gap-2">
-              <Button onClick={() => hand.begin(dough.id, step.key)}>Move it</Button>
+              <Button onClick={() => hand.begin(dough.id, step.key)}>{say('plan.moveIt')}</Button>
               <Button onClick={() => void hand.pin(dough.id, step.key, !step.pinned)}>
-                {step.pinned ? 'Let it go' : 'Fix it here'}
+                {step.pinned ? say('plan.letItGo') : say('plan.fixItHere')}
               </Button>
             </div>
           )}
@@ -79,6 +84,7 @@ function windowWords({ min, max }: { min: number; max: number }): string {
 
 /** What is in the way of a step beyond its reach, in a sentence. */
 function holdWords(
+  say: Say,
   { stop, moved }: Reach,
   side: 'earlier' | 'later',
   { dough, step, whole, machines }: Omit<Props, 'hand' | 'mayPlan' | 'zone'>,
@@ -86,15 +92,17 @@ function holdWords(
   if ('clash' in stop) return `${clashSentence(whole, machines, stop.clash, dough.id)}.`;
   if ('late' in stop) {
     const late = stepOf(whole, stop.late);
-    return `${late?.step.label ?? 'the bake'} would be late.`;
+    return say('plan.wouldBeLate', { label: late?.step.label ?? say('plan.theBake') });
   }
-  if ('far' in stop) return 'nothing near is in the way.';
+  if ('far' in stop) return say('plan.nothingNearIsInThe');
   const wait = tightWait(dough, step, side, moved);
   if (wait)
-    return `${wait.label.toLowerCase()} would be ${wait.short ? 'shorter' : 'longer'} than ${duration(wait.limit)}.`;
-  return side === 'earlier'
-    ? 'it would have begun already, or nobody is there.'
-    : 'nobody is there, or the steps after it leave no time.';
+    return say('plan.wouldBeShorterLongerThan', {
+      label: wait.label.toLowerCase(),
+      isShort: wait.short,
+      duration: duration(wait.limit),
+    });
+  return side === 'earlier' ? say('plan.itWouldHaveBegunAlready') : say('plan.nobodyIsThereOrThe');
 }
 
 /** The wait of the dough that is at its limit when the step is as far as it can go. */

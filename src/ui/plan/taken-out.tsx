@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Button } from '../kit/button';
@@ -9,6 +10,7 @@ const STAYS = 20_000;
 
 /** A dough was taken out: put it back with one tap, for a while. */
 export function TakenOut({ dough, onClose }: { dough: { id: number; name: string }; onClose: () => void }) {
+  const say = useWords();
   const router = useRouter();
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
@@ -26,8 +28,8 @@ export function TakenOut({ dough, onClose }: { dough: { id: number; name: string
       role="status"
       className="appears fixed bottom-4 left-4 flex max-w-xl items-center gap-4 rounded border border-edge bg-flour px-4 py-2 text-lg"
     >
-      <span>{trouble ?? `${dough.name} is out of the plan.`}</span>
-      <Button onClick={() => void putBack()}>Put it back</Button>
+      <span>{trouble ?? say('plan.isOutOfThePlan', { name: dough.name })}</span>
+      <Button onClick={() => void putBack()}>{say('plan.putItBack')}</Button>
     </div>
   );
 }

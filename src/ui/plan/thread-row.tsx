@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import { useMemo, type PointerEvent } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -36,6 +37,7 @@ const GRIP = 14;
 
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
 export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onPick, hand }: Props) {
+  const say = useWords();
   const thread = useMemo(() => drawThread(dough, scale, ROW - 6, { leastGive: 180 }), [dough, scale]);
   const supposed = useMemo(
     () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, { leastGive: 180 })),
@@ -53,7 +55,12 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
       onClick={onPick}
       {...drag}
       aria-pressed={picked}
-      aria-label={`${dough.name}, ${outputWords({ outputs })}, due ${dayTime(lastDue, zone)}${words && `, ${words}`}`}
+      aria-label={say('plan.due', {
+        name: dough.name,
+        outputWords: outputWords({ outputs }),
+        time: dayTime(lastDue, zone),
+        part: words ? `, ${words}` : '',
+      })}
       className={clsx('relative block w-full touch-pan-y text-left', picked && 'bg-butter-wash/70')}
       style={{ height: ROW }}
     >

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useEffect, useState } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import type { DoughRecord } from '@/core/record/dough';
@@ -26,14 +28,20 @@ interface Props {
 
 /** Ways out for a promise that the plan does not keep: each worked out as a whole plan, with its price. */
 export function WaysSheet({ open, ...props }: Props & { open: boolean }) {
+  const say = useWords();
   return (
-    <Sheet open={open} onOpenChange={props.onClose} title={`Ways out for ${props.dough.name}`}>
+    <Sheet
+      open={open}
+      onOpenChange={props.onClose}
+      title={say('plan.waysOutFor', { name: props.dough.name })}
+    >
       <Ways {...props} />
     </Sheet>
   );
 }
 
 function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
+  const say = useWords();
   const [ways] = useState(() => waysFor(dough, pinned));
   const [tried, setTried] = useState<Tried[]>([]);
   const [picked, setPicked] = useState<WayKind | null>(null);
@@ -73,10 +81,16 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
               >
                 <span className="flex flex-wrap items-baseline justify-between gap-x-4 text-lg">
                   <b>{WAY_NAMES[one.way]}</b>
-                  <span>{'trouble' in one ? 'no plan' : one.kept ? 'kept' : 'still late'}</span>
+                  <span>
+                    {'trouble' in one
+                      ? say('plan.noPlan')
+                      : one.kept
+                        ? say('plan.kept')
+                        : say('plan.stillLate')}
+                  </span>
                 </span>
                 <span className="text-[15px] text-quiet first-letter:uppercase">
-                  {'trouble' in one ? one.trouble : priceWords(one.proposal)}
+                  {'trouble' in one ? one.trouble : priceWords(say, one.proposal)}
                 </span>
               </button>
             </li>
@@ -84,7 +98,11 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
       </ul>
       {open.length > 0 && (
         <p role="status" className="text-lg text-quiet">
-          Working out: {WAY_NAMES[open[0] as WayKind].toLowerCase()} ({tried.length} of {ways.length} done)
+          {say('plan.workingOutOfDone', {
+            WAYNAMES: WAY_NAMES[open[0] as WayKind].toLowerCase(),
+            count: tried.length,
+            count2: ways.length,
+          })}
         </p>
       )}
       {chosen && !('trouble' in chosen) && (
@@ -93,9 +111,9 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
           <Decision proposal={chosen.proposal} mayAccept onDone={onClose} />
         </section>
       )}
-      {!chosen && tried.length > 0 && <p className="text-quiet">Pick one to see what it would move.</p>}
+      {!chosen && tried.length > 0 && <p className="text-quiet">{say('plan.pickOneToSeeWhat')}</p>}
       <Button className="justify-self-start" onClick={onClose}>
-        Keep the plan as it is
+        {say('plan.keepThePlanAsIt')}
       </Button>
     </div>
   );
@@ -107,9 +125,9 @@ function rank(tried: Tried): number {
   return (tried.kept ? 0 : 1e9) + tried.proposal.body.cost;
 }
 
-function priceWords({ body }: Proposal): string {
+function priceWords(say: Say, { body }: Proposal): string {
   const { needs, changes, cost, costBefore } = body;
   const moved = changes.reduce((sum, { more }) => sum + 1 + more, 0);
-  const moves = moved === 0 ? 'nothing moves' : `${moved} ${moved === 1 ? 'step moves' : 'steps move'}`;
-  return [...needs.slice(0, 2), moves, pointsWords(cost - costBefore)].join('; ');
+  const moves = moved === 0 ? say('plan.nothingMoves') : say('plan.stepMovesStepsMove', { moved });
+  return [...needs.slice(0, 2), moves, pointsWords(say, cost - costBefore)].join('; ');
 }

@@ -1,3 +1,4 @@
+import { say } from '../../../test-support/words';
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
@@ -53,14 +54,14 @@ describe('a time as it is typed', () => {
 
 describe('what a plan costs and moves', () => {
   it('is told against another plan', () => {
-    expect([0, 1, 120, -30].map((more) => pointsWords(more))).toEqual([
+    expect([0, 1, 120, -30].map((more) => pointsWords(say, more))).toEqual([
       'costs the same',
       'costs 1 point more',
       'costs 120 points more',
       'saves 30 points',
     ]);
-    expect(shiftWords(0, 40 * MIN)).toBe('40 min later');
-    expect(shiftWords(120 * MIN, 0)).toBe('2 h earlier');
+    expect(shiftWords(say, 0, 40 * MIN)).toBe('40 min later');
+    expect(shiftWords(say, 120 * MIN, 0)).toBe('2 h earlier');
   });
 
   it('only hands-on steps that nobody has begun can be taken in the hand, in the order of the plan', () => {

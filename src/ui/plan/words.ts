@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
@@ -26,16 +27,16 @@ export function whenWords({ inMinutes }: Pick<AgendaItem, 'inMinutes'>): string 
 }
 
 /** What a plan costs against another, in the plan's points: `costs 120 points more`. */
-export function pointsWords(more: number): string {
-  if (more === 0) return 'costs the same';
-  const points = `${Math.abs(more)} ${Math.abs(more) === 1 ? 'point' : 'points'}`;
-  return more > 0 ? `costs ${points} more` : `saves ${points}`;
+export function pointsWords(say: Say, more: number): string {
+  if (more === 0) return say('plan.costsTheSame');
+  const points = say('plan.pointPoints', { more: Math.abs(more) });
+  return more > 0 ? say('plan.costsMore', { points }) : say('plan.saves', { points });
 }
 
 /** `40 min later`, `2 h earlier` */
-export function shiftWords(from: number, to: number): string {
+export function shiftWords(say: Say, from: number, to: number): string {
   const minutes = Math.round((to - from) / 60_000);
-  return `${duration(Math.abs(minutes))} ${minutes < 0 ? 'earlier' : 'later'}`;
+  return say('plan.earlierLater', { duration: duration(Math.abs(minutes)), isMinutes: minutes < 0 });
 }
 
 /** Steps that a planner can take in the hand: hands-on work that nobody has begun, in the order of the plan. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
@@ -27,6 +28,7 @@ const idOf = ({ dough, step }: WatchedWait) => `${dough.id}/${step.key}`;
 
 /** Everything that rests or rises, by what is ready first, and which loads will meet at the oven. */
 function ProofView({ board, person: signedIn }: { board: Board; person: Person }) {
+  const say = useWords();
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
@@ -40,11 +42,11 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
-      <h1 className="sr-only">Proof watch</h1>
+      <h1 className="sr-only">{say('proof.proofWatch')}</h1>
       <FloorHead {...{ calls, zone, trouble }} />
       {clashes.length > 0 && (
-        <section aria-label="Together at the oven" className="border-b border-hairline px-5 py-3">
-          <h2 className="text-lg text-quiet">together at the oven</h2>
+        <section aria-label={say('proof.togetherAtTheOven')} className="border-b border-hairline px-5 py-3">
+          <h2 className="text-lg text-quiet">{say('proof.togetherAtTheOven2')}</h2>
           {clashes.map((meeting) => (
             <Together
               key={`${idOf(meeting.first)}+${idOf(meeting.second)}`}
@@ -62,9 +64,9 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
             <Row watched={one} ovens={ovens} now={now} zone={zone} onPick={() => setHeld(idOf(one))} />
           </li>
         ))}
-        {watched.length === 0 && <li className="p-8 text-2xl">Nothing rests or rises just now.</li>}
+        {watched.length === 0 && <li className="p-8 text-2xl">{say('proof.nothingRestsOrRisesJust')}</li>}
       </ul>
-      <Sheet open={chosen !== undefined} onOpenChange={() => setHeld(null)} title="Look at it">
+      <Sheet open={chosen !== undefined} onOpenChange={() => setHeld(null)} title={say('proof.lookAtIt')}>
         {chosen && (
           <WaitCard
             item={chosen}
@@ -96,6 +98,7 @@ function Row({
   zone: string;
   onPick: () => void;
 }) {
+  const say = useWords();
   const celsius = useCelsius();
   const { dough, step, soonest, best, latest, look, bake } = watched;
   const over = now > latest && step.max > step.min;
@@ -111,23 +114,32 @@ function Row({
           {nearTime(now < best ? best : latest, now, zone)}
         </span>
         <span className={over ? 'text-lg font-bold text-warn' : 'text-lg text-quiet'}>
-          {over ? 'past its time' : now < best ? `in ${duration(left)}` : 'ready, until then'}
+          {over
+            ? say('proof.pastItsTime')
+            : now < best
+              ? say('proof.in', { duration: duration(left) })
+              : say('proof.readyUntilThen')}
         </span>
       </span>
       <span className="min-w-0">
         <span className="block text-xl font-semibold">{dough.name}</span>
         <span className="block text-lg text-quiet">
-          {step.label.toLowerCase()}
-          {step.load && !step.step.branch && `, ${step.load.trays} trays`}
+          {say('proof.labelPart', {
+            label: step.label.toLowerCase(),
+            part: step.load && !step.step.branch ? say('proof.trays', { trays: step.load.trays }) : '',
+          })}
         </span>
       </span>
       <span className="col-span-2 md:col-span-1">
         <RiseBar watched={watched} now={now} />
         <span className="block text-lg">
-          {step.min === step.max
-            ? `until ${nearTime(best, now, zone)}`
-            : `ready ${nearTime(soonest, now, zone)} to ${nearTime(latest, now, zone)}`}
-          {look > now && step.risen && `, look ${clockTime(look, zone)}`}
+          {say('proof.untilReadyTo', {
+            isMin: step.min === step.max,
+            time: nearTime(best, now, zone),
+            time2: nearTime(soonest, now, zone),
+            time3: nearTime(latest, now, zone),
+            part: look > now && step.risen ? say('proof.look', { time: clockTime(look, zone) }) : '',
+          })}
         </span>
       </span>
       <span className="col-span-2 text-lg md:col-span-1">
@@ -135,7 +147,9 @@ function Row({
           <>
             {name} {celsius(bake.setting)} {clockTime(bake.planned, zone)}
             <span className={bake.free > latest ? 'block font-bold text-warn' : 'block text-quiet'}>
-              {bake.free <= now ? `${name} free now` : `${name} free ${clockTime(bake.free, zone)}`}
+              {bake.free <= now
+                ? say('proof.freeNow', { name })
+                : say('proof.free', { name, time: clockTime(bake.free, zone) })}
             </span>
           </>
         )}

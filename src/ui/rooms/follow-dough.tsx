@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button } from '../kit/button';
@@ -7,6 +8,7 @@ import { send } from '../live/command';
 
 /** Lets the plan of a dough follow its waits as they are today; says what that did. */
 export function FollowDough({ id, name }: { id: number; name: string }) {
+  const say = useWords();
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [told, setTold] = useState<{ message: string; trouble: boolean } | null>(null);
@@ -19,9 +21,9 @@ export function FollowDough({ id, name }: { id: number; name: string }) {
       return;
     }
     const { moved, settled } = answer.result as { moved: number; settled: boolean };
-    const did = `${moved} steps of ${name} moved.`;
+    const did = say('rooms.stepsOfMoved', { moved, name });
     setTold({
-      message: settled ? did : `${did} Plan and waits have not settled; look at it once more.`,
+      message: settled ? did : say('rooms.planAndWaitsHaveNot', { did }),
       trouble: !settled,
     });
     router.refresh();
@@ -29,7 +31,7 @@ export function FollowDough({ id, name }: { id: number; name: string }) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">
       <Button look="act" className="min-h-11" disabled={busy} onClick={() => void follow()}>
-        {busy ? 'Moving …' : `Let the plan follow`}
+        {busy ? say('rooms.moving') : say('rooms.letThePlanFollow')}
       </Button>
       {told && (
         <p role={told.trouble ? 'alert' : 'status'} className={told.trouble ? 'text-warn' : ''}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PlaceLimits } from '@/core/climate/excursions';
@@ -14,6 +15,7 @@ import { send } from '../live/command';
 
 /** Between what a place has to stay, and for how long it may be outside before somebody is called. */
 export function LimitsForm({ limits }: { limits: PlaceLimits }) {
+  const say = useWords();
   const router = useRouter();
   const written = (limit: number | null) =>
     limit === null ? '' : showMeasure(measure('celsius', limit), METRIC);
@@ -29,13 +31,13 @@ export function LimitsForm({ limits }: { limits: PlaceLimits }) {
     if ((low === null && form.low.trim() !== '') || (high === null && form.high.trim() !== ''))
       return setTold({
         ok: false,
-        words: 'A limit is a temperature, such as 7 or 45 F; leave it empty for none.',
+        words: say('rooms.aLimitIsATemperature'),
       });
     const answer = await send('set-limits', {
       ...{ place: limits.place, low, high },
       minutes: parseNumber(form.minutes),
     });
-    setTold(answer.ok ? { ok: true, words: 'Kept.' } : { ok: false, words: answer.message });
+    setTold(answer.ok ? { ok: true, words: say('rooms.kept') } : { ok: false, words: answer.message });
     if (answer.ok) router.refresh();
   };
   return (
@@ -48,26 +50,26 @@ export function LimitsForm({ limits }: { limits: PlaceLimits }) {
     >
       <MeasureField
         kind="celsius"
-        label="not below"
+        label={say('rooms.notBelow')}
         text={form.low}
-        placeholder="no limit"
+        placeholder={say('rooms.noLimit')}
         onText={(low) => set({ low })}
       />
       <MeasureField
         kind="celsius"
-        label="not above"
+        label={say('rooms.notAbove')}
         text={form.high}
-        placeholder="no limit"
+        placeholder={say('rooms.noLimit')}
         onText={(high) => set({ high })}
       />
       <Field
-        label="for longer than, min"
+        label={say('rooms.forLongerThanMin')}
         inputMode="numeric"
         value={form.minutes}
         onType={(minutes) => set({ minutes })}
       />
       <Button type="submit" className="min-h-10">
-        Keep the limits
+        {say('rooms.keepTheLimits')}
       </Button>
       {told && (
         <p

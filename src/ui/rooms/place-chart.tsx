@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import {
   CartesianGrid,
   ComposedChart,
@@ -15,7 +16,7 @@ import { withGaps, type PlaceRecord } from '@/core/climate/curve';
 import { clockTime, dayMonth, dayTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
+import { AXIS, LINE, tooltip } from '../kit/chart-look';
 
 const DAY = 24 * 3_600_000;
 /** A probe that says nothing for as long as this many points was silent. */
@@ -31,6 +32,7 @@ export default function PlaceChart({
   zone: string;
   units: Pick<ReaderUnits, 'temperature'>;
 }) {
+  const say = useWords();
   const { points, limits, outside, from, to, step } = record;
   const shown = (celsius: number) => (units.temperature === 'F' ? toFahrenheit(celsius) : celsius);
   const unit = units.temperature === 'F' ? '°F' : '°C';
@@ -43,7 +45,7 @@ export default function PlaceChart({
   const humid = points.some(({ humidity }) => humidity !== null);
   const bounds = [limits.low, limits.high].filter((limit) => limit !== null).map(shown);
   return (
-    <figure aria-label={`Temperature of ${limits.label.toLowerCase()}`} className="h-80">
+    <figure aria-label={say('rooms.temperatureOf', { label: limits.label.toLowerCase() })} className="h-80">
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
           <CartesianGrid stroke="var(--hairline)" vertical={false} />
@@ -74,7 +76,7 @@ export default function PlaceChart({
               `${Number(value).toFixed(name === 'humidity' ? 0 : 1)} ${name === 'humidity' ? '%' : unit}`,
               String(name),
             ]}
-            contentStyle={TOOLTIP}
+            contentStyle={tooltip(say)}
           />
           {outside.map((one) => (
             <ReferenceArea

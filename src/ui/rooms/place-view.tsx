@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import { DrawingSoon } from '../kit/drawing-soon';
 import clsx from 'clsx';
 import dynamic from 'next/dynamic';
 import type { Person } from '@/core/bakery/people';
@@ -12,7 +14,7 @@ import { LimitsForm } from './limits-form';
 
 const PlaceChart = dynamic(() => import('./place-chart'), {
   ssr: false,
-  loading: () => <p className="h-80">Drawing …</p>,
+  loading: DrawingSoon,
 });
 
 const SPANS = Object.entries(PLACE_SPANS) as [PlaceSpan, (typeof PLACE_SPANS)[PlaceSpan]][];
@@ -29,6 +31,7 @@ export function PlaceView({
   person: Person;
   span: PlaceSpan;
 }) {
+  const say = useWords();
   const [units] = useUnits();
   const { limits, points, outside, doubted } = record;
   const last = points.at(-1);
@@ -38,15 +41,20 @@ export function PlaceView({
         <h1 className="text-3xl font-bold">{limits.label}</h1>
         {last && (
           <p className="text-xl">
-            <b className="text-3xl">{showCelsius(last.celsius, units)}</b> at {clockTime(last.at, zone)}
-            {last.humidity !== null && `, ${Math.round(last.humidity)} % humidity`}
+            {say.rich('rooms.at', {
+              b: (words) => <b className="text-3xl">{words}</b>,
+              celsius: showCelsius(last.celsius, units),
+              time: clockTime(last.at, zone),
+              part:
+                last.humidity !== null ? say('rooms.humidity', { humidity: Math.round(last.humidity) }) : '',
+            })}
           </p>
         )}
         <a href="/rooms" className="underline underline-offset-4">
-          All rooms
+          {say('rooms.allRooms')}
         </a>
       </header>
-      <nav aria-label="How far back" className="flex flex-wrap gap-2">
+      <nav aria-label={say('rooms.howFarBack')} className="flex flex-wrap gap-2">
         {SPANS.map(([id, { name }]) => (
           <a
             key={id}
@@ -62,45 +70,53 @@ export function PlaceView({
         ))}
       </nav>
       {points.length === 0 ? (
-        <p className="py-10 text-xl">No probe has said anything of it in this time.</p>
+        <p className="py-10 text-xl">{say('rooms.noProbeHasSaidAnything')}</p>
       ) : (
         <PlaceChart {...{ record, zone, units }} />
       )}
-      <section aria-label="Outside the limits">
-        <h2 className="mb-1 text-2xl font-semibold">Outside its limits</h2>
+      <section aria-label={say('rooms.outsideTheLimits')}>
+        <h2 className="mb-1 text-2xl font-semibold">{say('rooms.outsideItsLimits')}</h2>
         <ul className="text-lg">
           {outside.map(({ from, to, celsius, limit }) => (
             <li key={from} className="border-b border-hairline py-1.5">
-              <b>{dayTime(from, zone)}</b> for {duration((to - from) / 60_000)}, up to{' '}
-              <b>{showCelsius(celsius, units)}</b>; {celsius > limit ? 'not above' : 'not below'}{' '}
-              {showCelsius(limit, units)}
+              {say.rich('rooms.forUpToNotAbove', {
+                b: (words) => <b>{words}</b>,
+                time: dayTime(from, zone),
+                duration: duration((to - from) / 60_000),
+                celsius: showCelsius(celsius, units),
+                isCelsius: celsius > limit,
+                celsius2: showCelsius(limit, units),
+              })}
             </li>
           ))}
           {outside.length === 0 && (
             <li className="text-quiet">
               {limits.low === null && limits.high === null
-                ? 'It has no limits.'
-                : `Never for longer than ${duration(limits.minutes)}.`}
+                ? say('rooms.itHasNoLimits')
+                : say('rooms.neverForLongerThan', { duration: duration(limits.minutes) })}
             </li>
           )}
         </ul>
       </section>
       {doubted.length > 0 && (
-        <section aria-label="Not believed">
-          <h2 className="mb-1 text-2xl font-semibold">Not believed</h2>
+        <section aria-label={say('rooms.notBelieved')}>
+          <h2 className="mb-1 text-2xl font-semibold">{say('rooms.notBelieved')}</h2>
           <ul className="text-lg">
             {doubted.map(({ at, doubt, times }) => (
               <li key={doubt} className="border-b border-hairline py-1.5">
-                {doubt} {times > 1 && `${times} times, last `}
-                {dayTime(at, zone)}
+                {say('rooms.doubtPartTime', {
+                  doubt,
+                  part: times > 1 ? say('rooms.timesLast', { times }) : '',
+                  time: dayTime(at, zone),
+                })}
               </li>
             ))}
           </ul>
         </section>
       )}
       {person.role === 'planner' && (
-        <section aria-label="Limits">
-          <h2 className="mb-1 text-2xl font-semibold">Limits</h2>
+        <section aria-label={say('rooms.limits')}>
+          <h2 className="mb-1 text-2xl font-semibold">{say('rooms.limits')}</h2>
           <LimitsForm limits={limits} />
         </section>
       )}

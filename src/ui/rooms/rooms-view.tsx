@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
@@ -22,6 +23,7 @@ import { temperatureColour } from '../thread/temperature';
 
 /** What is warm and cold today, and which waits of the plan no longer fit it. */
 export function RoomsView({ places, board, person }: { places: Place[]; board: Board; person: Person }) {
+  const say = useWords();
   const now = useMinute();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
@@ -31,11 +33,9 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
     .filter(({ misfits: list }) => list.length > 0);
   return (
     <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.3fr_1fr]">
-      <section aria-label="Temperatures today" className="min-w-0 bg-flour p-5">
-        <h1 className="mb-1 text-3xl font-bold">Rooms</h1>
-        <p className="mb-3 text-quiet">
-          Water, chilling and proofs of all open doughs are reckoned from these.
-        </p>
+      <section aria-label={say('rooms.temperaturesToday')} className="min-w-0 bg-flour p-5">
+        <h1 className="mb-1 text-3xl font-bold">{say('rooms.rooms')}</h1>
+        <p className="mb-3 text-quiet">{say('rooms.waterChillingAndProofsOf')}</p>
         <ul>
           {places.map((place) => (
             <PlaceRow key={place.id} place={place} now={now} zone={zone} />
@@ -43,10 +43,10 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
         </ul>
         <UnitChoices />
       </section>
-      <section aria-label="Waits that no longer fit" className="bg-ground p-5">
-        <h2 className="mb-1 text-2xl font-semibold">What that moves</h2>
+      <section aria-label={say('rooms.waitsThatNoLongerFit')} className="bg-ground p-5">
+        <h2 className="mb-1 text-2xl font-semibold">{say('rooms.whatThatMoves')}</h2>
         {off.length === 0 ? (
-          <p className="text-lg">Every wait of the plan fits today’s temperatures.</p>
+          <p className="text-lg">{say('rooms.everyWaitOfThePlan')}</p>
         ) : (
           <ul className="grid gap-4">
             {off.map(({ dough, misfits: list }) => (
@@ -72,6 +72,7 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
 }
 
 function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: string }) {
+  const say = useWords();
   const told = useRetold();
   const router = useRouter();
   const [units] = useUnits();
@@ -83,7 +84,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
   const tell = async () => {
     const value = parseCelsius(typed, units.temperature);
     if (value === null) {
-      setTrouble('That is not a temperature. Type a number, with F for Fahrenheit.');
+      setTrouble(say('rooms.thatIsNotATemperature'));
       return;
     }
     const wet =
@@ -101,8 +102,15 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
   };
   const from =
     reading === null
-      ? 'the usual'
-      : `${reading.source === 'typed' ? `told by ${reading.by ?? 'somebody'}` : 'by probe'} ${clockTime(reading.at, zone)}, ${fromNow((reading.at - now) / 60_000)}`;
+      ? say('rooms.theUsual')
+      : say('rooms.partTimeFromNow', {
+          part:
+            reading.source === 'typed'
+              ? say('rooms.toldBy', { by: reading.by ?? 'somebody' })
+              : say('rooms.byProbe'),
+          time: clockTime(reading.at, zone),
+          fromNow: fromNow((reading.at - now) / 60_000),
+        });
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[1fr_7.5rem_13rem]">
       <div>
@@ -117,8 +125,11 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
           </a>
         </h2>
         <p className="text-[15px] text-quiet">
-          {place.id === 'tap' ? 'water' : PLACE_KINDS[place.kind].label}, {from}
-          {reading?.humidity ? `, ${Math.round(reading.humidity)} % humidity` : ''}
+          {say('rooms.partFromPart2', {
+            part: place.id === 'tap' ? say('rooms.water') : PLACE_KINDS[place.kind].label,
+            from,
+            part2: reading?.humidity ? say('rooms.humidity', { humidity: Math.round(reading.humidity) }) : '',
+          })}
         </p>
         {place.remark && <p className="text-[15px] text-warn">{told(place.remark)}</p>}
         {trouble && (
@@ -136,21 +147,27 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
         }}
       >
         <Field
-          label={<span className="sr-only">Temperature of {place.label.toLowerCase()}</span>}
+          label={
+            <span className="sr-only">
+              {say('rooms.temperatureOf', { label: place.label.toLowerCase() })}
+            </span>
+          }
           value={typed}
-          placeholder={units.temperature === 'F' ? '75' : place.kind === 'proofer' ? '26' : '24 or 75 F'}
+          placeholder={
+            units.temperature === 'F' ? '75' : place.kind === 'proofer' ? '26' : say('rooms.n24Or75F')
+          }
           onType={setTyped}
         />
         {place.kind === 'proofer' && (
           <Field
-            label={<span className="sr-only">Humidity</span>}
+            label={<span className="sr-only">{say('rooms.humidity2')}</span>}
             value={humidity}
             placeholder="80 %"
             onType={setHumidity}
           />
         )}
         <Button type="submit" className="min-h-10 shrink-0">
-          Tell it
+          {say('rooms.tellIt')}
         </Button>
       </form>
     </li>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { KITCHENS, type Kitchen } from '@/core/units/measures';
 import type { ReaderUnits } from '@/core/units/reader';
 import { Choice } from '../kit/field';
@@ -7,13 +8,14 @@ import { useUnits } from '../live/units';
 
 /** How this device shows weights, temperatures and lengths. */
 export function UnitChoices() {
+  const say = useWords();
   const [units, setUnits] = useUnits();
   return (
-    <section aria-label="Units on this device" className="mt-5">
-      <h2 className="mb-2 text-lg text-quiet">units on this device</h2>
+    <section aria-label={say('rooms.unitsOnThisDevice')} className="mt-5">
+      <h2 className="mb-2 text-lg text-quiet">{say('rooms.unitsOnThisDevice2')}</h2>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Choice
-          label="Weights"
+          label={say('rooms.weights')}
           value={units.mass}
           options={[
             { id: 'g', name: 'grams' },
@@ -22,7 +24,7 @@ export function UnitChoices() {
           onChoose={(mass) => setUnits({ mass: mass as ReaderUnits['mass'] })}
         />
         <Choice
-          label="Temperatures"
+          label={say('rooms.temperatures')}
           value={units.temperature}
           options={[
             { id: 'C', name: '°C' },
@@ -31,7 +33,7 @@ export function UnitChoices() {
           onChoose={(temperature) => setUnits({ temperature: temperature as ReaderUnits['temperature'] })}
         />
         <Choice
-          label="Lengths"
+          label={say('rooms.lengths')}
           value={units.length}
           options={[
             { id: 'cm', name: 'cm' },
@@ -40,7 +42,7 @@ export function UnitChoices() {
           onChoose={(length) => setUnits({ length: length as ReaderUnits['length'] })}
         />
         <Choice
-          label="Cups and spoons"
+          label={say('rooms.cupsAndSpoons')}
           value={units.kitchen}
           options={KITCHENS}
           onChoose={(kitchen) => setUnits({ kitchen: kitchen as Kitchen })}

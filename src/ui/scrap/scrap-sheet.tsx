@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { SCRAP_WAYS } from '@/core/record/scrap';
 import { SCRAP_USES, type Scrap, type ScrapUse } from '@/core/record/events';
@@ -20,23 +21,30 @@ interface Props {
 
 /** Trimmings: how much, weighed or by eye, and what becomes of them. */
 export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [typed, setTyped] = useState('');
   const [how, setHow] = useState<Scrap['how']>('weighed');
   const [trouble, setTrouble] = useState<string | null>(null);
   const tell = (use: ScrapUse) => {
     const grams = typedGrams(typed, units);
-    if (grams === null || grams < 1) return setTrouble('Type a weight, such as 640 g or 1 lb 6 oz.');
+    if (grams === null || grams < 1) return setTrouble(say('scrap.typeAWeightSuchAs'));
     setTrouble(null);
     onTell({ kind: 'scrap', grams: Math.round(grams), how, use });
     setTyped('');
     onOpenChange(false);
   };
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Trimmings">
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('scrap.trimmings')}>
       <div className="grid gap-4">
         <div className="flex flex-wrap items-end gap-3">
-          <Field label="how much" size="floor" value={typed} onType={setTyped} trouble={trouble} />
+          <Field
+            label={say('scrap.howMuch')}
+            size="floor"
+            value={typed}
+            onType={setTyped}
+            trouble={trouble}
+          />
           {scale !== null && (
             <Button
               floor
@@ -45,10 +53,10 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
                 setHow('weighed');
               }}
             >
-              {showMass(scale, units)} from the scale
+              {say('scrap.fromTheScale', { mass: showMass(scale, units) })}
             </Button>
           )}
-          <div role="group" aria-label="How it is known" className="flex gap-2">
+          <div role="group" aria-label={say('scrap.howItIsKnown')} className="flex gap-2">
             {(['weighed', 'estimated'] as const).map((one) => (
               <Button key={one} floor aria-pressed={how === one} onClick={() => setHow(one)}>
                 {one}
@@ -56,7 +64,7 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
             ))}
           </div>
         </div>
-        <p className="text-lg">What becomes of it?</p>
+        <p className="text-lg">{say('scrap.whatBecomesOfIt')}</p>
         {SCRAP_USES.map((use) => (
           <Button key={use} floor className="py-2 text-left" onClick={() => tell(use)}>
             <span className="block font-bold">{SCRAP_WAYS[use].label}</span>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { MixChange } from '@/core/formula/actual';
 import type { Analysis } from '@/core/formula/analysis';
@@ -22,20 +23,21 @@ interface Props {
 
 /** What was really done: held back, added, and what the dough is by that. */
 export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }: Props) {
+  const say = useWords();
   const [units] = useUnits();
-  const [what, setWhat] = useState('wheat flour');
+  const [what, setWhat] = useState(say('sheet.wheatFlour'));
   const [amount, setAmount] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [told, setTold] = useState<string | null>(null);
   const tell = (sign: 1 | -1) => {
     const ingredient = book.find(what);
     if (!ingredient) {
-      setTrouble(`The house does not know “${what}”.`);
+      setTrouble(say('sheet.theHouseDoesNotKnow', { what }));
       return;
     }
     const weighed = weighText(amount, { ...measuringOf(ingredient, units.kitchen), bare: units.mass });
     if (!weighed.ok || weighed.value.grams <= 0) {
-      setTrouble(weighed.ok ? 'How much?' : weighed.message);
+      setTrouble(weighed.ok ? say('sheet.howMuch') : weighed.message);
       return;
     }
     setTrouble(null);
@@ -49,12 +51,12 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
   const before = new Set(planned.allergens.map(({ allergen }) => allergen));
   const added = actual.allergens.filter(({ allergen }) => !before.has(allergen));
   return (
-    <section aria-label="Really done" className="mt-6 border-t border-hairline pt-4">
-      <h2 className="mb-2 text-2xl font-semibold">Really done</h2>
+    <section aria-label={say('sheet.reallyDone')} className="mt-6 border-t border-hairline pt-4">
+      <h2 className="mb-2 text-2xl font-semibold">{say('sheet.reallyDone')}</h2>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Of" size="floor" value={what} onType={setWhat} list="sheet-ingredients" />
         <Field
-          label="How much"
+          label={say('sheet.howMuch2')}
           size="floor"
           value={amount}
           onType={setAmount}
@@ -67,18 +69,18 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
           ))}
         </datalist>
         <Button floor onClick={() => tell(-1)}>
-          Held back
+          {say('sheet.heldBack')}
         </Button>
         <Button floor onClick={() => tell(1)}>
-          Added
+          {say('sheet.added')}
         </Button>
       </div>
       <div className="mt-3 text-lg">
         {words.length === 0 ? (
-          <p className="text-quiet">Mixed by the sheet so far.</p>
+          <p className="text-quiet">{say('sheet.mixedByTheSheetSo')}</p>
         ) : (
           <>
-            <ul aria-label="Different from the sheet">
+            <ul aria-label={say('sheet.differentFromTheSheet')}>
               {words.map((word, i) => (
                 <li key={i} className="font-semibold">
                   {word}
@@ -86,18 +88,21 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
               ))}
             </ul>
             <p>
-              Hydration <span className="font-bold">{actual.hydration.toFixed(1)} %</span>, by the sheet{' '}
-              {planned.hydration.toFixed(1)} %.
+              {say.rich('sheet.hydrationByTheSheet', {
+                span: (words) => <span className="font-bold">{words}</span>,
+                hydration: actual.hydration.toFixed(1),
+                hydration2: planned.hydration.toFixed(1),
+              })}
             </p>
             {added.length > 0 && (
               <p role="alert" className="text-warn">
-                Now also contains{' '}
-                {added.map(({ allergen, from }) => `${allergen} (${from.join(', ')})`).join(', ')}: tell the
-                shop.
+                {say('sheet.nowAlsoContainsTellThe', {
+                  added: added.map(({ allergen, from }) => `${allergen} (${from.join(', ')})`).join(', '),
+                })}
               </p>
             )}
             <Button floor className="mt-2" onClick={() => void onAdopt().then(setTold)}>
-              Make it a new version
+              {say('sheet.makeItANewVersion')}
             </Button>
           </>
         )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { Check, Printer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
@@ -34,6 +35,7 @@ interface Props {
 
 /** The mixing sheet of a dough: weigh, tick off, water, temperature, and what was done differently. */
 export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
+  const say = useWords();
   const now = useMinute();
   const router = useRouter();
   const { zone } = board.house;
@@ -63,27 +65,32 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
 
   return (
     <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.15fr_1fr] print:block print:bg-white">
-      <section aria-label="To weigh" className="bg-flour p-5 print:p-0">
+      <section aria-label={say('sheet.toWeigh')} className="bg-flour p-5 print:p-0">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
           <div>
             <h1 className="text-4xl font-bold">{dough.name}</h1>
             <p className="text-lg">
-              {sheet.formula.name}, version {sheet.formula.version}.{' '}
-              {showMass(sheet.bowl.scaled.doughGrams, units)}
-              {sheet.bowls > 1 && ' a bowl'}
-              {target !== null && `, dough at ${showCelsius(target, units)}`}
+              {say('sheet.versionABowl', {
+                name: sheet.formula.name,
+                version: sheet.formula.version,
+                mass: showMass(sheet.bowl.scaled.doughGrams, units),
+                hasBowls: sheet.bowls > 1,
+                part: target !== null ? say('sheet.doughAt', { celsius: showCelsius(target, units) }) : '',
+              })}
             </p>
-            <p className="text-lg text-quiet">mix {dayTime(mixStep.plannedStart, zone)}</p>
+            <p className="text-lg text-quiet">
+              {say('sheet.mix', { time: dayTime(mixStep.plannedStart, zone) })}
+            </p>
           </div>
           <div className="flex gap-2 print:hidden">
-            <Button floor aria-label="Print the sheet" onClick={() => window.print()}>
+            <Button floor aria-label={say('sheet.printTheSheet')} onClick={() => window.print()}>
               <Printer aria-hidden size={22} />
             </Button>
             <a
               href="/bench"
               className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
             >
-              Bench
+              {say('sheet.bench')}
             </a>
           </div>
         </div>
@@ -93,11 +100,11 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
             className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
           >
             {trouble}
-            <Button onClick={calm}>Understood</Button>
+            <Button onClick={calm}>{say('sheet.understood')}</Button>
           </p>
         )}
         {sheet.bowls > 1 && (
-          <div role="group" aria-label="Bowl" className="mb-2 flex gap-2 print:hidden">
+          <div role="group" aria-label={say('sheet.bowl')} className="mb-2 flex gap-2 print:hidden">
             {Array.from({ length: sheet.bowls }, (_, i) => i + 1).map((nth) => (
               <Button
                 key={nth}
@@ -106,7 +113,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
                 aria-pressed={nth === bowl}
                 onClick={() => setBowl(nth)}
               >
-                Bowl {nth} of {sheet.bowls}
+                {say('sheet.bowlOf', { nth, bowls: sheet.bowls })}
               </Button>
             ))}
           </div>
@@ -134,16 +141,21 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
                       {line.note && <span className="text-lg text-quiet">{line.note}</span>}
                     </span>
                     <span className={weighed ? 'text-3xl text-quiet' : 'text-3xl font-bold'}>
-                      {line.uncounted ? 'to taste' : showMass(grams, units)}
-                      {line.upTo !== undefined && !weighed && (
-                        <span className="block text-right text-lg font-normal text-quiet">
-                          keep {showMass(line.upTo - line.grams, units)} more ready
-                        </span>
-                      )}
+                      {say.rich('sheet.toTaste', {
+                        isUncounted: line.uncounted,
+                        mass: showMass(grams, units),
+                        upTo: () =>
+                          line.upTo !== undefined &&
+                          !weighed && (
+                            <span className="block text-right text-lg font-normal text-quiet">
+                              {say('sheet.keepMoreReady', { mass: showMass(line.upTo - line.grams, units) })}
+                            </span>
+                          ),
+                      })}
                     </span>
                   </button>
                   <button
-                    aria-label={`${name} weighed, bowl ${bowl}`}
+                    aria-label={say('sheet.weighedBowl', { name, bowl })}
                     aria-pressed={weighed !== undefined}
                     className="my-1 grid w-16 shrink-0 place-items-center rounded border border-edge"
                     // What was weighed otherwise is not overwritten by a second tap: it is looked at.
@@ -164,11 +176,14 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
           })}
         </ol>
         <p className="mt-2 text-lg text-quiet">
-          {done} of {lines.length} weighed. Rounding changed the dough by{' '}
-          {Math.abs(sheet.bowl.doughBy).toFixed(1)} g.
+          {say('sheet.ofWeighedRoundingChangedThe', {
+            done,
+            count: lines.length,
+            doughBy: Math.abs(sheet.bowl.doughBy).toFixed(1),
+          })}
         </p>
         <p className="mt-2 max-w-md border-l-4 border-edge pl-3 text-lg">
-          Stop and lock the mixer before a hand goes in. Lift bags over 20 kg in two.
+          {say('sheet.stopAndLockTheMixer')}
         </p>
       </section>
       <div className="bg-ground p-5 print:hidden">
@@ -196,7 +211,10 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
             const answer = await send('adopt-mix', { clientId: crypto.randomUUID(), doughId: dough.id });
             if (answer.ok) router.refresh();
             return answer.ok
-              ? `Version ${(answer.result as { version: number }).version} of ${sheet.formula.name} is kept.`
+              ? say('sheet.versionOfIsKept', {
+                  version: (answer.result as { version: number }).version,
+                  name: sheet.formula.name,
+                })
               : answer.message;
           }}
         />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { measuringOf, type IngredientBook } from '@/core/formula/ingredient';
 import { weighText } from '@/core/units/weigh';
@@ -21,6 +22,7 @@ interface Props {
 
 /** What was really weighed of a line, typed or from the scale, or another ingredient taken for it. */
 export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -36,15 +38,18 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
     <Sheet open onOpenChange={onClose} title={name}>
       <div className="grid gap-4">
         <p className="text-2xl">
-          the sheet says <span className="font-bold">{showMass(line.grams, units)}</span>
+          {say.rich('sheet.theSheetSays', {
+            span: (words) => <span className="font-bold">{words}</span>,
+            mass: showMass(line.grams, units),
+          })}
         </p>
         <div className="flex flex-wrap gap-3">
           <Button look="act" floor onClick={() => tell(line.grams)}>
-            Weighed so
+            {say('sheet.weighedSo')}
           </Button>
           {lastWeight !== null && (
             <Button floor onClick={() => tell(tenth(lastWeight))}>
-              {showMass(lastWeight, units)} from the scale
+              {say('sheet.fromTheScale', { mass: showMass(lastWeight, units) })}
             </Button>
           )}
         </div>
@@ -58,19 +63,19 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
           }}
         >
           <Field
-            label="Or another weight, such as 5.2 kg"
+            label={say('sheet.orAnotherWeightSuchAs')}
             size="floor"
             value={typed}
             onType={setTyped}
             trouble={trouble}
           />
           <Button type="submit" floor>
-            Tell it
+            {say('sheet.tellIt')}
           </Button>
         </form>
         {alike.length > 0 && (
           <Choice
-            label="Taken instead"
+            label={say('sheet.takenInstead')}
             size="floor"
             value=""
             options={[{ id: '', name: name }, ...alike.map(({ id, name: other }) => ({ id, name: other }))]}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
 import type { TrimmingsReuse } from '@/core/record/events';
 import type { StepState } from '@/core/record/step-state';
@@ -20,6 +21,7 @@ interface Props {
 
 /** Trimmings of earlier doughs that may go into this one, up to the house's share; their age and allergens go with them. */
 export function ScrapOffers({ stock, share, mostHours, doughGrams, records, allergens, onTake }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const had = records.flatMap(({ data }) => (data.kind === 'scrap-taken' ? [data] : []));
   const taken = had.reduce((sum, { grams }) => sum + grams, 0);
@@ -28,11 +30,14 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
   return (
     <section aria-labelledby="scrap-heading" className="mb-5">
       <h2 id="scrap-heading" className="text-xl font-semibold">
-        Trimmings to go in
+        {say('sheet.trimmingsToGoIn')}
       </h2>
       {taken > 0 && (
         <p className="text-lg">
-          {showMass(taken, units)} in already, {Math.round((taken / doughGrams) * 1000) / 10} % of this dough
+          {say('sheet.inAlreadyOfThisDough', {
+            mass: showMass(taken, units),
+            taken: Math.round((taken / doughGrams) * 1000) / 10,
+          })}
         </p>
       )}
       <ul className="grid gap-2">
@@ -41,11 +46,18 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
           return (
             <li key={offer.fromDough} className="flex flex-wrap items-center gap-3 text-lg">
               <span>
-                {offer.name}: {showMass(offer.grams, units)}, {Math.round(offer.hours)} h old, with{' '}
-                {offer.allergens.join(', ')}
-                {further.length > 0 && (
-                  <span className="font-bold text-warn">; brings {further.join(', ')} into this dough</span>
-                )}
+                {say.rich('sheet.hOldWith', {
+                  name: offer.name,
+                  mass: showMass(offer.grams, units),
+                  hours: Math.round(offer.hours),
+                  allergens: offer.allergens.join(', '),
+                  count: () =>
+                    further.length > 0 && (
+                      <span className="font-bold text-warn">
+                        {say('sheet.bringsIntoThisDough', { further: further.join(', ') })}
+                      </span>
+                    ),
+                })}
               </span>
               {offer.most >= 1 ? (
                 <Button
@@ -54,7 +66,7 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
                     onTake({ kind: 'scrap-taken', from: offer.fromDough, grams: Math.floor(offer.most) })
                   }
                 >
-                  Take {showMass(Math.floor(offer.most), units)}
+                  {say('sheet.take', { mass: showMass(Math.floor(offer.most), units) })}
                 </Button>
               ) : (
                 <span className="text-quiet">{offer.refused}</span>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { EventBody, MixConditions } from '@/core/record/events';
 import type { IngredientBook } from '@/core/formula/ingredient';
@@ -25,6 +26,7 @@ interface Props {
 
 /** Flour and room, then the water; afterwards the dough's temperature, from which the house learns. */
 export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props) {
+  const say = useWords();
   const [units] = useUnits();
   const [dough, setDough] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -51,7 +53,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
       ? doughAsItComes(sheet.bowl.scaled, book, { ...at, preferment: at.room }, sheet.rise.mean)
       : null;
   const field = (name: 'flour' | 'room' | 'tap', label: string) => (
-    <Field label={label} size="floor" {...typed(name)} trouble={unless(value(name), wants('celsius'))} />
+    <Field label={label} size="floor" {...typed(name)} trouble={unless(value(name), wants(say, 'celsius'))} />
   );
   const tellWater = () => {
     if (!mixing) return;
@@ -71,12 +73,12 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
     });
   };
   return (
-    <section aria-label="Water">
-      <h2 className="mb-2 text-2xl font-semibold">Water</h2>
+    <section aria-label={say('sheet.water')}>
+      <h2 className="mb-2 text-2xl font-semibold">{say('sheet.water')}</h2>
       <div className="grid grid-cols-3 gap-3">
-        {field('flour', 'Flour')}
-        {field('room', 'Room')}
-        {field('tap', 'Tap water')}
+        {field('flour', say('sheet.flour'))}
+        {field('room', say('sheet.room'))}
+        {field('tap', say('sheet.tapWater'))}
       </div>
       <div className="my-4">
         {mixing ? (
@@ -85,16 +87,25 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           <WithoutLiquid dough={dry} target={target} units={units} />
         ) : (
           <p className="text-lg text-quiet">
-            {target === null ? 'This formula names no dough temperature.' : 'Tell flour and room first.'}
+            {target === null ? say('sheet.thisFormulaNamesNoDough') : say('sheet.tellFlourAndRoomFirst')}
           </p>
         )}
         <p className="mt-1 text-quiet">
-          Rise by mixing {showDifference(sheet.rise.mean, units)}{' '}
-          {sheet.rise.readings === 0
-            ? '(the house’s guess: no mix of it was measured yet)'
-            : `give or take ${showDifference(sheet.rise.spread, units)}, from ${sheet.rise.readings} mixes`}
-          ; factor {showDifference(sheet.factor.mean, units)},{' '}
-          {sheet.factor.readings === 0 ? 'a guess too' : `from ${sheet.factor.readings}`}.
+          {say('sheet.riseByMixingFactor', {
+            difference: showDifference(sheet.rise.mean, units),
+            part:
+              sheet.rise.readings === 0
+                ? say('sheet.theHouseSGuessNo')
+                : say('sheet.giveOrTakeFromMixes', {
+                    difference: showDifference(sheet.rise.spread, units),
+                    readings: sheet.rise.readings,
+                  }),
+            difference2: showDifference(sheet.factor.mean, units),
+            part2:
+              sheet.factor.readings === 0
+                ? say('sheet.aGuessToo')
+                : say('sheet.from', { readings: sheet.factor.readings }),
+          })}
         </p>
       </div>
       <Button
@@ -104,7 +115,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
         disabled={!mixing}
         onClick={tellWater}
       >
-        {conditions ? 'Water taken again so' : 'Water taken so'}
+        {conditions ? say('sheet.waterTakenAgainSo') : say('sheet.waterTakenSo')}
       </Button>
       <form
         className="mt-3 flex items-end gap-3"
@@ -112,7 +123,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           event.preventDefault();
           const celsius = parseCelsius(dough, units.temperature);
           if (celsius === null) {
-            setTrouble(wants('celsius'));
+            setTrouble(wants(say, 'celsius'));
             return;
           }
           setTrouble(null);
@@ -121,7 +132,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
         }}
       >
         <Field
-          label={`Dough after mixing, °${units.temperature}`}
+          label={say('sheet.doughAfterMixing', { temperature: units.temperature })}
           size="floor"
           value={dough}
           onType={setDough}
@@ -129,7 +140,10 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           hint={
             measured === null
               ? undefined
-              : `measured ${showCelsius(measured, units)}${conditions ? '' : '; without the water nothing is learnt from it'}`
+              : say('sheet.measuredWithoutTheWaterNothing', {
+                  celsius: showCelsius(measured, units),
+                  isConditions: Boolean(conditions),
+                })
           }
         />
         <Button
@@ -138,7 +152,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
           className="shrink-0 whitespace-nowrap"
           look={conditions && measured === null ? 'act' : 'plain'}
         >
-          Tell it
+          {say('sheet.tellIt')}
         </Button>
       </form>
     </section>

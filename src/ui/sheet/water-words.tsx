@@ -1,3 +1,5 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { waterAnswer, factorRule, minutesToCool, type WaterAnswer } from '@/core/heat/water';
 import type { Mixing } from '@/core/heat/mixing';
 import { duration } from '@/core/units/format';
@@ -12,6 +14,7 @@ interface Props {
 
 /** What water to take: by heat balance, large; what to do where that cannot be; the factor rule beside it. */
 export function WaterWords({ mixing, factor, units }: Props) {
+  const say = useWords();
   const { question, liquid, terms } = mixing;
   const answer = waterAnswer(question, mixing.flour);
   const degrees = (celsius: number) => showCelsius(celsius, units);
@@ -21,15 +24,24 @@ export function WaterWords({ mixing, factor, units }: Props) {
     <div className="grid gap-3">
       <Advice {...{ answer, mixing, degrees, units }} />
       <p className="text-quiet">
-        By the factor rule it would be {degrees(rule)}: {terms.length + 1} × {degrees(question.target)} less{' '}
-        {terms.map(degrees).join(', ')} and a friction factor of {showDifference(factor, units)}.
-        {own !== null && Math.abs(own - rule) >= 0.5 && (
-          <>
-            {' '}
-            {showDifference(Math.abs(own - rule), units)} apart: the rule counts each term alike and does not
-            see {blind(mixing)}; its factor is not the rise of {showDifference(question.rise, units)}.
-          </>
-        )}
+        {say.rich('sheet.byTheFactorRuleIt', {
+          celsius: degrees(rule),
+          count: terms.length + 1,
+          celsius2: degrees(question.target),
+          terms: terms.map(degrees).join(', '),
+          difference: showDifference(factor, units),
+          own: () =>
+            own !== null &&
+            Math.abs(own - rule) >= 0.5 && (
+              <>
+                {say('sheet.apartTheRuleCountsEach', {
+                  difference: showDifference(Math.abs(own - rule), units),
+                  blind: blind(say, mixing),
+                  difference2: showDifference(question.rise, units),
+                })}
+              </>
+            ),
+        })}
       </p>
       {!question.liquid.isWater && (
         <MilkCooling
@@ -57,26 +69,31 @@ export function WithoutLiquid({
   target: number;
   units: ReaderUnits;
 }) {
+  const say = useWords();
   const apart = showDifference(Math.abs(dough - target), units);
   return (
     <p className="text-xl">
-      <span className="text-4xl font-bold">Dough at about {showCelsius(dough, units)}</span>
-      <br />
-      {Math.abs(dough - target) <= NEAR
-        ? 'as wanted, with everything as it comes. Eggs stay cold.'
-        : dough < target
-          ? `${apart} cooler than wanted: warm the bowl or the flour, mix longer, or give it a longer bulk. Eggs stay cold.`
-          : `${apart} warmer than wanted: chill the flour and the bowl, or mix shorter. Eggs stay cold.`}
+      {say.rich('sheet.doughAtAbout', {
+        span: (words) => <span className="text-4xl font-bold">{words}</span>,
+        celsius: showCelsius(dough, units),
+        br: () => <br />,
+        part:
+          Math.abs(dough - target) <= NEAR
+            ? say('sheet.asWantedWithEverythingIt')
+            : dough < target
+              ? say('sheet.coolerThanWantedWarmThe', { apart })
+              : say('sheet.warmerThanWantedChillThe', { apart }),
+      })}
     </p>
   );
 }
 
 /** What the factor rule leaves out of this dough. */
-function blind({ question, liquid }: Mixing): string {
+function blind(say: Say, { question, liquid }: Mixing): string {
   const cold = question.parts.some(({ celsius, kg }) => celsius < 10 && kg > 0.05);
   if (!question.liquid.isWater)
-    return `that ${liquid.name} holds less heat than water${cold ? ', nor the cold butter and eggs' : ''}`;
-  return cold ? 'the cold milk, eggs and butter' : 'how much of each there is';
+    return say('sheet.thatHoldsLessHeatThan', { name: liquid.name, isCold: cold });
+  return cold ? say('sheet.theColdMilkEggsAnd') : say('sheet.howMuchOfEachThere');
 }
 
 function Advice({
@@ -90,50 +107,69 @@ function Advice({
   degrees: (celsius: number) => string;
   units: ReaderUnits;
 }) {
+  const say = useWords();
   const large = 'text-4xl font-bold';
   switch (answer.kind) {
     case 'liquid':
       return (
         <p className="text-xl">
-          <span className={large}>
-            {liquid.name[0]?.toUpperCase()}
-            {liquid.name.slice(1)} at {degrees(answer.celsius)}
-          </span>
-          <br />
-          {showMass(liquid.grams, units)} of it, for a dough at {degrees(question.target)}.
+          {say.rich('sheet.atOfItForA', {
+            span: (words) => <span className={large}>{words}</span>,
+            toUpperCase: () => liquid.name[0]?.toUpperCase(),
+            name: liquid.name.slice(1),
+            celsius: degrees(answer.celsius),
+            br: () => <br />,
+            mass: showMass(liquid.grams, units),
+            celsius2: degrees(question.target),
+          })}
         </p>
       );
     case 'ice':
       return (
         <p className="text-xl">
-          <span className={large}>{showMass(answer.iceKg * 1000, units)} of ice</span>
-          <br />
-          and {showMass(answer.waterKg * 1000, units)} of water at {degrees(answer.celsius)}: the tap is too
-          warm for a dough at {degrees(question.target)} without.
+          {say.rich('sheet.ofIceAndWaterAt', {
+            span: (words) => <span className={large}>{words}</span>,
+            mass: showMass(answer.iceKg * 1000, units),
+            br: () => <br />,
+            mass2: showMass(answer.waterKg * 1000, units),
+            celsius: degrees(answer.celsius),
+            celsius2: degrees(question.target),
+          })}
         </p>
       );
     case 'too-warm-room':
       return (
         <p className="text-xl">
-          <span className={large}>The dough comes to {degrees(answer.dough)}</span>
-          <br />
-          even with{' '}
-          {answer.iceKg > 0 ? 'all the water as ice' : `${liquid.name} at ${degrees(answer.celsius)}`}. Chill
-          flour and {liquid.name}, mix shorter, or mix at night; then give it a shorter bulk.
+          {say.rich('sheet.theDoughComesToEven', {
+            span: (words) => <span className={large}>{words}</span>,
+            celsius: degrees(answer.dough),
+            br: () => <br />,
+            part:
+              answer.iceKg > 0
+                ? say('sheet.allTheWaterAsIce')
+                : say('sheet.at', { name: liquid.name, celsius: degrees(answer.celsius) }),
+            name: liquid.name,
+          })}
         </p>
       );
     case 'too-hot':
       return (
         <div role="alert" className="text-xl">
-          <p className={`${large} text-warn`}>Do not go above {degrees(question.warmest)}</p>
+          <p className={`${large} text-warn`}>
+            {say('sheet.doNotGoAbove', { celsius: degrees(question.warmest) })}
+          </p>
           <p>
-            {liquid.name[0]?.toUpperCase()}
-            {liquid.name.slice(1)} would have to be {degrees(answer.celsius)}, and the yeast suffers. At{' '}
-            {degrees(question.warmest)} the dough comes to {degrees(answer.dough)}: give it a longer bulk
-            {answer.flourCelsius !== null && answer.flourCelsius < 40
-              ? `, or warm the flour to ${degrees(answer.flourCelsius)}`
-              : ''}
-            .
+            {say.rich('sheet.wouldHaveToBeAnd', {
+              toUpperCase: () => liquid.name[0]?.toUpperCase(),
+              name: liquid.name.slice(1),
+              celsius: degrees(answer.celsius),
+              celsius2: degrees(question.warmest),
+              celsius3: degrees(answer.dough),
+              part:
+                answer.flourCelsius !== null && answer.flourCelsius < 40
+                  ? say('sheet.orWarmTheFlourTo', { celsius: degrees(answer.flourCelsius) })
+                  : '',
+            })}
           </p>
         </div>
       );
@@ -154,15 +190,20 @@ function MilkCooling({
   degrees: (celsius: number) => string;
   name: string;
 }) {
+  const say = useWords();
   // Below this it is warm enough for the yeast and no longer too hot; colder it comes from the fridge.
   const aim = to >= 26 ? Math.min(40, to) : 30;
   const standing = minutesToCool({ kg, heat: 3.9, from: 60, to: aim, around: room }, 12);
   const bath = minutesToCool({ kg, heat: 3.9, from: 60, to: aim, around: 10 }, 300);
   return (
     <p className="text-quiet">
-      Was the {name} warmed to {degrees(60)}? It comes down to {degrees(aim)}
-      {standing === null ? '' : ` in ${duration(standing)} standing`}
-      {bath === null ? '' : `, in ${duration(bath)} in a bath of cold water`}.
+      {say('sheet.wasTheWarmedToIt', {
+        name,
+        celsius: degrees(60),
+        celsius2: degrees(aim),
+        part: standing === null ? '' : say('sheet.inStanding', { duration: duration(standing) }),
+        part2: bath === null ? '' : say('sheet.inABathOfCold', { duration: duration(bath) }),
+      })}
     </p>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Pause, Play } from 'lucide-react';
 import { useState } from 'react';
 import { RATES } from '@/core/time/clock';
@@ -12,6 +13,7 @@ import { send } from '../live/command';
 
 /** What time it is in the house. In the demo it says so, and can be paused, set and sped up. */
 export function HouseClock({ zone }: { zone: string }) {
+  const say = useWords();
   const { now, demo, rate, paused } = useClock();
   const [open, setOpen] = useState(false);
   const time = (
@@ -25,16 +27,19 @@ export function HouseClock({ zone }: { zone: string }) {
     <>
       <button
         className="rounded border border-dashed border-edge px-3 py-0.5 text-left"
-        aria-label={`Demo clock, ${dayName(now, zone)} ${clockTime(now, zone)}`}
+        aria-label={say('shell.demoClock', { dayName: dayName(now, zone), time: clockTime(now, zone) })}
         onClick={() => setOpen(true)}
       >
         {time}
         <span className="ml-2 text-sm text-quiet max-[1100px]:hidden">
-          <span className="max-2xl:hidden">demo clock, </span>
-          {paused ? 'paused' : rate === 1 ? 'running' : `${rate} times`}
+          {say.rich('shell.demoClockPausedRunningTimes', {
+            span: (words) => <span className="max-2xl:hidden">{words}</span>,
+            isPaused: paused,
+            rate,
+          })}
         </span>
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title="Demo clock">
+      <Sheet open={open} onOpenChange={setOpen} title={say('shell.demoClock2')}>
         <ClockControls zone={zone} />
       </Sheet>
     </>
@@ -42,6 +47,7 @@ export function HouseClock({ zone }: { zone: string }) {
 }
 
 function ClockControls({ zone }: { zone: string }) {
+  const say = useWords();
   const { now, rate, paused } = useClock();
   const [wanted, setWanted] = useState(() => {
     const shown = formatLocal(now, zone);
@@ -55,13 +61,13 @@ function ClockControls({ zone }: { zone: string }) {
   };
   return (
     <div className="grid gap-4">
-      <p className="text-[15px] text-quiet">
-        The demo runs on its own clock. A bakery’s installation uses the real one.
-      </p>
+      <p className="text-[15px] text-quiet">{say('shell.theDemoRunsOnIts')}</p>
       <div className="flex gap-2">
         <Button onClick={() => change({ paused: !paused })} className="flex items-center gap-2">
-          {paused ? <Play aria-hidden size={16} /> : <Pause aria-hidden size={16} />}
-          {paused ? 'Go on' : 'Pause'}
+          {say.rich('shell.goOnPause', {
+            value: () => (paused ? <Play aria-hidden size={16} /> : <Pause aria-hidden size={16} />),
+            isPaused: paused,
+          })}
         </Button>
         {RATES.map((factor) => (
           <Button
@@ -82,7 +88,7 @@ function ClockControls({ zone }: { zone: string }) {
       >
         <div className="flex-1">
           <DayTimeFields
-            label="Set to"
+            label={say('shell.setTo')}
             value={wanted}
             onChange={setWanted}
             from={first}
@@ -90,7 +96,7 @@ function ClockControls({ zone }: { zone: string }) {
             zone={zone}
           />
         </div>
-        <Button type="submit">Set</Button>
+        <Button type="submit">{say('shell.set')}</Button>
       </form>
       {trouble && (
         <p role="alert" className="text-warn">

@@ -1,13 +1,15 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useAway } from '../live/away';
 import { useWaiting } from '../live/outbox';
 
 /** The state of the line to the bakery's computer, always visible and calm; what waits here is counted whatever it is. */
 export function LineState() {
+  const say = useWords();
   const open = !useAway();
   const waiting = [...useWaiting().values()].reduce((sum, n) => sum + n, 0);
-  const words = open ? 'Live' : 'Offline';
+  const words = open ? say('shell.live') : say('shell.offline');
   return (
     <span role="status" className="flex items-center gap-2 text-sm text-quiet">
       <svg aria-hidden width="12" height="12" viewBox="0 0 12 12">
@@ -21,7 +23,7 @@ export function LineState() {
         />
       </svg>
       <span className={open && waiting === 0 ? 'max-[1100px]:sr-only' : ''}>
-        {waiting > 0 ? `${words}, ${waiting} to send` : words}
+        {waiting > 0 ? say('shell.toSend', { words, waiting }) : words}
       </span>
     </span>
   );

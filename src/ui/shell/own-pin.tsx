@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
@@ -7,6 +8,7 @@ import { send } from '../live/command';
 
 /** Somebody gives themselves another PIN. */
 export function OwnPin() {
+  const say = useWords();
   const [open, setOpen] = useState(false);
   const [form, setForm] = useState({ old: '', pin: '' });
   const [told, setTold] = useState<{ field: string | null; message: string } | null>(null);
@@ -20,7 +22,7 @@ export function OwnPin() {
   if (!open)
     return (
       <Button look="quiet" className="mt-4" onClick={() => setOpen(true)}>
-        Change your PIN
+        {say('shell.changeYourPIN')}
       </Button>
     );
   const at = (field: string) => (told?.field === field ? told.message : null);
@@ -30,7 +32,7 @@ export function OwnPin() {
   };
   return (
     <form
-      aria-label="Change your PIN"
+      aria-label={say('shell.changeYourPIN')}
       className="mt-4 grid gap-3 border-t border-edge pt-3 sm:grid-cols-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -38,19 +40,19 @@ export function OwnPin() {
       }}
     >
       <Field
-        {...{ label: 'PIN now', size: 'floor', type: 'password', inputMode: 'numeric' }}
+        {...{ label: say('shell.pINNow'), size: 'floor', type: 'password', inputMode: 'numeric' }}
         value={form.old}
         trouble={at('old')}
         onType={(old) => set({ old })}
       />
       <Field
-        {...{ label: 'New PIN', size: 'floor', type: 'password', inputMode: 'numeric' }}
+        {...{ label: say('shell.newPIN'), size: 'floor', type: 'password', inputMode: 'numeric' }}
         value={form.pin}
         trouble={at('pin')}
         onType={(pin) => set({ pin })}
       />
       <Button floor type="submit" disabled={form.old === '' || form.pin === ''}>
-        Change PIN
+        {say('shell.changePIN')}
       </Button>
       {told && told.field === null && (
         <p role="alert" className="text-lg text-warn">
@@ -59,7 +61,7 @@ export function OwnPin() {
       )}
       {done && (
         <p role="status" className="self-center text-lg">
-          PIN changed. Your sessions on other tablets have ended.
+          {say('shell.pINChangedYourSessionsOn')}
         </p>
       )}
     </form>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
@@ -37,6 +38,7 @@ export function PersonSwitch({
   idleMinutes: number;
   zone: string;
 }) {
+  const say = useWords();
   const [open, setOpen] = useState(false);
   const person = useAtTablet(signedIn);
   const away = useAway();
@@ -48,19 +50,16 @@ export function PersonSwitch({
     <>
       <button
         className="min-h-11 rounded border border-edge px-3 text-lg font-semibold"
-        aria-label={`${person.name} is at this tablet; change`}
+        aria-label={say('shell.isAtThisTabletChange', { name: person.name })}
         onClick={() => setOpen(true)}
       >
         {person.name}
-        {person.id !== signedIn.id && <span className="font-normal text-quiet">, no PIN yet</span>}
+        {person.id !== signedIn.id && <span className="font-normal text-quiet">{say('shell.noPINYet')}</span>}
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title="Who takes over?">
+      <Sheet open={open} onOpenChange={setOpen} title={say('shell.whoTakesOver')}>
         {away ? (
           <>
-            <p className="mb-3 max-w-lg text-lg">
-              Offline. Whoever signed in here during the last shift can go on without a PIN. What they record
-              stays on this tablet until they confirm it with their PIN.
-            </p>
+            <p className="mb-3 max-w-lg text-lg">{say('shell.offlineWhoeverSignedInHere')}</p>
             <Names
               people={lately.filter(({ id }) => id !== person.id)}
               who={null}

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
@@ -20,16 +22,17 @@ import { RefusedList } from './refused-list';
 import { Unconfirmed } from './unconfirmed';
 import { useTheme } from './theme';
 
-const VIEWS = [
-  { href: '/plan', name: 'Plan', paths: ['/plan'] },
-  { href: '/orders', name: 'Orders', paths: ['/orders'] },
-  { href: '/bench', name: 'Bench', paths: ['/bench', '/proof', '/oven', '/handover', '/batch'] },
-  { href: '/formulas', name: 'Formulas', paths: ['/formulas'] },
-  { href: '/lamination', name: 'Lamination', paths: ['/lamination', '/cutting', '/fillings'] },
-  { href: '/rooms', name: 'Rooms', paths: ['/rooms'] },
-  { href: '/workbench', name: 'Workbench', paths: ['/workbench'] },
-  { href: '/house', name: 'House', paths: ['/house'] },
-] as const;
+const views = (say: Say) =>
+  [
+    { href: '/plan', name: say('shell.plan'), paths: ['/plan'] },
+    { href: '/orders', name: say('shell.orders'), paths: ['/orders'] },
+    { href: '/bench', name: say('shell.bench'), paths: ['/bench', '/proof', '/oven', '/handover', '/batch'] },
+    { href: '/formulas', name: say('shell.formulas'), paths: ['/formulas'] },
+    { href: '/lamination', name: say('shell.lamination'), paths: ['/lamination', '/cutting', '/fillings'] },
+    { href: '/rooms', name: say('shell.rooms'), paths: ['/rooms'] },
+    { href: '/workbench', name: say('shell.workbench'), paths: ['/workbench'] },
+    { href: '/house', name: say('shell.house'), paths: ['/house'] },
+  ] as const;
 
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
@@ -54,6 +57,7 @@ export function Shell({
   clock: RunningClock;
   children: ReactNode;
 }) {
+  const say = useWords();
   const path = usePathname();
   const { night, toggle } = useTheme();
   const leave = async () => {
@@ -68,23 +72,29 @@ export function Shell({
           <div className="flex min-h-dvh flex-col" data-person={person.id}>
             <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
               <p className="text-xl font-bold max-[1100px]:sr-only">
-                Hefeteig{' '}
-                <span className="hidden text-sm font-normal text-quiet 2xl:inline">{house.name}</span>
+                {say.rich('shell.hefeteig', {
+                  span: (words) => (
+                    <span className="hidden text-sm font-normal text-quiet 2xl:inline">{words}</span>
+                  ),
+                  name: house.name,
+                })}
               </p>
-              <nav aria-label="Views" className="flex flex-wrap gap-0.5 xl:gap-1">
-                {VIEWS.filter(({ href }) => maySee(person, href)).map(({ href, name, paths }) => (
-                  <a
-                    key={href}
-                    href={href}
-                    aria-current={isHere(path, paths) ? 'page' : undefined}
-                    className={clsx(
-                      'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
-                      isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
-                    )}
-                  >
-                    {name}
-                  </a>
-                ))}
+              <nav aria-label={say('shell.views')} className="flex flex-wrap gap-0.5 xl:gap-1">
+                {views(say)
+                  .filter(({ href }) => maySee(person, href))
+                  .map(({ href, name, paths }) => (
+                    <a
+                      key={href}
+                      href={href}
+                      aria-current={isHere(path, paths) ? 'page' : undefined}
+                      className={clsx(
+                        'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
+                        isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
+                      )}
+                    >
+                      {name}
+                    </a>
+                  ))}
               </nav>
               <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
                 <LineState />
@@ -93,14 +103,14 @@ export function Shell({
                 <button
                   className="grid size-11 place-items-center rounded"
                   onClick={toggle}
-                  aria-label={night ? 'Day theme' : 'Night theme'}
+                  aria-label={night ? say('shell.dayTheme') : say('shell.nightTheme')}
                 >
                   {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
                 </button>
                 <button
                   className="grid size-11 place-items-center rounded"
                   onClick={leave}
-                  aria-label="Sign out"
+                  aria-label={say('shell.signOut')}
                 >
                   <LogOut aria-hidden size={20} />
                 </button>
@@ -108,7 +118,7 @@ export function Shell({
             </header>
             <Unconfirmed {...{ person, sessionId }} zone={house.zone} />
             <RefusedList people={people} zone={house.zone} />
-            <Suspense fallback={<p className="p-10 text-lg text-quiet">Laying out the work …</p>}>
+            <Suspense fallback={<p className="p-10 text-lg text-quiet">{say('shell.layingOutTheWork')}</p>}>
               {looksOn(person.role) ? (
                 <fieldset disabled className="contents">
                   {children}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
@@ -35,6 +36,7 @@ export function Unconfirmed({
   sessionId: number;
   zone: string;
 }) {
+  const say = useWords();
   const [asking, setAsking] = useState<AtTablet | null>(null);
   const waiting = useWaiting();
   const lately = useLately();
@@ -58,48 +60,51 @@ export function Unconfirmed({
   };
   return (
     <section
-      aria-label="To be confirmed"
+      aria-label={say('shell.toBeConfirmed')}
       className="grid gap-2 border-b border-hairline bg-butter-wash px-5 py-2 text-lg print:hidden"
     >
       {elsewhere && (
         <p className="flex flex-wrap items-center justify-between gap-3">
-          Somebody else has signed in on this tablet. What you record here waits for your PIN.
+          {say('shell.somebodyElseHasSignedIn')}
           <Button floor onClick={() => location.reload()}>
-            Show their page
+            {say('shell.showTheirPage')}
           </Button>
         </p>
       )}
       {theirs && (
         <p className="flex flex-wrap items-center justify-between gap-3">
-          {own.length} recorded here under your name in an earlier session.
+          {say('shell.recordedHereUnderYourName', { count: own.length })}
           <Button floor onClick={() => setAsking(person)}>
-            Confirm with PIN
+            {say('shell.confirmWithPIN')}
           </Button>
         </p>
       )}
       {others.map((one) => (
         <p key={one.id} className="flex flex-wrap items-center justify-between gap-3">
-          {waiting.get(one.id)} recorded here by {one.name}, not confirmed yet. {one.name} confirms with the
-          PIN.
+          {say.rich('shell.recordedHereByNotConfirmed', { get: () => waiting.get(one.id), name: one.name })}
           <Button floor onClick={() => setAsking(one)}>
-            PIN of {one.name}
+            {say('shell.pINOf', { name: one.name })}
           </Button>
         </p>
       ))}
       {idle && (
         <p className="flex flex-wrap items-center justify-between gap-3">
-          Online again. {acting.name} goes on with the PIN.
+          {say('shell.onlineAgainGoesOnWith', { name: acting.name })}
           <span className="flex gap-3">
             <Button floor onClick={() => setAsking(acting)}>
-              PIN of {acting.name}
+              {say('shell.pINOf', { name: acting.name })}
             </Button>
             <Button floor onClick={done}>
-              {person.name} goes on
+              {say('shell.goesOn', { name: person.name })}
             </Button>
           </span>
         </p>
       )}
-      <Sheet open={asking !== null} onOpenChange={() => setAsking(null)} title="Confirm what was recorded">
+      <Sheet
+        open={asking !== null}
+        onOpenChange={() => setAsking(null)}
+        title={say('shell.confirmWhatWasRecorded')}
+      >
         {asking && <PinPad person={asking} zone={zone} onDone={done} />}
       </Sheet>
     </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useCallback, useEffect, useState } from 'react';
 import type { Answer } from '@/core/wire/answer';
 import { Button } from '../kit/button';
@@ -15,6 +16,7 @@ const FIELD = 'min-h-14 rounded border border-edge bg-flour px-4 text-2xl';
  * @param free - the house lets every device in: nothing has to be typed
  */
 export function EnrolView({ free }: { free: boolean }) {
+  const say = useWords();
   const [code, setCode] = useState('');
   const [name, setName] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -24,27 +26,25 @@ export function EnrolView({ free }: { free: boolean }) {
   }, []);
   useEffect(() => {
     if (!free) return;
-    void letIn('-', 'This device').then(told);
+    void letIn('-', say('signIn.thisDevice')).then(told);
   }, [free, told]);
   return (
     <main className="mx-auto grid min-h-dvh max-w-xl content-center gap-6 p-6">
-      <h1 className="text-4xl font-bold">Hefeteig</h1>
+      <h1 className="text-4xl font-bold">{say('signIn.hefeteig')}</h1>
       {free ? (
-        <p className="text-xl text-quiet">One moment.</p>
+        <p className="text-xl text-quiet">{say('signIn.oneMoment')}</p>
       ) : (
         <form
-          aria-label="Let this device in"
+          aria-label={say('signIn.letThisDeviceIn')}
           className="grid gap-4"
           onSubmit={(event) => {
             event.preventDefault();
             void letIn(code, name).then(told);
           }}
         >
-          <p className="text-xl">
-            This device is new here. Ask a planner for a code: House, Devices, Let a device in.
-          </p>
+          <p className="text-xl">{say('signIn.thisDeviceIsNewHere')}</p>
           <label className="grid gap-1 text-lg">
-            Code
+            {say('signIn.code')}
             <input
               autoFocus
               autoComplete="off"
@@ -55,9 +55,9 @@ export function EnrolView({ free }: { free: boolean }) {
             />
           </label>
           <label className="grid gap-1 text-lg">
-            Name of this device
+            {say('signIn.nameOfThisDevice')}
             <input
-              placeholder="Bench tablet"
+              placeholder={say('signIn.benchTablet')}
               maxLength={60}
               value={name}
               onChange={(event) => setName(event.target.value)}
@@ -65,7 +65,7 @@ export function EnrolView({ free }: { free: boolean }) {
             />
           </label>
           <Button look="act" floor type="submit" disabled={code.length < 8 || name.trim() === ''}>
-            Let it in
+            {say('signIn.letItIn')}
           </Button>
         </form>
       )}

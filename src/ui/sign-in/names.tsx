@@ -1,14 +1,16 @@
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import type { Person } from '@/core/bakery/people';
 
 /** Somebody of the house, and whether their shift is on. */
 export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here?: boolean };
 
-const ROLE_WORDS: Record<Person['role'], string | null> = {
+const roleWords = (say: Say): Record<Person['role'], string | null> => ({
   planner: 'planner',
   baker: null,
   helper: 'helper',
-  viewer: 'a screen on the wall',
-};
+  viewer: say('signIn.aScreenOnTheWall'),
+});
 
 /** Everybody of the house, big enough for a knuckle. */
 export function Names({
@@ -20,6 +22,7 @@ export function Names({
   who: Somebody | null;
   onChoose: (person: Somebody) => void;
 }) {
+  const say = useWords();
   return (
     <div className="grid content-start gap-3 sm:grid-cols-2">
       {people.map((person) => (
@@ -32,9 +35,9 @@ export function Names({
         >
           <span>
             <span className="block text-2xl font-semibold">{person.name}</span>
-            <span className="text-base opacity-80">{ROLE_WORDS[person.role] ?? person.team}</span>
+            <span className="text-base opacity-80">{roleWords(say)[person.role] ?? person.team}</span>
           </span>
-          {person.here && <span className="text-base opacity-80">on shift</span>}
+          {person.here && <span className="text-base opacity-80">{say('signIn.onShift')}</span>}
         </button>
       ))}
     </div>

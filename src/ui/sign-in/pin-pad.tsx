@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Delete } from 'lucide-react';
 import { useState } from 'react';
 import { forgetPages, LEAVING, signIn } from '../live/command';
@@ -12,6 +13,7 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 /** Asks for somebody’s PIN and signs them in on this device; what the PIN confirms stands before it. */
 export function PinPad({ person, zone, onDone }: { person: Somebody; zone: string; onDone: () => void }) {
+  const say = useWords();
   const [pin, setPin] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -35,7 +37,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
   const key = 'min-h-16 rounded border border-edge bg-flour text-2xl font-semibold';
   return (
     <form
-      aria-label={`PIN of ${person.name}`}
+      aria-label={say('signIn.pINOf', { name: person.name })}
       className="grid min-w-0 content-start gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -44,7 +46,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
     >
       <ToConfirm list={unconfirmed} zone={zone} notMine={notMine} onChange={setNotMine} />
       <label className="grid gap-1 text-lg">
-        PIN of {person.name}
+        {say('signIn.pINOf', { name: person.name })}
         <input
           autoFocus
           type="password"
@@ -70,7 +72,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
         <button
           type="button"
           className={key}
-          aria-label="Delete last digit"
+          aria-label={say('signIn.deleteLastDigit')}
           onClick={() => setPin((before) => before.slice(0, -1))}
         >
           <Delete aria-hidden className="mx-auto" />
@@ -83,7 +85,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
           disabled={busy || pin.length < 4}
           className="min-h-16 rounded bg-butter text-2xl font-semibold text-on-butter disabled:opacity-50"
         >
-          Sign in
+          {say('signIn.signIn')}
         </button>
       </div>
       {trouble && (

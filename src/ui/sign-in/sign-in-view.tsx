@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { dayTime } from '@/core/time/local';
 import { Awake } from '../live/awake';
@@ -21,30 +22,31 @@ export function SignInView({
   /** The session ended under somebody's hands. */
   ended: boolean;
 }) {
+  const say = useWords();
   const [who, setWho] = useState<Somebody | null>(null);
   return (
     <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-8 p-6 md:grid-cols-[1fr_20rem]">
       <header className="md:col-span-2">
-        <h1 className="text-4xl font-bold">Hefeteig</h1>
+        <h1 className="text-4xl font-bold">{say('signIn.hefeteig')}</h1>
         <p className="text-lg text-quiet">
           {house.name}, {dayTime(now, house.zone)}
         </p>
         {ended && (
           <p role="status" className="mt-2 border-l-4 border-warn pl-3 text-lg">
-            You were signed out. What you recorded since waits on this tablet; your PIN sends it.
+            {say('signIn.youWereSignedOutWhat')}
           </p>
         )}
       </header>
       <div className="md:col-span-2">
         <RefusedList people={people} zone={house.zone} />
       </div>
-      <section aria-label="Who are you">
+      <section aria-label={say('signIn.whoAreYou')}>
         <Names people={people} who={who} onChoose={setWho} />
       </section>
       {who ? (
         <PinPad key={who.id} person={who} zone={house.zone} onDone={() => go('/')} />
       ) : (
-        <p className="self-center text-xl text-quiet">Tap your name, then your PIN.</p>
+        <p className="self-center text-xl text-quiet">{say('signIn.tapYourNameThenPIN')}</p>
       )}
       <Awake />
     </main>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useEffect, useState } from 'react';
 import { clockTime } from '@/core/time/local';
 import { idOf, onWaiting, unconfirmedOf, whenOf, type Waiting } from '../live/outbox';
@@ -38,10 +39,11 @@ export function ToConfirm({
   notMine: readonly string[];
   onChange: (notMine: string[]) => void;
 }) {
+  const say = useWords();
   if (list.length === 0) return null;
   return (
     <fieldset className="grid min-w-0 gap-2 rounded border border-edge p-3">
-      <legend className="px-1 text-lg font-semibold">Your PIN confirms</legend>
+      <legend className="px-1 text-lg font-semibold">{say('signIn.yourPINConfirms')}</legend>
       <ul className="grid max-h-40 gap-1 overflow-auto">
         {list.map((one) => {
           const id = idOf(one);
@@ -58,14 +60,14 @@ export function ToConfirm({
                   }
                 />
                 <span className="min-w-0">
-                  <b>{clockTime(whenOf(one), zone)}</b> {one.about || 'recorded here'}
+                  <b>{clockTime(whenOf(one), zone)}</b> {one.about || say('signIn.recordedHere')}
                 </span>
               </label>
             </li>
           );
         })}
       </ul>
-      <p className="text-base text-quiet">Untick what is not yours.</p>
+      <p className="text-base text-quiet">{say('signIn.untickWhatIsNotYours')}</p>
     </fieldset>
   );
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import { clockTime } from '@/core/time/local';
 import { xOf, type TimeScale } from './geometry';
 import { marksOf } from './marks';
@@ -52,11 +53,18 @@ export function Ground({
 
 /** The floor: days and hours in words, and what time it is now. */
 export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
+  const say = useWords();
   const { days, times } = marksOf(scale, zone);
   const x = xOf(scale, now);
   const clear = ({ at }: { at: number }) => Math.abs(xOf(scale, at) - x) > 34;
   return (
-    <svg width={scale.width} height={36} className="block font-label" role="img" aria-label="Days and hours">
+    <svg
+      width={scale.width}
+      height={36}
+      className="block font-label"
+      role="img"
+      aria-label={say('thread.daysAndHours')}
+    >
       {times.filter(clear).map(({ at, label }) => (
         <text
           key={at}

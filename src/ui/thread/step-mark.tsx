@@ -1,3 +1,4 @@
+import { useWords } from '../kit/words';
 import type { StepStatus } from '@/core/record/step-state';
 import { KnotMark } from './thread';
 import { temperatureColour } from './temperature';
@@ -12,7 +13,13 @@ export function StepMark({
   status: StepStatus;
   celsius: number;
 }) {
-  const words = { open: 'to do', running: 'under way', done: 'done', skipped: 'skipped' }[status];
+  const say = useWords();
+  const words = {
+    open: say('thread.toDo'),
+    running: say('thread.underWay'),
+    done: 'done',
+    skipped: 'skipped',
+  }[status];
   return (
     <svg role="img" aria-label={words} width={18} height={16} className="shrink-0 self-center">
       {hands ? (

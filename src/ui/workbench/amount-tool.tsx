@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import { ingredientBook, measuringOf, type Ingredient } from '@/core/formula/ingredient';
 import { KITCHENS } from '@/core/units/measures';
@@ -10,8 +11,9 @@ import { useTyped } from './use-typed';
 
 /** What an amount weighs, in every country's cups and spoons. */
 export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
+  const say = useWords();
   const book = useMemo(() => ingredientBook(ingredients), [ingredients]);
-  const { typed, field } = useTyped({ amount: '1/2 cup', of: 'sugar' });
+  const { typed, field } = useTyped({ amount: say('workbench.n12Cup'), of: 'sugar' });
   const ingredient = book.find(typed.of);
   const answers = KITCHENS.map(({ id, name }) => {
     const weighed = weighText(typed.amount, measuringOf(ingredient, id, typed.of));
@@ -24,15 +26,19 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
-        <Field label="Amount" {...field('amount')} trouble={trouble} />
+        <Field label={say('workbench.amount')} {...field('amount')} trouble={trouble} />
         <Field
           label="Of"
           {...field('of')}
           list="amount-ingredients"
           hint={
             ingredient
-              ? `${ingredient.name}${ingredient.density === null ? '' : `, ${ingredient.density} g/ml`}`
-              : 'not in the house’s ingredients'
+              ? say('workbench.namePart', {
+                  name: ingredient.name,
+                  part:
+                    ingredient.density === null ? '' : say('workbench.gMl', { density: ingredient.density }),
+                })
+              : say('workbench.notInTheHouseS')
           }
         />
         <datalist id="amount-ingredients">
@@ -48,17 +54,18 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
               key={name}
               className="flex max-w-xl flex-wrap items-baseline justify-between gap-x-4 border-b border-hairline py-1.5"
             >
-              <dt>{same ? 'in every kitchen' : name}</dt>
+              <dt>{same ? say('workbench.inEveryKitchen') : name}</dt>
               <dd className="text-right">
                 <span className="text-3xl font-bold">{showMass(weighed.value.grams, { mass: 'g' })}</span>{' '}
                 <span className="text-quiet">{showMass(weighed.value.grams, { mass: 'oz' })}</span>
                 {weighed.value.upTo > weighed.value.grams && (
                   <span className="text-quiet">
-                    {' '}
-                    and up to {showMass(weighed.value.upTo - weighed.value.grams, { mass: 'g' })} more
+                    {say('workbench.andUpToMore', {
+                      mass: showMass(weighed.value.upTo - weighed.value.grams, { mass: 'g' }),
+                    })}
                   </span>
                 )}
-                {weighed.value.approximate && <span className="text-quiet">, about</span>}
+                {weighed.value.approximate && <span className="text-quiet">{say('workbench.about')}</span>}
                 {weighed.value.disagree && (
                   <span className="block text-base text-warn">{weighed.value.disagree}</span>
                 )}

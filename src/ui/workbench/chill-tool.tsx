@@ -1,5 +1,8 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
+import { DrawingSoon } from '../kit/drawing-soon';
 import { placeOf } from '@/core/bakery/machines';
 import dynamic from 'next/dynamic';
 import { chillWords } from '@/core/heat/answers';
@@ -13,10 +16,12 @@ import { unless, useTyped, wants } from './use-typed';
 
 const TemperatureChart = dynamic(() => import('./temperature-chart'), {
   ssr: false,
-  loading: () => <p className="h-72">Drawing …</p>,
+  loading: DrawingSoon,
 });
 
-const PIECES: {
+const pieces = (
+  say: Say,
+): {
   id: string;
   name: string;
   mm: number;
@@ -25,10 +30,10 @@ const PIECES: {
   target: number;
   lying: Lying;
   laminated: boolean;
-}[] = [
+}[] => [
   {
     id: 'tub',
-    name: 'bulk in a tub',
+    name: say('workbench.bulkInATub'),
     mm: 160,
     start: 24,
     target: 8,
@@ -37,7 +42,7 @@ const PIECES: {
   },
   {
     id: 'tray',
-    name: 'bulk pressed flat on a tray',
+    name: say('workbench.bulkPressedFlatOnA'),
     mm: 30,
     start: 24,
     target: 6,
@@ -46,7 +51,7 @@ const PIECES: {
   },
   {
     id: 'dough',
-    name: 'dough block',
+    name: say('workbench.doughBlock'),
     mm: 25,
     start: 15,
     target: 6,
@@ -55,7 +60,7 @@ const PIECES: {
   },
   {
     id: 'butter',
-    name: 'butter block',
+    name: say('workbench.butterBlock'),
     mm: 10,
     start: 4,
     target: 12,
@@ -64,7 +69,7 @@ const PIECES: {
   },
   {
     id: 'block',
-    name: 'laminated block',
+    name: say('workbench.laminatedBlock'),
     mm: 24,
     start: 12,
     target: 6,
@@ -74,14 +79,22 @@ const PIECES: {
   { id: 'sheet', name: 'sheet', mm: 4, start: 14, target: 6, lying: 'tray', laminated: true },
   {
     id: 'shaped',
-    name: 'shaped piece',
+    name: say('workbench.shapedPiece'),
     mm: 38,
     start: 16,
     target: 5,
     lying: 'tray',
     laminated: true,
   },
-  { id: 'bun', name: 'round bun', mm: 60, start: 22, target: 26, lying: 'tray', laminated: false },
+  {
+    id: 'bun',
+    name: say('workbench.roundBun'),
+    mm: 60,
+    start: 22,
+    target: 26,
+    lying: 'tray',
+    laminated: false,
+  },
 ];
 
 /** A quarter of a laminated block is butter, between two sheets of dough. */
@@ -112,19 +125,20 @@ export interface ToolPlace {
   celsius: number;
 }
 
-const BLAST: ToolPlace = {
-  ...{ id: 'blast', label: 'Blast freezer', kind: 'blast', purpose: 'dough' },
+const blast = (say: Say): ToolPlace => ({
+  ...{ id: 'blast', label: say('workbench.blastFreezer'), kind: 'blast', purpose: 'dough' },
   celsius: -30,
-};
+});
 
 /** How long a piece takes to chill, freeze, thaw or warm, and what that does to it. */
 export function ChillTool({ places }: { places: ToolPlace[] }) {
+  const say = useWords();
   const where = [
     ...places.filter(({ kind, purpose }) => kind !== 'oven' && purpose === 'dough'),
     // What a blast freezer would do is worth knowing where there is none.
-    ...(places.some(({ kind }) => kind === 'blast') ? [] : [BLAST]),
+    ...(places.some(({ kind }) => kind === 'blast') ? [] : [blast(say)]),
   ];
-  const cold = placeOf('retarder', places) ?? BLAST.id;
+  const cold = placeOf('retarder', places) ?? blast(say).id;
   const airOf = (place: string) => measure('celsius', where.find(({ id }) => id === place)?.celsius ?? 4);
   const { typed, set, read, field, units } = useTyped({
     ...{ piece: 'dough', lying: 'tray', place: cold, hours: '3', air: airOf(cold) },
@@ -133,7 +147,7 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
   const [mm, hours] = [read.mm('mm'), read.number('hours')];
   const [start, target, air] = [read.celsius('start'), read.celsius('target'), read.celsius('air')];
   const kind = where.find(({ id }) => id === typed.place)?.kind ?? 'fridge';
-  const known = PIECES.find(({ id }) => id === typed.piece);
+  const known = pieces(say).find(({ id }) => id === typed.piece);
   const ready = mm > 0 && mm <= 400 && hours > 0 && hours <= 48 && ![start, target, air].some(Number.isNaN);
   const { piece, lying } = typed;
   const { top, bottom } = films(kind, lying as Lying);
@@ -149,11 +163,11 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
         <Choice
-          label="Piece"
+          label={say('workbench.piece')}
           value={typed.piece}
-          options={PIECES}
+          options={pieces(say)}
           onChoose={(id) => {
-            const next = PIECES.find((one) => one.id === id);
+            const next = pieces(say).find((one) => one.id === id);
             if (next)
               set({
                 ...{ piece: id, lying: next.lying, mm: measure('mm', next.mm) },
@@ -163,33 +177,51 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
         />
         <div className="grid grid-cols-2 gap-3">
           <Field
-            label={piece === 'shaped' || piece === 'bun' ? 'Diameter' : 'Thickness'}
+            label={
+              piece === 'shaped' || piece === 'bun' ? say('workbench.diameter') : say('workbench.thickness')
+            }
             {...field('mm')}
-            trouble={mm > 400 ? `At most ${showLength(400, units)}.` : unless(mm, wants('mm'))}
+            trouble={
+              mm > 400
+                ? say('workbench.atMost', { length: showLength(400, units) })
+                : unless(mm, wants(say, 'mm'))
+            }
           />
-          <Field label="Starts at" {...field('start')} trouble={unless(start, wants('celsius'))} />
+          <Field
+            label={say('workbench.startsAt')}
+            {...field('start')}
+            trouble={unless(start, wants(say, 'celsius'))}
+          />
         </div>
         <Choice
-          label="Goes into"
+          label={say('workbench.goesInto')}
           value={typed.place}
           options={where.map(({ id, label }) => ({ id, name: label }))}
           onChoose={(id) => set({ place: id, air: airOf(id) })}
         />
         <div className="grid grid-cols-2 gap-3">
-          <Field label="It is there" {...field('air')} trouble={unless(air, wants('celsius'))} />
-          <Field label="Core wanted" {...field('target')} trouble={unless(target, wants('celsius'))} />
+          <Field
+            label={say('workbench.itIsThere')}
+            {...field('air')}
+            trouble={unless(air, wants(say, 'celsius'))}
+          />
+          <Field
+            label={say('workbench.coreWanted')}
+            {...field('target')}
+            trouble={unless(target, wants(say, 'celsius'))}
+          />
         </div>
         <Choice
-          label="Lies"
+          label={say('workbench.lies')}
           value={typed.lying}
           options={Object.entries(LYING).map(([id, { label }]) => ({ id, name: label }))}
           onChoose={(id) => set({ lying: id })}
         />
         <Field
-          label="Look ahead, hours"
+          label={say('workbench.lookAheadHours')}
           {...field('hours')}
           inputMode="decimal"
-          trouble={hours > 0 && hours <= 48 ? null : 'From a fraction to 48 hours.'}
+          trouble={hours > 0 && hours <= 48 ? null : say('workbench.fromAFractionTo48')}
         />
       </div>
       <div>
@@ -203,7 +235,7 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
               )}
             </div>
             <TemperatureChart
-              title="Core, surface and mean over time"
+              title={say('workbench.coreSurfaceAndMeanOver')}
               minutes={warming.minutes}
               target={target}
               units={units}
@@ -214,9 +246,11 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
               ]}
             />
             <p className="mt-2 text-quiet">
-              At the end: core {showCelsius(warming.core.at(-1) ?? 0, units)}, mean{' '}
-              {showCelsius(warming.mean.at(-1) ?? 0, units)}, surface{' '}
-              {showCelsius(warming.surface.at(-1) ?? 0, units)}.
+              {say('workbench.atTheEndCoreMean', {
+                celsius: showCelsius(warming.core.at(-1) ?? 0, units),
+                celsius2: showCelsius(warming.mean.at(-1) ?? 0, units),
+                celsius3: showCelsius(warming.surface.at(-1) ?? 0, units),
+              })}
             </p>
           </>
         )}

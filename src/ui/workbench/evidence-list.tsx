@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { dayMonth } from '@/core/time/local';
 import { Button } from '../kit/button';
@@ -17,6 +18,7 @@ export interface EvidenceRow {
 
 /** What something was learnt from; a person leaves out what was not so. */
 export function EvidenceList({ evidence, zone }: { evidence: EvidenceRow[]; zone: string }) {
+  const say = useWords();
   const router = useRouter();
   const word = async (evidenceId: number, declined: boolean) => {
     const answer = await send('decline-evidence', { evidenceId, declined });
@@ -32,10 +34,12 @@ export function EvidenceList({ evidence, zone }: { evidence: EvidenceRow[]; zone
             <span className="text-[15px] text-quiet">
               {[dough, dayMonth(at, zone)].filter(Boolean).join(', ')}
             </span>
-            {questioned && !declined && <span className="text-[15px] text-warn"> far off; was it so?</span>}
+            {questioned && !declined && (
+              <span className="text-[15px] text-warn">{say('workbench.farOffWasItSo')}</span>
+            )}
           </span>
           <Button look="quiet" onClick={() => void word(id, !declined)}>
-            {declined ? 'count it' : 'leave out'}
+            {declined ? say('workbench.countIt') : say('workbench.leaveOut')}
           </Button>
         </li>
       ))}

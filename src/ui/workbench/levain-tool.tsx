@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { minuteReached } from '@/core/ferment/progress';
 import { LEVAIN } from '@/core/ferment/rate';
 import type { Rise } from '@/core/process/route';
@@ -12,6 +13,7 @@ import { unless, useTyped, wants } from './use-typed';
 
 /** When a levain must be built for a mix at a given time, and how long it stays at its peak. */
 export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zone: string }) {
+  const say = useWords();
   const { now } = useClock();
   const { typed, read, field } = useTyped({ at: '14:00', room: measure('celsius', room), seed: '20' });
   const [celsius, seed] = [read.celsius('room'), read.number('seed')];
@@ -28,26 +30,34 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
         <Field
-          label="Mix at"
+          label={say('workbench.mixAt')}
           {...field('at')}
-          trouble={mix === null ? 'Type a time, such as 14:00.' : null}
+          trouble={mix === null ? say('workbench.typeATimeSuchAs') : null}
         />
-        <Field label="It stands at" {...field('room')} trouble={unless(celsius, wants('celsius'))} />
         <Field
-          label="Seed, % of the levain's flour"
+          label={say('workbench.itStandsAt')}
+          {...field('room')}
+          trouble={unless(celsius, wants(say, 'celsius'))}
+        />
+        <Field
+          label={say('workbench.seedOfTheLevainS')}
           {...field('seed')}
-          trouble={seed > 0 ? null : 'Without seed there is no levain.'}
+          trouble={seed > 0 ? null : say('workbench.withoutSeedThereIsNo')}
         />
       </div>
       <div className="text-xl">
         {from === null || best === null || to === null || mix === null ? (
-          <p>It does not ripen there.</p>
+          <p>{say('workbench.itDoesNotRipenThere')}</p>
         ) : (
           <>
             <When {...{ mix, now, zone }} ripe={{ from, best, to }} />
             <p className="mt-2 text-lg text-quiet">
-              Ripe after {duration(from)} to {duration(to)}, best {duration(best)}: it stays at its peak for{' '}
-              {duration(to - from)}.
+              {say('workbench.ripeAfterToBestIt', {
+                duration: duration(from),
+                duration2: duration(to),
+                duration3: duration(best),
+                duration4: duration(to - from),
+              })}
             </p>
           </>
         )}
@@ -69,15 +79,19 @@ function When({
   /** Minutes after it was built. */
   ripe: { from: number; best: number; to: number };
 }) {
+  const say = useWords();
   const at = (time: number) => dayTime(time, zone);
   const latest = mix - from * MINUTE;
   if (now > latest) {
     return (
       <>
-        <p className="text-4xl font-bold">Too late for {at(mix)}</p>
+        <p className="text-4xl font-bold">{say('workbench.tooLateFor', { at: at(mix) })}</p>
         <p className="text-warn">
-          It had to be built by {at(latest)}. Built now it is ripe from {at(now + from * MINUTE)}, best{' '}
-          {at(now + best * MINUTE)}: mix then, or raise the dough with yeast.
+          {say('workbench.itHadToBeBuilt', {
+            at: at(latest),
+            at2: at(now + from * MINUTE),
+            at3: at(now + best * MINUTE),
+          })}
         </p>
       </>
     );
@@ -85,11 +99,13 @@ function When({
   const ideal = mix - best * MINUTE;
   return (
     <>
-      <p className="text-4xl font-bold">Build it {now > ideal ? 'now' : at(ideal)}</p>
+      <p className="text-4xl font-bold">
+        {say('workbench.buildIt', { part: now > ideal ? say('workbench.now') : at(ideal) })}
+      </p>
       <p>
         {now > ideal
-          ? `for the mix ${at(mix)}; ${at(latest)} is the latest. It will be on the young side.`
-          : `for the mix ${at(mix)}; not before ${at(mix - to * MINUTE)}, not after ${at(latest)}.`}
+          ? say('workbench.forTheMixIsLatest', { at: at(mix), at2: at(latest) })
+          : say('workbench.forTheMixNotBefore', { at: at(mix), at2: at(mix - to * MINUTE), at3: at(latest) })}
       </p>
     </>
   );

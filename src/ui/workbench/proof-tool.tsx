@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { placeOf } from '@/core/bakery/machines';
 import { alongLegs, readiness, schoolLegs, type Leg, type School } from '@/core/ferment/path';
 import { DOUGH } from '@/core/heat/material';
@@ -39,10 +41,10 @@ export interface LearntProduct {
   }[];
 }
 
-const SCHOOLS: { id: School; name: string }[] = [
-  { id: 'warm', name: 'Warm, in the proofer' },
-  { id: 'room', name: 'At room temperature' },
-  { id: 'overnight', name: 'Cold overnight, then warmed' },
+const schoolsWords = (say: Say): { id: School; name: string }[] => [
+  { id: 'warm', name: say('workbench.warmInTheProofer') },
+  { id: 'room', name: say('workbench.atRoomTemperature') },
+  { id: 'overnight', name: say('workbench.coldOvernightThenWarmed') },
 ];
 
 /** When a proof is ready, by each school, and what another place, start or dose does; what that is learnt from. */
@@ -55,6 +57,7 @@ export function ProofTool({
   places: ToolPlace[];
   zone: string;
 }) {
+  const say = useWords();
   const batches = ({ phases }: LearntProduct) =>
     phases.reduce((sum, { evidence }) => sum + evidence.length, 0);
   const best = [...products].sort((a, b) => batches(b) - batches(a))[0];
@@ -81,23 +84,26 @@ export function ProofTool({
     const all = { room: settling('room'), cold: settling('fridge'), proofer: settling('proofer') };
     const answer = (legs: Leg[], from: number, share = 1) =>
       readiness(fermentation(share), alongLegs(from, legs), rise);
-    const schools = SCHOOLS.map(({ id, name }) => ({ name, ...answer(schoolLegs(id, at, all), start) }));
+    const schools = schoolsWords(say).map(({ id, name }) => ({
+      name,
+      ...answer(schoolLegs(id, at, all), start),
+    }));
     const other = { room: at.room + 5, cold: at.cold + 3, proofer: at.proofer - 3 };
     const whatIf = [
       {
-        name: `Proofer at ${degrees(other.proofer)}`,
+        name: say('workbench.prooferAt', { celsius: degrees(other.proofer) }),
         ...answer(schoolLegs('warm', { ...at, proofer: other.proofer }, all), start),
       },
       {
-        name: `Room at ${degrees(other.room)}`,
+        name: say('workbench.roomAt', { celsius: degrees(other.room) }),
         ...answer(schoolLegs('room', { ...at, room: other.room }, all), start),
       },
       {
-        name: `Overnight at ${degrees(other.cold)}`,
+        name: say('workbench.overnightAt', { celsius: degrees(other.cold) }),
         ...answer(schoolLegs('overnight', { ...at, cold: other.cold }, all), start),
       },
-      { name: 'Half the yeast, warm', ...answer(schoolLegs('warm', at, all), start, 0.5) },
-      { name: 'Straight from the cold, warm', ...answer(schoolLegs('warm', at, all), at.cold) },
+      { name: say('workbench.halfTheYeastWarm'), ...answer(schoolLegs('warm', at, all), start, 0.5) },
+      { name: say('workbench.straightFromTheColdWarm'), ...answer(schoolLegs('warm', at, all), at.cold) },
     ];
     return { schools, whatIf };
   };
@@ -106,25 +112,45 @@ export function ProofTool({
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
         <Choice
-          label="Product"
+          label={say('workbench.product')}
           value={typed.product}
           options={products.map(({ productId, name }) => ({ id: String(productId), name }))}
           onChoose={(id) => set({ product: id })}
         />
         <div className="grid grid-cols-2 gap-3">
-          <Field label="Piece starts at" {...field('start')} trouble={unless(start, wants('celsius'))} />
           <Field
-            label="Its diameter"
-            {...field('mm')}
-            trouble={mm >= 300 ? `Less than ${showLength(300, units)}.` : unless(mm, wants('mm'))}
+            label={say('workbench.pieceStartsAt')}
+            {...field('start')}
+            trouble={unless(start, wants(say, 'celsius'))}
           />
-          <Field label="Room" {...field('room')} trouble={unless(at.room, wants('celsius'))} />
-          <Field label="Cold" {...field('cold')} trouble={unless(at.cold, wants('celsius'))} />
-          <Field label="Proofer" {...field('proofer')} trouble={unless(at.proofer, wants('celsius'))} />
           <Field
-            label="Yeast, % of formula"
+            label={say('workbench.itsDiameter')}
+            {...field('mm')}
+            trouble={
+              mm >= 300
+                ? say('workbench.lessThan', { length: showLength(300, units) })
+                : unless(mm, wants(say, 'mm'))
+            }
+          />
+          <Field
+            label={say('workbench.room')}
+            {...field('room')}
+            trouble={unless(at.room, wants(say, 'celsius'))}
+          />
+          <Field
+            label={say('workbench.cold')}
+            {...field('cold')}
+            trouble={unless(at.cold, wants(say, 'celsius'))}
+          />
+          <Field
+            label={say('workbench.proofer')}
+            {...field('proofer')}
+            trouble={unless(at.proofer, wants(say, 'celsius'))}
+          />
+          <Field
+            label={say('workbench.yeastOfFormula')}
             {...field('dose')}
-            trouble={dose > 0 ? null : 'Without yeast it does not rise.'}
+            trouble={dose > 0 ? null : say('workbench.withoutYeastItDoesNot')}
           />
         </div>
         {product?.laminated && <ButterWords warmest={Math.max(at.proofer, at.room)} degrees={degrees} />}
@@ -132,10 +158,15 @@ export function ProofTool({
       <div>
         {told && (
           <table className="w-full border-collapse text-left text-lg">
-            <caption className="mb-1 text-left text-quiet">ready after, from shaping</caption>
+            <caption className="mb-1 text-left text-quiet">{say('workbench.readyAfterFromShaping')}</caption>
             <thead>
               <tr className="border-b border-edge text-[15px] text-quiet">
-                {['School', 'Earliest', 'Best', 'Latest'].map((heading) => (
+                {[
+                  say('workbench.school'),
+                  say('workbench.earliest'),
+                  say('workbench.best'),
+                  say('workbench.latest'),
+                ].map((heading) => (
                   <th key={heading} scope="col" className="py-1 pr-4 font-normal">
                     {heading}
                   </th>
@@ -145,7 +176,7 @@ export function ProofTool({
             <tbody>
               {[
                 ...told.schools,
-                { name: 'What if', earliest: null, best: null, latest: null },
+                { name: say('workbench.whatIf'), earliest: null, best: null, latest: null },
                 ...told.whatIf,
               ].map((row, i) => {
                 const heading = i === told.schools.length;
@@ -161,7 +192,7 @@ export function ProofTool({
                           : 'py-1.5 pr-4 font-normal'
                       }
                     >
-                      {heading ? 'what if' : row.name}
+                      {heading ? say('workbench.whatIf2') : row.name}
                     </th>
                     <td className="pr-4">{shown(row.earliest)}</td>
                     <td className="pr-4 text-xl font-semibold">{shown(row.best)}</td>
@@ -182,16 +213,20 @@ export function ProofTool({
 
 /** What the warmest place of a proof does to butter between layers. */
 function ButterWords({ warmest, degrees }: { warmest: number; degrees: (celsius: number) => string }) {
+  const say = useWords();
   const butter = butterAt(warmest);
   if (butter === 'holds') return null;
   return butter === 'runs' ? (
     <p role="alert" className="border-l-4 border-warn pl-3 text-[17px] font-semibold text-warn">
-      At {degrees(warmest)} butter melts and runs out: the layers are lost. Keep laminated dough at{' '}
-      {degrees(26)} to {degrees(28)}.
+      {say('workbench.atButterMeltsAndRuns', {
+        celsius: degrees(warmest),
+        celsius2: degrees(26),
+        celsius3: degrees(28),
+      })}
     </p>
   ) : (
     <p className="border-l-4 border-edge pl-3 text-[15px]">
-      Above {degrees(28)} the butter of laminated dough starts to run.
+      {say('workbench.aboveTheButterOfLaminated', { celsius: degrees(28) })}
     </p>
   );
 }
@@ -206,21 +241,31 @@ function LearntPhase({
   zone: string;
   degrees: (celsius: number) => string;
 }) {
+  const say = useWords();
   const after = `${duration(learnt.mean)} at ${degrees(set.celsius)}`;
   return (
-    <section aria-label={`Learnt of the ${phase}`} className="mt-5 border-t border-hairline pt-3">
+    <section
+      aria-label={say('workbench.learntOfThe', { phase })}
+      className="mt-5 border-t border-hairline pt-3"
+    >
       <h3 className="text-lg">
         <span className="font-semibold capitalize">{phase}</span>:{' '}
         {learnt.readings === 0 ? (
           <>
-            set to {duration(set.minutes)} at {degrees(set.celsius)}. No batch has been judged yet, so it may
-            be a third off.
+            {say('workbench.setToAtNoBatch', {
+              duration: duration(set.minutes),
+              celsius: degrees(set.celsius),
+            })}
           </>
         ) : (
           <>
-            {duration(set.minutes)} before, now <span className="font-semibold">{after}</span>, give or take{' '}
-            {duration(learnt.spread)}, from {learnt.readings} judged{' '}
-            {learnt.readings === 1 ? 'batch' : 'batches'}.
+            {say.rich('workbench.beforeNowGiveOrTake', {
+              duration: duration(set.minutes),
+              span: (words) => <span className="font-semibold">{words}</span>,
+              after,
+              duration2: duration(learnt.spread),
+              readings: learnt.readings,
+            })}
           </>
         )}
       </h3>

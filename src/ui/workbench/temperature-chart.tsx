@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import {
   CartesianGrid,
   Legend,
@@ -14,7 +15,7 @@ import {
 import { duration } from '@/core/units/format';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
+import { AXIS, LINE, tooltip } from '../kit/chart-look';
 
 export interface ChartLine {
   name: string;
@@ -34,6 +35,7 @@ interface Props {
 
 /** Temperatures of a piece over time. */
 export default function TemperatureChart({ minutes, lines, target, units, title }: Props) {
+  const say = useWords();
   const shown = (celsius: number) => (units.temperature === 'F' ? toFahrenheit(celsius) : celsius);
   const data = minutes.map((minute, i) => ({
     minute,
@@ -59,7 +61,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
           <Tooltip
             labelFormatter={(minute) => `after ${duration(Number(minute))}`}
             formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
-            contentStyle={TOOLTIP}
+            contentStyle={tooltip(say)}
           />
           <Legend iconType="plainline" />
           {target !== null && (

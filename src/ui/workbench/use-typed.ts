@@ -1,5 +1,6 @@
 'use client';
 
+import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { readMeasure, showMeasure, type Measure, type MeasureKind } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
@@ -53,16 +54,16 @@ export function useTyped<T extends Begin>(begin: T) {
 /** The sentence where a value was not read. */
 export const unless = (value: number, sentence: string) => (Number.isNaN(value) ? sentence : null);
 
-const EXAMPLES: Record<MeasureKind, { metric: string; other: string; what: string }> = {
-  celsius: { what: 'a temperature', metric: '24 °C', other: '75 °F' },
-  difference: { what: 'by how many degrees', metric: '6 °C', other: '11 °F' },
-  mm: { what: 'a thickness', metric: '25 mm', other: '1 in' },
-  cm: { what: 'a length', metric: '42.5 cm', other: '9 1/2 in' },
-  grams: { what: 'a weight', metric: '4.9 kg', other: '12 oz' },
-};
+const examples = (say: Say): Record<MeasureKind, { metric: string; other: string; what: string }> => ({
+  celsius: { what: say('workbench.aTemperature'), metric: '24 °C', other: '75 °F' },
+  difference: { what: say('workbench.byHowManyDegrees'), metric: '6 °C', other: '11 °F' },
+  mm: { what: say('workbench.aThickness'), metric: say('workbench.n25Mm'), other: say('workbench.n1In') },
+  cm: { what: say('workbench.aLength'), metric: say('workbench.n425Cm'), other: say('workbench.n912In') },
+  grams: { what: say('workbench.aWeight'), metric: say('workbench.n49Kg'), other: say('workbench.n12Oz') },
+});
 
 /** What a field of this kind takes, in a sentence. */
-export function wants(kind: MeasureKind): string {
-  const { what, metric, other } = EXAMPLES[kind];
-  return `Enter ${what}, such as ${metric} or ${other}.`;
+export function wants(say: Say, kind: MeasureKind): string {
+  const { what, metric, other } = examples(say)[kind];
+  return say('workbench.enterSuchAsOr', { what, metric, other });
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 import { useMemo } from 'react';
 import { analyse } from '@/core/formula/analysis';
 import type { Ingredient } from '@/core/formula/ingredient';
@@ -41,11 +43,11 @@ interface Props {
 
 type Way = MixingWay | 'learnt';
 
-const WAYS: { id: Way; name: string }[] = [
-  { id: 'learnt', name: 'as this house measured it' },
-  { id: 'spiral', name: 'in a spiral mixer' },
-  { id: 'planetary', name: 'in a planetary mixer' },
-  { id: 'hand', name: 'by hand' },
+const ways = (say: Say): { id: Way; name: string }[] => [
+  { id: 'learnt', name: say('workbench.asThisHouseMeasuredIt') },
+  { id: 'spiral', name: say('workbench.inASpiralMixer') },
+  { id: 'planetary', name: say('workbench.inAPlanetaryMixer') },
+  { id: 'hand', name: say('workbench.byHand') },
 ];
 
 /** How a dough is mixed, and by what that warms it. */
@@ -65,6 +67,7 @@ function mixedAs(learnt: LearntMixing | undefined) {
 
 /** Water for a dough temperature, for any formula and batch. */
 export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt, zone }: Props) {
+  const say = useWords();
   const book = useMemo(() => bookWithFormulas(ingredients, formulas), [ingredients, formulas]);
   const doughs = formulas.filter(({ formula }) => analyse(formula, book).flour > 0);
   const learntOf = (id: number) => learnt.find(({ formulaId }) => formulaId === id);
@@ -104,14 +107,14 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
       label={label}
       {...field(name)}
       inputMode="text"
-      trouble={unless(read.celsius(name), wants('celsius'))}
+      trouble={unless(read.celsius(name), wants(say, 'celsius'))}
     />
   );
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
         <Choice
-          label="Formula"
+          label={say('workbench.formula')}
           value={typed.formula}
           options={doughs.map(({ id, name }) => ({ id: String(id), name }))}
           onChoose={(id) => {
@@ -123,26 +126,42 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
             });
           }}
         />
-        <Field label="Flour in the bowl" {...field('flourWeight')} trouble={unless(grams, wants('grams'))} />
+        <Field
+          label={say('workbench.flourInTheBowl')}
+          {...field('flourWeight')}
+          trouble={unless(grams, wants(say, 'grams'))}
+        />
         <Choice
-          label="Mixed"
+          label={say('workbench.mixed')}
           value={typed.way}
-          options={WAYS.filter(({ id }) => id !== 'learnt' || (known?.rise.readings ?? 0) > 0)}
+          options={ways(say).filter(({ id }) => id !== 'learnt' || (known?.rise.readings ?? 0) > 0)}
           onChoose={(way) => mixedBy({ way: way as Way })}
         />
         {(typed.way === 'planetary' || typed.way === 'spiral') && (
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Minutes slow" value={typed.slow} onType={(slow) => mixedBy({ slow })} />
-            <Field label="Minutes fast" value={typed.fast} onType={(fast) => mixedBy({ fast })} />
+            <Field
+              label={say('workbench.minutesSlow')}
+              value={typed.slow}
+              onType={(slow) => mixedBy({ slow })}
+            />
+            <Field
+              label={say('workbench.minutesFast')}
+              value={typed.fast}
+              onType={(fast) => mixedBy({ fast })}
+            />
           </div>
         )}
         <div className="grid grid-cols-2 gap-3">
-          {degrees('target', 'Dough wanted')}
-          {degrees('flour', 'Flour')}
-          {degrees('room', 'Room')}
-          {degrees('tap', 'Tap water')}
-          {degrees('preferment', 'Levain or sponge')}
-          <Field label="Rise by mixing" {...field('rise')} trouble={unless(warms, wants('difference'))} />
+          {degrees('target', say('workbench.doughWanted'))}
+          {degrees('flour', say('workbench.flour'))}
+          {degrees('room', say('workbench.room'))}
+          {degrees('tap', say('workbench.tapWater'))}
+          {degrees('preferment', say('workbench.levainOrSponge'))}
+          <Field
+            label={say('workbench.riseByMixing')}
+            {...field('rise')}
+            trouble={unless(warms, wants(say, 'difference'))}
+          />
         </div>
       </div>
       <div>
@@ -151,7 +170,7 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
         ) : dry !== null ? (
           <WithoutLiquid dough={dry} target={target} units={units} />
         ) : (
-          <p className="text-lg text-quiet">Fill in what is missing.</p>
+          <p className="text-lg text-quiet">{say('workbench.fillInWhatIsMissing')}</p>
         )}
         {known && <MixingLearnt known={known} zone={zone} units={units} />}
       </div>
@@ -169,15 +188,22 @@ function MixingLearnt({
   zone: string;
   units: ReaderUnits;
 }) {
+  const say = useWords();
   const degrees = (celsius: number) => showDifference(celsius, units);
   const counting = rise.evidence.filter(({ declined }) => !declined);
   const far = new Set(rise.questioned.map((i) => counting[i]?.id));
   return (
-    <section aria-label="Learnt of mixing" className="mt-5 border-t border-hairline pt-3">
+    <section aria-label={say('workbench.learntOfMixing')} className="mt-5 border-t border-hairline pt-3">
       <h3 className="text-lg">
         {rise.readings === 0
-          ? `Mixing is taken to warm it by ${degrees(rise.mean)}: the house’s guess, no mix of it was measured yet.`
-          : `Mixing warms it by ${degrees(rise.mean)}, give or take ${degrees(rise.spread)}, from ${rise.readings} measured mixes; friction factor ${degrees(factor.mean)}, give or take ${degrees(factor.spread)}.`}
+          ? say('workbench.mixingIsTakenToWarm', { celsius: degrees(rise.mean) })
+          : say('workbench.mixingWarmsItByGive', {
+              celsius: degrees(rise.mean),
+              celsius2: degrees(rise.spread),
+              readings: rise.readings,
+              celsius3: degrees(factor.mean),
+              celsius4: degrees(factor.spread),
+            })}
       </h3>
       <EvidenceList
         evidence={rise.evidence.map((one) => ({

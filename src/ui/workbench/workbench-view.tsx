@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '../kit/words';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import type { Ingredient } from '@/core/formula/ingredient';
@@ -28,24 +29,36 @@ interface Props {
 
 /** The calculators alone, for a quick question. */
 export function WorkbenchView(props: Props) {
+  const say = useWords();
   const { formulas, ingredients, places, temperatures, mixing, products, levain, bowlGrams, zone } = props;
   const tools = [
     {
       id: 'water',
-      name: 'Water',
+      name: say('workbench.water'),
       tool: <WaterTool {...{ formulas, ingredients, temperatures, mixing, zone }} />,
     },
-    { id: 'chill', name: 'Chill and warm', tool: <ChillTool places={places} /> },
-    { id: 'proof', name: 'Proof', tool: <ProofTool {...{ products, places, zone }} /> },
-    { id: 'levain', name: 'Levain', tool: <LevainTool rise={levain} room={temperatures.room} zone={zone} /> },
-    { id: 'scale', name: 'Scale', tool: <ScaleTool {...{ formulas, ingredients, bowlGrams }} /> },
-    { id: 'amounts', name: 'Amounts', tool: <AmountTool ingredients={ingredients} /> },
+    { id: 'chill', name: say('workbench.chillAndWarm'), tool: <ChillTool places={places} /> },
+    { id: 'proof', name: say('workbench.proof'), tool: <ProofTool {...{ products, places, zone }} /> },
+    {
+      id: 'levain',
+      name: say('workbench.levain'),
+      tool: <LevainTool rise={levain} room={temperatures.room} zone={zone} />,
+    },
+    {
+      id: 'scale',
+      name: say('workbench.scale'),
+      tool: <ScaleTool {...{ formulas, ingredients, bowlGrams }} />,
+    },
+    { id: 'amounts', name: say('workbench.amounts'), tool: <AmountTool ingredients={ingredients} /> },
   ];
   return (
     <main className="flex-1 bg-flour p-5">
-      <h1 className="mb-3 text-3xl font-bold">Workbench</h1>
+      <h1 className="mb-3 text-3xl font-bold">{say('workbench.workbench')}</h1>
       <Tabs.Root defaultValue="water">
-        <Tabs.List aria-label="Calculators" className="mb-5 flex flex-wrap gap-1 border-b border-hairline">
+        <Tabs.List
+          aria-label={say('workbench.calculators')}
+          className="mb-5 flex flex-wrap gap-1 border-b border-hairline"
+        >
           {tools.map(({ id, name }) => (
             <Tabs.Trigger
               key={id}
@@ -71,12 +84,13 @@ function ScaleTool({
   ingredients,
   bowlGrams,
 }: Pick<Props, 'formulas' | 'ingredients' | 'bowlGrams'>) {
+  const say = useWords();
   const [id, setId] = useState(formulas[0]?.id ?? 0);
   const formula = formulas.find((one) => one.id === id)?.formula;
   return (
     <div className="max-w-xl">
       <Choice
-        label="Formula"
+        label={say('workbench.formula')}
         value={id}
         options={formulas.map((one) => ({ id: String(one.id), name: one.name }))}
         onChoose={(chosen) => setId(Number(chosen))}

@@ -1,0 +1,28 @@
+import compile from 'icu-minify/compile';
+import { en } from './en';
+import type { Area, Language, Messages } from './message';
+import { sayer, type Say } from './say';
+
+const CATALOGS: Record<Language, Record<Area, Readonly<Record<string, string>>>> = { en };
+
+/** Compiled areas, each when it is first asked for: messages never change while a process runs. */
+function compiler() {
+  const known = new Map<string, Messages[Area]>();
+  return (language: Language, area: Area) => {
+    const key = `${language} ${area}`;
+    const compiled =
+      known.get(key) ??
+      Object.fromEntries(Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, compile(text)]));
+    known.set(key, compiled);
+    return compiled;
+  };
+}
+const compiledArea = compiler();
+
+/** Messages of these areas, as a screen is sent them. */
+export const messagesOf = (language: Language, areas: readonly Area[]): Messages =>
+  Object.fromEntries(areas.map((area) => [area, compiledArea(language, area)]));
+
+/** Says every message there is: for what is put into words on the server. */
+export const wordsIn = (language: Language): Say =>
+  sayer(language, messagesOf(language, Object.keys(CATALOGS[language]) as Area[]));

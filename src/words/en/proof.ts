@@ -1,0 +1,16 @@
+export const proof = {
+  proofWatch: 'Proof watch',
+  togetherAtTheOven: 'Together at the oven',
+  togetherAtTheOven2: 'together at the oven',
+  nothingRestsOrRisesJust: 'Nothing rests or rises just now.',
+  lookAtIt: 'Look at it',
+  pastItsTime: 'past its time',
+  in: 'in {duration}',
+  readyUntilThen: 'ready, until then',
+  trays: ', {trays} trays',
+  labelPart: '{label}{part}',
+  look: ', look {time}',
+  untilReadyTo: '{isMin, select, true {until {time}} other {ready {time2} to {time3}}}{part}',
+  freeNow: '{name} free now',
+  free: '{name} free {time}',
+} as const;

@@ -1,0 +1,23 @@
+export const signIn = {
+  thisDevice: 'This device',
+  hefeteig: 'Hefeteig',
+  oneMoment: 'One moment.',
+  letThisDeviceIn: 'Let this device in',
+  thisDeviceIsNewHere: 'This device is new here. Ask a planner for a code: House, Devices, Let a device in.',
+  code: 'Code',
+  nameOfThisDevice: 'Name of this device',
+  benchTablet: 'Bench tablet',
+  letItIn: 'Let it in',
+  aScreenOnTheWall: 'a screen on the wall',
+  onShift: 'on shift',
+  yourPINConfirms: 'Your PIN confirms',
+  recordedHere: 'recorded here',
+  untickWhatIsNotYours: 'Untick what is not yours.',
+  pINOf: 'PIN of {name}',
+  deleteLastDigit: 'Delete last digit',
+  signIn: 'Sign in',
+  youWereSignedOutWhat:
+    'You were signed out. What you recorded since waits on this tablet; your PIN sends it.',
+  whoAreYou: 'Who are you',
+  tapYourNameThenPIN: 'Tap your name, then your PIN.',
+} as const;

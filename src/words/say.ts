@@ -1,0 +1,68 @@
+import format, { type CompiledMessage, type FormatOptions, type FormatValues } from 'icu-minify/format';
+import type { Language, MessageKey, Messages, Value } from './message';
+
+/** What stands for a tag in a message: it is given what lies between. */
+export type Tag<Part> = (words: (string | Part)[]) => Part;
+
+/**
+ * Says a message in a reader's language.
+ *
+ * @throws {Error} at a message that is in none of the areas at hand, or a value that it asks for and is not given
+ * @example
+ * say('oven.traysIn', { trays: 3, capacity: 9 }); // "3 of 9 trays in"
+ */
+export interface Say {
+  (key: MessageKey, values?: Readonly<Record<string, Value>>): string;
+  /** Says a message with tags, each of which makes a part of its own of the words in it. */
+  parts: <Part>(
+    key: MessageKey,
+    values: Readonly<Record<string, Value | Tag<Part>>>,
+  ) => string | Part | (string | Part)[];
+  language: Language;
+}
+
+/** Formatters are dear to make, and there are few: kept by what they are made with. */
+function formatters(): FormatOptions['formatters'] {
+  const known = new Map<string, unknown>();
+  const keep = <Made>(kind: string, made: () => Made, by: unknown): Made => {
+    const key = `${kind} ${JSON.stringify(by)}`;
+    if (!known.has(key)) known.set(key, made());
+    return known.get(key) as Made;
+  };
+  return {
+    getNumberFormat: (...by) => keep('number', () => new Intl.NumberFormat(...by), by),
+    getPluralRules: (...by) => keep('plural', () => new Intl.PluralRules(...by), by),
+    getDateTimeFormat: (...by) => keep('date', () => new Intl.DateTimeFormat(...by), by),
+  };
+}
+
+/** Names that a compiled message asks values for. */
+function namesIn(message: CompiledMessage): string[] {
+  if (typeof message === 'string') return [];
+  return message.flatMap((node): string[] => {
+    if (!Array.isArray(node)) return [];
+    const [name, ...more] = node as [string, ...unknown[]];
+    const inner = more.flatMap((part) =>
+      typeof part === 'object' && part !== null ? Object.values(part) : [part],
+    );
+    return [name, ...inner.flatMap((part) => (Array.isArray(part) ? namesIn([part] as CompiledMessage) : []))];
+  });
+}
+
+/** Makes what says these messages. */
+export function sayer(language: Language, messages: Messages): Say {
+  const options = { formatters: formatters() };
+  const message = (key: MessageKey, values: object = {}) => {
+    const dot = key.indexOf('.');
+    const found = messages[key.slice(0, dot) as keyof Messages]?.[key.slice(dot + 1)];
+    if (found === undefined) throw new Error(`There are no words for ${key} here.`);
+    if (typeof found !== 'string' && Object.keys(values).length === 0)
+      throw new Error(`${key} asks for ${namesIn(found).join(', ')}.`);
+    return found;
+  };
+  const say = (key: MessageKey, values?: FormatValues<string>) =>
+    format<string>(message(key, values), language, values, options) as string;
+  const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
+    format<Part>(message(key, values), language, values, options);
+  return Object.assign(say, { parts, language }) as Say;
+}
