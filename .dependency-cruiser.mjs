@@ -1,4 +1,4 @@
-/** Imports run one way: app → ui → core, app → server → core, workers → core, devices → core. */
+/** Imports run one way: app → ui → words → core, app → server → words → core, workers → core, devices → core. */
 const only = (from, allowed) => ({
   name: `${from}-imports`,
   severity: 'error',
@@ -31,8 +31,9 @@ export default {
       from: { path: '^src/core/', pathNot: `^src/core/((${CORE.join('|')})/|[a-z-]+\\.test\\.ts$)` },
       to: {},
     },
-    only('ui', ['core']),
-    only('server', ['core', 'workers']),
+    only('ui', ['core', 'words']),
+    only('words', ['core']),
+    only('server', ['core', 'words', 'workers']),
     only('workers', ['core']),
     only('devices', ['core']),
     {

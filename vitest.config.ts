@@ -8,7 +8,11 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'unit', include: ['src/{core,devices,ui,workers}/**/*.test.ts'], testTimeout: 180_000 },
+        test: {
+          name: 'unit',
+          include: ['src/{core,devices,ui,words,workers}/**/*.test.ts'],
+          testTimeout: 180_000,
+        },
       },
       {
         resolve: { alias },

@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { StyleNonce } from '@/ui/kit/style-nonce';
+import { WordsOf } from '@/ui/kit/words-of';
 import { AWAKE, keepEarlyTaps } from '@/ui/live/early-taps';
 import './globals.css';
 
@@ -23,7 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <StyleNonce nonce={nonce} />
-        {children}
+        <WordsOf areas={['kit', 'live', 'oven', 'shell', 'signIn']}>{children}</WordsOf>
       </body>
     </html>
   );

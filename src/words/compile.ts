@@ -12,7 +12,9 @@ function compiler() {
     const key = `${language} ${area}`;
     const compiled =
       known.get(key) ??
-      Object.fromEntries(Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, compile(text)]));
+      Object.fromEntries(
+        Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, compile(text)]),
+      );
     known.set(key, compiled);
     return compiled;
   };

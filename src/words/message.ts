@@ -3,10 +3,10 @@ import type { en } from './en';
 
 /** The messages of a language by area; English has them all, and says which there are. */
 export type Catalog = typeof en;
-export type Area = keyof Catalog & string;
+export type Area = keyof Catalog;
 
 /** Names a message: `oven.traysIn`. */
-export type MessageKey = { [A in Area]: `${A}.${keyof Catalog[A] & string}` }[Area];
+export type MessageKey = { [A in Area]: `${A}.${Extract<keyof Catalog[A], string>}` }[Area];
 
 /** What can stand for a name in a message. */
 export type Value = string | number | boolean;

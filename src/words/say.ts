@@ -37,16 +37,8 @@ function formatters(): FormatOptions['formatters'] {
 }
 
 /** Names that a compiled message asks values for. */
-function namesIn(message: CompiledMessage): string[] {
-  if (typeof message === 'string') return [];
-  return message.flatMap((node): string[] => {
-    if (!Array.isArray(node)) return [];
-    const [name, ...more] = node as [string, ...unknown[]];
-    const inner = more.flatMap((part) =>
-      typeof part === 'object' && part !== null ? Object.values(part) : [part],
-    );
-    return [name, ...inner.flatMap((part) => (Array.isArray(part) ? namesIn([part] as CompiledMessage) : []))];
-  });
+function namesIn(message: Exclude<CompiledMessage, string>): string[] {
+  return message.flatMap((node) => (Array.isArray(node) ? [String(node[0])] : []));
 }
 
 /** Makes what says these messages. */
@@ -64,5 +56,5 @@ export function sayer(language: Language, messages: Messages): Say {
     format<string>(message(key, values), language, values, options) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
     format<Part>(message(key, values), language, values, options);
-  return Object.assign(say, { parts, language }) as Say;
+  return Object.assign(say, { parts, language });
 }

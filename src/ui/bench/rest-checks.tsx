@@ -99,7 +99,23 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
       words.push(`Freezer as a short cut: ${duration(cut.minutes)}; ${price}.`);
     }
     return { lines: words, soft: null };
-  }, [isButter, mm, cold, room, freezer, since, now, zone, units, step, work, measured, readyIn, soonest]);
+  }, [
+    isButter,
+    mm,
+    cold,
+    room,
+    freezer,
+    since,
+    now,
+    zone,
+    units,
+    step,
+    work,
+    measured,
+    readyIn,
+    soonest,
+    say,
+  ]);
   return (
     <div className="my-3 grid gap-2">
       {lines.map((line) => (

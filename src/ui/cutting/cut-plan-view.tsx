@@ -75,7 +75,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
     read.number('density'),
   ];
   const round = typed.form === 'round';
-  const reads = useMemo(() => rows.map((row) => readRow(say, row, units)), [rows, units]);
+  const reads = useMemo(() => rows.map((row) => readRow(say, row, units)), [rows, units, say]);
   const faults = reads.map((one) => (typeof one === 'string' ? one : null));
   const sheetFault =
     [length, round ? length : width, mm, density].some(Number.isNaN) ||

@@ -46,7 +46,10 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
       ),
     [ingredients, formulas, version],
   );
-  const saved = useMemo(() => (version ? draftOf(version.formula, book) : newDraft(say)), [version, book]);
+  const saved = useMemo(
+    () => (version ? draftOf(version.formula, book) : newDraft(say)),
+    [version, book, say],
+  );
   const [draft, setDraft] = useState<Draft>(saved);
   const [name, setName] = useState(version?.name ?? '');
   const [note, setNote] = useState('');

@@ -1,6 +1,6 @@
 'use client';
 
-import { Children, createContext, useContext, useMemo, type ReactNode } from 'react';
+import { Children, createContext, useContext, useState, type ReactNode } from 'react';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
 import { sayer, type Say, type Tag } from '@/words/say';
 
@@ -9,9 +9,9 @@ export type SayOnPage = Say & {
   rich: (key: MessageKey, values: Readonly<Record<string, Value | Tag<ReactNode>>>) => ReactNode;
 };
 
-const Words = createContext<SayOnPage | null>(null);
+const Words = createContext<{ say: SayOnPage; messages: Messages } | null>(null);
 
-/** Gives a screen what it says: compiled messages of the areas that its parts speak from. */
+/** Gives a screen what it says: compiled messages of the areas that its parts speak from, beside those around it. */
 export function WordsProvider({
   language,
   messages,
@@ -21,18 +21,22 @@ export function WordsProvider({
   messages: Messages;
   children: ReactNode;
 }) {
-  const say = useMemo((): SayOnPage => {
-    const plain = sayer(language, messages);
-    return Object.assign(plain, {
+  const around = useContext(Words)?.messages;
+  // Messages stay what they were while a page is there, however often its data is fetched anew.
+  const [words] = useState(() => {
+    const all = { ...around, ...messages };
+    const plain = sayer(language, all);
+    const say: SayOnPage = Object.assign(plain, {
       rich: (...of: Parameters<SayOnPage['rich']>) => Children.toArray(plain.parts<ReactNode>(...of)),
     });
-  }, [language, messages]);
-  return <Words.Provider value={say}>{children}</Words.Provider>;
+    return { say, messages: all };
+  });
+  return <Words.Provider value={words}>{children}</Words.Provider>;
 }
 
 /** Says messages in the reader's language. */
 export function useWords(): SayOnPage {
-  const say = useContext(Words);
-  if (!say) throw new Error('A screen without words: put it inside a WordsProvider.');
-  return say;
+  const words = useContext(Words);
+  if (!words) throw new Error('A screen without words: put it inside a WordsProvider.');
+  return words.say;
 }

@@ -56,7 +56,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
     ...{ dough: measure('grams', 7800), fat: measure('grams', 2400), mm: measure('mm', 3.9) },
   });
   const [dough, fat, mm] = [read.grams('dough'), read.grams('fat'), read.mm('mm')];
-  const reading = useMemo(() => (draft ? readDraft(say, draft, units) : null), [draft, units]);
+  const reading = useMemo(() => (draft ? readDraft(say, draft, units) : null), [draft, units, say]);
   const composed = useDeferredValue(reading?.scheme ?? null);
   const choose = (id: string) => {
     setChosen(id);

@@ -39,7 +39,7 @@ export function MachineLoads({
       settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }),
       bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to }, binOf(scale)),
     }));
-  }, [board, doughs, scale]);
+  }, [board, doughs, scale, say]);
   const height = rows.length * ROW;
   const step = scale.width / (rows[0]?.bins.length ?? 1);
   return (

@@ -27,7 +27,7 @@ export function EnrolView({ free }: { free: boolean }) {
   useEffect(() => {
     if (!free) return;
     void letIn('-', say('signIn.thisDevice')).then(told);
-  }, [free, told]);
+  }, [free, told, say]);
   return (
     <main className="mx-auto grid min-h-dvh max-w-xl content-center gap-6 p-6">
       <h1 className="text-4xl font-bold">{say('signIn.hefeteig')}</h1>

@@ -5,6 +5,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { findBatches } from '@/server/store/batches';
 import { house } from '@/server/store/house';
+import { WordsOf } from '@/ui/kit/words-of';
 import { BatchList, type BatchFilter } from '@/ui/batch/batch-list';
 
 export const metadata: Metadata = { title: 'Batches' };
@@ -42,9 +43,11 @@ export default async function BatchesPage({ searchParams }: Search) {
     ...(to !== undefined && { to: addLocalDays(to, 1, zone) }),
   });
   return (
-    <BatchList
-      {...{ lines, asked, zone }}
-      trouble={error ? `${error.message} All batches are shown.` : null}
-    />
+    <WordsOf areas={['batch', 'floor']}>
+      <BatchList
+        {...{ lines, asked, zone }}
+        trouble={error ? `${error.message} All batches are shown.` : null}
+      />
+    </WordsOf>
   );
 }

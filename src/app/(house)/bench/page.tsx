@@ -2,11 +2,16 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
+import { WordsOf } from '@/ui/kit/words-of';
 import { BenchScreen } from '@/ui/bench/bench-view';
 
 export const metadata: Metadata = { title: 'Bench' };
 
 export default async function BenchPage() {
   const { person, now } = await housePage('/bench');
-  return <BenchScreen packed={await floorBoard(pool(), now)} rest={{ person }} />;
+  return (
+    <WordsOf areas={['batch', 'bench', 'cutting', 'floor', 'lamination', 'plan', 'scrap', 'workbench']}>
+      <BenchScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
+    </WordsOf>
+  );
 }

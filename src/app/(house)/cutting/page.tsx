@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { rollingHouse } from '@/server/store/rolling';
+import { WordsOf } from '@/ui/kit/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
 export const metadata: Metadata = { title: 'Cut plan' };
@@ -10,18 +11,20 @@ export default async function CuttingPage() {
   await housePage('/cutting');
   const { benchLength, table, tray } = await rollingHouse(pool());
   return (
-    <CutPlanView
-      title={null}
-      sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}
-      sheets={1}
-      pieces={[
-        {
-          ...{ name: 'crescents', size: { shape: 'triangle', base: 10.5, height: 27 } },
-          ...{ most: null, target: 60, perTray: 15 },
-        },
-      ]}
-      benchLength={benchLength}
-      tray={tray}
-    />
+    <WordsOf areas={['cutting', 'lamination', 'workbench']}>
+      <CutPlanView
+        title={null}
+        sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}
+        sheets={1}
+        pieces={[
+          {
+            ...{ name: 'crescents', size: { shape: 'triangle', base: 10.5, height: 27 } },
+            ...{ most: null, target: 60, perTray: 15 },
+          },
+        ]}
+        benchLength={benchLength}
+        tray={tray}
+      />
+    </WordsOf>
   );
 }

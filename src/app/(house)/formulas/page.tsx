@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
+import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaList } from '@/ui/formulas/formula-list';
 
 export const metadata: Metadata = { title: 'Formulas' };
@@ -12,5 +13,9 @@ export default async function FormulasPage() {
   const listed = formulas.map(({ formulaId, name, version, formula }) => ({
     ...{ formulaId, name, version, formula, products: products.get(formulaId) ?? [] },
   }));
-  return <FormulaList formulas={listed} ingredients={ingredients} person={person} />;
+  return (
+    <WordsOf areas={['formulas']}>
+      <FormulaList formulas={listed} ingredients={ingredients} person={person} />
+    </WordsOf>
+  );
 }

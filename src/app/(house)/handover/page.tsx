@@ -3,6 +3,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { lastWords } from '@/server/store/handovers';
 import { floorBoard } from '@/server/store/shared-board';
+import { WordsOf } from '@/ui/kit/words-of';
 import { HandoverScreen } from '@/ui/handover/handover-view';
 
 export const metadata: Metadata = { title: 'Handover' };
@@ -10,5 +11,9 @@ export const metadata: Metadata = { title: 'Handover' };
 export default async function Page() {
   const { person, now } = await housePage('/handover');
   const [packed, words] = await Promise.all([floorBoard(pool(), now), lastWords(pool())]);
-  return <HandoverScreen packed={packed} rest={{ words, person }} />;
+  return (
+    <WordsOf areas={['floor', 'handover']}>
+      <HandoverScreen packed={packed} rest={{ words, person }} />
+    </WordsOf>
+  );
 }

@@ -4,6 +4,7 @@ import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { houseBook } from '@/server/store/house-book';
 import { houseRecord } from '@/server/store/house-record';
+import { WordsOf } from '@/ui/kit/words-of';
 import { HouseView } from '@/ui/house/house-view';
 
 export const metadata: Metadata = { title: 'House' };
@@ -16,5 +17,9 @@ export default async function HousePage() {
     houseRecord(db, person),
     house(db),
   ]);
-  return <HouseView {...{ book, record, zone, person }} />;
+  return (
+    <WordsOf areas={['house']}>
+      <HouseView {...{ book, record, zone, person }} />
+    </WordsOf>
+  );
 }

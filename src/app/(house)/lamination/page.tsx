@@ -7,6 +7,7 @@ import { currentProducts } from '@/server/store/products';
 import { rollingHouse } from '@/server/store/rolling';
 import { currentSchemes } from '@/server/store/schemes';
 import { doughsBehind } from '@/server/store/schemes-behind';
+import { WordsOf } from '@/ui/kit/words-of';
 import { LaminationView } from '@/ui/lamination/lamination-view';
 
 export const metadata: Metadata = { title: 'Lamination' };
@@ -24,18 +25,20 @@ export default async function LaminationPage() {
     today(db),
   ]);
   return (
-    <LaminationView
-      person={person}
-      schemes={schemes.map((scheme) => ({ ...scheme, id: String(scheme.schemeId) }))}
-      products={products.flatMap(({ productId, name, scheme }) =>
-        scheme ? [{ id: productId, name, schemeName: scheme.name }] : [],
-      )}
-      behind={behind}
-      rolling={rolling}
-      blockKg={value('block_kg')}
-      room={temperatures.bakery ?? { celsius: 22, kind: 'room' }}
-      cold={temperatures.retarder ?? { celsius: 4, kind: 'fridge' }}
-      zone={bakery.zone}
-    />
+    <WordsOf areas={['lamination', 'workbench']}>
+      <LaminationView
+        person={person}
+        schemes={schemes.map((scheme) => ({ ...scheme, id: String(scheme.schemeId) }))}
+        products={products.flatMap(({ productId, name, scheme }) =>
+          scheme ? [{ id: productId, name, schemeName: scheme.name }] : [],
+        )}
+        behind={behind}
+        rolling={rolling}
+        blockKg={value('block_kg')}
+        room={temperatures.bakery ?? { celsius: 22, kind: 'room' }}
+        cold={temperatures.retarder ?? { celsius: 4, kind: 'fridge' }}
+        zone={bakery.zone}
+      />
+    </WordsOf>
   );
 }

@@ -3,6 +3,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { orderBook } from '@/server/store/orders';
+import { WordsOf } from '@/ui/kit/words-of';
 import { OrdersView } from '@/ui/orders/orders-view';
 
 export const metadata: Metadata = { title: 'Orders' };
@@ -10,5 +11,9 @@ export const metadata: Metadata = { title: 'Orders' };
 export default async function OrdersPage() {
   const { person, now } = await housePage('/orders');
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
-  return <OrdersView book={book} zone={zone} person={person} />;
+  return (
+    <WordsOf areas={['orders']}>
+      <OrdersView book={book} zone={zone} person={person} />
+    </WordsOf>
+  );
 }

@@ -7,6 +7,7 @@ import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
 import { productNames } from '@/server/store/products';
+import { WordsOf } from '@/ui/kit/words-of';
 import { PlanScreen } from '@/ui/plan/plan-view';
 
 export const metadata: Metadata = { title: 'Plan' };
@@ -24,5 +25,9 @@ export default async function PlanPage() {
   const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
   const weights = { lateMatters: value('late_matters'), stay: value('stay_cost') };
   const plan = { basis, history: told, mends, ...weights };
-  return <PlanScreen packed={packed} rest={{ plan, products, person }} />;
+  return (
+    <WordsOf areas={['plan', 'rooms', 'thread']}>
+      <PlanScreen packed={packed} rest={{ plan, products, person }} />
+    </WordsOf>
+  );
 }

@@ -2,11 +2,16 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
+import { WordsOf } from '@/ui/kit/words-of';
 import { ProofScreen } from '@/ui/proof/proof-view';
 
 export const metadata: Metadata = { title: 'Proof watch' };
 
 export default async function Page() {
   const { person, now } = await housePage('/proof');
-  return <ProofScreen packed={await floorBoard(pool(), now)} rest={{ person }} />;
+  return (
+    <WordsOf areas={['bench', 'floor', 'lamination', 'proof']}>
+      <ProofScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
+    </WordsOf>
+  );
 }

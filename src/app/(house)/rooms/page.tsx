@@ -3,6 +3,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { board } from '@/server/store/board';
 import { places } from '@/server/store/places';
+import { WordsOf } from '@/ui/kit/words-of';
 import { RoomsView } from '@/ui/rooms/rooms-view';
 
 export const metadata: Metadata = { title: 'Rooms' };
@@ -11,5 +12,9 @@ export default async function RoomsPage() {
   const { person, now } = await housePage('/rooms');
   const db = pool();
   const [known, doughs] = await Promise.all([places(db, now), board(db, now, 0)]);
-  return <RoomsView places={known} board={doughs} person={person} />;
+  return (
+    <WordsOf areas={['rooms']}>
+      <RoomsView places={known} board={doughs} person={person} />
+    </WordsOf>
+  );
 }

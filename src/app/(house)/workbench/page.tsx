@@ -10,6 +10,7 @@ import { house, machines } from '@/server/store/house';
 import { bowlTemperatures } from '@/server/store/mix';
 import { places, todayOf } from '@/server/store/places';
 import { productsAsSet } from '@/server/store/products';
+import { WordsOf } from '@/ui/kit/words-of';
 import type { LearntProduct } from '@/ui/workbench/proof-tool';
 import { WorkbenchView } from '@/ui/workbench/workbench-view';
 
@@ -56,16 +57,18 @@ export default async function WorkbenchPage() {
     }),
   }));
   return (
-    <WorkbenchView
-      formulas={named}
-      {...{ ingredients, temperatures, bowlGrams, zone }}
-      mixing={mixing}
-      products={learnt}
-      levain={products.find(({ rises }) => rises?.levain)?.rises?.levain ?? LEVAIN}
-      places={known.map(({ id, label, kind, purpose, usual }) => ({
-        ...{ id, label, kind, purpose },
-        celsius: Math.round((today[id]?.celsius ?? usual) * 10) / 10,
-      }))}
-    />
+    <WordsOf areas={['formulas', 'sheet', 'workbench']}>
+      <WorkbenchView
+        formulas={named}
+        {...{ ingredients, temperatures, bowlGrams, zone }}
+        mixing={mixing}
+        products={learnt}
+        levain={products.find(({ rises }) => rises?.levain)?.rises?.levain ?? LEVAIN}
+        places={known.map(({ id, label, kind, purpose, usual }) => ({
+          ...{ id, label, kind, purpose },
+          celsius: Math.round((today[id]?.celsius ?? usual) * 10) / 10,
+        }))}
+      />
+    </WordsOf>
   );
 }

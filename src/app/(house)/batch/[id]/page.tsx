@@ -5,6 +5,7 @@ import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
 import { photosOf } from '@/server/photos';
 import { batchTemperatures } from '@/server/store/batch-temperatures';
+import { WordsOf } from '@/ui/kit/words-of';
 import { BatchView } from '@/ui/batch/batch-view';
 
 export const metadata: Metadata = { title: 'Batch' };
@@ -19,5 +20,9 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     photosOf(pool(), dough.id),
     batchTemperatures(pool(), dough, now),
   ]);
-  return <BatchView {...{ board, photos, stays, person }} />;
+  return (
+    <WordsOf areas={['batch', 'bench', 'dough', 'floor', 'thread']}>
+      <BatchView {...{ board, photos, stays, person }} />
+    </WordsOf>
+  );
 }

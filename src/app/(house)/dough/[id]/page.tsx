@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
+import { WordsOf } from '@/ui/kit/words-of';
 import { DoughView } from '@/ui/dough/dough-view';
 
 export const metadata: Metadata = { title: 'Dough' };
@@ -10,5 +11,9 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
   const { person, now } = await housePage('/dough/[id]');
   const board = await doughBoard((await params).id, now);
   if (!board) notFound();
-  return <DoughView board={board} person={person} />;
+  return (
+    <WordsOf areas={['bench', 'dough', 'lamination', 'plan', 'rooms', 'scrap', 'thread']}>
+      <DoughView board={board} person={person} />
+    </WordsOf>
+  );
 }

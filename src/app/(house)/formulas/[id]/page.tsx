@@ -5,6 +5,7 @@ import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { formulaVersions } from '@/server/store/formulas';
 import { house } from '@/server/store/house';
+import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 import { Versions } from '@/ui/formulas/versions';
 
@@ -28,35 +29,42 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
     house(db),
   ]);
   return (
-    <main className="flex flex-1 flex-col gap-px bg-hairline">
-      <nav
-        aria-label="This formula"
-        className="flex flex-wrap items-center gap-x-5 bg-flour px-5 pt-3 text-[15px]"
-      >
-        <a href="/formulas" className="underline underline-offset-4">
-          All formulas
-        </a>
-        <span className="text-quiet">take it along as</span>
-        {FORMS.map(({ as, name }) => (
-          <a key={as} href={`/api/formulas/${id}?as=${as}`} download className="underline underline-offset-4">
-            {name}
+    <WordsOf areas={['formulas']}>
+      <main className="flex flex-1 flex-col gap-px bg-hairline">
+        <nav
+          aria-label="This formula"
+          className="flex flex-wrap items-center gap-x-5 bg-flour px-5 pt-3 text-[15px]"
+        >
+          <a href="/formulas" className="underline underline-offset-4">
+            All formulas
           </a>
-        ))}
-      </nav>
-      <FormulaEditor
-        key={newest.id}
-        version={newest}
-        formulas={named}
-        {...{ ingredients, ranges, bowlGrams }}
-        mayChange={person.role === 'planner'}
-      />
-      <Versions
-        key={`v${newest.id}`}
-        versions={versions}
-        formulas={named}
-        ingredients={ingredients}
-        zone={zone}
-      />
-    </main>
+          <span className="text-quiet">take it along as</span>
+          {FORMS.map(({ as, name }) => (
+            <a
+              key={as}
+              href={`/api/formulas/${id}?as=${as}`}
+              download
+              className="underline underline-offset-4"
+            >
+              {name}
+            </a>
+          ))}
+        </nav>
+        <FormulaEditor
+          key={newest.id}
+          version={newest}
+          formulas={named}
+          {...{ ingredients, ranges, bowlGrams }}
+          mayChange={person.role === 'planner'}
+        />
+        <Versions
+          key={`v${newest.id}`}
+          versions={versions}
+          formulas={named}
+          ingredients={ingredients}
+          zone={zone}
+        />
+      </main>
+    </WordsOf>
   );
 }

@@ -2,11 +2,16 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { ingredients } from '@/server/store/ingredients';
+import { WordsOf } from '@/ui/kit/words-of';
 import { IngredientsView } from '@/ui/formulas/ingredients-view';
 
 export const metadata: Metadata = { title: 'Ingredients' };
 
 export default async function IngredientsPage() {
   const { person } = await housePage('/formulas/ingredients');
-  return <IngredientsView ingredients={await ingredients(pool())} person={person} />;
+  return (
+    <WordsOf areas={['formulas']}>
+      <IngredientsView ingredients={await ingredients(pool())} person={person} />
+    </WordsOf>
+  );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
+import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 
 export const metadata: Metadata = { title: 'New formula' };
@@ -10,8 +11,10 @@ export default async function NewFormulaPage() {
   await housePage('/formulas/new');
   const { ingredients, named, ranges, bowlGrams } = await formulaPages(pool());
   return (
-    <main className="flex flex-1">
-      <FormulaEditor version={null} formulas={named} {...{ ingredients, ranges, bowlGrams }} mayChange />
-    </main>
+    <WordsOf areas={['formulas']}>
+      <main className="flex flex-1">
+        <FormulaEditor version={null} formulas={named} {...{ ingredients, ranges, bowlGrams }} mayChange />
+      </main>
+    </WordsOf>
   );
 }

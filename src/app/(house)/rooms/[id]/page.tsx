@@ -5,6 +5,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { placeRecord } from '@/server/store/place-curve';
+import { WordsOf } from '@/ui/kit/words-of';
 import { PlaceView } from '@/ui/rooms/place-view';
 
 export const metadata: Metadata = { title: 'Place' };
@@ -20,5 +21,9 @@ export default async function PlacePage({ params, searchParams }: Props) {
   const chosen: PlaceSpan = span in PLACE_SPANS ? (span as PlaceSpan) : 'day';
   const [{ zone }, record] = await Promise.all([house(pool()), placeRecord(pool(), id, chosen, now)]);
   if (!record) notFound();
-  return <PlaceView {...{ record, zone, person }} span={chosen} />;
+  return (
+    <WordsOf areas={['rooms']}>
+      <PlaceView {...{ record, zone, person }} span={chosen} />
+    </WordsOf>
+  );
 }

@@ -5,6 +5,7 @@ import { housePage } from '@/server/house-page';
 import { doughCut } from '@/server/store/cut-plan';
 import { doughById } from '@/server/store/doughs';
 import { rollingHouse } from '@/server/store/rolling';
+import { WordsOf } from '@/ui/kit/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
 export const metadata: Metadata = { title: 'Cut plan' };
@@ -20,11 +21,13 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   const cut = dough && (await doughCut(db, dough, rolling));
   if (!dough || !cut) notFound();
   return (
-    <CutPlanView
-      title={`Cut plan of ${dough.name}`}
-      {...cut}
-      benchLength={rolling.benchLength}
-      tray={rolling.tray}
-    />
+    <WordsOf areas={['cutting', 'lamination', 'workbench']}>
+      <CutPlanView
+        title={`Cut plan of ${dough.name}`}
+        {...cut}
+        benchLength={rolling.benchLength}
+        tray={rolling.tray}
+      />
+    </WordsOf>
   );
 }

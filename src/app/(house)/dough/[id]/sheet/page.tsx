@@ -10,6 +10,7 @@ import { rollingHouse } from '@/server/store/rolling';
 import { house, machines, people } from '@/server/store/house';
 import { mixSheet } from '@/server/store/mix';
 import { scrapLimits, scrapStock } from '@/server/store/scrap';
+import { WordsOf } from '@/ui/kit/words-of';
 import { DoughSheet } from '@/ui/sheet/dough-sheet';
 
 export const metadata: Metadata = { title: 'Mixing sheet' };
@@ -45,12 +46,14 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     doughs: [dough],
   };
   return (
-    <DoughSheet
-      board={board}
-      person={person}
-      sheet={sheet}
-      lastWeight={weight}
-      scrap={{ stock: stock.filter(({ fromDough }) => fromDough !== dough.id), ...limits }}
-    />
+    <WordsOf areas={['sheet', 'workbench']}>
+      <DoughSheet
+        board={board}
+        person={person}
+        sheet={sheet}
+        lastWeight={weight}
+        scrap={{ stock: stock.filter(({ fromDough }) => fromDough !== dough.id), ...limits }}
+      />
+    </WordsOf>
   );
 }
