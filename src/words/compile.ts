@@ -1,9 +1,14 @@
 import compile from 'icu-minify/compile';
+import type { CompiledMessage } from 'icu-minify/format';
 import { en } from './en';
 import type { Area, Language, Messages } from './message';
 import { sayer, type Say } from './say';
 
 const CATALOGS: Record<Language, Record<Area, Readonly<Record<string, string>>>> = { en };
+
+/** The same message in objects that a server may send to a page; the compiler's own have no prototype. */
+const plain = (message: CompiledMessage): CompiledMessage =>
+  JSON.parse(JSON.stringify(message)) as CompiledMessage;
 
 /** Compiled areas, each when it is first asked for: messages never change while a process runs. */
 function compiler() {
@@ -13,7 +18,7 @@ function compiler() {
     const compiled =
       known.get(key) ??
       Object.fromEntries(
-        Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, compile(text)]),
+        Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, plain(compile(text))]),
       );
     known.set(key, compiled);
     return compiled;

@@ -1,3 +1,5 @@
+'use client';
+
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { SCORE_WORDS } from '@/core/record/marks';
