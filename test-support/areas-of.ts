@@ -18,6 +18,9 @@ function fileOf(from: string, specifier: string): string | null {
   return ['.tsx', '.ts'].map((end) => base + end).find((file) => existsSync(file)) ?? null;
 }
 
+/** What the server puts into words itself: no screen is sent it. */
+const AT_THE_DOOR = 'refusals';
+
 /** Areas of messages that a page speaks from, through all that it imports of the screens, now or later. */
 export function areasOf(page: string): Set<string> {
   const found = new Set<string>();
@@ -27,7 +30,8 @@ export function areasOf(page: string): Set<string> {
     if (seen.has(file)) continue;
     seen.add(file);
     const text = readFileSync(file, 'utf8');
-    for (const [, area = ''] of text.matchAll(/'(\w+)\.\w+'/g)) if (area in en) found.add(area);
+    for (const [, area = ''] of text.matchAll(/'(\w+)\.\w+'/g))
+      if (area in en && area !== AT_THE_DOOR) found.add(area);
     for (const [, specifier = ''] of text.matchAll(/(?:from|import\()\s*'([^']+)'/g)) {
       const next = fileOf(file, specifier);
       if (next !== null && !next.startsWith('src/words/en')) open.push(next);

@@ -1,3 +1,4 @@
+import { wording, type Wording } from '@/words/wording';
 import { OF_SOMEBODY_ELSE, REFUSED, SIGNED_OUT, type Answer } from '@/core/wire/answer';
 import { mayUse, type Route } from '@/core/shopfloor/rights';
 import { whoIsHere, type Here } from './auth/session';
@@ -29,14 +30,14 @@ export function reply(answer: Answer, key: string | undefined): Response {
 }
 
 /** A refusal before anything was looked at. */
-export const no = (status: number, words: string, field: string | null = null): Answer =>
+export const no = (status: number, words: Wording, field: string | null = null): Answer =>
   refused(status, new Refusal(words, field));
 
 /** Who may come in by a route, or what they are answered. */
 export async function whoMay(route: Route): Promise<Here | Answer> {
   const here = await whoIsHere();
-  if (!here) return no(SIGNED_OUT, 'You are signed out. Sign in and press again; nothing was changed.');
-  return mayUse(here.person, route) ? here : no(403, 'This is not for everybody to see. Ask a planner.');
+  if (!here) return no(SIGNED_OUT, wording('refusals.youAreSignedOutSignIn'));
+  return mayUse(here.person, route) ? here : no(403, wording('refusals.thisIsNotForEverybodyTo'));
 }
 
 /**
@@ -48,18 +49,15 @@ export async function unbroken(
   change: (key: string | undefined) => Promise<Answer>,
 ): Promise<Response> {
   const key = keyOf(request);
-  if (!fromOwnPage(request)) return reply(no(403, 'This came from another site and was not done.'), key);
+  if (!fromOwnPage(request)) return reply(no(403, wording('refusals.thisCameFromAnotherSiteAnd')), key);
   try {
     return reply(await change(key), key);
   } catch (error) {
     if (error instanceof Refusal) return reply(refused(REFUSED, error), key);
     log.error({ err: error }, 'change failed');
     return error instanceof DatabaseError
-      ? reply(
-          no(503, 'The bakery’s database does not answer; nothing was changed. Try again in a moment.'),
-          key,
-        )
-      : reply(no(500, 'Something went wrong on the bakery’s computer; nothing was changed. Try again.'), key);
+      ? reply(no(503, wording('refusals.theBakerySDatabaseDoesNot')), key)
+      : reply(no(500, wording('refusals.somethingWentWrongOnTheBakery')), key);
   }
 }
 
@@ -75,10 +73,7 @@ export function changing(
     const by = request.headers.get(RECORDED_BY);
     return by === null || by === `${here.person.id}/${here.sessionId}`
       ? change(here, key)
-      : no(
-          OF_SOMEBODY_ELSE,
-          'Somebody else has signed in on this tablet since. Load the page again; nothing was changed.',
-        );
+      : no(OF_SOMEBODY_ELSE, wording('refusals.somebodyElseHasSignedInOn'));
   });
 }
 

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import type { Person } from '@/core/bakery/people';
 import { Refusal } from './commands/command';
 import { noteChange } from './changes';
@@ -37,17 +38,19 @@ export function pictureType(bytes: Uint8Array): Type | null {
 /** Keeps a photo; the same id again changes nothing. Refuses what is no picture, and more than a dough can have. */
 export async function keepPhoto(person: Person, { id, doughId, stepKey }: PhotoOf, bytes: Uint8Array) {
   const type = pictureType(bytes);
-  if (!type)
-    throw new Refusal('This file is no picture (JPEG, PNG or WebP), whatever it is called.', 'photo');
+  if (!type) throw new Refusal(wording('refusals.thisFileIsNoPictureJPEG'), 'photo');
   return transaction(pool(), async (db) => {
     const [dough] = await rowsOf<{ photos: number }>(
       db,
       'SELECT (SELECT COUNT(*) FROM photo WHERE dough_id = dough.id) AS photos FROM dough WHERE id = ?',
       [doughId],
     );
-    if (!dough) throw new Refusal('This dough is not there.', 'doughId');
+    if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotThere'), 'doughId');
     if (dough.photos >= MOST_OF_A_DOUGH)
-      throw new Refusal(`${MOST_OF_A_DOUGH} photos of one dough are enough; this one was not kept.`, 'photo');
+      throw new Refusal(
+        wording('refusals.photosOfOneDoughAreEnough', { MOSTOFADOUGH: MOST_OF_A_DOUGH }),
+        'photo',
+      );
     const kept = await insertOnce(db, 'photo', {
       ...{ id, dough_id: doughId, step_key: stepKey, at: new Date(await houseNow(db)), person_id: person.id },
       ...{ type, bytes: Buffer.from(bytes) },

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { setTimeout as pause } from 'node:timers/promises';
 import { v4 as uuidv4 } from 'uuid';
 import { Refusal, type SearchContext } from './commands/command';
@@ -47,7 +48,7 @@ export async function searching<T>(context: SearchContext, work: () => Promise<T
     return await work();
   } catch (error) {
     if (error instanceof PlannerLost)
-      throw new Refusal('The planner was interrupted; nothing was changed. Try once more.');
+      throw new Refusal(wording('refusals.thePlannerWasInterruptedNothingChanged'));
     throw error;
   } finally {
     clearInterval(renewal);
@@ -61,7 +62,11 @@ export async function searching<T>(context: SearchContext, work: () => Promise<T
 
 const tooLong = (who?: string) =>
   new Refusal(
-    `${who ? `${who} is having a plan worked out` : 'Other plans are being worked out'}. Try again in a moment; nothing was changed.`,
+    wording('refusals.tryAgainInAMomentNothing', {
+      part: who
+        ? wording('refusals.isHavingAPlanWorkedOut', { who })
+        : wording('refusals.otherPlansAreBeingWorkedOut'),
+    }),
   );
 
 /** Waits until this process has no search before this one. */

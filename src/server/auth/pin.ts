@@ -1,3 +1,4 @@
+import { wording, type Wording } from '@/words/wording';
 import { hash, verify } from '@node-rs/argon2';
 import type { Pool } from 'mysql2/promise';
 import type { Person } from '@/core/bakery/people';
@@ -31,7 +32,7 @@ export function pinFault(pin: string, role: Person['role']): string | null {
   return `A ${role}’s PIN has ${fewest} to ${MOST_DIGITS} digits.`;
 }
 
-export type SignIn = { person: Person } | { refusal: string };
+export type SignIn = { person: Person } | { refusal: Wording };
 
 interface Found extends Person {
   pinHash: string;
@@ -50,12 +51,13 @@ export async function signIn(db: Pool, tabletId: number, personId: number, pin: 
      WHERE id = ? AND active`,
     [personId],
   );
-  if (!found) return { refusal: 'Nobody of that name works here.' };
+  if (!found) return { refusal: wording('refusals.nobodyOfThatNameWorksHere') };
   const [own, shared] = [pinOn(tabletId, personId), anyPinOn(tabletId)];
   const wait = await countGuess(db, [own, shared]);
-  if (wait > 0) return { refusal: `Too many wrong PINs. Try again in ${wait} s, or ask a planner.` };
+  if (wait > 0) return { refusal: wording('refusals.tooManyWrongPins', { wait }) };
   const { pinHash, peppered, ...person } = found;
-  if (!(await isRight(found, pin))) return { refusal: `That is not ${person.name}’s PIN.` };
+  if (!(await isRight(found, pin)))
+    return { refusal: wording('refusals.thatIsNotTheirPin', { name: person.name }) };
   await wasRight(db, own, shared);
   if (!peppered)
     await write(db, 'UPDATE person SET pin_hash = ?, pin_peppered = TRUE WHERE id = ? AND pin_hash = ?', [

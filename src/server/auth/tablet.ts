@@ -1,3 +1,4 @@
+import { wording, type Wording } from '@/words/wording';
 import { randomInt } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
 import { pool } from '../db/pool';
@@ -40,9 +41,9 @@ export async function makeTabletCode(db: Db, madeBy: number | null): Promise<str
 }
 
 /** Lets this browser in by a code that was not used yet. Returns a sentence where that cannot be. */
-export async function enrolByCode(db: Pool, typed: string, name: string): Promise<string | null> {
+export async function enrolByCode(db: Pool, typed: string, name: string): Promise<Wording | null> {
   const wait = await countGuess(db, [ANY_CODE]);
-  if (wait > 0) return `Too many codes that were not right. Try again in ${wait} s.`;
+  if (wait > 0) return wording('refusals.tooManyWrongCodes', { wait });
   const code = typed.toUpperCase().replace(/[^A-Z0-9]/g, '');
   const token = newToken();
   const known = await transaction(db, async (db) => {
@@ -58,7 +59,7 @@ export async function enrolByCode(db: Pool, typed: string, name: string): Promis
     await addTablet(db, { name, token, by: row.madeBy });
     return true;
   });
-  if (!known) return `That code is not right, or was made more than ${CODE_MINUTES} min ago.`;
+  if (!known) return wording('refusals.thatCodeIsNotRight', { minutes: CODE_MINUTES });
   await giveToken('tablet', token);
   return null;
 }

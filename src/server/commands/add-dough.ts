@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { doughSize } from '@/core/process/expand';
 import { canShareDough } from '@/core/process/route';
@@ -31,7 +32,7 @@ const schema = Joi.object<DoughInput>({
           .integer()
           .positive()
           .required()
-          .messages({ '*': 'Choose a product of the house.' }),
+          .messages({ '*': told(wording('refusals.chooseAProductOfTheHouse')) }),
         pieces,
         due: localTime,
       }),
@@ -40,9 +41,9 @@ const schema = Joi.object<DoughInput>({
     .max(8)
     .required()
     .messages({
-      'array.min': 'A dough has at least one product.',
-      'array.max': 'At most 8 products out of one dough.',
-      'any.required': 'A dough has at least one product.',
+      'array.min': told(wording('refusals.aDoughHasAtLeastOne')),
+      'array.max': told(wording('refusals.atMost8ProductsOutOf')),
+      'any.required': told(wording('refusals.aDoughHasAtLeastOne')),
     }),
   again: Joi.boolean(),
   late: Joi.boolean(),
@@ -59,12 +60,16 @@ async function readOutputs(
   const daysAhead = (await houseValues(db))('plan_days_ahead');
   return input.outputs.map(({ productId, pieces, due }, i) => {
     const product = products.find((p) => p.productId === productId);
-    if (!product) throw new Refusal('The house has no such product.', `outputs.${i}.productId`);
+    if (!product) throw new Refusal(wording('refusals.theHouseHasNoSuchProduct'), `outputs.${i}.productId`);
     const dueAt = parseLocal(due, zone);
-    if (dueAt === null) throw new Refusal('That day and time does not exist.', `outputs.${i}.due`);
-    if (dueAt <= now) throw new Refusal(`${dayTime(dueAt, zone)} has passed already.`, `outputs.${i}.due`);
+    if (dueAt === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), `outputs.${i}.due`);
+    if (dueAt <= now)
+      throw new Refusal(
+        wording('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }),
+        `outputs.${i}.due`,
+      );
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
-      throw new Refusal(`The plan reaches ${daysAhead} days ahead.`, `outputs.${i}.due`);
+      throw new Refusal(wording('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
     }
     return { product, pieces, dueAt };
   });
@@ -75,7 +80,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   outputs.forEach(({ product }, i) => {
     if (first && !canShareDough(first.product, product)) {
       throw new Refusal(
-        `${product.name} comes from another dough than ${first.product.name}; add it as a dough of its own.`,
+        wording('refusals.comesFromAnotherDoughThanAdd', { name: product.name, name2: first.product.name }),
         `outputs.${i}.productId`,
       );
     }
@@ -86,15 +91,16 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   const kg = size.kg * (first?.product.mixed ?? 1);
   if (kg > most) {
     throw new Refusal(
-      `That is ${weight(kg)} of dough before butter, more than ${value('most_bowls')} bowls of ${weight(bowlKg)}; make it several doughs.`,
+      wording('refusals.thatIsOfDoughBeforeButter', {
+        weight: weight(kg),
+        value: value('most_bowls'),
+        weight2: weight(bowlKg),
+      }),
       'outputs.0.pieces',
     );
   }
   if (first?.product.scheme && !size.cut && outputs.every(({ product }) => product.piece.cut))
-    throw new Refusal(
-      'No sheet that this house can roll gives these pieces: one is larger than its table, or its blocks cannot be rolled by their scheme.',
-      'outputs.0.pieces',
-    );
+    throw new Refusal(wording('refusals.noSheetThatThisHouseCan'), 'outputs.0.pieces');
 }
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
@@ -114,7 +120,7 @@ async function refuseTwin({ db, now }: Pick<SearchContext, 'db' | 'now'>, output
   if (!twin) return;
   const when = fromNow((twin.at.getTime() - now) / MINUTE);
   throw new Refusal(
-    `${twin.name} is the same dough; ${twin.by} added it ${when}. Add it once more?`,
+    wording('refusals.isTheSameDoughAddedIt', { name: twin.name, by: twin.by, when }),
     'outputs',
     {
       again: true,

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import { actualMix } from '@/core/formula/actual';
@@ -25,16 +26,16 @@ export const adoptMix = command<
     if (known) return known;
     const dough = await doughById(context.db, input.doughId);
     const sheet = dough && (await mixSheet(context.db, dough));
-    if (!dough || !sheet) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+    if (!dough || !sheet) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
     const state = stateOf(dough);
     const changes = [...state.steps.values()].flatMap((step) => step.changes);
     const book = ingredientBook(sheet.ingredients);
     const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
-    if (!mix.differs) throw new Refusal('This dough was mixed by its formula; there is nothing new to keep.');
+    if (!mix.differs) throw new Refusal(wording('refusals.thisDoughWasMixedByIts'));
     const newest = (await currentFormulas(context.db)).find(
       ({ formulaId }) => formulaId === sheet.formula.formulaId,
     );
-    if (!newest) throw new Refusal('Its formula is not there any more.');
+    if (!newest) throw new Refusal(wording('refusals.itsFormulaIsNotThereAny'));
     return keepVersion(context, {
       ...{ formulaId: newest.formulaId, before: newest, formula: mix.formula, clientId: input.clientId },
       note: `as ${dough.name} was mixed: ${mix.words.join(', ')}`.slice(0, 200),

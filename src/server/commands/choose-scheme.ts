@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { forecastDough } from '@/core/forecast/forecast';
 import { write, type Db } from '../db/rows';
@@ -32,20 +33,25 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
       .items(Joi.number().integer().positive())
       .min(1)
       .required()
-      .messages({ '*': 'Choose at least one product.' }),
-    schemeId: Joi.number().integer().positive().required().messages({ '*': 'Choose a scheme.' }),
+      .messages({ '*': told(wording('refusals.chooseAtLeastOneProduct')) }),
+    schemeId: Joi.number()
+      .integer()
+      .positive()
+      .required()
+      .messages({ '*': told(wording('refusals.chooseAScheme')) }),
   }),
   doughOf: () => null,
   async run({ db, now }, { productIds, schemeId }) {
     await lockPlan(db);
     const scheme = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
-    if (!scheme) throw new Refusal('The house has no such scheme.', 'schemeId');
+    if (!scheme) throw new Refusal(wording('refusals.theHouseHasNoSuchScheme'), 'schemeId');
     const products = await currentProducts(db);
     const changed: string[] = [];
     for (const id of productIds) {
       const product = products.find(({ productId }) => productId === id);
-      if (!product) throw new Refusal('There is no such product.', 'productIds');
-      if (!product.scheme) throw new Refusal(`${product.name} is not laminated.`, 'productIds');
+      if (!product) throw new Refusal(wording('refusals.thereIsNoSuchProduct'), 'productIds');
+      if (!product.scheme)
+        throw new Refusal(wording('refusals.isNotLaminated', { name: product.name }), 'productIds');
       if (product.scheme.versionId === scheme.versionId) continue;
       await newProductVersion(db, id, { schemeVersionId: scheme.versionId, at: now });
       changed.push(product.name);
@@ -91,7 +97,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Sc
 
 async function behindOf({ db, now }: { db: Db; now: number }, id: number) {
   const behind = (await doughsBehind(db, now)).find((one) => one.id === id);
-  if (!behind) throw new Refusal('This dough is laminated as its products are today.', 'doughId');
+  if (!behind) throw new Refusal(wording('refusals.thisDoughIsLaminatedAsIts'), 'doughId');
   return behind;
 }
 
@@ -102,7 +108,7 @@ async function relaminate(context: SearchContext, id: number): Promise<SchemeSwi
   if (refused) throw new Refusal(refused, 'doughId');
   const versions = new Map(outputs.map(({ outputId, versionId }) => [outputId, versionId]));
   const dough = await doughById(db, id, { unplanned: now, versions });
-  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
   const placed = await findOpenPart(
     context,
     { record: dough, forecast: forecastDough(dough, await conditions(db, now), now) },

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -6,13 +7,17 @@ import { command, Refusal } from './command';
 export const declineEvidence = command<{ evidenceId: number; declined: boolean }, { evidenceId: number }>({
   name: 'decline-evidence',
   schema: Joi.object({
-    evidenceId: Joi.number().integer().positive().required().messages({ '*': 'Say which batch.' }),
+    evidenceId: Joi.number()
+      .integer()
+      .positive()
+      .required()
+      .messages({ '*': told(wording('refusals.sayWhichBatch')) }),
     declined: Joi.boolean().required(),
   }),
   doughOf: () => null,
   async run({ db, person, now }, { evidenceId, declined }) {
     const [known] = await rowsOf<{ id: number }>(db, 'SELECT id FROM evidence WHERE id = ?', [evidenceId]);
-    if (!known) throw new Refusal('There is no such batch to learn from.', 'evidenceId');
+    if (!known) throw new Refusal(wording('refusals.thereIsNoSuchBatchTo'), 'evidenceId');
     await write(db, 'INSERT INTO evidence_word (evidence_id, declined, at, person_id) VALUES (?, ?, ?, ?)', [
       ...[evidenceId, declined, new Date(now), person.id],
     ]);

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import type { PoolConnection } from 'mysql2/promise';
 import { json } from '../db/json';
 import { insertOnce, rowsOf, type Db } from '../db/rows';
@@ -29,7 +30,7 @@ export async function doneBefore(
   );
   if (!row) return null;
   if (row.command !== command || row.personId !== personId)
-    throw new Refusal('The form lost its own number; load the page again.');
+    throw new Refusal(wording('refusals.theFormLostItsOwnNumber'));
   return { result: json(row.result) };
 }
 

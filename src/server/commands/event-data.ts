@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { FAULT_IDS, MARKS } from '@/core/record/marks';
 import { dataOf, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
@@ -9,34 +10,41 @@ const grams = (least: number) =>
     .min(least)
     .max(1_000_000)
     .required()
-    .messages({ '*': 'Give a weight, such as 400 g or 14 oz.' });
+    .messages({ '*': told(wording('refusals.giveAWeightSuchAs400')) });
 const degrees = (what: string, low: number, high: number) =>
   Joi.number()
     .min(low)
     .max(high)
     .required()
-    .messages({ '*': `The ${what} lies between ${low} and ${high} °C; write an F behind Fahrenheit.` });
+    .messages({ '*': told(wording('refusals.theLiesBetweenAndCWrite', { what, low, high })) });
 const line = Joi.string()
   .pattern(/^\d{1,2}\.\d{1,3}$/)
   .required()
-  .messages({ '*': 'Name a line of the mixing sheet.' });
-const ingredient = Joi.string().max(60).required().messages({ '*': 'Choose an ingredient.' });
+  .messages({ '*': told(wording('refusals.nameALineOfTheMixing')) });
+const ingredient = Joi.string()
+  .max(60)
+  .required()
+  .messages({ '*': told(wording('refusals.chooseAnIngredient')) });
 
 const pieces = Joi.number()
   .integer()
   .min(0)
   .max(10_000)
   .required()
-  .messages({ '*': 'Pieces are whole numbers from 0 up.' });
+  .messages({ '*': told(wording('refusals.piecesAreWholeNumbersFrom0')) });
 
-const score = Joi.number().integer().min(1).max(5).messages({ '*': 'Marks go from 1 to 5.' });
+const score = Joi.number()
+  .integer()
+  .min(1)
+  .max(5)
+  .messages({ '*': told(wording('refusals.marksGoFrom1To5')) });
 
 const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   verdict: Joi.object({
     verdict: Joi.string()
       .valid('under', 'right', 'over')
       .required()
-      .messages({ '*': 'Under, right or over?' }),
+      .messages({ '*': told(wording('refusals.underRightOrOver')) }),
   }),
   alive: Joi.object({
     answer: Joi.string().valid('ready', 'wait', 'anew', 'add-yeast').required(),
@@ -46,18 +54,22 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(5)
       .max(600)
       .when('answer', { is: 'wait', then: Joi.required() })
-      .messages({ '*': 'Look again in 5 min to 10 h.' }),
+      .messages({ '*': told(wording('refusals.lookAgainIn5MinTo')) }),
     grams: Joi.number()
       .positive()
       .max(5000)
       .when('answer', { is: 'add-yeast', then: Joi.required() })
-      .messages({ '*': 'How many grams of yeast?' }),
+      .messages({ '*': told(wording('refusals.howManyGramsOfYeast')) }),
   }),
   conditions: Joi.object({
     flour: degrees('flour', -5, 45),
     room: degrees('room', 5, 45),
     liquid: degrees('liquid', -20, 43),
-    iceKg: Joi.number().min(0).max(100).required().messages({ '*': 'Ice is a weight of nothing or more.' }),
+    iceKg: Joi.number()
+      .min(0)
+      .max(100)
+      .required()
+      .messages({ '*': told(wording('refusals.iceIsAWeightOfNothing')) }),
   }),
   weighed: Joi.object({ line, bowl: Joi.number().integer().min(1).max(20).required(), grams: grams(0) }),
   adjusted: Joi.object({ ingredient, grams: grams(-1_000_000) }),
@@ -69,7 +81,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(1)
       .max(6)
       .required()
-      .messages({ '*': 'Say which folds were given: half, letter or book, up to six at one go.' }),
+      .messages({ '*': told(wording('refusals.sayWhichFoldsWereGivenHalf')) }),
     covers: Joi.number().integer().min(0).max(5).required(),
     ends: Joi.boolean().required(),
   }),
@@ -78,8 +90,13 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     answer: Joi.string()
       .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer', 'tears')
       .required()
-      .messages({ '*': 'Say how it was.' }),
-    minutes: Joi.number().integer().min(0).max(240).required().messages({ '*': 'Look again within 4 h.' }),
+      .messages({ '*': told(wording('refusals.sayHowItWas')) }),
+    minutes: Joi.number()
+      .integer()
+      .min(0)
+      .max(240)
+      .required()
+      .messages({ '*': told(wording('refusals.lookAgainWithin4H')) }),
   }),
   pieces: Joi.object({
     count: Joi.number()
@@ -87,7 +104,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(1)
       .max(500)
       .required()
-      .messages({ '*': 'How many pieces lie on the scale?' }),
+      .messages({ '*': told(wording('refusals.howManyPiecesLieOnThe')) }),
     grams: grams(1),
   }),
   scrap: Joi.object({
@@ -96,7 +113,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     use: Joi.string()
       .valid(...SCRAP_USES)
       .required()
-      .messages({ '*': 'Say what becomes of the trimmings.' }),
+      .messages({ '*': told(wording('refusals.sayWhatBecomesOfTheTrimmings')) }),
   }),
   marked: Joi.object({
     marks: Joi.object(Object.fromEntries(MARKS.map((mark) => [mark, score]))).required(),
@@ -104,14 +121,25 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .items(Joi.string().valid(...FAULT_IDS))
       .unique()
       .required()
-      .messages({ '*': 'Choose what was seen from the list.' }),
+      .messages({ '*': told(wording('refusals.chooseWhatWasSeenFromThe')) }),
   }),
   needle: Joi.object({
-    needle: Joi.string().max(40).allow(null).required().messages({ '*': 'Choose a needle of the house.' }),
+    needle: Joi.string()
+      .max(40)
+      .allow(null)
+      .required()
+      .messages({ '*': told(wording('refusals.chooseANeedleOfTheHouse')) }),
   }),
   moved: Joi.object({
-    place: Joi.string().max(40).required().messages({ '*': 'Choose a place of the house.' }),
-    shelf: Joi.number().integer().min(1).max(200).messages({ '*': 'Shelves are counted from 1.' }),
+    place: Joi.string()
+      .max(40)
+      .required()
+      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
+    shelf: Joi.number()
+      .integer()
+      .min(1)
+      .max(200)
+      .messages({ '*': told(wording('refusals.shelvesAreCountedFrom1')) }),
   }),
   decks: Joi.object({
     oven: Joi.string().max(40),
@@ -120,7 +148,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .unique()
       .min(1)
       .required()
-      .messages({ '*': 'Say on which decks it is.' }),
+      .messages({ '*': told(wording('refusals.sayOnWhichDecksItIs')) }),
   }),
   counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
@@ -136,10 +164,10 @@ export const eventData = Joi.when('kind', {
           is: one,
           then: SHAPES[one].keys({ kind: Joi.string().required() }),
         })),
-        otherwise: Joi.forbidden().messages({ '*': 'This event does not say what was done.' }),
+        otherwise: Joi.forbidden().messages({ '*': told(wording('refusals.thisEventDoesNotSayWhat')) }),
       })
       .required()
-      .messages({ 'any.required': 'This event does not say what was done.' }),
+      .messages({ 'any.required': told(wording('refusals.thisEventDoesNotSayWhat')) }),
   })),
   otherwise: Joi.valid(null),
 });

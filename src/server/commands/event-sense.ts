@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { machinesOf } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
@@ -23,52 +24,64 @@ export async function refuseOddWork(
   const label = step?.label ?? 'This';
   switch (data?.kind) {
     case 'turned': {
-      if (step?.step.turn === undefined) throw new Refusal(`${label} is no turn.`, 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
+      if (step?.step.turn === undefined)
+        throw new Refusal(wording('refusals.isNoTurn', { label }), 'stepKey');
+      if (state?.startedAt === null)
+        throw new Refusal(wording('refusals.hasNotBeenStarted', { label }), 'stepKey');
       const blocks = dough.blocks;
       if (data.block !== null && data.block > blocks)
-        throw new Refusal(`${dough.name} has no block ${blockName(data.block)}.`, 'data.block');
+        throw new Refusal(
+          wording('refusals.hasNoBlock', { name: dough.name, blockName: blockName(data.block) }),
+          'data.block',
+        );
       return;
     }
     case 'checked':
       if (data.check === 'window' && step?.step.kind !== 'mix')
-        throw new Refusal('The window is looked for in a dough that is being mixed.', 'stepKey');
+        throw new Refusal(wording('refusals.theWindowIsLookedForIn'), 'stepKey');
       if (data.check !== 'window' && step?.step.wait === undefined)
-        throw new Refusal(`${label} is not a wait to be checked.`, 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
+        throw new Refusal(wording('refusals.isNotAWaitToBe', { label }), 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(wording('refusals.hasNotBegun', { label }), 'stepKey');
       return;
     case 'needle':
     case 'moved': {
       const place = data.kind === 'moved' ? data.place : data.needle;
       if (step?.step.wait === undefined || step.step.kind === 'bake')
-        throw new Refusal(`${label} is no wait: nothing stands anywhere meanwhile.`, 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(`${label} has not begun.`, 'stepKey');
+        throw new Refusal(wording('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(wording('refusals.hasNotBegun', { label }), 'stepKey');
       const known = await rowsOf<{ id: string }>(db, 'SELECT id FROM place WHERE id = ? AND in_dough = ?', [
         ...[place, data.kind === 'needle'],
       ]);
       if (place !== null && known.length === 0)
-        throw new Refusal(`The house has no such ${data.kind === 'moved' ? 'place' : 'needle'}.`, 'data');
+        throw new Refusal(
+          wording('refusals.theHouseHasNoSuchPlace2', { isKind: data.kind === 'moved' }),
+          'data',
+        );
       if (data.kind === 'needle' && data.needle !== null)
         await refuseNeedleElsewhere(db, dough, data.needle, now);
       return;
     }
     case 'decks': {
-      if (step?.step.kind !== 'bake') throw new Refusal(`${label} is not in the oven.`, 'stepKey');
+      if (step?.step.kind !== 'bake')
+        throw new Refusal(wording('refusals.isNotInTheOven', { label }), 'stepKey');
       const ovens = machinesOf('oven', await machines(db));
       const id = data.oven ?? ovenOf(step, state);
       const oven = ovens.find((one) => one.id === id);
-      if (!oven) throw new Refusal('The bakery has no such oven.', 'data.oven');
+      if (!oven) throw new Refusal(wording('refusals.theBakeryHasNoSuchOven'), 'data.oven');
       if (Math.max(...data.decks) > (oven.decks ?? 1))
-        throw new Refusal(`The ${oven.label.toLowerCase()} has ${oven.decks ?? 1} decks.`, 'data.decks');
+        throw new Refusal(
+          wording('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
+          'data.decks',
+        );
       return;
     }
     case 'counted': {
       const made = step?.load?.pieces ?? 0;
       const told = data.good + data.second + data.waste;
-      if (!step?.load) throw new Refusal(`${label} has no pieces to count.`, 'stepKey');
+      if (!step?.load) throw new Refusal(wording('refusals.hasNoPiecesToCount', { label }), 'stepKey');
       // A sheet may give a row more than was planned; twice as many is a slip of the finger.
       if (told > 2 * made)
-        throw new Refusal(`${made} pieces were planned; ${told} are more than any sheet gives.`, 'data.good');
+        throw new Refusal(wording('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
       return;
     }
     case 'marked': {
@@ -77,18 +90,22 @@ export async function refuseOddWork(
       );
       const states = stateOf(dough).steps;
       if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
-        throw new Refusal(`${dough.name} is judged when it is baked.`, 'stepKey');
+        throw new Refusal(wording('refusals.isJudgedWhenItBaked', { name: dough.name }), 'stepKey');
       return;
     }
     case 'pieces':
       if (step?.step.kind !== 'divide' && step?.step.kind !== 'sheet')
-        throw new Refusal('Pieces are weighed where a dough is divided or cut.', 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(`${label} has not been started.`, 'stepKey');
+        throw new Refusal(wording('refusals.piecesAreWeighedWhereADough'), 'stepKey');
+      if (state?.startedAt === null)
+        throw new Refusal(wording('refusals.hasNotBeenStarted', { label }), 'stepKey');
       return;
     case 'scrap':
       if (data.grams > dough.kg * 1000)
         throw new Refusal(
-          `${dough.name} weighs ${Math.round(dough.kg * 10) / 10} kg; its trimmings cannot be more.`,
+          wording('refusals.weighsKgItsTrimmingsCannotBe', {
+            name: dough.name,
+            kg: Math.round(dough.kg * 10) / 10,
+          }),
           'data.grams',
         );
       return;
@@ -103,15 +120,18 @@ async function refuseTooMuchScrap(
   { from, grams }: { from: number; grams: number },
   now: number,
 ): Promise<void> {
-  if (from === dough.id) throw new Refusal('A dough’s own trimmings do not go back into it.', 'data.from');
+  if (from === dough.id) throw new Refusal(wording('refusals.aDoughSOwnTrimmingsDo'), 'data.from');
   const [stock, limits] = await Promise.all([scrapStock(db, now), scrapLimits(db)]);
   const offers = scrapOffers(stock, dough.kg * 1000, { ...limits, taken: scrapTaken(dough) });
   const offer = offers.find(({ fromDough }) => fromDough === from);
-  if (!offer) throw new Refusal('Those trimmings are not there any more.', 'data.from');
+  if (!offer) throw new Refusal(wording('refusals.thoseTrimmingsAreNotThereAny'), 'data.from');
   if (offer.refused) throw new Refusal(offer.refused, 'data.from');
   if (grams > offer.most + 1)
     throw new Refusal(
-      `At most ${Math.floor(offer.most)} g: no more than ${Math.round(limits.share * 100)} % of a dough.`,
+      wording('refusals.atMostGNoMoreThan', {
+        most: Math.floor(offer.most),
+        share: Math.round(limits.share * 100),
+      }),
       'data.grams',
     );
 }
@@ -142,6 +162,6 @@ async function refuseNeedleElsewhere(
     const other = await doughToCheck(db, id);
     const states = other ? [...stateOf(other).steps.values()] : [];
     if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
-      throw new Refusal(`That needle is in ${other.name}; take it out there first.`, 'data');
+      throw new Refusal(wording('refusals.thatNeedleIsInTakeIt', { name: other.name }), 'data');
   }
 }

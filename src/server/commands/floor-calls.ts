@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { insertOnce, rowsOf } from '../db/rows';
 import { ringing } from '../store/ringing';
@@ -9,7 +10,7 @@ import { happenedAt, instant } from './times';
 const alarmId = Joi.string()
   .pattern(/^[a-z-]+\/[\w./-]{1,140}$/)
   .required()
-  .messages({ '*': 'There is no such alarm.' });
+  .messages({ '*': told(wording('refusals.thereIsNoSuchAlarm')) });
 
 /** Says that somebody sees to an alarm, so that it is quiet for everybody. The first to say so has it. */
 export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string }>({
@@ -20,14 +21,15 @@ export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string
     const when = happenedAt(at, now);
     // What was taken without a line may have become quiet since; what is taken now rings now.
     if (at === undefined && !(await ringing(db, now)).some(({ id }) => id === alarm))
-      throw new Refusal('That alarm is not ringing.', 'alarm');
+      throw new Refusal(wording('refusals.thatAlarmIsNotRinging'), 'alarm');
     await insertOnce(db, 'alarm_taken', { alarm, at: new Date(when), person_id: person.id });
     const [row] = await rowsOf<{ id: number; name: string }>(
       db,
       'SELECT p.id, p.name FROM alarm_taken a JOIN person p ON p.id = a.person_id WHERE a.alarm = ?',
       [alarm],
     );
-    if (row && row.id !== person.id) throw new Refusal(`${row.name} sees to that already.`, 'alarm');
+    if (row && row.id !== person.id)
+      throw new Refusal(wording('refusals.seesToThatAlready', { name: row.name }), 'alarm');
     return { alarm };
   },
 });
@@ -38,10 +40,14 @@ export const writeHandover = command<{ id: string; words: string; at?: number },
   schema: Joi.object({
     id: clientId,
     at: instant,
-    words: Joi.string().trim().max(LONGEST_WORDS).required().messages({
-      'string.max': 'That is longer than 2,000 characters; say it shorter.',
-      '*': 'Say what the next shift should know.',
-    }),
+    words: Joi.string()
+      .trim()
+      .max(LONGEST_WORDS)
+      .required()
+      .messages({
+        'string.max': told(wording('refusals.thatIsLongerThan2000')),
+        '*': told(wording('refusals.sayWhatTheNextShiftShould')),
+      }),
   }),
   doughOf: () => null,
   async run({ db, now, person }, { id, words, at }) {
@@ -65,7 +71,7 @@ export const signHandover = command<{ handover: number; at?: number }, { handove
       .integer()
       .positive()
       .required()
-      .messages({ '*': 'There is nothing of that kind to sign.' }),
+      .messages({ '*': told(wording('refusals.thereIsNothingOfThatKind2')) }),
   }),
   doughOf: () => null,
   async run({ db, now, person }, { handover, at }) {
@@ -74,9 +80,9 @@ export const signHandover = command<{ handover: number; at?: number }, { handove
       'SELECT person_id AS personId FROM handover WHERE id = ?',
       [handover],
     );
-    if (!row) throw new Refusal('There is nothing of that kind to sign.', 'handover');
+    if (!row) throw new Refusal(wording('refusals.thereIsNothingOfThatKind2'), 'handover');
     if (row.personId === person.id)
-      throw new Refusal('These are your own words; somebody of the next shift signs them.', 'handover');
+      throw new Refusal(wording('refusals.theseAreYourOwnWordsSomebody'), 'handover');
     const when = new Date(happenedAt(at, now));
     await insertOnce(db, 'handover_read', { handover_id: handover, person_id: person.id, at: when });
     return { handover };

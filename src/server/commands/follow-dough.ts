@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import Joi from 'joi';
 import type { Equipment } from '@/core/bakery/machines';
 import { choicesOf, movedTo } from '@/core/process/on-machines';
@@ -84,6 +85,6 @@ const hasMisfits = (dough: DoughForecast) => misfits(dough).some(({ by }) => by 
 
 async function openDough(db: Db, id: number): Promise<DoughRecord> {
   const dough = await doughById(db, id);
-  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
   return dough;
 }

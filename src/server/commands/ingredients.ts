@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { linesOf } from '@/core/formula/formula';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@/core/formula/ingredient';
@@ -11,7 +12,7 @@ const share = (what: string) =>
     .min(0)
     .max(1)
     .required()
-    .messages({ '*': `The share of ${what} lies between 0 and 100 %.` });
+    .messages({ '*': told(wording('refusals.theShareOfLiesBetween0', { what })) });
 
 const schema = Joi.object<Ingredient>({
   id: Joi.string().max(60).allow('').required(),
@@ -21,18 +22,27 @@ const schema = Joi.object<Ingredient>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': 'An ingredient has a name of 2 to 80 characters.' }),
-  also: Joi.array().items(Joi.string().trim().max(60)).max(60).required().messages({
-    'array.max': 'An ingredient has at most 60 other names.',
-    '*': 'Another name has at most 60 characters.',
-  }),
+    .messages({ '*': told(wording('refusals.anIngredientHasANameOf')) }),
+  also: Joi.array()
+    .items(Joi.string().trim().max(60))
+    .max(60)
+    .required()
+    .messages({
+      'array.max': told(wording('refusals.anIngredientHasAtMost60')),
+      '*': told(wording('refusals.anotherNameHasAtMost60')),
+    }),
   kind: Joi.string()
     .valid(...INGREDIENT_KINDS)
     .required()
-    .messages({ '*': 'Choose what kind of ingredient it is.' }),
-  density: Joi.number().min(0.05).max(3).allow(null).required().messages({
-    '*': 'A density lies between 0.05 and 3 g/ml; leave it empty if nobody measures it by volume.',
-  }),
+    .messages({ '*': told(wording('refusals.chooseWhatKindOfIngredientIt')) }),
+  density: Joi.number()
+    .min(0.05)
+    .max(3)
+    .allow(null)
+    .required()
+    .messages({
+      '*': told(wording('refusals.aDensityLiesBetween005')),
+    }),
   water: share('water'),
   fat: share('fat'),
   sugar: share('sugar'),
@@ -43,13 +53,16 @@ const schema = Joi.object<Ingredient>({
     .min(0.5)
     .max(5)
     .required()
-    .messages({ '*': 'A specific heat lies between 0.5 and 5 kJ/kg·K; water has 4.19, flour 1.8.' }),
+    .messages({ '*': told(wording('refusals.aSpecificHeatLiesBetween0')) }),
   allergens: Joi.array()
     .items(Joi.string().valid(...ALLERGENS))
     .required()
-    .messages({ '*': 'Choose from the fourteen allergens.' }),
+    .messages({ '*': told(wording('refusals.chooseFromTheFourteenAllergens')) }),
   allergensUnknown: Joi.valid(true),
-  protein: Joi.number().min(0).max(30).messages({ '*': 'Protein lies between 0 and 30 %.' }),
+  protein: Joi.number()
+    .min(0)
+    .max(30)
+    .messages({ '*': told(wording('refusals.proteinLiesBetween0And30')) }),
   strength: Joi.string().valid('weak', 'medium', 'strong'),
   note: Joi.string().trim().allow('').max(200),
 });
@@ -61,7 +74,7 @@ export const saveIngredient = command<Ingredient, { id: string }>({
   doughOf: () => null,
   async run({ db, audit }, { id: given, ...body }) {
     if (body.water + body.fat + body.sugar + body.salt + body.flour > 1 + 1e-9) {
-      throw new Refusal('Water, fat, sugar, salt and flour together are more than the whole.', 'water');
+      throw new Refusal(wording('refusals.waterFatSugarSaltAndFlour'), 'water');
     }
     const id = given || body.name.replace(/[^a-z0-9]+/g, '-').slice(0, 60);
     const [twin] = await rowsOf<{ id: string; removed: number; body: unknown }>(
@@ -70,7 +83,7 @@ export const saveIngredient = command<Ingredient, { id: string }>({
       [body.name, id, id],
     );
     if (twin && twin.id !== given && !twin.removed) {
-      throw new Refusal(`There is an ingredient called ${body.name} already.`, 'name');
+      throw new Refusal(wording('refusals.thereIsAnIngredientCalledAlready', { name: body.name }), 'name');
     }
     await write(
       db,
@@ -96,14 +109,14 @@ export const removeIngredient = command<{ id: string }, { id: string }>({
     if (users.length > 0) {
       const names = users.slice(0, 3).map(({ name }) => name);
       const more = users.length > names.length ? ` and ${users.length - names.length} more` : '';
-      throw new Refusal(`It is used in ${names.join(', ')}${more}; take it out there first.`, 'id');
+      throw new Refusal(wording('refusals.itIsUsedInTakeIt', { names: names.join(', '), more }), 'id');
     }
     const { touched } = await write(
       db,
       'UPDATE ingredient SET removed_at = ? WHERE id = ? AND removed_at IS NULL',
       [new Date(now), id],
     );
-    if (touched === 0) throw new Refusal('The house has no such ingredient.', 'id');
+    if (touched === 0) throw new Refusal(wording('refusals.theHouseHasNoSuchIngredient'), 'id');
     await audit(`ingredient ${id}`, { kept: true }, { kept: false });
     return { id };
   },

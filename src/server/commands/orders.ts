@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
@@ -7,19 +8,33 @@ import { command, Refusal, type CommandContext } from './command';
 import { clientId, localTime, pieces } from './schemas';
 import { calendarDay, instant } from './times';
 
-const customer = Joi.string().trim().min(1).max(80).required().messages({
-  '*': 'Name the customer, in 80 characters at most.',
-});
+const customer = Joi.string()
+  .trim()
+  .min(1)
+  .max(80)
+  .required()
+  .messages({
+    '*': told(wording('refusals.nameTheCustomerIn80Characters')),
+  });
 const productId = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': 'Choose a product of the house.' });
-const id = Joi.number().integer().positive().required().messages({ '*': 'Name an order.' });
+  .messages({ '*': told(wording('refusals.chooseAProductOfTheHouse')) });
+const id = Joi.number()
+  .integer()
+  .positive()
+  .required()
+  .messages({ '*': told(wording('refusals.nameAnOrder')) });
 const day = calendarDay;
-const noneOrMore = Joi.number().integer().min(0).max(100_000).required().messages({
-  '*': 'Pieces are a whole number from 0 (none that day) to 100,000.',
-});
+const noneOrMore = Joi.number()
+  .integer()
+  .min(0)
+  .max(100_000)
+  .required()
+  .messages({
+    '*': told(wording('refusals.piecesAreAWholeNumberFrom')),
+  });
 
 async function customerNamed(db: PoolConnection, name: string): Promise<number> {
   await insertOnce(db, 'customer', { name });
@@ -29,7 +44,7 @@ async function customerNamed(db: PoolConnection, name: string): Promise<number> 
 
 async function refuseUnknown(db: PoolConnection, product: number): Promise<void> {
   const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM product WHERE id = ?', [product]);
-  if (!row) throw new Refusal('The house has no such product.', 'productId');
+  if (!row) throw new Refusal(wording('refusals.theHouseHasNoSuchProduct'), 'productId');
 }
 
 interface OrderInput {
@@ -48,10 +63,11 @@ const LONGEST_AHEAD = 366;
 async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Promise<void> {
   const { zone } = await house(db);
   const dueAt = parseLocal(input.due, zone);
-  if (dueAt === null) throw new Refusal('That day and time does not exist.', 'due');
-  if (dueAt <= now) throw new Refusal(`${dayTime(dueAt, zone)} has passed already.`, 'due');
+  if (dueAt === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'due');
+  if (dueAt <= now)
+    throw new Refusal(wording('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }), 'due');
   if (dueAt > now + LONGEST_AHEAD * 24 * 60 * MINUTE)
-    throw new Refusal('That is more than a year ahead.', 'due');
+    throw new Refusal(wording('refusals.thatIsMoreThanAYear'), 'due');
   await refuseUnknown(db, input.productId);
   // The same form sent twice is one order.
   const customer_id = await customerNamed(db, input.customer);
@@ -102,7 +118,7 @@ export const changeOrder = command<{ id: number; pieces: number }, null>({
        WHERE single_order.id = ? FOR UPDATE`,
       [input.id],
     );
-    if (!before) throw new Refusal('There is no such order.', 'id');
+    if (!before) throw new Refusal(wording('refusals.thereIsNoSuchOrder'), 'id');
     await write(
       db,
       input.pieces === 0
@@ -133,13 +149,13 @@ export const saveStanding = command<StandingInput, null>({
       .items(Joi.number().integer().min(1).max(7))
       .min(1)
       .required()
-      .messages({ '*': 'Choose at least one weekday.' }),
+      .messages({ '*': told(wording('refusals.chooseAtLeastOneWeekday')) }),
     dueMinute: Joi.number()
       .integer()
       .min(0)
       .max(1439)
       .required()
-      .messages({ '*': 'Give a time of the day, such as 06:30.' }),
+      .messages({ '*': told(wording('refusals.giveATimeOfTheDay')) }),
   }),
   doughOf: () => null,
   async run({ db, audit }, input) {
@@ -185,7 +201,7 @@ export const changeStanding = command<{ id: number; day: string; pieces: number 
        LEFT JOIN standing_change c ON c.standing_order_id = o.id AND c.day = ? WHERE o.id = ?`,
       [input.day, input.id],
     );
-    if (!row) throw new Refusal('There is no such standing order.', 'id');
+    if (!row) throw new Refusal(wording('refusals.thereIsNoSuchStandingOrder'), 'id');
     await audit(
       `standing order ${input.id} on ${input.day}`,
       { pieces: row.pieces },
@@ -251,26 +267,33 @@ export const moveFrozen = command<
       .max(10_000)
       .invalid(0)
       .required()
-      .messages({ '*': 'How many pieces went in, or came out (−24)?' }),
+      .messages({ '*': told(wording('refusals.howManyPiecesWentInOr')) }),
     note: Joi.string().trim().allow('').max(200).default(''),
-    forDue: instant.allow(null).default(null).messages({
-      '*': 'For which order are they? Name the time at which it is due.',
-    }),
+    forDue: instant
+      .allow(null)
+      .default(null)
+      .messages({
+        '*': told(wording('refusals.forWhichOrderAreTheyName')),
+      }),
   }),
   doughOf: () => null,
   async run({ db, now }, input) {
     await refuseUnknown(db, input.productId);
     if (input.forDue !== null && input.pieces > 0)
-      throw new Refusal('Only what comes out of the freezer is for an order.', 'forDue');
+      throw new Refusal(wording('refusals.onlyWhatComesOutOfThe'), 'forDue');
     if (input.forDue !== null && input.forDue <= now)
-      throw new Refusal('The time of that order has passed; nothing was taken off the stock.', 'forDue');
+      throw new Refusal(wording('refusals.theTimeOfThatOrderHas'), 'forDue');
     const [row] = await rowsOf<{ pieces: number | null }>(
       db,
       'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
       [input.productId],
     );
     const stock = Number(row?.pieces ?? 0) + input.pieces;
-    if (stock < 0) throw new Refusal(`There are only ${stock - input.pieces} in the freezer.`, 'pieces');
+    if (stock < 0)
+      throw new Refusal(
+        wording('refusals.thereAreOnlyInTheFreezer', { stock: stock - input.pieces }),
+        'pieces',
+      );
     await write(
       db,
       'INSERT INTO frozen_move (product_id, pieces, at, note, for_due) VALUES (?, ?, ?, ?, ?)',

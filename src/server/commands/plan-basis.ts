@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { dayTime } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
@@ -10,7 +11,7 @@ export const basis = Joi.number()
   .integer()
   .min(0)
   .required()
-  .messages({ '*': 'The page lost the number of its plan; load it again.' });
+  .messages({ '*': told(wording('refusals.thePageLostTheNumberOf')) });
 
 /** Refuses what was made for a plan that is no longer the newest, and says what has happened to it since. */
 export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
@@ -24,9 +25,7 @@ export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
   );
   const { zone } = await house(db);
   const told = since.map(({ reason, name, at }) => `${reason} (${name}, ${dayTime(at.getTime(), zone)})`);
-  throw new Refusal(
-    `The plan has changed since: ${told.join('; ')}. Nothing of yours was done; look at it again.`,
-    'basis',
-    { newest },
-  );
+  throw new Refusal(wording('refusals.thePlanHasChangedSinceNothing', { told: told.join('; ') }), 'basis', {
+    newest,
+  });
 }

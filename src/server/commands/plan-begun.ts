@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { stateOf } from '@/core/record/dough';
 import { MINUTE } from '@/core/time/local';
 import { doughsDueFrom } from '../store/doughs';
@@ -24,8 +25,8 @@ export async function refuseBegun(
     if (!dough || !step?.step.work || start === step.plannedStart) continue;
     const what = `${dough.name}: ${step.label.toLowerCase()}`;
     if (status === 'done' || status === 'running' || status === 'skipped')
-      throw new Refusal(`${what} has been started since. Work it out anew from where it stands.`, 'id');
+      throw new Refusal(wording('refusals.hasBeenStartedSinceWorkIt', { what }), 'id');
     if (start < now - READING * MINUTE)
-      throw new Refusal(`${what} would have begun already. Work it out anew.`, 'id');
+      throw new Refusal(wording('refusals.wouldHaveBegunAlreadyWorkIt', { what }), 'id');
   }
 }

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import type { Pool, PoolConnection } from 'mysql2/promise';
 import type { FeasiblePlan, Times } from '@/core/solver/problem';
 import type { Solution } from '@/core/solver/solve';
@@ -145,12 +146,15 @@ function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, s
     .map(({ label }) => label);
   const [only] = labels;
   if (only !== undefined && labels.length === 1) {
-    return new Refusal(`“${only}” finds no free hands or machine in these days.`, 'outputs');
+    return new Refusal(wording('refusals.findsNoFreeHandsOrMachine', { only }), 'outputs');
   }
   return new Refusal(
     only !== undefined
-      ? `${dough.name} finds no place in the bakery: ${labels.slice(0, 4).join(', ')} cannot be fitted in together.`
-      : `No place for ${dough.name} was found in ${seconds} s. Fewer pieces or another time may fit.`,
+      ? wording('refusals.findsNoPlaceInTheBakery', {
+          name: dough.name,
+          labels: labels.slice(0, 4).join(', '),
+        })
+      : wording('refusals.noPlaceForWasFoundIn', { name: dough.name, seconds }),
     'outputs',
   );
 }
@@ -195,7 +199,13 @@ function tooLate(
     ? `the steps take ${duration(way.minutes)} at the least, ${longest.label.toLowerCase()} alone ${duration(longest.minutes)}`
     : heldUp(dough, expanded, soonest, { now, origin, zone });
   return new Refusal(
-    `${output.pieces} ${output.product.name.toLowerCase()} cannot be ready by ${dayTime(output.dueAt, zone)}: ${why}. The earliest is ${dayTime(earliest, zone)}.`,
+    wording('refusals.cannotBeReadyByTheEarliest', {
+      pieces: output.pieces,
+      name: output.product.name.toLowerCase(),
+      time: dayTime(output.dueAt, zone),
+      why,
+      time2: dayTime(earliest, zone),
+    }),
     `outputs.${nth}.due`,
     { earliest },
   );

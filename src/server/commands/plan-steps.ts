@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { withoutPin } from '@/core/solver/suppose';
 import { WhatIf } from '@/core/solver/what-if';
@@ -17,7 +18,10 @@ import { lockBasis, lockPlan, movePlan, readBasis, type Basis, type StepPlacemen
 import { doughId } from './schemas';
 import { instant } from './times';
 
-const stepKey = Joi.string().max(80).required().messages({ '*': 'Name a step of the plan.' });
+const stepKey = Joi.string()
+  .max(80)
+  .required()
+  .messages({ '*': told(wording('refusals.nameAStepOfThePlan')) });
 
 interface Move {
   doughId: number;
@@ -44,7 +48,7 @@ export const moveStep = command<Move, { label: string; moved: number; start: num
   schema: Joi.object({
     doughId,
     key: stepKey,
-    start: instant.required().messages({ '*': 'When should it start?' }),
+    start: instant.required().messages({ '*': told(wording('refusals.whenShouldItStart')) }),
     whole: Joi.boolean().default(false),
     basis,
   }),
@@ -82,7 +86,7 @@ function openStep({ doughs, problem }: WholePlan, { doughId: of, key }: Pick<Mov
   const step = dough?.steps.find((one) => one.key === key);
   const id = taskId(of, key);
   if (!dough || !step || !problem.tasks.some((task) => task.id === id))
-    throw new Refusal('That step is done, or no longer in the plan.', 'key');
+    throw new Refusal(wording('refusals.thatStepIsDoneOrNo'), 'key');
   return { id, label: step.label, dough: dough.name };
 }
 
@@ -102,7 +106,7 @@ async function placedBy(
   );
   if (!supposed)
     throw new Refusal(
-      `There is no place for it at ${dayTime(origin + start * MINUTE, whole.zone)}: nobody is there, what it needs is taken, or a step before or after it leaves no time.`,
+      wording('refusals.thereIsNoPlaceForIt', { time: dayTime(origin + start * MINUTE, whole.zone) }),
       'start',
     );
   if (supposed.breaks.length === 0 && (await holdsWindows(db, now, whole, supposed.moved))) {
@@ -136,8 +140,8 @@ export function planOf(replanned: ReplanResult): ProposalBody {
   });
   throw new Refusal(
     labels.length > 0
-      ? `This cannot be fitted in together: ${labels.join(', ')}.`
-      : 'No plan was found in the time; with fewer pins or more time there may be one.',
+      ? wording('refusals.thisCannotBeFittedInTogether', { labels: labels.join(', ') })
+      : wording('refusals.noPlanWasFoundInThe'),
   );
 }
 

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/schedule/drift';
@@ -21,7 +22,7 @@ const proposalId = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': 'Name a proposal of the plan.' });
+  .messages({ '*': told(wording('refusals.nameAProposalOfThePlan')) });
 
 /** A plan that was worked out, and the version that it was worked out from. */
 export interface ProposalDraft {
@@ -121,7 +122,7 @@ export const acceptProposal = command<{ id: number }, { title: string }>({
   async run(context, { id }) {
     await lockPlan(context.db);
     const proposal = await openProposal(context.db, id);
-    if (!proposal) throw new Refusal('Somebody has accepted or dropped this already.', 'id');
+    if (!proposal) throw new Refusal(wording('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
     await refuseOldBasis(context.db, proposal.basis);
     await refuseBegun(context, placedOf(proposal.body));
     await accept(context, proposal);
@@ -189,7 +190,7 @@ export const dropProposal = command<{ id: number }, { title: string }>({
   doughOf: () => null,
   async run({ db, now, person }, { id }) {
     const proposal = await openProposal(db, id);
-    if (!proposal) throw new Refusal('Somebody has accepted or dropped this already.', 'id');
+    if (!proposal) throw new Refusal(wording('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
     await decide(db, id, 'dropped', { now, personId: person.id });
     return { title: proposal.title };
   },

@@ -1,5 +1,7 @@
 import { stateOf } from '@/core/record/dough';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { say } from '../../../test-support/words';
+import { spoken } from '@/words/wording';
 import { v4 as uuid, v7 as uuidv7 } from 'uuid';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
@@ -185,7 +187,8 @@ describe('a search', () => {
     const outcomes = await Promise.all(searches);
     const away = outcomes.filter((one) => one instanceof Refusal);
     expect(away).toHaveLength(1);
-    expect(away[0]?.message).toMatch(/Try again in a moment/);
+    const words = away[0]?.words;
+    expect(typeof words === 'object' && spoken(say, words)).toMatch(/Try again in a moment/);
   });
 
   it('that dies is said to have done so, and the next one has a new thread', async () => {

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
@@ -38,23 +39,27 @@ const HOTTEST_DOUGH = 45;
 const schema = Joi.object<EventInput>({
   id: clientId,
   doughId,
-  stepKey: Joi.string().max(80).allow(null).required().messages({ '*': 'Name a step of the dough.' }),
+  stepKey: Joi.string()
+    .max(80)
+    .allow(null)
+    .required()
+    .messages({ '*': told(wording('refusals.nameAStepOfTheDough')) }),
   kind: Joi.string()
     .valid(...FLOOR_EVENT_KINDS)
     .required()
-    .messages({ '*': 'A step can be started, finished, skipped, measured, judged, noted or undone.' }),
+    .messages({ '*': told(wording('refusals.aStepCanBeStartedFinished')) }),
   at: instant,
   celsius: Joi.number()
     .when('kind', { is: 'temperature', then: Joi.required() })
-    .messages({ '*': 'Type a temperature, such as 24 or 75 F.' }),
+    .messages({ '*': told(wording('refusals.typeATemperatureSuchAs24')) }),
   text: Joi.string()
     .trim()
     .when('kind', { is: Joi.valid('note', 'skip'), then: Joi.required() })
-    .messages({ '*': 'Say it in a few words.' }),
+    .messages({ '*': told(wording('refusals.sayItInAFewWords')) }),
   undoes: Joi.string()
     .guid()
     .when('kind', { is: 'undo', then: Joi.required() })
-    .messages({ '*': 'Say what to undo.' }),
+    .messages({ '*': told(wording('refusals.sayWhatToUndo')) }),
   data: eventData,
 });
 
@@ -66,16 +71,18 @@ async function refuseNonsense(
 ): Promise<void> {
   const house = await houseValues(db);
   const step = dough.steps.find(({ key }) => key === event.stepKey);
-  if (event.stepKey !== null && !step) throw new Refusal(`${dough.name} has no such step.`, 'stepKey');
-  if (event.stepKey === null && event.kind !== 'note') throw new Refusal('Say which step.', 'stepKey');
+  if (event.stepKey !== null && !step)
+    throw new Refusal(wording('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
+  if (event.stepKey === null && event.kind !== 'note')
+    throw new Refusal(wording('refusals.sayWhichStep'), 'stepKey');
   if ((event.text?.length ?? 0) > house('longest_note')) {
-    throw new Refusal(`That is longer than a note can be (${house('longest_note')} characters).`, 'text');
+    throw new Refusal(wording('refusals.thatIsLongerThanANote', { house: house('longest_note') }), 'text');
   }
   if (event.celsius !== null) {
     const [low, high] = [house('reading_lowest'), house('reading_highest')];
     if (event.celsius < low || event.celsius > high) {
       throw new Refusal(
-        `${event.celsius} °C is no dough temperature; between ${low} and ${high} °C.`,
+        wording('refusals.cIsNoDoughTemperatureBetween', { celsius: event.celsius, low, high }),
         'celsius',
       );
     }
@@ -84,40 +91,51 @@ async function refuseNonsense(
   if (event.celsius !== null && step && !mayBeHot && event.celsius > HOTTEST_DOUGH) {
     const asFahrenheit = Math.round(fromFahrenheit(event.celsius) * 10) / 10;
     throw new Refusal(
-      `${event.celsius} °C would kill the yeast of this dough. ${event.celsius} °F is ${asFahrenheit} °C; write an F behind it, or measure again.`,
+      wording('refusals.cWouldKillTheYeastOf', { celsius: event.celsius, asFahrenheit }),
       'celsius',
     );
   }
   if (event.kind === 'alive' && !step?.step.alive)
-    throw new Refusal(`${step?.label ?? 'This step'} is no levain, sponge or yeast to look at.`, 'stepKey');
+    throw new Refusal(
+      wording('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? 'This step' }),
+      'stepKey',
+    );
   if (event.kind === 'verdict' && !(step && rises(dough, step)))
-    throw new Refusal(`Nothing rises during ${step?.label.toLowerCase() ?? 'this step'}.`, 'stepKey');
+    throw new Refusal(
+      wording('refusals.nothingRisesDuring', { label: step?.label.toLowerCase() ?? 'this step' }),
+      'stepKey',
+    );
   if (event.kind === 'verdict' && step && stateOf(dough).steps.get(step.key)?.startedAt === null)
-    throw new Refusal(`${step.label} has not begun.`, 'stepKey');
+    throw new Refusal(wording('refusals.hasNotBegun', { label: step.label }), 'stepKey');
   if (event.kind === 'undo') {
     const target = dough.events.find(({ id }) => id === event.undoes);
-    if (!target) throw new Refusal('There is nothing of that kind to undo.', 'undoes');
-    if (target.at > event.at) throw new Refusal('That happened later than this.', 'at');
+    if (!target) throw new Refusal(wording('refusals.thereIsNothingOfThatKind'), 'undoes');
+    if (target.at > event.at) throw new Refusal(wording('refusals.thatHappenedLaterThanThis'), 'at');
     if (!mayUndo(person, target))
-      throw new Refusal('That was recorded by somebody else; a baker can undo it.', 'undoes');
+      throw new Refusal(wording('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
   }
   if (!step) return;
   const state = stateOf(dough);
   const own = state.steps.get(step.key);
   if (event.kind === 'start' && !isHandsOn(step))
-    throw new Refusal(`${step.label} starts by itself.`, 'stepKey');
+    throw new Refusal(wording('refusals.startsByItself', { label: step.label }), 'stepKey');
   if (event.kind === 'start') await refuseSpoilt(db, dough, step.key, now);
   if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
     const before = dough.links
       .filter((link) => link.to === step.key)
       .map((link) => dough.steps.find(({ key }) => key === link.from))
       .find((s) => s && !['done', 'skipped'].includes(state.steps.get(s.key)?.status ?? 'open'));
-    throw new Refusal(`${before?.label ?? 'The step before'} comes first; finish or skip it.`, 'stepKey');
+    throw new Refusal(
+      wording('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? 'The step before' }),
+      'stepKey',
+    );
   }
   if (event.kind === 'finish') {
     const startedAt = own?.startedAt ?? null;
-    if (startedAt === null) throw new Refusal(`${step.label} has not been started.`, 'stepKey');
-    if (event.at < startedAt) throw new Refusal(`${step.label} cannot end before it started.`, 'at');
+    if (startedAt === null)
+      throw new Refusal(wording('refusals.hasNotBeenStarted', { label: step.label }), 'stepKey');
+    if (event.at < startedAt)
+      throw new Refusal(wording('refusals.cannotEndBeforeItStarted', { label: step.label }), 'at');
   }
 }
 
@@ -132,11 +150,7 @@ async function refuseSpoilt(db: Db, dough: DoughToCheck, key: string, now: numbe
     const { startedAt = null, temperatures = [] } = state.steps.get(own) ?? {};
     if (startedAt === null) continue;
     const { passed } = cooling(rule, startedAt, temperatures, now);
-    if (passed)
-      throw new Refusal(
-        `${label} was not at ${passed.to} °C in time. Do not use it: throw it away, make it anew, and skip this step or undo a wrong temperature.`,
-        'stepKey',
-      );
+    if (passed) throw new Refusal(wording('refusals.wasNotAtCInTime', { label, to: passed.to }), 'stepKey');
   }
 }
 
@@ -150,9 +164,9 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
     const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
     if (known) return { id: input.id, recorded: false, lesson: null };
     if (!mayRecord(person, input.kind))
-      throw new Refusal(`${person.name} helps and may not judge or leave out a step; ask a baker.`);
+      throw new Refusal(wording('refusals.helpsAndMayNotJudgeOr', { name: person.name }));
     const dough = await doughToCheck(db, input.doughId);
-    if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+    if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
     const event = eventOf({
       ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },
       at: happenedAt(input.at, now, dough.madeAt),

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
@@ -26,7 +27,7 @@ export const removeDough = command<DoughRef, { name: string }>({
       'SELECT name, removed_at IS NOT NULL AS removed FROM dough WHERE id = ?',
       [input.doughId],
     );
-    if (!dough) throw new Refusal('There is no such dough.', 'doughId');
+    if (!dough) throw new Refusal(wording('refusals.thereIsNoSuchDough'), 'doughId');
     if (!dough.removed) {
       await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
         new Date(now),
@@ -70,12 +71,12 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
       [id],
     );
     const [first] = rows;
-    if (!first) throw new Refusal('That dough is in the plan already.', 'doughId');
+    if (!first) throw new Refusal(wording('refusals.thatDoughIsInThePlan'), 'doughId');
     const { name } = first;
     // A dough that was begun goes on where it stands; one that was not is planned anew amid what came since.
     if (first.started) return { name, place: null };
     if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
-      throw new Refusal('Its time has passed.', 'doughId');
+      throw new Refusal(wording('refusals.itsTimeHasPassed'), 'doughId');
     const products = await productVersions(
       db,
       rows.map((row) => row.versionId),
@@ -96,7 +97,7 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
       'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ? AND removed_at IS NOT NULL',
       [id],
     );
-    if (touched === 0) throw new Refusal('That dough is in the plan already.', 'doughId');
+    if (touched === 0) throw new Refusal(wording('refusals.thatDoughIsInThePlan'), 'doughId');
     const made = { now, personId: person.id, reason: `${name} put back` };
     if (place === null) await movePlan(db, [], { ...made, dough: { id, act: 'added' } });
     else {

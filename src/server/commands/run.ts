@@ -1,3 +1,5 @@
+import { spoken, wording } from '@/words/wording';
+import { wordsIn } from '@/words/compile';
 import { REFUSED, type Answer } from '@/core/wire/answer';
 import type { Person } from '@/core/bakery/people';
 import { mayDo } from '@/core/shopfloor/rights';
@@ -127,7 +129,7 @@ async function execute<Input, Output, Found>(
   { live, key, sessionId = null }: Sent,
 ): Promise<unknown> {
   const { name } = command;
-  if (!mayDo(person, name)) throw new Refusal(`${person.name} may not do this here; ask a planner.`);
+  if (!mayDo(person, name)) throw new Refusal(wording('refusals.mayNotDoThisHereAsk', { name: person.name }));
   const input = check(command.schema, raw);
   const db = FLOOR.has(name) ? pool() : planningPool();
   const own = key === undefined ? null : { key, command: name, personId: person.id };
@@ -152,8 +154,7 @@ async function execute<Input, Output, Found>(
     } catch (error) {
       if (error instanceof DoneMeanwhile && own) return (await doneBefore(db, own))?.result;
       if (!(error instanceof StaleBasis)) throw error;
-      if (searches === SEARCHES)
-        throw new Refusal('The plan kept changing while this was worked out. Try again in a moment.');
+      if (searches === SEARCHES) throw new Refusal(wording('refusals.thePlanKeptChangingWhileThis'));
     }
   }
 }
@@ -188,7 +189,11 @@ export async function runCommand(
   sent: Sent = {},
 ): Promise<Answer> {
   const run = COMMANDS.get(name);
-  if (!run) return refused(404, new Refusal(`There is nothing called ${name.slice(0, 40)} to do here.`));
+  if (!run)
+    return refused(
+      404,
+      new Refusal(wording('refusals.thereIsNothingCalledToDo', { name: name.slice(0, 40) })),
+    );
   try {
     return { ok: true, result: (await run(person, input, sent)) ?? null };
   } catch (error) {
@@ -197,6 +202,7 @@ export async function runCommand(
   }
 }
 
-export function refused(status: number, { message, field, offer }: Refusal): Answer {
+export function refused(status: number, { words, field, offer }: Refusal): Answer {
+  const message = typeof words === 'string' ? words : spoken(wordsIn('en'), words);
   return { ok: false, status, message, field, offer };
 }

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { readDraft, type Draft } from '@/core/formula/draft';
@@ -24,9 +25,15 @@ export interface FormulaInput {
 const text = (longest: number) => Joi.string().allow('').max(longest);
 
 const row = Joi.object({
-  name: text(80).required().messages({ '*': 'An ingredient’s name has at most 80 characters.' }),
-  amount: text(80).required().messages({ '*': 'An amount has at most 80 characters.' }),
-  note: text(200).required().messages({ '*': 'A remark has at most 200 characters.' }),
+  name: text(80)
+    .required()
+    .messages({ '*': told(wording('refusals.anIngredientSNameHasAt')) }),
+  amount: text(80)
+    .required()
+    .messages({ '*': told(wording('refusals.anAmountHasAtMost80')) }),
+  note: text(200)
+    .required()
+    .messages({ '*': told(wording('refusals.aRemarkHasAtMost200')) }),
 });
 
 export const draftSchema = Joi.object<Draft>({
@@ -41,7 +48,7 @@ export const draftSchema = Joi.object<Draft>({
     )
     .max(20)
     .required()
-    .messages({ 'array.max': 'That is more than one formula; make parts of it formulas of their own.' }),
+    .messages({ 'array.max': told(wording('refusals.thatIsMoreThanOneFormula')) }),
   flour: text(40).required(),
   doughCelsius: text(20).required(),
 });
@@ -54,8 +61,10 @@ const schema = Joi.object<FormulaInput>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': 'A formula has a name of 2 to 80 characters.' }),
-  note: text(200).required().messages({ '*': 'A remark has at most 200 characters.' }),
+    .messages({ '*': told(wording('refusals.aFormulaHasANameOf')) }),
+  note: text(200)
+    .required()
+    .messages({ '*': told(wording('refusals.aRemarkHasAtMost200')) }),
   draft: draftSchema.required(),
   kitchen: Joi.string()
     .valid(...KITCHENS.map(({ id }) => id))
@@ -76,7 +85,7 @@ export const saveFormula = command<FormulaInput, { formulaId: number; versionId:
     const before = input.from === null ? null : await newestOf(db, input.from, all);
     const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
     if (twin && twin.formulaId !== before?.formulaId) {
-      throw new Refusal(`There is a formula called ${twin.name} already.`, 'name');
+      throw new Refusal(wording('refusals.thereIsAFormulaCalledAlready', { name: twin.name }), 'name');
     }
     const house = await ingredients(db);
     const book = bookWithFormulas(
@@ -105,10 +114,13 @@ async function newestOf(
 ): Promise<FormulaVersion> {
   const from = await formulaVersion(db, versionId);
   const newest = all.find(({ formulaId }) => formulaId === from?.formulaId);
-  if (!from || !newest) throw new Refusal('This formula is not there any more.', 'from');
+  if (!from || !newest) throw new Refusal(wording('refusals.thisFormulaIsNotThereAny'), 'from');
   if (newest.id !== from.id) {
     throw new Refusal(
-      `${newest.by ?? 'Somebody'} has kept version ${newest.version} meanwhile. Your rows are still here; compare them with it before you keep yours.`,
+      wording('refusals.hasKeptVersionMeanwhileYourRows', {
+        by: newest.by ?? 'Somebody',
+        version: newest.version,
+      }),
       'from',
       { newest: newest.id },
     );

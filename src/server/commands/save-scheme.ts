@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { LAMINATION_KINDS } from '@/core/lamination/kinds';
@@ -24,15 +25,23 @@ interface KeptScheme {
   version: number;
 }
 
-const minutes = Joi.number().min(0).max(100_000).required().messages({ '*': 'Minutes are a number.' });
-const share = Joi.number().min(0).max(1).required().messages({ '*': 'Give a share in percent.' });
+const minutes = Joi.number()
+  .min(0)
+  .max(100_000)
+  .required()
+  .messages({ '*': told(wording('refusals.minutesAreANumber')) });
+const share = Joi.number()
+  .min(0)
+  .max(1)
+  .required()
+  .messages({ '*': told(wording('refusals.giveAShareInPercent')) });
 
 /** The form of a scheme; whether it can be worked is for `schemeFault` to say. */
 const scheme = Joi.object<Scheme>({
   kind: Joi.string()
     .valid(...LAMINATION_KINDS)
     .required()
-    .messages({ '*': 'Say what kind of goods it is for.' }),
+    .messages({ '*': told(wording('refusals.sayWhatKindOfGoodsIt')) }),
   beginning: Joi.alternatives()
     .try(
       Joi.object({
@@ -50,7 +59,7 @@ const scheme = Joi.object<Scheme>({
       Joi.object({ way: Joi.valid('discs').required(), discs: Joi.number().integer().required() }),
     )
     .required()
-    .messages({ '*': 'Say how the butter comes into the dough.' }),
+    .messages({ '*': told(wording('refusals.sayHowTheButterComesInto')) }),
   flourInFat: share,
   turns: Joi.array()
     .items(
@@ -58,7 +67,9 @@ const scheme = Joi.object<Scheme>({
         fold: Joi.string()
           .valid(...FOLDS)
           .required(),
-        mm: Joi.number().required().messages({ '*': 'A thickness is a length such as 7 mm or 1/4 in.' }),
+        mm: Joi.number()
+          .required()
+          .messages({ '*': told(wording('refusals.aThicknessIsALengthSuch')) }),
         minutes,
         rest: minutes,
       }),
@@ -77,7 +88,7 @@ const schema = Joi.object<SchemeInput>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': 'A scheme has a name of 2 to 80 characters.' }),
+    .messages({ '*': told(wording('refusals.aSchemeHasANameOf')) }),
   scheme: scheme.required(),
 });
 
@@ -103,10 +114,10 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
     const all = await currentSchemes(db);
     const before = input.from === null ? null : all.find(({ versionId }) => versionId === input.from);
     if (before === undefined)
-      throw new Refusal('Somebody has kept another version meanwhile; load the page again.', 'from');
+      throw new Refusal(wording('refusals.somebodyHasKeptAnotherVersionMeanwhile'), 'from');
     const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
     if (twin && twin.schemeId !== before?.schemeId)
-      throw new Refusal(`There is a scheme called ${twin.name} already.`, 'name');
+      throw new Refusal(wording('refusals.thereIsASchemeCalledAlready', { name: twin.name }), 'name');
     const schemeId = before?.schemeId ?? (await newScheme(db, input.name));
     if (before && before.name !== input.name)
       await write(db, 'UPDATE scheme SET name = ? WHERE id = ?', [input.name, schemeId]);
@@ -155,12 +166,16 @@ export const removeScheme = command<{ schemeId: number }, { name: string }>({
   doughOf: () => null,
   async run({ db, now }, { schemeId }) {
     const found = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
-    if (!found) throw new Refusal('The house has no such scheme.', 'schemeId');
+    if (!found) throw new Refusal(wording('refusals.theHouseHasNoSuchScheme'), 'schemeId');
     if (found.products.length > 0) {
       const names = found.products.map(({ name }) => name.toLowerCase());
       const [list, last] = [names.slice(0, -1).join(', '), names.at(-1) ?? ''];
       throw new Refusal(
-        `${found.name} is in use: ${list ? `${list} and ${last} are` : `${last} is`} laminated by it. Give ${names.length > 1 ? 'them' : 'it'} another scheme first.`,
+        wording('refusals.isInUseLaminatedByIt', {
+          name: found.name,
+          part: list ? wording('refusals.andAre', { list, last }) : wording('refusals.is', { last }),
+          count: names.length,
+        }),
         'schemeId',
       );
     }

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { adjusted, RATES, type ClockSetting } from '@/core/time/clock';
 import { parseLocal } from '@/core/time/local';
@@ -16,18 +17,18 @@ interface ClockInput {
 export const setClock = command<ClockInput, ClockSetting>({
   name: 'set-clock',
   schema: Joi.object<ClockInput>({
-    shows: Joi.string().messages({ '*': 'Give a day and a time.' }),
+    shows: Joi.string().messages({ '*': told(wording('refusals.giveADayAndTime')) }),
     rate: Joi.number()
       .valid(...RATES)
-      .messages({ '*': `The clock runs ${RATES.join(', ')} times as fast.` }),
+      .messages({ '*': told(wording('refusals.theClockRunsTimesAsFast', { RATES: RATES.join(', ') })) }),
     paused: Joi.boolean(),
   }),
   doughOf: () => null,
   async run({ db }, { shows, rate, paused }) {
     const setting = await clockSetting(db);
-    if (!setting.demo) throw new Refusal('This bakery runs on the real clock.');
+    if (!setting.demo) throw new Refusal(wording('refusals.thisBakeryRunsOnTheReal'));
     const shownAt = shows === undefined ? undefined : parseLocal(shows, (await house(db)).zone);
-    if (shownAt === null) throw new Refusal('Give a day and a time, such as 19 November, 04:10.', 'shows');
+    if (shownAt === null) throw new Refusal(wording('refusals.giveADayAndTimeSuch2'), 'shows');
     const next = adjusted(setting, Date.now(), {
       ...(shownAt === undefined ? {} : { shownAt }),
       ...(rate === undefined ? {} : { rate }),

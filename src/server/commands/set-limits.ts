@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -14,13 +15,16 @@ const degrees = Joi.number()
   .max(350)
   .allow(null)
   .required()
-  .messages({ '*': 'A limit is a temperature, such as 7 or 45 F; leave it empty for none.' });
+  .messages({ '*': told(wording('refusals.aLimitIsATemperatureSuch')) });
 
 /** From when on a place is too cold or too warm, and for how long it may be so before somebody is called. */
 export const setLimits = command<Limits, { place: string }>({
   name: 'set-limits',
   schema: Joi.object<Limits>({
-    place: Joi.string().max(40).required().messages({ '*': 'Choose a place of the house.' }),
+    place: Joi.string()
+      .max(40)
+      .required()
+      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
     low: degrees,
     high: degrees,
     minutes: Joi.number()
@@ -28,19 +32,19 @@ export const setLimits = command<Limits, { place: string }>({
       .min(1)
       .max(24 * 60)
       .required()
-      .messages({ '*': 'It may be outside for 1 min to 24 h.' }),
+      .messages({ '*': told(wording('refusals.itMayBeOutsideFor1')) }),
   }),
   doughOf: () => null,
   async run({ db, audit }, { place, low, high, minutes }) {
     if (low !== null && high !== null && low >= high)
-      throw new Refusal('The lower limit has to be below the upper one.', 'low');
+      throw new Refusal(wording('refusals.theLowerLimitHasToBe'), 'low');
     const [before] = await rowsOf<{ label: string } & Omit<Limits, 'place'>>(
       db,
       `SELECT label, alarm_low AS low, alarm_high AS high, alarm_minutes AS minutes FROM place
        WHERE id = ? AND NOT in_dough FOR UPDATE`,
       [place],
     );
-    if (!before) throw new Refusal('The house has no such place.', 'place');
+    if (!before) throw new Refusal(wording('refusals.theHouseHasNoSuchPlace'), 'place');
     await write(
       db,
       'UPDATE place SET alarm_low = ?, alarm_high = ?, alarm_minutes = ? WHERE id = ? AND NOT in_dough',

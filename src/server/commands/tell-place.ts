@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -12,9 +13,17 @@ interface PlaceReading {
 export const tellPlace = command<PlaceReading, { place: string }>({
   name: 'tell-place',
   schema: Joi.object<PlaceReading>({
-    place: Joi.string().max(40).required().messages({ '*': 'Choose a place of the house.' }),
-    celsius: Joi.number().required().messages({ '*': 'Type a temperature, such as 24 or 75 F.' }),
-    humidity: Joi.number().min(0).max(100).messages({ '*': 'Humidity lies between 0 and 100 %.' }),
+    place: Joi.string()
+      .max(40)
+      .required()
+      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
+    celsius: Joi.number()
+      .required()
+      .messages({ '*': told(wording('refusals.typeATemperatureSuchAs24')) }),
+    humidity: Joi.number()
+      .min(0)
+      .max(100)
+      .messages({ '*': told(wording('refusals.humidityLiesBetween0And100')) }),
   }),
   doughOf: () => null,
   async run({ db, person, now }, { place, celsius, humidity }) {
@@ -23,10 +32,15 @@ export const tellPlace = command<PlaceReading, { place: string }>({
       'SELECT label, lowest, highest FROM place WHERE id = ?',
       [place],
     );
-    if (!known) throw new Refusal('The house has no such place.', 'place');
+    if (!known) throw new Refusal(wording('refusals.theHouseHasNoSuchPlace'), 'place');
     if (celsius < known.lowest || celsius > known.highest) {
       throw new Refusal(
-        `${Math.round(celsius * 10) / 10} °C cannot be true of ${known.label.toLowerCase()}; between ${known.lowest} and ${known.highest} °C.`,
+        wording('refusals.cCannotBeTrueOfBetween', {
+          celsius: Math.round(celsius * 10) / 10,
+          label: known.label.toLowerCase(),
+          lowest: known.lowest,
+          highest: known.highest,
+        }),
         'celsius',
       );
     }

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { Refusal } from './command';
@@ -13,7 +14,7 @@ export const instant = Joi.number()
   .integer()
   .min(BETWEEN.first)
   .max(BETWEEN.last)
-  .messages({ '*': 'That is no time.' });
+  .messages({ '*': told(wording('refusals.thatIsNoTime')) });
 
 /** A day of the calendar: `2026-02-31` is none. */
 export const calendarDay = Joi.string()
@@ -23,7 +24,7 @@ export const calendarDay = Joi.string()
     return is ? text : helpers.error('any.invalid');
   })
   .required()
-  .messages({ '*': 'Name a day, such as 2026-11-22.' });
+  .messages({ '*': told(wording('refusals.nameADaySuchAs2026')) });
 
 /**
  * When something happened that a tablet sends: now where it says nothing.
@@ -33,11 +34,7 @@ export const calendarDay = Joi.string()
  */
 export function happenedAt(at: number | undefined, now: number, since = now): number {
   if (at === undefined) return now;
-  if (at > now + AHEAD) throw new Refusal('That time has not come yet.', 'at');
-  if (at < Math.min(since, now - DAY))
-    throw new Refusal(
-      'That is longer ago than this can have happened. Check the clock of this tablet.',
-      'at',
-    );
+  if (at > now + AHEAD) throw new Refusal(wording('refusals.thatTimeHasNotComeYet'), 'at');
+  if (at < Math.min(since, now - DAY)) throw new Refusal(wording('refusals.thatIsLongerAgoThanThis'), 'at');
   return at;
 }

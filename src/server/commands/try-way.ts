@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { DoughRecord } from '@/core/record/dough';
 import type { Proposal, ProposalAct } from '@/core/schedule/proposal';
@@ -42,7 +43,7 @@ export const tryWay = command<WayOutQuestion, WayOutPlan, ProposalDraft & { kept
     way: Joi.string()
       .valid(...Object.keys(WAY_NAMES))
       .required()
-      .messages({ '*': 'There is no such way.' }),
+      .messages({ '*': told(wording('refusals.thereIsNoSuchWay')) }),
   }),
   doughOf: () => null,
   search: (context, input) => searching(context, () => workOutWay(context, input)),
@@ -61,7 +62,7 @@ async function workOutWay(
   await refuseOldBasis(db, seen);
   const whole = await readWholePlan(db, now);
   const dough = whole.doughs.find(({ id }) => id === of);
-  if (!dough) throw new Refusal('This dough is not in the plan any more.', 'doughId');
+  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
   const seconds = (await houseValues(db))('plan_seconds');
   const body = planOf(await replan(db, now, { ...(await onWay(context, whole, dough, way)), seconds }));
   const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way }, body);
@@ -88,7 +89,7 @@ async function onWay(
   if (way === 'unpin') return { change: (problem) => ({ ...problem, pins: onlyRunning(problem) }) };
   if (way !== 'hands' && way !== 'night') {
     if (way === 'later' || way === 'frozen') return {};
-    throw new Refusal(`${dough.name} has no step left for that.`, 'way');
+    throw new Refusal(wording('refusals.hasNoStepLeftForThat', { name: dough.name }), 'way');
   }
   const to = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
   const from = Math.max(now, to - HELP[way] * 60 * MINUTE);
@@ -183,7 +184,9 @@ async function fromFreezer(
   });
   if (told.length === 0)
     throw new Refusal(
-      `No ${own.map(({ product }) => product.toLowerCase()).join(' or ') || 'piece of it'} is in the freezer.`,
+      wording('refusals.noIsInTheFreezer', {
+        own: own.map(({ product }) => product.toLowerCase()).join(' or ') || 'piece of it',
+      }),
       'way',
     );
   const ready = (readyAt: number) => Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE;
@@ -221,7 +224,10 @@ async function help(
     const taken = acts.flatMap((act) => (act.kind === 'extra-shift' ? [act] : []));
     const person = whoCouldCome(everybody, [...there, ...taken], { start, end });
     if (!person)
-      throw new Refusal(`Nobody could come ${dayTime(start, zone)} to ${clockTime(end, zone)}.`, 'way');
+      throw new Refusal(
+        wording('refusals.nobodyCouldComeTo', { time: dayTime(start, zone), time2: clockTime(end, zone) }),
+        'way',
+      );
     acts.push({ kind: 'extra-shift', personId: person.id, start, end });
     needs.push(`${person.name} works ${dayTime(start, zone)} to ${clockTime(end, zone)} as well`);
   }

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
@@ -20,7 +21,7 @@ export const undoPlan = command<object, { reason: string }>({
   async run(context) {
     await lockPlan(context.db);
     const { undo } = await planHistory(context.db);
-    if (!undo) throw new Refusal('There is nothing to undo.');
+    if (!undo) throw new Refusal(wording('refusals.thereIsNothingToUndo'));
     const [row] = await rowsOf<{ before: number }>(
       context.db,
       'SELECT before_id AS `before` FROM plan_version WHERE id = ?',
@@ -38,7 +39,7 @@ export const redoPlan = command<object, { reason: string }>({
   async run(context) {
     await lockPlan(context.db);
     const { redo } = await planHistory(context.db);
-    if (!redo) throw new Refusal('There is nothing to do again.');
+    if (!redo) throw new Refusal(wording('refusals.thereIsNothingToDoAgain'));
     return again(context, redo, redo.id, 'redo');
   },
 });
@@ -82,7 +83,11 @@ async function openSteps(
     if (!dough || !step || states.get(doughId)?.steps.get(key)?.status !== 'open') return [];
     if (start < now && start !== step.plannedStart && step.step.work)
       throw new Refusal(
-        `That cannot be undone any more: ${dough.name}, ${step.label.toLowerCase()} would have begun at ${dayTime(start, zone)}.`,
+        wording('refusals.thatCannotBeUndoneAnyMore', {
+          name: dough.name,
+          label: step.label.toLowerCase(),
+          time: dayTime(start, zone),
+        }),
       );
     return [{ doughId, key, start, end, pinned, machines }];
   });

@@ -112,7 +112,12 @@ export function NowCard({
     step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
     ...step.uses
       .filter((use) => use.setting !== undefined)
-      .map((use) => `${machineName(use.resource, machines)} at ${celsius(use.setting ?? 0)}`),
+      .map((use) =>
+        say('bench.machineAt', {
+          machine: machineName(use.resource, machines),
+          celsius: celsius(use.setting ?? 0),
+        }),
+      ),
     hands
       ? say('bench.about', { duration: duration(step.target) })
       : say('bench.inAll', { duration: duration(step.target) }),
@@ -127,7 +132,8 @@ export function NowCard({
           time: clockTime(state.startedAt ?? now, zone),
           value: by && !mine && hands ? `, ${by}` : '',
           plannedWords:
-            plannedWords(say, step, dough, zone) ?? `planned ${clockTime(step.plannedStart, zone)}`,
+            plannedWords(say, step, dough, zone) ??
+            say('bench.plannedAt', { time: clockTime(step.plannedStart, zone) }),
           running: () =>
             !running && (
               <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>

@@ -80,9 +80,16 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
       }),
     ];
     if (readyIn === null)
-      words.push(`At ${showCelsius(step.around, units)} it does not come to ${showCelsius(target, units)}.`);
+      words.push(
+        say('bench.doesNotComeTo', {
+          celsius: showCelsius(step.around, units),
+          target: showCelsius(target, units),
+        }),
+      );
     else if (readyIn > 0)
-      words.push(`Rested, and at ${showCelsius(target, units)}, from ${clockTime(soonest, zone)}.`);
+      words.push(
+        say('bench.restedFrom', { celsius: showCelsius(target, units), time: clockTime(soonest, zone) }),
+      );
     const cut = freezerShortCut(
       { ...block, celsius: rest.core },
       air(freezer, FREEZER),
@@ -96,7 +103,7 @@ export default function RestChecks({ item, now, zone, places, rooms, onTell }: P
             duration: duration(cut.evenOut),
           })
         : say('bench.skinAt', { celsius: showCelsius(cut.skin, units) });
-      words.push(`Freezer as a short cut: ${duration(cut.minutes)}; ${price}.`);
+      words.push(say('bench.freezerShortCut', { duration: duration(cut.minutes), price }));
     }
     return { lines: words, soft: null };
   }, [

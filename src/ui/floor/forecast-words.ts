@@ -7,7 +7,7 @@ import { clockTime } from '@/core/time/local';
 const WORTH_SAYING = 5 * 60_000;
 
 const verdicts = (say: Say) =>
-  ({ under: say('floor.notReady'), right: 'ready', over: 'overproofed' }) as const;
+  ({ under: say('floor.notReady'), right: say('floor.ready'), over: say('floor.overproofed') }) as const;
 
 /** Why a step is not as planned: `proof not ready at 05:28`. Empty where its own lateness says it. */
 export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast, zone: string): string {
@@ -16,7 +16,7 @@ export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast,
   if (!step || !state) return '';
   const name = step.label.toLowerCase();
   const at = (time: number | null | undefined) =>
-    typeof time === 'number' ? ` at ${clockTime(time, zone)}` : '';
+    typeof time === 'number' ? say('floor.at', { time: clockTime(time, zone) }) : '';
   switch (code) {
     case 'overdue':
       return '';
@@ -25,7 +25,13 @@ export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast,
     case 'early':
       return say('floor.wasEarly', { name });
     case 'look':
-      return state.verdict ? `${name} ${verdicts(say)[state.verdict.verdict]}${at(state.verdict.at)}` : name;
+      return state.verdict
+        ? say('floor.looked', {
+            name,
+            verdict: verdicts(say)[state.verdict.verdict],
+            at: at(state.verdict.at),
+          })
+        : name;
     case 'check':
       return say('floor.notReady2', {
         name,
@@ -34,7 +40,7 @@ export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast,
     case 'alive':
       return say('floor.notReady2', { name, at: at(state.alive.at(-1)?.at) });
     case 'place':
-      return `${name} moved${at(state.moved?.at)}`;
+      return say('floor.moved', { name, at: at(state.moved?.at) });
     case 'temperature':
       return say('floor.doughTemperature', { name });
     case 'yeast':

@@ -39,7 +39,10 @@ export function Versions({
   const [left, setLeft] = useState(versions[1]?.id ?? versions[0]?.id ?? 0);
   const [right, setRight] = useState(versions[0]?.id ?? 0);
   const book = bookWithFormulas(ingredients, formulas);
-  const options = versions.map(({ id, version }) => ({ id: String(id), name: `version ${version}` }));
+  const options = versions.map(({ id, version }) => ({
+    id: String(id),
+    name: say('formulas.versionNth', { version }),
+  }));
   const [a, b] = [versions.find(({ id }) => id === left), versions.find(({ id }) => id === right)];
   const [was, is] = [a && analyse(a.formula, book), b && analyse(b.formula, book)];
   const totals =

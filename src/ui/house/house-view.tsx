@@ -229,7 +229,11 @@ function shiftWords(say: Say, shifts: HouseBook['people'][number]['shifts']): st
   if (shifts.length === 0) return say('house.noWeeklyShifts');
   return shifts
     .map(({ weekday, startMinute, endMinute }) => {
-      return `${daysWords(say)[weekday - 1] ?? ''} ${clockOfDay(startMinute)} to ${clockOfDay(endMinute)}`;
+      return say('house.shiftFromTo', {
+        day: daysWords(say)[weekday - 1] ?? '',
+        from: clockOfDay(startMinute),
+        to: clockOfDay(endMinute),
+      });
     })
     .join(', ');
 }

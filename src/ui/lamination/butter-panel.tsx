@@ -72,7 +72,7 @@ export function ButterPanel({
           options={fatOptions(say, units)}
           onChoose={(chosen) => set({ fat: chosen })}
         />
-        <Field label="block thick" {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
+        <Field label={say('lamination.blockThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
         <Field
           label={say('lamination.outOfTheColdFor')}
           {...field('out')}

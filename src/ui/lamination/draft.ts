@@ -33,7 +33,7 @@ const USUAL_BLOCK = 10;
 
 /** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
 export const beginnings = (say: Say): { id: string; name: string }[] => [
-  ...LOCK_INS.map((style) => ({ id: style, name: `block, ${LOCK_IN_WORDS[style]}` })),
+  ...LOCK_INS.map((style) => ({ id: style, name: say('lamination.block', { style: LOCK_IN_WORDS[style] }) })),
   { id: 'spread', name: say('lamination.softButterSpread') },
   { id: 'grated', name: say('lamination.frozenButterGrated') },
   { id: 'discs', name: say('lamination.discsStacked') },

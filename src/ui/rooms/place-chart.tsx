@@ -98,7 +98,7 @@ export default function PlaceChart({
                   stroke="var(--warn)"
                   strokeDasharray="6 4"
                   label={{
-                    value: `limit ${Math.round(shown(limit) * 10) / 10} ${unit}`,
+                    value: say('rooms.limitAt', { value: Math.round(shown(limit) * 10) / 10, unit }),
                     fill: 'var(--quiet)',
                     position: 'insideBottomRight',
                   }}

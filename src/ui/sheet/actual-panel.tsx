@@ -54,7 +54,7 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
     <section aria-label={say('sheet.reallyDone')} className="mt-6 border-t border-hairline pt-4">
       <h2 className="mb-2 text-2xl font-semibold">{say('sheet.reallyDone')}</h2>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Of" size="floor" value={what} onType={setWhat} list="sheet-ingredients" />
+        <Field label={say('sheet.of')} size="floor" value={what} onType={setWhat} list="sheet-ingredients" />
         <Field
           label={say('sheet.howMuch2')}
           size="floor"

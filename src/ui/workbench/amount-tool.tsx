@@ -28,7 +28,7 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
       <div className="grid content-start gap-3">
         <Field label={say('workbench.amount')} {...field('amount')} trouble={trouble} />
         <Field
-          label="Of"
+          label={say('workbench.of')}
           {...field('of')}
           list="amount-ingredients"
           hint={

@@ -242,7 +242,7 @@ function LearntPhase({
   degrees: (celsius: number) => string;
 }) {
   const say = useWords();
-  const after = `${duration(learnt.mean)} at ${degrees(set.celsius)}`;
+  const after = say('workbench.meanAt', { duration: duration(learnt.mean), celsius: degrees(set.celsius) });
   return (
     <section
       aria-label={say('workbench.learntOfThe', { phase })}

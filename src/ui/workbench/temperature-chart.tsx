@@ -59,7 +59,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
           />
           <YAxis unit={` ${unit}`} width={68} {...AXIS} domain={['auto', 'auto']} />
           <Tooltip
-            labelFormatter={(minute) => `after ${duration(Number(minute))}`}
+            labelFormatter={(minute) => say('workbench.afterMinutes', { duration: duration(Number(minute)) })}
             formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
             contentStyle={tooltip(say)}
           />

@@ -208,4 +208,9 @@ export const bench = {
   nothingToStartTheDoughs: 'Nothing to start. The doughs rest and rise.',
   nothingToStart: 'Nothing to start {here}.',
   undo: 'Undo <span>{label} {EVENTWORDS} {time}</span>',
+  machineAt: '{machine} at {celsius}',
+  plannedAt: 'planned {time}',
+  doesNotComeTo: 'At {celsius} it does not come to {target}.',
+  restedFrom: 'Rested, and at {celsius}, from {time}.',
+  freezerShortCut: 'Freezer as a short cut: {duration}; {price}.',
 } as const;

@@ -23,4 +23,9 @@ export const floor = {
   roomTemperatureToday: '{name}: room temperature today',
   ovenMachineOut: '{isKind, select, true {oven} other {machine}} out',
   planned: 'planned {time}{value}',
+  at: ' at {time}',
+  moved: '{name} moved{at}',
+  looked: '{name} {verdict}{at}',
+  ready: 'ready',
+  overproofed: 'overproofed',
 } as const;

@@ -134,4 +134,5 @@ export const formulas = {
   labelIncompleteNotKnown: 'label incomplete, {undeclared} not known; ',
   contains3: 'contains {allergens}',
   noneOfTheFourteenAllergens2: 'none of the fourteen allergens',
+  versionNth: 'version {version}',
 } as const;

@@ -90,4 +90,5 @@ export const house = {
   worksTo:
     '<b>{value}</b> {isKind, select, true {works} other {{part}}} {time} <span>{dayMonth}</span> to {time2}<note></note>',
   noWeeklyShifts: 'no weekly shifts',
+  shiftFromTo: '{day} {from} to {to}',
 } as const;

@@ -14,6 +14,7 @@ import { orders } from './orders';
 import { oven } from './oven';
 import { plan } from './plan';
 import { proof } from './proof';
+import { refusals } from './refusals';
 import { rooms } from './rooms';
 import { scrap } from './scrap';
 import { sheet } from './sheet';
@@ -40,6 +41,7 @@ export const en = {
   oven,
   plan,
   proof,
+  refusals,
   rooms,
   scrap,
   sheet,

@@ -148,4 +148,6 @@ export const lamination = {
   finalSheet2: 'final sheet',
   inAllOneBlockBlocks: '{mass} in all, {blocks, plural, one {one block} other {{blocks} blocks}}',
   at: '{schemeName} at {length}',
+  blockThick: 'block thick',
+  block: 'block, {style}',
 } as const;

@@ -48,4 +48,5 @@ export const rooms = {
   n24Or75F: '24 or 75 F',
   humidity2: 'Humidity',
   tellIt: 'Tell it',
+  limitAt: 'limit {value} {unit}',
 } as const;

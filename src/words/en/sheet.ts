@@ -82,4 +82,5 @@ export const sheet = {
   ofWeighedRoundingChangedThe: '{done} of {count} weighed. Rounding changed the dough by {doughBy} g.',
   stopAndLockTheMixer: 'Stop and lock the mixer before a hand goes in. Lift bags over 20 kg in two.',
   versionOfIsKept: 'Version {version} of {name} is kept.',
+  of: 'Of',
 } as const;

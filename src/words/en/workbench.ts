@@ -117,4 +117,7 @@ export const workbench = {
   amounts: 'Amounts',
   workbench: 'Workbench',
   calculators: 'Calculators',
+  of: 'Of',
+  meanAt: '{duration} at {celsius}',
+  afterMinutes: 'after {duration}',
 } as const;

@@ -1,3 +1,5 @@
+import { spoken, told, wording, wordingIn } from '@/words/wording';
+import { wordsIn } from '@/words/compile';
 import Joi from 'joi';
 import type { Metadata } from 'next';
 import { addLocalDays, parseLocal } from '@/core/time/local';
@@ -12,14 +14,18 @@ export const metadata: Metadata = { title: 'Batches' };
 
 const day = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)
-  .messages({ '*': 'Give a day, such as 2026-11-19.' });
+  .messages({ '*': told(wording('refusals.giveADaySuchAs2026')) });
 
 const schema = Joi.object<BatchFilter>({
   product: Joi.string().max(60),
   from: day,
   to: day,
-  mark: Joi.string().valid('2', '3', '4').messages({ '*': 'Marks are at most 2, 3 or 4.' }),
-  word: Joi.string().max(60).messages({ '*': 'A word has at most 60 letters.' }),
+  mark: Joi.string()
+    .valid('2', '3', '4')
+    .messages({ '*': told(wording('refusals.marksAreAtMost23')) }),
+  word: Joi.string()
+    .max(60)
+    .messages({ '*': told(wording('refusals.aWordHasAtMost60')) }),
 });
 
 type Search = { searchParams: Promise<Record<string, string | string[] | undefined>> };
@@ -32,6 +38,8 @@ export default async function BatchesPage({ searchParams }: Search) {
   const given = Object.fromEntries(Object.entries(await searchParams).filter(([, value]) => value !== ''));
   const { value, error } = schema.validate(given) as { value?: BatchFilter; error?: Error };
   const asked: BatchFilter = error ? {} : (value ?? {});
+  const fault = error && wordingIn(error.message);
+  const trouble = fault ? spoken(wordsIn('en'), wording('refusals.allBatchesAreShown', { fault })) : null;
   const at = (text: string | undefined) =>
     text ? (parseLocal(`${text}T00:00`, zone) ?? undefined) : undefined;
   const [from, to] = [at(asked.from), at(asked.to)];
@@ -44,10 +52,7 @@ export default async function BatchesPage({ searchParams }: Search) {
   });
   return (
     <WordsOf areas={['batch', 'floor']}>
-      <BatchList
-        {...{ lines, asked, zone }}
-        trouble={error ? `${error.message} All batches are shown.` : null}
-      />
+      <BatchList {...{ lines, asked, zone }} trouble={trouble} />
     </WordsOf>
   );
 }

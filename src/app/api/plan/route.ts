@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import { writePlanCsv } from '@/core/exchange/plan-table';
 import type { Board } from '@/core/wire/board';
 import { planCost } from '@/core/solver/cost';
@@ -50,7 +51,7 @@ export function GET(request: Request): Promise<Response> {
     const of = Number(asked.get('person') ?? NaN);
     const person = Number.isInteger(of) && of > 0 ? of : null;
     if (person !== null && person !== id && role !== 'planner')
-      return reply(no(403, 'This is somebody else’s work; a planner can see it.'), undefined);
+      return reply(no(403, wording('refusals.thisIsSomebodyElseSWork2')), undefined);
     const now = await houseNow(pool());
     const text = await form.write(await sharedBoard(pool(), now, 2), now, person);
     return new Response(text, {

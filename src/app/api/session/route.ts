@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { REFUSED, SIGNED_OUT } from '@/core/wire/answer';
 import { signIn } from '@/server/auth/pin';
@@ -9,17 +10,21 @@ import { jsonBody } from '@/server/http';
 import { pool } from '@/server/db/pool';
 
 const schema = Joi.object<{ personId: number; pin: string }>({
-  personId: Joi.number().integer().positive().required().messages({ '*': 'Who are you?' }),
+  personId: Joi.number()
+    .integer()
+    .positive()
+    .required()
+    .messages({ '*': told(wording('refusals.whoAreYou')) }),
   pin: Joi.string()
     .pattern(/^\d{4,8}$/)
     .required()
-    .messages({ '*': 'A PIN has 4 to 8 digits.' }),
+    .messages({ '*': told(wording('refusals.aPINHas4To8')) }),
 });
 
 /** Who is signed in here: a page asks when its feed broke off. */
 export async function GET(): Promise<Response> {
   const here = await whoIsHere();
-  if (!here) return reply(no(SIGNED_OUT, 'You are signed out.'), undefined);
+  if (!here) return reply(no(SIGNED_OUT, wording('refusals.youAreSignedOut')), undefined);
   return reply({ ok: true, result: { personId: here.person.id, sessionId: here.sessionId } }, undefined);
 }
 
@@ -27,7 +32,7 @@ export async function GET(): Promise<Response> {
 export function POST(request: Request): Promise<Response> {
   return unbroken(request, async () => {
     const tablet = await tabletHere();
-    if (!tablet) return no(403, 'This device is not known here. A planner lets it in with a code.', 'pin');
+    if (!tablet) return no(403, wording('refusals.thisDeviceIsNotKnownHere'), 'pin');
     const { personId, pin } = check(schema, await jsonBody(request));
     const answer = await signIn(pool(), tablet.id, personId, pin);
     if ('refusal' in answer) return no(REFUSED, answer.refusal, 'pin');

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { REFUSED } from '@/core/wire/answer';
 import { enrolByCode, enrolFreely, tabletHere } from '@/server/auth/tablet';
@@ -7,10 +8,18 @@ import { no, unbroken } from '@/server/door';
 import { jsonBody, letsAnybodyIn } from '@/server/http';
 
 const schema = Joi.object<{ code: string; name: string }>({
-  code: Joi.string().max(40).required().messages({ '*': 'Type the code that a planner has made.' }),
-  name: Joi.string().trim().min(1).max(60).required().messages({
-    '*': 'Give this device a name, such as Bench tablet.',
-  }),
+  code: Joi.string()
+    .max(40)
+    .required()
+    .messages({ '*': told(wording('refusals.typeTheCodeThatAPlanner')) }),
+  name: Joi.string()
+    .trim()
+    .min(1)
+    .max(60)
+    .required()
+    .messages({
+      '*': told(wording('refusals.giveThisDeviceANameSuch')),
+    }),
 });
 
 /** Lets this device in, by a planner's code; in the demo on loopback without one. */

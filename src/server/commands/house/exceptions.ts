@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { dayTime, parseLocal } from '@/core/time/local';
 import { rowsOf, write } from '../../db/rows';
@@ -22,10 +23,13 @@ interface ExceptionInput {
 async function span({ db }: CommandContext, { start, end }: { start: string; end: string }) {
   const { zone } = await house(db);
   const [from, to] = [parseLocal(start, zone), parseLocal(end, zone)];
-  if (from === null) throw new Refusal('That day and time does not exist.', 'start');
-  if (to === null) throw new Refusal('That day and time does not exist.', 'end');
+  if (from === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'start');
+  if (to === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'end');
   if (to <= from)
-    throw new Refusal(`It ends at ${dayTime(to, zone)}, before it starts at ${dayTime(from, zone)}.`, 'end');
+    throw new Refusal(
+      wording('refusals.itEndsAtBeforeItStarts', { time: dayTime(to, zone), time2: dayTime(from, zone) }),
+      'end',
+    );
   return [new Date(from), new Date(to)] as const;
 }
 
@@ -36,9 +40,15 @@ export const addException = command<ExceptionInput, { hurts: number }>({
     kind: Joi.string().valid('extra', 'away', 'down').required(),
     personId: Joi.number().integer().positive().allow(null).required(),
     machineId: Joi.string().max(40).allow(null).required(),
-    units: Joi.number().integer().min(1).max(10_000).allow(null).required().messages({
-      '*': 'How many of them are out: a whole number of 1 or more, or nothing for all.',
-    }),
+    units: Joi.number()
+      .integer()
+      .min(1)
+      .max(10_000)
+      .allow(null)
+      .required()
+      .messages({
+        '*': told(wording('refusals.howManyOfThemAreOut')),
+      }),
     start: localTime,
     end: localTime,
     note: Joi.string().trim().allow('').max(200).default(''),
@@ -51,7 +61,7 @@ export const addException = command<ExceptionInput, { hurts: number }>({
     const isMachine = input.kind === 'down';
     if ((isMachine ? input.machineId : input.personId) === null)
       throw new Refusal(
-        isMachine ? 'Which machine is down?' : 'Who is it?',
+        isMachine ? wording('refusals.whichMachineIsDown') : wording('refusals.whoIsIt'),
         isMachine ? 'machineId' : 'personId',
       );
     return unlessItHurts(context, input.sure, async () => {
@@ -85,7 +95,11 @@ export const removeException = command<
   name: 'remove-exception',
   schema: Joi.object({
     kind: Joi.string().valid('extra', 'away').required(),
-    id: Joi.number().integer().positive().required().messages({ '*': 'Name an entry.' }),
+    id: Joi.number()
+      .integer()
+      .positive()
+      .required()
+      .messages({ '*': told(wording('refusals.nameAnEntry')) }),
     sure,
   }),
   doughOf: () => null,
@@ -97,7 +111,7 @@ export const removeException = command<
         `SELECT person_id AS personId, start_at AS start, end_at AS end FROM ${table} WHERE id = ? FOR UPDATE`,
         [input.id],
       );
-      if (!gone) throw new Refusal('That is gone already.', 'id');
+      if (!gone) throw new Refusal(wording('refusals.thatIsGoneAlready'), 'id');
       const who = gone.personId === null ? 'a machine' : await nameOf(context.db, gone.personId);
       await context.audit(
         `exception for ${who}`,
@@ -139,7 +153,7 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
   doughOf: () => null,
   async run(context, { personId, machineId, busy, sure: isSure }) {
     if ((personId === null) === (machineId === null))
-      throw new Refusal('A calendar belongs to one person or to one machine.', 'personId');
+      throw new Refusal(wording('refusals.aCalendarBelongsToOnePerson'), 'personId');
     return unlessItHurts(context, isSure, async () => {
       const who =
         personId === null ? await labelOf(context.db, machineId ?? '') : await nameOf(context.db, personId);

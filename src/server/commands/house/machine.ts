@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { rowsOf, write } from '../../db/rows';
 import { command, Refusal } from '../command';
@@ -17,16 +18,35 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
   name: 'save-machine',
   schema: Joi.object({
     id: Joi.string().max(40).required(),
-    label: Joi.string().trim().min(1).max(60).required().messages({
-      '*': 'A machine has a name of 1 to 60 characters.',
-    }),
-    capacity: Joi.number().integer().min(1).max(10_000).required().messages({
-      '*': 'It takes at least 1; take it down for a while where it takes none.',
-    }),
-    changeover: Joi.number().integer().min(0).max(720).required().messages({
-      '*': 'Another setting takes a whole number of minutes, 720 at most.',
-    }),
-    decks: Joi.number().integer().min(1).max(12).messages({ '*': 'An oven has 1 to 12 decks.' }),
+    label: Joi.string()
+      .trim()
+      .min(1)
+      .max(60)
+      .required()
+      .messages({
+        '*': told(wording('refusals.aMachineHasANameOf')),
+      }),
+    capacity: Joi.number()
+      .integer()
+      .min(1)
+      .max(10_000)
+      .required()
+      .messages({
+        '*': told(wording('refusals.itTakesAtLeast1Take')),
+      }),
+    changeover: Joi.number()
+      .integer()
+      .min(0)
+      .max(720)
+      .required()
+      .messages({
+        '*': told(wording('refusals.anotherSettingTakesAWholeNumber')),
+      }),
+    decks: Joi.number()
+      .integer()
+      .min(1)
+      .max(12)
+      .messages({ '*': told(wording('refusals.anOvenHas1To12')) }),
     sure,
   }),
   doughOf: () => null,
@@ -38,17 +58,14 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       [...[input.label, input.id]],
     );
     if (twin)
-      throw new Refusal(
-        `There is a machine called ${twin.label} already; call this one something else.`,
-        'label',
-      );
+      throw new Refusal(wording('refusals.thereIsAMachineCalledAlready', { label: twin.label }), 'label');
     return unlessItHurts(context, input.sure, async () => {
       const [known] = await rowsOf<{ label: string; capacity: number; changeover: number; decks: number }>(
         db,
         'SELECT label, capacity, changeover_minutes AS changeover, decks FROM machine WHERE id = ?',
         [input.id],
       );
-      if (!known) throw new Refusal('There is no such machine.', 'id');
+      if (!known) throw new Refusal(wording('refusals.thereIsNoSuchMachine'), 'id');
       await write(
         db,
         'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',

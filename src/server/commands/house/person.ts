@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { SKILLS, type Person, type Skill } from '@/core/bakery/people';
@@ -24,12 +25,26 @@ export const savePerson = command<PersonInput, { hurts: number }>({
   name: 'save-person',
   schema: Joi.object({
     id: Joi.number().integer().positive().allow(null).required(),
-    name: Joi.string().trim().min(1).max(60).required().messages({
-      '*': 'A person has a name of 1 to 60 characters.',
-    }),
+    name: Joi.string()
+      .trim()
+      .min(1)
+      .max(60)
+      .required()
+      .messages({
+        '*': told(wording('refusals.aPersonHasANameOf')),
+      }),
     role: Joi.string().valid('planner', 'baker', 'helper', 'viewer').required(),
-    team: Joi.string().trim().min(1).max(40).required().messages({ '*': 'Name a team, such as nights.' }),
-    pin: Joi.string().max(20).allow('').required().messages({ '*': 'A PIN has 4 to 8 digits.' }),
+    team: Joi.string()
+      .trim()
+      .min(1)
+      .max(40)
+      .required()
+      .messages({ '*': told(wording('refusals.nameATeamSuchAsNights')) }),
+    pin: Joi.string()
+      .max(20)
+      .allow('')
+      .required()
+      .messages({ '*': told(wording('refusals.aPINHas4To8')) }),
     skills: Joi.array()
       .items(Joi.string().valid(...SKILLS))
       .unique()
@@ -43,15 +58,19 @@ export const savePerson = command<PersonInput, { hurts: number }>({
     const [twin] = await rowsOf<{ id: number }>(db, 'SELECT id FROM person WHERE name = ? AND id <> ?', [
       ...[input.name, input.id ?? 0],
     ]);
-    if (twin) throw new Refusal(`There is a ${input.name} already; add a letter or a second name.`, 'name');
-    if (input.id === null && input.pin === '') throw new Refusal('Somebody new needs a PIN.', 'pin');
+    if (twin) throw new Refusal(wording('refusals.thereIsAAlreadyAddLetter', { name: input.name }), 'name');
+    if (input.id === null && input.pin === '')
+      throw new Refusal(wording('refusals.somebodyNewNeedsAPIN'), 'pin');
     const fault = input.pin === '' ? null : pinFault(input.pin, input.role);
     if (fault) throw new Refusal(fault, 'pin');
     const before = input.id === null ? null : await known(db, input.id);
     if (before && before.role !== 'planner' && input.role === 'planner' && input.pin === '')
-      throw new Refusal(`${pinFault('', 'planner') ?? ''} Give ${input.name} a new one.`, 'pin');
+      throw new Refusal(
+        wording('refusals.giveANewOne', { pinFault: pinFault('', 'planner') ?? '', name: input.name }),
+        'pin',
+      );
     if (input.id === person.id && (!input.active || input.role !== 'planner'))
-      throw new Refusal('You cannot take your own rights away; another planner can.', 'role');
+      throw new Refusal(wording('refusals.youCannotTakeYourOwnRights'), 'role');
     return unlessItHurts(context, input.sure, async () => {
       const of = input.id ?? (await newPerson(db, input));
       await write(db, 'UPDATE person SET name = ?, role = ?, team = ?, active = ? WHERE id = ?', [
@@ -84,7 +103,7 @@ async function known(db: PoolConnection, id: number): Promise<Known> {
      FROM person WHERE id = ? FOR UPDATE`,
     [id],
   );
-  if (!row) throw new Refusal('Nobody of that number works here.', 'id');
+  if (!row) throw new Refusal(wording('refusals.nobodyOfThatNumberWorksHere'), 'id');
   const { active, skills, ...rest } = row;
   return { ...rest, active: active === 1, skills: (skills?.split(',') ?? []) as Skill[] };
 }

@@ -1,3 +1,4 @@
+import { told, wording } from '@/words/wording';
 import Joi from 'joi';
 import { clockOfDay } from '@/core/time/local';
 import { duration } from '@/core/units/format';
@@ -15,9 +16,14 @@ interface ShiftInput {
 /** Longest shift that is believed, hours. */
 const LONGEST_SHIFT = 14;
 
-const minuteOfDay = Joi.number().integer().min(0).max(1439).required().messages({
-  '*': 'A shift has a beginning and an end, such as 01:00 and 09:00.',
-});
+const minuteOfDay = Joi.number()
+  .integer()
+  .min(0)
+  .max(1439)
+  .required()
+  .messages({
+    '*': told(wording('refusals.aShiftHasABeginningAnd')),
+  });
 
 /** A person's weekly shifts, all of them anew. An end before the start is on the next day. */
 export const saveShifts = command<
@@ -26,7 +32,11 @@ export const saveShifts = command<
 >({
   name: 'save-shifts',
   schema: Joi.object({
-    personId: Joi.number().integer().positive().required().messages({ '*': 'Name a person.' }),
+    personId: Joi.number()
+      .integer()
+      .positive()
+      .required()
+      .messages({ '*': told(wording('refusals.nameAPerson')) }),
     shifts: Joi.array()
       .items(
         Joi.object({
@@ -46,7 +56,12 @@ export const saveShifts = command<
       const minutes = (endMinute - startMinute + 1440) % 1440 || 1440;
       if (minutes > LONGEST_SHIFT * 60)
         throw new Refusal(
-          `From ${clockOfDay(startMinute)} to ${clockOfDay(endMinute)} would be ${duration(minutes)}, into the next day; a shift is ${LONGEST_SHIFT} h at most. Does it end before it starts?`,
+          wording('refusals.fromToWouldBeIntoThe', {
+            clockOfDay: clockOfDay(startMinute),
+            clockOfDay2: clockOfDay(endMinute),
+            duration: duration(minutes),
+            LONGESTSHIFT: LONGEST_SHIFT,
+          }),
           'shifts',
         );
     }

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import Joi from 'joi';
 import { makeTabletCode as makeCode } from '../../auth/tablet';
 import { rowsOf, write } from '../../db/rows';
@@ -27,7 +28,7 @@ export const removeTablet = command<{ id: number }, { name: string }>({
       'SELECT name FROM tablet WHERE id = ? AND removed_at IS NULL FOR UPDATE',
       [id],
     );
-    if (!row) throw new Refusal('That device is shut out already.', 'id');
+    if (!row) throw new Refusal(wording('refusals.thatDeviceIsShutOutAlready'), 'id');
     await write(db, 'UPDATE tablet SET removed_at = UTC_TIMESTAMP(3) WHERE id = ?', [id]);
     await audit(`device ${row.name}`, { letIn: true }, { letIn: false });
     return row;

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clashSentence } from '@/core/schedule/supposed';
@@ -53,7 +54,7 @@ export async function unlessItHurts(
     const machines = await machinePools(db, now, now);
     const told = hurts.slice(0, TOLD).map((clash) => clashSentence(whole, machines, clash));
     const more = hurts.length > TOLD ? `, and ${hurts.length - TOLD} more` : '';
-    throw new Refusal(`The plan would be hurt: ${told.join('; ')}${more}. It is not kept yet.`, null, {
+    throw new Refusal(wording('refusals.thePlanWouldBeHurtIt', { told: told.join('; '), more }), null, {
       sure: true,
       hurts: hurts.length,
     });

@@ -1,3 +1,4 @@
+import { wording } from '@/words/wording';
 import type { Answer } from '@/core/wire/answer';
 import { runCommand } from '@/server/commands/run';
 import { no, reply, whoMay } from '@/server/door';
@@ -20,7 +21,7 @@ const APART = 150;
  * search with the best so far, for whoever began it and for planners; leaving the page does too.
  */
 export async function POST(request: Request): Promise<Response> {
-  if (!fromOwnPage(request)) return reply(no(403, 'This came from another site.'), undefined);
+  if (!fromOwnPage(request)) return reply(no(403, wording('refusals.thisCameFromAnotherSite')), undefined);
   const here = await whoMay('POST /api/plan/mend');
   if ('ok' in here) return reply(here, undefined);
   const { person, sessionId } = here;
@@ -29,12 +30,12 @@ export async function POST(request: Request): Promise<Response> {
   if (typeof asked?.stop === 'string') {
     const job = jobs.get(asked.stop);
     if (job && job.personId !== person.id && person.role !== 'planner')
-      return reply(no(403, 'Somebody else is working this out; a planner can stop it.'), undefined);
+      return reply(no(403, wording('refusals.somebodyElseIsWorkingThisOut')), undefined);
     job?.stop.abort();
     return reply({ ok: true, result: null }, undefined);
   }
   const number = typeof asked?.job === 'string' ? asked.job : crypto.randomUUID();
-  if (jobs.has(number)) return reply(no(409, 'This is being worked out already.'), undefined);
+  if (jobs.has(number)) return reply(no(409, wording('refusals.thisIsBeingWorkedOutAlready')), undefined);
   const stop = new AbortController();
   jobs.set(number, { personId: person.id, stop });
   request.signal.addEventListener('abort', () => stop.abort());
@@ -58,7 +59,7 @@ export async function POST(request: Request): Promise<Response> {
         say(await runCommand('propose-mend', person, input, { live, sessionId }));
       } catch (error) {
         log.error({ err: error }, 'mend failed');
-        say(no(500, 'Something went wrong on the bakery’s computer; nothing was changed. Try again.'));
+        say(no(500, wording('refusals.somethingWentWrongOnTheBakery')));
       } finally {
         jobs.delete(number);
       }
