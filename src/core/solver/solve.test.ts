@@ -22,6 +22,15 @@ const problems = readdirSync(FOLDER)
   .filter((file) => file.endsWith('.json'))
   .map(load);
 
+/** What the engine's plans cost when it was last judged, with this seed and so many moves; of the repository's own problems. */
+const RECORDED = JSON.parse(readFileSync(join('test-data', 'plan', 'costs.json'), 'utf8')) as {
+  seed: number;
+  moves: number;
+  costs: Record<string, number>;
+};
+/** By how much a plan may cost more than that: a change of the engine may lose a little here and win elsewhere. */
+const SLACK = 1.02;
+
 /** Stops after a number of looks at the clock, so that a slow machine finds the same plan. */
 const moves = (most: number) => {
   let asked = 0;
@@ -32,14 +41,23 @@ describe('the engine', () => {
   const solvable = problems.filter(({ name, tasks }) => !NO_PLAN.includes(name) && tasks.length <= 400);
 
   it.each(solvable.map((problem) => [problem.name, problem] as const))(
-    'finds a plan for %s that keeps every hard rule',
-    (_, problem) => {
-      const solution = solve(problem, { seed: 1, shouldStop: moves(120) });
-      expect(solution?.plan.status).toBe('feasible');
-      if (solution) expect(planErrors(problem, solution.plan)).toEqual([]);
+    'finds a plan for %s that keeps every hard rule, and costs no more than its last',
+    (name, problem) => {
+      const solution = solve(problem, { seed: RECORDED.seed, shouldStop: moves(RECORDED.moves) });
+      if (solution?.plan.status !== 'feasible') throw new Error('There is a plan.');
+      expect(planErrors(problem, solution.plan)).toEqual([]);
+      const recorded = RECORDED.costs[name];
+      if (recorded !== undefined) expect(solution.plan.cost).toBeLessThanOrEqual(recorded * SLACK);
     },
     120_000,
   );
+
+  it('is judged by every problem of the repository that a test has time for', () => {
+    const own = process.env.HEFETEIG_PROBLEMS === undefined;
+    const judged = solvable.filter(({ name }) => name in RECORDED.costs);
+    expect(judged).toHaveLength(own ? Object.keys(RECORDED.costs).length : judged.length);
+    if (own) expect(judged).toHaveLength(solvable.length);
+  });
 
   it.each(NO_PLAN.map((name) => [name]))(
     'says that %s has no plan, and names tasks that have none by themselves either',
