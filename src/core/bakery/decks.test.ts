@@ -16,8 +16,9 @@ describe('decks of an oven', () => {
 
   it('are not the shelves of a cold store, which has its own count', () => {
     const machines = [
-      { id: 'oven', capacity: 9, unit: 'trays' },
-      { id: 'retarder', capacity: 30, unit: 'shelves' },
+      { place: 'oven', capacity: 9, unit: 'trays' },
+      { place: 'retarder', capacity: 30, unit: 'shelves' },
+      { place: null, capacity: 6, unit: 'shelves' },
     ];
     expect([...shelvesOf(machines)]).toEqual([['retarder', 30]]);
   });

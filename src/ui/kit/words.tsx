@@ -1,6 +1,6 @@
 'use client';
 
-import { Children, createContext, useContext, useState, type ReactNode } from 'react';
+import { createContext, Fragment, isValidElement, useContext, useState, type ReactNode } from 'react';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
 import { sayer, type Say, type Tag } from '@/words/say';
 
@@ -8,6 +8,21 @@ import { sayer, type Say, type Tag } from '@/words/say';
 export type SayOnPage = Say & {
   rich: (key: MessageKey, values: Readonly<Record<string, Value | Tag<ReactNode>>>) => ReactNode;
 };
+
+/** What stands in a row, each with a key of its own. */
+const keyed = (parts: readonly ReactNode[]): ReactNode[] =>
+  parts.map((part, i) =>
+    isValidElement(part) || Array.isArray(part) ? <Fragment key={i}>{part}</Fragment> : part,
+  );
+
+/** Tags that are given parts with keys, as a page wants them of whatever stands in a row. */
+const withKeys = (values: Parameters<SayOnPage['rich']>[1]): Parameters<SayOnPage['rich']>[1] =>
+  Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      typeof value === 'function' ? (words: ReactNode[]) => value(keyed(words)) : value,
+    ]),
+  );
 
 const Words = createContext<{ say: SayOnPage; messages: Messages } | null>(null);
 
@@ -27,7 +42,10 @@ export function WordsProvider({
     const all = { ...around, ...messages };
     const plain = sayer(language, all);
     const say: SayOnPage = Object.assign(plain, {
-      rich: (...of: Parameters<SayOnPage['rich']>) => Children.toArray(plain.parts<ReactNode>(...of)),
+      rich: (key: MessageKey, values: Parameters<SayOnPage['rich']>[1]) => {
+        const parts = plain.parts<ReactNode>(key, withKeys(values));
+        return Array.isArray(parts) ? keyed(parts) : parts;
+      },
     });
     return { say, messages: all };
   });
