@@ -36,7 +36,8 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
   const real = useMemo(() => drawThread(dough, scale, HEIGHT, { leastGive: 180 }), [dough, scale]);
   const plan = useMemo(() => drawThread(dough, scale, HEIGHT, { planned: true }), [dough, scale]);
   return (
-    <figure ref={ref}>
+    // Until its width is known it is drawn as for a desk; a phone must not be widened by that.
+    <figure ref={ref} className="overflow-x-clip">
       <svg
         width={width}
         height={HEIGHT}
