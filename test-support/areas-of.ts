@@ -14,7 +14,7 @@ function fileOf(from: string, specifier: string): string | null {
     ? path.join('src', specifier.slice(2))
     : path.join(path.dirname(from), specifier);
   if (!specifier.startsWith('@/') && !specifier.startsWith('.')) return null;
-  if (!base.startsWith('src/ui/') && !base.startsWith('src/words/')) return null;
+  if (!base.startsWith('src/ui/')) return null;
   return ['.tsx', '.ts'].map((end) => base + end).find((file) => existsSync(file)) ?? null;
 }
 
@@ -34,7 +34,7 @@ export function areasOf(page: string): Set<string> {
       if (area in en && area !== AT_THE_DOOR) found.add(area);
     for (const [, specifier = ''] of text.matchAll(/(?:from|import\()\s*'([^']+)'/g)) {
       const next = fileOf(file, specifier);
-      if (next !== null && !next.startsWith('src/words/en')) open.push(next);
+      if (next !== null) open.push(next);
     }
   }
   return found;

@@ -24,7 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <StyleNonce nonce={nonce} />
-        <WordsOf areas={['kit', 'live', 'oven', 'shell', 'signIn']}>{children}</WordsOf>
+        <WordsOf areas={['common', 'kit', 'live', 'shell', 'signIn']}>{children}</WordsOf>
       </body>
     </html>
   );

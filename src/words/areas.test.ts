@@ -37,6 +37,13 @@ describe('the catalog', () => {
     expect(messages.map(([key]) => key).filter((key) => !said.has(key))).toEqual([]);
   });
 
+  it('has every sentence once, and words only: no code of a page', () => {
+    const sentences = messages.map(([, text]) => text).filter((text) => text.split(/\s+/).length >= 3);
+    const twice = sentences.filter((text, i) => sentences.indexOf(text) !== i);
+    expect(twice).toEqual([]);
+    expect(messages.filter(([, text]) => /var\(|\[contenteditable|\bpx\b|=>/.test(text))).toEqual([]);
+  });
+
   it('has messages that can be read as ICU', () => {
     expect(messages.length).toBeGreaterThan(1000);
     for (const [key, text] of messages) expect(() => compile(text), key).not.toThrow();

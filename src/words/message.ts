@@ -5,7 +5,7 @@ import type { en } from './en';
 export type Catalog = typeof en;
 export type Area = keyof Catalog;
 
-/** Names a message: `oven.traysIn`. */
+/** Names a message: `oven.ofTraysIn`. */
 export type MessageKey = { [A in Area]: `${A}.${Extract<keyof Catalog[A], string>}` }[Area];
 
 /** What can stand for a name in a message. */

@@ -9,7 +9,7 @@ export type Tag<Part> = (words: (string | Part)[]) => Part;
  *
  * @throws {Error} at a message that is in none of the areas at hand, or a value that it asks for and is not given
  * @example
- * say('oven.traysIn', { trays: 3, capacity: 9 }); // "3 of 9 trays in"
+ * say('oven.ofTraysIn', { trays: 3, capacity: 9 }); // "3 of 9 trays in"
  */
 export interface Say {
   (key: MessageKey, values?: Readonly<Record<string, Value>>): string;

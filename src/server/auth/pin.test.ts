@@ -90,7 +90,7 @@ describe('signing in', () => {
     const guessed = await hire('Anton', await hashPin('5090'));
     await Promise.all(Array.from({ length: 12 }, () => signIn(house.pool, ELSEWHERE, guessed, '0000')));
     expect(await signIn(house.pool, ELSEWHERE, guessed, '5090')).toMatchObject({
-      refusal: { key: 'refusals.tooManyWrongPins' },
+      refusal: { key: 'refusals.tooManyWrongPINsTryAgain' },
     });
     expect(await signIn(house.pool, BENCH, guessed, '5090')).toMatchObject({ person: { name: 'Anton' } });
   });

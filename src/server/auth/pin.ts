@@ -54,7 +54,7 @@ export async function signIn(db: Pool, tabletId: number, personId: number, pin: 
   if (!found) return { refusal: wording('refusals.nobodyOfThatNameWorksHere') };
   const [own, shared] = [pinOn(tabletId, personId), anyPinOn(tabletId)];
   const wait = await countGuess(db, [own, shared]);
-  if (wait > 0) return { refusal: wording('refusals.tooManyWrongPins', { wait }) };
+  if (wait > 0) return { refusal: wording('refusals.tooManyWrongPINsTryAgain', { wait }) };
   const { pinHash, peppered, ...person } = found;
   if (!(await isRight(found, pin)))
     return { refusal: wording('refusals.thatIsNotTheirPin', { name: person.name }) };

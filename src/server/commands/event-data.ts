@@ -59,7 +59,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .positive()
       .max(5000)
       .when('answer', { is: 'add-yeast', then: Joi.required() })
-      .messages({ '*': told(wording('refusals.howManyGramsOfYeast')) }),
+      .messages({ '*': told(wording('common.howManyGramsOfYeast')) }),
   }),
   conditions: Joi.object({
     flour: degrees('flour', -5, 45),
@@ -104,7 +104,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(1)
       .max(500)
       .required()
-      .messages({ '*': told(wording('refusals.howManyPiecesLieOnThe')) }),
+      .messages({ '*': told(wording('common.howManyPiecesLieOn')) }),
     grams: grams(1),
   }),
   scrap: Joi.object({

@@ -15,7 +15,7 @@ const degrees = Joi.number()
   .max(350)
   .allow(null)
   .required()
-  .messages({ '*': told(wording('refusals.aLimitIsATemperatureSuch')) });
+  .messages({ '*': told(wording('common.aLimitIsATemperature')) });
 
 /** From when on a place is too cold or too warm, and for how long it may be so before somebody is called. */
 export const setLimits = command<Limits, { place: string }>({

@@ -82,7 +82,7 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           const value = parseNumber(grams.replace(/g$/i, ''));
-          if (value === null || value <= 0) setTrouble(say('bench.howManyGramsOfYeast'));
+          if (value === null || value <= 0) setTrouble(say('common.howManyGramsOfYeast'));
           else answer({ answer: 'add-yeast', grams: value });
         }}
       >

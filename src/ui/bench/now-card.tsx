@@ -61,7 +61,7 @@ const notes = (say: Say) => [
   'sticky',
   'tears',
   say('bench.smellsSour'),
-  say('bench.aLittleSmall'),
+  say('common.aLittleSmall'),
   say('bench.justRight'),
 ];
 

@@ -24,7 +24,7 @@ function likely(step: RouteStep): number[] {
 }
 
 const noTemperature = (say: Say) => ({
-  C: say('bench.thatIsNotATemperature'),
+  C: say('common.thatIsNotATemperature'),
   F: say('bench.thatIsNotATemperature2'),
 });
 

@@ -103,7 +103,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           {say('bench.givenOtherwise')}
         </Button>
       )}
-      <Sheet open={telling} onOpenChange={setTelling} title={say('bench.whatWasGiven')}>
+      <Sheet open={telling} onOpenChange={setTelling} title={say('common.whatWasGiven')}>
         <div className="grid gap-3">
           {next?.step.given && (
             <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>

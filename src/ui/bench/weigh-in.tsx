@@ -30,7 +30,7 @@ export function WeighIn({
   const put = (weight: number | null) => {
     const pieces = parseNumber(count);
     if (pieces === null || !Number.isInteger(pieces) || pieces < 1)
-      return setTrouble(say('bench.howManyPiecesLieOn'));
+      return setTrouble(say('common.howManyPiecesLieOn'));
     if (weight === null || weight <= 0) return setTrouble(say('bench.typeAWeightSuchAs'));
     setTrouble(null);
     setGrams('');
@@ -59,7 +59,7 @@ export function WeighIn({
       </form>
       {scale !== null && (
         <Button floor className="justify-self-start" onClick={() => put(scale)}>
-          {say('bench.fromTheScale', { mass: showMass(scale, units) })}
+          {say('common.fromTheScale', { mass: showMass(scale, units) })}
         </Button>
       )}
       {trouble && (

@@ -134,7 +134,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         open={noting}
         onOpenChange={setNoting}
         title={say('dough.noteOn', { name: dough.name })}
-        words={[say('dough.cameOutWell'), say('dough.aLittleSmall'), 'uneven', say('dough.goodColour')]}
+        words={[say('dough.cameOutWell'), say('common.aLittleSmall'), 'uneven', say('dough.goodColour')]}
         onSay={(text) => void record({ doughId: dough.id, stepKey: null, kind: 'note', text })}
       />
     </main>

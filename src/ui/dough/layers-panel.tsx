@@ -102,7 +102,7 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
       <Sheet
         open={correcting !== null}
         onOpenChange={() => setCorrecting(null)}
-        title={say('dough.whatWasGiven')}
+        title={say('common.whatWasGiven')}
       >
         <div className="grid gap-3">
           {correcting &&

@@ -54,7 +54,7 @@ export function AlarmBand({
               <span className="flex shrink-0 flex-wrap justify-end gap-2">
                 {alarm.thaw && (
                   <Button floor onClick={() => takeOut(alarm)}>
-                    {say('floor.theyAreOut')}
+                    {say('common.theyAreOut')}
                   </Button>
                 )}
                 <Button floor onClick={() => take(alarm)}>

@@ -188,7 +188,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
             hint={read.formula.doughCelsius === null ? say('formulas.n24COr75F') : null}
           />
           <Choice
-            label={say('formulas.cupsAndSpoons')}
+            label={say('common.cupsAndSpoons')}
             value={kitchen}
             options={KITCHENS}
             onChoose={(id) => {

@@ -60,7 +60,7 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
         })}
       </p>
       <FileIn
-        label={say('formulas.fileToRead')}
+        label={say('common.fileToRead')}
         accept=".json,.csv,.jsonld,application/json,text/csv"
         longest={LONGEST_FORMULA}
         text={text}
@@ -69,7 +69,7 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label={say('formulas.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }) => (
-            <li key={`${line}${message}`}>{say('formulas.line', { line, message })}</li>
+            <li key={`${line}${message}`}>{say('common.line', { line, message })}</li>
           ))}
         </ul>
       )}

@@ -16,7 +16,7 @@ import { useUnits } from '../live/units';
 const ways = (say: Say): { id: Way; name: string }[] => [
   { id: 'pieces', name: 'pieces' },
   { id: 'finished', name: say('formulas.doughReadyToCut') },
-  { id: 'dough', name: say('formulas.doughBeforeButter') },
+  { id: 'dough', name: say('common.doughBeforeButter') },
   { id: 'flour', name: 'flour' },
   { id: 'ingredient', name: say('formulas.whatIsLeftOfAn') },
 ];

@@ -1,5 +1,6 @@
 'use client';
 
+import { weekdays } from '@/words/weekdays';
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useState } from 'react';
@@ -15,16 +16,6 @@ import { MachineSheet } from './machine-sheet';
 import { PersonSheet } from './person-sheet';
 import { RecordView } from './record-view';
 import { useChange } from './use-change';
-
-const daysWords = (say: Say) => [
-  say('house.monday'),
-  say('house.tuesday'),
-  say('house.wednesday'),
-  say('house.thursday'),
-  say('house.friday'),
-  say('house.saturday'),
-  say('house.sunday'),
-];
 
 type Open = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' | 'busy' } | null;
 
@@ -92,7 +83,7 @@ export function HouseView({
                 role="img"
                 aria-label={shiftWords(say, shifts)}
               >
-                {daysWords(say).map((_, day) => (
+                {weekdays(say.language, 'long').map((_, day) => (
                   <path key={day} d={`M${day * 100} 0V26`} stroke="var(--hairline)" />
                 ))}
                 {shifts.flatMap(({ weekday, startMinute, endMinute }) => {
@@ -217,7 +208,7 @@ function ShiftStrip() {
     <div className="grid grid-cols-[8.5rem_1fr] gap-3 pt-1" aria-hidden>
       <span />
       <span className="grid grid-cols-7 font-label text-[15px] font-medium text-quiet">
-        {daysWords(say).map((day) => (
+        {weekdays(say.language, 'long').map((day) => (
           <span key={day}>{day.slice(0, 3)}</span>
         ))}
       </span>
@@ -230,7 +221,7 @@ function shiftWords(say: Say, shifts: HouseBook['people'][number]['shifts']): st
   return shifts
     .map(({ weekday, startMinute, endMinute }) => {
       return say('house.shiftFromTo', {
-        day: daysWords(say)[weekday - 1] ?? '',
+        day: weekdays(say.language, 'long')[weekday - 1] ?? '',
         from: clockOfDay(startMinute),
         to: clockOfDay(endMinute),
       });

@@ -1,7 +1,7 @@
 'use client';
 
+import { weekdays } from '@/words/weekdays';
 import { useWords } from '../kit/words';
-import type { Say } from '@/words/say';
 import { useState } from 'react';
 import { SKILLS, type Person } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
@@ -12,16 +12,6 @@ import { Sheet } from '../kit/sheet';
 import { HeldNote } from './held-note';
 import { FormEnd } from './form-end';
 import { useChange } from './use-change';
-
-const daysWords = (say: Say) => [
-  say('house.mon'),
-  say('house.tue'),
-  say('house.wed'),
-  say('house.thu'),
-  say('house.fri'),
-  say('house.sat'),
-  say('house.sun'),
-];
 
 type Known = HouseBook['people'][number];
 
@@ -135,7 +125,7 @@ function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
   const say = useWords();
   const { change, held, calm } = useChange();
   const [week, setWeek] = useState<Week>(() =>
-    daysWords(say).map((_, i) => {
+    weekdays(say.language, 'short').map((_, i) => {
       const shift = person.shifts.find(({ weekday }) => weekday === i + 1);
       return shift
         ? { from: clockOfDay(shift.startMinute), to: clockOfDay(shift.endMinute) }
@@ -156,7 +146,7 @@ function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
       <h3 className="text-xl font-semibold">{say('house.everyWeek')}</h3>
       <p className="text-[15px] text-quiet">{say('house.anEndBeforeTheStart')}</p>
       <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
-        {daysWords(say).map((day, i) => (
+        {weekdays(say.language, 'short').map((day, i) => (
           <fieldset key={day} className="flex items-end gap-1">
             <legend className="font-semibold">{day}</legend>
             <Field

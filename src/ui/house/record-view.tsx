@@ -46,7 +46,7 @@ export function RecordView({
         )}
         {record.addresses.map(({ id, of, by, madeAt }) => (
           <Line key={id} act={say('house.withdraw')} onAct={() => void change('withdraw-address', { id })}>
-            <b>{of === null ? say('house.theWholePlan') : say('house.sWork', { of })}</b>{' '}
+            <b>{of === null ? say('common.theWholePlan') : say('house.sWork', { of })}</b>{' '}
             <span className="text-quiet">
               {say('house.madeBy', { by, time: dayTime(madeAt, zone), dayMonth: dayMonth(madeAt, zone) })}
             </span>

@@ -21,7 +21,7 @@ export function drawnInBrowser<Props extends object>(View: ComponentType<Props>)
       <View {...props} />
     ) : (
       <main className="flex-1">
-        <p className="p-10 text-lg text-quiet">{say('kit.layingOutTheWork')}</p>
+        <p className="p-10 text-lg text-quiet">{say('common.layingOutTheWork')}</p>
       </main>
     );
   };

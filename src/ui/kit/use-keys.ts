@@ -1,19 +1,15 @@
 'use client';
 
-import { useWords } from './words';
-import type { Say } from '@/words/say';
 import { useEffect, useEffectEvent } from 'react';
 
-const typing = (say: Say) => say('kit.inputSelectTextareaContenteditable');
-const pressedByEnter = (say: Say) => say('kit.buttonA');
+const TYPING = 'input, select, textarea, [contenteditable]';
+const PRESSED_BY_ENTER = 'button, a';
 
 /** Listens for keys wherever the focus is, but not while somebody types or a sheet lies over the page. */
 export function useKeys(keys: Record<string, () => void>): void {
-  const say = useWords();
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const target = event.target instanceof Element ? event.target : document.body;
-    const taken =
-      target.closest(typing(say)) || (event.key === 'Enter' && target.closest(pressedByEnter(say)));
+    const taken = target.closest(TYPING) || (event.key === 'Enter' && target.closest(PRESSED_BY_ENTER));
     const act = keys[event.shiftKey ? `Shift+${event.key}` : event.key] ?? keys[event.key];
     if (
       !act ||

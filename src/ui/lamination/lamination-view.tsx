@@ -104,7 +104,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
         <Tabs at="/lamination" />
         <div className="grid w-full max-w-lg grid-cols-3 gap-2">
           <Field
-            label={say('lamination.doughBeforeButter')}
+            label={say('common.doughBeforeButter')}
             {...field('dough')}
             trouble={unless(dough, wants(say, 'grams'))}
           />

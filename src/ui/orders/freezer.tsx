@@ -65,7 +65,7 @@ export function Freezer({
               <Button
                 onClick={() => void onMove({ productId: id, pieces: -wanted, note: '', forDue: dueAt })}
               >
-                {say('orders.theyAreOut')}
+                {say('common.theyAreOut')}
               </Button>
             </li>
           ))}

@@ -160,7 +160,7 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
                 <div className="mt-1 flex flex-wrap gap-2">
                   {!isLate(dough) && (
                     <Button disabled={busy !== null} onClick={() => void planThese([dough])}>
-                      {busy === keyOf(dough) ? say('orders.findingItsPlace') : say('orders.planIt')}
+                      {busy === keyOf(dough) ? say('common.findingItsPlace') : say('orders.planIt')}
                     </Button>
                   )}
                   {(outcome?.late || isLate(dough)) && (

@@ -48,7 +48,7 @@ function Form({ onClose, book, zone }: Props) {
     <div className="grid gap-4">
       <p>{say.rich('orders.aTableCSVUTF8', { b: (words) => <b>{words}</b> })}</p>
       <FileIn
-        label={say('orders.fileToRead')}
+        label={say('common.fileToRead')}
         accept=".csv,text/csv"
         longest={LONGEST_ORDERS}
         text={text}
@@ -62,7 +62,7 @@ function Form({ onClose, book, zone }: Props) {
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label={say('orders.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }, i) => (
-            <li key={i}>{say('orders.line', { line, message })}</li>
+            <li key={i}>{say('common.line', { line, message })}</li>
           ))}
           {read.faults.length > 20 && <li>{say('orders.andMore', { count: read.faults.length - 20 })}</li>}
         </ul>

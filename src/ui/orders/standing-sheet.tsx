@@ -1,7 +1,7 @@
 'use client';
 
+import { weekdays } from '@/words/weekdays';
 import { useWords } from '../kit/words';
-import type { Say } from '@/words/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
@@ -10,16 +10,6 @@ import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
-
-const daysWords = (say: Say) => [
-  say('orders.mon'),
-  say('orders.tue'),
-  say('orders.wed'),
-  say('orders.thu'),
-  say('orders.fri'),
-  say('orders.sat'),
-  say('orders.sun'),
-];
 
 interface Props {
   open: boolean;
@@ -58,7 +48,9 @@ function List({ book, products }: Pick<Props, 'book' | 'products'>) {
       {[...lines.values()].map(({ text, days }) => (
         <li key={text} className="flex justify-between gap-3 border-b border-hairline py-1">
           <span>{text}</span>
-          <span className="text-quiet">{days.map((day) => daysWords(say)[day - 1]).join(' ')}</span>
+          <span className="text-quiet">
+            {days.map((day) => weekdays(say.language, 'short')[day - 1]).join(' ')}
+          </span>
         </li>
       ))}
     </ul>
@@ -111,7 +103,7 @@ function Form({ book }: Pick<Props, 'book'>) {
       <Field label={say('orders.readyBy')} type="time" value={order.time} onType={(time) => set({ time })} />
       <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
         <legend className="text-[15px]">{say('orders.on')}</legend>
-        {daysWords(say).map((name, i) => {
+        {weekdays(say.language, 'short').map((name, i) => {
           const on = order.weekdays.includes(i + 1);
           return (
             <Button

@@ -207,7 +207,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
           </Button>
         )}
         <Button type="submit" look="act" floor disabled={busy}>
-          {busy ? say('plan.findingItsPlace') : say('plan.addDough')}
+          {busy ? say('common.findingItsPlace') : say('plan.addDough')}
         </Button>
       </div>
     </form>

@@ -73,7 +73,7 @@ function PrivateAddress({ person, people }: Pick<Props, 'person' | 'people'>) {
           value={of}
           onChange={(event) => setOf(event.target.value)}
         >
-          {mayAll && <option value="">{say('plan.theWholePlan')}</option>}
+          {mayAll && <option value="">{say('common.theWholePlan')}</option>}
           {people
             .filter(({ id }) => mayAll || id === person.id)
             .map(({ id, name }) => (

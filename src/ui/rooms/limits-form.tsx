@@ -31,7 +31,7 @@ export function LimitsForm({ limits }: { limits: PlaceLimits }) {
     if ((low === null && form.low.trim() !== '') || (high === null && form.high.trim() !== ''))
       return setTold({
         ok: false,
-        words: say('rooms.aLimitIsATemperature'),
+        words: say('common.aLimitIsATemperature'),
       });
     const answer = await send('set-limits', {
       ...{ place: limits.place, low, high },

@@ -16,7 +16,7 @@ import { withGaps, type PlaceRecord } from '@/core/climate/curve';
 import { clockTime, dayMonth, dayTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, LINE, tooltip } from '../kit/chart-look';
+import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
 
 const DAY = 24 * 3_600_000;
 /** A probe that says nothing for as long as this many points was silent. */
@@ -76,7 +76,7 @@ export default function PlaceChart({
               `${Number(value).toFixed(name === 'humidity' ? 0 : 1)} ${name === 'humidity' ? '%' : unit}`,
               String(name),
             ]}
-            contentStyle={tooltip(say)}
+            contentStyle={TOOLTIP}
           />
           {outside.map((one) => (
             <ReferenceArea

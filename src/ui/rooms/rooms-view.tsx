@@ -84,7 +84,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
   const tell = async () => {
     const value = parseCelsius(typed, units.temperature);
     if (value === null) {
-      setTrouble(say('rooms.thatIsNotATemperature'));
+      setTrouble(say('common.thatIsNotATemperature'));
       return;
     }
     const wet =

@@ -42,7 +42,7 @@ export function UnitChoices() {
           onChoose={(length) => setUnits({ length: length as ReaderUnits['length'] })}
         />
         <Choice
-          label={say('rooms.cupsAndSpoons')}
+          label={say('common.cupsAndSpoons')}
           value={units.kitchen}
           options={KITCHENS}
           onChoose={(kitchen) => setUnits({ kitchen: kitchen as Kitchen })}

@@ -53,7 +53,7 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
                 setHow('weighed');
               }}
             >
-              {say('scrap.fromTheScale', { mass: showMass(scale, units) })}
+              {say('common.fromTheScale', { mass: showMass(scale, units) })}
             </Button>
           )}
           <div role="group" aria-label={say('scrap.howItIsKnown')} className="flex gap-2">

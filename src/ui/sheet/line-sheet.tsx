@@ -49,7 +49,7 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
           </Button>
           {lastWeight !== null && (
             <Button floor onClick={() => tell(tenth(lastWeight))}>
-              {say('sheet.fromTheScale', { mass: showMass(lastWeight, units) })}
+              {say('common.fromTheScale', { mass: showMass(lastWeight, units) })}
             </Button>
           )}
         </div>

@@ -118,7 +118,7 @@ export function Shell({
             </header>
             <Unconfirmed {...{ person, sessionId }} zone={house.zone} />
             <RefusedList people={people} zone={house.zone} />
-            <Suspense fallback={<p className="p-10 text-lg text-quiet">{say('shell.layingOutTheWork')}</p>}>
+            <Suspense fallback={<p className="p-10 text-lg text-quiet">{say('common.layingOutTheWork')}</p>}>
               {looksOn(person.role) ? (
                 <fieldset disabled className="contents">
                   {children}

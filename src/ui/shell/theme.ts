@@ -1,6 +1,5 @@
 'use client';
 
-import { useWords } from '../kit/words';
 import { useSyncExternalStore } from 'react';
 
 const listeners = new Set<() => void>();
@@ -13,10 +12,9 @@ function subscribe(listener: () => void): () => void {
 
 /** Day or night, for this device; kept in a cookie so that the page is made in the right one. */
 export function useTheme(): { night: boolean; toggle: () => void } {
-  const say = useWords();
   const night = useSyncExternalStore(subscribe, isNight, () => false);
   const toggle = () => {
-    const next = isNight() ? say('shell.day') : say('shell.night');
+    const next = isNight() ? 'day' : 'night';
     document.documentElement.dataset.theme = next;
     document.cookie = `theme=${next}; path=/; max-age=31536000; samesite=lax`;
     listeners.forEach((listener) => listener());

@@ -83,7 +83,7 @@ export function Unconfirmed({
         <p key={one.id} className="flex flex-wrap items-center justify-between gap-3">
           {say.rich('shell.recordedHereByNotConfirmed', { get: () => waiting.get(one.id), name: one.name })}
           <Button floor onClick={() => setAsking(one)}>
-            {say('shell.pINOf', { name: one.name })}
+            {say('common.pINOf', { name: one.name })}
           </Button>
         </p>
       ))}
@@ -92,7 +92,7 @@ export function Unconfirmed({
           {say('shell.onlineAgainGoesOnWith', { name: acting.name })}
           <span className="flex gap-3">
             <Button floor onClick={() => setAsking(acting)}>
-              {say('shell.pINOf', { name: acting.name })}
+              {say('common.pINOf', { name: acting.name })}
             </Button>
             <Button floor onClick={done}>
               {say('shell.goesOn', { name: person.name })}

@@ -37,7 +37,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
   const key = 'min-h-16 rounded border border-edge bg-flour text-2xl font-semibold';
   return (
     <form
-      aria-label={say('signIn.pINOf', { name: person.name })}
+      aria-label={say('common.pINOf', { name: person.name })}
       className="grid min-w-0 content-start gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -46,7 +46,7 @@ export function PinPad({ person, zone, onDone }: { person: Somebody; zone: strin
     >
       <ToConfirm list={unconfirmed} zone={zone} notMine={notMine} onChange={setNotMine} />
       <label className="grid gap-1 text-lg">
-        {say('signIn.pINOf', { name: person.name })}
+        {say('common.pINOf', { name: person.name })}
         <input
           autoFocus
           type="password"

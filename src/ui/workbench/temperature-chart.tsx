@@ -15,7 +15,7 @@ import {
 import { duration } from '@/core/units/format';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
-import { AXIS, LINE, tooltip } from '../kit/chart-look';
+import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
 
 export interface ChartLine {
   name: string;
@@ -61,7 +61,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
           <Tooltip
             labelFormatter={(minute) => say('workbench.afterMinutes', { duration: duration(Number(minute)) })}
             formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
-            contentStyle={tooltip(say)}
+            contentStyle={TOOLTIP}
           />
           <Legend iconType="plainline" />
           {target !== null && (

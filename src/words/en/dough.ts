@@ -29,7 +29,6 @@ export const dough = {
   had: '<blocks></blocks>had {given}{part}',
   at: 'At {length}: {outcomeWords}.',
   wasGivenOtherwise: '{label} was given otherwise',
-  whatWasGiven: 'What was given?',
   aAsPlanned: 'a {FOLDWORDS}, as planned',
   pieces: 'Pieces',
   cutPlan: 'Cut plan',
@@ -52,6 +51,5 @@ export const dough = {
   aPromiseOfThisDough: 'A promise of this dough is out of reach, even at its shortest waits.',
   noteOn: 'Note on {name}',
   cameOutWell: 'came out well',
-  aLittleSmall: 'a little small',
   goodColour: 'good colour',
 } as const;

@@ -8,7 +8,6 @@ export const floor = {
   off: 'off',
   on: 'on',
   alarms: 'Alarms',
-  theyAreOut: 'They are out',
   iSeeToIt: 'I see to it',
   soundIsOnSwitchIt: 'Sound is on: switch it off on this tablet',
   soundIsOffSwitchIt: 'Sound is off: switch it on on this tablet',

@@ -1,5 +1,6 @@
 import { batch } from './batch';
 import { bench } from './bench';
+import { common } from './common';
 import { cutting } from './cutting';
 import { dough } from './dough';
 import { fillings } from './fillings';
@@ -27,6 +28,7 @@ import { workbench } from './workbench';
 export const en = {
   batch,
   bench,
+  common,
   cutting,
   dough,
   fillings,

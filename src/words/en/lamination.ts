@@ -144,7 +144,6 @@ export const lamination = {
   howMuchDoughGiveIts: 'How much dough? Give its weight before butter.',
   howMuchButterWithoutIt: 'How much butter? Without it there is nothing to laminate.',
   aSheetHasAThickness: 'A sheet has a thickness, such as 3.9 mm.',
-  doughBeforeButter: 'dough before butter',
   finalSheet2: 'final sheet',
   inAllOneBlockBlocks: '{mass} in all, {blocks, plural, one {one block} other {{blocks} blocks}}',
   at: '{schemeName} at {length}',

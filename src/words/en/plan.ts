@@ -14,7 +14,6 @@ export const plan = {
   addItLateThenLook: 'Add it late, then look for ways out',
   anotherProductOutOfThe: ' Another product out of the same dough',
   addOnceMore: 'Add once more',
-  findingItsPlace: 'Finding its place …',
   begunOrDoneItStays: 'Begun or done: it stays where it is.',
   aWaitOfItGives: 'A wait of {windowWords}; it gives as the steps around it move.',
   lookingHowFarItCan: 'Looking how far it can go …',
@@ -123,7 +122,6 @@ export const plan = {
   aPrivateAddressToSubscribe:
     'A private address to subscribe to. Who has it can read it; a new one ends the one before.',
   whoseWork: 'Whose work',
-  theWholePlan: 'The whole plan',
   sWork: '{name}’s work',
   makeAnAddress: 'Make an address',
   asAFile: 'As a file',

@@ -13,7 +13,6 @@ export const sheet = {
   makeItANewVersion: 'Make it a new version',
   theSheetSays: 'the sheet says <span>{mass}</span>',
   weighedSo: 'Weighed so',
-  fromTheScale: '{mass} from the scale',
   orAnotherWeightSuchAs: 'Or another weight, such as 5.2 kg',
   tellIt: 'Tell it',
   takenInstead: 'Taken instead',

@@ -32,12 +32,9 @@ export const shell = {
   confirmWithPIN: 'Confirm with PIN',
   recordedHereByNotConfirmed:
     '<get></get> recorded here by {name}, not confirmed yet. {name} confirms with the PIN.',
-  pINOf: 'PIN of {name}',
   onlineAgainGoesOnWith: 'Online again. {name} goes on with the PIN.',
   goesOn: '{name} goes on',
   confirmWhatWasRecorded: 'Confirm what was recorded',
-  day: 'day',
-  night: 'night',
   plan: 'Plan',
   orders: 'Orders',
   bench: 'Bench',
@@ -51,5 +48,4 @@ export const shell = {
   dayTheme: 'Day theme',
   nightTheme: 'Night theme',
   signOut: 'Sign out',
-  layingOutTheWork: 'Laying out the work …',
 } as const;

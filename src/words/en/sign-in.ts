@@ -13,7 +13,6 @@ export const signIn = {
   yourPINConfirms: 'Your PIN confirms',
   recordedHere: 'recorded here',
   untickWhatIsNotYours: 'Untick what is not yours.',
-  pINOf: 'PIN of {name}',
   deleteLastDigit: 'Delete last digit',
   signIn: 'Sign in',
   youWereSignedOutWhat:

@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Oven' };
 export default async function Page() {
   const { person, now } = await housePage('/oven');
   return (
-    <WordsOf areas={['bench', 'floor']}>
+    <WordsOf areas={['bench', 'floor', 'oven']}>
       <OvenScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>
   );

@@ -21,7 +21,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     batchTemperatures(pool(), dough, now),
   ]);
   return (
-    <WordsOf areas={['batch', 'bench', 'dough', 'floor', 'thread']}>
+    <WordsOf areas={['batch', 'bench', 'dough', 'floor', 'oven', 'thread']}>
       <BatchView {...{ board, photos, stays, person }} />
     </WordsOf>
   );

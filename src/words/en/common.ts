@@ -1,0 +1,19 @@
+/** What several areas say. */
+export const common = {
+  pINOf: 'PIN of {name}',
+  layingOutTheWork: 'Laying out the work …',
+  fromTheScale: '{mass} from the scale',
+  doughBeforeButter: 'dough before butter',
+  aLimitIsATemperature: 'A limit is a temperature, such as 7 or 45 F; leave it empty for none.',
+  howManyGramsOfYeast: 'How many grams of yeast?',
+  howManyPiecesLieOn: 'How many pieces lie on the scale?',
+  theWholePlan: 'The whole plan',
+  thatIsNotATemperature: 'That is not a temperature. Type a number, with F for Fahrenheit.',
+  whatWasGiven: 'What was given?',
+  aLittleSmall: 'a little small',
+  theyAreOut: 'They are out',
+  findingItsPlace: 'Finding its place …',
+  fileToRead: 'File to read',
+  line: 'Line {line}: {message}',
+  cupsAndSpoons: 'Cups and spoons',
+} as const;
