@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ONE_OF_EACH } from '../../../test-support/equipment';
+import { machine, ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { agenda } from './agenda';
 import { isFor } from './bench-for';
@@ -38,5 +38,14 @@ describe('whose bench it is', () => {
     const oven = itemsOf([]).filter((item) => isFor(item, 'oven', NOBODY));
     expect(oven.map(({ step }) => step.step.kind)).toEqual(['load']);
     expect(itemsOf([]).filter((item) => isFor(item, 'mixer', NOBODY))).toEqual([]);
+  });
+
+  it('shows a station the work at every machine of its kind, whatever that is called', () => {
+    const mix = named([], 'mix');
+    const spiral = machine('mixer', { id: 'spiral' });
+    const there = { ...mix, step: { ...mix.step, uses: [{ resource: 'spiral', amount: 1 }] } };
+    expect(isFor(there, 'mixer', { ...NOBODY, machines: [spiral] })).toBe(true);
+    expect(isFor(there, 'mixer', NOBODY)).toBe(false);
+    expect(isFor(there, 'bench', { ...NOBODY, machines: [spiral] })).toBe(false);
   });
 });

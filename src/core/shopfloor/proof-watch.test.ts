@@ -70,6 +70,41 @@ describe('the proof watch', () => {
   });
 });
 
+describe('two ovens', () => {
+  const small = machine('oven', { id: 'small', capacity: 4, changeover: 5 });
+  const into = (dough: DoughForecast, oven: string): DoughForecast => ({
+    ...dough,
+    steps: dough.steps.map((step) =>
+      step.step.kind === 'bake'
+        ? {
+            ...step,
+            uses: step.uses.map((use) => (use.setting === undefined ? use : { ...use, resource: oven })),
+          }
+        : step,
+    ),
+  });
+
+  it('are free each for itself: what bakes in one keeps nobody out of the other', () => {
+    const baking = standing(BAKE, 1020, { now: 1030 });
+    const free = (oven: string) =>
+      proofWatch([into(standing(PROOF, 1000), oven), into(baking, 'small')], [OVEN, small], 1030 * MIN)[0]
+        ?.bake;
+    expect(free('oven')).toMatchObject({ oven: 'oven', free: 1030 * MIN });
+    expect(free('small')).toMatchObject({ oven: 'small', free: 1038 * MIN });
+  });
+
+  it('do not make loads meet that go into different ones', () => {
+    const doughs = (second: string) => [
+      into(named(standing(PROOF, 1000), 1, 'Crescent 1'), 'small'),
+      into(named(standing(PROOF, 1005), 2, 'Crescent 2'), second),
+    ];
+    const met = (second: string) =>
+      meetings(proofWatch(doughs(second), [OVEN, small], 1010 * MIN), [OVEN, small], 'UTC');
+    expect(met('small')).toHaveLength(1);
+    expect(met('oven')).toEqual([]);
+  });
+});
+
 describe('two loads that meet at the oven', () => {
   const meeting = (oven = OVEN, places: CoolPlace[] = []) => {
     const doughs = [

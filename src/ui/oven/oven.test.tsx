@@ -9,7 +9,7 @@ import type { FloorEvent } from '@/core/record/events';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { correctionsTold, DeckChoice } from './deck-choice';
 import { LoadInside } from './load-inside';
-import type { OvenInside } from './oven-inside';
+import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut } from './load-rows';
 
 const BAKE = '5.1.bake';
@@ -130,6 +130,22 @@ describe('decks', () => {
     expect(told).toHaveBeenCalledTimes(1);
   });
 
+  it('are those of the oven that a load is really in: another is told with its own free decks', async () => {
+    const told = telling();
+    const small = machine('oven', { id: 'small', label: 'Small oven', capacity: 4 });
+    const other = { ...OVEN, machine: small, decks: { ...DECKS, count: 2, perDeck: 2 }, taken: [1] };
+    const { user } = show(
+      <DeckChoice load={inside()} oven={OVEN} ovens={[OVEN, other]} tell={(_, part) => told(part)} />,
+    );
+    await user.selectOptions(screen.getByLabelText('oven'), 'Small oven');
+    expect(told).toHaveBeenCalledWith({
+      kind: 'deck',
+      data: { kind: 'decks', oven: 'small', decks: [1, 2] },
+    });
+    await user.selectOptions(screen.getByLabelText('oven'), 'oven');
+    expect(told).toHaveBeenCalledTimes(1);
+  });
+
   it('of an oven with one are not asked for', () => {
     show(<DeckChoice load={inside()} {...inOven({ decks: { ...DECKS, count: 1 } })} tell={telling()} />);
     expect(screen.queryByRole('group')).toBeNull();
@@ -140,6 +156,30 @@ describe('decks', () => {
     const whole = { ...DECKS, whole: { ratio: 0.94, spread: 0.02, bakes: 9 }, each: [right, right, right] };
     expect(correctionsTold(say, whole)).toBe('the oven takes 6 % shorter, by 9 bakes');
     expect(correctionsTold(say, { ...DECKS, each: [right, right, right] })).toBeNull();
+  });
+});
+
+describe('the ovens of a bakery', () => {
+  it('have each what was put into it as recorded, and as planned otherwise', () => {
+    const small = machine('oven', { id: 'small', place: 'small' });
+    const moved = did('deck', BAKE, 1001, { data: { kind: 'decks', oven: 'small', decks: [2] } });
+    const board = {
+      machines: [machine('oven'), machine('mixer'), small],
+      decks: { oven: DECKS, small: DECKS },
+      places: [{ place: 'small', label: 'Small oven', celsius: 181, humidity: null, at: 0 }],
+    };
+    const shown = (events: FloorEvent[]) =>
+      ovensOf(board, [inside(events)]).map(({ machine: { id }, trays, taken, reading }) => {
+        return [id, trays, taken, reading?.celsius];
+      });
+    expect(shown([])).toEqual([
+      ['oven', 4, [], undefined],
+      ['small', 0, [], 181],
+    ]);
+    expect(shown([moved])).toEqual([
+      ['oven', 0, [], undefined],
+      ['small', 4, [2], 181],
+    ]);
   });
 });
 
