@@ -14,14 +14,14 @@ function fileOf(from: string, specifier: string): string | null {
     ? path.join('src', specifier.slice(2))
     : path.join(path.dirname(from), specifier);
   if (!specifier.startsWith('@/') && !specifier.startsWith('.')) return null;
-  if (!base.startsWith('src/ui/')) return null;
+  if (!/^src\/(ui|core)\//.test(base)) return null;
   return ['.tsx', '.ts'].map((end) => base + end).find((file) => existsSync(file)) ?? null;
 }
 
 /** What the server puts into words itself: no screen is sent it. */
-const AT_THE_DOOR = 'refusals';
+const BY_SERVER = ['refusals', 'reasons'];
 
-/** Areas of messages that a page speaks from, through all that it imports of the screens, now or later. */
+/** Areas of messages that a page speaks from, through all that it imports of the screens and the core, now or later. */
 export function areasOf(page: string): Set<string> {
   const found = new Set<string>();
   const seen = new Set<string>();
@@ -31,7 +31,7 @@ export function areasOf(page: string): Set<string> {
     seen.add(file);
     const text = readFileSync(file, 'utf8');
     for (const [, area = ''] of text.matchAll(/'(\w+)\.\w+'/g))
-      if (area in en && area !== AT_THE_DOOR) found.add(area);
+      if (area in en && !BY_SERVER.includes(area)) found.add(area);
     for (const [, specifier = ''] of text.matchAll(/(?:from|import\()\s*'([^']+)'/g)) {
       const next = fileOf(file, specifier);
       if (next !== null) open.push(next);

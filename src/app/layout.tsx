@@ -24,7 +24,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <StyleNonce nonce={nonce} />
-        <WordsOf areas={['common', 'kit', 'live', 'shell', 'signIn']}>{children}</WordsOf>
+        <WordsOf areas={['alarms', 'batch', 'common', 'formulas', 'kit', 'live', 'shell', 'signIn']}>
+          {children}
+        </WordsOf>
       </body>
     </html>
   );

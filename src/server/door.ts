@@ -1,4 +1,4 @@
-import { wording, type Wording } from '@/words/wording';
+import { coded, type Coded } from '@/core/codes/coded';
 import { OF_SOMEBODY_ELSE, REFUSED, SIGNED_OUT, type Answer } from '@/core/wire/answer';
 import { mayUse, type Route } from '@/core/shopfloor/rights';
 import { whoIsHere, type Here } from './auth/session';
@@ -30,14 +30,14 @@ export function reply(answer: Answer, key: string | undefined): Response {
 }
 
 /** A refusal before anything was looked at. */
-export const no = (status: number, words: Wording, field: string | null = null): Answer =>
+export const no = (status: number, words: Coded, field: string | null = null): Answer =>
   refused(status, new Refusal(words, field));
 
 /** Who may come in by a route, or what they are answered. */
 export async function whoMay(route: Route): Promise<Here | Answer> {
   const here = await whoIsHere();
-  if (!here) return no(SIGNED_OUT, wording('refusals.youAreSignedOutSignIn'));
-  return mayUse(here.person, route) ? here : no(403, wording('refusals.thisIsNotForEverybodyTo'));
+  if (!here) return no(SIGNED_OUT, coded('refusals.youAreSignedOutSignIn'));
+  return mayUse(here.person, route) ? here : no(403, coded('refusals.thisIsNotForEverybodyTo'));
 }
 
 /**
@@ -49,15 +49,15 @@ export async function unbroken(
   change: (key: string | undefined) => Promise<Answer>,
 ): Promise<Response> {
   const key = keyOf(request);
-  if (!fromOwnPage(request)) return reply(no(403, wording('refusals.thisCameFromAnotherSiteAnd')), key);
+  if (!fromOwnPage(request)) return reply(no(403, coded('refusals.thisCameFromAnotherSiteAnd')), key);
   try {
     return reply(await change(key), key);
   } catch (error) {
     if (error instanceof Refusal) return reply(refused(REFUSED, error), key);
     log.error({ err: error }, 'change failed');
     return error instanceof DatabaseError
-      ? reply(no(503, wording('refusals.theBakerySDatabaseDoesNot')), key)
-      : reply(no(500, wording('refusals.somethingWentWrongOnTheBakery')), key);
+      ? reply(no(503, coded('refusals.theBakerySDatabaseDoesNot')), key)
+      : reply(no(500, coded('refusals.somethingWentWrongOnTheBakery')), key);
   }
 }
 
@@ -73,7 +73,7 @@ export function changing(
     const by = request.headers.get(RECORDED_BY);
     return by === null || by === `${here.person.id}/${here.sessionId}`
       ? change(here, key)
-      : no(OF_SOMEBODY_ELSE, wording('refusals.somebodyElseHasSignedInOn'));
+      : no(OF_SOMEBODY_ELSE, coded('refusals.somebodyElseHasSignedInOn'));
   });
 }
 

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import type { Person } from '@/core/bakery/people';
 import { Refusal } from './commands/command';
 import { noteChange } from './changes';
@@ -38,17 +38,17 @@ export function pictureType(bytes: Uint8Array): Type | null {
 /** Keeps a photo; the same id again changes nothing. Refuses what is no picture, and more than a dough can have. */
 export async function keepPhoto(person: Person, { id, doughId, stepKey }: PhotoOf, bytes: Uint8Array) {
   const type = pictureType(bytes);
-  if (!type) throw new Refusal(wording('refusals.thisFileIsNoPictureJPEG'), 'photo');
+  if (!type) throw new Refusal(coded('refusals.thisFileIsNoPictureJPEG'), 'photo');
   return transaction(pool(), async (db) => {
     const [dough] = await rowsOf<{ photos: number }>(
       db,
       'SELECT (SELECT COUNT(*) FROM photo WHERE dough_id = dough.id) AS photos FROM dough WHERE id = ?',
       [doughId],
     );
-    if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotThere'), 'doughId');
+    if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotThere'), 'doughId');
     if (dough.photos >= MOST_OF_A_DOUGH)
       throw new Refusal(
-        wording('refusals.photosOfOneDoughAreEnough', { MOSTOFADOUGH: MOST_OF_A_DOUGH }),
+        coded('refusals.photosOfOneDoughAreEnough', { MOSTOFADOUGH: MOST_OF_A_DOUGH }),
         'photo',
       );
     const kept = await insertOnce(db, 'photo', {

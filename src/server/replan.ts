@@ -16,6 +16,7 @@ import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
 import { houseValues, machines } from './store/house';
 import { readPlanMeans, readWholePlan } from './store/whole-problem';
+import { wordsIn } from '@/words/compile';
 
 /** How the plan is worked out anew. */
 export interface Replanning extends Search {
@@ -114,18 +115,25 @@ async function describe(
   const moved = new Map(
     doughs.map((dough) => [dough.id, movedSteps(dough, whole, { times, ...(chosen ? { chosen } : {}) })]),
   );
+  const say = wordsIn('en');
   const names = new Map(doughs.map(({ id, name }) => [String(id), name]));
   const labels = new Map((await machines(db)).map(({ id, label }) => [id, label.toLowerCase()]));
   const why = ({ id }: DoughRecord): string => {
     const cause = causes.get(id);
     if (cause) return cause;
     const room = madeRoomFor(wanted, present, times, id);
-    if (!room) return 'fits better so';
-    return `makes room for ${names.get(room.dough) ?? 'another'}: ${labels.get(room.resource) ?? 'hands'}`;
+    if (!room) return say('reasons.fitsBetterSo');
+    return say('reasons.makesRoomFor', {
+      dough: names.get(room.dough) ?? say('reasons.anotherDough'),
+      resource: labels.get(room.resource) ?? say('reasons.hands'),
+    });
   };
   return {
     times: [...moved].filter(([, steps]) => Object.keys(steps).length > 0),
-    changes: planChanges(base.doughs, moved, why, small),
+    changes: planChanges(base.doughs, moved, why, small).map((change) => ({
+      ...change,
+      label: say.coded(change.label),
+    })),
     cost: planCost(wanted, times),
     costBefore: planCost(base.problem, base.present),
     late: latePromises(whole, wanted, times),

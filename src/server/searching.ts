@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { setTimeout as pause } from 'node:timers/promises';
 import { v4 as uuidv4 } from 'uuid';
 import { Refusal, type SearchContext } from './commands/command';
@@ -48,7 +48,7 @@ export async function searching<T>(context: SearchContext, work: () => Promise<T
     return await work();
   } catch (error) {
     if (error instanceof PlannerLost)
-      throw new Refusal(wording('refusals.thePlannerWasInterruptedNothingChanged'));
+      throw new Refusal(coded('refusals.thePlannerWasInterruptedNothingChanged'));
     throw error;
   } finally {
     clearInterval(renewal);
@@ -62,10 +62,10 @@ export async function searching<T>(context: SearchContext, work: () => Promise<T
 
 const tooLong = (who?: string) =>
   new Refusal(
-    wording('refusals.tryAgainInAMomentNothing', {
+    coded('refusals.tryAgainInAMomentNothing', {
       part: who
-        ? wording('refusals.isHavingAPlanWorkedOut', { who })
-        : wording('refusals.otherPlansAreBeingWorkedOut'),
+        ? coded('refusals.isHavingAPlanWorkedOut', { who })
+        : coded('refusals.otherPlansAreBeingWorkedOut'),
     }),
   );
 

@@ -6,7 +6,7 @@ import { en } from './en';
 
 /** What a page or layout sends, as it is written there. */
 function sentBy(file: string): Set<string> {
-  const [, list = ''] = /<WordsOf areas=\{\[([^\]]*)\]\}/.exec(readFileSync(file, 'utf8')) ?? [];
+  const [, list = ''] = /<WordsOf\s+areas=\{\[([^\]]*)\]\}/.exec(readFileSync(file, 'utf8')) ?? [];
   return new Set([...list.matchAll(/'(\w+)'/g)].map(([, area = '']) => area));
 }
 
@@ -33,7 +33,9 @@ describe('the catalog', () => {
   );
 
   it('has no message that nobody says', () => {
-    const said = keysIn(['app', 'ui', 'words', 'server'].flatMap((folder) => filesUnder(`src/${folder}`)));
+    const said = keysIn(
+      ['app', 'core', 'ui', 'words', 'server'].flatMap((folder) => filesUnder(`src/${folder}`)),
+    );
     expect(messages.map(([key]) => key).filter((key) => !said.has(key))).toEqual([]);
   });
 

@@ -1,5 +1,15 @@
 import format, { type CompiledMessage, type FormatOptions, type FormatValues } from 'icu-minify/format';
+import type { Coded, CodedValue, Quantity, Words } from '@/core/codes/coded';
+import { METRIC, type ReaderUnits } from '@/core/units/reader';
+import { retold } from '@/core/units/retold';
 import type { Language, MessageKey, Messages, Value } from './message';
+import { shown } from './quantity';
+
+declare module '@/core/codes/coded' {
+  interface Sayable {
+    readonly code: MessageKey;
+  }
+}
 
 /** What stands for a tag in a message: it is given what lies between. */
 export type Tag<Part> = (words: (string | Part)[]) => Part;
@@ -18,6 +28,8 @@ export interface Say {
     key: MessageKey,
     values: Readonly<Record<string, Value | Tag<Part>>>,
   ) => string | Part | (string | Part)[];
+  /** Says what the core or the server has to say, with the messages and quantities in it; a bakery’s own words as they are. */
+  coded: (message: Words) => string;
   language: Language;
 }
 
@@ -41,8 +53,16 @@ function namesIn(message: Exclude<CompiledMessage, string>): string[] {
   return message.flatMap((node) => (Array.isArray(node) ? [String(node[0])] : []));
 }
 
-/** Makes what says these messages. */
-export function sayer(language: Language, messages: Messages): Say {
+/** How a language lists: British English has no comma before "and". */
+const LIST_LOCALE: Record<Language, string> = { en: 'en-GB' };
+
+/** A name as it stands within a line: "Let it rise 4 °C cooler" as "let it rise 4 °C cooler". */
+export const lowerFirst = (words: string): string => words.slice(0, 1).toLowerCase() + words.slice(1);
+
+const isCoded = (value: Coded | Quantity): value is Coded => 'code' in value && 'values' in value;
+
+/** Makes what says these messages, in a reader's units. */
+export function sayer(language: Language, messages: Messages, units: ReaderUnits = METRIC): Say {
   const options = { formatters: formatters() };
   const message = (key: MessageKey, values: object = {}) => {
     const dot = key.indexOf('.');
@@ -56,5 +76,21 @@ export function sayer(language: Language, messages: Messages): Say {
     format<string>(message(key, values), language, values, options) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
     format<Part>(message(key, values), language, values, options);
-  return Object.assign(say, { parts, language });
+  const value = (one: CodedValue): Value => {
+    if (typeof one !== 'object') return one;
+    if (Array.isArray(one)) {
+      const listed = (one as readonly Words[]).map(coded);
+      return new Intl.ListFormat(LIST_LOCALE[language], { type: 'conjunction' }).format(listed);
+    }
+    const single = one as Exclude<typeof one, readonly Words[]>;
+    if ('inLine' in single) return lowerFirst(coded(single.inLine));
+    return isCoded(single) ? coded(single) : shown(single, units);
+  };
+  const coded = (message: Words): string => {
+    if (typeof message === 'string') return message;
+    const values = Object.entries(message.values).map(([name, own]) => [name, value(own)]);
+    // Measures that are part of the words, such as the limits of a machine, are told in the reader's units too.
+    return retold(say(message.code, Object.fromEntries(values)), units);
+  };
+  return Object.assign(say, { parts, coded, language });
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { correctionOn, decksFor, deckWords, shelvesOf } from './decks';
+import { correctionOn, decksFor, shelvesOf } from './decks';
 
 const OVEN = { count: 3, perDeck: 3 };
 const told = (ratio: number, bakes = 5) => ({ ratio, spread: 0.02, bakes });
@@ -21,13 +21,6 @@ describe('decks of an oven', () => {
       { place: null, capacity: 6, unit: 'shelves' },
     ];
     expect([...shelvesOf(machines)]).toEqual([['retarder', 30]]);
-  });
-
-  it('are called by their numbers', () => {
-    expect(deckWords([2])).toBe('deck 2');
-    expect(deckWords([1, 3])).toBe('decks 1 and 3');
-    expect(deckWords([1, 2, 3])).toBe('decks 1, 2 and 3');
-    expect(deckWords([])).toBe('no deck');
   });
 
   it('correct a bake by what they are known to do, the whole oven where they are not', () => {

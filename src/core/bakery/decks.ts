@@ -29,13 +29,6 @@ export function decksFor(
     .sort((a, b) => a - b);
 }
 
-/** `deck 1`, `decks 1 and 3`. */
-export function deckWords(decks: readonly number[]): string {
-  if (decks.length === 0) return 'no deck';
-  const names = decks.length > 1 ? `${decks.slice(0, -1).join(', ')} and ${decks.at(-1)}` : String(decks[0]);
-  return `deck${decks.length > 1 ? 's' : ''} ${names}`;
-}
-
 /** How many times as long as written a load takes on these decks: the mean of what they do; the whole oven's where no deck is said. */
 export function correctionOn(
   decks: readonly number[],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '../../../test-support/words';
 import { MIN } from '../../../test-support/floor';
-import { cooling, COOLING_RULES, coolingWords, type CoolingRule } from './cooling';
+import { cooling, COOLING_RULES, coolingMessage, type CoolingRule } from './cooling';
 
 const [ONE, TWO] = COOLING_RULES as readonly [CoolingRule, CoolingRule];
 const told = (...pairs: [minute: number, celsius: number][]) =>
@@ -21,10 +22,10 @@ describe('a cooked filling', () => {
     ];
     const found = cooling(ONE, 0, late, 300 * MIN);
     expect(found.enteredLate).toBe(290 * MIN);
-    expect(coolingWords(found, 'UTC')).toMatch(
+    expect(inEnglish(coolingMessage(found, 'UTC'))).toMatch(
       /^Cold in time\..* A temperature was entered late, at 04:50\.$/,
     );
-    expect(coolingWords({ ...found, enteredLate: null }, 'UTC')).not.toContain('entered late');
+    expect(inEnglish(coolingMessage({ ...found, enteredLate: null }, 'UTC'))).not.toContain('entered late');
   });
 
   it('counts from when it was last hot, not from when somebody put it away', () => {
@@ -53,7 +54,7 @@ describe('a cooked filling', () => {
 
   it('says what to do in each case', () => {
     const say = (...pairs: [number, number][]) =>
-      coolingWords(cooling(ONE, 0, told(...pairs), 125 * MIN), 'Europe/Berlin');
+      inEnglish(coolingMessage(cooling(ONE, 0, told(...pairs), 125 * MIN), 'Europe/Berlin'));
     expect(say([0, 70], [60, 20])).toMatch(/^Stop: .*throw it away/);
     expect(say([0, 70], [60, 9])).toMatch(/^Cold in time/);
     expect(say([30, 70])).toMatch(/^At 10 °C or colder by/);

@@ -1,5 +1,5 @@
-import { clockTime, MINUTE, type Instant } from '../time/local';
-import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
+import { coded, type Coded } from '../codes/coded';
+import { MINUTE, type Instant } from '../time/local';
 
 /** By when something cooked has to be how cold: minutes from when it was last at `from` or above, °C. */
 export interface CoolingRule {
@@ -63,28 +63,30 @@ export function cooling(
   return { next: null, passed: null, unmeasured: false, enteredLate };
 }
 
-/** What a cooling comes to, in a sentence for the bench; and whether its record was entered late. */
-export function coolingWords(
-  cooled: Cooling,
-  zone: string,
-  units: Pick<ReaderUnits, 'temperature'> = METRIC,
-): string {
+/** What a cooling comes to, for the bench; and whether its record was entered late. */
+export function coolingMessage(cooled: Cooling, zone: string): Coded {
   const { enteredLate } = cooled;
-  const late =
-    enteredLate === null ? '' : ` A temperature was entered late, at ${clockTime(enteredLate, zone)}.`;
-  return `${judgedWords(cooled, zone, units)}${late}`;
+  const judged = judgedMessage(cooled, zone);
+  return enteredLate === null
+    ? judged
+    : coded('alarms.judgedButEnteredLate', { judged, time: { clock: enteredLate, zone } });
 }
 
-function judgedWords(
-  { next, passed, unmeasured }: Cooling,
-  zone: string,
-  units: Pick<ReaderUnits, 'temperature'>,
-): string {
-  const celsius = (degrees: number) => showCelsius(degrees, units);
+function judgedMessage({ next, passed, unmeasured }: Cooling, zone: string): Coded {
   if (passed)
-    return `Stop: it was not at ${celsius(passed.to)} by ${clockTime(passed.by, zone)}. Do not use it; throw it away and make it anew.`;
+    return coded('alarms.stopItWasNotAt', {
+      celsius: { celsius: passed.to },
+      time: { clock: passed.by, zone },
+    });
   if (unmeasured && next)
-    return `It should have been at ${celsius(next.to)} by ${clockTime(next.by, zone)}, and nobody has measured it: measure now.`;
-  if (next) return `At ${celsius(next.to)} or colder by ${clockTime(next.by, zone)}: measure and tell it.`;
-  return `Cold in time. Keep it at ${celsius(5)} or colder and use it within 3 days.`;
+    return coded('alarms.itShouldHaveBeenAt', {
+      celsius: { celsius: next.to },
+      time: { clock: next.by, zone },
+    });
+  if (next)
+    return coded('alarms.atOrColderByMeasure', {
+      celsius: { celsius: next.to },
+      time: { clock: next.by, zone },
+    });
+  return coded('alarms.coldInTimeKeepIt', { celsius: { celsius: 5 } });
 }

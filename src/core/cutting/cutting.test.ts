@@ -6,6 +6,7 @@ import { cellsIn, countPieces, rowLength } from './count';
 import { cutDrawing, piecesOf, rulerMarks } from './drawing';
 import { cellOf, LOG_END, PIECE_SHAPES, pieceArea, pieceFault, pieceGrams, type PieceSize } from './piece';
 import { partsFor, piecesIn, sheetFor, thicknessFor, weightAdvice } from './solve';
+import { inEnglish } from '../../../test-support/words';
 
 const half = (most: number) => fc.integer({ min: 4, max: 2 * most }).map((n) => n / 2);
 const size: fc.Arbitrary<PieceSize> = fc.record({
@@ -151,7 +152,7 @@ describe('a cut plan', () => {
     expect(sheetArea(plan)).toBeCloseTo(Math.PI * 400, 6);
     expect(arrangeRound(50, [{ size: disc, most: null }]).scrap).toBeCloseTo(1 - 0.64, 6);
     expect(arrangeRound(39, [{ size: disc, most: null }]).counts).toEqual([0]);
-    expect(cutDrawing(plan, [{ size: disc, most: null }], String).says).toBe(
+    expect(inEnglish(cutDrawing(plan, [{ size: disc, most: null }], String).says)).toBe(
       'A round sheet 40 across with 12 pieces',
     );
   });
@@ -332,7 +333,7 @@ describe('pieces of a sheet', () => {
     [{ shape: 'triangle', base: 0, height: 26 }, /The base is a length/],
     [{ shape: 'triangle', base: 9, height: 0 }, /The height is a length/],
     [{ shape: 'strip', base: 2, height: 900 }, /longer than 3 m/],
-  ])('of %o are refused', (piece, words) => expect(pieceFault(piece)).toMatch(words));
+  ])('of %o are refused', (piece, words) => expect(inEnglish(pieceFault(piece))).toMatch(words));
 
   it('of a usual size have no fault', () => {
     expect(pieceFault({ shape: 'square', base: 10, height: 0 })).toBeNull();

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import {
   area,
   line,
@@ -159,6 +160,11 @@ export function cutDrawing(
   return {
     view: [-MARGIN, -MARGIN / 2 - 1, length + MARGIN + 4, width + MARGIN + 2],
     marks,
-    says: `${plan.round ? `A round sheet ${show(length)} across` : `A sheet of ${show(length)} by ${show(width)}`} with ${plan.counts.reduce((a, b) => a + b, 0)} pieces`,
+    says: coded('cutting.aRoundSheetAcrossOf', {
+      isRound: plan.round,
+      show: show(length),
+      show2: show(width),
+      reduce: plan.counts.reduce((a, b) => a + b, 0),
+    }),
   };
 }

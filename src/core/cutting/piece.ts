@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Point } from '../drawing/drawing';
 
 export const PIECE_SHAPES = [
@@ -26,14 +27,30 @@ export interface PieceSize {
   sectors?: number;
 }
 
-export const SHAPE_WORDS: Record<PieceShape, { label: string; base: string; height: string | null }> = {
-  triangle: { label: 'triangles', base: 'base', height: 'height' },
-  rectangle: { label: 'rectangles', base: 'width', height: 'height' },
-  diagonal: { label: 'rectangles cut on the diagonal', base: 'width', height: 'height' },
-  square: { label: 'squares', base: 'side', height: null },
-  sector: { label: 'sectors of a disc', base: 'disc across', height: null },
-  slice: { label: 'slices of a log', base: 'slice', height: 'rolled up from' },
-  strip: { label: 'strips', base: 'width', height: 'length' },
+export const SHAPE_WORDS: Record<PieceShape, { label: Coded; base: Coded; height: Coded | null }> = {
+  triangle: {
+    label: coded('cutting.triangles'),
+    base: coded('cutting.base'),
+    height: coded('cutting.height'),
+  },
+  rectangle: {
+    label: coded('cutting.rectangles'),
+    base: coded('cutting.width'),
+    height: coded('cutting.height'),
+  },
+  diagonal: {
+    label: coded('cutting.rectanglesCutOnTheDiagonal'),
+    base: coded('cutting.width'),
+    height: coded('cutting.height'),
+  },
+  square: { label: coded('cutting.squares'), base: coded('cutting.side'), height: null },
+  sector: { label: coded('cutting.sectorsOfADisc'), base: coded('cutting.discAcross'), height: null },
+  slice: {
+    label: coded('cutting.slicesOfALog'),
+    base: coded('cutting.slice'),
+    height: coded('cutting.rolledUpFrom'),
+  },
+  strip: { label: coded('cutting.strips'), base: coded('cutting.width'), height: coded('cutting.length') },
 };
 
 /** The ends of a log, where it is thin and has little filling: so much of each is cut off, cm. */
@@ -90,14 +107,14 @@ export function pieceGrams(size: PieceSize, mm: number, density: number): number
 }
 
 /** What is wrong with a piece, in a sentence; null for one that can be cut. */
-export function pieceFault({ shape, base, height, sectors = 1 }: PieceSize): string | null {
+export function pieceFault({ shape, base, height, sectors = 1 }: PieceSize): Coded | null {
   const words = SHAPE_WORDS[shape];
-  if (!(base > 0)) return `The ${words.base} is a length such as 10.5 cm or 4 1/8 in.`;
-  if (words.height && !(height > 0)) return `The ${words.height} is a length such as 26 cm or 10 1/4 in.`;
+  if (!(base > 0)) return coded('cutting.theIsALengthSuch', { base: words.base });
+  if (words.height && !(height > 0)) return coded('cutting.theIsALengthSuch3', { height: words.height });
   if (shape === 'sector' && !(Number.isInteger(sectors) && sectors >= 1 && sectors <= 64)) {
-    return 'A disc is cut into 1 to 64 sectors.';
+    return coded('cutting.aDiscIsCutInto');
   }
-  if (base > 300 || height > 300) return 'No piece is longer than 3 m.';
+  if (base > 300 || height > 300) return coded('cutting.noPieceIsLongerThan');
   return null;
 }
 

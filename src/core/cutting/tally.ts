@@ -1,3 +1,5 @@
+import { coded, type Coded } from '../codes/coded';
+
 /** A dough that is divided: what each piece should weigh, how far it may be off, and how many there are to be. */
 export interface Divide {
   target: number;
@@ -17,7 +19,7 @@ export interface Tally {
   left: number;
   /** What each of the rest may weigh if the dough is to be used up. */
   restEach: number | null;
-  words: string;
+  words: Coded;
 }
 
 /** Adds up weighings of one or several pieces each. */
@@ -42,16 +44,16 @@ function advice(
   mean: number | null,
   restEach: number | null,
   left: number,
-): string {
-  if (mean === null) return `Each ${target} g, ${tolerance} g more or less.`;
+): Coded {
+  if (mean === null) return coded('cutting.eachGMoreOrLess', { target, tolerance });
   const byMean = Math.round((mean - target) * 10) / 10;
   if (Math.abs(mean - target) > tolerance) {
-    return `On average ${Math.abs(byMean)} g too ${byMean > 0 ? 'heavy' : 'light'}: divide ${byMean > 0 ? 'smaller' : 'larger'}.`;
+    return coded('cutting.onAverageGTooHeavy', { byMean: Math.abs(byMean), isByMean: byMean > 0 });
   }
   if (left > 0 && restEach !== null && restEach < target - tolerance) {
-    return `The dough left gives the other ${left} only ${Math.round(restEach)} g each.`;
+    return coded('cutting.theDoughLeftGivesThe', { left, restEach: Math.round(restEach) });
   }
-  return left === 0 ? 'All weighed.' : 'Within the tolerance.';
+  return left === 0 ? coded('cutting.allWeighed') : coded('cutting.withinTheTolerance');
 }
 
 /** How a single weighing stands: within, too light or too heavy, by grams a piece. */

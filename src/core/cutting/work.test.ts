@@ -5,12 +5,14 @@ import { tally, weighed } from './tally';
 import { footOf, perTray, trayNeed } from './trays';
 import { svgFile } from '../drawing/svg';
 import { area, line, rectangle, text } from '../drawing/drawing';
+import { coded } from '../codes/coded';
+import { inEnglish } from '../../../test-support/words';
 
 const divide = { target: 60, tolerance: 2, pieces: 48, dough: 2950 };
 
 describe('a tally of divided pieces', () => {
   it('begins with what each should weigh', () => {
-    expect(tally(divide, [])).toMatchObject({
+    expect(inEnglish(tally(divide, []))).toMatchObject({
       count: 0,
       mean: null,
       left: 48,
@@ -19,15 +21,17 @@ describe('a tally of divided pieces', () => {
   });
 
   it('says which way the pieces are off on average', () => {
-    expect(tally(divide, [{ count: 10, grams: 640 }]).words).toBe(
+    expect(inEnglish(tally(divide, [{ count: 10, grams: 640 }]).words)).toBe(
       'On average 4 g too heavy: divide smaller.',
     );
-    expect(tally(divide, [{ count: 10, grams: 560 }]).words).toBe('On average 4 g too light: divide larger.');
+    expect(inEnglish(tally(divide, [{ count: 10, grams: 560 }]).words)).toBe(
+      'On average 4 g too light: divide larger.',
+    );
   });
 
   it('sees that the dough will not last', () => {
     const short = tally({ ...divide, dough: 2700 }, [{ count: 24, grams: 1480 }]);
-    expect(short.words).toBe('The dough left gives the other 24 only 51 g each.');
+    expect(inEnglish(short.words)).toBe('The dough left gives the other 24 only 51 g each.');
   });
 
   it('counts pieces outside the tolerance, and ends when all are weighed', () => {
@@ -35,7 +39,7 @@ describe('a tally of divided pieces', () => {
       { count: 47, grams: 47 * 60 },
       { count: 1, grams: 70 },
     ]);
-    expect(all).toMatchObject({ off: 1, left: 0, restEach: null, words: 'All weighed.' });
+    expect(inEnglish(all)).toMatchObject({ off: 1, left: 0, restEach: null, words: 'All weighed.' });
     expect(weighed(divide, { count: 1, grams: 70 })).toEqual({ verdict: 'heavy', by: 10 });
     expect(weighed(divide, { count: 2, grams: 110 }).verdict).toBe('light');
     expect(weighed(divide, { count: 1, grams: 62 }).verdict).toBe('within');
@@ -72,9 +76,12 @@ describe('trimmings for another dough', () => {
 
   it('do not go in when they are too old, or the share is used up', () => {
     const [old] = scrapOffers([stock('old', 700, 60)], 10_000, limits);
-    expect(old).toMatchObject({ most: 0, refused: '60 h old, more than 48 h: too sour to go on.' });
+    expect(inEnglish(old)).toMatchObject({
+      most: 0,
+      refused: '60 h old, more than 48 h: too sour to go on.',
+    });
     const [late] = scrapOffers([stock('young', 700, 3)], 10_000, { ...limits, taken: 1200 });
-    expect(late).toMatchObject({ most: 0, refused: 'No more than 12 % of a dough.' });
+    expect(inEnglish(late)).toMatchObject({ most: 0, refused: 'No more than 12 % of a dough.' });
   });
 
   it('are never more than the share, whatever there is', () =>
@@ -135,7 +142,7 @@ describe('trays', () => {
 describe('a drawing as a file', () => {
   const drawing = {
     view: [0, 0, 60, 40] as const,
-    says: 'A sheet <of> "dough" & butter',
+    says: coded('steps.lockIn'),
     marks: [
       area(rectangle(0, 0, 10, 10), 'dough'),
       line(
@@ -151,7 +158,7 @@ describe('a drawing as a file', () => {
   };
 
   it('is SVG at its true size, with every sign escaped', () => {
-    const file = svgFile(drawing, 10);
+    const file = svgFile(drawing, 'A sheet <of> "dough" & butter', 10);
     expect(file).toContain('width="600mm" height="400mm" viewBox="0 0 60 40"');
     expect(file).toContain('<title>A sheet &lt;of&gt; &quot;dough&quot; &amp; butter</title>');
     expect(file).toContain('10 &lt; 11');

@@ -15,6 +15,7 @@ import {
   withSpare,
   type Maker,
 } from './propose';
+import { inEnglish } from '../../../test-support/words';
 
 const ZONE = 'Europe/Berlin';
 const at = (text: string) => parseLocal(text, ZONE) as number;
@@ -215,22 +216,22 @@ describe('proposed doughs', () => {
     const [one, other] = propose([1, 60, 0], [2, 40, 8]);
     if (!one || !other) throw new Error('two doughs were to be proposed');
     const merged = mergeDoughs(one, other, MAKERS, MAKING);
-    expect(merged).toMatchObject({ outputs: [{ pieces: 60 }, { pieces: 40 }], bowls: 1 });
+    expect(inEnglish(merged)).toMatchObject({ outputs: [{ pieces: 60 }, { pieces: 40 }], bowls: 1 });
     if ('refused' in merged) return;
-    expect(splitDough(merged, MAKERS, MAKING)).toMatchObject([
+    expect(inEnglish(splitDough(merged, MAKERS, MAKING))).toMatchObject([
       { outputs: [{ pieces: 60 }] },
       { outputs: [{ pieces: 40 }] },
     ]);
-    expect(splitDough(one, MAKERS, MAKING)).toMatchObject([
+    expect(inEnglish(splitDough(one, MAKERS, MAKING))).toMatchObject([
       { outputs: [{ pieces: 30 }] },
       { outputs: [{ pieces: 30 }] },
     ]);
     const [brioche] = propose([4, 10, 0]);
     const [nuts] = propose([3, 10, 0]);
-    expect(brioche && mergeDoughs(one, brioche, MAKERS, MAKING)).toEqual({
+    expect(inEnglish(brioche && mergeDoughs(one, brioche, MAKERS, MAKING))).toEqual({
       refused: 'Product 4 comes from another dough than Product 1.',
     });
-    expect(nuts && mergeDoughs(one, nuts, MAKERS, MAKING)).toEqual({
+    expect(inEnglish(nuts && mergeDoughs(one, nuts, MAKERS, MAKING))).toEqual({
       refused: 'nuts is kept apart from the others.',
     });
   });
@@ -241,7 +242,7 @@ describe('proposed doughs', () => {
     if (!one || !other || !third) throw new Error('three doughs were to be proposed');
     const merged = mergeDoughs(one, other.outputs[0]?.productId === 2 ? other : third, MAKERS, MAKING);
     const halves = splitDough(one, MAKERS, MAKING);
-    if ('refused' in halves) throw new Error(halves.refused);
+    if ('refused' in halves) throw new Error(inEnglish(halves.refused));
     expect('refused' in merged).toBe(one.outputs[0]?.productId === 4);
     expect(makeTheSame(doughs, [...halves, other, third])).toBe(true);
     const spare = withSpare(one, { productId: one.outputs[0]?.productId ?? 0, pieces: 9 }, MAKERS, MAKING);
@@ -271,7 +272,7 @@ describe('orders from a table', () => {
 
   it('are read whatever the order of columns and the separator', () => {
     expect(
-      read('﻿day\ttime\tpieces\tproduct\tcustomer\n2026-11-22\t6:30\t48\tbutter CRESCENT\tShop\n'),
+      inEnglish(read('﻿day\ttime\tpieces\tproduct\tcustomer\n2026-11-22\t6:30\t48\tbutter CRESCENT\tShop\n')),
     ).toEqual({
       faults: [],
       orders: [
@@ -289,20 +290,20 @@ describe('orders from a table', () => {
     );
     expect(orders.map(({ line }) => line)).toEqual([2]);
     expect(faults.map(({ line }) => line)).toEqual([3, 4, 5, 6, 8]);
-    expect(faults.map(({ message }) => message).join(' ')).toMatch(
+    expect(faults.map(({ message }) => inEnglish(message)).join(' ')).toMatch(
       /Nobody is named.*makes no “Pretzel”.*“lots” is no number.*no day and time.*has passed already/,
     );
   });
 
   it('that are broken, empty, too long or in another encoding are refused in a sentence', () => {
-    expect(read('who,what\n1,2\n').faults[0]?.message).toMatch(/no “customer”, “product”/);
-    expect(read(HEAD).faults[0]?.message).toMatch(/no orders in it/);
-    expect(read(`${HEAD}Caf\uFFFD;Butter crescent;1;2026-11-22;06:30`).faults[0]?.message).toMatch(
+    expect(inEnglish(read('who,what\n1,2\n').faults[0]?.message)).toMatch(/no “customer”, “product”/);
+    expect(inEnglish(read(HEAD).faults[0]?.message)).toMatch(/no orders in it/);
+    expect(inEnglish(read(`${HEAD}Caf\uFFFD;Butter crescent;1;2026-11-22;06:30`).faults[0]?.message)).toMatch(
       /not in UTF-8/,
     );
-    expect(read('x'.repeat(2_000_001)).faults[0]?.message).toMatch(/too long/);
+    expect(inEnglish(read('x'.repeat(2_000_001)).faults[0]?.message)).toMatch(/too long/);
     const many = read(HEAD + 'Shop;Butter crescent;1;2026-11-22;06:30\n'.repeat(1600));
-    expect([many.orders.length, many.faults[0]?.message]).toEqual([
+    expect(inEnglish([many.orders.length, many.faults[0]?.message])).toEqual([
       1500,
       'Only 1500 orders are read at a time.',
     ]);

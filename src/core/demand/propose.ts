@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import type { CuttingHouse } from '../cutting/dough-size';
 import { bowlsFor } from '../formula/bowls';
 import type { Allergen } from '../formula/ingredient';
@@ -170,14 +171,19 @@ export function mergeDoughs(
   b: ProposedDough,
   makers: readonly Maker[],
   making: Making,
-): ProposedDough | { refused: string } {
+): ProposedDough | { refused: Coded } {
   const [one, other] = [asBatches(a, makers), asBatches(b, makers)];
   const [first, second] = [one[0], other[0]];
-  if (!first || !second) return { refused: 'A product of it is no longer made.' };
+  if (!first || !second) return { refused: coded('orders.aProductOfItIs') };
   if (first.maker.sharing !== second.maker.sharing)
-    return { refused: `${second.maker.name} comes from another dough than ${first.maker.name}.` };
+    return {
+      refused: coded('orders.comesFromAnotherDoughThan', {
+        name: second.maker.name,
+        name2: first.maker.name,
+      }),
+    };
   if (a.apart.join() !== b.apart.join())
-    return { refused: `${[...a.apart, ...b.apart].join(', ')} is kept apart from the others.` };
+    return { refused: coded('orders.isKeptApartFromThe', { products: [...a.apart, ...b.apart] }) };
   const batches: Batch[] = [];
   for (const batch of [...one, ...other]) {
     const same = batches.find(({ maker, dueAt }) => maker === batch.maker && dueAt === batch.dueAt);
@@ -186,7 +192,9 @@ export function mergeDoughs(
   }
   const merged = doughOf(batches, making);
   if (merged.bowls > making.mostBowls)
-    return { refused: `Together they are ${merged.bowls} bowls; a dough is ${making.mostBowls} at most.` };
+    return {
+      refused: coded('orders.togetherTheyAreBowlsA', { bowls: merged.bowls, mostBowls: making.mostBowls }),
+    };
   return { ...merged, waits: Math.max(a.waits, b.waits) };
 }
 
@@ -195,12 +203,12 @@ export function splitDough(
   dough: ProposedDough,
   makers: readonly Maker[],
   making: Making,
-): [ProposedDough, ProposedDough] | { refused: string } {
+): [ProposedDough, ProposedDough] | { refused: Coded } {
   const batches = asBatches(dough, makers);
   const [first, ...rest] = batches;
-  if (!first) return { refused: 'A product of it is no longer made.' };
+  if (!first) return { refused: coded('orders.aProductOfItIs') };
   if (rest.length > 0) return [doughOf([first], making), doughOf(rest, making)];
-  if (first.pieces < 2) return { refused: 'One piece cannot be split.' };
+  if (first.pieces < 2) return { refused: coded('orders.onePieceCannotBeSplit') };
   const half = (nth: number) => doughOf([{ ...first, pieces: share(first.pieces, 2, nth) }], making);
   return [half(0), half(1)];
 }

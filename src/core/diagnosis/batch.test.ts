@@ -4,6 +4,7 @@ import { FAULTS, likelyCauses } from './faults';
 import { batchLog } from './log';
 import { FAULT_IDS } from '../record/marks';
 import { batchReports, withMark } from './report';
+import { inEnglish } from '../../../test-support/words';
 
 const reportOf = (dough: ReturnType<typeof baked>) => {
   const [report] = batchReports(dough);
@@ -14,7 +15,7 @@ const reportOf = (dough: ReturnType<typeof baked>) => {
 describe('the report on a batch', () => {
   it('has no marks and no counts where nobody has given any', () => {
     const report = reportOf(baked());
-    expect(report).toMatchObject({ counted: null, marks: {}, mean: null, causes: [] });
+    expect(inEnglish(report)).toMatchObject({ counted: null, marks: {}, mean: null, causes: [] });
   });
 
   it('takes the last word on each mark, and their mean', () => {
@@ -41,9 +42,9 @@ describe('the report on a batch', () => {
   });
 
   it('names the steps that were out of their window', () => {
-    expect(reportOf(baked()).off).toEqual([]);
+    expect(inEnglish(reportOf(baked()).off)).toEqual([]);
     const late = reportOf(baked([], { proof: 4 }));
-    expect(late.off).toMatchObject([{ label: 'proof' }]);
+    expect(inEnglish(late.off)).toMatchObject([{ label: 'proof' }]);
     expect(late.off[0]?.minutes).toBeGreaterThan(late.off[0]?.meant[1] ?? Infinity);
   });
 });
@@ -54,7 +55,7 @@ describe('likely causes', () => {
 
   it('come with what the log shows for them, and say when it shows nothing', () => {
     const over = baked([{ step: 'proof', kind: 'verdict', data: { kind: 'verdict', verdict: 'over' } }]);
-    expect(causes(over, 'skin', 'flat')).toMatchObject([
+    expect(inEnglish(causes(over, 'skin', 'flat'))).toMatchObject([
       { fault: 'flat', evidence: ['proof was judged over'] },
       { fault: 'skin', evidence: [] },
     ]);
@@ -62,7 +63,7 @@ describe('likely causes', () => {
 
   it('find a retard that was too warm, and a long one', () => {
     const warm = baked([{ step: 'retard', kind: 'temperature', celsius: 9 }], { retard: 3 });
-    expect(causes(warm, 'sour')[0]?.evidence).toEqual([
+    expect(inEnglish(causes(warm, 'sour')[0]?.evidence)).toEqual([
       'retard at 9 °C',
       expect.stringMatching(/^retard took .* at most .* was meant$/),
     ]);
@@ -72,16 +73,16 @@ describe('likely causes', () => {
     const weigh = (grams: number) => ({
       ...{ step: 'shape', kind: 'weigh' as const, data: { kind: 'pieces' as const, count: 2, grams } },
     });
-    expect(causes(baked([weigh(120), weigh(124)]), 'uneven')[0]?.evidence).toEqual([]);
-    expect(causes(baked([weigh(110), weigh(124)]), 'uneven')[0]?.evidence).toEqual([
+    expect(inEnglish(causes(baked([weigh(120), weigh(124)]), 'uneven')[0]?.evidence)).toEqual([]);
+    expect(inEnglish(causes(baked([weigh(110), weigh(124)]), 'uneven')[0]?.evidence)).toEqual([
       'pieces weighed from 55 to 62 g',
     ]);
   });
 
   it('are in the table for every fault, and a batch as it should be has evidence of none', () => {
     const found = causes(baked(), ...FAULT_IDS);
-    expect(found.map(({ evidence }) => evidence)).toEqual(FAULT_IDS.map(() => []));
+    expect(inEnglish(found.map(({ evidence }) => evidence))).toEqual(FAULT_IDS.map(() => []));
     for (const { likely, next, seen } of Object.values(FAULTS))
-      expect([likely, next, seen].every((words) => words.length > 3)).toBe(true);
+      expect([likely, next, seen].every((words) => inEnglish(words).length > 3)).toBe(true);
   });
 });

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { DoughRecord, OutputRecord } from '../record/dough';
 import type { PieceCount } from '../record/events';
 import { likelyCauses, type Cause } from './faults';
@@ -17,7 +18,7 @@ export interface BatchReport {
   mean: number | null;
   causes: Cause[];
   /** Steps that were out of their window, or took half as long again as hands-on work was planned. */
-  off: { label: string; minutes: number; meant: [number, number] }[];
+  off: { label: Words; minutes: number; meant: [number, number] }[];
 }
 
 /** Hands-on work this much off its planned length is worth a line. */

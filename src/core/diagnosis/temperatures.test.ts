@@ -5,6 +5,7 @@ import { baked } from '../../../test-support/batch';
 import { did, MIN } from '../../../test-support/floor';
 import type { EventData } from '../record/events';
 import { readByHand, stayFigures, staysOf } from './temperatures';
+import { inEnglish } from '../../../test-support/words';
 
 const HOUR = 60 * MIN;
 /** A step of a baked dough, with the minutes from which to which it really was. */
@@ -42,7 +43,7 @@ describe('the stays of a batch', () => {
   it('are its waits where the route has them, for as long as they were', () => {
     const dough = stood({ retard: 'retarder', proof: 'proofer' });
     const [retard, proof] = [minutesOf(dough, 'retard'), minutesOf(dough, 'proof')];
-    expect(staysOf(dough, LATER)).toEqual([
+    expect(inEnglish(staysOf(dough, LATER))).toEqual([
       {
         ...{ probe: 'retarder', within: false, step: 'retard', baking: false },
         ...{ from: retard.from * MIN, to: retard.to * MIN },
@@ -95,7 +96,7 @@ describe('the stays of a batch', () => {
     const dough = stood({ retard: 'retarder', proof: 'proofer' });
     const { from } = minutesOf(dough, 'retard');
     const young = { ...dough, events: dough.events.filter(({ at }) => at <= from * MIN) };
-    expect(staysOf(young, (from + 45) * MIN)).toMatchObject([
+    expect(inEnglish(staysOf(young, (from + 45) * MIN))).toMatchObject([
       { probe: 'retarder', from: from * MIN, to: (from + 45) * MIN },
     ]);
   });
@@ -151,7 +152,7 @@ describe('what was measured by hand', () => {
       { step: 'bake', kind: 'temperature', celsius: 96 },
       { step: 'mix', kind: 'temperature', celsius: 24.5 },
     ]);
-    expect(readByHand(dough)).toMatchObject([
+    expect(inEnglish(readByHand(dough))).toMatchObject([
       { step: 'bake', baking: true, celsius: 96 },
       { step: 'mix', baking: false, celsius: 24.5 },
     ]);

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { CurvePoint } from '../climate/curve';
 import { stateOf, type DoughRecord } from '../record/dough';
 import { effectiveEvents } from '../record/undo';
@@ -11,7 +12,7 @@ export interface Stay {
   probe: string;
   within: boolean;
   /** The wait that it was, as the route calls it. */
-  step: string;
+  step: Words;
   /** In the oven, where it is so hot that nothing else would be seen beside it. */
   baking: boolean;
   from: Instant;
@@ -20,7 +21,7 @@ export interface Stay {
 
 /** What was read off a thermometer that somebody held. */
 export interface HandReading {
-  step: string;
+  step: Words;
   baking: boolean;
   celsius: number;
   at: Instant;

@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { area, line, pathOf, rectangle, text, type Drawing, type Mark } from './drawing';
 import { svgFile } from './svg';
+import { coded } from '../codes/coded';
 
-const drawing = (marks: Mark[], says = 'a sheet'): Drawing => ({ view: [0, 0, 60, 40], marks, says });
+const drawing = (marks: Mark[]): Drawing => ({ view: [0, 0, 60, 40], marks, says: coded('steps.lockIn') });
+const file = (marks: Mark[], title = 'a sheet') => svgFile(drawing(marks), title, 10);
 const paths = (svg: string) => [...svg.matchAll(/<path [^>]*\/>/g)].map(([path]) => path);
 
 describe('a path', () => {
@@ -40,13 +42,13 @@ describe('a path', () => {
 
 describe('a drawing as a file', () => {
   it('has its true size on paper', () => {
-    const svg = svgFile(drawing([]), 10);
+    const svg = file([]);
     expect(svg).toContain('width="600mm" height="400mm" viewBox="0 0 60 40"');
   });
 
   it('tells in grey what colour tells on a screen, and no two doughs alike', () => {
     const tones = ['dough', 'second', 'third', 'odd'] as const;
-    const svg = svgFile(drawing(tones.map((tone) => area(rectangle(0, 0, 1, 1), tone))), 10);
+    const svg = file(tones.map((tone) => area(rectangle(0, 0, 1, 1), tone)));
     const fills = paths(svg).map((path) => /fill="([^"]*)"/.exec(path)?.[1] ?? '');
     expect(new Set(fills).size).toBe(tones.length);
     for (const fill of fills) expect(fill).toMatch(/^#(..)\1\1$/);
@@ -55,15 +57,12 @@ describe('a drawing as a file', () => {
   it('draws heavy lines twice as thick, dashes what is only meant, and leaves a bare face without an edge', () => {
     const ends = rectangle(0, 0, 2, 0).slice(0, 2);
     const [plain, heavy, dashed, bare] = paths(
-      svgFile(
-        drawing([
-          line(ends),
-          line(ends, { heavy: true }),
-          line(ends, { dashed: true }),
-          area(rectangle(0, 0, 1, 1), 'shade', true),
-        ]),
-        10,
-      ),
+      file([
+        line(ends),
+        line(ends, { heavy: true }),
+        line(ends, { dashed: true }),
+        area(rectangle(0, 0, 1, 1), 'shade', true),
+      ]),
     );
     const width = (path = '') => Number(/stroke-width="([\d.]+)"/.exec(path)?.[1]);
     expect(width(heavy)).toBeCloseTo(2 * width(plain));
@@ -74,7 +73,7 @@ describe('a drawing as a file', () => {
 
   it('has no text that a reader of the file would take for anything but text', () => {
     const words = 'cut <here> & "there"';
-    const svg = svgFile(drawing([text([1, 2], words, 3)], words), 10);
+    const svg = file([text([1, 2], words, 3)], words);
     expect(svg).not.toContain('<here>');
     expect(svg.match(/cut &lt;here&gt; &amp; &quot;there&quot;/g)).toHaveLength(2);
   });

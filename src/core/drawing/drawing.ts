@@ -1,3 +1,4 @@
+import type { Coded } from '../codes/coded';
 export type Point = readonly [x: number, y: number];
 
 /** What a surface is, and so how it is filled on a screen and hatched on paper. */
@@ -16,7 +17,7 @@ export interface Drawing {
   view: readonly [left: number, top: number, width: number, height: number];
   marks: Mark[];
   /** What it shows, for those who do not see it. */
-  says: string;
+  says: Coded;
 }
 
 export const area = (points: readonly Point[], tone: Tone, bare = false): Mark => ({

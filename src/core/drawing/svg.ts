@@ -30,12 +30,12 @@ function element(mark: Mark, thin: number): string {
  * A drawing as an SVG file at its true size: one unit of the drawing is `unitMm` millimetres on paper. Any program that
  * reads SVG opens it, and a plotter cuts by it.
  */
-export function svgFile({ view, marks, says }: Drawing, unitMm: number): string {
+export function svgFile({ view, marks }: Drawing, title: string, unitMm: number): string {
   const [left, top, width, height] = view;
   const thin = Math.round((width / 1200) * 1000) / 1000;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width * unitMm}mm" height="${height * unitMm}mm" viewBox="${left} ${top} ${width} ${height}">`,
-    `<title>${escaped(says)}</title>`,
+    `<title>${escaped(title)}</title>`,
     ...marks.map((mark) => element(mark, thin)),
     '</svg>',
     '',

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import ICAL from 'ical.js';
 import { dayMonth, parseLocal, type Instant } from '../time/local';
 
@@ -20,25 +21,23 @@ const DAY = 24 * 3_600_000;
 interface Read {
   busy: BusyTime[];
   /** What could not be read, and what was left out, in sentences. */
-  faults: string[];
+  faults: Coded[];
 }
 
-const none = (fault: string): Read => ({ busy: [], faults: [fault] });
+const none = (fault: Coded): Read => ({ busy: [], faults: [fault] });
 
 /**
  * Reads busy times from an iCalendar file (RFC 5545): in UTC, in any time zone, in local time or for whole days; free and
  * cancelled ones are left out. A repeated event counts each time from `now` on for half a year, with its exceptions and
- * moved times. Throws nothing: what is wrong is told in a sentence.
+ * moved times. Throws nothing: what is wrong is told.
  *
  * @param zone - the bakery's zone, for times that name none
  */
 export function readBusy(text: string, zone: string, now: Instant): Read {
-  if (text.length > LONGEST_CALENDAR) return none('The calendar is too long; 2 million characters at most.');
-  if (/[\u0000\uFFFD]/.test(text))
-    return none('The calendar is not in UTF-8; export it again as an .ics file.');
+  if (text.length > LONGEST_CALENDAR) return none(coded('files.theCalendarIsTooLong'));
+  if (/[\u0000\uFFFD]/.test(text)) return none(coded('files.theCalendarIsNotIn'));
   const whole = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
-  if (!/^BEGIN:VCALENDAR\s/.test(whole))
-    return none('That is no iCalendar file: it does not begin with BEGIN:VCALENDAR.');
+  if (!/^BEGIN:VCALENDAR\s/.test(whole)) return none(coded('files.thatIsNoICalendarFile'));
   let calendar: ICAL.Component;
   try {
     const parsed = ICAL.parse(whole) as unknown[];
@@ -46,7 +45,7 @@ export function readBusy(text: string, zone: string, now: Instant): Read {
       (Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0],
     );
   } catch {
-    return none('The calendar is cut off or damaged; export it again.');
+    return none(coded('files.theCalendarIsCutOff'));
   }
   return readEvents(calendar, zone, now);
 }
@@ -58,7 +57,7 @@ function readEvents(calendar: ICAL.Component, zone: string, now: Instant): Read 
   const events = calendar.getAllSubcomponents('vevent');
   const moved = events.filter((one) => one.hasProperty('recurrence-id'));
   const busy: BusyTime[] = [];
-  const faults: string[] = [];
+  const faults: Coded[] = [];
   let repeats = false;
   for (const component of events) {
     try {
@@ -71,18 +70,17 @@ function readEvents(calendar: ICAL.Component, zone: string, now: Instant): Read 
         : [spanOf(event, component, instantOf)];
       repeats ||= event.isRecurring();
       for (const one of read) {
-        if (typeof one === 'string') faults.push(`“${titleOf(component)}”: ${one}`);
+        if ('code' in one) faults.push(coded('files.inEvent', { event: titleOf(component), fault: one }));
         else busy.push(one);
       }
     } catch {
       // Values are read when they are asked for: what is no time or length is found here.
-      faults.push(`“${titleOf(component)}”: it has a time or length that cannot be read.`);
+      faults.push(coded('files.itHasATimeOr', { titleOf: titleOf(component) }));
     }
   }
-  if (repeats)
-    faults.push(`Repeated times are taken until ${dayMonth(until, zone)}. Read the calendar again by then.`);
-  if (busy.length > MOST_TIMES) faults.push(`Only the first ${MOST_TIMES} busy times are taken.`);
-  if (busy.length === 0 && faults.length === 0) faults.push('There is no busy time in it.');
+  if (repeats) faults.push(coded('files.repeatedTimesAreTakenUntil', { dayMonth: dayMonth(until, zone) }));
+  if (busy.length > MOST_TIMES) faults.push(coded('files.onlyTheFirstBusyTimes', { MOSTTIMES: MOST_TIMES }));
+  if (busy.length === 0 && faults.length === 0) faults.push(coded('files.thereIsNoBusyTime'));
   return { busy: busy.slice(0, MOST_TIMES), faults };
 }
 
@@ -100,16 +98,16 @@ const tzidOf = (component: ICAL.Component, name: string): string | null =>
 type InstantOf = (time: ICAL.Time, tzid: string | null) => Instant | null;
 
 /** The time of an event that happens once, or what is wrong with it. */
-function spanOf(event: ICAL.Event, component: ICAL.Component, instantOf: InstantOf): BusyTime | string {
+function spanOf(event: ICAL.Event, component: ICAL.Component, instantOf: InstantOf): BusyTime | Coded {
   const from = component.getFirstPropertyValue('dtstart');
-  if (!(from instanceof ICAL.Time)) return 'it has no start that can be read.';
+  if (!(from instanceof ICAL.Time)) return coded('files.itHasNoStartThat');
   const start = instantOf(from, tzidOf(component, 'dtstart'));
   const end = instantOf(
     event.endDate,
     tzidOf(component, component.hasProperty('dtend') ? 'dtend' : 'dtstart'),
   );
-  if (start === null || end === null) return 'its time cannot be read.';
-  if (end <= start) return 'it ends before it starts.';
+  if (start === null || end === null) return coded('files.itsTimeCannotBeRead');
+  if (end <= start) return coded('files.itEndsBeforeStarts');
   return { source: sourceOf(event.uid, start), summary: titleOf(component), start, end };
 }
 
@@ -119,8 +117,8 @@ function timesOf(
   instantOf: InstantOf,
   now: Instant,
   until: Instant,
-): (BusyTime | string)[] {
-  const times: (BusyTime | string)[] = [];
+): (BusyTime | Coded)[] {
+  const times: (BusyTime | Coded)[] = [];
   const repeated = event.iterator();
   for (let i = 0; i < MOST_REPEATS; i++) {
     const next = repeated.next() as ICAL.Time | null;
@@ -128,8 +126,8 @@ function timesOf(
     const { item, startDate, endDate } = event.getOccurrenceDetails(next);
     const tzid = tzidOf(item.component, 'dtstart');
     const [start, end] = [instantOf(startDate, tzid), instantOf(endDate, tzid)];
-    if (start === null || end === null) return ['its time cannot be read.'];
-    if (end <= start) return ['it ends before it starts.'];
+    if (start === null || end === null) return [coded('files.itsTimeCannotBeRead')];
+    if (end <= start) return [coded('files.itEndsBeforeStarts')];
     // What follows is later still, but for a time that was moved far away.
     if (start > until) break;
     if (end > now && !isFree(item.component))

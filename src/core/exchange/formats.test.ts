@@ -9,6 +9,7 @@ import { readFormulaJson, writeFormulaJson } from './formula-json';
 import { FORMULA_SCHEMA } from './formula-schema';
 import type { ReadFormula } from './read';
 import { readIngredientLine, readRecipe, writeRecipe } from './recipe';
+import { inEnglish } from '../../../test-support/words';
 
 const book = ingredientBook(USUAL_INGREDIENTS);
 const FORMULA: Formula = {
@@ -38,9 +39,9 @@ const FORMULA: Formula = {
 
 /** What a file comes to in the editor, without the words as typed. */
 function formulaOf({ draft, faults }: ReadFormula): Formula {
-  expect(faults).toEqual([]);
+  expect(inEnglish(faults)).toEqual([]);
   const read = readDraft(draft, { book, kitchen: 'metric' });
-  expect(read.faults).toEqual([]);
+  expect(inEnglish(read.faults)).toEqual([]);
   const stages = read.formula.stages.map(({ kind, lines }) => ({
     kind,
     lines: lines.map((line) => Object.fromEntries(Object.entries(line).filter(([key]) => key !== 'typed'))),
@@ -74,14 +75,14 @@ describe('a formula as JSON', () => {
   ],
   "colour": "blue"
 }`;
-    expect(readFormulaJson(text).faults).toEqual([
+    expect(inEnglish(readFormulaJson(text).faults)).toEqual([
       { line: 1, message: '“colour” is not known here.' },
       { line: 3, message: expect.stringContaining('2 characters') as string },
       { line: 5, message: expect.stringContaining('“kind” must be one of levain') as string },
       { line: 7, message: '“percent” must be a number.' },
       { line: 8, message: '“percent” is missing.' },
     ]);
-    expect(readFormulaJson('{\n  "format": ,\n}').faults[0]).toMatchObject({ line: 2 });
+    expect(inEnglish(readFormulaJson('{\n  "format": ,\n}').faults[0])).toMatchObject({ line: 2 });
     expect(readFormulaJson('').faults).toHaveLength(1);
   });
 });
@@ -105,11 +106,13 @@ describe('a formula as CSV', () => {
       'stage,ingredient,amount\ndough,flour,100 %\nbatter,water,60 %\ndough,,2 %\ndough,salt,a lot\n',
     );
     expect(read.faults.map(({ line }) => line)).toEqual([3, 4, 5]);
-    expect(readFormulaCsv('a,b\n1,2\n').faults[0]).toMatchObject({
+    expect(inEnglish(readFormulaCsv('a,b\n1,2\n').faults[0])).toMatchObject({
       line: 1,
       message: expect.stringContaining('no “stage”') as string,
     });
-    expect(readFormulaCsv('stage,ingredient,amount\n').faults[0]?.message).toMatch(/no ingredients/);
+    expect(inEnglish(readFormulaCsv('stage,ingredient,amount\n').faults[0]?.message)).toMatch(
+      /no ingredients/,
+    );
   });
 
   it('never hands a spreadsheet something to compute', () => {
@@ -148,7 +151,7 @@ describe('a formula as a schema.org Recipe', () => {
       ],
     });
     const read = readRecipe(text);
-    expect(read.faults).toEqual([]);
+    expect(inEnglish(read.faults)).toEqual([]);
     expect(read.draft.stages[0]?.rows.map(({ name, amount }) => [name, amount])).toEqual([
       ['flour', '500 g'],
       ['sugar', '2 tbsp'],
@@ -161,18 +164,18 @@ describe('a formula as a schema.org Recipe', () => {
     const text =
       '{ "@type": "Recipe", "name": "Buns", "recipeIngredient": [\n"500 g flour",\n"many days",\n"120 g"\n] }';
     expect(readRecipe(text).faults.map(({ line }) => line)).toEqual([3, 4]);
-    expect(readRecipe('{}').faults[0]?.message).toMatch(/no schema.org Recipe/);
+    expect(inEnglish(readRecipe('{}').faults[0]?.message)).toMatch(/no schema.org Recipe/);
     expect(readRecipe('{').faults).toHaveLength(1);
-    expect(readRecipe('{"@type":"Recipe"}').faults[0]?.message).toMatch(/names no ingredients/);
+    expect(inEnglish(readRecipe('{"@type":"Recipe"}').faults[0]?.message)).toMatch(/names no ingredients/);
   });
 
   it('reads single lines', () => {
-    expect(readIngredientLine('1/2 cup milk [sponge]')).toEqual({
+    expect(inEnglish(readIngredientLine('1/2 cup milk [sponge]'))).toEqual({
       name: 'milk',
       amount: '1/2 cup',
       stage: 'sponge',
     });
-    expect(readIngredientLine('12 g')).toMatchObject({
+    expect(inEnglish(readIngredientLine('12 g'))).toMatchObject({
       message: expect.stringContaining('names no ingredient') as string,
     });
   });

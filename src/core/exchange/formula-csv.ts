@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import Papa from 'papaparse';
 import { STAGE_KINDS, type Formula, type StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
@@ -27,7 +28,7 @@ export function readFormulaCsv(text: string): ReadFormula {
   const at = new Map(head.map((name, i) => [name.trim().toLowerCase(), i]));
   const missing = (['stage', 'ingredient', 'amount'] as Column[]).filter((column) => !at.has(column));
   if (missing.length > 0) {
-    return NO_FORMULA(`The first line must name the columns; there is no “${missing.join('”, “')}”.`);
+    return NO_FORMULA(coded('files.theFirstLineMustName', { missing: missing.join('”, “') }));
   }
   const faults: LineFault[] = [];
   const rows: { stage: StageKind; row: { name: string; amount: string; note: string } }[] = [];
@@ -39,18 +40,21 @@ export function readFormulaCsv(text: string): ReadFormula {
     const cell = (column: Column) => (cells[at.get(column) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     const stage = STAGE_KINDS.find((kind) => kind === cell('stage').toLowerCase());
     if (!stage)
-      faults.push({ line, message: `“${cell('stage')}” is no stage; one of ${STAGE_KINDS.join(', ')}.` });
-    if (cell('ingredient') === '') faults.push({ line, message: 'The ingredient has no name.' });
+      faults.push({
+        line,
+        message: coded('files.isNoStageOneOf', { cell: cell('stage'), stages: STAGE_KINDS }),
+      });
+    if (cell('ingredient') === '') faults.push({ line, message: coded('files.theIngredientHasNoName') });
     const amount = readAmount(cell('amount'));
     const unread = amount.ok ? unreadIn(amount.value, { name: cell('ingredient') }) : null;
     if (!amount.ok) faults.push({ line, message: amount.message });
-    else if (unread !== null) faults.push({ line, message: `“${unread}” was not understood.` });
+    else if (unread !== null) faults.push({ line, message: coded('files.wasNotUnderstood', { unread }) });
     name ||= cell('formula');
     celsius ||= cell('dough_celsius');
     if (stage)
       rows.push({ stage, row: { name: cell('ingredient'), amount: cell('amount'), note: cell('note') } });
   });
   if (rows.length === 0 && faults.length === 0)
-    faults.push({ line: 2, message: 'There are no ingredients in it.' });
+    faults.push({ line: 2, message: coded('files.thereAreNoIngredientsIn') });
   return { name, draft: draftOfRows(rows, celsius), faults };
 }

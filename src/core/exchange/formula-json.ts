@@ -1,3 +1,4 @@
+import { coded, type Code, type Coded } from '../codes/coded';
 import { Validator, type OutputUnit } from '@cfworker/json-schema';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Formula, StageKind } from '../formula/formula';
@@ -50,8 +51,9 @@ export function readFormulaJson(text: string): ReadFormula {
   const [broken] = errors;
   if (broken || !tree) {
     const line = lineAt(text, broken?.offset ?? 0);
-    const what = broken ? printParseErrorCode(broken.error) : 'nothing in it';
-    return NO_FORMULA(`This is no JSON: ${spaced(what)}.`, line);
+    return broken
+      ? NO_FORMULA(coded('files.noJsonBecause', { why: spaced(printParseErrorCode(broken.error)) }), line)
+      : NO_FORMULA(coded('files.nothingInIt'), line);
   }
   const given: unknown = JSON.parse(text);
   const lineOf = (path: string): number => {
@@ -64,10 +66,10 @@ export function readFormulaJson(text: string): ReadFormula {
   const { valid, errors: broke } = validator.validate(given);
   if (!valid) {
     const faults = broke.flatMap((error) => {
-      const message = sentence(error);
+      const message = brokenRule(error);
       return message === null ? [] : [{ line: lineOf(error.instanceLocation), message }];
     });
-    return { ...NO_FORMULA(''), faults: once(faults) };
+    return { ...NO_FORMULA(coded('files.nothingInIt')), faults: once(faults) };
   }
   const file = given as FormulaFile;
   const rows = file.stages.flatMap(({ kind, lines }) =>
@@ -80,33 +82,34 @@ export function readFormulaJson(text: string): ReadFormula {
   return { name: file.name, draft: draftOfRows(rows, celsius === null ? '' : String(celsius)), faults: [] };
 }
 
-/** What a broken rule of the schema says to a baker; null where the rule is only that of a part below is broken. */
-function sentence({ instanceLocation, keyword, keywordLocation, error }: OutputUnit): string | null {
+/** What a broken rule of the schema means to a baker; null where the rule is only that of a part below is broken. */
+function brokenRule({ instanceLocation, keyword, keywordLocation, error }: OutputUnit): Coded | null {
   const where = instanceLocation.split('/').slice(1).at(-1) ?? '';
-  const what = where === '' ? 'The file' : `“${where}”`;
+  const what = where === '' ? coded('files.theFile') : `“${where}”`;
   const rule = ruleAt(keywordLocation);
   const [, named = ''] = /"([^"]+)"/.exec(error) ?? [];
   if (keyword === 'properties' || keyword === 'items' || keyword === 'false') return null;
-  if (keyword === 'required') return `“${named}” is missing.`;
+  if (keyword === 'required') return coded('files.isMissing', { named });
   if (keyword === 'additionalProperties') {
     const known = ruleAt(keywordLocation.replace(/additionalProperties$/, 'properties')) as object;
-    return named in known ? null : `“${named}” is not known here.`;
+    return named in known ? null : coded('files.isNotKnownHere', { named });
   }
-  if (keyword === 'const') return `${what} must be ${FORMULA_FORMAT}.`;
-  if (keyword === 'enum') return `${what} must be one of ${(rule as string[]).join(', ')}.`;
-  if (keyword === 'type') return `${what} must be a ${[rule].flat().join(' or ')}.`;
-  return `${what} ${LIMITS[keyword]?.(String(rule)) ?? 'is not right'}.`;
+  if (keyword === 'const') return coded('files.mustBe', { what, rule: FORMULA_FORMAT });
+  if (keyword === 'enum') return coded('files.mustBeOneOf', { what, rule: rule as string[] });
+  if (keyword === 'type') return coded('files.mustBeA', { what, rule: [rule].flat() as string[] });
+  const limit = LIMITS[keyword];
+  return limit ? coded(limit, { what, rule: String(rule) }) : coded('files.isNotRight', { what });
 }
 
 /** What a limit of the schema asks for. */
-const LIMITS: Record<string, (rule: string) => string> = {
-  minimum: (rule) => `must be ${rule} or more`,
-  exclusiveMinimum: (rule) => `must be more than ${rule}`,
-  maximum: (rule) => `must be ${rule} or less`,
-  minLength: (rule) => `must have ${rule} characters or more`,
-  maxLength: (rule) => `must have ${rule} characters or fewer`,
-  minItems: (rule) => `must have ${rule} or more in it`,
-  maxItems: (rule) => `must have ${rule} or fewer in it`,
+const LIMITS: Record<string, Code> = {
+  minimum: 'files.mustBeOrMore',
+  exclusiveMinimum: 'files.mustBeMoreThan',
+  maximum: 'files.mustBeOrLess',
+  minLength: 'files.mustHaveCharactersOrMore',
+  maxLength: 'files.mustHaveCharactersOrFewer',
+  minItems: 'files.mustHaveOrMoreInIt',
+  maxItems: 'files.mustHaveOrFewerInIt',
 };
 
 /** The part of the schema that a location names: `#/properties/name/minLength`. */

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import Papa from 'papaparse';
 import { parseLocal } from '../time/local';
 import type { LineFault } from './read';
@@ -33,20 +34,20 @@ export function readOrdersCsv(
   if (text.length > LONGEST_ORDERS)
     return {
       orders: [],
-      faults: [{ line: 1, message: 'The file is too long; 2 million characters at most.' }],
+      faults: [{ line: 1, message: coded('files.theFileIsTooLong') }],
     };
   // A file in another encoding shows itself by what no orders have in them.
   if (/[\u0000\uFFFD]/.test(text))
     return {
       orders: [],
-      faults: [{ line: 1, message: 'The file is not in UTF-8; save it as CSV UTF-8 and read it again.' }],
+      faults: [{ line: 1, message: coded('files.theFileIsNotIn') }],
     };
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
   const [head = [], ...body] = parsed.data;
   const at = new Map(head.map((name, i) => [name.trim().toLowerCase(), i]));
   const missing = COLUMNS.filter((column) => !at.has(column));
   if (missing.length > 0) {
-    const message = `The first line must name the columns; there is no “${missing.join('”, “')}”.`;
+    const message = coded('files.theFirstLineMustName', { missing: missing.join('”, “') });
     return { orders: [], faults: [{ line: 1, message }] };
   }
   const orders: ReadOrder[] = [];
@@ -55,25 +56,27 @@ export function readOrdersCsv(
     const line = i + 2;
     if (cells.every((cell) => cell.trim() === '')) return;
     const cell = (column: Column) => (cells[at.get(column) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
-    const fault = (message: string) => faults.push({ line, message });
+    const fault = (message: Coded) => faults.push({ line, message });
     const product = products.find(({ name }) => name.toLowerCase() === cell('product').toLowerCase());
     const pieces = /^\d+$/.test(cell('pieces')) ? Number(cell('pieces')) : NaN;
     const due = `${cell('day')}T${cell('time').padStart(5, '0')}`;
     const dueAt = parseLocal(due, zone);
-    if (cell('customer') === '') fault('Nobody is named as customer.');
-    else if (cell('customer').length > 80) fault('The customer’s name is longer than 80 characters.');
-    if (!product) fault(`The house makes no “${cell('product')}”.`);
+    if (cell('customer') === '') fault(coded('files.nobodyIsNamedAsCustomer'));
+    else if (cell('customer').length > 80) fault(coded('files.theCustomerSNameIs'));
+    if (!product) fault(coded('files.theHouseMakesNo', { cell: cell('product') }));
     if (!(pieces >= 1 && pieces <= MOST_PIECES))
-      fault(`“${cell('pieces')}” is no number of pieces between 1 and 100,000.`);
-    if (dueAt === null)
-      fault(`“${cell('day')} ${cell('time')}” is no day and time such as 2026-11-22 and 06:30.`);
-    else if (dueAt <= now) fault(`${cell('day')} ${cell('time')} has passed already.`);
+      fault(coded('files.isNoNumberOfPieces', { cell: cell('pieces') }));
+    if (dueAt === null) fault(coded('files.isNoDayAndTime', { cell: cell('day'), cell2: cell('time') }));
+    else if (dueAt <= now) fault(coded('files.hasPassedAlready', { cell: cell('day'), cell2: cell('time') }));
     if (faults.at(-1)?.line === line || !product || dueAt === null) return;
     orders.push({ line, customer: cell('customer'), productId: product.id, pieces, due, dueAt });
   });
   if (body.length > MOST_ORDERS + 1)
-    faults.push({ line: MOST_ORDERS + 2, message: `Only ${MOST_ORDERS} orders are read at a time.` });
+    faults.push({
+      line: MOST_ORDERS + 2,
+      message: coded('files.onlyOrdersAreReadAt', { MOSTORDERS: MOST_ORDERS }),
+    });
   if (orders.length === 0 && faults.length === 0)
-    faults.push({ line: 2, message: 'There are no orders in it.' });
+    faults.push({ line: 2, message: coded('files.thereAreNoOrdersIn') });
   return { orders, faults };
 }

@@ -5,6 +5,7 @@ import { machine } from '../../../test-support/equipment';
 import type { DoughRecord } from '../record/dough';
 import { writeCalendar } from './icalendar';
 import { planEvents, writePlanCsv } from './plan-table';
+import { say } from '../../../test-support/words';
 
 const START = Date.UTC(2026, 10, 19, 3, 10);
 const event = { uid: 'dough-1-mix@hefeteig', start: START, end: START + 1_200_000, summary: 'Mix' };
@@ -66,7 +67,7 @@ const machines = [machine('oven', { label: 'Deck oven' })];
 
 describe('the plan as a table', () => {
   it('has a row a step, by its start, in the bakery’s time, with what it holds', () => {
-    const text = writePlanCsv([dough], machines, 'Europe/Berlin');
+    const text = writePlanCsv([dough], machines, 'Europe/Berlin', say.coded);
     const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
     expect(data.map((row) => row.step)).toEqual(['mix', 'rest', 'bake']);
     expect(data[0]).toMatchObject({
@@ -79,13 +80,13 @@ describe('the plan as a table', () => {
   });
 
   it('lets no name become a formula of a spreadsheet', () => {
-    expect(writePlanCsv([dough], machines, 'Europe/Berlin')).toContain("'=Crescent 38");
+    expect(writePlanCsv([dough], machines, 'Europe/Berlin', say.coded)).toContain("'=Crescent 38");
   });
 });
 
 describe('the plan in a calendar', () => {
   it('has the hands-on work only, each piece with an id that stays', () => {
-    const events = planEvents([dough], machines);
+    const events = planEvents([dough], machines, say.coded);
     expect(events.map(({ uid }) => uid)).toEqual(['dough-7-mix@hefeteig']);
     expect(events[0]).toMatchObject({ summary: '=Crescent 38: mix', description: '2 people' });
   });

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { DoughRecord } from '../record/dough';
 import type { Machine } from '../bakery/machines';
+import { coded, type Words } from '../codes/coded';
 import { CREW } from '../process/expand';
 import { taskId } from '../process/step-ref';
 import { formatLocal } from '../time/local';
@@ -30,14 +31,15 @@ function inOrder(doughs: readonly DoughRecord[]) {
     .sort((a, b) => a.step.plannedStart - b.step.plannedStart || a.dough.id - b.dough.id);
 }
 
-/** The plan as a table: one row a step, by its start, times local to `zone`. */
+/** The plan as a table: one row a step, by its start, times local to `zone`. `say` says what a step is called. */
 export function writePlanCsv(
   doughs: readonly DoughRecord[],
   machines: readonly Machine[],
   zone: string,
+  say: (words: Words) => string,
 ): string {
   const data = inOrder(doughs).map(({ dough, step }) => [
-    ...[dough.name, step.label, dough.outputs.find(({ id }) => id === step.outputId)?.product ?? ''],
+    ...[dough.name, say(step.label), dough.outputs.find(({ id }) => id === step.outputId)?.product ?? ''],
     ...[step.step.kind, formatLocal(step.plannedStart, zone), formatLocal(step.plannedEnd, zone)],
     ...[Math.round((step.plannedEnd - step.plannedStart) / 60_000), people(step), holds(step, machines)],
   ]);
@@ -45,10 +47,11 @@ export function writePlanCsv(
   return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\n', escapeFormulae: true })}\n`;
 }
 
-/** The hands-on work of the plan as calendar events; waits are the time between them. `tasks`: only these. */
+/** The hands-on work of the plan as calendar events; waits are the time between them. `tasks`: only these; `say` says each. */
 export function planEvents(
   doughs: readonly DoughRecord[],
   machines: readonly Machine[],
+  say: (words: Words) => string,
   tasks?: ReadonlySet<string>,
 ): CalendarEvent[] {
   return inOrder(doughs)
@@ -57,8 +60,8 @@ export function planEvents(
       uid: `dough-${dough.id}-${step.key}@hefeteig`,
       start: step.plannedStart,
       end: step.plannedEnd,
-      summary: `${dough.name}: ${step.label}`,
+      summary: say(coded('steps.ofDough', { dough: dough.name, step: step.label })),
       location: holds(step, machines),
-      description: people(step) > 1 ? `${people(step)} people` : '1 person',
+      description: say(coded('files.people', { count: people(step) })),
     }));
 }

@@ -1,10 +1,11 @@
+import type { Coded } from '../codes/coded';
 import type { Draft, DraftRow } from '../formula/draft';
 import type { FormulaLine, StageKind } from '../formula/formula';
 
 /** A fault of a file, with the line it stands in, counted from 1. */
 export interface LineFault {
   line: number;
-  message: string;
+  message: Coded;
 }
 
 /** A formula read from a file: rows for the editor, and every fault. With faults the rows are what could be read. */
@@ -30,7 +31,7 @@ export function draftOfRows(
   };
 }
 
-export const NO_FORMULA = (message: string, line = 1): ReadFormula => ({
+export const NO_FORMULA = (message: Coded, line = 1): ReadFormula => ({
   name: '',
   draft: { stages: [], flour: '1 kg', doughCelsius: '' },
   faults: [{ line, message }],

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { parseTree, type ParseError } from 'jsonc-parser';
 import { STAGE_KINDS, type Formula, type StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
@@ -44,11 +45,12 @@ export function writeRecipe(name: string, formula: Formula, book: IngredientBook
 export function readRecipe(text: string): ReadFormula {
   const errors: ParseError[] = [];
   parseTree(text, errors);
-  if (errors[0]) return NO_FORMULA('This is no JSON.', text.slice(0, errors[0].offset).split('\n').length);
+  if (errors[0])
+    return NO_FORMULA(coded('files.thisIsNoJSON'), text.slice(0, errors[0].offset).split('\n').length);
   const recipe = findRecipe(JSON.parse(text) as unknown);
-  if (!recipe) return NO_FORMULA('There is no schema.org Recipe in it.');
+  if (!recipe) return NO_FORMULA(coded('files.thereIsNoSchemaOrg'));
   const lines = Array.isArray(recipe.recipeIngredient) ? recipe.recipeIngredient : [];
-  if (lines.length === 0) return NO_FORMULA('The recipe names no ingredients.');
+  if (lines.length === 0) return NO_FORMULA(coded('files.theRecipeNamesNoIngredients'));
   const faults: LineFault[] = [];
   const textLines = text.split('\n');
   let from = 0;
@@ -77,20 +79,20 @@ export function readRecipe(text: string): ReadFormula {
 /** One line of a recipe, `250 g milk` or `vanilla, to taste`, as name and amount. */
 export function readIngredientLine(
   line: string,
-): { name: string; amount: string; stage: StageKind } | { message: string } {
+): { name: string; amount: string; stage: StageKind } | { message: Coded } {
   const bracket = /\s*\[([^\]]+)\]\s*$/.exec(line);
   const stage = STAGE_KINDS.find((kind) => kind === bracket?.[1]?.toLowerCase()) ?? 'dough';
   const body = (bracket ? line.slice(0, bracket.index) : line).trim();
   const taste = /^(.*?),?\s+(to taste|as needed)$/i.exec(body);
   if (taste?.[1]) return { name: taste[1], amount: 'to taste', stage };
   const read = readAmount(body);
-  if (!read.ok) return { message: `“${body.slice(0, 60)}”: ${read.message}` };
+  if (!read.ok) return { message: coded('files.inLine', { line: body.slice(0, 60), fault: read.message }) };
   const name = read.value.rest.replace(/^,\s*/, '');
   const counted = read.value.values[0]?.[0]?.unit;
   if (name === '' && (counted === 'egg' || counted === 'yolk' || counted === 'white')) {
     return { name: counted === 'egg' ? 'egg' : `egg ${counted}`, amount: body, stage };
   }
-  if (name === '') return { message: `“${body.slice(0, 60)}” names no ingredient.` };
+  if (name === '') return { message: coded('files.namesNoIngredient', { body: body.slice(0, 60) }) };
   return {
     name,
     amount: body

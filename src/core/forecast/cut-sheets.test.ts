@@ -6,9 +6,10 @@ import { blockWeights } from '../cutting/dough-size';
 import { expandDough } from '../process/expand';
 import type { OutputRecord } from '../record/dough';
 import { cutShort, sheetsOfDough } from './cut-sheets';
-import { shortSentence } from '../schedule/drift';
+import { shortMessage } from '../schedule/drift';
 import type { FloorEvent } from '../record/events';
 import { foldDough } from '../record/state';
+import { inEnglish } from '../../../test-support/words';
 
 const PIECES = 120;
 const scheme = usualScheme('Three letter folds');
@@ -56,7 +57,7 @@ describe('the sheets of a dough', () => {
     expect(short?.thinner).toBeLessThan(3.9);
     const thinner = { ...dough.lamination, mm: short?.thinner ?? 0 };
     expect(cutShort({ ...dough, lamination: thinner }, [OUTPUT], ROLLING)).toEqual([]);
-    expect(short && shortSentence(short)).toMatch(
+    expect(inEnglish(short && shortMessage(short))).toMatch(
       /^\d+ of 120 cannot be cut \(butter crescent\)\. Rolled to 3\.\d mm, all of them come out/,
     );
   });

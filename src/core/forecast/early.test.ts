@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { cutsShort } from './early';
+import { inEnglish } from '../../../test-support/words';
 
 /** The small dough, mixed and in the cold: its retard takes 480 min at least. */
 const inTheCold = plannedDough([did('start', 'mix', 0), did('finish', 'mix', 15)]);
@@ -12,7 +13,10 @@ const stepOf = (key: string) => {
 
 describe('starting a step long before its wait allows', () => {
   it('names the wait, and when it is over', () => {
-    expect(cutsShort(inTheCold, stepOf('lock-in'), 60 * MIN)).toEqual({ label: 'retard', until: 495 * MIN });
+    expect(inEnglish(cutsShort(inTheCold, stepOf('lock-in'), 60 * MIN))).toEqual({
+      label: 'retard',
+      until: 495 * MIN,
+    });
   });
 
   it('is nobody’s question when little of the wait is left, or nothing', () => {

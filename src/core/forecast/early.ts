@@ -1,10 +1,11 @@
+import type { Words } from '../codes/coded';
 import { isHandsOn } from '../record/state';
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast, StepForecast } from './forecast';
 
 /** A wait that is cut short by starting a step now, and when it may end at the earliest. */
 export interface CutWait {
-  label: string;
+  label: Words;
   until: Instant;
 }
 

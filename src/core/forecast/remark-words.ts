@@ -1,16 +1,20 @@
+import { coded, type Coded } from '../codes/coded';
 import type { StepRemark } from '../process/expand';
-import { duration } from '../units/format';
-import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
 
-/** Why a wait does not do what it is for, in a sentence. */
-export function remarkWords(remark: StepRemark, units: Pick<ReaderUnits, 'temperature'> = METRIC): string {
-  const degrees = (celsius: number) => showCelsius(Math.round(celsius * 10) / 10, units);
+/** Why a wait does not do what it is for. */
+export function remarkMessage(remark: StepRemark): Coded {
   switch (remark.code) {
     case 'core-out-of-reach':
-      return `At ${degrees(remark.around)} the core does not come to ${degrees(remark.until)}.`;
+      return coded('remarks.atTheCoreDoesNot', {
+        celsius: { celsius: remark.around },
+        celsius2: { celsius: remark.until },
+      });
     case 'no-rise':
-      return `At ${degrees(remark.around)} it does not rise within ${duration(remark.within)}.`;
+      return coded('remarks.atItDoesNotRise', {
+        celsius: { celsius: remark.around },
+        duration: { minutes: remark.within },
+      });
     case 'risen-before':
-      return 'It has risen already in the waits before.';
+      return coded('remarks.itHasRisenAlreadyIn');
   }
 }

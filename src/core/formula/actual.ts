@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Formula, FormulaStage } from './formula';
 import type { IngredientBook } from './ingredient';
 import type { ScaledFormula } from './scale';
@@ -22,7 +23,7 @@ export interface ActualMix {
   /** True where anything differs from the sheet. */
   differs: boolean;
   /** Differences in words: "400 g wheat flour held back". */
-  words: string[];
+  words: Coded[];
 }
 
 /**
@@ -36,7 +37,7 @@ export function actualMix(
   bowls: number,
   book: IngredientBook,
 ): ActualMix {
-  const words: string[] = [];
+  const words: Coded[] = [];
   const name = (id: string) => book.get(id)?.name ?? id;
   const stages = planned.stages.map((stage, s) => ({
     kind: stage.kind,
@@ -50,12 +51,16 @@ export function actualMix(
       // What the scale cannot show is no difference.
       if (Math.abs(grams - line.grams) > Math.max(0.11 * bowls, line.grams * 0.005))
         words.push(
-          `${show(Math.abs(grams - line.grams))} ${grams > line.grams ? 'more' : 'less'} ${name(ingredient)}`,
+          coded('formulas.moreLess', {
+            grams: { grams: Math.abs(grams - line.grams) },
+            isGrams: grams > line.grams,
+            name: name(ingredient),
+          }),
         );
       else grams = line.grams;
       const swap = own.findLast((change) => change.kind === 'swapped');
       if (swap?.kind === 'swapped' && swap.ingredient !== ingredient) {
-        words.push(`${name(swap.ingredient)} for ${name(ingredient)}`);
+        words.push(coded('formulas.for', { name: name(swap.ingredient), name2: name(ingredient) }));
         ingredient = swap.ingredient;
       }
       return { ...line, ingredient, grams: Math.max(0, grams) };
@@ -64,7 +69,11 @@ export function actualMix(
   for (const change of changes) {
     if (change.kind !== 'adjusted') continue;
     words.push(
-      `${show(Math.abs(change.grams))} ${name(change.ingredient)} ${change.grams < 0 ? 'held back' : 'added'}`,
+      coded('formulas.heldBackAdded', {
+        grams: { grams: Math.abs(change.grams) },
+        name: name(change.ingredient),
+        isGrams: change.grams < 0,
+      }),
     );
     adjust(stages, change);
   }
@@ -123,5 +132,3 @@ function adjust(
   if (dough && grams > 0)
     dough.lines = [...dough.lines, { ingredient, grams, percent: 0, approximate: false, uncounted: false }];
 }
-
-const show = (grams: number) => (grams < 20 ? `${Math.round(grams * 10) / 10} g` : `${Math.round(grams)} g`);

@@ -4,6 +4,7 @@ import { draftOf, readDraft, type Draft } from './draft';
 import { linesOf, type StageKind } from './formula';
 import { ingredientBook } from './ingredient';
 import { USUAL_INGREDIENTS } from './ingredients';
+import { inEnglish } from '../../../test-support/words';
 
 const book = ingredientBook(USUAL_INGREDIENTS);
 
@@ -18,7 +19,7 @@ function draft(stages: Partial<Record<StageKind, [string, string][]>>, more: Par
   };
 }
 const read = (typed: Draft) => readDraft(typed, { book, kitchen: 'metric' });
-const sentences = (typed: Draft) => read(typed).faults.map(({ message }) => message);
+const sentences = (typed: Draft) => read(typed).faults.map(({ message }) => inEnglish(message));
 
 describe('a formula being typed', () => {
   it('takes percentages and amounts side by side, in any unit', () => {
@@ -35,7 +36,7 @@ describe('a formula being typed', () => {
         ],
       }),
     );
-    expect(faults).toEqual([]);
+    expect(inEnglish(faults)).toEqual([]);
     const percent = (ingredient: string) =>
       linesOf(formula).find((line) => line.ingredient === ingredient)?.percent;
     expect(percent('milk')).toBe(25);
@@ -87,7 +88,7 @@ describe('a formula being typed', () => {
         ],
       }),
     );
-    expect([hasFlour, faults]).toEqual([false, []]);
+    expect(inEnglish([hasFlour, faults])).toEqual([false, []]);
     expect(linesOf(formula).map(({ percent }) => percent)).toEqual([80, 20]);
   });
 
@@ -116,8 +117,8 @@ describe('a formula being typed', () => {
         ],
       }),
     );
-    expect(remarks[0]).toMatchObject({ stage: 0, row: 1, field: 'amount' });
-    expect(remarks[0]?.message).toMatch(/disagree: 120 g and 213 g/);
+    expect(inEnglish(remarks[0])).toMatchObject({ stage: 0, row: 1, field: 'amount' });
+    expect(inEnglish(remarks[0]?.message)).toMatch(/disagree: 120 g and 213 g/);
     expect(linesOf(formula)[1]?.percent).toBeCloseTo(12, 9);
   });
 
@@ -227,7 +228,7 @@ describe('a formula being typed', () => {
         ['egg', '2'],
       ],
     });
-    expect(sentences(typed)).toEqual(['300 of what? Write the unit: 300 g, or 300 %.']);
+    expect(inEnglish(sentences(typed))).toEqual(['300 of what? Write the unit: 300 g, or 300 %.']);
     expect(linesOf(read(typed).formula).map(({ percent }) => percent)).toEqual([100, 20]);
   });
 
@@ -236,8 +237,10 @@ describe('a formula being typed', () => {
       ['flour', '100'],
       ['egg', eggs],
     ];
-    expect(sentences(draft({ dough: dough('3') }))).toEqual(['Is it 3 eggs or 3 %? Write the unit.']);
-    expect(sentences(draft({ dough: dough('12.5') }))).toEqual([]);
+    expect(inEnglish(sentences(draft({ dough: dough('3') })))).toEqual([
+      'Is it 3 eggs or 3 %? Write the unit.',
+    ]);
+    expect(inEnglish(sentences(draft({ dough: dough('12.5') })))).toEqual([]);
   });
 
   it('asks which yeast is meant', () => {

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { readAmount, type Amount } from '../units/amount';
 import { eggPart, type EggSize, type Kitchen } from '../units/measures';
 import { parseCelsius } from '../units/temperature';
@@ -29,7 +30,7 @@ export interface Place {
 }
 
 export interface Remark extends Place {
-  message: string;
+  message: Coded;
 }
 
 /** What a draft comes to so far. Rows that are empty or wrong are left out of `formula`. */
@@ -91,7 +92,7 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
     const ingredient = book.find(row.name) ?? null;
     if (!ingredient) faults.push({ ...place, field: 'name', message: unknownName(row.name, book) });
     // One question at a time: what a packet weighs is asked once it is known what is in it.
-    const refuse = (message: string) => ingredient && faults.push({ ...place, field: 'amount', message });
+    const refuse = (message: Coded) => ingredient && faults.push({ ...place, field: 'amount', message });
     if (!read.ok) {
       refuse(read.message);
       continue;
@@ -111,15 +112,15 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
     }
     const bare = read.value.values[0]?.[0]?.unit === null;
     const unread = unreadIn(read.value, measuring);
-    if (unread !== null) refuse(`“${unread}” was not understood. Write the amount alone, such as 54 %.`);
+    if (unread !== null) refuse(coded('formulas.wasNotUnderstoodWriteThe', { unread }));
     else if (bare && eggPart(measuring) && Number.isInteger(percent.from) && percent.from <= FEW_EGGS)
-      refuse(`Is it ${percent.from} eggs or ${percent.from} %? Write the unit.`);
+      refuse(coded('formulas.isItEggsOrWrite', { from: percent.from }));
     else found.push({ place, ingredient, amount: read.value, percent, grams: null });
   }
   if (found.length > MOST_LINES)
     faults.push({
       ...whole('amount'),
-      message: `A formula has at most ${MOST_LINES} lines; make parts of it formulas of their own.`,
+      message: coded('formulas.aFormulaHasAtMost', { most: MOST_LINES }),
     });
   const base = baseOf(found, draft.flour, faults, kitchen);
   const rows: ReadDraft['rows'] = draft.stages.map((stage) => stage.rows.map(() => null));
@@ -136,7 +137,10 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
           faults.push({
             ...place,
             field: 'amount',
-            message: `${Math.round(shares.to).toLocaleString('en')} % of the flour cannot be meant; at most ${LARGEST_PERCENT} %.`,
+            message: coded('formulas.ofTheFlourCannotBe', {
+              percent: Math.round(shares.to),
+              most: LARGEST_PERCENT,
+            }),
           });
           return [];
         }
@@ -148,10 +152,9 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
   if (draft.doughCelsius.trim() !== '' && (celsius === null || celsius < 5 || celsius > 40))
     faults.push({
       ...whole('doughCelsius'),
-      message: 'A dough temperature lies between 5 and 40 °C, such as 24 or 75 F.',
+      message: coded('formulas.aDoughTemperatureLiesBetween'),
     });
-  if (found.length === 0)
-    faults.push({ ...whole('amount'), message: 'A formula has at least one ingredient.' });
+  if (found.length === 0) faults.push({ ...whole('amount'), message: coded('formulas.aFormulaHasAtLeast') });
   const kept = stages.filter(({ lines }) => lines.length > 0);
   return {
     ...{
@@ -180,14 +183,14 @@ function percentIn({ values }: Amount, inPercent: boolean): { from: number; to: 
 }
 
 /** Says that a name is not known, and what may have been meant. */
-function unknownName(typed: string, book: IngredientBook): string {
+function unknownName(typed: string, book: IngredientBook): Coded {
   const name = typed.trim().slice(0, 40);
-  if (name === '') return 'Name the ingredient.';
+  if (name === '') return coded('formulas.nameTheIngredient');
   const like = book.like(name);
-  if (like.length > 1) return `Which “${name}”: ${like.map((one) => one.name).join(', ')}?`;
+  if (like.length > 1) return coded('formulas.which', { name, like: like.map((one) => one.name) });
   const [only] = like;
-  if (only) return `“${name}” is not known. Is it ${only.name}?`;
-  return `“${name}” is not known yet. Choose another ingredient, or add it.`;
+  if (only) return coded('formulas.isNotKnownIsIt', { name, name2: only.name });
+  return coded('formulas.isNotKnownYetChoose', { name });
 }
 
 /** Percent of the flour, from and to. */
@@ -234,7 +237,7 @@ function baseOf(
   const inPercent = flours.reduce((sum, row) => sum + share(row) * (row.percent?.from ?? 0), 0);
   const weighed = flours.some(({ grams }) => grams !== null);
   const where = flours[0]?.place ?? { stage: 0, row: 0 };
-  const text = `${round(inPercent, 1)} %`;
+  const percent = { percent: inPercent };
   if (weighed) {
     if (inPercent >= 100 || inGrams <= 0) {
       faults.push({
@@ -242,8 +245,8 @@ function baseOf(
         field: 'amount',
         message:
           inGrams <= 0
-            ? 'The flour weighs nothing.'
-            : `Flours in percent come to ${text} already, and others are given by weight; write them all one way.`,
+            ? coded('formulas.theFlourWeighsNothing')
+            : coded('formulas.floursInPercentComeTo', { percent }),
       });
       return { grams: inGrams, hasFlour: true };
     }
@@ -253,7 +256,7 @@ function baseOf(
     faults.push({
       ...where,
       field: 'amount',
-      message: `All flours together are 100 %, those of levain and sponge included; here they are ${text}.`,
+      message: coded('formulas.allFloursTogetherAre100', { percent }),
     });
   }
   return { grams: weightTyped(typed, faults, kitchen), hasFlour: true };
@@ -268,7 +271,7 @@ function wholeOf(found: RowSoFar[], typed: string, faults: Remark[], kitchen: Ki
   if (found.length > 0 && Math.abs(percent - 100) > 0.05) {
     faults.push({
       ...whole('amount'),
-      message: `No flour: then all ingredients together are 100 %, and here they are ${round(percent, 1)} %. Add the flour, or give weights.`,
+      message: coded('formulas.noFlourThenAllIngredients', { percent: { percent } }),
     });
   }
   return weightTyped(typed, faults, kitchen);
@@ -280,7 +283,7 @@ function weightTyped(typed: string, faults: Remark[], kitchen: Kitchen): number 
   if (grams > 0 && grams <= 1e6) return grams;
   faults.push({
     ...whole('flour'),
-    message: 'Give a weight to show the amounts for, such as 1 kg, 9000 g or 20 lb, up to 1000 kg.',
+    message: coded('formulas.giveAWeightToShow'),
   });
   return 1000;
 }

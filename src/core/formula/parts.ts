@@ -1,3 +1,5 @@
+import { coded } from '../codes/coded';
+import { Fault } from '../codes/fault';
 import type { Formula } from './formula';
 import { linesOf } from './formula';
 import { ALLERGENS, ingredientBook, type Ingredient, type IngredientBook } from './ingredient';
@@ -12,9 +14,9 @@ export interface NamedFormula {
 export const formulaRef = (id: number) => `formula:${id}`;
 
 /** A formula that is made of itself, by way of others: the names in order, first and last alike. */
-export class CircleError extends Error {
+export class CircleError extends Fault {
   constructor(readonly names: string[]) {
-    super(`${names[0] ?? 'This formula'} is made of itself: ${names.join(' → ')}.`);
+    super(coded('formulas.isMadeOfItself', { names: names[0] ?? '', names2: names.join(' → ') }));
   }
 }
 

@@ -1,3 +1,5 @@
+import { coded, type Words } from '../codes/coded';
+import { Fault } from '../codes/fault';
 import {
   doughPercent,
   linesOf,
@@ -63,44 +65,47 @@ export function doughForPieces(pieces: number, pieceGrams: number, scrap: number
 }
 
 /**
- * Grams for one percent. Throws where the target cannot be met: nothing of it in the formula, a weight that is not
+ * Grams for one percent. Throws a `Fault` where the target cannot be met: nothing of it in the formula, a weight that is not
  * above nothing, scrap or bake loss of all there is.
  */
 export function gramsPerPercent(formula: Formula, book: IngredientBook, target: ScaleTarget): number {
-  const per = (grams: number, percent: number, what: string): number => {
-    if (!(grams > 0) || !Number.isFinite(grams))
-      throw new RangeError('The weight to scale to must be above nothing.');
-    if (!(percent > 0)) throw new RangeError(`This formula has no ${what} to scale by.`);
+  const per = (grams: number, percent: number, what: Words): number => {
+    if (!(grams > 0) || !Number.isFinite(grams)) throw new Fault(coded('formulas.theWeightToScaleTo'));
+    if (!(percent > 0)) throw new Fault(coded('formulas.hasNoneToScaleBy', { what }));
     return grams / percent;
   };
   const finished = doughPercent(formula) + rollInPercent(formula);
   switch (target.by) {
     case 'flour':
-      return per(target.grams, flourPercent(formula, book), 'flour');
+      return per(target.grams, flourPercent(formula, book), coded('formulas.flour'));
     case 'dough':
-      return per(target.grams, doughPercent(formula), 'dough');
+      return per(target.grams, doughPercent(formula), coded('formulas.doughAsSuch'));
     case 'finished':
-      return per(target.grams, finished, 'dough');
+      return per(target.grams, finished, coded('formulas.doughAsSuch'));
     case 'pieces': {
       if (
         target.batches.some(
           ({ scrap, bakeLoss = 0 }) => scrap < 0 || scrap >= 1 || bakeLoss < 0 || bakeLoss >= 1,
         )
       )
-        throw new RangeError('Scrap and bake loss are shares from 0 to below 100 %.');
+        throw new Fault(coded('formulas.scrapAndBakeLossAre'));
       if (target.batches.some(({ filling }) => filling !== undefined && !(filling >= 0)))
-        throw new RangeError('The filling of a piece is a weight such as 28 g.');
+        throw new Fault(coded('formulas.theFillingOfAPiece'));
       const need = target.batches.reduce(
         (sum, { pieces, grams, scrap, bakeLoss }) => sum + doughForPieces(pieces, grams, scrap, bakeLoss),
         target.keptBack ?? 0,
       );
-      return per(need, finished, 'dough');
+      return per(need, finished, coded('formulas.doughAsSuch'));
     }
     case 'ingredient': {
       const percent = linesOf(formula)
         .filter(({ ingredient }) => ingredient === target.ingredient)
         .reduce((sum, line) => sum + line.percent, 0);
-      return per(target.grams, percent, book.get(target.ingredient)?.name ?? 'such ingredient');
+      return per(
+        target.grams,
+        percent,
+        book.get(target.ingredient)?.name ?? coded('formulas.suchIngredient'),
+      );
     }
   }
 }

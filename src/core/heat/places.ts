@@ -1,12 +1,14 @@
+import { coded } from '../codes/coded';
+
 /** Kinds of places for dough, with the heat that passes between air and a face there, W/(m²·K). */
 export const PLACE_KINDS = {
-  room: { label: 'room', film: 9 },
-  fridge: { label: 'fridge, still air', film: 10 },
-  retarder: { label: 'retarder with fan', film: 18 },
-  freezer: { label: 'freezer', film: 12 },
-  blast: { label: 'blast freezer', film: 35 },
-  proofer: { label: 'proofer with fan', film: 17 },
-  oven: { label: 'oven', film: 25 },
+  room: { label: coded('heat.room'), film: 9 },
+  fridge: { label: coded('heat.fridgeStillAir'), film: 10 },
+  retarder: { label: coded('heat.retarderWithFan'), film: 18 },
+  freezer: { label: coded('heat.freezer'), film: 12 },
+  blast: { label: coded('heat.blastFreezer'), film: 35 },
+  proofer: { label: coded('heat.prooferWithFan'), film: 17 },
+  oven: { label: coded('heat.oven'), film: 25 },
 } as const;
 export type PlaceKind = keyof typeof PLACE_KINDS;
 
@@ -35,12 +37,12 @@ export interface Place {
 
 /** What a piece lies on or in: the share of the film's heat that still passes above and below. */
 export const LYING = {
-  tray: { label: 'on a metal tray', top: 1, bottom: 1 },
-  rack: { label: 'on a rack', top: 1, bottom: 1 },
-  board: { label: 'on a wooden board', top: 1, bottom: 0.5 },
-  tub: { label: 'in a tub with lid', top: 0.5, bottom: 0.5 },
-  stack: { label: 'in a stack', top: 0.5, bottom: 0.5 },
-  film: { label: 'wrapped in film', top: 0.95, bottom: 0.95 },
+  tray: { label: coded('heat.onAMetalTray'), top: 1, bottom: 1 },
+  rack: { label: coded('heat.onARack'), top: 1, bottom: 1 },
+  board: { label: coded('heat.onAWoodenBoard'), top: 1, bottom: 0.5 },
+  tub: { label: coded('heat.inATubWithLid'), top: 0.5, bottom: 0.5 },
+  stack: { label: coded('heat.inAStack'), top: 0.5, bottom: 0.5 },
+  film: { label: coded('heat.wrappedInFilm'), top: 0.95, bottom: 0.95 },
 } as const;
 export type Lying = keyof typeof LYING;
 

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { verdictWords, type LayerLimits } from './kinds';
 import { outcomeOf, type Outcome, type Scheme, type Weights } from './scheme';
 import type { Fold } from './stack';
@@ -5,15 +6,19 @@ import type { Fold } from './stack';
 const um = (value: number) => (value < 10 ? Math.round(value * 10) / 10 : Math.round(value));
 
 /** `27 fat layers, 56 µm on average: open honeycomb`. */
-export function outcomeWords({ layers, verdict }: Outcome, scheme: Pick<Scheme, 'kind'>): string {
-  return `${layers.fatLayers} fat layers, ${um(layers.meanFat)} µm on average: ${verdictWords(verdict, scheme.kind)}`;
+export function outcomeWords({ layers, verdict }: Outcome, scheme: Pick<Scheme, 'kind'>): Coded {
+  return coded('lamination.fatLayersMOnAverage', {
+    fatLayers: layers.fatLayers,
+    um: um(layers.meanFat),
+    verdictWords: verdictWords(verdict, scheme.kind),
+  });
 }
 
 /** What the folds that were really given come to with those still to come, and what to do where they are not the scheme's. */
 export interface FoldAdvice {
   outcome: Outcome;
   /** Null where the block goes as the scheme has it. */
-  words: string | null;
+  words: Coded | null;
 }
 
 /**
@@ -36,16 +41,16 @@ export function foldAdvice(
   const other = tooMany ? (toCome.length > 0 ? of(folds.slice(0, -1)) : null) : of([...folds, 'half']);
   const off = ({ layers }: Outcome) => Math.abs(Math.log(layers.fatLayers / planned.layers.fatLayers));
   const now = outcomeWords(outcome, scheme);
-  const head = `Not as planned: ${now}, in place of ${planned.layers.fatLayers}.`;
+  const head = coded('lamination.notAsPlannedInPlace', { now, fatLayers: planned.layers.fatLayers });
   if (!other || off(other) >= off(outcome)) {
     return {
       outcome,
       words:
         outcome.verdict === planned.verdict
-          ? `${head} It can stay so.`
-          : `${head} Roll it thicker at the end, or use it for something else.`,
+          ? coded('lamination.itCanStaySo', { head })
+          : coded('lamination.rollItThickerAtThe', { head }),
     };
   }
-  const act = tooMany ? 'Leave out the last turn' : 'Give a half fold more';
-  return { outcome, words: `${head} ${act}: ${outcomeWords(other, scheme)}.` };
+  const act = tooMany ? coded('lamination.leaveOutTheLastTurn') : coded('lamination.giveAHalfFoldMore');
+  return { outcome, words: coded('lamination.withAct', { head, act, outcome: outcomeWords(other, scheme) }) };
 }

@@ -1,9 +1,10 @@
+import { coded, type Coded } from '../codes/coded';
 import { conduct, type Stay } from '../heat/conduction';
 import { BUTTER } from '../heat/material';
 
 /** Between what temperatures a fat bends and rolls, °C; `best` is the middle of it. */
 export interface Workable {
-  label: string;
+  label: Coded;
   low: number;
   high: number;
   best: readonly [low: number, high: number];
@@ -13,9 +14,9 @@ export const FATS = ['butter-82', 'butter-84', 'margarine'] as const;
 export type FatKind = (typeof FATS)[number];
 
 export const WORKABLE: Record<FatKind, Workable> = {
-  'butter-82': { label: 'butter, 82 % fat', low: 11, high: 16, best: [12, 14] },
-  'butter-84': { label: 'dry butter, 84 %', low: 13, high: 18, best: [14, 16] },
-  margarine: { label: 'bakery margarine', low: 15, high: 20, best: [16, 18] },
+  'butter-82': { label: coded('lamination.butter82Fat'), low: 11, high: 16, best: [12, 14] },
+  'butter-84': { label: coded('lamination.dryButter84'), low: 13, high: 18, best: [14, 16] },
+  margarine: { label: coded('lamination.bakeryMargarine'), low: 15, high: 20, best: [16, 18] },
 };
 
 /** What butter between layers does at a temperature of the dough around it: it starts to run at 28 °C, and is liquid at 34. */

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import { area, line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing/drawing';
 import type { LockInPlan } from './geometry';
 import type { Slab } from './gaps';
@@ -35,7 +36,7 @@ export function foldDrawing(fold: Fold, sheet: Slab, show: (cm: number) => strin
   return {
     view: [-unit, -2.4 * unit, length + 10 * unit, width + 6 * unit],
     marks,
-    says: `${FOLD_WORDS[fold]}: ${HOW_TO[fold]}`,
+    says: coded('lamination.fOLDWORDSHOWTO', { FOLDWORDS: FOLD_WORDS[fold], HOWTO: HOW_TO[fold] }),
   };
 }
 

@@ -1,3 +1,5 @@
+import { coded } from '../codes/coded';
+import { Fault } from '../codes/fault';
 /** What a house rolls on: a sheeter's table, or a bench with a pin. Lengths in cm, gaps in mm. */
 export interface Table {
   width: number;
@@ -37,13 +39,15 @@ const byRuler = (gap: number) => Math.floor(gap * 10 + 1e-9) / 10;
 function nextGap(gap: number, to: number, table: Table): number {
   const share = gap > table.fineBelow ? table.reduction : table.fineReduction;
   const next = Math.max(to, settable(gap * (1 - share)));
-  if (next >= gap) throw new RangeError(`From ${gap} mm no smaller gap keeps the reduction.`);
+  if (next >= gap) throw new Fault(coded('lamination.noSmallerGap', { gap: { mm: gap } }));
   return next;
 }
 
 function refuseTooThin(to: number, { leastGap }: Table): void {
   if (to < leastGap) {
-    throw new RangeError(`A sheet of ${to} mm is thinner than the smallest gap, ${leastGap} mm.`);
+    throw new Fault(
+      coded('lamination.thinnerThanTheSmallestGap', { sheet: { mm: to }, gap: { mm: leastGap } }),
+    );
   }
 }
 

@@ -1,3 +1,5 @@
+import { coded } from '../codes/coded';
+import { Fault } from '../codes/fault';
 import { passesTo, sheetAfter, type Pass, type Slab, type Table } from './gaps';
 import { lockedSize, neededDough, type Size } from './lock-in';
 import type { Beginning, Scheme, Weights } from './scheme';
@@ -52,7 +54,6 @@ export interface BlockPlan {
 }
 
 /** Where a block cannot be rolled as it is asked for; `message` is a sentence for a baker. */
-export class GeometryFault extends Error {}
 
 /** Length and width of a butter block from its weight and thickness. */
 export function butterBlock(style: LockIn, grams: number, mm: number, flour: number, ratio: number): Slab {
@@ -89,13 +90,20 @@ function lockInPlan(
     ? inTemplate(template, fat * (1 + flour), flour)
     : butterBlock(style, fat * (1 + flour), blockMm, flour, ratio);
   if (template && (butter.mm < THINNEST || butter.mm > THICKEST)) {
-    throw new GeometryFault(
-      `${round(fat)} g of butter in ${round(template.length)} × ${round(template.width)} cm are ${round(butter.mm)} mm thick; a block has ${THINNEST} to ${THICKEST} mm. Choose another template.`,
+    throw new Fault(
+      coded('lamination.gOfButterInCm', {
+        fat: round(fat),
+        count: round(template.length),
+        width: round(template.width),
+        mm: round(butter.mm),
+        THINNEST,
+        THICKEST,
+      }),
     );
   }
   if (butter.mm / 10 > butter.width) {
-    throw new GeometryFault(
-      `${round(fat)} g of butter at ${blockMm} mm make a block of ${round(butter.width)} cm, thicker than wide. Make it thinner.`,
+    throw new Fault(
+      coded('lamination.gOfButterAtMm', { fat: round(fat), blockMm, width: round(butter.width) }),
     );
   }
   const size: Size = [butter.length, butter.width];
@@ -161,7 +169,7 @@ function folded({ length, width, mm }: Slab, fold: Fold): Slab {
 function turnPlan(nth: number, fold: Fold, before: Slab, mm: number, trim: number, table: Table): TurnPlan {
   const { passes, sheet, cutInto } = rolled(before, mm, foldCount(fold), table);
   if (sheet.length <= 2 * trim) {
-    throw new GeometryFault(`Turn ${nth}: a sheet of ${round(sheet.length)} cm is nothing but trimmings.`);
+    throw new Fault(coded('lamination.turnASheetOfCm', { nth, count: round(sheet.length) }));
   }
   const kept = { ...sheet, length: sheet.length - 2 * trim };
   return { nth, fold, before, passes, sheet, after: folded(kept, fold), cutInto };
@@ -170,7 +178,7 @@ function turnPlan(nth: number, fold: Fold, before: Slab, mm: number, trim: numbe
 /**
  * Works out one block through a scheme: sizes of butter and dough, each turn with its passes, and the final sheet of
  * `mm`. Volume is kept but for what is trimmed. `folds` are those that were really given; `wide`: how wide the final sheet
- * has to be for what is cut from it, null where that is not known. Throws `GeometryFault`.
+ * has to be for what is cut from it, null where that is not known. Throws `Fault`.
  */
 export function planBlock(
   scheme: Scheme,
@@ -182,8 +190,8 @@ export function planBlock(
   wide: number | null = null,
 ): BlockPlan {
   const { dough, fat } = weights;
-  if (!(dough > 0)) throw new GeometryFault('How much dough? Give its weight before butter.');
-  if (!(fat > 0)) throw new GeometryFault('How much butter? Without it there is nothing to laminate.');
+  if (!(dough > 0)) throw new Fault(coded('lamination.howMuchDoughGiveIts'));
+  if (!(fat > 0)) throw new Fault(coded('lamination.howMuchButterWithoutIt'));
   const { beginning, flourInFat: flour } = scheme;
   const density = laminatedDensity(fat * (1 + flour), dough, flour);
   const whole = ((dough + fat * (1 + flour)) * 10) / density;
@@ -191,23 +199,17 @@ export function planBlock(
   const open = openSheet(beginning, (dough * 10) / DOUGH_DENSITY, scheme.turns[0]?.mm ?? mm, table);
   // Spread, grated or stacked: the open sheet or disc with all that comes to lie on it.
   let block: Slab = lockIn?.after ?? { ...open, mm: whole / (open.length * open.width) };
-  let turns: TurnPlan[];
-  try {
-    turns = folds.map(({ fold, mm: to }, i) => {
-      const turn = turnPlan(i + 1, fold, block, to, laying.trim, table);
-      block = turn.after;
-      return turn;
-    });
-    const final = rolledOut(block, mm, wide, table);
-    const volume = block.length * block.width * block.mm;
-    return {
-      ...{ lockIn, open: lockIn ? null : open, turns, density, kept: volume / whole },
-      final: { ...final, cutInto: Math.max(1, Math.ceil(final.sheet.length / table.length - 1e-9)) },
-    };
-  } catch (error) {
-    if (error instanceof RangeError) throw new GeometryFault(error.message);
-    throw error;
-  }
+  const turns = folds.map(({ fold, mm: to }, i) => {
+    const turn = turnPlan(i + 1, fold, block, to, laying.trim, table);
+    block = turn.after;
+    return turn;
+  });
+  const final = rolledOut(block, mm, wide, table);
+  const volume = block.length * block.width * block.mm;
+  return {
+    ...{ lockIn, open: lockIn ? null : open, turns, density, kept: volume / whole },
+    final: { ...final, cutInto: Math.max(1, Math.ceil(final.sheet.length / table.length - 1e-9)) },
+  };
 }
 
 /** The same; null where the block cannot be rolled as it is asked for, for those who have nowhere to say so. */
@@ -215,7 +217,7 @@ export function planBlockIfAny(...asked: Parameters<typeof planBlock>): BlockPla
   try {
     return planBlock(...asked);
   } catch (error) {
-    if (error instanceof GeometryFault) return null;
+    if (error instanceof Fault) return null;
     throw error;
   }
 }

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Layers } from './stack';
 
 /** Mean fat layer at the final sheet, µm: below `merged` none is left, below `fine` it eats like brioche, from `coarse` it leaks. */
@@ -11,17 +12,17 @@ export interface LayerLimits {
 export const LAMINATION_KINDS = ['honeycomb', 'tender', 'discs'] as const;
 export type LaminationKind = (typeof LAMINATION_KINDS)[number];
 
-export const KIND_WORDS: Record<LaminationKind, { label: string; aim: string }> = {
-  honeycomb: { label: 'crescents and danish', aim: 'open honeycomb' },
-  tender: { label: 'layered brioche', aim: 'tender, soft layers' },
-  discs: { label: 'stacked discs', aim: 'few, plain layers' },
+export const KIND_WORDS: Record<LaminationKind, { label: Coded; aim: Coded }> = {
+  honeycomb: { label: coded('lamination.crescentsAndDanish'), aim: coded('lamination.openHoneycomb') },
+  tender: { label: coded('lamination.layeredBrioche'), aim: coded('lamination.tenderSoftLayers') },
+  discs: { label: coded('lamination.stackedDiscs'), aim: coded('lamination.fewPlainLayers') },
 };
 
 /** Thinner than meant, and still layers. */
-const FINE_WORDS: Record<LaminationKind, string> = {
-  honeycomb: 'fine, brioche-like',
-  tender: 'very fine',
-  discs: 'thinner than stacked discs are meant to be',
+const FINE_WORDS: Record<LaminationKind, Coded> = {
+  honeycomb: coded('lamination.fineBriocheLike'),
+  tender: coded('lamination.veryFine'),
+  discs: coded('lamination.thinnerThanStackedDiscs'),
 };
 
 /** Where nothing else is set. Spread brioche and stacked discs are meant to lie outside a crescent's limits. */
@@ -42,17 +43,17 @@ export function judgeLayers({ fatLayers, meanFat }: Layers, limits: LayerLimits)
 }
 
 /** A verdict in words a baker uses. */
-export function verdictWords(verdict: LayerVerdict, kind: LaminationKind): string {
+export function verdictWords(verdict: LayerVerdict, kind: LaminationKind): Coded {
   switch (verdict) {
     case 'none':
-      return 'no fat between the dough';
+      return coded('lamination.noFatBetweenTheDough');
     case 'merged':
-      return 'merged, bread-like';
+      return coded('lamination.mergedBreadLike');
     case 'fine':
       return FINE_WORDS[kind];
     case 'good':
       return KIND_WORDS[kind].aim;
     case 'coarse':
-      return 'coarse, may leak';
+      return coded('lamination.coarseMayLeak');
   }
 }

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { judgeLayers, type LaminationKind, type LayerLimits, type LayerVerdict } from './kinds';
 import {
   fatFraction,
@@ -42,26 +43,25 @@ export interface Scheme {
 const MOST_TURNS = 12;
 
 /** What is wrong with a scheme, in a sentence; null for one that can be worked. */
-export function schemeFault({ beginning, turns, flourInFat }: Scheme): string | null {
+export function schemeFault({ beginning, turns, flourInFat }: Scheme): Coded | null {
   if (turns.length > MOST_TURNS) {
-    return `${turns.length} turns: no dough takes more than ${MOST_TURNS}, and the butter is gone long before.`;
+    return coded('lamination.turnsNoDoughTakesMore', { count: turns.length, MOSTTURNS: MOST_TURNS });
   }
-  if (turns.length === 0 && beginning.way !== 'discs') return 'A scheme has at least one turn.';
-  if (turns.some(({ mm }) => !(mm >= 1 && mm <= 40)))
-    return 'A sheet is rolled to between 1 and 40 mm before a fold.';
-  if (turns.some(({ rest }) => !(rest >= 0 && rest <= 24 * 60))) return 'A rest lasts up to 24 hours.';
+  if (turns.length === 0 && beginning.way !== 'discs') return coded('lamination.aSchemeHasAtLeast');
+  if (turns.some(({ mm }) => !(mm >= 1 && mm <= 40))) return coded('lamination.aSheetIsRolledTo');
+  if (turns.some(({ rest }) => !(rest >= 0 && rest <= 24 * 60))) return coded('lamination.aRestLastsUpTo');
   if (turns.some(({ minutes }) => !(minutes >= 1 && minutes <= 120)))
-    return 'A turn takes between 1 minute and 2 hours of work.';
-  if (!(flourInFat >= 0 && flourInFat <= 0.3)) return 'Up to 30 % of flour is kneaded into butter.';
+    return coded('lamination.aTurnTakesBetween1');
+  if (!(flourInFat >= 0 && flourInFat <= 0.3)) return coded('lamination.upTo30OfFlour');
   if (beginning.way === 'block' && !(beginning.blockMm >= 3 && beginning.blockMm <= 40))
-    return 'A butter block is between 3 and 40 mm thick.';
+    return coded('lamination.aButterBlockIsBetween');
   const template = beginning.way === 'block' ? beginning.template : undefined;
   if (template && ![template.length, template.width].every((cm) => cm >= 4 && cm <= 150))
-    return 'A butter template is between 4 and 150 cm long and wide.';
+    return coded('lamination.aButterTemplateIsBetween');
   if (beginning.way === 'discs' && !(beginning.discs >= 2 && beginning.discs <= 40))
-    return 'A stack has between 2 and 40 discs.';
+    return coded('lamination.aStackHasBetween2');
   if ('additions' in beginning && !(beginning.additions >= 1 && beginning.additions <= turns.length))
-    return 'Butter goes on before a turn: at least once, and no more often than there are turns.';
+    return coded('lamination.butterGoesOnBeforeA');
   return null;
 }
 
@@ -69,17 +69,19 @@ export function schemeFault({ beginning, turns, flourInFat }: Scheme): string | 
 const DIGIT: Record<Fold, number> = { half: 2, letter: 3, book: 4 };
 
 /** A scheme named by its folds: "3-3-3", "grated 3-3-3-3", "6 discs". */
-export function schemeName({ beginning, turns }: Pick<Scheme, 'beginning' | 'turns'>): string {
+export function schemeName({ beginning, turns }: Pick<Scheme, 'beginning' | 'turns'>): Coded {
   const folds = turns.map(({ fold }) => DIGIT[fold]).join('-');
-  const before =
-    beginning.way === 'discs'
-      ? `${beginning.discs} discs`
-      : beginning.way === 'block'
-        ? beginning.style === 'two-thirds'
-          ? 'two thirds'
-          : ''
-        : beginning.way;
-  return [before, folds].filter(Boolean).join(' ');
+  switch (beginning.way) {
+    case 'discs':
+      return coded('lamination.discs', {
+        discs: beginning.discs,
+        folds: folds === '' ? '' : ` ${folds}`,
+      });
+    case 'block':
+      return coded('lamination.blockOf', { isTwoThirds: beginning.style === 'two-thirds', folds });
+    default:
+      return coded('lamination.spreadOf', { way: beginning.way, folds });
+  }
 }
 
 /** What is done to the dough, in order, when these folds are given; the scheme's own where none are named. */

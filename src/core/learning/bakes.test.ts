@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bakeRatio, correctionWords, learnBakes } from './bakes';
+import { bakeRatio, correctionMessage, learnBakes } from './bakes';
+import { inEnglish } from '../../../test-support/words';
 
 const HOUSE = { spread: 0.12, scatter: 0.07 };
 const learnt = (...ratios: number[]) => learnBakes(ratios, HOUSE);
@@ -38,9 +39,11 @@ describe('what an oven is learnt to do', () => {
   });
 
   it('is told where it matters', () => {
-    expect(correctionWords({ ratio: 1.062, spread: 0, bakes: 8 })).toBe('6 % longer, by 8 bakes');
-    expect(correctionWords({ ratio: 0.93, spread: 0, bakes: 1 })).toBe('7 % shorter, by 1 bake');
-    expect(correctionWords({ ratio: 1.01, spread: 0, bakes: 20 })).toBeNull();
-    expect(correctionWords({ ratio: 1, spread: 0.1, bakes: 0 })).toBeNull();
+    expect(inEnglish(correctionMessage({ ratio: 1.062, spread: 0, bakes: 8 }))).toBe(
+      '6 % longer, by 8 bakes',
+    );
+    expect(inEnglish(correctionMessage({ ratio: 0.93, spread: 0, bakes: 1 }))).toBe('7 % shorter, by 1 bake');
+    expect(correctionMessage({ ratio: 1.01, spread: 0, bakes: 20 })).toBeNull();
+    expect(correctionMessage({ ratio: 1, spread: 0.1, bakes: 0 })).toBeNull();
   });
 });

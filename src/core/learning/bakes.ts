@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { learnFromReadings } from './readings';
 import type { Belief } from './grid';
 
@@ -33,8 +34,12 @@ export function learnBakes(
 const TOLD = 0.03;
 
 /** "6 % longer, by 8 bakes"; null where there is nothing to tell. */
-export function correctionWords({ ratio, bakes }: BakeCorrection): string | null {
+export function correctionMessage({ ratio, bakes }: BakeCorrection): Coded | null {
   const off = ratio - 1;
   if (bakes === 0 || Math.abs(off) < TOLD) return null;
-  return `${Math.round(Math.abs(off) * 100)} % ${off > 0 ? 'longer' : 'shorter'}, by ${bakes} ${bakes === 1 ? 'bake' : 'bakes'}`;
+  return coded('oven.learntCorrection', {
+    percent: Math.round(Math.abs(off) * 100),
+    isLonger: off > 0,
+    bakes,
+  });
 }

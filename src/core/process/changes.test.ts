@@ -6,6 +6,7 @@ import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { onMachines } from './on-machines';
 import { expandDough } from './expand';
 import { settleWindows } from '../forecast/windows';
+import { inEnglish } from '../../../test-support/words';
 
 const step = (dough: ReturnType<typeof smallDough>, key: string) =>
   dough.steps.find((one) => one.key === key);
@@ -21,7 +22,7 @@ describe('a dough that leaves its route', () => {
     const longer = withChanges(dough, [{ kind: 'longer', target: 'retard' }]);
     expect(step(longer, 'retard')?.max).toBe(1.5 * (step(dough, 'retard')?.max ?? 0));
     const others = (of: typeof dough) => of.steps.filter(({ key }) => key !== 'retard');
-    expect(others(longer)).toEqual(others(dough));
+    expect(inEnglish(others(longer))).toEqual(others(dough));
   });
 
   it('proves in the room without the proofer, for the output that is named', () => {
@@ -33,9 +34,9 @@ describe('a dough that leaves its route', () => {
       ),
     };
     const inRoom = withChanges(set, [{ kind: 'room-proof', target: '5' }]);
-    expect(step(inRoom, proof)).toMatchObject({ uses: [], step: { place: 'room' } });
-    expect(step(inRoom, proof)?.label).toMatch(/in the room$/);
-    expect(withChanges(set, [{ kind: 'room-proof', target: '6' }]).steps).toEqual(set.steps);
+    expect(inEnglish(step(inRoom, proof))).toMatchObject({ uses: [], step: { place: 'room' } });
+    expect(inEnglish(step(inRoom, proof)?.label)).toMatch(/in the room$/);
+    expect(inEnglish(withChanges(set, [{ kind: 'room-proof', target: '6' }]).steps)).toEqual(set.steps);
   });
 
   it('rises in a cooler corner, where no machine sets its warmth, and is ready later for it', () => {
@@ -59,7 +60,9 @@ describe('a dough that leaves its route', () => {
     );
     expect(cool?.around).toBe((plain?.around ?? 0) - COOLER);
     expect(cool?.target).toBeGreaterThan(plain?.target ?? Infinity);
-    expect(withChanges(dough, [{ kind: 'cooler-room', target: 'retard' }]).steps).toEqual(dough.steps);
+    expect(inEnglish(withChanges(dough, [{ kind: 'cooler-room', target: 'retard' }]).steps)).toEqual(
+      dough.steps,
+    );
   });
 
   it('is baked in as many loads as are settled, with no piece lost, whatever the oven takes', () => {

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import type { DoughStep, ExpandedDough } from './expand';
 
 /**
@@ -38,13 +39,17 @@ export function withChanges(dough: ExpandedDough, changes: readonly DoughChange[
     return {
       ...step,
       step: { ...step.step, place: 'room' as const },
-      label: `${step.label} in the room`,
+      label: coded('steps.inTheRoom', { step: step.label }),
       uses,
     };
   };
   const cooler = (step: DoughStep): DoughStep =>
     has('cooler-room', step.key) && risesInRoom(step)
-      ? { ...step, step: { ...step.step, cooler: COOLER }, label: `${step.label}, ${COOLER} °C cooler` }
+      ? {
+          ...step,
+          step: { ...step.step, cooler: COOLER },
+          label: coded('steps.cooler', { step: step.label, celsius: { difference: COOLER } }),
+        }
       : step;
   const steps = dough.steps.map((step) =>
     has('longer', step.key) ? { ...step, max: Math.round(step.max * LONGER) } : cooler(inRoom(step)),

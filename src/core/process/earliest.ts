@@ -1,10 +1,11 @@
+import type { Words } from '../codes/coded';
 import type { ExpandedDough } from './expand';
 
 /** The quickest a dough can be, with hands and machines free at every minute. */
 export interface QuickestWay {
   minutes: number;
   /** The steps that follow one another without slack, first to last, with their shortest lengths. */
-  path: { key: string; label: string; minutes: number }[];
+  path: { key: string; label: Words; minutes: number }[];
 }
 
 /** The longest chain of shortest lengths from the first step to `key`: what no bakery can go below. */

@@ -1,3 +1,4 @@
+import { coded, type Words } from '../codes/coded';
 import type { MachineKind } from '../bakery/machines';
 import { bowlsFor } from '../formula/bowls';
 import { doughToCut, type CutSize, type CuttingHouse } from '../cutting/dough-size';
@@ -32,7 +33,7 @@ export interface DoughStep {
   key: string;
   step: RouteStep;
   /** What the bench calls it: "Shape chocolate roll, load 1 of 2". */
-  label: string;
+  label: Words;
   outputId: number | null;
   load: { nth: number; of: number; pieces: number; trays: number } | null;
   min: number;
@@ -147,12 +148,7 @@ interface Size {
   trays: number;
 }
 
-function sized(
-  step: RouteStep,
-  size: Size,
-  key: string,
-  label: string,
-): Omit<DoughStep, 'outputId' | 'load'> {
+function sized(step: RouteStep, size: Size, key: string, label: Words): Omit<DoughStep, 'outputId' | 'load'> {
   const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting }) => {
     const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
     return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
@@ -232,11 +228,11 @@ export function expandDough(
         pieces: part,
         trays: load.trays,
       };
-      const name = output.product.name.toLowerCase() + (loads > 1 ? `, load ${nth} of ${loads}` : '');
+      const product = output.product.name;
       const carried = carriedSteps(route.output);
       const carrying = usesOf(load, output.product, carriers);
       for (const step of route.output.steps) {
-        const label = outputs.length > 1 || loads > 1 ? `${step.label} ${name}` : step.label;
+        const label = nameOfStep(step.label, { product, isOnly: outputs.length === 1, nth, loads });
         const made = sized(step, size, prefix + step.id, label);
         if (carried.has(step.id)) made.uses.push(...carrying);
         steps.push({ ...made, outputId: output.id, load });
@@ -275,4 +271,14 @@ function lastStep(route: Route): string {
   const last = route.steps.find((step) => !route.links.some((link) => link.from === step.id));
   if (!last) throw new Error('A route has a last step.');
   return last.id;
+}
+
+/** A step as people call it: of which product where a dough has several, and of which load. */
+function nameOfStep(
+  step: Words,
+  { product, isOnly, nth, loads }: { product: string; isOnly: boolean; nth: number; loads: number },
+): Words {
+  const named = { step, product: { inLine: product } };
+  if (loads > 1) return coded('steps.ofLoad', { ...named, nth, loads });
+  return isOnly ? step : coded('steps.ofProduct', named);
 }

@@ -6,6 +6,7 @@ import type { Equipment } from '../bakery/machines';
 import { expandDough } from './expand';
 import { choicesOf, mixerOf, movedTo, onMachines } from './on-machines';
 import type { ProductSpec, RouteStep } from './route';
+import { inEnglish } from '../../../test-support/words';
 
 /** The small product with a step that holds a machine, and stands in its place. */
 function holding(
@@ -42,7 +43,10 @@ describe('a dough on the machines of a bakery', () => {
   it('holds the one machine of a kind, in whose place it is', () => {
     const step = on(ONE_OF_EACH);
     expect(machineOf(step('mix'))).toBe('mixer');
-    expect(step('retard')).toMatchObject({ place: 'retarder', uses: [{ resource: 'retarder', amount: 1 }] });
+    expect(inEnglish(step('retard'))).toMatchObject({
+      place: 'retarder',
+      uses: [{ resource: 'retarder', amount: 1 }],
+    });
     expect(choicesOf(step('retard'))).toEqual([]);
   });
 
@@ -74,7 +78,7 @@ describe('a dough on the machines of a bakery', () => {
     expect(moved.place).toBe('cellar');
     expect(machineOf(moved)).toBe('walk-in');
     // What it has no choice of moves nothing.
-    expect(movedTo(step, ['oven'], has)).toEqual(step);
+    expect(inEnglish(movedTo(step, ['oven'], has))).toEqual(step);
   });
 
   it('freezes in a blast freezer too, but only where the freezer is not enough', () => {
@@ -83,12 +87,15 @@ describe('a dough on the machines of a bakery', () => {
     const both = on(more(blast), product)('retard');
     expect(both.uses.at(-1)).toMatchObject({ resource: 'freezer', among: ['freezer', 'shock'] });
     const only = { ...ONE_OF_EACH, machines: [blast] };
-    expect(on(only, product)('retard')).toMatchObject({ place: 'shock', uses: [{ resource: 'shock' }] });
+    expect(inEnglish(on(only, product)('retard'))).toMatchObject({
+      place: 'shock',
+      uses: [{ resource: 'shock' }],
+    });
   });
 
   it('holds nothing of what the bakery does not have, and is then in the first place of that kind', () => {
     const step = on({ machines: [], places: ONE_OF_EACH.places })('retard');
-    expect(step).toMatchObject({ uses: [], place: 'retarder' });
+    expect(inEnglish(step)).toMatchObject({ uses: [], place: 'retarder' });
     expect(on({ machines: [], places: [] })('retard').place).toBeUndefined();
   });
 

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { MachineKind } from '../bakery/machines';
 import type { Lying, PlaceKind } from '../heat/places';
 import type { PieceSize } from '../cutting/piece';
@@ -56,7 +57,7 @@ export interface RouteStep {
   id: string;
   kind: StepKind;
   /** What the step is called on the bench: "Mix", "Turn 2". */
-  label: string;
+  label: Words;
   /** Hands-on steps: minutes fixed, per kg of dough and per piece, and how many people. */
   work?: { fixed: number; perKg?: number; perPiece?: number; people: number };
   /** Waits: their window in minutes, and what a minute too short or too long costs. */
@@ -83,13 +84,13 @@ export interface RouteStep {
   /** Which turn this is, counted from 1. */
   turn?: number;
   /** Fold of a turn or lock-in, in words. */
-  fold?: string;
+  fold?: Words;
   /** The fold that a turn gives, and what the sheet is rolled to before it, mm. */
   given?: { fold: Fold; mm: number };
   /** What keeps a skin from forming during a wait. */
   cover?: string;
-  check?: string;
-  caution?: string;
+  check?: Words;
+  caution?: Words;
   /** A step beside the dough (butter, filling): drawn as a branch. */
   branch?: 'butter' | 'filling' | 'levain' | 'sponge';
   /** Phases of a bake in order, °C of a conventional oven; the last lasts until the bake is over. */

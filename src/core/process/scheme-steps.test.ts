@@ -8,6 +8,7 @@ import { fractionOf, operationsOf } from '../lamination/scheme';
 import { LOCK_INS, pileOf, type Fold } from '../lamination/stack';
 import { laminate } from './scheme-steps';
 import { USUAL_SCHEMES } from '../lamination/usual';
+import { inEnglish } from '../../../test-support/words';
 
 const ids = (name: string) => laminate(UNLAMINATED, usualScheme(name)).steps.map(({ id }) => id);
 
@@ -17,7 +18,7 @@ describe('a route with a scheme', () => {
       ...['turn-1', 'rest-1', 'turn-2', 'rest-2'],
     ]);
     const turns = laminate(UNLAMINATED, usualScheme('Book, then letter')).steps.filter(({ turn }) => turn);
-    expect(turns.map(({ fold, given }) => [fold, given?.fold])).toEqual([
+    expect(inEnglish(turns.map(({ fold, given }) => [fold, given?.fold]))).toEqual([
       ['book fold', 'book'],
       ['letter fold', 'letter'],
     ]);
@@ -76,17 +77,21 @@ describe('advice on what was done', () => {
   it('is to leave out the last turn after one fold too many', () => {
     const { words, outcome } = advise(['letter', 'letter'], ['letter', 'letter']);
     expect(outcome.layers.fatLayers).toBe(81);
-    expect(words).toMatch(/^Not as planned: 81 fat layers.*in place of 27\. Leave out the last turn: 27 fat/);
+    expect(inEnglish(words)).toMatch(
+      /^Not as planned: 81 fat layers.*in place of 27\. Leave out the last turn: 27 fat/,
+    );
   });
 
   it('after the last turn is that it can stay, or to roll it thicker where the butter grows too thin', () => {
     const folds: Fold[] = ['letter', 'letter', 'letter', 'half'];
-    expect(advise(folds, [], 6).words).toMatch(/It can stay so\.$/);
-    expect(advise(folds, [], 4).words).toMatch(/fine, brioche-like, in place of 27\. Roll it thicker/);
+    expect(inEnglish(advise(folds, [], 6).words)).toMatch(/It can stay so\.$/);
+    expect(inEnglish(advise(folds, [], 4).words)).toMatch(
+      /fine, brioche-like, in place of 27\. Roll it thicker/,
+    );
   });
 
   it('is a half fold more where a turn was left out', () => {
-    expect(advise(['letter'], ['letter']).words).toMatch(/Give a half fold more: 18 fat layers/);
+    expect(inEnglish(advise(['letter'], ['letter']).words)).toMatch(/Give a half fold more: 18 fat layers/);
   });
 });
 
@@ -111,7 +116,7 @@ describe('drawings', () => {
       if (!plan) throw new Error('A block is enclosed.');
       const { marks, says } = lockInDrawing(style, plan);
       const butter = marks.find((mark) => mark.kind === 'area' && mark.tone === 'butter');
-      if (butter?.kind !== 'area') throw new Error(`${says} shows no butter.`);
+      if (butter?.kind !== 'area') throw new Error(`${inEnglish(says)} shows no butter.`);
       for (const [x, y] of butter.points) {
         expect(x).toBeGreaterThanOrEqual(-1e-9);
         expect(x).toBeLessThanOrEqual(plan.dough.length + 1e-9);

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import type { Lying } from '../heat/places';
 import type { Route, RouteLink, RouteStep } from './route';
 import type { Scheme } from '../lamination/scheme';
@@ -10,7 +11,7 @@ type Holds = NonNullable<RouteStep['holds']>;
 const BENCH: Holds = [{ machine: 'bench', amount: 1, per: 'once' }];
 const SHEETER: Holds = [{ machine: 'sheeter', amount: 1, per: 'once' }];
 const ROOM = { around: 22, settling: 120, place: 'room' as const };
-const GUARDS = 'Guards down; stop the sheeter before a hand goes in.';
+const GUARDS = coded('steps.guardsDownStopTheSheeter');
 const slab = (mm: number, lying: Lying = 'tray') => ({ piece: { shape: 'slab' as const, mm, lying } });
 /** A block is pressed flat before it rests, so that it cools evenly and rolls easily after. */
 const FLATTENED = 24;
@@ -67,14 +68,26 @@ function beginStep({ beginning, lockInMinutes, perKg }: Scheme): RouteStep | nul
   const work = { fixed: lockInMinutes, perKg: perKg + 0.05, perPiece: 0, people: 1 };
   if (beginning.way === 'block') {
     return {
-      ...{ id: 'lock-in', kind: 'lock-in', label: 'Lock-in', fold: LOCK_IN_WORDS[beginning.style], work },
-      ...{ ...ROOM, holds: SHEETER, check: 'dough 3 to 8 °C, as firm as the butter' },
+      ...{
+        id: 'lock-in',
+        kind: 'lock-in',
+        label: coded('steps.lockIn'),
+        fold: LOCK_IN_WORDS[beginning.style],
+        work,
+      },
+      ...{ ...ROOM, holds: SHEETER, check: coded('steps.dough3To8C') },
     };
   }
   if (beginning.way === 'discs') {
     return {
-      ...{ id: 'lock-in', kind: 'lock-in', label: `Stack ${beginning.discs} discs`, work, ...ROOM },
-      ...{ holds: BENCH, check: 'butter to the same rim on every disc; the last stays bare' },
+      ...{
+        id: 'lock-in',
+        kind: 'lock-in',
+        label: coded('steps.stackDiscs', { discs: beginning.discs }),
+        work,
+        ...ROOM,
+      },
+      ...{ holds: BENCH, check: coded('steps.butterToTheSameRim') },
     };
   }
   return null;
@@ -83,16 +96,12 @@ function beginStep({ beginning, lockInMinutes, perKg }: Scheme): RouteStep | nul
 function turnStep({ turns, beginning, perKg }: Scheme, i: number): RouteStep {
   const { fold, mm, minutes, rest } = turns[i] ?? { fold: 'letter' as const, mm: 8, minutes: 8, rest: 0 };
   const buttered = 'additions' in beginning && i < beginning.additions;
-  const before = buttered
-    ? beginning.way === 'grated'
-      ? 'strew the grated butter while it is frozen; '
-      : 'spread the soft butter to the edges; '
-    : '';
+  const spread = buttered ? beginning.way : 'none';
   return {
-    ...{ id: `turn-${i + 1}`, kind: 'turn', label: `Turn ${i + 1}`, turn: i + 1 },
+    ...{ id: `turn-${i + 1}`, kind: 'turn', label: coded('steps.turn', { i: i + 1 }), turn: i + 1 },
     ...{ fold: FOLD_WORDS[fold], given: { fold, mm } },
     ...{ work: { fixed: minutes, perKg, perPiece: 0, people: 1 }, ...ROOM, holds: SHEETER },
-    check: `${before}brush the flour off before folding${rest === 0 && i + 1 < turns.length ? '; go straight on' : ''}`,
+    check: coded('steps.brushTheFlourOffBefore', { spread, isRest: rest === 0 && i + 1 < turns.length }),
     caution: GUARDS,
   };
 }
@@ -100,41 +109,52 @@ function turnStep({ turns, beginning, perKg }: Scheme, i: number): RouteStep {
 function restStep(nth: number, best: number, last: boolean): RouteStep {
   const shortest = Math.min(30, best);
   return {
-    ...{ id: `rest-${nth}`, kind: 'rest', label: `Rest ${nth}` },
+    ...{ id: `rest-${nth}`, kind: 'rest', label: coded('steps.rest', { nth }) },
     wait: { shortest, best, longest: Math.max(300, best), shortCost: 4, longCost: 1 },
     holds: [{ machine: 'retarder', amount: 0.12, per: 'kg' }],
     ...{ around: 4, settling: 45, place: 'retarder', ...slab(FLATTENED), until: ROLLABLE, cover: 'film' },
-    check: last
-      ? 'does not spring back; cold enough to cut'
-      : 'pressed flat; a dent stays, nothing springs back',
+    check: last ? coded('steps.doesNotSpringBackColdEnough') : coded('steps.pressedFlatADentStays'),
   };
 }
 
 function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
   const make: RouteStep = {
-    ...{ id: 'butter', kind: 'butter', label: 'Make butter block', branch: 'butter', ...ROOM, holds: BENCH },
+    ...{
+      id: 'butter',
+      kind: 'butter',
+      label: coded('steps.makeButterBlock'),
+      branch: 'butter',
+      ...ROOM,
+      holds: BENCH,
+    },
     work: { fixed: 7, perKg: 0.25, perPiece: 0, people: 1 },
   };
   const chill = (mm: number): RouteStep => ({
-    ...{ id: 'butter-chill', kind: 'rest', label: 'Chill butter', branch: 'butter', cover: 'film' },
+    ...{
+      id: 'butter-chill',
+      kind: 'rest',
+      label: coded('steps.chillButter'),
+      branch: 'butter',
+      cover: 'film',
+    },
     wait: { shortest: 30, best: 60, longest: 1500, shortCost: 3, longCost: 1 },
     holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
     ...{ around: 4, settling: 40, place: 'retarder', until: 8, ...slab(mm, 'film') },
   });
   switch (beginning.way) {
     case 'block': {
-      const flour = flourInFat > 0 ? `, creamed with ${Math.round(flourInFat * 100)} % flour` : '';
+      const flour = Math.round(flourInFat * 100);
       return [
-        { ...make, check: `same thickness to the corners${flour}` },
+        { ...make, check: coded('steps.sameThicknessToTheCorners', { flour }) },
         chill(beginning.blockMm),
         {
-          ...{ id: 'butter-out', kind: 'move', label: 'Take butter out', branch: 'butter' },
+          ...{ id: 'butter-out', kind: 'move', label: coded('steps.takeButterOut'), branch: 'butter' },
           ...{ work: { fixed: 2, people: 1 }, around: 20, settling: 120 },
         },
         {
-          ...{ id: 'temper', kind: 'temper', label: 'Temper butter', branch: 'butter' },
+          ...{ id: 'temper', kind: 'temper', label: coded('steps.temperButter'), branch: 'butter' },
           wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
-          ...{ around: 22, settling: 60, check: 'bends without snapping, 12 to 14 °C', place: 'room' },
+          ...{ around: 22, settling: 60, check: coded('steps.bendsWithoutSnapping12To'), place: 'room' },
           ...{ until: 11, ...slab(beginning.blockMm) },
         },
       ];
@@ -143,14 +163,14 @@ function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
       return [
         {
           ...make,
-          label: 'Grate frozen butter',
-          check: `in ${beginning.additions} equal parts, frozen again`,
+          label: coded('steps.grateFrozenButter'),
+          check: coded('steps.inEqualPartsFrozenAgain', { additions: beginning.additions }),
         },
         {
           ...{
             id: 'butter-chill',
             kind: 'rest',
-            label: 'Freeze grated butter',
+            label: coded('steps.freezeGratedButter'),
             branch: 'butter',
             cover: 'lid',
           },
@@ -160,6 +180,8 @@ function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
         },
       ];
     default:
-      return [{ ...make, label: 'Soften butter', check: 'spreads like cream, not shiny' }];
+      return [
+        { ...make, label: coded('steps.softenButter'), check: coded('steps.spreadsLikeCreamNotShiny') },
+      ];
   }
 }

@@ -1,3 +1,5 @@
+import { coded, type Coded } from '../codes/coded';
+
 /** What a finished batch is judged by. */
 export const MARKS = ['rise', 'layers', 'crumb', 'colour', 'shape', 'taste'] as const;
 export type Mark = (typeof MARKS)[number];
@@ -14,12 +16,12 @@ export const LAMINATED_ONLY: readonly (Mark | FaultId)[] = [
 
 /** From 1, not to be sold, to 5, as it should be. */
 export type Score = 1 | 2 | 3 | 4 | 5;
-export const SCORE_WORDS: Record<Score, string> = {
-  1: 'not to be sold',
-  2: 'poor',
-  3: 'fair',
-  4: 'good',
-  5: 'as it should be',
+export const SCORE_WORDS: Record<Score, Coded> = {
+  1: coded('batch.notToBeSold'),
+  2: coded('batch.poor'),
+  3: coded('batch.fair'),
+  4: coded('batch.good'),
+  5: coded('batch.asItShouldBe'),
 };
 
 /** The judgement of one output: some or all marks, and what was seen of faults. */

@@ -1,17 +1,18 @@
+import { coded, type Coded } from '../codes/coded';
 import type { ScrapUse } from './events';
 
 /** What trimmings can become, and what that takes. */
-export const SCRAP_WAYS: Record<ScrapUse, { label: string; takes: string }> = {
+export const SCRAP_WAYS: Record<ScrapUse, { label: Coded; takes: Coded }> = {
   loaf: {
-    label: 'rolled loaf',
-    takes: 'keep the layers flat, 400 g a tin, proof and bake with the crescents',
+    label: coded('scrap.rolledLoaf'),
+    takes: coded('scrap.keepTheLayersFlat400'),
   },
   swirls: {
-    label: 'tin swirls',
-    takes: 'strips of 2 cm rolled with sugar, 60 g a tin, buttered and sugared',
+    label: coded('scrap.tinSwirls'),
+    takes: coded('scrap.stripsOf2CmRolled'),
   },
-  share: { label: 'into the next dough', takes: 'chilled flat, chopped, in at the end of mixing' },
-  waste: { label: 'waste', takes: 'weighed all the same: it counts in the yield' },
+  share: { label: coded('scrap.intoTheNextDough'), takes: coded('scrap.chilledFlatChoppedInAt') },
+  waste: { label: coded('scrap.waste'), takes: coded('scrap.weighedAllTheSameIt') },
 };
 
 /** Trimmings that wait to go into a dough. */
@@ -27,7 +28,7 @@ export interface ScrapStock {
 /** How much of it this dough may take, and why not more. */
 export interface ScrapOffer extends ScrapStock {
   most: number;
-  refused: string | null;
+  refused: Coded | null;
 }
 
 /**
@@ -47,7 +48,7 @@ export function scrapOffers(
         return {
           ...one,
           most: 0,
-          refused: `${Math.round(one.hours)} h old, more than ${mostHours} h: too sour to go on.`,
+          refused: coded('scrap.hOldMoreThanToo', { hours: Math.round(one.hours), mostHours }),
         };
       }
       const most = Math.min(one.grams, room);
@@ -55,7 +56,7 @@ export function scrapOffers(
       return {
         ...one,
         most,
-        refused: most > 0 ? null : `No more than ${Math.round(share * 100)} % of a dough.`,
+        refused: most > 0 ? null : coded('scrap.noMoreThanOfA', { share: Math.round(share * 100) }),
       };
     });
 }

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import type { DoughStep } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
@@ -126,7 +127,7 @@ function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): 
       state.status = 'skipped';
       state.finishedAt = covering.at;
       state.finishedBy = covering.personId;
-      state.skipReason = `given with turn ${step.turn}`;
+      state.skipReason = coded('steps.givenWithTurn', { turn: step.turn });
     }
   }
 }

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { MixChange } from '../formula/actual';
 import type { Verdict } from '../learning/verdicts';
 import type { Instant } from '../time/local';
@@ -15,7 +16,7 @@ export interface StepState {
   /** Who has said that they will do it; the last one counts. */
   takenBy: number | null;
   finishedBy: number | null;
-  skipReason: string | null;
+  skipReason: Words | null;
   /** `receivedAt`: when the house heard of one that had waited on a tablet. */
   temperatures: { celsius: number; at: Instant; personId: number; receivedAt?: Instant }[];
   notes: { text: string; at: Instant; personId: number }[];

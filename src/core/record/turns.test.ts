@@ -1,8 +1,10 @@
+import { coded } from '../codes/coded';
 import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
 import { laminatedDough, turned } from '../../../test-support/laminated';
 import type { FloorEvent } from './events';
 import { blockName, countTurns, foldsOf, turnWords } from './turns';
+import { inEnglish } from '../../../test-support/words';
 
 const toButter = ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [
   did('start', key, 20 * i),
@@ -27,14 +29,14 @@ const given = (events: FloorEvent[], block = 1, blocks = 1) => {
 describe('the folds of a block', () => {
   it('are the scheme’s when a turn is finished without a word', () => {
     expect(given([...turn(1, 100)])).toEqual(['letter']);
-    expect(words([...turn(1, 100)])).toBe('turn 1 of 3 done');
+    expect(inEnglish(words([...turn(1, 100)]))).toBe('turn 1 of 3 done');
   });
 
   it('are none before the first turn, and none of a turn that was left out', () => {
-    expect(words([])).toBe('no turn yet, 3 to do');
+    expect(inEnglish(words([]))).toBe('no turn yet, 3 to do');
     const skipped = [...turn(1, 100), did('skip', 'turn-2', 200, { text: 'left out' })];
     expect(given(skipped)).toEqual(['letter']);
-    expect(words(skipped)).toBe('turn 1 of 2 done, 1 left out');
+    expect(inEnglish(words(skipped))).toBe('turn 1 of 2 done, 1 left out');
   });
 
   it('are two when two turns were given at one go; the next turn and the rest between are over', () => {
@@ -44,18 +46,18 @@ describe('the folds of a block', () => {
     ];
     const { state, steps } = after(both);
     expect(state.steps.get('turn-1')?.status).toBe('done');
-    expect(state.steps.get('turn-2')).toMatchObject({ status: 'skipped', skipReason: 'given with turn 1' });
+    expect(state.steps.get('turn-2')).toMatchObject({ status: 'skipped', skipReason: coded('steps.givenWithTurn', { turn: 1 }) });
     expect(state.steps.get('rest-1')?.status).toBe('skipped');
     expect(state.steps.get('rest-2')?.status).toBe('running');
     expect(state.steps.get('turn-3')?.startable).toBe(true);
     expect(foldsOf(steps, state, 1).toCome).toHaveLength(1);
-    expect(words(both)).toBe('turn 2 of 3 done');
+    expect(inEnglish(words(both))).toBe('turn 2 of 3 done');
   });
 
   it('are one more when the sheet went wide and was folded again, and the next turns are still to come', () => {
     const extra = [did('start', 'turn-1', 100), turned('turn-1', 110, { folds: ['letter', 'half'] })];
     expect(given(extra)).toEqual(['letter', 'half']);
-    expect(words(extra)).toBe('turn 2 of 4 done, 1 more than planned');
+    expect(inEnglish(words(extra))).toBe('turn 2 of 4 done, 1 more than planned');
   });
 
   it('are what was said last, where it was told wrong', () => {
@@ -71,15 +73,15 @@ describe('the folds of a block', () => {
     const one = [did('start', 'turn-1', 100), turned('turn-1', 110, { block: 1, ends: false })];
     expect(given(one, 1, 2)).toEqual(['letter']);
     expect(given(one, 2, 2)).toEqual([]);
-    expect(words(one, 2)).toBe('turn 1 of 3 under way, A 1, B 0');
+    expect(inEnglish(words(one, 2))).toBe('turn 1 of 3 under way, A 1, B 0');
     const two = [...one, turned('turn-1', 120, { block: 2 })];
     expect(after(two, 2).state.steps.get('turn-1')?.status).toBe('done');
-    expect(words(two, 2)).toBe('turn 1 of 3 done');
+    expect(inEnglish(words(two, 2))).toBe('turn 1 of 3 done');
   });
 
   it('stay in doubt for nobody: two tablets that finish the same turn count it once', () => {
     const events = [...turn(1, 100), did('finish', 'turn-1', 109), did('start', 'turn-1', 101)];
-    expect(words(events)).toBe('turn 1 of 3 done');
+    expect(inEnglish(words(events))).toBe('turn 1 of 3 done');
   });
 
   it('cover no more turns than the scheme has', () => {

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Fold } from '../lamination/stack';
 import type { DoughStep } from '../process/expand';
 import type { DoughState } from './state';
@@ -66,12 +67,10 @@ export function countTurns(steps: Steps, state: DoughState, blocks = 1): TurnCou
 export const blockName = (block: number): string => String.fromCharCode(64 + block);
 
 /** `turn 2 of 3 done`, `turn 3 of 3 under way`, `no turn yet, 3 to do`; with what is not as the scheme has it. */
-export function turnWords({ done, of, planned, running, blocks }: TurnCount): string {
+export function turnWords({ done, of, planned, running, blocks }: TurnCount): Coded {
   const uneven = blocks.some((given) => given !== blocks[0]);
   const each = uneven ? `, ${blocks.map((given, i) => `${blockName(i + 1)} ${given}`).join(', ')}` : '';
-  const more = of > planned ? `, ${of - planned} more than planned` : '';
-  const less = of < planned ? `, ${planned - of} left out` : '';
-  if (running !== null) return `turn ${Math.min(of, done + 1)} of ${of} under way${each}${more}${less}`;
-  const words = done === 0 ? `no turn yet, ${of} to do` : `turn ${done} of ${of} done`;
-  return words + each + more + less;
+  const beside = { each, more: Math.max(0, of - planned), less: Math.max(0, planned - of) };
+  if (running !== null) return coded('turns.underWay', { nth: Math.min(of, done + 1), of, ...beside });
+  return done === 0 ? coded('turns.none', { of, ...beside }) : coded('turns.done', { done, of, ...beside });
 }

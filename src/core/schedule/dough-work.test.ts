@@ -5,6 +5,7 @@ import { doseOf, observe } from '../forecast/observation';
 import { misfits } from './misfit';
 import type { FloorEvent } from '../record/events';
 import { foldDough } from '../record/state';
+import { inEnglish } from '../../../test-support/words';
 
 const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
 const alive = (
@@ -121,9 +122,9 @@ describe('a plan that no longer fits', () => {
   it('names the waits that it gives too little time', () => {
     const list = misfits(plannedDough([]));
     expect(list.map(({ key }) => key)).toContain('retard');
-    expect(list.find(({ key }) => key === 'retard')).toMatchObject({
+    expect(inEnglish(list.find(({ key }) => key === 'retard'))).toMatchObject({
       by: -420,
-      sentence: 'retard now takes 8 h to 15 h; the plan gives it 1 h.',
+      message: 'retard now takes 8 h to 15 h; the plan gives it 1 h.',
     });
   });
 
@@ -134,9 +135,9 @@ describe('a plan that no longer fits', () => {
         ? { ...step, remark: { code: 'core-out-of-reach' as const, around: 9, until: 6 } }
         : step,
     );
-    expect(misfits({ ...dough, steps }).find(({ key }) => key === 'rest')).toMatchObject({
+    expect(inEnglish(misfits({ ...dough, steps }).find(({ key }) => key === 'rest'))).toMatchObject({
       by: 0,
-      sentence: 'rest: At 9 °C the core does not come to 6 °C.',
+      message: 'rest: At 9 °C the core does not come to 6 °C.',
     });
   });
 

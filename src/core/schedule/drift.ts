@@ -1,14 +1,14 @@
+import { coded, type Coded } from '../codes/coded';
 import { CUTTABLE } from '../cutting/solve';
 import { clashes } from '../solver/clashes';
 import { MINUTE, type Instant } from '../time/local';
-import { duration } from '../units/format';
 import type { DoughForecast } from '../forecast/forecast';
 import type { DoughRecord } from '../record/dough';
 import type { Machine } from '../bakery/machines';
 import type { RollingHouse } from '../bakery/rolling';
 import { cutShort, type CutShort } from '../forecast/cut-sheets';
 import { misfits } from './misfit';
-import { clashSentence } from './supposed';
+import { clashMessage } from './supposed';
 import { minutesBehind } from '../forecast/times';
 import type { WholePlan } from './whole-plan';
 
@@ -16,7 +16,7 @@ import type { WholePlan } from './whole-plan';
 export interface Drift {
   /** The dough it is about; null where hands or a machine are short. */
   doughId: number | null;
-  sentence: string;
+  message: Coded;
   /** When it matters. */
   at: Instant;
 }
@@ -49,27 +49,37 @@ function tooSmall(
   const sheet = dough.steps.find(({ step }) => step.kind === 'sheet');
   return cutShort(dough, outputs, rolling).map((short) => ({
     doughId: dough.id,
-    sentence: `${dough.name}: ${shortSentence(short)}`,
+    message: coded('drift.ofDough', { dough: dough.name, message: shortMessage(short) }),
     at: sheet?.plannedStart ?? now,
   }));
 }
 
 /** What a dough's sheets do not give, and what can be done: "9 of 120 cannot be cut (butter crescent) …". */
-export function shortSentence({ output: { pieces, product }, missing, thinner }: CutShort): string {
-  const fewer = `${missing} of ${pieces} cannot be cut (${product.toLowerCase()})`;
+export function shortMessage({ output: { pieces, product }, missing, thinner }: CutShort): Coded {
+  const fewer = coded('drift.ofCannotBeCut', { missing, pieces, product: product.toLowerCase() });
   return thinner >= CUTTABLE.least
-    ? `${fewer}. Rolled to ${thinner} mm, all of them come out, each a little lighter; or promise fewer.`
-    : `${fewer}: promise fewer, or add to them from the freezer.`;
+    ? coded('drift.rolledToMmAllOf', { fewer, thinner: { mm: thinner } })
+    : coded('drift.promiseFewerOrAddTo', { fewer });
 }
 
 function ownDrifts(dough: DoughForecast, now: Instant, lateMatters: number): Drift[] {
   const behind = minutesBehind(dough, now);
   const { id, name } = dough;
   if (behind >= lateMatters)
-    return [{ doughId: id, sentence: `${name} is ${duration(behind)} behind`, at: now }];
+    return [
+      { doughId: id, message: coded('drift.isBehind', { name, duration: { minutes: behind } }), at: now },
+    ];
   const [off] = misfits(dough).filter(({ by }) => Math.abs(by) >= lateMatters);
   const step = dough.steps.find(({ key }) => key === off?.key);
-  return off ? [{ doughId: id, sentence: `${name}: ${off.sentence}`, at: step?.plannedStart ?? now }] : [];
+  return off
+    ? [
+        {
+          doughId: id,
+          message: coded('drift.ofDough', { dough: name, message: off.message }),
+          at: step?.plannedStart ?? now,
+        },
+      ]
+    : [];
 }
 
 function shortages(whole: WholePlan, machines: readonly Machine[], now: Instant): Drift[] {
@@ -78,7 +88,7 @@ function shortages(whole: WholePlan, machines: readonly Machine[], now: Instant)
     .filter((clash) => 'resource' in clash && origin + clash.to * MINUTE > now)
     .map((clash) => ({
       doughId: null,
-      sentence: clashSentence(whole, machines, clash),
+      message: clashMessage(whole, machines, clash),
       at: 'resource' in clash ? Math.max(now, origin + clash.from * MINUTE) : now,
     }));
 }

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import { taskId } from '../process/step-ref';
 import type { Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
@@ -13,7 +14,7 @@ export interface GroupItem {
   doughId: number;
   key: string;
   dough: string;
-  label: string;
+  label: Words;
   start: Instant;
   end: Instant;
   status: 'open' | 'running' | 'done' | 'skipped';

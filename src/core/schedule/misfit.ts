@@ -1,5 +1,5 @@
-import { remarkWords } from '../forecast/remark-words';
-import { duration } from '../units/format';
+import { coded, type Coded, type Words } from '../codes/coded';
+import { remarkMessage } from '../forecast/remark-words';
 import { MINUTE } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
 import { isHandsOn } from '../record/state';
@@ -7,10 +7,10 @@ import { isHandsOn } from '../record/state';
 /** A wait whose planned length no longer lies in its window: today is warmer or colder than it was when planned. */
 export interface Misfit {
   key: string;
-  label: string;
+  label: Words;
   /** Minutes by which the plan is too short (below nothing) or too long. */
   by: number;
-  sentence: string;
+  message: Coded;
 }
 
 /** Less than this is within what anybody can plan, minutes. */
@@ -23,13 +23,23 @@ export function misfits({ steps, state }: DoughForecast): Misfit[] {
     if (isHandsOn(step) || !own || own.status === 'done' || own.status === 'skipped') return [];
     const { label, remark } = step;
     // What the wait is for does not come about today, however long it is given.
-    if (remark) return [{ key: step.key, label, by: 0, sentence: `${label}: ${remarkWords(remark)}` }];
+    if (remark)
+      return [
+        {
+          key: step.key,
+          label,
+          by: 0,
+          message: coded('drift.ofStep', { step: label, message: remarkMessage(remark) }),
+        },
+      ];
     const planned = Math.round((step.plannedEnd - (own.startedAt ?? step.plannedStart)) / MINUTE);
     const by = planned < step.min ? planned - step.min : planned > step.max ? planned - step.max : 0;
     if (Math.abs(by) <= SMALL) return [];
     const window =
-      step.min === step.max ? duration(step.min) : `${duration(step.min)} to ${duration(step.max)}`;
-    const sentence = `${label} now takes ${window}; the plan gives it ${duration(planned)}.`;
-    return [{ key: step.key, label, by, sentence }];
+      step.min === step.max
+        ? { minutes: step.min }
+        : coded('drift.to', { duration: { minutes: step.min }, duration2: { minutes: step.max } });
+    const message = coded('drift.nowTakesThePlanGives', { label, window, duration: { minutes: planned } });
+    return [{ key: step.key, label, by, message }];
   });
 }

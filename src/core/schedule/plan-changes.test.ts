@@ -5,6 +5,7 @@ import type { Person } from '../bakery/people';
 import { planChanges } from './plan-changes';
 import { undoable, type PlanVersion } from './plan-history';
 import { waysFor, whoCouldCome } from './ways-out';
+import { inEnglish } from '../../../test-support/words';
 
 const at = (minute: number) => minute * MINUTE;
 
@@ -40,7 +41,7 @@ describe('changes of a plan', () => {
       [1, Object.fromEntries(Object.entries(moved).map(([k, [s, e]]) => [k, [s, e] as [number, number]]))],
     ]);
     const lines = planChanges([one, dough(2, ['a'])], times, ({ name }) => `because of ${name}`);
-    expect(lines.map(({ label, from, to, more }) => [label, from, to, more])).toEqual([
+    expect(inEnglish(lines.map(({ label, from, to, more }) => [label, from, to, more]))).toEqual([
       ['b', at(60), at(90), 0],
       ['d', at(180), at(120), 0],
       ['c', at(120), at(152), 0],
@@ -49,7 +50,7 @@ describe('changes of a plan', () => {
     const alike = new Map([
       [1, { 'b-1': [at(90), at(100)] as [number, number], 'c-2': [at(152), at(162)] as [number, number] }],
     ]);
-    expect(planChanges([one], alike, () => 'x')).toMatchObject([{ label: 'b', more: 1 }]);
+    expect(inEnglish(planChanges([one], alike, () => 'x'))).toMatchObject([{ label: 'b', more: 1 }]);
   });
 });
 

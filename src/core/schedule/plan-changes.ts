@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import { clashes } from '../solver/clashes';
 import type { PlanProblem, Times } from '../solver/problem';
 import { MINUTE, type Instant } from '../time/local';
@@ -15,7 +16,7 @@ export interface PlanChange {
   doughId: number;
   dough: string;
   /** The first of them, when it was to start and when it is now. */
-  label: string;
+  label: Words;
   from: Instant;
   to: Instant;
   /** How many steps after it move alike. */

@@ -1,6 +1,7 @@
+import { coded, type Coded, type Words } from '../codes/coded';
 import { CREW } from '../process/expand';
 import { taskId } from '../process/step-ref';
-import { dayTime, MINUTE, type Instant } from '../time/local';
+import { MINUTE, type Instant } from '../time/local';
 import type { Presence } from '../time/shifts';
 import type { DoughRecord } from '../record/dough';
 import type { Person, Skill } from '../bakery/people';
@@ -11,7 +12,7 @@ export interface Duty {
   task: string;
   doughId: number;
   dough: string;
-  label: string;
+  label: Words;
   start: Instant;
   end: Instant;
   personIds: number[];
@@ -129,18 +130,27 @@ function give(hand: Hand, { doughId, start, end, skill }: Duty): void {
   hand.lastDough = doughId;
 }
 
-/** Steps to come for which nobody is there who knows the work, in a sentence each. */
+/** Steps to come for which nobody is there who knows the work. */
 export function unmanned(
   duties: readonly Duty[],
   now: Instant,
   zone: string,
-): { sentence: string; duty: Duty }[] {
+): { message: Coded; duty: Duty }[] {
   return duties
     .filter(({ missing, start }) => missing > 0 && start > now)
     .map((duty) => {
       const { skill, missing, start, dough, label } = duty;
-      const who = skill === null ? 'free' : `free who can ${skill}`;
-      const lack = missing === 1 ? `Nobody is ${who}` : `${missing} people ${who} are missing`;
-      return { sentence: `${lack} at ${dayTime(start, zone)} (${dough}: ${label.toLowerCase()})`, duty };
+      const who = skill === null ? 'free' : coded('drift.freeWhoCan', { skill });
+      const lack =
+        missing === 1 ? coded('drift.nobodyIs', { who }) : coded('drift.peopleAreMissing', { missing, who });
+      return {
+        message: coded('drift.at', {
+          lack,
+          time: { dayTime: start, zone },
+          dough,
+          label: { inLine: label },
+        }),
+        duty,
+      };
     });
 }

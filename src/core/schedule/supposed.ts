@@ -1,6 +1,7 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Clash } from '../solver/clashes';
 import { CREW } from '../process/expand';
-import { dayTime, MINUTE } from '../time/local';
+import { MINUTE } from '../time/local';
 import type { Machine } from '../bakery/machines';
 import type { WholePlan } from './whole-plan';
 
@@ -12,28 +13,30 @@ export function stepOf({ doughs, refs }: Pick<WholePlan, 'doughs' | 'refs'>, tas
   return dough && step ? { dough, step } : null;
 }
 
-/** A broken rule in a sentence: `Sheeter: 1 table too few at Fri 07:10 (Danish 12)`. */
-export function clashSentence(
+/** A broken rule: `Sheeter: 1 table too few at Fri 07:10 (Danish 12)`. */
+export function clashMessage(
   whole: Pick<WholePlan, 'doughs' | 'refs' | 'origin' | 'zone'>,
   machines: readonly Machine[],
   clash: Clash,
   own?: number,
-): string {
+): Coded {
   const { origin, zone } = whole;
   const names = (tasks: readonly string[]) => {
     const doughs = tasks.flatMap((task) => stepOf(whole, task)?.dough ?? []);
-    return [...new Set(doughs.filter(({ id }) => id !== own).map(({ name }) => name))].join(', ');
+    return [...new Set(doughs.filter(({ id }) => id !== own).map(({ name }) => name))];
   };
   if (!('resource' in clash)) {
-    const label = stepOf(whole, 'task' in clash ? clash.task : clash.to)?.step.label ?? 'A step';
-    return `${label} would break its own wait`;
+    const label = stepOf(whole, 'task' in clash ? clash.task : clash.to)?.step.label ?? coded('drift.aStep');
+    return coded('drift.wouldBreakItsOwnWait', { label });
   }
   const machine = machines.find(({ id }) => id === clash.resource);
   const others = names(clash.tasks);
-  const who = others === '' ? '' : ` (${others})`;
-  const at = dayTime(origin + clash.from * MINUTE, zone);
-  const label = clash.resource === CREW ? 'Hands' : (machine?.label ?? clash.resource);
-  if (clash.rule === 'setting') return `${label}: two settings too close together at ${at}${who}`;
-  const unit = clash.resource === CREW ? '' : ` ${machine?.unit ?? ''}`;
-  return `${label}: ${clash.over}${unit} too few at ${at}${who}`;
+  const at = { dayTime: origin + clash.from * MINUTE, zone };
+  const of = (message: Coded) =>
+    others.length === 0 ? message : coded('drift.withOthers', { message, others });
+  const label = machine?.label ?? clash.resource;
+  if (clash.rule === 'setting') return of(coded('drift.twoSettingsTooCloseTogether', { label, at }));
+  return clash.resource === CREW
+    ? of(coded('drift.handsTooFewAt', { over: clash.over, at }))
+    : of(coded('drift.tooFewAt', { label, over: clash.over, unit: machine?.unit ?? '', at }));
 }

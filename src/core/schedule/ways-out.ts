@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { COOLER, risesInRoom, type DoughChange } from '../process/changes';
 import type { Presence } from '../time/shifts';
 import type { Instant } from '../time/local';
@@ -9,16 +10,16 @@ export type WayKind =
   'later' | 'frozen' | 'hands' | 'night' | 'longer' | 'room-proof' | 'cooler-room' | 'split-bake' | 'unpin';
 
 /** What each way is called. */
-export const WAY_NAMES: Record<WayKind, string> = {
-  later: 'Promise it for later',
-  frozen: 'Pieces from the freezer, the dough for later',
-  hands: 'One more pair of hands by day',
-  night: 'Somebody works while nobody is there',
-  longer: 'A longer retard',
-  'room-proof': 'Prove it in the room, not in the proofer',
-  'cooler-room': `Let it rise ${COOLER} °C cooler, so that it may wait`,
-  'split-bake': 'Bake it in one load more',
-  unpin: 'Let go of what is fixed by hand',
+export const WAY_NAMES: Record<WayKind, Coded> = {
+  later: coded('waysOut.later'),
+  frozen: coded('waysOut.frozen'),
+  hands: coded('waysOut.hands'),
+  night: coded('waysOut.night'),
+  longer: coded('waysOut.longer'),
+  'room-proof': coded('waysOut.roomProof'),
+  'cooler-room': coded('waysOut.coolerRoom', { celsius: { difference: COOLER } }),
+  'split-bake': coded('waysOut.splitBake'),
+  unpin: coded('waysOut.unpin'),
 };
 
 /** How a dough may leave its route on a way; nothing where its route has no such step any more. */

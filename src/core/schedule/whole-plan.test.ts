@@ -11,9 +11,10 @@ import { UNKNOWN_CONDITIONS } from '../forecast/conditions';
 import { forecastDough } from '../forecast/forecast';
 import { drifts } from './drift';
 import { promisesOf } from '../forecast/promises';
-import { clashSentence, stepOf } from './supposed';
+import { clashMessage, stepOf } from './supposed';
 import { wholePlan, type PlanMeans } from './whole-plan';
 import { withTimes } from './with-times';
+import { inEnglish } from '../../../test-support/words';
 
 const ZONE = 'Europe/Berlin';
 const DAWN = Date.parse('2026-11-19T00:00+01:00');
@@ -113,7 +114,7 @@ describe('what makes a plan need mending', () => {
         { machines: MACHINES, rolling: ROLLING },
         at(now),
         10,
-      ).map(({ sentence }) => sentence);
+      ).map(({ message }) => inEnglish(message));
     expect(told(65)).toEqual([]);
     expect(told(85)).toEqual(['Crescent 1 is 25 min behind']);
   });
@@ -129,10 +130,10 @@ describe('what makes a plan need mending', () => {
         ({ doughId }) => doughId === null,
       );
     const [drift] = told([one], at(30));
-    expect(drift?.sentence).toMatch(/^oven: \d trays too few at Thu \d\d:\d\d \(Crescent 1\)$/);
+    expect(inEnglish(drift?.message)).toMatch(/^oven: \d trays too few at Thu \d\d:\d\d \(Crescent 1\)$/);
     expect(drift?.at).toBe(begins);
     // Nothing is baked while it is out any more.
-    expect(told([dough(90)], at(30))).toEqual([]);
+    expect(inEnglish(told([dough(90)], at(30)))).toEqual([]);
   });
 });
 
@@ -140,7 +141,7 @@ describe('what a step in the hand would come to', () => {
   const whole = wholePlan(board([dough(60)]), at(30));
 
   it('names the step behind a task, and nothing behind one that is not there', () => {
-    expect(stepOf(whole, '1/mix')?.step.label).toBe('mix');
+    expect(inEnglish(stepOf(whole, '1/mix')?.step.label)).toBe('mix');
     expect(stepOf(whole, '1/bake-of-nobody')).toBeNull();
     expect(stepOf(whole, '7/mix')).toBeNull();
   });
@@ -149,18 +150,18 @@ describe('what a step in the hand would come to', () => {
     const [one] = whole.doughs;
     if (!one) throw new Error('there is one dough');
     const moved = withTimes(one, { '1/mix': [90, 105] }, whole.origin);
-    expect(moved.steps.find(({ key }) => key === 'mix')).toMatchObject({
+    expect(inEnglish(moved.steps.find(({ key }) => key === 'mix'))).toMatchObject({
       plannedStart: at(90),
       plannedEnd: at(105),
     });
-    expect(moved.steps.slice(1)).toEqual(one.steps.slice(1));
+    expect(inEnglish(moved.steps.slice(1))).toEqual(one.steps.slice(1));
   });
 
   it('tells of each rule in a sentence of its own', () => {
     const tasks = ['1/mix', '1/butter'];
     const span = { from: 60, to: 75 };
-    const told = (clash: Parameters<typeof clashSentence>[2], own?: number) =>
-      clashSentence(whole, MACHINES, clash, own);
+    const told = (clash: Parameters<typeof clashMessage>[2], own?: number) =>
+      inEnglish(clashMessage(whole, MACHINES, clash, own));
     expect(told({ rule: 'too-much', resource: 'crew', over: 2, tasks, ...span })).toBe(
       'Hands: 2 too few at Thu 01:00 (Crescent 1)',
     );

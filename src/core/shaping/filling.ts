@@ -1,12 +1,13 @@
+import { coded, type Coded } from '../codes/coded';
 import type { Allergen } from '../formula/ingredient';
 
 /** When and where a filling goes. */
 export const FILLING_MOMENTS = {
-  spread: 'spread on the sheet before rolling',
-  laid: 'laid in before shaping',
-  between: 'between two sheets',
-  proofed: 'deposited after proof',
-  baked: 'piped in after the bake',
+  spread: coded('shaping.spreadOnTheSheetBefore'),
+  laid: coded('shaping.laidInBeforeShaping'),
+  between: coded('shaping.betweenTwoSheets'),
+  proofed: coded('shaping.depositedAfterProof'),
+  baked: coded('shaping.pipedInAfterTheBake'),
 } as const;
 export type FillingMoment = keyof typeof FILLING_MOMENTS;
 
@@ -35,11 +36,11 @@ export function fillingPerPiece({ grams, per, bareEdge }: Filling, pieceArea: nu
   return grams * side * Math.max(0, side - bareEdge);
 }
 
-/** Says that a piece would be overfull; null where it is not. */
-export function overfull(filling: Filling, pieceArea: number): string | null {
+/** That a piece would be overfull; null where it is not. */
+export function overfull(filling: Filling, pieceArea: number): Coded | null {
   const grams = fillingPerPiece(filling, pieceArea);
   return grams > filling.limit + 1e-9
-    ? `${Math.round(grams)} g of ${filling.name} a piece: above ${filling.limit} g it opens and leaks.`
+    ? coded('shaping.gOfAPieceAbove', { grams: Math.round(grams), name: filling.name, limit: filling.limit })
     : null;
 }
 

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import { area, line, rectangle, type Point } from '../drawing/drawing';
 import { arrow, curve, round, step, type Shape } from './step';
 
@@ -15,10 +16,10 @@ const SQUARE = rectangle(22, 7, 56, 56);
 /** Shapes that are cut and folded, or rounded into a tin. */
 export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
   pinwheel: {
-    label: 'pinwheel',
+    label: coded('shaping.pinwheel'),
     steps: [
       step(
-        'four cuts from the corners, not quite to the middle',
+        coded('shaping.fourCutsFromTheCorners'),
         area(SQUARE, 'dough'),
         ...[
           [22, 7, 42, 27],
@@ -36,7 +37,7 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
         ),
       ),
       step(
-        'every second corner to the middle',
+        coded('shaping.everySecondCornerToThe'),
         area(SQUARE, 'dough'),
         ...(
           [
@@ -68,7 +69,7 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
         ).map((points) => area(points, 'shade')),
       ),
       step(
-        'press hard in the middle; filling on top of it',
+        coded('shaping.pressHardInTheMiddle'),
         ...[0, 1, 2, 3].map((quarter) =>
           area(
             WING.map((point) => turned(point, quarter)),
@@ -79,16 +80,16 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
       ),
     ],
     wrong: [
-      { sign: 'wings come loose', because: 'middle not pressed, or floury' },
-      { sign: 'falls apart', because: 'cuts went to the middle' },
+      { sign: coded('shaping.wingsComeLoose'), because: coded('shaping.middleNotPressedOrFloury') },
+      { sign: coded('shaping.fallsApart'), because: coded('shaping.cutsWentToTheMiddle') },
     ],
   },
   pocket: {
-    label: 'pocket',
+    label: coded('shaping.pocket'),
     steps: [
-      step('filling in the middle, edges bare', area(SQUARE, 'dough'), round(50, 35, 11, 'filling')),
+      step(coded('shaping.fillingInTheMiddleEdges'), area(SQUARE, 'dough'), round(50, 35, 11, 'filling')),
       step(
-        'two opposite corners to the middle, water as glue',
+        coded('shaping.twoOppositeCornersToThe'),
         area(
           [
             [50, 7],
@@ -118,7 +119,7 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
         ),
       ),
       step(
-        'the other two over them; press to the tray',
+        coded('shaping.theOtherTwoOverThem'),
         area(
           [
             [50, 7],
@@ -140,15 +141,15 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
       ),
     ],
     wrong: [
-      { sign: 'springs open', because: 'not pressed through to the tray' },
-      { sign: 'leaks', because: 'overfull, or filling on the edge' },
+      { sign: coded('shaping.springsOpen'), because: coded('shaping.notPressedThroughToThe') },
+      { sign: coded('shaping.leaks'), because: coded('shaping.overfullOrFillingOnThe') },
     ],
   },
   bun: {
-    label: 'bun in a sugared tin',
+    label: coded('shaping.bunInASugaredTin'),
     steps: [
       step(
-        'butter the tin and sugar it, shake out',
+        coded('shaping.butterTheTinAndSugar'),
         curve('M22 18h56l-8 42h-40Z', 'tin'),
         line(
           [
@@ -159,20 +160,20 @@ export const FOLDED: Record<'pinwheel' | 'pocket' | 'bun', Shape> = {
         ),
       ),
       step(
-        'round tight under a cupped hand',
+        coded('shaping.roundTightUnderACupped'),
         round(50, 42, 18, 'dough'),
         curve('M24 40C26 14 74 14 76 40', 'none'),
         arrow([80, 46], [70, 58]),
       ),
       step(
-        'seam down; half the tin, no more',
+        coded('shaping.seamDownHalfTheTin'),
         curve('M22 14h56l-8 46h-40Z', 'tin'),
         curve('M31 38C33 30 67 30 69 38L67 58H33Z'),
       ),
     ],
     wrong: [
-      { sign: 'sticks to the tin', because: 'sugar missed a spot, or unmoulded cold' },
-      { sign: 'runs over', because: 'too heavy a piece for the tin' },
+      { sign: coded('shaping.sticksToTheTin'), because: coded('shaping.sugarMissedASpotOr') },
+      { sign: coded('shaping.runsOver'), because: coded('shaping.tooHeavyAPieceFor') },
     ],
   },
 };

@@ -1,3 +1,4 @@
+import { coded } from '../codes/coded';
 import { area, line, rectangle, type Mark, type Point } from '../drawing/drawing';
 import { arrow, curve, round, step, type Shape } from './step';
 
@@ -29,10 +30,10 @@ function crescent(bend: number): Mark[] {
 /** Shapes that are rolled up. */
 export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
   crescent: {
-    label: 'crescent',
+    label: coded('shaping.crescent'),
     steps: [
       step(
-        'notch the base, or not; brush the flour off',
+        coded('shaping.notchTheBaseOrNot'),
         area(
           [
             [28, 8],
@@ -50,7 +51,7 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         ),
       ),
       step(
-        'pull the tip a little, base corners outwards',
+        coded('shaping.pullTheTipALittle'),
         area(
           [
             [22, 8],
@@ -66,7 +67,7 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         arrow([68, 22], [80, 14]),
       ),
       step(
-        'roll towards the tip, even and not tight',
+        coded('shaping.rollTowardsTheTipEven'),
         area(
           [
             [35, 26],
@@ -78,36 +79,36 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         curve('M20 14C35 8 65 8 80 14C82 20 66 28 50 28S18 20 20 14Z', 'shade'),
         arrow([50, 32], [50, 54]),
       ),
-      step('seam under the piece; tips straight, or bent', ...crescent(24)),
+      step(coded('shaping.seamUnderThePieceTips'), ...crescent(24)),
     ],
     wrong: [
-      { sign: 'tip torn', because: 'rolled too tight, or dough too cold' },
-      { sign: 'hollow inside', because: 'rolled too loose, or flour left between' },
-      { sign: 'opens in the oven', because: 'seam not under it, or wash in the layers' },
+      { sign: coded('shaping.tipTorn'), because: coded('shaping.rolledTooTightOrDough') },
+      { sign: coded('shaping.hollowInside'), because: coded('shaping.rolledTooLooseOrFlour') },
+      { sign: coded('shaping.opensInTheOven'), because: coded('shaping.seamNotUnderItOr') },
     ],
   },
   roll: {
-    label: 'roll with two sticks',
+    label: coded('shaping.rollWithTwoSticks'),
     steps: [
       step(
-        'first stick a finger from the near edge',
+        coded('shaping.firstStickAFingerFrom'),
         area(rectangle(30, 8, 40, 54), 'dough'),
         area(rectangle(28, 50, 44, 5), 'filling'),
       ),
       step(
-        'fold the edge over it, second stick at the fold',
+        coded('shaping.foldTheEdgeOverIt'),
         area(rectangle(30, 8, 40, 42), 'dough'),
         area(rectangle(30, 40, 40, 12), 'shade'),
         area(rectangle(28, 34, 44, 5), 'filling'),
       ),
       step(
-        'roll on, even and flat',
+        coded('shaping.rollOnEvenAndFlat'),
         area(rectangle(30, 8, 40, 22), 'dough'),
         curve('M30 26h40a9 9 0 0 1 0 18h-40a9 9 0 0 1 0 -18Z', 'shade'),
         arrow([50, 50], [50, 60]),
       ),
       step(
-        'seam exactly under; press flat a little',
+        coded('shaping.seamExactlyUnderPressFlat'),
         curve('M24 26h52a12 12 0 0 1 0 24h-52a12 12 0 0 1 0 -24Z'),
         round(34, 38, 3.5, 'filling'),
         round(46, 38, 3.5, 'filling'),
@@ -121,15 +122,15 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
       ),
     ],
     wrong: [
-      { sign: 'unrolls', because: 'seam at the side, or pieces too close together' },
-      { sign: 'sticks fall out', because: 'cut narrower than the sticks are long' },
+      { sign: coded('shaping.unrolls'), because: coded('shaping.seamAtTheSideOr') },
+      { sign: coded('shaping.sticksFallOut'), because: coded('shaping.cutNarrowerThanTheSticks') },
     ],
   },
   snail: {
-    label: 'snail',
+    label: coded('shaping.snail'),
     steps: [
       step(
-        'spread to a bare far edge, wet that edge',
+        coded('shaping.spreadToABareFar'),
         area(rectangle(12, 8, 76, 54), 'dough'),
         area(rectangle(12, 18, 76, 44), 'filling', true),
         line(
@@ -141,13 +142,13 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         ),
       ),
       step(
-        'roll up evenly, chill the log',
+        coded('shaping.rollUpEvenlyChillThe'),
         curve('M16 26h68a10 10 0 0 1 0 22h-68a10 10 0 0 1 0 -22Z'),
         spiral(16, 37, 10, 2),
         arrow([50, 62], [50, 52]),
       ),
       step(
-        'equal slices by the ruler; wipe the knife',
+        coded('shaping.equalSlicesByTheRuler'),
         curve('M16 22h68a10 10 0 0 1 0 22h-68a10 10 0 0 1 0 -22Z'),
         ...[26, 38, 50, 62, 74].flatMap((x) => [
           line(
@@ -163,19 +164,19 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
           ]),
         ]),
       ),
-      step('tuck the end under the slice', round(50, 35, 27, 'dough'), spiral(50, 35, 27, 3)),
+      step(coded('shaping.tuckTheEndUnderSlice'), round(50, 35, 27, 'dough'), spiral(50, 35, 27, 3)),
     ],
     wrong: [
-      { sign: 'rises to a cone', because: 'rolled too tight' },
-      { sign: 'squashed slices', because: 'log not chilled, or knife pressed instead of drawn' },
-      { sign: 'opens', because: 'end not tucked under, edge not bare' },
+      { sign: coded('shaping.risesToACone'), because: coded('shaping.rolledTooTight') },
+      { sign: coded('shaping.squashedSlices'), because: coded('shaping.logNotChilledOrKnife') },
+      { sign: coded('shaping.opens'), because: coded('shaping.endNotTuckedUnderEdge') },
     ],
   },
   braid: {
-    label: 'braid and roll',
+    label: coded('shaping.braidAndRoll'),
     steps: [
       step(
-        'strip cut in three, held together at one end',
+        coded('shaping.stripCutInThreeHeld'),
         area(rectangle(12, 22, 76, 26), 'dough'),
         line(
           [
@@ -193,7 +194,7 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         ),
       ),
       step(
-        'outer strand over the middle, left and right in turn',
+        coded('shaping.outerStrandOverTheMiddle'),
         ...[0, 1, 2, 3, 4].map((i) =>
           area(
             i % 2 === 0
@@ -214,15 +215,15 @@ export const ROLLED: Record<'crescent' | 'roll' | 'snail' | 'braid', Shape> = {
         ),
       ),
       step(
-        'roll it up, end under',
+        coded('shaping.rollItUpEndUnder'),
         round(50, 35, 26, 'dough'),
         spiral(50, 35, 26, 2),
         arrow([84, 20], [74, 28]),
       ),
     ],
     wrong: [
-      { sign: 'uneven', because: 'strands of different width or stretched' },
-      { sign: 'opens', because: 'end not tucked under' },
+      { sign: coded('shaping.uneven'), because: coded('shaping.strandsOfDifferentWidthOr') },
+      { sign: coded('shaping.opens'), because: coded('shaping.endNotTuckedUnder') },
     ],
   },
 };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fillingPerPiece, fillingTotals, overfull, type Filling, type FillingNeed } from './filling';
 import { SHAPE_KINDS, SHAPES } from './shapes';
+import { inEnglish } from '../../../test-support/words';
 
 const poppy: Filling = {
   ...{ name: 'poppy filling', grams: 28, per: 'piece', limit: 35, bareEdge: 1 },
@@ -24,7 +25,7 @@ describe('a filling', () => {
 
   it('that is too much for a piece is named', () => {
     expect(overfull(poppy, 144)).toBeNull();
-    expect(overfull({ ...poppy, grams: 40 }, 144)).toBe(
+    expect(inEnglish(overfull({ ...poppy, grams: 40 }, 144))).toBe(
       '40 g of poppy filling a piece: above 35 g it opens and leaks.',
     );
   });

@@ -1,21 +1,22 @@
+import type { Coded } from '../codes/coded';
 import { line, type Drawing, type Mark, type Point } from '../drawing/drawing';
 
 /** One picture of the hands' work, and what it says. */
 export interface ShapeStep {
   drawing: Drawing;
-  words: string;
+  words: Coded;
 }
 
 export interface Shape {
-  label: string;
+  label: Coded;
   steps: ShapeStep[];
   /** What goes wrong, and why. */
-  wrong: { sign: string; because: string }[];
+  wrong: { sign: Coded; because: Coded }[];
 }
 
 const view = [0, 0, 100, 70] as const;
 /** One step: its words and what is drawn. */
-export const step = (words: string, ...marks: Mark[]): ShapeStep => ({
+export const step = (words: Coded, ...marks: Mark[]): ShapeStep => ({
   words,
   drawing: { view, marks, says: words },
 });

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { ALLERGENS, type Allergen } from '../formula/ingredient';
 import type { Filling } from './filling';
 
@@ -35,8 +36,8 @@ export function inLabelOrder(allergens: readonly Allergen[]): Allergen[] {
 const CROSSING: readonly Allergen[] = ['nuts', 'peanut', 'sesame'];
 
 /** What to mind at the table; null where there is nothing more than elsewhere. */
-export function crossContactWords(allergens: readonly Allergen[]): string | null {
+export function crossContactWords(allergens: readonly Allergen[]): Coded | null {
   const crossing = CROSSING.filter((allergen) => allergens.includes(allergen));
   if (crossing.length === 0) return null;
-  return `${crossing.join(' and ')}: after the plain ones, then clean table, brush and trays.`;
+  return coded('shaping.afterThePlainOnesThen', { crossing });
 }

@@ -4,6 +4,7 @@ import { COOLING_RULES, type CoolingRule } from '../climate/cooling';
 import { alarms } from './alarms';
 import { excursions } from '../climate/excursions';
 import type { FloorEvent } from '../record/events';
+import { inEnglish } from '../../../test-support/words';
 
 const ONE = COOLING_RULES[0] as CoolingRule;
 const LEADS = { preheat: 45, wash: 10, butter: 5, levain: 30, thaw: 840 };
@@ -40,10 +41,10 @@ const bakeAt = () => (plannedDough(PROOFING).steps.find(({ key }) => key === BAK
 describe('alarms', () => {
   it('call for a hot oven before the load goes in, and not before that', () => {
     const before = bakeAt() - LEADS.preheat;
-    expect(ask(PROOFING, before - 1).filter(({ kind }) => kind === 'preheat')).toEqual([]);
+    expect(inEnglish(ask(PROOFING, before - 1).filter(({ kind }) => kind === 'preheat'))).toEqual([]);
     const [alarm] = ask(PROOFING, before).filter(({ kind }) => kind === 'preheat');
-    expect(alarm).toMatchObject({ doughId: 1, stepKey: BAKE, at: before * MIN, takenBy: null });
-    expect(alarm?.sentence).toContain('185 °C');
+    expect(inEnglish(alarm)).toMatchObject({ doughId: 1, stepKey: BAKE, at: before * MIN, takenBy: null });
+    expect(inEnglish(alarm?.message)).toContain('185 °C');
   });
 
   it('call for a dough that was put elsewhere when it is ready there, and not for one on another shelf', () => {
@@ -64,8 +65,8 @@ describe('alarms', () => {
         ({ kind, stepKey }) => kind === 'ready' && stepKey === 'retard',
       );
     expect(called('bakery', 136)).toHaveLength(1);
-    expect(called('bakery', 60)).toEqual([]);
-    expect(called('retarder', 136)).toEqual([]);
+    expect(inEnglish(called('bakery', 60))).toEqual([]);
+    expect(inEnglish(called('retarder', 136))).toEqual([]);
   });
 
   it('do not call for an oven that is hot from another load', () => {
@@ -81,7 +82,7 @@ describe('alarms', () => {
     };
     const now = first.steps.find(({ key }) => key === BAKE)?.start ?? 0;
     const called = alarms([first, later], now, { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' });
-    expect(called.filter(({ kind, doughId }) => kind === 'preheat' && doughId === 2)).toEqual([]);
+    expect(inEnglish(called.filter(({ kind, doughId }) => kind === 'preheat' && doughId === 2))).toEqual([]);
   });
 
   it('call for the trays at half time and for the load when it should be done, anew after a little longer', () => {
@@ -107,9 +108,9 @@ describe('alarms', () => {
       alarms([{ ...dough, steps: [{ ...feed, start: 20 * 60 * MIN }] }], minute * MIN, {
         ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
       });
-    expect(at(20 * 60 - 31)).toEqual([]);
-    expect(at(20 * 60 - 30)[0]).toMatchObject({ kind: 'levain', stepKey: feed.key });
-    expect(at(20 * 60 - 30)[0]?.sentence).toBe(
+    expect(inEnglish(at(20 * 60 - 31))).toEqual([]);
+    expect(inEnglish(at(20 * 60 - 30)[0])).toMatchObject({ kind: 'levain', stepKey: feed.key });
+    expect(inEnglish(at(20 * 60 - 30)[0]?.message)).toBe(
       'Feed levain for Crescent 1 20:00: ripe starter, flour and water to hand.',
     );
   });
@@ -122,8 +123,8 @@ describe('alarms', () => {
       alarms([], hour * 60 * MIN, {
         ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC', thaws },
       });
-    expect(at(15.9)).toEqual([]);
-    expect(at(16).map(({ sentence }) => sentence)).toEqual([
+    expect(inEnglish(at(15.9))).toEqual([]);
+    expect(at(16).map(({ message }) => inEnglish(message))).toEqual([
       '20 sugared bun out of the freezer for Fri 06:00: thaw overnight in the cold, covered.',
     ]);
     expect(new Set(at(18).map(({ id }) => id)).size).toBe(2);
@@ -143,7 +144,7 @@ describe('alarms', () => {
     const all = steps
       .filter(({ step }) => step.work ?? step.ends)
       .map(({ key }, n) => did('skip', key, n, { text: 'not needed today' }));
-    expect(ask(all, 9000)).toEqual([]);
+    expect(inEnglish(ask(all, 9000))).toEqual([]);
   });
 });
 
@@ -172,6 +173,6 @@ describe('places outside their limits', () => {
       excursions: out,
       zone: 'UTC',
     });
-    expect(alarm?.sentence).toBe('Retarder 9 °C for 40 min, above 7 °C: door, fan, load.');
+    expect(inEnglish(alarm?.message)).toBe('Retarder 9 °C for 40 min, above 7 °C: door, fan, load.');
   });
 });

@@ -1,8 +1,7 @@
-import { clockTime, dayTime, MINUTE, type Instant } from '../time/local';
-import { duration } from '../units/format';
-import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
+import { coded, type Coded } from '../codes/coded';
+import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
-import { cooling, coolingWords, type CoolingRule } from '../climate/cooling';
+import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
 
 /** How long before a step its preparation is called for, minutes: house values. */
@@ -56,7 +55,7 @@ export interface Alarm {
   stepKey: string | null;
   /** From when on it is called for. */
   at: Instant;
-  sentence: string;
+  message: Coded;
   /** What comes out of the freezer, where that is what it calls for. */
   thaw?: Thaw;
   /** Who has taken it; null while nobody has. */
@@ -74,9 +73,8 @@ export interface AlarmTaken {
 const STILL_HOT = 30;
 
 type Step = StepForecast;
-type Temperatures = Pick<ReaderUnits, 'temperature'>;
-/** An alarm before it is known to be due: most never are, and times of day are slow to say. */
-type Draft = Omit<Alarm, 'takenBy' | 'sentence'> & { sentence: () => string };
+/** An alarm before it is known whether somebody has taken it. */
+type Draft = Omit<Alarm, 'takenBy'>;
 
 /**
  * The alarms of the floor, the earliest first: those that are due, and those of the next `ahead` minutes. They follow from
@@ -94,7 +92,6 @@ export function alarms(
     zone,
     ahead = 0,
     coolingRule,
-    units = METRIC,
   }: {
     leads: Leads;
     taken: readonly AlarmTaken[];
@@ -104,7 +101,6 @@ export function alarms(
     zone: string;
     ahead?: number;
     coolingRule: CoolingRule;
-    units?: Temperatures;
   },
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
@@ -115,16 +111,16 @@ export function alarms(
   );
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
-      ...(preheat(dough, step, bakes, now, leads, zone, units) ?? []),
+      ...(preheat(dough, step, bakes, now, leads, zone) ?? []),
       ...(prepared(dough, step, now, leads, zone) ?? []),
       ...(watched(dough, step) ?? []),
-      ...cooled(dough, step, now, coolingRule, zone, units),
+      ...cooled(dough, step, now, coolingRule, zone),
     ]),
   );
   const frozen = thaws.map((thaw) => thawed(thaw, leads, zone));
-  return [...called, ...frozen, ...excursions.map((one) => ofPlace(one, units)), ...silence(silent, now)]
+  return [...called, ...frozen, ...excursions.map(ofPlace), ...silence(silent, now)]
     .filter(({ at }) => at <= now + ahead * MINUTE)
-    .map((alarm) => ({ ...alarm, sentence: alarm.sentence(), takenBy: by.get(alarm.id) ?? null }))
+    .map((alarm) => ({ ...alarm, takenBy: by.get(alarm.id) ?? null }))
     .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
 }
 
@@ -144,7 +140,6 @@ function preheat(
   now: Instant,
   leads: Leads,
   zone: string,
-  units: Temperatures,
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
@@ -158,31 +153,30 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
-  const sentence = () =>
-    `Heat the oven to ${showCelsius(setting, units)}; ${dough.name} goes in ${clockTime(start, zone)}.`;
-  return [{ ...named('preheat', dough, step), at, sentence }];
+  const message = coded('alarms.heatTheOvenToGoes', {
+    celsius: { celsius: setting },
+    name: dough.name,
+    time: { clock: start, zone },
+  });
+  return [{ ...named('preheat', dough, step), at, message }];
 }
 
 /** How long before a limit a cooling is measured, minutes. */
 const COOLING_LEAD = 30;
 
 /** A cooling that has to be measured, or that has failed. */
-function cooled(
-  dough: DoughForecast,
-  step: Step,
-  now: Instant,
-  rule: CoolingRule,
-  zone: string,
-  units: Temperatures,
-): Draft[] {
+function cooled(dough: DoughForecast, step: Step, now: Instant, rule: CoolingRule, zone: string): Draft[] {
   const state = dough.state.steps.get(step.key);
   if (!step.step.cools || state?.status !== 'running' || state.startedAt === null) return [];
   const found = cooling(rule, state.startedAt, state.temperatures, now);
   const due = found.passed?.by ?? (found.next ? found.next.by - COOLING_LEAD * MINUTE : null);
   if (due === null) return [];
   const { id, ...of } = named('cooling', dough, step);
-  const sentence = () => `${dough.name}, ${step.label.toLowerCase()}: ${coolingWords(found, zone, units)}`;
-  return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, sentence }];
+  const message = coded('alarms.ofStep', {
+    ...{ dough: dough.name, step: { inLine: step.label } },
+    message: coolingMessage(found, zone),
+  });
+  return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, message }];
 }
 
 /** What is fetched or mixed before the hands that need it. */
@@ -195,13 +189,13 @@ function prepared(
 ): Draft[] | null {
   if (!isOpen(dough, step)) return null;
   const { start } = step;
-  const when = () => clockTime(Math.max(now, start), zone);
+  const when = { clock: Math.max(now, start), zone };
   if (step.step.kind === 'wash')
     return [
       {
         ...named('wash', dough, step),
         at: start - leads.wash * MINUTE,
-        sentence: () => `Mix the wash; ${dough.name} is brushed ${when()}. Keep it cold, at most 2 h out.`,
+        message: coded('alarms.mixTheWashIsBrushed', { name: dough.name, when }),
       },
     ];
   if (step.step.kind === 'move' && step.step.branch === 'butter')
@@ -209,7 +203,7 @@ function prepared(
       {
         ...named('butter', dough, step),
         at: start - leads.butter * MINUTE,
-        sentence: () => `Butter out of the cold for ${dough.name} ${when()}.`,
+        message: coded('alarms.butterOutOfTheCold', { name: dough.name, when }),
       },
     ];
   if (step.step.work && (step.step.branch === 'levain' || step.step.branch === 'sponge'))
@@ -217,8 +211,12 @@ function prepared(
       {
         ...named('levain', dough, step),
         at: start - leads.levain * MINUTE,
-        sentence: () =>
-          `${step.label} for ${dough.name} ${when()}: ${step.step.branch === 'levain' ? 'ripe starter' : 'yeast'}, flour and water to hand.`,
+        message: coded('alarms.forRipeStarterYeastFlour', {
+          label: step.label,
+          name: dough.name,
+          when,
+          isBranch: step.step.branch === 'levain',
+        }),
       },
     ];
   return null;
@@ -229,7 +227,7 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
   const state = dough.state.steps.get(step.key);
   if (state?.status !== 'running' || step.step.work) return null;
   const ready = step.ready?.at ?? step.end;
-  const name = `${dough.name}: ${step.label.toLowerCase()}`;
+  const name = coded('alarms.stepOf', { dough: dough.name, step: { inLine: step.label } });
   if (step.step.ends === 'tap') {
     const begun = state.startedAt ?? step.plannedStart;
     const half = begun + Math.round(step.target / 2) * MINUTE;
@@ -237,14 +235,14 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
       {
         ...named('turn-trays', dough, step),
         at: half,
-        sentence: () => `${name}: turn the trays round, swap the levels.`,
+        message: coded('alarms.turnTheTraysRoundSwap', { name }),
       },
       // Each "a little longer" asks anew.
       {
         ...named('out', dough, step),
         id: `out/${dough.id}/${step.key}/${ready}`,
         at: ready,
-        sentence: () => `${name} should be done: colour, core, out.`,
+        message: coded('alarms.shouldBeDoneColourCore', { name }),
       },
     ];
   }
@@ -256,7 +254,7 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
         ...named('alive', dough, step),
         id: id('alive'),
         at: ready,
-        sentence: () => `${name} should be ready: is it alive?`,
+        message: coded('alarms.shouldBeReadyIsIt', { name }),
       },
     ];
   // What stands elsewhere than planned is looked at when it is ready there.
@@ -267,7 +265,7 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
       ...named('ready', dough, step),
       id: id('ready'),
       at: ready,
-      sentence: () => `${name} should be ready: look.`,
+      message: coded('alarms.shouldBeReadyLook', { name }),
     },
   ];
 }
@@ -278,8 +276,11 @@ function thawed(thaw: Thaw, leads: Leads, zone: string): Draft {
     thaw,
     ...{ id: `thaw/${productId}/${dueAt}`, kind: 'thaw', doughId: null, stepKey: null },
     at: dueAt - leads.thaw * MINUTE,
-    sentence: () =>
-      `${pieces} ${product.toLowerCase()} out of the freezer for ${dayTime(dueAt, zone)}: thaw overnight in the cold, covered.`,
+    message: coded('alarms.outOfTheFreezerFor', {
+      pieces,
+      product: product.toLowerCase(),
+      time: { dayTime: dueAt, zone },
+    }),
   };
 }
 
@@ -287,22 +288,23 @@ function thawed(thaw: Thaw, leads: Leads, zone: string): Draft {
 function silence(probes: readonly SilentProbe[], now: Instant): Draft[] {
   const [first] = [...probes].sort((a, b) => b.since - a.since);
   if (!first) return [];
-  const names = probes.map(({ label }) => label).join(', ');
+  const names = probes.map(({ label }) => label);
   return [
     {
       ...{ id: `silent/${first.since}`, kind: 'silent', doughId: null, stepKey: null, at: now },
-      sentence: () =>
-        `No word from the probe of ${names} for ${duration(Math.round((now - first.since) / MINUTE))}: read the thermometer, tell it on Rooms; battery, gateway.`,
+      message: coded('alarms.noWordFromTheProbe', {
+        names,
+        duration: { minutes: Math.round((now - first.since) / MINUTE) },
+      }),
     },
   ];
 }
 
-function ofPlace({ place, label, celsius, limit, since, at }: Excursion, units: Temperatures): Draft {
-  const [shown, bound] = [showCelsius(celsius, units), showCelsius(limit, units)];
-  const held = duration(Math.round((at - since) / MINUTE));
+function ofPlace({ place, label, celsius, limit, since, at }: Excursion): Draft {
+  const [shown, bound] = [{ celsius }, { celsius: limit }];
+  const held = { minutes: Math.round((at - since) / MINUTE) };
   return {
     ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
-    sentence: () =>
-      `${label} ${shown} for ${held}, ${celsius > limit ? 'above' : 'below'} ${bound}: door, fan, load.`,
+    message: coded('alarms.forAboveBelowDoorFan', { label, shown, held, isCelsius: celsius > limit, bound }),
   };
 }

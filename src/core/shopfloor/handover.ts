@@ -1,5 +1,5 @@
+import { coded, type Coded, type Words } from '../codes/coded';
 import { MINUTE, type Instant } from '../time/local';
-import { duration } from '../units/format';
 import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
 import { lastMeasured, type ProbeReadings } from '../forecast/conditions';
@@ -9,9 +9,9 @@ import { countTurns, turnWords } from '../record/turns';
 export interface Standing {
   dough: DoughForecast;
   /** What is going on with it, and since when. */
-  now: { label: string; since: Instant; place: string | null; shelf: number | null; until: Instant }[];
+  now: { label: Words; since: Instant; place: string | null; shelf: number | null; until: Instant }[];
   /** "turn 2 of 3 done"; null for a dough without turns. */
-  turns: string | null;
+  turns: Coded | null;
   /** The last temperature told of it. */
   measured: { celsius: number; at: Instant } | null;
 }
@@ -20,7 +20,7 @@ export interface Standing {
 export interface Unusual {
   at: Instant;
   personId: number | null;
-  sentence: string;
+  message: Coded;
 }
 
 /** What a shift finds when it comes, worked out from plan and events. */
@@ -36,7 +36,7 @@ const BACK = 12;
 const AHEAD = 4;
 const MATTERS = 10;
 
-const VERDICTS = { under: 'not risen enough', over: 'risen too far' } as const;
+const VERDICTS = { under: coded('handover.notRisenEnough'), over: coded('handover.risenTooFar') } as const;
 
 /** The page that writes itself for a change of shift. */
 export function handover(
@@ -88,28 +88,31 @@ function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
 
 function unusualOf(dough: DoughForecast): Unusual[] {
   const onDough = dough.state.notes.map(({ text, at, personId }) => {
-    return { at, personId, sentence: `${dough.name}: “${text}”` };
+    return { at, personId, message: coded('handover.noteOn', { what: dough.name, text }) };
   });
   return [
     ...onDough,
     ...dough.steps.flatMap((step) => {
       const state = dough.state.steps.get(step.key);
       if (!state) return [];
-      const what = `${dough.name}, ${step.label.toLowerCase()}`;
+      const what = coded('handover.stepOf', { dough: dough.name, step: { inLine: step.label } });
       const told: Unusual[] = state.notes.map(({ text, at, personId }) => {
-        return { at, personId, sentence: `${what}: “${text}”` };
+        return { at, personId, message: coded('handover.noteOn', { what, text }) };
       });
       if (state.status === 'skipped' && state.finishedAt !== null)
         told.push({
           ...{ at: state.finishedAt, personId: state.finishedBy },
-          sentence: `${what} left out: ${state.skipReason ?? 'no reason said'}`,
+          message: coded('handover.leftOut', {
+            what,
+            skipReason: state.skipReason ?? coded('handover.noReasonSaid'),
+          }),
         });
       const { verdict } = state;
       if (verdict && verdict.verdict !== 'right')
         told.push({
           at: verdict.at,
           personId: verdict.personId,
-          sentence: `${what}: ${VERDICTS[verdict.verdict]}`,
+          message: coded('handover.judged', { what, verdict: VERDICTS[verdict.verdict] }),
         });
       if (step.step.work && state.startedAt !== null) {
         const late = (state.startedAt - step.plannedStart) / MINUTE;
@@ -117,13 +120,17 @@ function unusualOf(dough: DoughForecast): Unusual[] {
           told.push({
             at: state.startedAt,
             personId: state.startedBy,
-            sentence: `${what} began ${duration(Math.round(late))} late`,
+            message: coded('handover.beganLate', { what, duration: { minutes: Math.round(late) } }),
           });
         const took = state.finishedAt === null ? 0 : (state.finishedAt - state.startedAt) / MINUTE;
         if (state.finishedAt !== null && took - step.target >= MATTERS)
           told.push({
             ...{ at: state.finishedAt, personId: state.finishedBy },
-            sentence: `${what} took ${duration(Math.round(took))} instead of ${duration(step.target)}`,
+            message: coded('handover.tookInsteadOf', {
+              what,
+              duration: { minutes: Math.round(took) },
+              duration2: { minutes: step.target },
+            }),
           });
       }
       return told;

@@ -1,16 +1,15 @@
-import { clockTime, MINUTE, type Instant } from '../time/local';
-import { duration } from '../units/format';
-import { METRIC, showCelsius, type ReaderUnits } from '../units/reader';
+import { coded, type Coded } from '../codes/coded';
+import { MINUTE, type Instant } from '../time/local';
 import type { Oven, WatchedWait } from './proof-watch';
 
 /** Something that can be done about two loads that meet. */
 export type MeetingWay =
   /** The one that is ready second goes in first. */
-  | { kind: 'order'; words: string }
+  | { kind: 'order'; words: Coded }
   /** Some of its trays go in with the other. */
-  | { kind: 'split'; words: string }
+  | { kind: 'split'; words: Coded }
   /** It waits in a cooler place, which one tap records. */
-  | { kind: 'cooler'; words: string; doughId: number; stepKey: string; place: string };
+  | { kind: 'cooler'; words: Coded; doughId: number; stepKey: string; place: string };
 
 /** Two loads that will be ready together for the same oven. */
 export interface Meeting {
@@ -20,7 +19,7 @@ export interface Meeting {
   wait: number;
   /** It would wait longer than it can. */
   tooLong: boolean;
-  sentence: string;
+  message: Coded;
   ways: MeetingWay[];
 }
 
@@ -47,7 +46,6 @@ export function meetings(
   ovens: readonly Oven[],
   zone: string,
   places: readonly CoolPlace[] = [],
-  units: Pick<ReaderUnits, 'temperature'> = METRIC,
 ): Meeting[] {
   const loads = watched.filter((one): one is Load => one.bake !== null);
   const cold = places
@@ -65,16 +63,25 @@ export function meetings(
       const tooLong = second.best + wait * MINUTE > second.latest;
       const why =
         a.setting === b.setting
-          ? 'the oven has no room for both'
-          : `${showCelsius(a.setting, units)} and ${showCelsius(b.setting, units)} do not go together`;
+          ? coded('meetings.theOvenHasNoRoom')
+          : coded('meetings.andDoNotGoTogether', {
+              celsius: { celsius: a.setting },
+              celsius2: { celsius: b.setting },
+            });
       const then = tooLong
-        ? `It can only wait until ${clockTime(second.latest, zone)}.`
-        : `That is within its time, until ${clockTime(second.latest, zone)}.`;
+        ? coded('meetings.itCanOnlyWaitUntil', { time: { clock: second.latest, zone } })
+        : coded('meetings.thatIsWithinItsTime', { time: { clock: second.latest, zone } });
       return [
         {
           ...{ first, second, wait, tooLong },
-          sentence: `${nameOf(first)} and ${nameOf(second)} are ready together, and ${why}. ${nameOf(second)} would wait ${duration(wait)}. ${then}`,
-          ways: waysFor(first, second, wait, { oven, cold, units }),
+          message: coded('meetings.andAreReadyTogetherWould', {
+            nameOf: nameOf(first),
+            nameOf2: nameOf(second),
+            why,
+            duration: { minutes: wait },
+            then,
+          }),
+          ways: waysFor(first, second, wait, { oven, cold }),
         },
       ];
     }),
@@ -92,30 +99,44 @@ function waysFor(
   first: Load,
   second: Load,
   wait: number,
-  { oven, cold, units }: { oven: Oven; cold: CoolPlace | undefined; units: Pick<ReaderUnits, 'temperature'> },
+  { oven, cold }: { oven: Oven; cold: CoolPlace | undefined },
 ): MeetingWay[] {
   const ways: MeetingWay[] = [];
   const turned = waitBehind(second, first, oven);
   if (turned < wait) {
-    const last = first.best + turned * MINUTE > first.latest ? ', longer than it can' : '';
-    const then = turned > 0 ? `${nameOf(first)} then waits ${duration(turned)}${last}` : `then neither waits`;
-    ways.push({ kind: 'order', words: `Bake ${nameOf(second)} first: ${then}.` });
+    const last = first.best + turned * MINUTE > first.latest ? coded('meetings.longerThanItCan') : '';
+    const then =
+      turned > 0
+        ? coded('meetings.thenWaits', { nameOf: nameOf(first), duration: { minutes: turned }, last })
+        : coded('meetings.thenNeitherWaits');
+    ways.push({ kind: 'order', words: coded('meetings.bakeFirst', { nameOf: nameOf(second), then }) });
   }
   const room = oven.capacity - first.bake.trays;
   if (first.bake.setting === second.bake.setting && room > 0) {
     const left = second.bake.trays - room;
     ways.push({
       kind: 'split',
-      words: `Split it: ${room} of its ${second.bake.trays} trays go in with ${nameOf(first)}, ${left} after it.`,
+      words: coded('meetings.splitItOfItsTrays', {
+        room,
+        trays: second.bake.trays,
+        nameOf: nameOf(first),
+        left,
+      }),
     });
   }
   if (cold && wait >= WORTH_CARRYING)
     ways.push({
       ...{ kind: 'cooler', doughId: second.dough.id, stepKey: second.step.key, place: cold.place },
-      words: `${nameOf(second)} into the ${cold.label.toLowerCase()}, ${showCelsius(Math.round(cold.celsius), units)}`,
+      words: coded('meetings.intoThe', {
+        nameOf: nameOf(second),
+        label: cold.label.toLowerCase(),
+        celsius: { celsius: Math.round(cold.celsius) },
+      }),
     });
   return ways;
 }
 
 const nameOf = ({ dough, step }: WatchedWait) =>
-  step.load && step.load.of > 1 ? `${dough.name}, load ${step.load.nth}` : dough.name;
+  step.load && step.load.of > 1
+    ? coded('meetings.load', { name: dough.name, nth: step.load.nth })
+    : dough.name;

@@ -17,7 +17,7 @@ export interface OvenLoad {
   /** Done at the earliest look: as planned, or later where somebody wanted it longer. */
   done: Instant;
   /** Phases of its program with their own ends; one where the route says nothing more. */
-  phases: { celsius: number; until: Instant; words: string }[];
+  phases: { celsius: number; until: Instant; steam: boolean; vent: boolean }[];
 }
 
 /** How far ahead loads are shown, hours, and for how long after they came out. */
@@ -65,6 +65,6 @@ function phasesOf(
   return program.map(({ celsius, minutes, steam, vent }, nth) => {
     // The last one lasts as long as the bake does.
     until = nth === program.length - 1 ? start + target * MINUTE : until + minutes * MINUTE;
-    return { celsius, until, words: [steam && 'steam', vent && 'vent open'].filter(Boolean).join(', ') };
+    return { celsius, until, steam: steam === true, vent: vent === true };
   });
 }

@@ -7,6 +7,7 @@ import { ovenLoads } from './oven-loads';
 import { handover } from './handover';
 import type { DoughForecast } from '../forecast/forecast';
 import type { FloorEvent } from '../record/events';
+import { inEnglish } from '../../../test-support/words';
 
 const OVEN = machine('oven', { capacity: 9, changeover: 15 });
 const PROOF = '5.1.proof';
@@ -101,7 +102,7 @@ describe('two ovens', () => {
     const met = (second: string) =>
       meetings(proofWatch(doughs(second), [OVEN, small], 1010 * MIN), [OVEN, small], 'UTC');
     expect(met('small')).toHaveLength(1);
-    expect(met('oven')).toEqual([]);
+    expect(inEnglish(met('oven'))).toEqual([]);
   });
 });
 
@@ -117,16 +118,16 @@ describe('two loads that meet at the oven', () => {
 
   it('are none where both go in together; else the second’s wait is told, and whether it can', () => {
     expect(meeting()).toBeUndefined();
-    expect(meeting(FOUR_TRAYS)).toMatchObject({ wait: 13, tooLong: false });
-    expect(meeting(FOUR_TRAYS)?.sentence).toContain('Crescent 2 would wait 13 min');
+    expect(inEnglish(meeting(FOUR_TRAYS))).toMatchObject({ wait: 13, tooLong: false });
+    expect(inEnglish(meeting(FOUR_TRAYS)?.message)).toContain('Crescent 2 would wait 13 min');
   });
 
   it('can be split where some trays have room beside the first', () => {
-    expect(meeting(FOUR_TRAYS)?.ways).toContainEqual({
+    expect(inEnglish(meeting(FOUR_TRAYS)?.ways)).toContainEqual({
       kind: 'split',
       words: 'Split it: 2 of its 4 trays go in with Crescent 1, 2 after it.',
     });
-    expect(meeting({ ...OVEN, capacity: 4 })?.ways).toEqual([]);
+    expect(inEnglish(meeting({ ...OVEN, capacity: 4 })?.ways)).toEqual([]);
   });
 
   it('can wait in the cold, in the coldest place that does not freeze them', () => {
@@ -135,13 +136,13 @@ describe('two loads that meet at the oven', () => {
       { place: 'retarder', label: 'Retarder', celsius: 3.6 },
       { place: 'bakery', label: 'Bakery', celsius: 22 },
     ];
-    expect(meeting({ ...OVEN, capacity: 4 }, places)?.ways).toEqual([
+    expect(inEnglish(meeting({ ...OVEN, capacity: 4 }, places)?.ways)).toEqual([
       {
         ...{ kind: 'cooler', doughId: 2, stepKey: PROOF, place: 'retarder' },
         words: 'Crescent 2 into the retarder, 4 °C',
       },
     ]);
-    expect(meeting({ ...OVEN, capacity: 4 }, places.slice(2))?.ways).toEqual([]);
+    expect(inEnglish(meeting({ ...OVEN, capacity: 4 }, places.slice(2))?.ways)).toEqual([]);
   });
 
   it('are baked the other way round where that makes less of a wait', () => {
@@ -151,7 +152,7 @@ describe('two loads that meet at the oven', () => {
     const small = { ...OVEN, capacity: 4 };
     const [found] = meetings(proofWatch(doughs, [small], 1010 * MIN), [small], 'UTC');
     expect(found?.wait).toBe(35);
-    expect(found?.ways).toEqual([
+    expect(inEnglish(found?.ways)).toEqual([
       { kind: 'order', words: 'Bake Crescent 2 first: Crescent 1 then waits 23 min.' },
     ]);
   });
@@ -179,7 +180,7 @@ describe('the oven', () => {
 describe('a handover', () => {
   it('says where each dough is, and since when', () => {
     const { standing: where } = handover([standing(PROOF, 1000)], 1030 * MIN);
-    expect(where).toMatchObject([
+    expect(inEnglish(where)).toMatchObject([
       { turns: 'turn 2 of 2 done', now: [{ label: 'proof', since: 1000 * MIN }] },
     ]);
   });
@@ -191,7 +192,7 @@ describe('a handover', () => {
         did('verdict', PROOF, 1020, { data: { kind: 'verdict', verdict: 'over' } }),
       ],
     });
-    const sentences = handover([dough], 1030 * MIN).unusual.map(({ sentence }) => sentence);
+    const sentences = handover([dough], 1030 * MIN).unusual.map(({ message }) => inEnglish(message));
     expect(sentences).toContain('Crescent 1, proof: “skin has formed”');
     expect(sentences).toContain('Crescent 1, proof: risen too far');
     expect(sentences.some((words) => /shape began .* late/.test(words))).toBe(true);
@@ -200,7 +201,7 @@ describe('a handover', () => {
   it('leaves out what is older than a shift and a half', () => {
     const dough = standing(PROOF, 1000, { more: [did('note', PROOF, 1010, { text: 'skin has formed' })] });
     expect(
-      handover([dough], (1010 + 12 * 60 + 1) * MIN).unusual.map(({ sentence }) => sentence),
+      handover([dough], (1010 + 12 * 60 + 1) * MIN).unusual.map(({ message }) => inEnglish(message)),
     ).not.toContain('Crescent 1, proof: “skin has formed”');
   });
 });

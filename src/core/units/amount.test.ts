@@ -5,6 +5,7 @@ import { parseMillimetres } from './length';
 import type { Measuring } from './measures';
 import { parseNumber } from './number';
 import { METRIC, showCelsius, showLength, showMass } from './reader';
+import { inEnglish } from '../../../test-support/words';
 
 const of = (name: string, density: number | null, more: Partial<Measuring> = {}): Measuring => ({
   ...{ kitchen: 'metric', name, density },
@@ -13,13 +14,13 @@ const of = (name: string, density: number | null, more: Partial<Measuring> = {})
 
 function grams(text: string, measuring: Measuring): number {
   const weighed = weighText(text, measuring);
-  if (!weighed.ok) throw new Error(weighed.message);
+  if (!weighed.ok) throw new Error(inEnglish(weighed.message));
   return weighed.value.grams;
 }
 
 function fault(text: string, measuring = of('flour', 0.53)): string {
   const weighed = weighText(text, measuring);
-  if (!weighed.ok) return weighed.message;
+  if (!weighed.ok) return inEnglish(weighed.message);
   throw new Error(`${text} was read.`);
 }
 
@@ -74,46 +75,51 @@ describe('an amount in any unit', () => {
   });
 
   it('keeps what is not counted as not counted, and says what is approximate', () => {
-    expect(readAmount('to taste')).toMatchObject({ ok: true, value: { uncounted: true, approximate: true } });
-    expect(readAmount('1 cup')).toMatchObject({ value: { approximate: true } });
-    expect(readAmount('120 g')).toMatchObject({ value: { approximate: false } });
-    expect(readAmount('about 120 g')).toMatchObject({ value: { approximate: true } });
+    expect(inEnglish(readAmount('to taste'))).toMatchObject({
+      ok: true,
+      value: { uncounted: true, approximate: true },
+    });
+    expect(inEnglish(readAmount('1 cup'))).toMatchObject({ value: { approximate: true } });
+    expect(inEnglish(readAmount('120 g'))).toMatchObject({ value: { approximate: false } });
+    expect(inEnglish(readAmount('about 120 g'))).toMatchObject({ value: { approximate: true } });
   });
 
   it('flags two values for one amount that disagree, and goes by the scale', () => {
-    expect(weighText('120 g (1 cup)', of('flour', 0.53))).toMatchObject({
+    expect(inEnglish(weighText('120 g (1 cup)', of('flour', 0.53)))).toMatchObject({
       value: { grams: 120, disagree: null },
     });
-    expect(weighText('1 cup / 250 g', of('flour', 0.53))).toMatchObject({
+    expect(inEnglish(weighText('1 cup / 250 g', of('flour', 0.53)))).toMatchObject({
       value: {
         grams: 250,
         disagree: expect.stringMatching(/disagree: 250 g and 133 g, 47 % apart/) as string,
       },
     });
-    expect(weighText('100 g = 3.6 oz', of('flour', 0.53))).toMatchObject({
+    expect(inEnglish(weighText('100 g = 3.6 oz', of('flour', 0.53)))).toMatchObject({
       value: { disagree: expect.stringContaining('disagree') as string },
     });
   });
 
   it('leaves the name that follows', () => {
-    expect(readAmount('2 tbsp of sugar')).toMatchObject({ value: { rest: 'sugar' } });
-    expect(readAmount('54 % water')).toMatchObject({
+    expect(inEnglish(readAmount('2 tbsp of sugar'))).toMatchObject({ value: { rest: 'sugar' } });
+    expect(inEnglish(readAmount('54 % water'))).toMatchObject({
       value: { values: [[{ from: 54, to: 54, unit: '%' }]], rest: 'water' },
     });
   });
 
   it('weighs the lower end of a range and keeps the rest ready', () => {
-    expect(weighText('3 1/2 to 4 cups', of('flour', 0.53))).toMatchObject({
+    expect(inEnglish(weighText('3 1/2 to 4 cups', of('flour', 0.53)))).toMatchObject({
       value: { grams: 463.75, upTo: 530 },
     });
-    expect(weighText('540 g', of('flour', 0.53))).toMatchObject({ value: { grams: 540, upTo: 540 } });
+    expect(inEnglish(weighText('540 g', of('flour', 0.53)))).toMatchObject({
+      value: { grams: 540, upTo: 540 },
+    });
   });
 
   it('keeps how a thing is as a remark', () => {
-    expect(readAmount('2 heaped tbsp soft butter, cubed')).toMatchObject({
+    expect(inEnglish(readAmount('2 heaped tbsp soft butter, cubed'))).toMatchObject({
       value: { remarks: ['soft', 'cubed'], rest: 'butter' },
     });
-    expect(readAmount('250 ml milk (about 38 °C)')).toMatchObject({ value: { rest: 'milk' } });
+    expect(inEnglish(readAmount('250 ml milk (about 38 °C)'))).toMatchObject({ value: { rest: 'milk' } });
   });
 
   it('takes a bare number in a field for weights alone, and asks elsewhere', () => {

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { gramsOf, headUnit, isFruit, isLarge, isMass, isVessel, type EggSize, type Unit } from './measures';
 import { headQuantity, plusPart, type HeadNumber } from './number';
 import { unitAfter } from './sized-unit';
@@ -49,12 +50,11 @@ export interface Amount {
   rest: string;
 }
 
-export type Read<T> = { ok: true; value: T } | { ok: false; message: string };
+export type Read<T> = { ok: true; value: T } | { ok: false; message: Coded };
 
-export const fault = (message: string): { ok: false; message: string } => ({ ok: false, message });
+export const fault = (message: Coded): { ok: false; message: Coded } => ({ ok: false, message });
 
-const NO_NUMBER =
-  'Write an amount: a number with a unit, such as 54 %, 540 g, 1/2 tbsp or 2 eggs, or “to taste”.';
+const NO_NUMBER = coded('amounts.writeAnAmountANumber');
 /**
  * Reads an amount as a baker writes it, in English, German or French: weights, cups and spoons, eggs by size, sticks and
  * packets, sums (`1 lb 2 oz`, `1 egg plus 1 yolk`), ranges (`3 1/2 to 4 cups`), numbers in words, a percentage, `about
@@ -95,10 +95,9 @@ export function readAmount(text: string, language: AmountLanguage = 'en'): Read<
     rest = again.value.rest.trimStart().slice(each?.[0].length ?? 0);
     rest = rest.replace(/^\s*(?:in all|total|insgesamt|en tout)\b/iu, '').replace(/^\s*\)/, '');
   }
-  if (values.flat().some(({ from, to }) => from > to))
-    return fault('A range goes from the lower to the higher.');
+  if (values.flat().some(({ from, to }) => from > to)) return fault(coded('amounts.aRangeGoesFromThe'));
   const unclear = values.some((sum) => sum.reduce((all, { from }) => all + from, 0) < 0 && sum.length === 1);
-  if (unclear) return fault('An amount cannot be negative.');
+  if (unclear) return fault(coded('amounts.anAmountCannotBeNegative'));
   const rough = values.every((sum) => sum.some(({ unit }) => unit !== null && unit !== '%' && !isMass(unit)));
   const [afterSo, orSo] = dropped(rest.trimStart(), OR_SO);
   const { remarks, left } = statesIn(afterSo);
@@ -293,8 +292,9 @@ function resolved(head: HeadNumber, unit: Unit | null, language: AmountLanguage)
   if (isLarge(unit) && (head.mark !== thousands || language === 'fr')) return { ok: true, value: head.value };
   if (unit !== null && !isLarge(unit) && head.mark === thousands && language !== 'fr')
     return { ok: true, value: head.grouped };
-  const [small, large] = [head.value, head.grouped].map((value) => `${value} ${unit ?? ''}`.trim());
-  return fault(`Is it ${small} or ${large}? Write it without the mark, or with another number of digits.`);
+  const shown = (value: number) => `${value} ${unit ?? ''}`.trim();
+  const [small, large] = [shown(head.value), shown(head.grouped)];
+  return fault(coded('amounts.isItOrWriteWithout', { small, large }));
 }
 
 function dropped(text: string, words: RegExp): [string, boolean] {
@@ -302,8 +302,8 @@ function dropped(text: string, words: RegExp): [string, boolean] {
   return match && match[0] !== '' ? [text.slice(match[0].length), true] : [text, false];
 }
 
-function noNumber(text: string): { ok: false; message: string } {
+function noNumber(text: string): { ok: false; message: Coded } {
   return /^\s*[-+]?\s*\p{L}/u.test(text) || text.trim() === ''
     ? fault(NO_NUMBER)
-    : fault(`“${text.trim().slice(0, 40)}” is not a number.`);
+    : fault(coded('amounts.isNotANumber', { text: text.trim().slice(0, 40) }));
 }

@@ -6,6 +6,7 @@ import { readAmount } from './amount';
 import { kitchenOf } from './measures';
 import { unreadIn, weigh } from './weigh';
 import type { AmountLanguage } from './words';
+import { inEnglish } from '../../../test-support/words';
 
 /** An amount as a baker writes it, and what is meant by it. */
 interface Written {
@@ -31,7 +32,7 @@ type Outcome = { grams: number } | { percent: number } | 'uncounted' | { ask: st
 
 function readAs({ text, of, country, language }: Written): Outcome {
   const read = readAmount(text, language);
-  if (!read.ok) return { ask: read.message };
+  if (!read.ok) return { ask: inEnglish(read.message) };
   const measuring = measuringOf(book.find(of), kitchenOf(country), of);
   const [term] = read.value.values[0] ?? [];
   if (term?.unit === '%') {
@@ -39,7 +40,7 @@ function readAs({ text, of, country, language }: Written): Outcome {
     return unread === null ? { percent: term.from } : { ask: unread };
   }
   const weighed = weigh(read.value, measuring);
-  if (!weighed.ok) return { ask: weighed.message };
+  if (!weighed.ok) return { ask: inEnglish(weighed.message) };
   return read.value.uncounted ? 'uncounted' : { grams: weighed.value.grams };
 }
 

@@ -1,15 +1,16 @@
+import { coded, type Coded } from '../codes/coded';
 import { word, type AmountLanguage } from './words';
 
 /** Whose cups, spoons, eggs and packets: the same word holds up to 15 % more or less from country to country. */
 export type Kitchen = 'us' | 'metric' | 'france' | 'uk' | 'australia' | 'japan';
 
-export const KITCHENS: { id: Kitchen; name: string }[] = [
-  { id: 'metric', name: 'metric (cup 250 ml)' },
-  { id: 'france', name: 'France (yeast sachet 5.5 g)' },
-  { id: 'us', name: 'United States (cup 237 ml)' },
-  { id: 'uk', name: 'United Kingdom (cup 284 ml)' },
-  { id: 'australia', name: 'Australia (tablespoon 20 ml)' },
-  { id: 'japan', name: 'Japan (cup 200 ml)' },
+export const KITCHENS: { id: Kitchen; name: Coded }[] = [
+  { id: 'metric', name: coded('formulas.metricCup250Ml') },
+  { id: 'france', name: coded('formulas.franceYeastSachet5G') },
+  { id: 'us', name: coded('formulas.unitedStatesCup237Ml') },
+  { id: 'uk', name: coded('formulas.unitedKingdomCup284Ml') },
+  { id: 'australia', name: coded('formulas.australiaTablespoon20Ml') },
+  { id: 'japan', name: coded('formulas.japanCup200Ml') },
 ];
 
 const BY_COUNTRY: Record<string, Kitchen> = {

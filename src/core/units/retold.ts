@@ -2,7 +2,7 @@ import { rulerLength } from './length';
 import { showCelsius, showLength, showMass, type ReaderUnits } from './reader';
 
 /** A measure in a sentence, one of two with × between: "24 × 20 cm". Pieces of a product's name are none: a space stands before. */
-const MEASURE = /(-?\d+(?:\.\d+)?)(?: (×|to) (-?\d+(?:\.\d+)?))? (°C|mm|cm|kg|g)(?![\p{L}/·³])/gu;
+const MEASURE = /(-?\d+(?:\.\d+)?)(?: (×|to|and) (-?\d+(?:\.\d+)?))? (°C|mm|cm|kg|g)(?![\p{L}/·³])/gu;
 
 /**
  * A sentence of the house, which speaks in °C, centimetres and grams, in the units of its reader.

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '../codes/coded';
 import { fault, readAmount, type Amount, type Read, type Sum, type Term } from './amount';
 import { eggPart, gramsOf, isMass, isVessel, type Measuring, type Unit } from './measures';
 import { JOINING, type AmountLanguage } from './words';
@@ -13,8 +14,8 @@ export interface WeightRange {
   /** The upper end of a range; as `grams` where it is none. */
   upTo: number;
   approximate: boolean;
-  /** A sentence where two values for the amount disagree. */
-  disagree: string | null;
+  /** Said where two values for the amount disagree. */
+  disagree: Coded | null;
 }
 
 /**
@@ -23,26 +24,24 @@ export interface WeightRange {
  */
 export function weigh(amount: Amount, measuring: Measuring): Read<WeightRange> {
   const unread = unreadIn(amount, measuring);
-  if (unread !== null)
-    return fault(`“${unread}” was not understood. Write the amount with its unit, such as 540 g.`);
+  if (unread !== null) return fault(coded('amounts.wasNotUnderstoodWriteThe', { unread }));
   const values: { low: number; high: number; mass: boolean; sum: Sum }[] = [];
-  let missing: string | null = null;
+  let missing: Coded | null = null;
   for (const sum of amount.values) {
     const read = sumGrams(sum, measuring);
     if (read.ok) values.push({ ...read.value, sum });
     else missing ??= read.message;
   }
   const weighed = values.find(({ mass }) => mass) ?? values[0];
-  if (!weighed) return amount.uncounted ? { ok: true, value: NOTHING } : fault(missing ?? 'Write an amount.');
+  if (!weighed)
+    return amount.uncounted ? { ok: true, value: NOTHING } : fault(missing ?? coded('amounts.writeAnAmount'));
   // "2 tins (400 g)": each, or both together?
   const vessels = amount.values.flat().find(({ unit, to }) => isVessel(unit) && to !== 1);
   const other = values.find((value) => value !== weighed);
   const disagree = other ? disagreement(weighed, other) : null;
   if (vessels && values.length > 0 && (missing !== null || disagree !== null))
-    return fault(
-      `Is that the weight of each ${vessels.unit ?? ''}, or of all ${vessels.to}? Write “each”, or the weight alone.`,
-    );
-  if (weighed.low < 0) return fault('An amount cannot be negative.');
+    return fault(coded('amounts.isThatTheWeightOf', { unit: vessels.unit ?? '', to: vessels.to }));
+  if (weighed.low < 0) return fault(coded('amounts.anAmountCannotBeNegative'));
   return {
     ok: true,
     value: {
@@ -82,8 +81,7 @@ function sumGrams(sum: Sum, measuring: Measuring): Read<{ low: number; high: num
   let [low, high] = [0, 0];
   for (const term of sum) {
     const unit = unitOf(term, measuring);
-    if (unit === null)
-      return fault(`${term.from} of what? Write the unit: ${term.from} g, or ${term.from} %.`);
+    if (unit === null) return fault(coded('amounts.ofWhatWriteTheUnit', { from: term.from }));
     const one = gramsOf(unit, measuring, term.size, term.part);
     if (one === null) return fault(noWeight(unit, measuring));
     low += term.from * one;
@@ -103,27 +101,31 @@ function unitOf({ unit, from, to, size }: Term, measuring: Measuring): Unit | nu
 function disagreement(
   weighed: { low: number; high: number; mass: boolean },
   other: typeof weighed,
-): string | null {
+): Coded | null {
   const allowed = other.mass && weighed.mass ? AGREE.mass : AGREE.rough;
   // The nearest ends of two ranges.
   const gap = Math.max(weighed.low - other.high, other.low - weighed.high, 0);
   const apart = gap / Math.max(weighed.low, other.low, 1e-9);
   return apart > allowed
-    ? `The two values disagree: ${plainGrams(weighed.low)} and ${plainGrams(other.low)}, ${Math.round(apart * 100)} % apart.`
+    ? coded('amounts.theTwoValuesDisagreeAnd', {
+        plainGrams: plainGrams(weighed.low),
+        plainGrams2: plainGrams(other.low),
+        apart: Math.round(apart * 100),
+      })
     : null;
 }
 
-function noWeight(unit: Unit, { name }: Measuring): string {
+function noWeight(unit: Unit, { name }: Measuring): Coded {
   const what = name || 'this';
   if (
     ['tin', 'piece', 'packet', 'cube', 'stick', 'pod', 'leaf', 'fruit', 'lemon', 'lime', 'orange'].includes(
       unit,
     )
   )
-    return `What does one ${unit} of ${what} weigh? Write the grams as well.`;
+    return coded('amounts.whatDoesOneOfWeigh', { unit, what });
   if (['egg', 'yolk', 'white'].includes(unit))
-    return `${upper(what)} is not counted in ${unit}s. Write grams.`;
-  return `${upper(what)} has no density, so a ${unit} of it has no weight. Write grams, or enter its density.`;
+    return coded('amounts.isNotCountedInS', { upper: upper(what), unit });
+  return coded('amounts.hasNoDensitySoA', { upper: upper(what), unit });
 }
 
 const upper = (text: string) => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;

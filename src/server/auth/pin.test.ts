@@ -1,7 +1,7 @@
 import { hash } from '@node-rs/argon2';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { say } from '../../../test-support/words';
-import { spoken, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { freshDatabase } from '../../../test-support/house';
 import { rowsOf, write } from '../db/rows';
 import { forgetGuesses, waitAfter } from './guesses';
@@ -59,13 +59,13 @@ describe('PINs', () => {
 describe('signing in', () => {
   it('takes the right PIN and no other', async () => {
     expect(await signIn(house.pool, BENCH, id, '1111')).toEqual({
-      refusal: wording('refusals.thatIsNotTheirPin', { name: 'Ida' }),
+      refusal: coded('refusals.thatIsNotTheirPin', { name: 'Ida' }),
     });
     expect(await signIn(house.pool, BENCH, id, '2806')).toMatchObject({
       person: { name: 'Ida', role: 'baker' },
     });
     expect(await signIn(house.pool, BENCH, 999, '2806')).toEqual({
-      refusal: wording('refusals.nobodyOfThatNameWorksHere'),
+      refusal: coded('refusals.nobodyOfThatNameWorksHere'),
     });
   });
 
@@ -74,7 +74,7 @@ describe('signing in', () => {
     const answers = await Promise.all(
       Array.from({ length: 300 }, (_, i) =>
         signIn(house.pool, BENCH, guessed, String(i).padStart(4, '0')).then((answer) =>
-          'refusal' in answer ? spoken(say, answer.refusal) : 'in',
+          'refusal' in answer ? say.coded(answer.refusal) : 'in',
         ),
       ),
     );
@@ -90,7 +90,7 @@ describe('signing in', () => {
     const guessed = await hire('Anton', await hashPin('5090'));
     await Promise.all(Array.from({ length: 12 }, () => signIn(house.pool, ELSEWHERE, guessed, '0000')));
     expect(await signIn(house.pool, ELSEWHERE, guessed, '5090')).toMatchObject({
-      refusal: { key: 'refusals.tooManyWrongPINsTryAgain' },
+      refusal: { code: 'refusals.tooManyWrongPINsTryAgain' },
     });
     expect(await signIn(house.pool, BENCH, guessed, '5090')).toMatchObject({ person: { name: 'Anton' } });
   });
@@ -104,7 +104,7 @@ describe('signing in', () => {
     for (const person of people)
       for (let i = 0; i < 5; i++) {
         const answer = await signIn(house.pool, tablet, person, '0000');
-        answers.push('refusal' in answer ? spoken(say, answer.refusal) : 'in');
+        answers.push('refusal' in answer ? say.coded(answer.refusal) : 'in');
       }
     expect(answers.filter((words) => words.startsWith('That is not'))).toHaveLength(20);
   });

@@ -1,4 +1,4 @@
-import { wording, type Wording } from '@/words/wording';
+import { coded, type Coded } from '@/core/codes/coded';
 import { hash, verify } from '@node-rs/argon2';
 import type { Pool } from 'mysql2/promise';
 import type { Person } from '@/core/bakery/people';
@@ -32,7 +32,7 @@ export function pinFault(pin: string, role: Person['role']): string | null {
   return `A ${role}’s PIN has ${fewest} to ${MOST_DIGITS} digits.`;
 }
 
-export type SignIn = { person: Person } | { refusal: Wording };
+export type SignIn = { person: Person } | { refusal: Coded };
 
 interface Found extends Person {
   pinHash: string;
@@ -51,13 +51,13 @@ export async function signIn(db: Pool, tabletId: number, personId: number, pin: 
      WHERE id = ? AND active`,
     [personId],
   );
-  if (!found) return { refusal: wording('refusals.nobodyOfThatNameWorksHere') };
+  if (!found) return { refusal: coded('refusals.nobodyOfThatNameWorksHere') };
   const [own, shared] = [pinOn(tabletId, personId), anyPinOn(tabletId)];
   const wait = await countGuess(db, [own, shared]);
-  if (wait > 0) return { refusal: wording('refusals.tooManyWrongPINsTryAgain', { wait }) };
+  if (wait > 0) return { refusal: coded('refusals.tooManyWrongPINsTryAgain', { wait }) };
   const { pinHash, peppered, ...person } = found;
   if (!(await isRight(found, pin)))
-    return { refusal: wording('refusals.thatIsNotTheirPin', { name: person.name }) };
+    return { refusal: coded('refusals.thatIsNotTheirPin', { name: person.name }) };
   await wasRight(db, own, shared);
   if (!peppered)
     await write(db, 'UPDATE person SET pin_hash = ?, pin_peppered = TRUE WHERE id = ? AND pin_hash = ?', [

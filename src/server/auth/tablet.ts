@@ -1,4 +1,4 @@
-import { wording, type Wording } from '@/words/wording';
+import { coded, type Coded } from '@/core/codes/coded';
 import { randomInt } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
 import { pool } from '../db/pool';
@@ -41,9 +41,9 @@ export async function makeTabletCode(db: Db, madeBy: number | null): Promise<str
 }
 
 /** Lets this browser in by a code that was not used yet. Returns a sentence where that cannot be. */
-export async function enrolByCode(db: Pool, typed: string, name: string): Promise<Wording | null> {
+export async function enrolByCode(db: Pool, typed: string, name: string): Promise<Coded | null> {
   const wait = await countGuess(db, [ANY_CODE]);
-  if (wait > 0) return wording('refusals.tooManyWrongCodes', { wait });
+  if (wait > 0) return coded('refusals.tooManyWrongCodes', { wait });
   const code = typed.toUpperCase().replace(/[^A-Z0-9]/g, '');
   const token = newToken();
   const known = await transaction(db, async (db) => {
@@ -59,7 +59,7 @@ export async function enrolByCode(db: Pool, typed: string, name: string): Promis
     await addTablet(db, { name, token, by: row.madeBy });
     return true;
   });
-  if (!known) return wording('refusals.thatCodeIsNotRight', { minutes: CODE_MINUTES });
+  if (!known) return coded('refusals.thatCodeIsNotRight', { minutes: CODE_MINUTES });
   await giveToken('tablet', token);
   return null;
 }

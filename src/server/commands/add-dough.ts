@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { doughSize } from '@/core/process/expand';
 import { canShareDough } from '@/core/process/route';
@@ -32,7 +33,7 @@ const schema = Joi.object<DoughInput>({
           .integer()
           .positive()
           .required()
-          .messages({ '*': told(wording('refusals.chooseAProductOfTheHouse')) }),
+          .messages({ '*': asText(coded('refusals.chooseAProductOfTheHouse')) }),
         pieces,
         due: localTime,
       }),
@@ -41,9 +42,9 @@ const schema = Joi.object<DoughInput>({
     .max(8)
     .required()
     .messages({
-      'array.min': told(wording('refusals.aDoughHasAtLeastOne')),
-      'array.max': told(wording('refusals.atMost8ProductsOutOf')),
-      'any.required': told(wording('refusals.aDoughHasAtLeastOne')),
+      'array.min': asText(coded('refusals.aDoughHasAtLeastOne')),
+      'array.max': asText(coded('refusals.atMost8ProductsOutOf')),
+      'any.required': asText(coded('refusals.aDoughHasAtLeastOne')),
     }),
   again: Joi.boolean(),
   late: Joi.boolean(),
@@ -60,16 +61,16 @@ async function readOutputs(
   const daysAhead = (await houseValues(db))('plan_days_ahead');
   return input.outputs.map(({ productId, pieces, due }, i) => {
     const product = products.find((p) => p.productId === productId);
-    if (!product) throw new Refusal(wording('refusals.theHouseHasNoSuchProduct'), `outputs.${i}.productId`);
+    if (!product) throw new Refusal(coded('refusals.theHouseHasNoSuchProduct'), `outputs.${i}.productId`);
     const dueAt = parseLocal(due, zone);
-    if (dueAt === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), `outputs.${i}.due`);
+    if (dueAt === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), `outputs.${i}.due`);
     if (dueAt <= now)
       throw new Refusal(
-        wording('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }),
+        coded('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }),
         `outputs.${i}.due`,
       );
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
-      throw new Refusal(wording('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
+      throw new Refusal(coded('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
     }
     return { product, pieces, dueAt };
   });
@@ -80,7 +81,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   outputs.forEach(({ product }, i) => {
     if (first && !canShareDough(first.product, product)) {
       throw new Refusal(
-        wording('refusals.comesFromAnotherDoughThanAdd', { name: product.name, name2: first.product.name }),
+        coded('refusals.comesFromAnotherDoughThanAdd', { name: product.name, name2: first.product.name }),
         `outputs.${i}.productId`,
       );
     }
@@ -91,7 +92,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   const kg = size.kg * (first?.product.mixed ?? 1);
   if (kg > most) {
     throw new Refusal(
-      wording('refusals.thatIsOfDoughBeforeButter', {
+      coded('refusals.thatIsOfDoughBeforeButter', {
         weight: weight(kg),
         value: value('most_bowls'),
         weight2: weight(bowlKg),
@@ -100,7 +101,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
     );
   }
   if (first?.product.scheme && !size.cut && outputs.every(({ product }) => product.piece.cut))
-    throw new Refusal(wording('refusals.noSheetThatThisHouseCan'), 'outputs.0.pieces');
+    throw new Refusal(coded('refusals.noSheetThatThisHouseCan'), 'outputs.0.pieces');
 }
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
@@ -120,7 +121,7 @@ async function refuseTwin({ db, now }: Pick<SearchContext, 'db' | 'now'>, output
   if (!twin) return;
   const when = fromNow((twin.at.getTime() - now) / MINUTE);
   throw new Refusal(
-    wording('refusals.isTheSameDoughAddedIt', { name: twin.name, by: twin.by, when }),
+    coded('refusals.isTheSameDoughAddedIt', { name: twin.name, by: twin.by, when }),
     'outputs',
     {
       again: true,
@@ -218,7 +219,12 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     await lockBasis(db, place.basis);
     const { id, name, outputIds } = await insertDough(context, input.clientId, dough);
     const steps = place.steps.map((step) => ({ ...step, key: keyOf(step.key, outputIds) }));
-    await takePlace(db, id, { ...place, steps }, { now, personId: person.id, reason: `${name} added` });
+    await takePlace(
+      db,
+      id,
+      { ...place, steps },
+      { now, personId: person.id, reason: coded('reasons.added', { dough: name }) },
+    );
     return { id, name };
   },
 });

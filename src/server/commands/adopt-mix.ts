@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import { actualMix } from '@/core/formula/actual';
@@ -10,6 +10,7 @@ import { command, Refusal } from './command';
 import { lockPlan } from './plan-version';
 import { keepVersion, versionMadeBy } from './save-formula';
 import { clientId, doughId } from './schemas';
+import { wordsIn } from '@/words/compile';
 
 /** Makes what was really mixed a new version of its formula. */
 export const adoptMix = command<
@@ -26,19 +27,21 @@ export const adoptMix = command<
     if (known) return known;
     const dough = await doughById(context.db, input.doughId);
     const sheet = dough && (await mixSheet(context.db, dough));
-    if (!dough || !sheet) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
+    if (!dough || !sheet) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
     const state = stateOf(dough);
     const changes = [...state.steps.values()].flatMap((step) => step.changes);
     const book = ingredientBook(sheet.ingredients);
     const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
-    if (!mix.differs) throw new Refusal(wording('refusals.thisDoughWasMixedByIts'));
+    if (!mix.differs) throw new Refusal(coded('refusals.thisDoughWasMixedByIts'));
     const newest = (await currentFormulas(context.db)).find(
       ({ formulaId }) => formulaId === sheet.formula.formulaId,
     );
-    if (!newest) throw new Refusal(wording('refusals.itsFormulaIsNotThereAny'));
+    if (!newest) throw new Refusal(coded('refusals.itsFormulaIsNotThereAny'));
     return keepVersion(context, {
       ...{ formulaId: newest.formulaId, before: newest, formula: mix.formula, clientId: input.clientId },
-      note: `as ${dough.name} was mixed: ${mix.words.join(', ')}`.slice(0, 200),
+      note: wordsIn('en')
+        .coded(coded('formulas.asWasMixed', { dough: dough.name, changes: mix.words }))
+        .slice(0, 200),
     });
   },
 });

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded, type Coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { forecastDough } from '@/core/forecast/forecast';
 import { write, type Db } from '../db/rows';
@@ -33,25 +34,25 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
       .items(Joi.number().integer().positive())
       .min(1)
       .required()
-      .messages({ '*': told(wording('refusals.chooseAtLeastOneProduct')) }),
+      .messages({ '*': asText(coded('refusals.chooseAtLeastOneProduct')) }),
     schemeId: Joi.number()
       .integer()
       .positive()
       .required()
-      .messages({ '*': told(wording('refusals.chooseAScheme')) }),
+      .messages({ '*': asText(coded('refusals.chooseAScheme')) }),
   }),
   doughOf: () => null,
   async run({ db, now }, { productIds, schemeId }) {
     await lockPlan(db);
     const scheme = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
-    if (!scheme) throw new Refusal(wording('refusals.theHouseHasNoSuchScheme'), 'schemeId');
+    if (!scheme) throw new Refusal(coded('refusals.theHouseHasNoSuchScheme'), 'schemeId');
     const products = await currentProducts(db);
     const changed: string[] = [];
     for (const id of productIds) {
       const product = products.find(({ productId }) => productId === id);
-      if (!product) throw new Refusal(wording('refusals.thereIsNoSuchProduct'), 'productIds');
+      if (!product) throw new Refusal(coded('refusals.thereIsNoSuchProduct'), 'productIds');
       if (!product.scheme)
-        throw new Refusal(wording('refusals.isNotLaminated', { name: product.name }), 'productIds');
+        throw new Refusal(coded('refusals.isNotLaminated', { name: product.name }), 'productIds');
       if (product.scheme.versionId === scheme.versionId) continue;
       await newProductVersion(db, id, { schemeVersionId: scheme.versionId, at: now });
       changed.push(product.name);
@@ -63,7 +64,7 @@ export const chooseScheme = command<{ productIds: number[]; schemeId: number }, 
 interface SchemeSwitch {
   basis: Basis;
   name: string;
-  to: string;
+  to: Coded;
   versions: Map<number, number>;
   placed: StepPlacement[];
   /** All steps that it has by the new scheme, done ones too. */
@@ -86,7 +87,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Sc
     for (const [outputId, versionId] of versions)
       await write(db, 'UPDATE dough_output SET product_version_id = ? WHERE id = ?', [versionId, outputId]);
     const version = await movePlan(db, placed, {
-      ...{ now, personId: person.id, reason: `${name} laminated ${to}` },
+      ...{ now, personId: person.id, reason: coded('reasons.laminated', { dough: name, scheme: to }) },
       // The dough has other steps from now on: earlier plans do not fit it any more.
       act: 'base',
     });
@@ -97,7 +98,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Sc
 
 async function behindOf({ db, now }: { db: Db; now: number }, id: number) {
   const behind = (await doughsBehind(db, now)).find((one) => one.id === id);
-  if (!behind) throw new Refusal(wording('refusals.thisDoughIsLaminatedAsIts'), 'doughId');
+  if (!behind) throw new Refusal(coded('refusals.thisDoughIsLaminatedAsIts'), 'doughId');
   return behind;
 }
 
@@ -108,11 +109,11 @@ async function relaminate(context: SearchContext, id: number): Promise<SchemeSwi
   if (refused) throw new Refusal(refused, 'doughId');
   const versions = new Map(outputs.map(({ outputId, versionId }) => [outputId, versionId]));
   const dough = await doughById(db, id, { unplanned: now, versions });
-  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
+  if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
   const placed = await findOpenPart(
     context,
     { record: dough, forecast: forecastDough(dough, await conditions(db, now), now) },
-    `${dough.name} finds no place in the plan with the steps of ${to}; it keeps ${from}.`,
+    coded('refusals.noPlaceWithTheStepsOf', { dough: dough.name, to, from }),
   );
   return { basis, name: dough.name, to, versions, placed, keys: dough.steps.map(({ key }) => key) };
 }

@@ -1,16 +1,16 @@
 import type Joi from 'joi';
 import type { Pool, PoolConnection } from 'mysql2/promise';
-import type { Wording } from '@/words/wording';
+import type { Coded } from '@/core/codes/coded';
 import type { Person } from '@/core/bakery/people';
 
 /** What a refused command tells the person: a sentence, the field it belongs to, and what could be done instead. */
 export class Refusal extends Error {
   constructor(
-    readonly words: Wording | string,
+    readonly words: Coded | string,
     readonly field: string | null = null,
     readonly offer: Record<string, unknown> | null = null,
   ) {
-    super(typeof words === 'string' ? words : words.key);
+    super(typeof words === 'string' ? words : words.code);
   }
 }
 

@@ -79,7 +79,7 @@ describe('adding a dough', () => {
     for (const step of placed?.steps ?? []) {
       expect(step.plannedStart).toBeGreaterThanOrEqual(now);
       const hour = Number(formatLocal(step.plannedStart, ZONE).slice(11, 13));
-      if (step.step.work) expect(hour >= 1 && hour < 21, `${step.label} at ${hour} h`).toBe(true);
+      if (step.step.work) expect(hour >= 1 && hour < 21, `${step.key} at ${hour} h`).toBe(true);
     }
     const after = await doughsDueFrom(house.pool, now);
     const times = (list: typeof after) =>

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -11,13 +12,13 @@ export const declineEvidence = command<{ evidenceId: number; declined: boolean }
       .integer()
       .positive()
       .required()
-      .messages({ '*': told(wording('refusals.sayWhichBatch')) }),
+      .messages({ '*': asText(coded('refusals.sayWhichBatch')) }),
     declined: Joi.boolean().required(),
   }),
   doughOf: () => null,
   async run({ db, person, now }, { evidenceId, declined }) {
     const [known] = await rowsOf<{ id: number }>(db, 'SELECT id FROM evidence WHERE id = ?', [evidenceId]);
-    if (!known) throw new Refusal(wording('refusals.thereIsNoSuchBatchTo'), 'evidenceId');
+    if (!known) throw new Refusal(coded('refusals.thereIsNoSuchBatchTo'), 'evidenceId');
     await write(db, 'INSERT INTO evidence_word (evidence_id, declined, at, person_id) VALUES (?, ?, ?, ?)', [
       ...[evidenceId, declined, new Date(now), person.id],
     ]);

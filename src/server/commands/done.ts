@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import type { PoolConnection } from 'mysql2/promise';
 import { json } from '../db/json';
 import { insertOnce, rowsOf, type Db } from '../db/rows';
@@ -30,7 +30,7 @@ export async function doneBefore(
   );
   if (!row) return null;
   if (row.command !== command || row.personId !== personId)
-    throw new Refusal(wording('refusals.theFormLostItsOwnNumber'));
+    throw new Refusal(coded('refusals.theFormLostItsOwnNumber'));
   return { result: json(row.result) };
 }
 

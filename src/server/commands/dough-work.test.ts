@@ -18,6 +18,7 @@ import { currentFormulas, formulaVersions } from '../store/formulas';
 import { mixSheet } from '../store/mix';
 import { currentProducts } from '../store/products';
 import { runCommand } from './run';
+import { say } from '../../../test-support/words';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 let mara: Person;
@@ -263,7 +264,7 @@ describe('a verdict on a proof', () => {
   it('teaches the product’s time, and moves the window of the proof that was judged', async () => {
     const dough = await doughNamed('Crescent 38');
     const proof = (await forecastOf(house.pool, dough.id)).steps.find(({ label }) =>
-      label.startsWith('Proof chocolate'),
+      say.coded(label).startsWith('Proof chocolate'),
     );
     const { lesson } = await ok<{ lesson: Lesson | null }>(
       runCommand('record-event', jonas, {

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { FAULT_IDS, MARKS } from '@/core/record/marks';
 import { dataOf, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
@@ -10,41 +11,41 @@ const grams = (least: number) =>
     .min(least)
     .max(1_000_000)
     .required()
-    .messages({ '*': told(wording('refusals.giveAWeightSuchAs400')) });
+    .messages({ '*': asText(coded('refusals.giveAWeightSuchAs400')) });
 const degrees = (what: string, low: number, high: number) =>
   Joi.number()
     .min(low)
     .max(high)
     .required()
-    .messages({ '*': told(wording('refusals.theLiesBetweenAndCWrite', { what, low, high })) });
+    .messages({ '*': asText(coded('refusals.theLiesBetweenAndCWrite', { what, low, high })) });
 const line = Joi.string()
   .pattern(/^\d{1,2}\.\d{1,3}$/)
   .required()
-  .messages({ '*': told(wording('refusals.nameALineOfTheMixing')) });
+  .messages({ '*': asText(coded('refusals.nameALineOfTheMixing')) });
 const ingredient = Joi.string()
   .max(60)
   .required()
-  .messages({ '*': told(wording('refusals.chooseAnIngredient')) });
+  .messages({ '*': asText(coded('refusals.chooseAnIngredient')) });
 
 const pieces = Joi.number()
   .integer()
   .min(0)
   .max(10_000)
   .required()
-  .messages({ '*': told(wording('refusals.piecesAreWholeNumbersFrom0')) });
+  .messages({ '*': asText(coded('refusals.piecesAreWholeNumbersFrom0')) });
 
 const score = Joi.number()
   .integer()
   .min(1)
   .max(5)
-  .messages({ '*': told(wording('refusals.marksGoFrom1To5')) });
+  .messages({ '*': asText(coded('refusals.marksGoFrom1To5')) });
 
 const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
   verdict: Joi.object({
     verdict: Joi.string()
       .valid('under', 'right', 'over')
       .required()
-      .messages({ '*': told(wording('refusals.underRightOrOver')) }),
+      .messages({ '*': asText(coded('refusals.underRightOrOver')) }),
   }),
   alive: Joi.object({
     answer: Joi.string().valid('ready', 'wait', 'anew', 'add-yeast').required(),
@@ -54,12 +55,12 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(5)
       .max(600)
       .when('answer', { is: 'wait', then: Joi.required() })
-      .messages({ '*': told(wording('refusals.lookAgainIn5MinTo')) }),
+      .messages({ '*': asText(coded('refusals.lookAgainIn5MinTo')) }),
     grams: Joi.number()
       .positive()
       .max(5000)
       .when('answer', { is: 'add-yeast', then: Joi.required() })
-      .messages({ '*': told(wording('common.howManyGramsOfYeast')) }),
+      .messages({ '*': asText(coded('common.howManyGramsOfYeast')) }),
   }),
   conditions: Joi.object({
     flour: degrees('flour', -5, 45),
@@ -69,7 +70,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(0)
       .max(100)
       .required()
-      .messages({ '*': told(wording('refusals.iceIsAWeightOfNothing')) }),
+      .messages({ '*': asText(coded('refusals.iceIsAWeightOfNothing')) }),
   }),
   weighed: Joi.object({ line, bowl: Joi.number().integer().min(1).max(20).required(), grams: grams(0) }),
   adjusted: Joi.object({ ingredient, grams: grams(-1_000_000) }),
@@ -81,7 +82,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(1)
       .max(6)
       .required()
-      .messages({ '*': told(wording('refusals.sayWhichFoldsWereGivenHalf')) }),
+      .messages({ '*': asText(coded('refusals.sayWhichFoldsWereGivenHalf')) }),
     covers: Joi.number().integer().min(0).max(5).required(),
     ends: Joi.boolean().required(),
   }),
@@ -90,13 +91,13 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     answer: Joi.string()
       .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer', 'tears')
       .required()
-      .messages({ '*': told(wording('refusals.sayHowItWas')) }),
+      .messages({ '*': asText(coded('refusals.sayHowItWas')) }),
     minutes: Joi.number()
       .integer()
       .min(0)
       .max(240)
       .required()
-      .messages({ '*': told(wording('refusals.lookAgainWithin4H')) }),
+      .messages({ '*': asText(coded('refusals.lookAgainWithin4H')) }),
   }),
   pieces: Joi.object({
     count: Joi.number()
@@ -104,7 +105,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .min(1)
       .max(500)
       .required()
-      .messages({ '*': told(wording('common.howManyPiecesLieOn')) }),
+      .messages({ '*': asText(coded('common.howManyPiecesLieOn')) }),
     grams: grams(1),
   }),
   scrap: Joi.object({
@@ -113,7 +114,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     use: Joi.string()
       .valid(...SCRAP_USES)
       .required()
-      .messages({ '*': told(wording('refusals.sayWhatBecomesOfTheTrimmings')) }),
+      .messages({ '*': asText(coded('refusals.sayWhatBecomesOfTheTrimmings')) }),
   }),
   marked: Joi.object({
     marks: Joi.object(Object.fromEntries(MARKS.map((mark) => [mark, score]))).required(),
@@ -121,25 +122,25 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .items(Joi.string().valid(...FAULT_IDS))
       .unique()
       .required()
-      .messages({ '*': told(wording('refusals.chooseWhatWasSeenFromThe')) }),
+      .messages({ '*': asText(coded('refusals.chooseWhatWasSeenFromThe')) }),
   }),
   needle: Joi.object({
     needle: Joi.string()
       .max(40)
       .allow(null)
       .required()
-      .messages({ '*': told(wording('refusals.chooseANeedleOfTheHouse')) }),
+      .messages({ '*': asText(coded('refusals.chooseANeedleOfTheHouse')) }),
   }),
   moved: Joi.object({
     place: Joi.string()
       .max(40)
       .required()
-      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
+      .messages({ '*': asText(coded('refusals.chooseAPlaceOfTheHouse')) }),
     shelf: Joi.number()
       .integer()
       .min(1)
       .max(200)
-      .messages({ '*': told(wording('refusals.shelvesAreCountedFrom1')) }),
+      .messages({ '*': asText(coded('refusals.shelvesAreCountedFrom1')) }),
   }),
   decks: Joi.object({
     oven: Joi.string().max(40),
@@ -148,7 +149,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .unique()
       .min(1)
       .required()
-      .messages({ '*': told(wording('refusals.sayOnWhichDecksItIs')) }),
+      .messages({ '*': asText(coded('refusals.sayOnWhichDecksItIs')) }),
   }),
   counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
@@ -164,10 +165,10 @@ export const eventData = Joi.when('kind', {
           is: one,
           then: SHAPES[one].keys({ kind: Joi.string().required() }),
         })),
-        otherwise: Joi.forbidden().messages({ '*': told(wording('refusals.thisEventDoesNotSayWhat')) }),
+        otherwise: Joi.forbidden().messages({ '*': asText(coded('refusals.thisEventDoesNotSayWhat')) }),
       })
       .required()
-      .messages({ 'any.required': told(wording('refusals.thisEventDoesNotSayWhat')) }),
+      .messages({ 'any.required': asText(coded('refusals.thisEventDoesNotSayWhat')) }),
   })),
   otherwise: Joi.valid(null),
 });

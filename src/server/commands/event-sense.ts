@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { machinesOf } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
@@ -24,37 +24,36 @@ export async function refuseOddWork(
   const label = step?.label ?? 'This';
   switch (data?.kind) {
     case 'turned': {
-      if (step?.step.turn === undefined)
-        throw new Refusal(wording('refusals.isNoTurn', { label }), 'stepKey');
+      if (step?.step.turn === undefined) throw new Refusal(coded('refusals.isNoTurn', { label }), 'stepKey');
       if (state?.startedAt === null)
-        throw new Refusal(wording('refusals.hasNotBeenStarted', { label }), 'stepKey');
+        throw new Refusal(coded('refusals.hasNotBeenStarted', { label }), 'stepKey');
       const blocks = dough.blocks;
       if (data.block !== null && data.block > blocks)
         throw new Refusal(
-          wording('refusals.hasNoBlock', { name: dough.name, blockName: blockName(data.block) }),
+          coded('refusals.hasNoBlock', { name: dough.name, blockName: blockName(data.block) }),
           'data.block',
         );
       return;
     }
     case 'checked':
       if (data.check === 'window' && step?.step.kind !== 'mix')
-        throw new Refusal(wording('refusals.theWindowIsLookedForIn'), 'stepKey');
+        throw new Refusal(coded('refusals.theWindowIsLookedForIn'), 'stepKey');
       if (data.check !== 'window' && step?.step.wait === undefined)
-        throw new Refusal(wording('refusals.isNotAWaitToBe', { label }), 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(wording('refusals.hasNotBegun', { label }), 'stepKey');
+        throw new Refusal(coded('refusals.isNotAWaitToBe', { label }), 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(coded('refusals.hasNotBegun', { label }), 'stepKey');
       return;
     case 'needle':
     case 'moved': {
       const place = data.kind === 'moved' ? data.place : data.needle;
       if (step?.step.wait === undefined || step.step.kind === 'bake')
-        throw new Refusal(wording('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(wording('refusals.hasNotBegun', { label }), 'stepKey');
+        throw new Refusal(coded('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
+      if (state?.startedAt === null) throw new Refusal(coded('refusals.hasNotBegun', { label }), 'stepKey');
       const known = await rowsOf<{ id: string }>(db, 'SELECT id FROM place WHERE id = ? AND in_dough = ?', [
         ...[place, data.kind === 'needle'],
       ]);
       if (place !== null && known.length === 0)
         throw new Refusal(
-          wording('refusals.theHouseHasNoSuchPlace2', { isKind: data.kind === 'moved' }),
+          coded('refusals.theHouseHasNoSuchPlace2', { isKind: data.kind === 'moved' }),
           'data',
         );
       if (data.kind === 'needle' && data.needle !== null)
@@ -63,14 +62,14 @@ export async function refuseOddWork(
     }
     case 'decks': {
       if (step?.step.kind !== 'bake')
-        throw new Refusal(wording('refusals.isNotInTheOven', { label }), 'stepKey');
+        throw new Refusal(coded('refusals.isNotInTheOven', { label }), 'stepKey');
       const ovens = machinesOf('oven', await machines(db));
       const id = data.oven ?? ovenOf(step, state);
       const oven = ovens.find((one) => one.id === id);
-      if (!oven) throw new Refusal(wording('refusals.theBakeryHasNoSuchOven'), 'data.oven');
+      if (!oven) throw new Refusal(coded('refusals.theBakeryHasNoSuchOven'), 'data.oven');
       if (Math.max(...data.decks) > (oven.decks ?? 1))
         throw new Refusal(
-          wording('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
+          coded('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
           'data.decks',
         );
       return;
@@ -78,10 +77,10 @@ export async function refuseOddWork(
     case 'counted': {
       const made = step?.load?.pieces ?? 0;
       const told = data.good + data.second + data.waste;
-      if (!step?.load) throw new Refusal(wording('refusals.hasNoPiecesToCount', { label }), 'stepKey');
+      if (!step?.load) throw new Refusal(coded('refusals.hasNoPiecesToCount', { label }), 'stepKey');
       // A sheet may give a row more than was planned; twice as many is a slip of the finger.
       if (told > 2 * made)
-        throw new Refusal(wording('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
+        throw new Refusal(coded('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
       return;
     }
     case 'marked': {
@@ -90,19 +89,19 @@ export async function refuseOddWork(
       );
       const states = stateOf(dough).steps;
       if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
-        throw new Refusal(wording('refusals.isJudgedWhenItBaked', { name: dough.name }), 'stepKey');
+        throw new Refusal(coded('refusals.isJudgedWhenItBaked', { name: dough.name }), 'stepKey');
       return;
     }
     case 'pieces':
       if (step?.step.kind !== 'divide' && step?.step.kind !== 'sheet')
-        throw new Refusal(wording('refusals.piecesAreWeighedWhereADough'), 'stepKey');
+        throw new Refusal(coded('refusals.piecesAreWeighedWhereADough'), 'stepKey');
       if (state?.startedAt === null)
-        throw new Refusal(wording('refusals.hasNotBeenStarted', { label }), 'stepKey');
+        throw new Refusal(coded('refusals.hasNotBeenStarted', { label }), 'stepKey');
       return;
     case 'scrap':
       if (data.grams > dough.kg * 1000)
         throw new Refusal(
-          wording('refusals.weighsKgItsTrimmingsCannotBe', {
+          coded('refusals.weighsKgItsTrimmingsCannotBe', {
             name: dough.name,
             kg: Math.round(dough.kg * 10) / 10,
           }),
@@ -120,15 +119,15 @@ async function refuseTooMuchScrap(
   { from, grams }: { from: number; grams: number },
   now: number,
 ): Promise<void> {
-  if (from === dough.id) throw new Refusal(wording('refusals.aDoughSOwnTrimmingsDo'), 'data.from');
+  if (from === dough.id) throw new Refusal(coded('refusals.aDoughSOwnTrimmingsDo'), 'data.from');
   const [stock, limits] = await Promise.all([scrapStock(db, now), scrapLimits(db)]);
   const offers = scrapOffers(stock, dough.kg * 1000, { ...limits, taken: scrapTaken(dough) });
   const offer = offers.find(({ fromDough }) => fromDough === from);
-  if (!offer) throw new Refusal(wording('refusals.thoseTrimmingsAreNotThereAny'), 'data.from');
+  if (!offer) throw new Refusal(coded('refusals.thoseTrimmingsAreNotThereAny'), 'data.from');
   if (offer.refused) throw new Refusal(offer.refused, 'data.from');
   if (grams > offer.most + 1)
     throw new Refusal(
-      wording('refusals.atMostGNoMoreThan', {
+      coded('refusals.atMostGNoMoreThan', {
         most: Math.floor(offer.most),
         share: Math.round(limits.share * 100),
       }),
@@ -162,6 +161,6 @@ async function refuseNeedleElsewhere(
     const other = await doughToCheck(db, id);
     const states = other ? [...stateOf(other).steps.values()] : [];
     if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
-      throw new Refusal(wording('refusals.thatNeedleIsInTakeIt', { name: other.name }), 'data');
+      throw new Refusal(coded('refusals.thatNeedleIsInTakeIt', { name: other.name }), 'data');
   }
 }

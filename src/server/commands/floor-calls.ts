@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { insertOnce, rowsOf } from '../db/rows';
 import { ringing } from '../store/ringing';
@@ -10,7 +11,7 @@ import { happenedAt, instant } from './times';
 const alarmId = Joi.string()
   .pattern(/^[a-z-]+\/[\w./-]{1,140}$/)
   .required()
-  .messages({ '*': told(wording('refusals.thereIsNoSuchAlarm')) });
+  .messages({ '*': asText(coded('refusals.thereIsNoSuchAlarm')) });
 
 /** Says that somebody sees to an alarm, so that it is quiet for everybody. The first to say so has it. */
 export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string }>({
@@ -21,7 +22,7 @@ export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string
     const when = happenedAt(at, now);
     // What was taken without a line may have become quiet since; what is taken now rings now.
     if (at === undefined && !(await ringing(db, now)).some(({ id }) => id === alarm))
-      throw new Refusal(wording('refusals.thatAlarmIsNotRinging'), 'alarm');
+      throw new Refusal(coded('refusals.thatAlarmIsNotRinging'), 'alarm');
     await insertOnce(db, 'alarm_taken', { alarm, at: new Date(when), person_id: person.id });
     const [row] = await rowsOf<{ id: number; name: string }>(
       db,
@@ -29,7 +30,7 @@ export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string
       [alarm],
     );
     if (row && row.id !== person.id)
-      throw new Refusal(wording('refusals.seesToThatAlready', { name: row.name }), 'alarm');
+      throw new Refusal(coded('refusals.seesToThatAlready', { name: row.name }), 'alarm');
     return { alarm };
   },
 });
@@ -45,8 +46,8 @@ export const writeHandover = command<{ id: string; words: string; at?: number },
       .max(LONGEST_WORDS)
       .required()
       .messages({
-        'string.max': told(wording('refusals.thatIsLongerThan2000')),
-        '*': told(wording('refusals.sayWhatTheNextShiftShould')),
+        'string.max': asText(coded('refusals.thatIsLongerThan2000')),
+        '*': asText(coded('refusals.sayWhatTheNextShiftShould')),
       }),
   }),
   doughOf: () => null,
@@ -71,7 +72,7 @@ export const signHandover = command<{ handover: number; at?: number }, { handove
       .integer()
       .positive()
       .required()
-      .messages({ '*': told(wording('refusals.thereIsNothingOfThatKind2')) }),
+      .messages({ '*': asText(coded('refusals.thereIsNothingOfThatKind2')) }),
   }),
   doughOf: () => null,
   async run({ db, now, person }, { handover, at }) {
@@ -80,9 +81,9 @@ export const signHandover = command<{ handover: number; at?: number }, { handove
       'SELECT person_id AS personId FROM handover WHERE id = ?',
       [handover],
     );
-    if (!row) throw new Refusal(wording('refusals.thereIsNothingOfThatKind2'), 'handover');
+    if (!row) throw new Refusal(coded('refusals.thereIsNothingOfThatKind2'), 'handover');
     if (row.personId === person.id)
-      throw new Refusal(wording('refusals.theseAreYourOwnWordsSomebody'), 'handover');
+      throw new Refusal(coded('refusals.theseAreYourOwnWordsSomebody'), 'handover');
     const when = new Date(happenedAt(at, now));
     await insertOnce(db, 'handover_read', { handover_id: handover, person_id: person.id, at: when });
     return { handover };

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import type { Equipment } from '@/core/bakery/machines';
 import { choicesOf, movedTo } from '@/core/process/on-machines';
@@ -47,7 +47,11 @@ export const followDough = command<
       return was?.plannedStart !== start || was.plannedEnd !== end || !isOn;
     });
     if (moved.length > 0)
-      await movePlan(db, moved, { now, personId: person.id, reason: `${name} follows today’s temperatures` });
+      await movePlan(db, moved, {
+        now,
+        personId: person.id,
+        reason: coded('reasons.followsToday', { dough: name }),
+      });
     return { name, settled, moved: moved.length };
   },
 });
@@ -60,7 +64,7 @@ async function follow(context: SearchContext, id: number): Promise<FollowResult>
   const forecast = (record: DoughRecord) => forecastDough(record, today, now);
   const start = forecast(dough);
   if (!hasMisfits(start)) return { basis, name: dough.name, placed: [], settled: true };
-  const nothing = `${dough.name} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.`;
+  const nothing = coded('refusals.noPlaceForItsNewWaits', { dough: dough.name });
   const found = await planUntilSettled(start, {
     plan: (open) => findOpenPart(context, { record: dough, forecast: open }, nothing),
     windowsOf: (placed) => forecast(placedAt(dough, placed, has)),
@@ -85,6 +89,6 @@ const hasMisfits = (dough: DoughForecast) => misfits(dough).some(({ by }) => by 
 
 async function openDough(db: Db, id: number): Promise<DoughRecord> {
   const dough = await doughById(db, id);
-  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
+  if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
   return dough;
 }

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { linesOf } from '@/core/formula/formula';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@/core/formula/ingredient';
@@ -12,7 +13,7 @@ const share = (what: string) =>
     .min(0)
     .max(1)
     .required()
-    .messages({ '*': told(wording('refusals.theShareOfLiesBetween0', { what })) });
+    .messages({ '*': asText(coded('refusals.theShareOfLiesBetween0', { what })) });
 
 const schema = Joi.object<Ingredient>({
   id: Joi.string().max(60).allow('').required(),
@@ -22,26 +23,26 @@ const schema = Joi.object<Ingredient>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': told(wording('refusals.anIngredientHasANameOf')) }),
+    .messages({ '*': asText(coded('refusals.anIngredientHasANameOf')) }),
   also: Joi.array()
     .items(Joi.string().trim().max(60))
     .max(60)
     .required()
     .messages({
-      'array.max': told(wording('refusals.anIngredientHasAtMost60')),
-      '*': told(wording('refusals.anotherNameHasAtMost60')),
+      'array.max': asText(coded('refusals.anIngredientHasAtMost60')),
+      '*': asText(coded('refusals.anotherNameHasAtMost60')),
     }),
   kind: Joi.string()
     .valid(...INGREDIENT_KINDS)
     .required()
-    .messages({ '*': told(wording('refusals.chooseWhatKindOfIngredientIt')) }),
+    .messages({ '*': asText(coded('refusals.chooseWhatKindOfIngredientIt')) }),
   density: Joi.number()
     .min(0.05)
     .max(3)
     .allow(null)
     .required()
     .messages({
-      '*': told(wording('refusals.aDensityLiesBetween005')),
+      '*': asText(coded('refusals.aDensityLiesBetween005')),
     }),
   water: share('water'),
   fat: share('fat'),
@@ -53,16 +54,16 @@ const schema = Joi.object<Ingredient>({
     .min(0.5)
     .max(5)
     .required()
-    .messages({ '*': told(wording('refusals.aSpecificHeatLiesBetween0')) }),
+    .messages({ '*': asText(coded('refusals.aSpecificHeatLiesBetween0')) }),
   allergens: Joi.array()
     .items(Joi.string().valid(...ALLERGENS))
     .required()
-    .messages({ '*': told(wording('refusals.chooseFromTheFourteenAllergens')) }),
+    .messages({ '*': asText(coded('refusals.chooseFromTheFourteenAllergens')) }),
   allergensUnknown: Joi.valid(true),
   protein: Joi.number()
     .min(0)
     .max(30)
-    .messages({ '*': told(wording('refusals.proteinLiesBetween0And30')) }),
+    .messages({ '*': asText(coded('refusals.proteinLiesBetween0And30')) }),
   strength: Joi.string().valid('weak', 'medium', 'strong'),
   note: Joi.string().trim().allow('').max(200),
 });
@@ -74,7 +75,7 @@ export const saveIngredient = command<Ingredient, { id: string }>({
   doughOf: () => null,
   async run({ db, audit }, { id: given, ...body }) {
     if (body.water + body.fat + body.sugar + body.salt + body.flour > 1 + 1e-9) {
-      throw new Refusal(wording('refusals.waterFatSugarSaltAndFlour'), 'water');
+      throw new Refusal(coded('refusals.waterFatSugarSaltAndFlour'), 'water');
     }
     const id = given || body.name.replace(/[^a-z0-9]+/g, '-').slice(0, 60);
     const [twin] = await rowsOf<{ id: string; removed: number; body: unknown }>(
@@ -83,7 +84,7 @@ export const saveIngredient = command<Ingredient, { id: string }>({
       [body.name, id, id],
     );
     if (twin && twin.id !== given && !twin.removed) {
-      throw new Refusal(wording('refusals.thereIsAnIngredientCalledAlready', { name: body.name }), 'name');
+      throw new Refusal(coded('refusals.thereIsAnIngredientCalledAlready', { name: body.name }), 'name');
     }
     await write(
       db,
@@ -109,14 +110,14 @@ export const removeIngredient = command<{ id: string }, { id: string }>({
     if (users.length > 0) {
       const names = users.slice(0, 3).map(({ name }) => name);
       const more = users.length > names.length ? ` and ${users.length - names.length} more` : '';
-      throw new Refusal(wording('refusals.itIsUsedInTakeIt', { names: names.join(', '), more }), 'id');
+      throw new Refusal(coded('refusals.itIsUsedInTakeIt', { names: names.join(', '), more }), 'id');
     }
     const { touched } = await write(
       db,
       'UPDATE ingredient SET removed_at = ? WHERE id = ? AND removed_at IS NULL',
       [new Date(now), id],
     );
-    if (touched === 0) throw new Refusal(wording('refusals.theHouseHasNoSuchIngredient'), 'id');
+    if (touched === 0) throw new Refusal(coded('refusals.theHouseHasNoSuchIngredient'), 'id');
     await audit(`ingredient ${id}`, { kept: true }, { kept: false });
     return { id };
   },

@@ -1,3 +1,4 @@
+import { inEnglish } from '../../../test-support/words';
 import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -165,7 +166,7 @@ describe('a product and its scheme', () => {
     const behind = (await doughsBehind(house.pool, await houseNow(house.pool))).find(
       ({ id }) => id === dough.id,
     );
-    expect(behind).toMatchObject({ refused: null, to: 'Four letter folds (3-3-3-3)' });
+    expect(inEnglish(behind)).toMatchObject({ refused: null, to: 'Four letter folds (3-3-3-3)' });
     await done('relaminate-dough', mara, { doughId: dough.id });
     const after = await doughById(house.pool, dough.id);
     expect(after?.steps.map(({ key }) => key)).toContain(first?.key);

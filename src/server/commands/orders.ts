@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
@@ -14,18 +15,18 @@ const customer = Joi.string()
   .max(80)
   .required()
   .messages({
-    '*': told(wording('refusals.nameTheCustomerIn80Characters')),
+    '*': asText(coded('refusals.nameTheCustomerIn80Characters')),
   });
 const productId = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': told(wording('refusals.chooseAProductOfTheHouse')) });
+  .messages({ '*': asText(coded('refusals.chooseAProductOfTheHouse')) });
 const id = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': told(wording('refusals.nameAnOrder')) });
+  .messages({ '*': asText(coded('refusals.nameAnOrder')) });
 const day = calendarDay;
 const noneOrMore = Joi.number()
   .integer()
@@ -33,7 +34,7 @@ const noneOrMore = Joi.number()
   .max(100_000)
   .required()
   .messages({
-    '*': told(wording('refusals.piecesAreAWholeNumberFrom')),
+    '*': asText(coded('refusals.piecesAreAWholeNumberFrom')),
   });
 
 async function customerNamed(db: PoolConnection, name: string): Promise<number> {
@@ -44,7 +45,7 @@ async function customerNamed(db: PoolConnection, name: string): Promise<number> 
 
 async function refuseUnknown(db: PoolConnection, product: number): Promise<void> {
   const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM product WHERE id = ?', [product]);
-  if (!row) throw new Refusal(wording('refusals.theHouseHasNoSuchProduct'), 'productId');
+  if (!row) throw new Refusal(coded('refusals.theHouseHasNoSuchProduct'), 'productId');
 }
 
 interface OrderInput {
@@ -63,11 +64,11 @@ const LONGEST_AHEAD = 366;
 async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Promise<void> {
   const { zone } = await house(db);
   const dueAt = parseLocal(input.due, zone);
-  if (dueAt === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'due');
+  if (dueAt === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), 'due');
   if (dueAt <= now)
-    throw new Refusal(wording('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }), 'due');
+    throw new Refusal(coded('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }), 'due');
   if (dueAt > now + LONGEST_AHEAD * 24 * 60 * MINUTE)
-    throw new Refusal(wording('refusals.thatIsMoreThanAYear'), 'due');
+    throw new Refusal(coded('refusals.thatIsMoreThanAYear'), 'due');
   await refuseUnknown(db, input.productId);
   // The same form sent twice is one order.
   const customer_id = await customerNamed(db, input.customer);
@@ -118,7 +119,7 @@ export const changeOrder = command<{ id: number; pieces: number }, null>({
        WHERE single_order.id = ? FOR UPDATE`,
       [input.id],
     );
-    if (!before) throw new Refusal(wording('refusals.thereIsNoSuchOrder'), 'id');
+    if (!before) throw new Refusal(coded('refusals.thereIsNoSuchOrder'), 'id');
     await write(
       db,
       input.pieces === 0
@@ -149,13 +150,13 @@ export const saveStanding = command<StandingInput, null>({
       .items(Joi.number().integer().min(1).max(7))
       .min(1)
       .required()
-      .messages({ '*': told(wording('refusals.chooseAtLeastOneWeekday')) }),
+      .messages({ '*': asText(coded('refusals.chooseAtLeastOneWeekday')) }),
     dueMinute: Joi.number()
       .integer()
       .min(0)
       .max(1439)
       .required()
-      .messages({ '*': told(wording('refusals.giveATimeOfTheDay')) }),
+      .messages({ '*': asText(coded('refusals.giveATimeOfTheDay')) }),
   }),
   doughOf: () => null,
   async run({ db, audit }, input) {
@@ -201,7 +202,7 @@ export const changeStanding = command<{ id: number; day: string; pieces: number 
        LEFT JOIN standing_change c ON c.standing_order_id = o.id AND c.day = ? WHERE o.id = ?`,
       [input.day, input.id],
     );
-    if (!row) throw new Refusal(wording('refusals.thereIsNoSuchStandingOrder'), 'id');
+    if (!row) throw new Refusal(coded('refusals.thereIsNoSuchStandingOrder'), 'id');
     await audit(
       `standing order ${input.id} on ${input.day}`,
       { pieces: row.pieces },
@@ -267,22 +268,22 @@ export const moveFrozen = command<
       .max(10_000)
       .invalid(0)
       .required()
-      .messages({ '*': told(wording('refusals.howManyPiecesWentInOr')) }),
+      .messages({ '*': asText(coded('refusals.howManyPiecesWentInOr')) }),
     note: Joi.string().trim().allow('').max(200).default(''),
     forDue: instant
       .allow(null)
       .default(null)
       .messages({
-        '*': told(wording('refusals.forWhichOrderAreTheyName')),
+        '*': asText(coded('refusals.forWhichOrderAreTheyName')),
       }),
   }),
   doughOf: () => null,
   async run({ db, now }, input) {
     await refuseUnknown(db, input.productId);
     if (input.forDue !== null && input.pieces > 0)
-      throw new Refusal(wording('refusals.onlyWhatComesOutOfThe'), 'forDue');
+      throw new Refusal(coded('refusals.onlyWhatComesOutOfThe'), 'forDue');
     if (input.forDue !== null && input.forDue <= now)
-      throw new Refusal(wording('refusals.theTimeOfThatOrderHas'), 'forDue');
+      throw new Refusal(coded('refusals.theTimeOfThatOrderHas'), 'forDue');
     const [row] = await rowsOf<{ pieces: number | null }>(
       db,
       'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
@@ -291,7 +292,7 @@ export const moveFrozen = command<
     const stock = Number(row?.pieces ?? 0) + input.pieces;
     if (stock < 0)
       throw new Refusal(
-        wording('refusals.thereAreOnlyInTheFreezer', { stock: stock - input.pieces }),
+        coded('refusals.thereAreOnlyInTheFreezer', { stock: stock - input.pieces }),
         'pieces',
       );
     await write(

@@ -1,6 +1,6 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { dayTime } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { newestPlan } from '../store/planned-steps';
 import { house } from '../store/house';
@@ -11,7 +11,7 @@ export const basis = Joi.number()
   .integer()
   .min(0)
   .required()
-  .messages({ '*': told(wording('refusals.thePageLostTheNumberOf')) });
+  .messages({ '*': asText(coded('refusals.thePageLostTheNumberOf')) });
 
 /** Refuses what was made for a plan that is no longer the newest, and says what has happened to it since. */
 export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
@@ -24,8 +24,10 @@ export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
     [seen],
   );
   const { zone } = await house(db);
-  const told = since.map(({ reason, name, at }) => `${reason} (${name}, ${dayTime(at.getTime(), zone)})`);
-  throw new Refusal(wording('refusals.thePlanHasChangedSinceNothing', { told: told.join('; ') }), 'basis', {
+  const told = since.map(({ reason, name, at }) =>
+    coded('reasons.byWhom', { reason, name, time: { dayTime: at.getTime(), zone } }),
+  );
+  throw new Refusal(coded('refusals.thePlanHasChangedSinceNothing', { told }), 'basis', {
     newest,
   });
 }

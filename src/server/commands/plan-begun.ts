@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import { MINUTE } from '@/core/time/local';
 import { doughsDueFrom } from '../store/doughs';
@@ -23,10 +23,10 @@ export async function refuseBegun(
     const step = dough?.steps.find((one) => one.key === key);
     const status = states.get(doughId)?.steps.get(key)?.status;
     if (!dough || !step?.step.work || start === step.plannedStart) continue;
-    const what = `${dough.name}: ${step.label.toLowerCase()}`;
+    const what = coded('steps.ofDough', { dough: dough.name, step: { inLine: step.label } });
     if (status === 'done' || status === 'running' || status === 'skipped')
-      throw new Refusal(wording('refusals.hasBeenStartedSinceWorkIt', { what }), 'id');
+      throw new Refusal(coded('refusals.hasBeenStartedSinceWorkIt', { what }), 'id');
     if (start < now - READING * MINUTE)
-      throw new Refusal(wording('refusals.wouldHaveBegunAlreadyWorkIt', { what }), 'id');
+      throw new Refusal(coded('refusals.wouldHaveBegunAlreadyWorkIt', { what }), 'id');
   }
 }

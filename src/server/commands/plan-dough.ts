@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded, type Coded } from '@/core/codes/coded';
 import type { Pool, PoolConnection } from 'mysql2/promise';
 import type { FeasiblePlan, Times } from '@/core/solver/problem';
 import type { Solution } from '@/core/solver/solve';
@@ -10,7 +10,6 @@ import { planProblem } from '@/core/schedule/problem';
 import { movedWindows, NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
 import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
 import { dayTime, MINUTE } from '@/core/time/local';
-import { duration } from '@/core/units/format';
 import { planInThread } from '../planner';
 import { risesOf, sizes } from '../store/doughs';
 import { houseValues } from '../store/house';
@@ -146,15 +145,15 @@ function noPlace(dough: NewDough, expanded: ExpandedDough, solution: Solution, s
     .map(({ label }) => label);
   const [only] = labels;
   if (only !== undefined && labels.length === 1) {
-    return new Refusal(wording('refusals.findsNoFreeHandsOrMachine', { only }), 'outputs');
+    return new Refusal(coded('refusals.findsNoFreeHandsOrMachine', { only }), 'outputs');
   }
   return new Refusal(
     only !== undefined
-      ? wording('refusals.findsNoPlaceInTheBakery', {
+      ? coded('refusals.findsNoPlaceInTheBakery', {
           name: dough.name,
-          labels: labels.slice(0, 4).join(', '),
+          labels: labels.slice(0, 4),
         })
-      : wording('refusals.noPlaceForWasFoundIn', { name: dough.name, seconds }),
+      : coded('refusals.noPlaceForWasFoundIn', { name: dough.name, seconds }),
     'outputs',
   );
 }
@@ -196,10 +195,13 @@ function tooLate(
   const longest = way.path.reduce((a, b) => (b.minutes > a.minutes ? b : a));
   const outOfReach = now + way.minutes * MINUTE > output.dueAt;
   const why = outOfReach
-    ? `the steps take ${duration(way.minutes)} at the least, ${longest.label.toLowerCase()} alone ${duration(longest.minutes)}`
+    ? coded('refusals.theStepsTake', {
+        ...{ all: { minutes: way.minutes }, step: { inLine: longest.label } },
+        alone: { minutes: longest.minutes },
+      })
     : heldUp(dough, expanded, soonest, { now, origin, zone });
   return new Refusal(
-    wording('refusals.cannotBeReadyByTheEarliest', {
+    coded('refusals.cannotBeReadyByTheEarliest', {
       pieces: output.pieces,
       name: output.product.name.toLowerCase(),
       time: dayTime(output.dueAt, zone),
@@ -217,7 +219,7 @@ function heldUp(
   { steps, links }: ExpandedDough,
   soonest: Times,
   { now, origin, zone }: { now: number; origin: number; zone: string },
-): string {
+): Coded {
   const startOf = (key: string) => soonest[taskId(dough.id, key)]?.[0] ?? 0;
   const delays = steps
     .filter(({ step }) => step.work)
@@ -234,5 +236,8 @@ function heldUp(
   const { label, start } = (waited.length > 0 ? waited : delays).reduce((a, b) =>
     b.start > a.start ? b : a,
   );
-  return `hands and machines for “${label.toLowerCase()}” are not free before ${dayTime(origin + start * MINUTE, zone)}`;
+  return coded('refusals.notFreeBefore', {
+    step: { inLine: label },
+    time: { dayTime: origin + start * MINUTE, zone },
+  });
 }

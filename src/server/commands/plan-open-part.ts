@@ -10,17 +10,18 @@ import { houseValues } from '../store/house';
 import { Refusal, type SearchContext } from './command';
 import type { StepPlacement } from './plan-version';
 import { doughFrame } from './planning-frame';
+import type { Coded } from '@/core/codes/coded';
 
 /**
  * Finds other times for what is left of a dough, amid all others, which keep their places. Late is better than wrong:
  * promises are kept where they can be. Writes nothing.
  *
- * @throws {Refusal} with the words of `nothing`, where it finds no place at all
+ * @throws {Refusal} with `nothing`, where it finds no place at all
  */
 export async function findOpenPart(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,
   { record: dough, forecast }: { record: DoughRecord; forecast: DoughForecast },
-  nothing: string,
+  nothing: Coded,
 ): Promise<StepPlacement[]> {
   // From the day of its first event, so that what began yesterday can be pinned where it began.
   const from = Math.min(now, ...dough.events.map(({ at }) => at));

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded, type Words } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { withoutPin } from '@/core/solver/suppose';
 import { WhatIf } from '@/core/solver/what-if';
@@ -21,7 +22,7 @@ import { instant } from './times';
 const stepKey = Joi.string()
   .max(80)
   .required()
-  .messages({ '*': told(wording('refusals.nameAStepOfThePlan')) });
+  .messages({ '*': asText(coded('refusals.nameAStepOfThePlan')) });
 
 interface Move {
   doughId: number;
@@ -34,7 +35,7 @@ interface Move {
 
 interface MoveResult {
   seen: Basis;
-  label: string;
+  label: Words;
   dough: string;
   placed: StepPlacement[];
   /** When it starts then, epoch ms. */
@@ -43,12 +44,12 @@ interface MoveResult {
 }
 
 /** Fixes a step at another time; its dough follows, and the others make way where they must. */
-export const moveStep = command<Move, { label: string; moved: number; start: number }, MoveResult>({
+export const moveStep = command<Move, { label: Words; moved: number; start: number }, MoveResult>({
   name: 'move-step',
   schema: Joi.object({
     doughId,
     key: stepKey,
-    start: instant.required().messages({ '*': told(wording('refusals.whenShouldItStart')) }),
+    start: instant.required().messages({ '*': asText(coded('refusals.whenShouldItStart')) }),
     whole: Joi.boolean().default(false),
     basis,
   }),
@@ -75,7 +76,11 @@ export const moveStep = command<Move, { label: string; moved: number; start: num
     await movePlan(
       db,
       placed.map((p) => (p.doughId === input.doughId && p.key === input.key ? { ...p, pinned: true } : p)),
-      { now, personId: person.id, reason: `${dough}: ${label} to ${dayTime(start, zone)}` },
+      {
+        now,
+        personId: person.id,
+        reason: coded('reasons.stepMovedTo', { dough, step: label, time: { dayTime: start, zone } }),
+      },
     );
     return { label, moved: placed.length, start };
   },
@@ -86,7 +91,7 @@ function openStep({ doughs, problem }: WholePlan, { doughId: of, key }: Pick<Mov
   const step = dough?.steps.find((one) => one.key === key);
   const id = taskId(of, key);
   if (!dough || !step || !problem.tasks.some((task) => task.id === id))
-    throw new Refusal(wording('refusals.thatStepIsDoneOrNo'), 'key');
+    throw new Refusal(coded('refusals.thatStepIsDoneOrNo'), 'key');
   return { id, label: step.label, dough: dough.name };
 }
 
@@ -106,7 +111,7 @@ async function placedBy(
   );
   if (!supposed)
     throw new Refusal(
-      wording('refusals.thereIsNoPlaceForIt', { time: dayTime(origin + start * MINUTE, whole.zone) }),
+      coded('refusals.thereIsNoPlaceForIt', { time: dayTime(origin + start * MINUTE, whole.zone) }),
       'start',
     );
   if (supposed.breaks.length === 0 && (await holdsWindows(db, now, whole, supposed.moved))) {
@@ -136,12 +141,12 @@ export function planOf(replanned: ReplanResult): ProposalBody {
   const { conflict, whole } = replanned;
   const labels = conflict.slice(0, 4).flatMap((id) => {
     const found = stepOf(whole, id);
-    return found ? [`${found.dough.name}: ${found.step.label}`] : [];
+    return found ? [coded('steps.ofDough', { dough: found.dough.name, step: found.step.label })] : [];
   });
   throw new Refusal(
     labels.length > 0
-      ? wording('refusals.thisCannotBeFittedInTogether', { labels: labels.join(', ') })
-      : wording('refusals.noPlanWasFoundInThe'),
+      ? coded('refusals.thisCannotBeFittedInTogether', { labels })
+      : coded('refusals.noPlanWasFoundInThe'),
   );
 }
 
@@ -155,7 +160,7 @@ export function placedOf({ times }: Pick<ProposalBody, 'times'>): StepPlacement[
 }
 
 /** Fixes a step where it is, or lets it go again. */
-export const pinStep = command<Omit<Move, 'start' | 'whole'> & { pinned: boolean }, { label: string }>({
+export const pinStep = command<Omit<Move, 'start' | 'whole'> & { pinned: boolean }, { label: Words }>({
   name: 'pin-step',
   schema: Joi.object({ doughId, key: stepKey, pinned: Joi.boolean().required(), basis }),
   doughOf: (input) => input.doughId,
@@ -171,7 +176,7 @@ export const pinStep = command<Omit<Move, 'start' | 'whole'> & { pinned: boolean
     const [start, end] = [step?.plannedStart ?? now, step?.plannedEnd ?? now];
     await movePlan(db, [{ doughId: input.doughId, key, start, end, pinned }], {
       ...{ now, personId: person.id },
-      reason: `${dough}: ${label} ${pinned ? 'fixed' : 'let go'}`,
+      reason: coded('reasons.stepFixedOrLetGo', { dough, step: label, isFixed: pinned }),
     });
     return { label };
   },

@@ -4,6 +4,8 @@ import { MOVING_KINDS } from '@/core/record/event-kinds';
 import { rowsOf, write, type Db } from '../db/rows';
 import { newestPlan, stepsInPlan, type PlannedStep } from '../store/planned-steps';
 import { StaleBasis } from './command';
+import type { Words } from '@/core/codes/coded';
+import { wordsIn } from '@/words/compile';
 
 /** Lets one planner act at a time: holds the bakery's row until the transaction ends. */
 export async function lockPlan(db: PoolConnection): Promise<void> {
@@ -49,7 +51,7 @@ export async function lockBasis(
 export interface Making {
   now: number;
   personId: number;
-  reason: string;
+  reason: Words;
   act?: PlanVersion['act'];
   ofVersion?: number;
   /** The dough that the act brought into the plan or took out of it. */
@@ -84,7 +86,7 @@ export async function movePlan(
     `INSERT INTO plan_version (made_at, made_by, reason, act, before_id, of_version, dough_id, dough_act)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [
-      ...[new Date(now), personId, reason.slice(0, 200), act, before, ofVersion ?? null],
+      ...[new Date(now), personId, wordsIn('en').coded(reason).slice(0, 200), act, before, ofVersion ?? null],
       ...[dough?.id ?? null, dough?.act ?? null],
     ],
   );

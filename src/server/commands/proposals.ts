@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/schedule/drift';
@@ -17,12 +18,13 @@ import { refuseOldBasis } from './plan-basis';
 import { refuseBegun } from './plan-begun';
 import { placedOf, planOf } from './plan-steps';
 import { lockBasis, lockPlan, movePlan, readBasis, type StepPlacement } from './plan-version';
+import { wordsIn } from '@/words/compile';
 
 const proposalId = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': told(wording('refusals.nameAProposalOfThePlan')) });
+  .messages({ '*': asText(coded('refusals.nameAProposalOfThePlan')) });
 
 /** A plan that was worked out, and the version that it was worked out from. */
 export interface ProposalDraft {
@@ -85,8 +87,9 @@ async function workOutMend(
   ]);
   const machines = await machinePools(db, now, now + 14 * 24 * 60 * MINUTE);
   const found = drifts(whole, { machines, rolling }, now, value('late_matters'));
+  const say = wordsIn('en');
   const causes = new Map(
-    found.flatMap(({ doughId, sentence }) => (doughId === null ? [] : [[doughId, sentence]])),
+    found.flatMap(({ doughId, message }) => (doughId === null ? [] : [[doughId, say.coded(message)]])),
   );
   const watched = live && {
     signal: live.signal,
@@ -94,7 +97,7 @@ async function workOutMend(
   };
   const seconds = wanted ?? value('plan_seconds');
   const body = planOf(await replan(db, now, { seconds, causes, ...watched }));
-  const title = found[0]?.sentence ?? 'The plan as it could be';
+  const title = found[0] ? say.coded(found[0].message) : say('plan.thePlanAsItCouldBe');
   return { basis, kind: found.length > 0 ? 'mend' : 'better', title, body };
 }
 
@@ -122,7 +125,7 @@ export const acceptProposal = command<{ id: number }, { title: string }>({
   async run(context, { id }) {
     await lockPlan(context.db);
     const proposal = await openProposal(context.db, id);
-    if (!proposal) throw new Refusal(wording('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
+    if (!proposal) throw new Refusal(coded('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
     await refuseOldBasis(context.db, proposal.basis);
     await refuseBegun(context, placedOf(proposal.body));
     await accept(context, proposal);
@@ -190,7 +193,7 @@ export const dropProposal = command<{ id: number }, { title: string }>({
   doughOf: () => null,
   async run({ db, now, person }, { id }) {
     const proposal = await openProposal(db, id);
-    if (!proposal) throw new Refusal(wording('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
+    if (!proposal) throw new Refusal(coded('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
     await decide(db, id, 'dropped', { now, personId: person.id });
     return { title: proposal.title };
   },

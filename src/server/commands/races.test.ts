@@ -1,7 +1,6 @@
 import { stateOf } from '@/core/record/dough';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { say } from '../../../test-support/words';
-import { spoken } from '@/words/wording';
 import { v4 as uuid, v7 as uuidv7 } from 'uuid';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
@@ -188,7 +187,7 @@ describe('a search', () => {
     const away = outcomes.filter((one) => one instanceof Refusal);
     expect(away).toHaveLength(1);
     const words = away[0]?.words;
-    expect(typeof words === 'object' && spoken(say, words)).toMatch(/Try again in a moment/);
+    expect(typeof words === 'object' && say.coded(words)).toMatch(/Try again in a moment/);
   });
 
   it('that dies is said to have done so, and the next one has a new thread', async () => {

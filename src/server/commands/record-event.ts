@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
@@ -43,23 +44,23 @@ const schema = Joi.object<EventInput>({
     .max(80)
     .allow(null)
     .required()
-    .messages({ '*': told(wording('refusals.nameAStepOfTheDough')) }),
+    .messages({ '*': asText(coded('refusals.nameAStepOfTheDough')) }),
   kind: Joi.string()
     .valid(...FLOOR_EVENT_KINDS)
     .required()
-    .messages({ '*': told(wording('refusals.aStepCanBeStartedFinished')) }),
+    .messages({ '*': asText(coded('refusals.aStepCanBeStartedFinished')) }),
   at: instant,
   celsius: Joi.number()
     .when('kind', { is: 'temperature', then: Joi.required() })
-    .messages({ '*': told(wording('refusals.typeATemperatureSuchAs24')) }),
+    .messages({ '*': asText(coded('refusals.typeATemperatureSuchAs24')) }),
   text: Joi.string()
     .trim()
     .when('kind', { is: Joi.valid('note', 'skip'), then: Joi.required() })
-    .messages({ '*': told(wording('refusals.sayItInAFewWords')) }),
+    .messages({ '*': asText(coded('refusals.sayItInAFewWords')) }),
   undoes: Joi.string()
     .guid()
     .when('kind', { is: 'undo', then: Joi.required() })
-    .messages({ '*': told(wording('refusals.sayWhatToUndo')) }),
+    .messages({ '*': asText(coded('refusals.sayWhatToUndo')) }),
   data: eventData,
 });
 
@@ -72,17 +73,17 @@ async function refuseNonsense(
   const house = await houseValues(db);
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   if (event.stepKey !== null && !step)
-    throw new Refusal(wording('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
+    throw new Refusal(coded('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
   if (event.stepKey === null && event.kind !== 'note')
-    throw new Refusal(wording('refusals.sayWhichStep'), 'stepKey');
+    throw new Refusal(coded('refusals.sayWhichStep'), 'stepKey');
   if ((event.text?.length ?? 0) > house('longest_note')) {
-    throw new Refusal(wording('refusals.thatIsLongerThanANote', { house: house('longest_note') }), 'text');
+    throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: house('longest_note') }), 'text');
   }
   if (event.celsius !== null) {
     const [low, high] = [house('reading_lowest'), house('reading_highest')];
     if (event.celsius < low || event.celsius > high) {
       throw new Refusal(
-        wording('refusals.cIsNoDoughTemperatureBetween', { celsius: event.celsius, low, high }),
+        coded('refusals.cIsNoDoughTemperatureBetween', { celsius: event.celsius, low, high }),
         'celsius',
       );
     }
@@ -91,34 +92,36 @@ async function refuseNonsense(
   if (event.celsius !== null && step && !mayBeHot && event.celsius > HOTTEST_DOUGH) {
     const asFahrenheit = Math.round(fromFahrenheit(event.celsius) * 10) / 10;
     throw new Refusal(
-      wording('refusals.cWouldKillTheYeastOf', { celsius: event.celsius, asFahrenheit }),
+      coded('refusals.cWouldKillTheYeastOf', { celsius: event.celsius, asFahrenheit }),
       'celsius',
     );
   }
   if (event.kind === 'alive' && !step?.step.alive)
     throw new Refusal(
-      wording('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? 'This step' }),
+      coded('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? 'This step' }),
       'stepKey',
     );
   if (event.kind === 'verdict' && !(step && rises(dough, step)))
     throw new Refusal(
-      wording('refusals.nothingRisesDuring', { label: step?.label.toLowerCase() ?? 'this step' }),
+      coded('refusals.nothingRisesDuring', {
+        label: step ? { inLine: step.label } : coded('refusals.thisStep'),
+      }),
       'stepKey',
     );
   if (event.kind === 'verdict' && step && stateOf(dough).steps.get(step.key)?.startedAt === null)
-    throw new Refusal(wording('refusals.hasNotBegun', { label: step.label }), 'stepKey');
+    throw new Refusal(coded('refusals.hasNotBegun', { label: step.label }), 'stepKey');
   if (event.kind === 'undo') {
     const target = dough.events.find(({ id }) => id === event.undoes);
-    if (!target) throw new Refusal(wording('refusals.thereIsNothingOfThatKind'), 'undoes');
-    if (target.at > event.at) throw new Refusal(wording('refusals.thatHappenedLaterThanThis'), 'at');
+    if (!target) throw new Refusal(coded('refusals.thereIsNothingOfThatKind'), 'undoes');
+    if (target.at > event.at) throw new Refusal(coded('refusals.thatHappenedLaterThanThis'), 'at');
     if (!mayUndo(person, target))
-      throw new Refusal(wording('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
+      throw new Refusal(coded('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
   }
   if (!step) return;
   const state = stateOf(dough);
   const own = state.steps.get(step.key);
   if (event.kind === 'start' && !isHandsOn(step))
-    throw new Refusal(wording('refusals.startsByItself', { label: step.label }), 'stepKey');
+    throw new Refusal(coded('refusals.startsByItself', { label: step.label }), 'stepKey');
   if (event.kind === 'start') await refuseSpoilt(db, dough, step.key, now);
   if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
     const before = dough.links
@@ -126,16 +129,16 @@ async function refuseNonsense(
       .map((link) => dough.steps.find(({ key }) => key === link.from))
       .find((s) => s && !['done', 'skipped'].includes(state.steps.get(s.key)?.status ?? 'open'));
     throw new Refusal(
-      wording('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? 'The step before' }),
+      coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? 'The step before' }),
       'stepKey',
     );
   }
   if (event.kind === 'finish') {
     const startedAt = own?.startedAt ?? null;
     if (startedAt === null)
-      throw new Refusal(wording('refusals.hasNotBeenStarted', { label: step.label }), 'stepKey');
+      throw new Refusal(coded('refusals.hasNotBeenStarted', { label: step.label }), 'stepKey');
     if (event.at < startedAt)
-      throw new Refusal(wording('refusals.cannotEndBeforeItStarted', { label: step.label }), 'at');
+      throw new Refusal(coded('refusals.cannotEndBeforeItStarted', { label: step.label }), 'at');
   }
 }
 
@@ -150,7 +153,7 @@ async function refuseSpoilt(db: Db, dough: DoughToCheck, key: string, now: numbe
     const { startedAt = null, temperatures = [] } = state.steps.get(own) ?? {};
     if (startedAt === null) continue;
     const { passed } = cooling(rule, startedAt, temperatures, now);
-    if (passed) throw new Refusal(wording('refusals.wasNotAtCInTime', { label, to: passed.to }), 'stepKey');
+    if (passed) throw new Refusal(coded('refusals.wasNotAtCInTime', { label, to: passed.to }), 'stepKey');
   }
 }
 
@@ -164,9 +167,9 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
     const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
     if (known) return { id: input.id, recorded: false, lesson: null };
     if (!mayRecord(person, input.kind))
-      throw new Refusal(wording('refusals.helpsAndMayNotJudgeOr', { name: person.name }));
+      throw new Refusal(coded('refusals.helpsAndMayNotJudgeOr', { name: person.name }));
     const dough = await doughToCheck(db, input.doughId);
-    if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
+    if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
     const event = eventOf({
       ...{ id: input.id, doughId: dough.id, stepKey: input.stepKey, kind: input.kind, personId: person.id },
       at: happenedAt(input.at, now, dough.madeAt),

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, write } from '../db/rows';
@@ -27,14 +27,14 @@ export const removeDough = command<DoughRef, { name: string }>({
       'SELECT name, removed_at IS NOT NULL AS removed FROM dough WHERE id = ?',
       [input.doughId],
     );
-    if (!dough) throw new Refusal(wording('refusals.thereIsNoSuchDough'), 'doughId');
+    if (!dough) throw new Refusal(coded('refusals.thereIsNoSuchDough'), 'doughId');
     if (!dough.removed) {
       await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
         new Date(now),
         person.id,
         input.doughId,
       ]);
-      const reason = `${dough.name} taken out`;
+      const reason = coded('reasons.takenOut', { dough: dough.name });
       const act = { id: input.doughId, act: 'removed' as const };
       await movePlan(db, [], { now, personId: person.id, reason, dough: act });
     }
@@ -71,12 +71,12 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
       [id],
     );
     const [first] = rows;
-    if (!first) throw new Refusal(wording('refusals.thatDoughIsInThePlan'), 'doughId');
+    if (!first) throw new Refusal(coded('refusals.thatDoughIsInThePlan'), 'doughId');
     const { name } = first;
     // A dough that was begun goes on where it stands; one that was not is planned anew amid what came since.
     if (first.started) return { name, place: null };
     if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
-      throw new Refusal(wording('refusals.itsTimeHasPassed'), 'doughId');
+      throw new Refusal(coded('refusals.itsTimeHasPassed'), 'doughId');
     const products = await productVersions(
       db,
       rows.map((row) => row.versionId),
@@ -97,8 +97,8 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
       'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ? AND removed_at IS NOT NULL',
       [id],
     );
-    if (touched === 0) throw new Refusal(wording('refusals.thatDoughIsInThePlan'), 'doughId');
-    const made = { now, personId: person.id, reason: `${name} put back` };
+    if (touched === 0) throw new Refusal(coded('refusals.thatDoughIsInThePlan'), 'doughId');
+    const made = { now, personId: person.id, reason: coded('reasons.putBack', { dough: name }) };
     if (place === null) await movePlan(db, [], { ...made, dough: { id, act: 'added' } });
     else {
       await lockBasis(db, place.basis);

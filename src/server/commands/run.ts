@@ -1,4 +1,4 @@
-import { spoken, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { wordsIn } from '@/words/compile';
 import { REFUSED, type Answer } from '@/core/wire/answer';
 import type { Person } from '@/core/bakery/people';
@@ -129,7 +129,7 @@ async function execute<Input, Output, Found>(
   { live, key, sessionId = null }: Sent,
 ): Promise<unknown> {
   const { name } = command;
-  if (!mayDo(person, name)) throw new Refusal(wording('refusals.mayNotDoThisHereAsk', { name: person.name }));
+  if (!mayDo(person, name)) throw new Refusal(coded('refusals.mayNotDoThisHereAsk', { name: person.name }));
   const input = check(command.schema, raw);
   const db = FLOOR.has(name) ? pool() : planningPool();
   const own = key === undefined ? null : { key, command: name, personId: person.id };
@@ -154,7 +154,7 @@ async function execute<Input, Output, Found>(
     } catch (error) {
       if (error instanceof DoneMeanwhile && own) return (await doneBefore(db, own))?.result;
       if (!(error instanceof StaleBasis)) throw error;
-      if (searches === SEARCHES) throw new Refusal(wording('refusals.thePlanKeptChangingWhileThis'));
+      if (searches === SEARCHES) throw new Refusal(coded('refusals.thePlanKeptChangingWhileThis'));
     }
   }
 }
@@ -190,10 +190,7 @@ export async function runCommand(
 ): Promise<Answer> {
   const run = COMMANDS.get(name);
   if (!run)
-    return refused(
-      404,
-      new Refusal(wording('refusals.thereIsNothingCalledToDo', { name: name.slice(0, 40) })),
-    );
+    return refused(404, new Refusal(coded('refusals.thereIsNothingCalledToDo', { name: name.slice(0, 40) })));
   try {
     return { ok: true, result: (await run(person, input, sent)) ?? null };
   } catch (error) {
@@ -203,6 +200,6 @@ export async function runCommand(
 }
 
 export function refused(status: number, { words, field, offer }: Refusal): Answer {
-  const message = typeof words === 'string' ? words : spoken(wordsIn('en'), words);
+  const message = typeof words === 'string' ? words : wordsIn('en').coded(words);
   return { ok: false, status, message, field, offer };
 }

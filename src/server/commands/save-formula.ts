@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { readDraft, type Draft } from '@/core/formula/draft';
@@ -27,13 +28,13 @@ const text = (longest: number) => Joi.string().allow('').max(longest);
 const row = Joi.object({
   name: text(80)
     .required()
-    .messages({ '*': told(wording('refusals.anIngredientSNameHasAt')) }),
+    .messages({ '*': asText(coded('refusals.anIngredientSNameHasAt')) }),
   amount: text(80)
     .required()
-    .messages({ '*': told(wording('refusals.anAmountHasAtMost80')) }),
+    .messages({ '*': asText(coded('refusals.anAmountHasAtMost80')) }),
   note: text(200)
     .required()
-    .messages({ '*': told(wording('refusals.aRemarkHasAtMost200')) }),
+    .messages({ '*': asText(coded('refusals.aRemarkHasAtMost200')) }),
 });
 
 export const draftSchema = Joi.object<Draft>({
@@ -48,7 +49,7 @@ export const draftSchema = Joi.object<Draft>({
     )
     .max(20)
     .required()
-    .messages({ 'array.max': told(wording('refusals.thatIsMoreThanOneFormula')) }),
+    .messages({ 'array.max': asText(coded('refusals.thatIsMoreThanOneFormula')) }),
   flour: text(40).required(),
   doughCelsius: text(20).required(),
 });
@@ -61,10 +62,10 @@ const schema = Joi.object<FormulaInput>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': told(wording('refusals.aFormulaHasANameOf')) }),
+    .messages({ '*': asText(coded('refusals.aFormulaHasANameOf')) }),
   note: text(200)
     .required()
-    .messages({ '*': told(wording('refusals.aRemarkHasAtMost200')) }),
+    .messages({ '*': asText(coded('refusals.aRemarkHasAtMost200')) }),
   draft: draftSchema.required(),
   kitchen: Joi.string()
     .valid(...KITCHENS.map(({ id }) => id))
@@ -85,7 +86,7 @@ export const saveFormula = command<FormulaInput, { formulaId: number; versionId:
     const before = input.from === null ? null : await newestOf(db, input.from, all);
     const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
     if (twin && twin.formulaId !== before?.formulaId) {
-      throw new Refusal(wording('refusals.thereIsAFormulaCalledAlready', { name: twin.name }), 'name');
+      throw new Refusal(coded('refusals.thereIsAFormulaCalledAlready', { name: twin.name }), 'name');
     }
     const house = await ingredients(db);
     const book = bookWithFormulas(
@@ -114,10 +115,10 @@ async function newestOf(
 ): Promise<FormulaVersion> {
   const from = await formulaVersion(db, versionId);
   const newest = all.find(({ formulaId }) => formulaId === from?.formulaId);
-  if (!from || !newest) throw new Refusal(wording('refusals.thisFormulaIsNotThereAny'), 'from');
+  if (!from || !newest) throw new Refusal(coded('refusals.thisFormulaIsNotThereAny'), 'from');
   if (newest.id !== from.id) {
     throw new Refusal(
-      wording('refusals.hasKeptVersionMeanwhileYourRows', {
+      coded('refusals.hasKeptVersionMeanwhileYourRows', {
         by: newest.by ?? 'Somebody',
         version: newest.version,
       }),
@@ -142,7 +143,7 @@ function refuseCircle(
       ...others.map((other) => ({ id: other.formulaId, name: other.name, formula: other.formula })),
     ]).get(formulaRef(id));
   } catch (error) {
-    if (error instanceof CircleError) throw new Refusal(error.message, 'draft');
+    if (error instanceof CircleError) throw new Refusal(error.fault, 'draft');
     throw error;
   }
 }

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { LAMINATION_KINDS } from '@/core/lamination/kinds';
@@ -29,19 +30,19 @@ const minutes = Joi.number()
   .min(0)
   .max(100_000)
   .required()
-  .messages({ '*': told(wording('refusals.minutesAreANumber')) });
+  .messages({ '*': asText(coded('refusals.minutesAreANumber')) });
 const share = Joi.number()
   .min(0)
   .max(1)
   .required()
-  .messages({ '*': told(wording('refusals.giveAShareInPercent')) });
+  .messages({ '*': asText(coded('refusals.giveAShareInPercent')) });
 
 /** The form of a scheme; whether it can be worked is for `schemeFault` to say. */
 const scheme = Joi.object<Scheme>({
   kind: Joi.string()
     .valid(...LAMINATION_KINDS)
     .required()
-    .messages({ '*': told(wording('refusals.sayWhatKindOfGoodsIt')) }),
+    .messages({ '*': asText(coded('refusals.sayWhatKindOfGoodsIt')) }),
   beginning: Joi.alternatives()
     .try(
       Joi.object({
@@ -59,7 +60,7 @@ const scheme = Joi.object<Scheme>({
       Joi.object({ way: Joi.valid('discs').required(), discs: Joi.number().integer().required() }),
     )
     .required()
-    .messages({ '*': told(wording('refusals.sayHowTheButterComesInto')) }),
+    .messages({ '*': asText(coded('refusals.sayHowTheButterComesInto')) }),
   flourInFat: share,
   turns: Joi.array()
     .items(
@@ -69,7 +70,7 @@ const scheme = Joi.object<Scheme>({
           .required(),
         mm: Joi.number()
           .required()
-          .messages({ '*': told(wording('refusals.aThicknessIsALengthSuch')) }),
+          .messages({ '*': asText(coded('refusals.aThicknessIsALengthSuch')) }),
         minutes,
         rest: minutes,
       }),
@@ -88,7 +89,7 @@ const schema = Joi.object<SchemeInput>({
     .min(2)
     .max(80)
     .required()
-    .messages({ '*': told(wording('refusals.aSchemeHasANameOf')) }),
+    .messages({ '*': asText(coded('refusals.aSchemeHasANameOf')) }),
   scheme: scheme.required(),
 });
 
@@ -114,10 +115,10 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
     const all = await currentSchemes(db);
     const before = input.from === null ? null : all.find(({ versionId }) => versionId === input.from);
     if (before === undefined)
-      throw new Refusal(wording('refusals.somebodyHasKeptAnotherVersionMeanwhile'), 'from');
+      throw new Refusal(coded('refusals.somebodyHasKeptAnotherVersionMeanwhile'), 'from');
     const twin = all.find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
     if (twin && twin.schemeId !== before?.schemeId)
-      throw new Refusal(wording('refusals.thereIsASchemeCalledAlready', { name: twin.name }), 'name');
+      throw new Refusal(coded('refusals.thereIsASchemeCalledAlready', { name: twin.name }), 'name');
     const schemeId = before?.schemeId ?? (await newScheme(db, input.name));
     if (before && before.name !== input.name)
       await write(db, 'UPDATE scheme SET name = ? WHERE id = ?', [input.name, schemeId]);
@@ -166,14 +167,14 @@ export const removeScheme = command<{ schemeId: number }, { name: string }>({
   doughOf: () => null,
   async run({ db, now }, { schemeId }) {
     const found = (await currentSchemes(db)).find((one) => one.schemeId === schemeId);
-    if (!found) throw new Refusal(wording('refusals.theHouseHasNoSuchScheme'), 'schemeId');
+    if (!found) throw new Refusal(coded('refusals.theHouseHasNoSuchScheme'), 'schemeId');
     if (found.products.length > 0) {
       const names = found.products.map(({ name }) => name.toLowerCase());
       const [list, last] = [names.slice(0, -1).join(', '), names.at(-1) ?? ''];
       throw new Refusal(
-        wording('refusals.isInUseLaminatedByIt', {
+        coded('refusals.isInUseLaminatedByIt', {
           name: found.name,
-          part: list ? wording('refusals.andAre', { list, last }) : wording('refusals.is', { last }),
+          part: list ? coded('refusals.andAre', { list, last }) : coded('refusals.is', { last }),
           count: names.length,
         }),
         'schemeId',

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 
 /** Building blocks of the commands' schemas, with the sentences that a person reads. */
@@ -7,14 +8,14 @@ export const clientId = Joi.string()
   .guid({ version: ['uuidv4', 'uuidv7'] })
   .required()
   .messages({
-    '*': told(wording('refusals.theFormLostItsOwnNumber')),
+    '*': asText(coded('refusals.theFormLostItsOwnNumber')),
   });
 
 export const doughId = Joi.number()
   .integer()
   .positive()
   .required()
-  .messages({ '*': told(wording('refusals.nameADoughOfThePlan')) });
+  .messages({ '*': asText(coded('refusals.nameADoughOfThePlan')) });
 
 export const pieces = Joi.number()
   .integer()
@@ -22,16 +23,16 @@ export const pieces = Joi.number()
   .max(100_000)
   .required()
   .messages({
-    'number.base': told(wording('refusals.piecesAreAWholeNumberSuch')),
-    'number.unsafe': told(wording('refusals.thatIsMoreThanAnyBakery')),
-    'number.integer': told(wording('refusals.piecesAreAWholeNumberSuch')),
-    'number.min': told(wording('refusals.atLeast1Piece')),
-    'number.max': told(wording('refusals.thatIsMoreThanAnyBakery')),
-    'any.required': told(wording('refusals.howManyPieces')),
+    'number.base': asText(coded('refusals.piecesAreAWholeNumberSuch')),
+    'number.unsafe': asText(coded('refusals.thatIsMoreThanAnyBakery')),
+    'number.integer': asText(coded('refusals.piecesAreAWholeNumberSuch')),
+    'number.min': asText(coded('refusals.atLeast1Piece')),
+    'number.max': asText(coded('refusals.thatIsMoreThanAnyBakery')),
+    'any.required': asText(coded('refusals.howManyPieces')),
   });
 
 /** A wall-clock time as a form field sends it. */
 export const localTime = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/)
   .required()
-  .messages({ '*': told(wording('refusals.giveADayAndTimeSuch')) });
+  .messages({ '*': asText(coded('refusals.giveADayAndTimeSuch')) });

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { adjusted, RATES, type ClockSetting } from '@/core/time/clock';
 import { parseLocal } from '@/core/time/local';
@@ -17,18 +18,18 @@ interface ClockInput {
 export const setClock = command<ClockInput, ClockSetting>({
   name: 'set-clock',
   schema: Joi.object<ClockInput>({
-    shows: Joi.string().messages({ '*': told(wording('refusals.giveADayAndTime')) }),
+    shows: Joi.string().messages({ '*': asText(coded('refusals.giveADayAndTime')) }),
     rate: Joi.number()
       .valid(...RATES)
-      .messages({ '*': told(wording('refusals.theClockRunsTimesAsFast', { RATES: RATES.join(', ') })) }),
+      .messages({ '*': asText(coded('refusals.theClockRunsTimesAsFast', { RATES: RATES.join(', ') })) }),
     paused: Joi.boolean(),
   }),
   doughOf: () => null,
   async run({ db }, { shows, rate, paused }) {
     const setting = await clockSetting(db);
-    if (!setting.demo) throw new Refusal(wording('refusals.thisBakeryRunsOnTheReal'));
+    if (!setting.demo) throw new Refusal(coded('refusals.thisBakeryRunsOnTheReal'));
     const shownAt = shows === undefined ? undefined : parseLocal(shows, (await house(db)).zone);
-    if (shownAt === null) throw new Refusal(wording('refusals.giveADayAndTimeSuch2'), 'shows');
+    if (shownAt === null) throw new Refusal(coded('refusals.giveADayAndTimeSuch2'), 'shows');
     const next = adjusted(setting, Date.now(), {
       ...(shownAt === undefined ? {} : { shownAt }),
       ...(rate === undefined ? {} : { rate }),

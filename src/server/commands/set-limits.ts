@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -15,7 +16,7 @@ const degrees = Joi.number()
   .max(350)
   .allow(null)
   .required()
-  .messages({ '*': told(wording('common.aLimitIsATemperature')) });
+  .messages({ '*': asText(coded('common.aLimitIsATemperature')) });
 
 /** From when on a place is too cold or too warm, and for how long it may be so before somebody is called. */
 export const setLimits = command<Limits, { place: string }>({
@@ -24,7 +25,7 @@ export const setLimits = command<Limits, { place: string }>({
     place: Joi.string()
       .max(40)
       .required()
-      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
+      .messages({ '*': asText(coded('refusals.chooseAPlaceOfTheHouse')) }),
     low: degrees,
     high: degrees,
     minutes: Joi.number()
@@ -32,19 +33,19 @@ export const setLimits = command<Limits, { place: string }>({
       .min(1)
       .max(24 * 60)
       .required()
-      .messages({ '*': told(wording('refusals.itMayBeOutsideFor1')) }),
+      .messages({ '*': asText(coded('refusals.itMayBeOutsideFor1')) }),
   }),
   doughOf: () => null,
   async run({ db, audit }, { place, low, high, minutes }) {
     if (low !== null && high !== null && low >= high)
-      throw new Refusal(wording('refusals.theLowerLimitHasToBe'), 'low');
+      throw new Refusal(coded('refusals.theLowerLimitHasToBe'), 'low');
     const [before] = await rowsOf<{ label: string } & Omit<Limits, 'place'>>(
       db,
       `SELECT label, alarm_low AS low, alarm_high AS high, alarm_minutes AS minutes FROM place
        WHERE id = ? AND NOT in_dough FOR UPDATE`,
       [place],
     );
-    if (!before) throw new Refusal(wording('refusals.theHouseHasNoSuchPlace'), 'place');
+    if (!before) throw new Refusal(coded('refusals.theHouseHasNoSuchPlace'), 'place');
     await write(
       db,
       'UPDATE place SET alarm_low = ?, alarm_high = ?, alarm_minutes = ? WHERE id = ? AND NOT in_dough',

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
@@ -16,14 +17,14 @@ export const tellPlace = command<PlaceReading, { place: string }>({
     place: Joi.string()
       .max(40)
       .required()
-      .messages({ '*': told(wording('refusals.chooseAPlaceOfTheHouse')) }),
+      .messages({ '*': asText(coded('refusals.chooseAPlaceOfTheHouse')) }),
     celsius: Joi.number()
       .required()
-      .messages({ '*': told(wording('refusals.typeATemperatureSuchAs24')) }),
+      .messages({ '*': asText(coded('refusals.typeATemperatureSuchAs24')) }),
     humidity: Joi.number()
       .min(0)
       .max(100)
-      .messages({ '*': told(wording('refusals.humidityLiesBetween0And100')) }),
+      .messages({ '*': asText(coded('refusals.humidityLiesBetween0And100')) }),
   }),
   doughOf: () => null,
   async run({ db, person, now }, { place, celsius, humidity }) {
@@ -32,10 +33,10 @@ export const tellPlace = command<PlaceReading, { place: string }>({
       'SELECT label, lowest, highest FROM place WHERE id = ?',
       [place],
     );
-    if (!known) throw new Refusal(wording('refusals.theHouseHasNoSuchPlace'), 'place');
+    if (!known) throw new Refusal(coded('refusals.theHouseHasNoSuchPlace'), 'place');
     if (celsius < known.lowest || celsius > known.highest) {
       throw new Refusal(
-        wording('refusals.cCannotBeTrueOfBetween', {
+        coded('refusals.cCannotBeTrueOfBetween', {
           celsius: Math.round(celsius * 10) / 10,
           label: known.label.toLowerCase(),
           lowest: known.lowest,

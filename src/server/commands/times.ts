@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { Refusal } from './command';
@@ -14,7 +15,7 @@ export const instant = Joi.number()
   .integer()
   .min(BETWEEN.first)
   .max(BETWEEN.last)
-  .messages({ '*': told(wording('refusals.thatIsNoTime')) });
+  .messages({ '*': asText(coded('refusals.thatIsNoTime')) });
 
 /** A day of the calendar: `2026-02-31` is none. */
 export const calendarDay = Joi.string()
@@ -24,7 +25,7 @@ export const calendarDay = Joi.string()
     return is ? text : helpers.error('any.invalid');
   })
   .required()
-  .messages({ '*': told(wording('refusals.nameADaySuchAs2026')) });
+  .messages({ '*': asText(coded('refusals.nameADaySuchAs2026')) });
 
 /**
  * When something happened that a tablet sends: now where it says nothing.
@@ -34,7 +35,7 @@ export const calendarDay = Joi.string()
  */
 export function happenedAt(at: number | undefined, now: number, since = now): number {
   if (at === undefined) return now;
-  if (at > now + AHEAD) throw new Refusal(wording('refusals.thatTimeHasNotComeYet'), 'at');
-  if (at < Math.min(since, now - DAY)) throw new Refusal(wording('refusals.thatIsLongerAgoThanThis'), 'at');
+  if (at > now + AHEAD) throw new Refusal(coded('refusals.thatTimeHasNotComeYet'), 'at');
+  if (at < Math.min(since, now - DAY)) throw new Refusal(coded('refusals.thatIsLongerAgoThanThis'), 'at');
   return at;
 }

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { DoughRecord } from '@/core/record/dough';
 import type { Proposal, ProposalAct } from '@/core/schedule/proposal';
@@ -21,6 +22,7 @@ import { planOf } from './plan-steps';
 import { lockPlan } from './plan-version';
 import { keepProposal, type ProposalDraft } from './proposals';
 import { doughId } from './schemas';
+import { wordsIn } from '@/words/compile';
 
 /** A plan on some way out, and whether the dough's promises are kept by it. */
 interface WayOutPlan {
@@ -43,7 +45,7 @@ export const tryWay = command<WayOutQuestion, WayOutPlan, ProposalDraft & { kept
     way: Joi.string()
       .valid(...Object.keys(WAY_NAMES))
       .required()
-      .messages({ '*': told(wording('refusals.thereIsNoSuchWay')) }),
+      .messages({ '*': asText(coded('refusals.thereIsNoSuchWay')) }),
   }),
   doughOf: () => null,
   search: (context, input) => searching(context, () => workOutWay(context, input)),
@@ -62,18 +64,21 @@ async function workOutWay(
   await refuseOldBasis(db, seen);
   const whole = await readWholePlan(db, now);
   const dough = whole.doughs.find(({ id }) => id === of);
-  if (!dough) throw new Refusal(wording('refusals.thisDoughIsNotInThe'), 'doughId');
+  if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
   const seconds = (await houseValues(db))('plan_seconds');
   const body = planOf(await replan(db, now, { ...(await onWay(context, whole, dough, way)), seconds }));
   const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way }, body);
   return {
     basis: seen,
     kind: 'way-out',
-    title: `${dough.name}: ${WAY_NAMES[way].toLowerCase()}`,
+    title: said('reasons.theWay', { dough: dough.name, way: { inLine: WAY_NAMES[way] } }),
     body: { ...body, acts, needs },
     kept: way === 'later' || rest === 0 || !body.late.some((late) => late.doughId === dough.id),
   };
 }
+
+/** What is written down with a proposal, in words. */
+const said = (...message: Parameters<typeof coded>) => wordsIn('en').coded(coded(...message));
 
 /** Hours before the last promise in which more hands are looked for. */
 const HELP = { hands: 10, night: 60 };
@@ -89,7 +94,7 @@ async function onWay(
   if (way === 'unpin') return { change: (problem) => ({ ...problem, pins: onlyRunning(problem) }) };
   if (way !== 'hands' && way !== 'night') {
     if (way === 'later' || way === 'frozen') return {};
-    throw new Refusal(wording('refusals.hasNoStepLeftForThat', { name: dough.name }), 'way');
+    throw new Refusal(coded('refusals.hasNoStepLeftForThat', { name: dough.name }), 'way');
   }
   const to = Math.max(...dough.outputs.map(({ dueAt }) => dueAt));
   const from = Math.max(now, to - HELP[way] * 60 * MINUTE);
@@ -141,9 +146,11 @@ async function broughtAbout(
     });
     return {
       acts,
-      needs: late.map(
-        ({ product, dueAt, readyAt }) =>
-          `tell the customer: ${product.toLowerCase()} at ${dayTime(Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE, zone)} instead of ${clockTime(dueAt, zone)}`,
+      needs: late.map(({ product, dueAt, readyAt }) =>
+        said('reasons.tellTheCustomerAt', {
+          ...{ product: { inLine: product }, due: { clock: dueAt, zone } },
+          time: { dayTime: Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE, zone },
+        }),
       ),
     };
   }
@@ -153,14 +160,14 @@ async function broughtAbout(
     );
     return {
       acts: pinned,
-      needs: [`${pinned.length} fixed ${pinned.length === 1 ? 'step is' : 'steps are'} let go`],
+      needs: [said('reasons.letGo', { count: pinned.length })],
     };
   }
   const changes = changesOnWay(dough, way);
   if (changes.length > 0) {
     return {
       acts: changes.map((change) => ({ kind: 'dough-change', doughId: dough.id, change })),
-      needs: [`${WAY_NAMES[way].toLowerCase()} for ${dough.name}`],
+      needs: [said('reasons.aDoughOf', { way: { inLine: WAY_NAMES[way] }, dough: dough.name })],
     };
   }
   return help(db, now, whole, body);
@@ -184,7 +191,7 @@ async function fromFreezer(
   });
   if (told.length === 0)
     throw new Refusal(
-      wording('refusals.noIsInTheFreezer', {
+      coded('refusals.noIsInTheFreezer', {
         own: own.map(({ product }) => product.toLowerCase()).join(' or ') || 'piece of it',
       }),
       'way',
@@ -193,10 +200,13 @@ async function fromFreezer(
   return {
     acts: told.map(({ output, readyAt }) => ({ kind: 'due', outputId: output.id, dueAt: ready(readyAt) })),
     needs: told.flatMap(({ output, taken, product, dueAt, readyAt }) => [
-      `thaw ${taken} ${product} in the cold overnight and prove them for ${dayTime(dueAt, zone)}`,
+      said('reasons.thaw', { pieces: taken, product, time: { dayTime: dueAt, zone } }),
       ...(taken < output.pieces
         ? [
-            `tell the customer: ${output.pieces - taken} ${product} not before ${dayTime(ready(readyAt), zone)}`,
+            said('reasons.tellTheCustomerNotBefore', {
+              ...{ pieces: output.pieces - taken, product },
+              time: { dayTime: ready(readyAt), zone },
+            }),
           ]
         : []),
     ]),
@@ -225,11 +235,15 @@ async function help(
     const person = whoCouldCome(everybody, [...there, ...taken], { start, end });
     if (!person)
       throw new Refusal(
-        wording('refusals.nobodyCouldComeTo', { time: dayTime(start, zone), time2: clockTime(end, zone) }),
+        coded('refusals.nobodyCouldComeTo', { time: dayTime(start, zone), time2: clockTime(end, zone) }),
         'way',
       );
     acts.push({ kind: 'extra-shift', personId: person.id, start, end });
-    needs.push(`${person.name} works ${dayTime(start, zone)} to ${clockTime(end, zone)} as well`);
+    needs.push(
+      said('reasons.worksAsWell', {
+        ...{ name: person.name, from: { dayTime: start, zone }, to: { clock: end, zone } },
+      }),
+    );
   }
   return { acts, needs };
 }

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
@@ -21,7 +21,7 @@ export const undoPlan = command<object, { reason: string }>({
   async run(context) {
     await lockPlan(context.db);
     const { undo } = await planHistory(context.db);
-    if (!undo) throw new Refusal(wording('refusals.thereIsNothingToUndo'));
+    if (!undo) throw new Refusal(coded('refusals.thereIsNothingToUndo'));
     const [row] = await rowsOf<{ before: number }>(
       context.db,
       'SELECT before_id AS `before` FROM plan_version WHERE id = ?',
@@ -39,7 +39,7 @@ export const redoPlan = command<object, { reason: string }>({
   async run(context) {
     await lockPlan(context.db);
     const { redo } = await planHistory(context.db);
-    if (!redo) throw new Refusal(wording('refusals.thereIsNothingToDoAgain'));
+    if (!redo) throw new Refusal(coded('refusals.thereIsNothingToDoAgain'));
     return again(context, redo, redo.id, 'redo');
   },
 });
@@ -63,7 +63,7 @@ async function again(
     ]);
   }
   const placed = await openSteps({ db, now }, like);
-  const reason = `${kind === 'undo' ? 'Undone' : 'Done again'}: ${act.reason}`;
+  const reason = coded(kind === 'undo' ? 'reasons.undone' : 'reasons.doneAgain', { act: act.reason });
   await movePlan(db, placed, { now, personId: person.id, reason, act: kind, ofVersion: act.id });
   return { reason: act.reason };
 }
@@ -83,9 +83,9 @@ async function openSteps(
     if (!dough || !step || states.get(doughId)?.steps.get(key)?.status !== 'open') return [];
     if (start < now && start !== step.plannedStart && step.step.work)
       throw new Refusal(
-        wording('refusals.thatCannotBeUndoneAnyMore', {
+        coded('refusals.thatCannotBeUndoneAnyMore', {
           name: dough.name,
-          label: step.label.toLowerCase(),
+          label: { inLine: step.label },
           time: dayTime(start, zone),
         }),
       );

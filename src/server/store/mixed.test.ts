@@ -10,6 +10,7 @@ import { doughCut } from './cut-plan';
 import { doughById, doughsDueFrom } from './doughs';
 import { rollingHouse } from './rolling';
 import { readWholePlan } from './whole-problem';
+import { inEnglish } from '../../../test-support/words';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
 beforeAll(async () => {
@@ -52,7 +53,7 @@ describe('what was really mixed', () => {
     expect(short?.missing).toBeGreaterThan(0);
     const at = await house.now();
     const told = drifts(await readWholePlan(house.pool, at), { machines: [], rolling }, at, 10);
-    expect(told.map(({ sentence }) => sentence)).toContainEqual(
+    expect(told.map(({ message }) => inEnglish(message))).toContainEqual(
       expect.stringMatching(new RegExp(`^${now.name}: \\d+ of \\d+ cannot be cut`)),
     );
     // Taken back, all of them come from it again.

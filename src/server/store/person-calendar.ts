@@ -5,17 +5,19 @@ import { tokenHash } from '../auth/token';
 import { rowsOf, type Db } from '../db/rows';
 import { houseBook } from './house-book';
 import { sharedBoard } from './shared-board';
+import { wordsIn } from '@/words/compile';
 
 /** The plan's hands-on work as a calendar: all of it, or what the rota gives to one person. */
 export async function planCalendar(db: Db, now: number, personId: number | null): Promise<string> {
+  const said = wordsIn('en').coded;
   const { house, doughs, machines, presences } = await sharedBoard(db, now, 2);
-  if (personId === null) return writeCalendar(house.name, planEvents(doughs, machines), now);
+  if (personId === null) return writeCalendar(house.name, planEvents(doughs, machines, said), now);
   const { people } = await houseBook(db, now);
   const own = rota(doughs, people, presences).filter(({ personIds }) => personIds.includes(personId));
   const name = people.find(({ id }) => id === personId)?.name ?? '';
   return writeCalendar(
     `${house.name}: ${name}`,
-    planEvents(doughs, machines, new Set(own.map(({ task }) => task))),
+    planEvents(doughs, machines, said, new Set(own.map(({ task }) => task))),
     now,
   );
 }

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import { schemeName } from '@/core/lamination/scheme';
 import { rowsOf, type Db } from '../db/rows';
@@ -9,12 +10,12 @@ export interface DoughBehind {
   id: number;
   name: string;
   /** Schemes by name and folds: "Three letter folds, 3-3-3". */
-  from: string;
-  to: string;
+  from: Coded;
+  to: Coded;
   /** Its outputs with the product versions of today. */
   outputs: { outputId: number; versionId: number }[];
   /** Why it cannot follow, in a sentence; null where it can. */
-  refused: string | null;
+  refused: Coded | null;
 }
 
 /** Planned doughs that are not laminated as their products are today, in order of their promises. */
@@ -52,11 +53,11 @@ export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> 
         ...{ id: dough.id, name: dough.name, from: named(was), to: named(is) },
         outputs: today.map(({ outputId, product }) => ({ outputId, versionId: product.versionId })),
         refused: begun
-          ? `${dough.name} has its butter already and stays as it is.`
+          ? coded('lamination.hasItsButterAlready', { dough: dough.name })
           : apart
-            ? `The products of ${dough.name} no longer share a scheme; give them the same one, or make two doughs.`
+            ? coded('lamination.noLongerShareAScheme', { dough: dough.name })
             : remixed
-              ? `${dough.name} was mixed by an older formula and stays as it is.`
+              ? coded('lamination.wasMixedByAnOlderFormula', { dough: dough.name })
               : null,
       },
     ];
@@ -64,4 +65,4 @@ export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> 
 }
 
 const named = ({ name, scheme }: { name: string; scheme: Parameters<typeof schemeName>[0] }) =>
-  `${name} (${schemeName(scheme)})`;
+  coded('lamination.nameAndFolds', { name, folds: schemeName(scheme) });

@@ -66,7 +66,7 @@ export function BatchList({
               <option value="">{say('batch.any')}</option>
               {([2, 3, 4] as const).map((mark) => (
                 <option key={mark} value={mark}>
-                  {say('batch.orLess', { mark, SCOREWORDS: SCORE_WORDS[mark] })}
+                  {say('batch.orLess', { mark, SCOREWORDS: say.coded(SCORE_WORDS[mark]) })}
                 </option>
               ))}
             </select>

@@ -193,14 +193,14 @@ function Output({
                 <p>
                   {say.rich('batch.nextTime', {
                     span: (words) => <span className="font-semibold">{words}</span>,
-                    seen,
-                    likely,
-                    next,
+                    seen: say.coded(seen),
+                    likely: say.coded(likely),
+                    next: say.coded(next),
                   })}
                 </p>
                 <p className={evidence.length > 0 ? '' : 'text-quiet'}>
                   {evidence.length > 0
-                    ? say('batch.inTheLog', { evidence: evidence.join('; ') })
+                    ? say('batch.inTheLog', { evidence: evidence.map(say.coded).join('; ') })
                     : say('batch.theLogShowsNothingFor')}
                 </p>
               </li>
@@ -211,9 +211,9 @@ function Output({
       {off.length > 0 && (
         <ul className="mt-3 text-lg">
           {off.map(({ label, minutes, meant: [least, most] }) => (
-            <li key={label}>
+            <li key={label && say.coded(label)}>
               {say('batch.took', {
-                label,
+                label: say.coded(label),
                 duration: duration(minutes),
                 part:
                   least === most

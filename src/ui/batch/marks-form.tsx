@@ -44,7 +44,7 @@ export function MarksForm({
           />
         ))}
         <p className="text-[15px] text-quiet">
-          1 {SCORE_WORDS[1]}, 5 {SCORE_WORDS[5]}
+          1 {say.coded(SCORE_WORDS[1])}, 5 {say.coded(SCORE_WORDS[5])}
         </p>
       </div>
       <fieldset>
@@ -63,7 +63,7 @@ export function MarksForm({
                   on ? 'border-ink bg-ink text-ground' : 'border-edge bg-flour',
                 )}
               >
-                {FAULTS[fault].seen}
+                {say.coded(FAULTS[fault].seen)}
               </button>
             );
           })}
@@ -82,6 +82,7 @@ function MarkRow({
   score: Score | undefined;
   onGive: (score: Score) => void;
 }) {
+  const say = useWords();
   return (
     <div role="group" aria-label={mark} className="flex items-center gap-2">
       <span className="w-20 text-xl first-letter:uppercase">{mark}</span>
@@ -90,7 +91,7 @@ function MarkRow({
           key={one}
           type="button"
           aria-pressed={score === one}
-          aria-label={`${mark} ${one}, ${SCORE_WORDS[one]}`}
+          aria-label={`${mark} ${one}, ${say.coded(SCORE_WORDS[one])}`}
           onClick={() => onGive(one)}
           className={clsx(
             'size-14 rounded border text-2xl font-semibold',

@@ -3,11 +3,12 @@ import { describe, expect, it, vi } from 'vitest';
 import { show } from '../../../test-support/view';
 import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
 import { Temperatures } from './temperatures';
+import { inEnglish } from '../../../test-support/words';
 
 // Drawn by a library that measures the screen: here it says what it was given to draw.
 vi.mock('./temperature-curve', () => ({
   default: ({ stays, told }: { stays: HeardStay[]; told: HandReading[] }) => (
-    <figure aria-label="curve">{[...stays, ...told].map(({ step }) => step).join(', ')}</figure>
+    <figure aria-label="curve">{[...stays, ...told].map(({ step }) => inEnglish(step)).join(', ')}</figure>
   ),
 }));
 

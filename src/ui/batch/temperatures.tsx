@@ -67,7 +67,7 @@ function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
     <span>
       {say.rich('batch.inTheForFromTo', {
         b: (words) => <b className="font-semibold">{words}</b>,
-        step,
+        step: say.coded(step),
         isWithin: within,
         label: label.toLowerCase(),
         duration: duration((to - from) / 60_000),
@@ -88,7 +88,7 @@ function HandWords({ reading, units, zone }: { reading: HandReading; units: Read
     <span>
       {say.rich('batch.measured', {
         b: (words) => <b className="font-semibold">{words}</b>,
-        step: reading.step,
+        step: say.coded(reading.step),
         celsius: showCelsius(reading.celsius, units),
         receivedAt: () =>
           reading.receivedAt !== undefined && (

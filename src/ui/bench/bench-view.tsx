@@ -139,7 +139,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               <span>
                 {say.rich('bench.undo', {
                   span: (words) => <span className="text-base text-quiet">{words}</span>,
-                  label: lastStep?.label ?? 'note',
+                  label: say.coded(lastStep?.label ?? 'note'),
                   EVENTWORDS: eventWords(say)[undoable.kind],
                   time: clockTime(undoable.at, zone),
                 })}

@@ -45,7 +45,7 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
         <p className="max-w-md text-lg">
           {say.rich('bench.contains', {
             allergens: allergens.join(', '),
-            mind: () => mind && <span className="block font-semibold">{mind}</span>,
+            mind: () => mind && <span className="block font-semibold">{say.coded(mind)}</span>,
           })}
         </p>
       )}

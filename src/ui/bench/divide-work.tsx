@@ -42,7 +42,7 @@ export function DivideWork({ item, outputs, scale, tell, running }: WorkProps) {
       </p>
       <p role="status" className="text-lg">
         {say.rich('bench.wordsPartPart2Last', {
-          words: sum.words,
+          words: say.coded(sum.words),
           part: sum.mean !== null ? say('bench.average', { mass: showMass(sum.mean, units) }) : '',
           part2: sum.off > 0 ? say('bench.outsideTheTolerance', { off: sum.off }) : '',
           last: () =>

@@ -49,7 +49,12 @@ export function LockInWork({ item, rolling }: WorkProps) {
         {step.step.kind === 'lock-in' && (
           <>
             <p className="text-xl font-semibold">{say('bench.dough', { slab: slab(plan.dough) })}</p>
-            <p>{say('bench.then', { LOCKINWORDS: LOCK_IN_WORDS[plan.style], slab: slab(plan.after) })}</p>
+            <p>
+              {say('bench.then', {
+                LOCKINWORDS: say.coded(LOCK_IN_WORDS[plan.style]),
+                slab: slab(plan.after),
+              })}
+            </p>
           </>
         )}
         <Button floor className="mt-1 justify-self-start" onClick={() => setFitting(true)}>

@@ -43,7 +43,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
               className="flex min-h-14 w-full items-center justify-between gap-3 border-b border-hairline text-left text-lg"
             >
               <span>
-                <span className="font-semibold">{item.step.label}</span>, {item.dough.name}
+                <span className="font-semibold">{say.coded(item.step.label)}</span>, {item.dough.name}
               </span>
               <span className="shrink-0 text-quiet">{name(item.state.startedBy)}</span>
             </button>
@@ -69,7 +69,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
                 </span>
               </span>
               <span className="min-w-0 flex-1">
-                <span className="block text-xl font-semibold">{item.step.label}</span>
+                <span className="block text-xl font-semibold">{say.coded(item.step.label)}</span>
                 <span className="text-lg text-quiet">{item.dough.name}</span>
                 {moved && <span className="block text-base text-quiet">{moved}</span>}
               </span>
@@ -91,7 +91,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
               <Taken
                 by={item.state.takenBy}
                 {...{ me, name }}
-                what={`${item.step.label}, ${item.dough.name}`}
+                what={`${say.coded(item.step.label)}, ${item.dough.name}`}
                 onTake={() => onTake(item)}
               />
             </li>

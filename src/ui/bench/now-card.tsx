@@ -105,7 +105,7 @@ export function NowCard({
           part:
             step.step.turn !== undefined
               ? say('bench.turn', { turn: step.step.turn })
-              : step.step.label.toLowerCase(),
+              : say.coded(step.step.label).toLowerCase(),
         })
     : say('bench.outOfTheOven');
   const facts = [
@@ -151,7 +151,7 @@ export function NowCard({
             ),
         })}
       </p>
-      <h2 className="text-5xl leading-tight font-bold">{title}</h2>
+      <h2 className="text-5xl leading-tight font-bold">{say.coded(title)}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 grid grid-cols-[2fr_1fr] gap-3">
         <Button
@@ -186,7 +186,7 @@ export function NowCard({
           className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
         >
           {say('bench.notReadyBeforeInStart', {
-            label: short.label,
+            label: say.coded(short.label),
             time: dayTime(short.until, zone),
             duration: duration((short.until - now) / 60_000),
           })}
@@ -204,15 +204,15 @@ export function NowCard({
         <div className="grid gap-1 text-xl">
           <p>{facts.join(', ')}</p>
           {turns && step.step.turn && turns.of !== turns.planned && (
-            <p className="font-semibold">{turnWords(turns)}</p>
+            <p className="font-semibold">{say.coded(turnWords(turns))}</p>
           )}
           {step.step.gives !== undefined && (
             <p>{say('bench.doughTo', { celsius: celsius(step.step.gives) })}</p>
           )}
-          {step.step.check && <p>{say('bench.lookFor', { check: step.step.check })}</p>}
+          {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
           <Declared {...{ step, outputs }} />
           {step.step.caution && (
-            <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
+            <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{say.coded(step.step.caution)}</p>
           )}
           {last && (
             <p>
@@ -248,7 +248,7 @@ export function NowCard({
           </span>
           <span className="block text-base text-quiet">
             {[item, ...together]
-              .map((one) => `${one.step.label.toLowerCase()}, ${one.dough.name}`)
+              .map((one) => `${say.coded(one.step.label).toLowerCase()}, ${one.dough.name}`)
               .join('; ')}
           </span>
         </Button>
@@ -272,14 +272,14 @@ export function NowCard({
       <WordsSheet
         open={sheet === 'note'}
         onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={say('bench.noteOn', { label: step.label.toLowerCase() })}
+        title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
         words={notes(say)}
         onSay={(text) => tell({ kind: 'note', text })}
       />
       <WordsSheet
         open={sheet === 'skip'}
         onOpenChange={(open) => setSheet(open ? 'skip' : null)}
-        title={say('bench.skipBecause', { label: step.label.toLowerCase() })}
+        title={say('bench.skipBecause', { label: say.coded(step.label).toLowerCase() })}
         words={reasons(say)}
         onSay={(text) => tell({ kind: 'skip', text })}
       />

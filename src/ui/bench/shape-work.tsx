@@ -21,15 +21,19 @@ export function ShapeWork({ item, outputs }: WorkProps) {
   const pieces = item.step.load?.pieces ?? output.pieces;
   const each = filling ? fillingPerPiece(filling, area) : 0;
   const size = cut?.size;
+  const full = filling && overfull(filling, area);
   return (
     <div className="grid w-full gap-2">
       {size && (
         <p className="text-lg">
           {say('bench.keepCutPiecesColdUntil', {
-            label: SHAPE_WORDS[size.shape].label,
-            base: SHAPE_WORDS[size.shape].base,
+            label: say.coded(SHAPE_WORDS[size.shape].label),
+            base: say.coded(SHAPE_WORDS[size.shape].base),
             cm: cm(size.base),
-            part: size.height > 0 ? `, ${SHAPE_WORDS[size.shape].height ?? ''} ${cm(size.height)}` : '',
+            part:
+              size.height > 0
+                ? `, ${say.coded(SHAPE_WORDS[size.shape].height ?? '')} ${cm(size.height)}`
+                : '',
           })}
         </p>
       )}
@@ -44,14 +48,15 @@ export function ShapeWork({ item, outputs }: WorkProps) {
           </p>
           <p>
             {say('bench.bareAtTheEdgeSealed', {
-              FILLINGMOMENTS: FILLING_MOMENTS[filling.moment],
+              FILLINGMOMENTS: say.coded(FILLING_MOMENTS[filling.moment]),
               where: filling.where,
               cm: cm(filling.bareEdge),
             })}
           </p>
-          <p className={overfull(filling, area) ? 'text-warn' : 'text-quiet'}>
-            {overfull(filling, area) ??
-              say('bench.noMoreThanItOpens', { mass: showMass(filling.limit, units) })}
+          <p className={full ? 'text-warn' : 'text-quiet'}>
+            {full
+              ? say.coded(full)
+              : say('bench.noMoreThanItOpens', { mass: showMass(filling.limit, units) })}
           </p>
         </div>
       )}
@@ -59,16 +64,16 @@ export function ShapeWork({ item, outputs }: WorkProps) {
         <>
           <ol className="grid grid-cols-2 gap-3 lg:grid-cols-4">
             {shape.steps.map(({ drawing, words }, i) => (
-              <li key={words} className="grid content-start gap-1 text-[17px]">
+              <li key={say.coded(words)} className="grid content-start gap-1 text-[17px]">
                 <Picture drawing={drawing} id={`shape-${i}`} className="w-full max-w-44" />
-                {i + 1}. {words}
+                {i + 1}. {say.coded(words)}
               </li>
             ))}
           </ol>
           <ul className="text-[17px] text-quiet">
             {shape.wrong.map(({ sign, because }) => (
-              <li key={sign}>
-                <span className="font-semibold">{sign}</span>: {because}
+              <li key={say.coded(sign)}>
+                <span className="font-semibold">{say.coded(sign)}</span>: {say.coded(because)}
               </li>
             ))}
           </ul>

@@ -44,7 +44,7 @@ export function SheetWork({ item, outputs, rolling, scale, tell, running }: Work
             span: (words) => <span className="font-semibold">{words}</span>,
             product,
             pieces,
-            cut: () => piece.cut && SHAPE_WORDS[piece.cut.size.shape].label,
+            cut: () => piece.cut && say.coded(SHAPE_WORDS[piece.cut.size.shape].label),
             cut2: () => piece.cut && cm(piece.cut.size.base),
             part: piece.cut && piece.cut.size.height > 0 ? ` × ${cm(piece.cut.size.height)}` : '',
             mm: () => piece.cut?.mm,

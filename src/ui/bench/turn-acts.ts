@@ -56,13 +56,16 @@ export function turnDoneLabel(say: Say, dough: DoughForecast, state: StepState):
 export function otherWays(say: Say, fold: Fold): { label: string; folds: Fold[] }[] {
   const others = (['half', 'letter', 'book'] as const).filter((other) => other !== fold);
   return [
-    { label: say('bench.oneFoldTooManyA', { FOLDWORDS: FOLD_WORDS[fold] }), folds: [fold, fold] },
+    { label: say('bench.oneFoldTooManyA', { FOLDWORDS: say.coded(FOLD_WORDS[fold]) }), folds: [fold, fold] },
     ...others.map((other) => ({
-      label: say('bench.oneFoldTooManyA2', { FOLDWORDS: FOLD_WORDS[fold], FOLDWORDS2: FOLD_WORDS[other] }),
+      label: say('bench.oneFoldTooManyA2', {
+        FOLDWORDS: say.coded(FOLD_WORDS[fold]),
+        FOLDWORDS2: say.coded(FOLD_WORDS[other]),
+      }),
       folds: [fold, other],
     })),
     ...others.map((other) => ({
-      label: say('bench.aInstead', { FOLDWORDS: FOLD_WORDS[other] }),
+      label: say('bench.aInstead', { FOLDWORDS: say.coded(FOLD_WORDS[other]) }),
       folds: [other],
     })),
   ];

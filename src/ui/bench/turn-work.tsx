@@ -66,18 +66,20 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           })}
         </ol>
       )}
-      {advice?.words && <p className="border-l-4 border-warn pl-3 text-lg text-warn">{advice.words}</p>}
+      {advice?.words && (
+        <p className="border-l-4 border-warn pl-3 text-lg text-warn">{say.coded(advice.words)}</p>
+      )}
       <div className="grid items-start gap-x-5 gap-y-2 sm:grid-cols-[14rem_1fr]">
         {turn ? (
           <Picture drawing={foldDrawing(fold, turn.sheet, cm)} id="fold" className="w-full" />
         ) : (
-          <p className="text-xl font-semibold">{FOLD_WORDS[fold]}</p>
+          <p className="text-xl font-semibold">{say.coded(FOLD_WORDS[fold])}</p>
         )}
         <div className="grid gap-0.5 text-lg">
           {turn && <p className="text-2xl font-bold">{slab(turn.sheet)}</p>}
           {work && <Addition work={work} nth={step.step.turn ?? 1} />}
           <p>
-            <span className="font-semibold">{FOLD_WORDS[fold]}</span>, {HOW_TO[fold]}
+            <span className="font-semibold">{say.coded(FOLD_WORDS[fold])}</span>, {say.coded(HOW_TO[fold])}
           </p>
           {turn && <p>{say('bench.fromOpenSideAheadA', { slab: slab(turn.before) })}</p>}
           {turn && <GapRow passes={turn.passes} floor />}
@@ -88,11 +90,13 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
             {say('bench.had', {
               part:
                 folds.given.length > 0
-                  ? folds.given.map((one) => FOLD_WORDS[one.fold]).join(', ')
+                  ? folds.given.map((one) => say.coded(FOLD_WORDS[one.fold])).join(', ')
                   : say('bench.noFold'),
               part2:
                 advice && !advice.words
-                  ? say('bench.comesTo', { outcomeWords: outcomeWords(advice.outcome, work.scheme.scheme) })
+                  ? say('bench.comesTo', {
+                      outcomeWords: say.coded(outcomeWords(advice.outcome, work.scheme.scheme)),
+                    })
                   : '',
             })}
           </p>

@@ -5,11 +5,11 @@ import type { Say } from '@/words/say';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { cooling, coolingWords, type CoolingRule } from '@/core/climate/cooling';
+import { cooling, coolingMessage, type CoolingRule } from '@/core/climate/cooling';
 import type { Board } from '@/core/wire/board';
 import type { AliveAnswer, EventBody, Recording } from '@/core/record/events';
 import { lastMeasured, probeReadings } from '@/core/forecast/conditions';
-import { remarkWords } from '@/core/forecast/remark-words';
+import { remarkMessage } from '@/core/forecast/remark-words';
 import type { Verdict } from '@/core/learning/verdicts';
 import type { RisePhase } from '@/core/process/route';
 import { clockTime, dayTime } from '@/core/time/local';
@@ -107,7 +107,7 @@ export function WaitCard({
       <p className="text-lg text-quiet">
         {say('bench.waitingSince', { time: dayTime(from, zone), duration: duration((now - from) / MINUTE) })}
       </p>
-      <h2 className="text-5xl leading-tight font-bold">{step.label}</h2>
+      <h2 className="text-5xl leading-tight font-bold">{say.coded(step.label)}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <div className="my-3 grid gap-1 text-xl">
         {ready && !step.never && (
@@ -129,7 +129,7 @@ export function WaitCard({
                 : '',
           })}
         </p>
-        {step.remark && <p className="text-warn">{remarkWords(step.remark, units)}</p>}
+        {step.remark && <p className="text-warn">{say.coded(remarkMessage(step.remark))}</p>}
         {step.step.cover && (
           <p>
             {say('bench.cover', {
@@ -138,7 +138,7 @@ export function WaitCard({
             })}
           </p>
         )}
-        {step.step.check && <p>{say('bench.lookFor', { check: step.step.check })}</p>}
+        {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
         {last && (
           <p>
             {say('bench.lookedAt', {
@@ -182,11 +182,11 @@ export function WaitCard({
         )}
         {step.step.cools && (
           <p role="status" className="max-w-xl border-l-4 border-warn pl-3 font-semibold">
-            {coolingWords(cooling(coolingRule, from, state.temperatures, now), zone, units)}
+            {say.coded(coolingMessage(cooling(coolingRule, from, state.temperatures, now), zone))}
           </p>
         )}
         {step.step.caution && (
-          <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{step.step.caution}</p>
+          <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{say.coded(step.step.caution)}</p>
         )}
       </div>
       {isChecked(item) && (
@@ -251,7 +251,7 @@ export function WaitCard({
       <WordsSheet
         open={sheet === 'note'}
         onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={say('bench.noteOn', { label: step.label.toLowerCase() })}
+        title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
         words={[
           say('bench.skinHasFormed'),
           'condensation',

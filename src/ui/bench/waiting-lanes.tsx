@@ -3,10 +3,10 @@
 import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { remarkWords } from '@/core/forecast/remark-words';
+import { remarkMessage } from '@/core/forecast/remark-words';
 import { countTurns, turnWords } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
-import { useCelsius, useUnits } from '../live/units';
+import { useCelsius } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
 
 interface Props {
@@ -44,7 +44,6 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
 function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'now' | 'zone' | 'onPick'>) {
   const say = useWords();
   const { dough, step } = item;
-  const [units] = useUnits();
   const turns =
     step.step.kind === 'rest' && !step.step.branch
       ? countTurns(dough.steps, dough.state, dough.lamination?.blocks)
@@ -54,7 +53,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
   const share = Math.min(1, Math.max(0, (now - from) / Math.max(1, at - from)));
   const fixed = step.min === step.max;
   const words = step.never
-    ? step.remark && remarkWords(step.remark, units)
+    ? step.remark && say.coded(remarkMessage(step.remark))
     : now > latest && !fixed
       ? say('bench.pastItsWindowSince', { time: clockTime(latest, zone) })
       : fixed || now >= earliest
@@ -64,7 +63,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
         <span className="text-xl font-semibold whitespace-nowrap">{dough.name}</span>
-        <span className="text-lg">{step.label.toLowerCase()}</span>
+        <span className="text-lg">{say.coded(step.label).toLowerCase()}</span>
       </span>
       <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>
         <path d="M4 22C70 22 130 10 196 10" fill="none" stroke="var(--hairline)" strokeWidth={3} />
@@ -86,7 +85,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
         {words}
         {step.step.cover && `, ${step.step.cover}`}
         {turns && turns.done < turns.of && (
-          <span className="block font-bold text-ink">{turnWords(turns)}</span>
+          <span className="block font-bold text-ink">{say.coded(turnWords(turns))}</span>
         )}
       </span>
     </>

@@ -68,7 +68,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
             return (
               <tr key={i} className="border-b border-hairline align-baseline">
                 <th scope="row" className="pr-4 font-semibold">
-                  {names[i] || SHAPE_WORDS[wanted.size.shape].label}
+                  {names[i] || say.coded(SHAPE_WORDS[wanted.size.shape].label)}
                 </th>
                 <td className="pr-4 whitespace-nowrap">
                   <span className="text-2xl font-bold">{pieces}</span>

@@ -103,7 +103,9 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
   const laid = useArrangement(ask);
   const names = rows.map(({ name }) => name);
   const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units.length));
-  const file = drawing && `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, 10))}`;
+  const file =
+    drawing &&
+    `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, say.coded(drawing.says), 10))}`;
 
   return (
     <main className="flex-1 p-5 print:p-0">

@@ -7,7 +7,6 @@ import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import type { CutRow } from './rows';
 
-const SHAPES = PIECE_SHAPES.map((id) => ({ id, name: SHAPE_WORDS[id].label }));
 const MOST_ROWS = 3;
 
 /** The kinds of pieces for a sheet, as typed: up to three. */
@@ -35,10 +34,10 @@ export function CutRows({
               <Choice
                 label={say('cutting.shape')}
                 value={row.shape}
-                options={SHAPES}
+                options={PIECE_SHAPES.map((id) => ({ id, name: say.coded(SHAPE_WORDS[id].label) }))}
                 onChoose={(shape) => set(i, { shape: shape as PieceShape })}
               />
-              <Field label={words.base} value={row.base} onType={(base) => set(i, { base })} />
+              <Field label={say.coded(words.base)} value={row.base} onType={(base) => set(i, { base })} />
               {row.shape === 'sector' ? (
                 <Field
                   label={say('cutting.sectors')}
@@ -46,7 +45,11 @@ export function CutRows({
                   onType={(sectors) => set(i, { sectors })}
                 />
               ) : words.height ? (
-                <Field label={words.height} value={row.height} onType={(height) => set(i, { height })} />
+                <Field
+                  label={say.coded(words.height)}
+                  value={row.height}
+                  onType={(height) => set(i, { height })}
+                />
               ) : (
                 <span />
               )}

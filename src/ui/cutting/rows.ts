@@ -6,6 +6,7 @@ import { parseNumber } from '@/core/units/number';
 import { measure, showMeasure } from '@/core/units/measure';
 import type { ReaderUnits } from '@/core/units/reader';
 import { typedGrams } from '@/core/units/typed-grams';
+import { coded } from '@/core/codes/coded';
 
 /** One kind of piece as it is typed. */
 export interface CutRow {
@@ -50,13 +51,16 @@ export function readRow(say: Say, row: CutRow, units: ReaderUnits): ReadCut | st
   const words = SHAPE_WORDS[row.shape];
   const cm = (text: string) => (parseMillimetres(text, units.length) ?? NaN) / 10;
   const base = cm(row.base);
-  if (Number.isNaN(base)) return say('cutting.theIsALengthSuch', { base: words.base });
+  if (Number.isNaN(base)) return say('cutting.theIsALengthSuch', { base: say.coded(words.base) });
   const height = words.height ? cm(row.height) : 0;
-  if (Number.isNaN(height)) return say('cutting.theIsALengthSuch2', { height: words.height ?? 'height' });
+  if (Number.isNaN(height))
+    return say('cutting.theIsALengthSuch2', {
+      height: say.coded(words.height ?? coded('cutting.height')),
+    });
   const sectors = row.shape === 'sector' ? (parseNumber(row.sectors) ?? NaN) : undefined;
   const size: PieceSize = { shape: row.shape, base, height, ...(sectors === undefined ? {} : { sectors }) };
   const fault = pieceFault(size);
-  if (fault) return fault;
+  if (fault) return say.coded(fault);
   const most = count(row.most);
   if (most === 'none') return say('cutting.piecesAreAWholeNumber');
   const perTray = count(row.perTray);
@@ -89,9 +93,9 @@ export function tooLarge(
     (counts[i] ?? 0) === 0 && most !== 0
       ? [
           round && size.shape !== 'sector'
-            ? say('cutting.aRoundSheetIsCut', { names: names[i] || SHAPE_WORDS[size.shape].label })
+            ? say('cutting.aRoundSheetIsCut', { names: names[i] || say.coded(SHAPE_WORDS[size.shape].label) })
             : say('cutting.noOfComeFromThis', {
-                label: SHAPE_WORDS[size.shape].label,
+                label: say.coded(SHAPE_WORDS[size.shape].label),
                 names: names[i] || say('cutting.thisSize'),
               }),
         ]

@@ -21,7 +21,6 @@ import { LayersPanel } from './layers-panel';
 import { PiecesPanel } from './pieces-panel';
 import { ScrapPanel } from './scrap-panel';
 import { StepTable } from './step-table';
-import { useRetold } from '../live/units';
 
 /** Trimmings belong to the step that cuts or divides. */
 const scrapStep = ({ steps }: DoughForecast) =>
@@ -30,7 +29,7 @@ const scrapStep = ({ steps }: DoughForecast) =>
 /** One dough: its thread large, planned and real, and every step with what is known of it. */
 export function DoughView({ board, person }: { board: Board; person: Person }) {
   const say = useWords();
-  const told = useRetold();
+
   const now = useMinute();
   const { zone } = board.house;
   const { doughs, records, record, trouble } = useFloor(board, person.id, now);
@@ -39,7 +38,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   if (!dough || !facts) return null;
   const slack = stepSlack(dough, facts.outputs, now);
   const staffed = staffedSpans(board.presences);
-  const words = stateWords(dough, now);
+  const words = stateWords(say, dough, now);
   const off = misfits(dough);
   return (
     <main className="flex-1 p-5">
@@ -89,8 +88,8 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
       )}
       {off.length > 0 && (
         <div className="mb-3 border-l-4 border-warn pl-3 text-lg">
-          {off.map(({ key, sentence }) => (
-            <p key={key}>{told(sentence)}</p>
+          {off.map(({ key, message }) => (
+            <p key={key}>{say.coded(message)}</p>
           ))}
           <FollowDough id={dough.id} name={dough.name} />
         </div>

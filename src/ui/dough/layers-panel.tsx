@@ -56,22 +56,25 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
             {say.rich('dough.eachDoughAndButter', {
               name,
               span: (words) => <span className="font-semibold">{words}</span>,
-              schemeName: schemeName(scheme),
+              schemeName: say.coded(schemeName(scheme)),
               blocks: work.blocks,
               value: work.blocks === 1 ? 'block' : say('dough.blocksOfEqualWeight'),
               mass: showMass(work.weights.dough, units),
               mass2: showMass(work.weights.fat, units),
             })}
           </p>
-          {turns && <p className="text-xl font-semibold">{turnWords(turns)}</p>}
+          {turns && <p className="text-xl font-semibold">{say.coded(turnWords(turns))}</p>}
           {blocks.map(({ block, given, toCome }) => (
             <p key={block}>
               {say.rich('dough.had', {
                 blocks: () => work.blocks > 1 && <span className="font-semibold">{blockName(block)}: </span>,
-                given: given.map(({ fold }) => FOLD_WORDS[fold]).join(', ') || say('dough.noFoldYet'),
+                given:
+                  given.map(({ fold }) => say.coded(FOLD_WORDS[fold])).join(', ') || say('dough.noFoldYet'),
                 part:
                   toCome.length > 0
-                    ? say('dough.toCome', { toCome: toCome.map(({ fold }) => FOLD_WORDS[fold]).join(', ') })
+                    ? say('dough.toCome', {
+                        toCome: toCome.map(({ fold }) => say.coded(FOLD_WORDS[fold])).join(', '),
+                      })
                     : '',
               })}
             </p>
@@ -79,10 +82,10 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
           <p>
             {say('dough.at', {
               length: showLength(work.mm, units),
-              outcomeWords: outcomeWords(advice.outcome, scheme),
+              outcomeWords: say.coded(outcomeWords(advice.outcome, scheme)),
             })}
           </p>
-          {advice.words && <p className="border-l-4 border-warn pl-3 text-warn">{advice.words}</p>}
+          {advice.words && <p className="border-l-4 border-warn pl-3 text-warn">{say.coded(advice.words)}</p>}
           {done.length > 0 && (
             <div className="flex flex-wrap gap-2">
               {done.map(({ key, step }) => (
@@ -91,7 +94,7 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
                   className="min-h-11"
                   onClick={() => setCorrecting({ key, fold: step.given?.fold ?? 'letter' })}
                 >
-                  {say('dough.wasGivenOtherwise', { label: step.label })}
+                  {say('dough.wasGivenOtherwise', { label: say.coded(step.label) })}
                 </Button>
               ))}
             </div>
@@ -108,7 +111,7 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
           {correcting &&
             [
               {
-                label: say('dough.aAsPlanned', { FOLDWORDS: FOLD_WORDS[correcting.fold] }),
+                label: say('dough.aAsPlanned', { FOLDWORDS: say.coded(FOLD_WORDS[correcting.fold]) }),
                 folds: [correcting.fold],
               },
               ...otherWays(say, correcting.fold),

@@ -59,13 +59,13 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
                   mass: showMass(piece.grams, units),
                   part: piece.cut
                     ? say('dough.atMm', {
-                        label: SHAPE_WORDS[piece.cut.size.shape].label,
+                        label: say.coded(SHAPE_WORDS[piece.cut.size.shape].label),
                         cm: cm(piece.cut.size.base),
                         value: piece.cut.size.height > 0 ? ` × ${cm(piece.cut.size.height)}` : '',
                         mm: piece.cut.mm,
                       })
                     : '',
-                  part2: piece.shape ? `, ${SHAPES[piece.shape].label}` : '',
+                  part2: piece.shape ? `, ${say.coded(SHAPES[piece.shape].label)}` : '',
                 })}
               </p>
               {piece.filling && (
@@ -74,7 +74,9 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
                     name: piece.filling.name,
                     mass: showMass(each, units),
                     mass2: showMass(each * pieces, units),
-                    overfull: overfull(piece.filling, area) ?? FILLING_MOMENTS[piece.filling.moment],
+                    overfull: say.coded(
+                      overfull(piece.filling, area) ?? FILLING_MOMENTS[piece.filling.moment],
+                    ),
                   })}
                 </p>
               )}

@@ -47,7 +47,7 @@ export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
           <ul className="text-[17px]">
             {told.map(({ grams, how, use, at, personId }) => (
               <li key={`${at} ${grams} ${use}`}>
-                {showMass(grams, units)} {how}: {SCRAP_WAYS[use].label}{' '}
+                {showMass(grams, units)} {how}: {say.coded(SCRAP_WAYS[use].label)}{' '}
                 <span className="text-quiet">
                   {people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
                 </span>

@@ -71,7 +71,7 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                       status={state?.status ?? 'open'}
                       celsius={step.around}
                     />
-                    {step.label}
+                    {say.coded(step.label)}
                   </span>
                 </th>
                 <td className="pr-4 whitespace-nowrap">
@@ -138,7 +138,7 @@ export function StepTable({ dough, slack, people, zone }: Props) {
                     ...(state?.records ?? []).flatMap(({ data }) =>
                       data.kind === 'checked' ? [checkWords(say, data)] : [],
                     ),
-                    state?.skipReason ?? '',
+                    say.coded(state?.skipReason ?? ''),
                   ]
                     .filter(Boolean)
                     .join(', ')}

@@ -1,4 +1,5 @@
 import { pathOf, type Drawing, type Mark, type Tone } from '@/core/drawing/drawing';
+import { useWords } from '../kit/words';
 
 /** Dough, butter and fillings look the same by day and by night, as they do in the bakery. */
 const FILLS: Record<Tone, string> = {
@@ -61,11 +62,12 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
 
 /** A drawing of the core, on the screen. `id` tells its arrow heads from those of other drawings. */
 export function Picture({ drawing, id, className }: { drawing: Drawing; id: string; className?: string }) {
+  const say = useWords();
   const { view, marks, says } = drawing;
   const thin = Math.max(view[2], view[3]) / 320;
   const arrow = `arrow-${id}`;
   return (
-    <svg viewBox={view.join(' ')} role="img" aria-label={says} className={className}>
+    <svg viewBox={view.join(' ')} role="img" aria-label={say.coded(says)} className={className}>
       <defs>
         <marker id={arrow} viewBox="0 0 8 8" refX={5} refY={4} markerWidth={5} markerHeight={5} orient="auto">
           <path d="M0 0.8L8 4L0 7.2Z" fill="var(--ink)" />

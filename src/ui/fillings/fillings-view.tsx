@@ -40,8 +40,8 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
                           dough: need.dough,
                           pieces: need.pieces,
                           mass: showMass(need.grams, units),
-                          FILLINGMOMENTS: FILLING_MOMENTS[need.filling.moment],
-                          full: () => full && <span className="block text-warn">{full}</span>,
+                          FILLINGMOMENTS: say.coded(FILLING_MOMENTS[need.filling.moment]),
+                          full: () => full && <span className="block text-warn">{say.coded(full)}</span>,
                         })}
                       </p>
                     );
@@ -57,18 +57,18 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
         {SHAPE_KINDS.map((kind) => {
           const { label, steps, wrong } = SHAPES[kind];
           return (
-            <section key={kind} aria-label={label} className="border-t border-hairline pt-2">
-              <h3 className="text-xl font-semibold">{label}</h3>
+            <section key={kind} aria-label={say.coded(label)} className="border-t border-hairline pt-2">
+              <h3 className="text-xl font-semibold">{say.coded(label)}</h3>
               <ol className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-4">
                 {steps.map(({ drawing, words }, i) => (
-                  <li key={words} className="grid content-start gap-1 text-[15px]">
+                  <li key={say.coded(words)} className="grid content-start gap-1 text-[15px]">
                     <Picture drawing={drawing} id={`${kind}-${i}`} className="w-full max-w-40" />
-                    {i + 1}. {words}
+                    {i + 1}. {say.coded(words)}
                   </li>
                 ))}
               </ol>
               <p className="mt-1 text-[15px] text-quiet">
-                {wrong.map(({ sign, because }) => `${sign}: ${because}`).join('; ')}.
+                {wrong.map(({ sign, because }) => `${say.coded(sign)}: ${say.coded(because)}`).join('; ')}.
               </p>
             </section>
           );

@@ -4,10 +4,11 @@ import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
 import type { Alarm, AlarmKind } from '@/core/shopfloor/alarms';
 import { AlarmBand } from './alarm-band';
+import { coded } from '@/core/codes/coded';
 
 const alarm = (kind: AlarmKind, minute: number): Alarm => ({
   ...{ id: `${kind}/1/x`, kind, doughId: 1, stepKey: 'x', at: minute * MIN },
-  sentence: `${kind} it is.`,
+  message: coded('alarms.shouldBeReadyLook', { name: kind }),
   takenBy: null,
 });
 const band = (open: Alarm[], take = telling(), trouble: string | null = null, takeOut = telling()) => (
@@ -24,7 +25,7 @@ describe('the band of alarms', () => {
     const { user } = show(band([alarm('wash', 5), alarm('preheat', 1), alarm('out', 9), alarm('silent', 0)]));
     const shown = () =>
       screen.getAllByRole('listitem').map(({ textContent }) => textContent?.slice(6, 12).trim());
-    expect(shown()).toEqual(['out it', 'wash i']);
+    expect(shown()).toEqual(['out sh', 'wash s']);
     await user.click(screen.getByRole('button', { name: '2 more' }));
     expect(shown()).toHaveLength(4);
     await user.click(screen.getByRole('button', { name: 'less' }));

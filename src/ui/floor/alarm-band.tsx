@@ -32,6 +32,7 @@ export function AlarmBand({
   zone: string;
 }) {
   const say = useWords();
+
   const now = useMinute();
   const { on, toggle } = useSound(open.length > 0);
   const [all, setAll] = useState(false);
@@ -49,7 +50,7 @@ export function AlarmBand({
           {shown.map((alarm) => (
             <li key={alarm.id} className="flex items-center justify-between gap-4">
               <span className="text-xl">
-                <span className="font-bold">{nearTime(alarm.at, now, zone)}</span> {alarm.sentence}
+                <span className="font-bold">{nearTime(alarm.at, now, zone)}</span> {say.coded(alarm.message)}
               </span>
               <span className="flex shrink-0 flex-wrap justify-end gap-2">
                 {alarm.thaw && (

@@ -7,24 +7,24 @@ import type { Board } from '@/core/wire/board';
 import { REFUSED } from '@/core/wire/answer';
 import { send } from '../live/command';
 import { keepCall, onSent, waitingCalls, type FloorCall } from '../live/outbox';
-import { useUnits } from '../live/units';
+import { useWords } from '../kit/words';
 
 const takenBy = ({ name, input, personId, at }: FloorCall): AlarmTaken[] =>
   name === 'take-alarm' ? [{ alarm: String(input.alarm), personId, at }] : [];
 
 /** The alarms of a board that are due, and how to take one; what is taken here is quiet at once. */
 export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: number, personId: number) {
-  const [units] = useUnits();
+  const say = useWords();
   const [own, setOwn] = useState<AlarmTaken[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const due = useMemo(() => {
     const { taken, ...calls } = board.calls;
     return alarms(doughs, now, {
       ...calls,
-      ...{ zone: board.house.zone, units },
+      ...{ zone: board.house.zone },
       taken: [...own, ...taken],
     });
-  }, [board, doughs, now, own, units]);
+  }, [board, doughs, now, own]);
   useEffect(() => {
     // What an earlier page has taken without a line.
     void waitingCalls().then((calls) => setOwn((before) => [...calls.flatMap(takenBy), ...before]));
@@ -37,10 +37,10 @@ export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: n
       setTrouble(outcome.answer.message);
     });
   }, []);
-  const take = ({ id, sentence }: Alarm) => {
+  const take = ({ id, message }: Alarm) => {
     setTrouble(null);
     setOwn((before) => [...before, { alarm: id, personId, at: now }]);
-    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, sentence);
+    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, say.coded(message));
   };
   const takeOut = async (alarm: Alarm) => {
     if (!alarm.thaw) return;

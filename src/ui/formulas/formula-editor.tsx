@@ -75,7 +75,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
   const advice = unread.length > 0 ? [] : advise(analysis, ranges, { osmotolerant, levain });
   const general = read.faults.filter(({ row, field }) => row === null && field === 'amount');
   const faultOf = (field: 'flour' | 'doughCelsius') =>
-    read.faults.find((one) => one.field === field)?.message ?? null;
+    say.coded(read.faults.find((one) => one.field === field)?.message ?? '') || null;
 
   const change = (next: Draft) => {
     flushSync(() => {
@@ -190,7 +190,7 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
           <Choice
             label={say('common.cupsAndSpoons')}
             value={kitchen}
-            options={KITCHENS}
+            options={KITCHENS.map(({ id, name }) => ({ id, name: say.coded(name) }))}
             onChoose={(id) => {
               setOwn(id as Kitchen);
               setUnits({ kitchen: id as Kitchen });
@@ -213,8 +213,8 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
           ))}
         </div>
         {general.map(({ message }) => (
-          <p key={message} role="alert" className="mb-3 text-warn">
-            {message}
+          <p key={say.coded(message)} role="alert" className="mb-3 text-warn">
+            {say.coded(message)}
           </p>
         ))}
         {trouble && trouble.field !== 'name' && (

@@ -69,7 +69,9 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label={say('formulas.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }) => (
-            <li key={`${line}${message}`}>{say('common.line', { line, message })}</li>
+            <li key={`${line}${say.coded(message)}`}>
+              {say('common.line', { line, message: say.coded(message) })}
+            </li>
           ))}
         </ul>
       )}

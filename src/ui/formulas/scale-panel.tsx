@@ -12,6 +12,8 @@ import { parseNumber } from '@/core/units/number';
 import { showMass } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { useUnits } from '../live/units';
+import type { Coded } from '@/core/codes/coded';
+import { Fault } from '@/core/codes/fault';
 
 const ways = (say: Say): { id: Way; name: string }[] => [
   { id: 'pieces', name: 'pieces' },
@@ -141,7 +143,7 @@ export function ScalePanel({
       </div>
       {answer.trouble && (
         <p role="alert" className="mt-2 text-warn">
-          {answer.trouble}
+          {say.coded(answer.trouble)}
         </p>
       )}
       {scaled && rounded && (
@@ -216,7 +218,7 @@ function answerOf(
   formula: Formula,
   book: IngredientBook,
   first: string,
-): { scaled: ScaledFormula | null; trouble: string | null } {
+): { scaled: ScaledFormula | null; trouble: Coded | null } {
   const share = (text: string) =>
     text.trim() === '' ? 0 : (parseNumber(text.replace('%', '')) ?? NaN) / 100;
   const pieces = parseNumber(typed.pieces);
@@ -241,7 +243,7 @@ function answerOf(
   try {
     return { scaled: scale(formula, book, target), trouble: null };
   } catch (error) {
-    if (error instanceof RangeError) return { scaled: null, trouble: error.message };
+    if (error instanceof Fault) return { scaled: null, trouble: error.fault };
     throw error;
   }
 }

@@ -194,8 +194,11 @@ export function StageTable({ draft, read, stage, book, units, mayChange, onChang
                   <tr className="border-b border-hairline">
                     <td colSpan={WIDTHS.length} className="px-2 pb-2 text-[16px]">
                       {told.map(({ message }) => (
-                        <p key={message} className={faults.length > 0 ? 'text-warn' : 'text-quiet'}>
-                          {message}
+                        <p
+                          key={say.coded(message)}
+                          className={faults.length > 0 ? 'text-warn' : 'text-quiet'}
+                        >
+                          {say.coded(message)}
                         </p>
                       ))}
                       {unknown && (

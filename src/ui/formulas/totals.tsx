@@ -65,9 +65,9 @@ export function Totals({
                 >
                   <dt>{name}</dt>
                   <dd className="text-xl font-semibold">{of(analysis).toFixed(1)} %</dd>
-                  {said.map(({ sentence }) => (
-                    <dd key={sentence} className="col-span-2 text-[15px] text-quiet">
-                      {sentence}
+                  {said.map(({ message }) => (
+                    <dd key={message.code} className="col-span-2 text-[15px] text-quiet">
+                      {say.coded(message)}
                     </dd>
                   ))}
                 </div>

@@ -41,7 +41,7 @@ export function Versions({
   const book = bookWithFormulas(ingredients, formulas);
   const options = versions.map(({ id, version }) => ({
     id: String(id),
-    name: say('formulas.versionNth', { version }),
+    name: say('formulas.version', { version }),
   }));
   const [a, b] = [versions.find(({ id }) => id === left), versions.find(({ id }) => id === right)];
   const [was, is] = [a && analyse(a.formula, book), b && analyse(b.formula, book)];

@@ -20,7 +20,7 @@ import { useAtTablet } from '../live/at-tablet';
 import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
-import { useCelsius, useRetold } from '../live/units';
+import { useCelsius } from '../live/units';
 
 interface Props {
   board: Board;
@@ -31,7 +31,7 @@ interface Props {
 /** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
 export function HandoverView({ board, words: kept, person: signedIn }: Props) {
   const say = useWords();
-  const told = useRetold();
+
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const celsius = useCelsius();
@@ -76,7 +76,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             {page.standing.map(({ dough, now: going, turns, measured }) => (
               <li key={dough.id} className="border-b border-hairline py-2 text-lg">
                 <span className="text-xl font-semibold">{dough.name}</span>
-                {turns && <span className="font-semibold">, {turns}</span>}
+                {turns && <span className="font-semibold">, {say.coded(turns)}</span>}
                 {measured && (
                   <span>
                     {say('handover.at', {
@@ -86,9 +86,9 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
                   </span>
                 )}
                 {going.map(({ label, since, place, shelf, until }) => (
-                  <span key={label} className="block">
+                  <span key={label && say.coded(label)} className="block">
                     {say('handover.sinceUntil', {
-                      label: label.toLowerCase(),
+                      label: say.coded(label).toLowerCase(),
                       time: nearTime(since, now, zone),
                       part: place
                         ? say('handover.placePartValue', {
@@ -115,7 +115,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             <ul className="text-lg">
               {calls.open.map((alarm) => (
                 <li key={alarm.id} className="border-b border-hairline py-1">
-                  <b>{clockTime(alarm.at, zone)}</b> {alarm.sentence}
+                  <b>{clockTime(alarm.at, zone)}</b> {say.coded(alarm.message)}
                 </li>
               ))}
               {calls.open.length === 0 && <li>{say('handover.none')}</li>}
@@ -128,7 +128,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             <ul className="text-lg">
               {page.coming.map(({ dough, step }) => (
                 <li key={`${dough.id}/${step.key}`} className="border-b border-hairline py-1">
-                  <b>{clockTime(step.dueAt, zone)}</b> {step.label}, {dough.name}
+                  <b>{clockTime(step.dueAt, zone)}</b> {say.coded(step.label)}, {dough.name}
                 </li>
               ))}
               {page.coming.length === 0 && <li>{say('handover.nothingByHand')}</li>}
@@ -139,9 +139,9 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
               {say('handover.notAsUsualLast12')}
             </h2>
             <ul className="text-lg">
-              {page.unusual.map(({ at, personId, sentence }) => (
-                <li key={`${at} ${sentence}`} className="border-b border-hairline py-1">
-                  <b>{clockTime(at, zone)}</b> {told(sentence)}
+              {page.unusual.map(({ at, personId, message }) => (
+                <li key={`${at} ${say.coded(message)}`} className="border-b border-hairline py-1">
+                  <b>{clockTime(at, zone)}</b> {say.coded(message)}
                   {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
                 </li>
               ))}

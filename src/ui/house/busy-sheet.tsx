@@ -45,8 +45,8 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
           onText={setText}
         />
         {(read?.faults ?? []).slice(0, 10).map((fault) => (
-          <p key={fault} role="alert" className="text-warn">
-            {fault}
+          <p key={say.coded(fault)} role="alert" className="text-warn">
+            {say.coded(fault)}
           </p>
         ))}
         {read && read.busy.length > 0 && (

@@ -1,7 +1,16 @@
 'use client';
 
-import { createContext, Fragment, isValidElement, useContext, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  Fragment,
+  isValidElement,
+  useContext,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
+import { useUnits } from '../live/units';
 import { sayer, type Say, type Tag } from '@/words/say';
 
 /** Says messages, also those with parts of a page in them. */
@@ -38,9 +47,10 @@ export function WordsProvider({
 }) {
   const around = useContext(Words)?.messages;
   // Messages stay what they were while a page is there, however often its data is fetched anew.
-  const [words] = useState(() => {
-    const all = { ...around, ...messages };
-    const plain = sayer(language, all);
+  const [all] = useState(() => ({ ...around, ...messages }));
+  const [units] = useUnits();
+  const words = useMemo(() => {
+    const plain = sayer(language, all, units);
     const say: SayOnPage = Object.assign(plain, {
       rich: (key: MessageKey, values: Parameters<SayOnPage['rich']>[1]) => {
         const parts = plain.parts<ReactNode>(key, withKeys(values));
@@ -48,7 +58,7 @@ export function WordsProvider({
       },
     });
     return { say, messages: all };
-  });
+  }, [all, language, units]);
   return <Words.Provider value={words}>{children}</Words.Provider>;
 }
 

@@ -22,7 +22,7 @@ const fatOptions = (say: Say, units: ReaderUnits) =>
   FATS.map((id) => ({
     id,
     name: say('lamination.to', {
-      label: WORKABLE[id].label,
+      label: say.coded(WORKABLE[id].label),
       celsius: showCelsius(WORKABLE[id].low, units),
       celsius2: showCelsius(WORKABLE[id].high, units),
     }),

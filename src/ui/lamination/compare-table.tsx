@@ -69,11 +69,11 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                     {name}
                   </button>
                 </th>
-                <td className="pr-3 whitespace-nowrap">{schemeName(scheme)}</td>
+                <td className="pr-3 whitespace-nowrap">{say.coded(schemeName(scheme))}</td>
                 <td className="pr-3">{layers.fatLayers}</td>
                 <td className="pr-3 text-quiet">{multiplied}</td>
                 <td className="pr-3 whitespace-nowrap">{microns(layers.meanFat)}</td>
-                <td className="pr-3 whitespace-nowrap">{verdictWords(verdict, scheme.kind)}</td>
+                <td className="pr-3 whitespace-nowrap">{say.coded(verdictWords(verdict, scheme.kind))}</td>
                 <td className="pr-3 whitespace-nowrap">{duration(work)}</td>
                 <td className="whitespace-nowrap">{duration(rest)}</td>
               </tr>

@@ -38,7 +38,7 @@ export function Composer({
         <Choice
           label={say('lamination.for')}
           value={draft.kind}
-          options={LAMINATION_KINDS.map((id) => ({ id, name: KIND_WORDS[id].label }))}
+          options={LAMINATION_KINDS.map((id) => ({ id, name: say.coded(KIND_WORDS[id].label) }))}
           onChoose={(kind) => onChange({ ...draft, kind: kind as LaminationKind })}
         />
         <Choice
@@ -97,7 +97,7 @@ export function Composer({
                 >
                   {FOLDS.map((fold) => (
                     <option key={fold} value={fold}>
-                      {FOLD_WORDS[fold]}
+                      {say.coded(FOLD_WORDS[fold])}
                     </option>
                   ))}
                 </select>

@@ -33,7 +33,10 @@ const USUAL_BLOCK = 10;
 
 /** Ways to begin: an enclosed block in each style, butter spread or grated, a stack. */
 export const beginnings = (say: Say): { id: string; name: string }[] => [
-  ...LOCK_INS.map((style) => ({ id: style, name: say('lamination.block', { style: LOCK_IN_WORDS[style] }) })),
+  ...LOCK_INS.map((style) => ({
+    id: style,
+    name: say('lamination.block', { style: say.coded(LOCK_IN_WORDS[style]) }),
+  })),
   { id: 'spread', name: say('lamination.softButterSpread') },
   { id: 'grated', name: say('lamination.frozenButterGrated') },
   { id: 'discs', name: say('lamination.discsStacked') },
@@ -108,7 +111,7 @@ export function readDraft(
     ...{ kind: draft.kind, beginning, flourInFat: flour / 100, turns, lockInMinutes, perKg: draft.perKg },
   };
   const fault = schemeFault(scheme);
-  return fault ? faulty(fault) : { scheme, fault: null };
+  return fault ? faulty(say.coded(fault)) : { scheme, fault: null };
 }
 
 const faulty = (fault: string) => ({ scheme: null, fault });

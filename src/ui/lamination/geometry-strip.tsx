@@ -58,7 +58,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
         {lockIn && (
           <li>
             <h3 className="font-semibold">
-              {say('lamination.lockIn', { LOCKINWORDS: LOCK_IN_WORDS[lockIn.style] })}
+              {say('lamination.lockIn', { LOCKINWORDS: say.coded(LOCK_IN_WORDS[lockIn.style]) })}
             </h3>
             <Picture drawing={lockInDrawing(lockIn.style, lockIn)} id="lock-in" className="h-28" />
             <p className="text-[16px]">{say('lamination.butter', { slab: slab(lockIn.butter) })}</p>
@@ -72,7 +72,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
               })}
             </p>
             <p className="text-[15px] text-quiet">{say('lamination.then', { slab: slab(lockIn.after) })}</p>
-            <p className="text-[15px] text-quiet">{HOW_TO[lockIn.style]}</p>
+            <p className="text-[15px] text-quiet">{say.coded(HOW_TO[lockIn.style])}</p>
           </li>
         )}
         {open && (
@@ -84,7 +84,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
         {turns.map((turn) => (
           <li key={turn.nth}>
             <h3 className="font-semibold">
-              {say('lamination.turn', { nth: turn.nth, FOLDWORDS: FOLD_WORDS[turn.fold] })}
+              {say('lamination.turn', { nth: turn.nth, FOLDWORDS: say.coded(FOLD_WORDS[turn.fold]) })}
             </h3>
             <Picture
               drawing={foldDrawing(turn.fold, turn.sheet, cm)}
@@ -126,7 +126,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
           <h3 className="font-semibold">{say('lamination.byHand')}</h3>
           <ul className="list-disc pl-5 text-[15px]">
             {BY_HAND.map((words) => (
-              <li key={words}>{words}</li>
+              <li key={say.coded(words)}>{say.coded(words)}</li>
             ))}
           </ul>
         </li>

@@ -4,7 +4,7 @@ import { useWords } from '../kit/words';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import { blocksFor, GeometryFault, planBlock, type BlockPlan } from '@/core/lamination/geometry';
+import { blocksFor, planBlock, type BlockPlan } from '@/core/lamination/geometry';
 import { fractionOf, outcomeOf, operationsOf, schemeName } from '@/core/lamination/scheme';
 import { pileOf } from '@/core/lamination/stack';
 import { showLength, showMass } from '@/core/units/reader';
@@ -23,6 +23,8 @@ import { LayerFacts } from './layer-facts';
 import { SchemeKeeper, type Behind, type SchemeProduct } from './scheme-keeper';
 import { SectionView } from './section-view';
 import { Tabs } from './tabs';
+import { Fault } from '@/core/codes/fault';
+import type { Coded } from '@/core/codes/coded';
 
 export interface HouseSchemeView extends ComparedScheme {
   schemeId: number;
@@ -74,7 +76,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
           : null;
   const blocks = fault ? 1 : blocksFor((dough + fat) / 1000, blockKg);
   const weights = { dough: dough / blocks, fat: fat / blocks };
-  const worked = useMemo((): BlockPlan | string | null => {
+  const worked = useMemo((): BlockPlan | Coded | null => {
     if (!composed || fault) return null;
     try {
       return planBlock(
@@ -85,7 +87,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
         rolling.laying,
       );
     } catch (error) {
-      if (error instanceof GeometryFault) return error.message;
+      if (error instanceof Fault) return error.fault;
       throw error;
     }
   }, [composed, fault, dough, fat, mm, blocks, rolling]);
@@ -157,7 +159,10 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
           {composed && pile && (
             <section aria-labelledby="section-heading" className="grid content-start gap-3">
               <h2 id="section-heading" className="text-xl font-semibold">
-                {say('lamination.at', { schemeName: schemeName(composed), length: showLength(mm, units) })}
+                {say('lamination.at', {
+                  schemeName: say.coded(schemeName(composed)),
+                  length: showLength(mm, units),
+                })}
               </h2>
               <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
               <SectionView pile={pile} mm={mm} finest={finest} />
@@ -165,12 +170,12 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
           )}
         </div>
       )}
-      {typeof worked === 'string' && (
+      {worked && 'code' in worked && (
         <p role="alert" className="mt-5 border-l-4 border-warn pl-3 text-lg text-warn">
-          {retold(worked, units)}
+          {say.coded(worked)}
         </p>
       )}
-      {worked && typeof worked !== 'string' && (
+      {worked && !('code' in worked) && (
         <div className="mt-6 grid gap-6">
           <GeometryStrip plan={worked} blocks={blocks} />
           <div className="grid gap-8 lg:grid-cols-2">

@@ -49,7 +49,7 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
   return (
     <div className="grid content-start gap-3">
       <p role="status" className="border-l-4 border-butter pl-3 text-2xl font-semibold">
-        {verdictWords(verdict, scheme.kind)}
+        {say.coded(verdictWords(verdict, scheme.kind))}
       </p>
       <dl className="grid grid-cols-[9rem_1fr] gap-y-0.5 text-[17px]">
         {facts.map(([name, value]) => (
@@ -63,14 +63,16 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
         {less && (
           <p>
             <span className="text-quiet">{say('lamination.withoutTheLastTurn')}</span>
-            {outcomeWords(less, scheme)}
+            {say.coded(outcomeWords(less, scheme))}
           </p>
         )}
         <p>
           <span className="text-quiet">
-            {say('lamination.oneMore', { part: last ? FOLD_WORDS[last.fold] : say('lamination.letterFold') })}
+            {say('lamination.oneMore', {
+              part: say.coded(last ? FOLD_WORDS[last.fold] : say('lamination.letterFold')),
+            })}
           </span>
-          {outcomeWords(more, scheme)}
+          {say.coded(outcomeWords(more, scheme))}
         </p>
       </div>
     </div>

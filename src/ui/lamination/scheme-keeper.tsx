@@ -7,6 +7,7 @@ import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { send } from '../live/command';
 import { go } from '../live/go';
+import type { Words } from '@/core/codes/coded';
 
 export interface SchemeProduct {
   id: number;
@@ -17,9 +18,9 @@ export interface SchemeProduct {
 export interface Behind {
   id: number;
   name: string;
-  from: string;
-  to: string;
-  refused: string | null;
+  from: Words;
+  to: Words;
+  refused: Words | null;
 }
 
 interface Props {
@@ -125,9 +126,15 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
           <ul className="grid gap-1">
             {behind.map((dough) => (
               <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
-                {dough.refused ?? (
+                {dough.refused ? (
+                  say.coded(dough.refused)
+                ) : (
                   <>
-                    {say('lamination.now2', { name: dough.name, from: dough.from, to: dough.to })}
+                    {say('lamination.now2', {
+                      name: dough.name,
+                      from: say.coded(dough.from),
+                      to: say.coded(dough.to),
+                    })}
                     <Button
                       disabled={busy}
                       onClick={() => void act('relaminate-dough', { doughId: dough.id })}

@@ -38,7 +38,7 @@ export function aboutTap(
   dough: Pick<DoughRecord, 'name' | 'steps'> | undefined,
 ): string {
   const step = dough?.steps.find(({ key }) => key === stepKey);
-  const where = [dough?.name, step?.label].filter((part) => part !== undefined).join(', ');
+  const where = [dough?.name, step && say.coded(step.label)].filter((part) => part !== undefined).join(', ');
   const what = celsius === null ? eventWords(say)[kind] : `${celsius} °C`;
   const said = text === null ? what : `${what} “${text.slice(0, 60)}”`;
   return where === '' ? said : `${where}: ${said}`;

@@ -74,12 +74,12 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
     const next = doughs[nth + 1];
     if (!next) return;
     const merged = mergeDoughs(dough, next, makers, making);
-    if ('refused' in merged) tell(dough, { message: merged.refused, late: false });
+    if ('refused' in merged) tell(dough, { message: say.coded(merged.refused), late: false });
     else setDoughs(doughs.flatMap((one) => (one === next ? [] : one === dough ? [merged] : [one])));
   };
   const split = (dough: ProposedDough) => {
     const parts = splitDough(dough, makers, making);
-    if ('refused' in parts) tell(dough, { message: parts.refused, late: false });
+    if ('refused' in parts) tell(dough, { message: say.coded(parts.refused), late: false });
     else setDoughs(doughs.flatMap((one) => (one === dough ? parts : [one])));
   };
   // Each is a dough that has to be rolled and cut once more: not at every look.

@@ -62,7 +62,7 @@ function Form({ onClose, book, zone }: Props) {
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label={say('orders.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }, i) => (
-            <li key={i}>{say('common.line', { line, message })}</li>
+            <li key={i}>{say('common.line', { line, message: say.coded(message) })}</li>
           ))}
           {read.faults.length > 20 && <li>{say('orders.andMore', { count: read.faults.length - 20 })}</li>}
         </ul>

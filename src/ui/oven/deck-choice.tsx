@@ -1,21 +1,22 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
-import { decksFor, deckWords, type Decks } from '@/core/bakery/decks';
+import { decksFor, type Decks } from '@/core/bakery/decks';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
-import { correctionWords } from '@/core/learning/bakes';
+import { correctionMessage } from '@/core/learning/bakes';
 import { Button } from '../kit/button';
 import { FloorChoice } from '../kit/floor-choice';
 import type { OvenInside } from './oven-inside';
 import type { Tell } from './load-rows';
+import { coded } from '@/core/codes/coded';
 
 /** What the oven and its decks are known to do: "deck 1 takes 8 % longer, by 4 bakes"; null where nothing is. */
 export function correctionsTold(say: Say, { whole, each }: Decks): string | null {
   const decks = each.flatMap((one, i) => {
-    const words = correctionWords(one);
-    return words ? [say('oven.deckTakes', { i: i + 1, words })] : [];
+    const words = correctionMessage(one);
+    return words ? [say('oven.deckTakes', { i: i + 1, words: say.coded(words) })] : [];
   });
-  const all = correctionWords(whole);
-  return decks.length > 0 ? decks.join('; ') : all && say('oven.theOvenTakes', { all });
+  const all = correctionMessage(whole);
+  return decks.length > 0 ? decks.join('; ') : all && say('oven.theOvenTakes', { all: say.coded(all) });
 }
 
 interface Props {
@@ -74,7 +75,11 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
           ))}
           {!told && (
             <Button floor look="quiet" onClick={() => put(proposed)}>
-              {say('oven.isOn', { deckWords: deckWords(proposed) })}
+              {say('oven.isOn', {
+                deckWords: say.coded(
+                  coded('oven.onDecks', { count: proposed.length, decks: proposed.map(String) }),
+                ),
+              })}
             </Button>
           )}
         </div>

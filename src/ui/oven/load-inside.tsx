@@ -55,7 +55,7 @@ export function LoadInside({
           <h2 className="text-3xl leading-tight font-bold">{dough.name}</h2>
           <p className="text-xl">
             {say('oven.traysInSince', {
-              label: step.label.toLowerCase(),
+              label: say.coded(step.label).toLowerCase(),
               trays,
               time: clockTime(load.start, zone),
             })}
@@ -76,7 +76,7 @@ export function LoadInside({
           {say.rich('oven.withFan', {
             b: (words) => <b>{words}</b>,
             celsius: showCelsius(phase.celsius, units),
-            part: phase.words ? `, ${phase.words}` : '',
+            ...{ steam: phase.steam, vent: phase.vent },
             part2:
               phases.length > 1 && phase.until > now && phase !== phases.at(-1)
                 ? say('oven.more', { timer: timer(phase.until - now) })

@@ -10,7 +10,7 @@ import type { Person } from '@/core/bakery/people';
 import type { Machine } from '@/core/bakery/machines';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { cutShort } from '@/core/forecast/cut-sheets';
-import { shortSentence } from '@/core/schedule/drift';
+import { shortMessage } from '@/core/schedule/drift';
 import { promisesOf } from '@/core/forecast/promises';
 import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
@@ -27,7 +27,6 @@ import { StepMark } from '../thread/step-mark';
 import { StepWhy } from './step-why';
 import type { MovingHand } from './use-moving';
 import { stateWords, whenWords } from './words';
-import { useRetold } from '../live/units';
 
 interface Props {
   dough: DoughForecast;
@@ -59,7 +58,7 @@ export function DoughPanel(props: Props) {
     props;
   const steps = [...dough.steps].sort((a, b) => a.start - b.start);
   const next = steps.find((step) => isHandsOn(step) && dough.state.steps.get(step.key)?.status === 'open');
-  const words = stateWords(dough, now);
+  const words = stateWords(say, dough, now);
   const short = useMemo(() => cutShort(dough, facts.outputs, rolling), [dough, facts, rolling]);
   const promises = (dough.state.finished ? [] : promisesOf(dough, facts)).map((promise) => {
     const missing = short.find(({ output }) => output.id === promise.output.id);
@@ -69,10 +68,9 @@ export function DoughPanel(props: Props) {
   });
   const watch = (props.sampled?.watch ?? []).flatMap(({ task }) => {
     const found = stepOf(whole, task);
-    return found?.dough.id === dough.id ? [found.step.label.toLowerCase()] : [];
+    return found?.dough.id === dough.id ? [say.coded(found.step.label).toLowerCase()] : [];
   });
   const off = misfits(dough);
-  const told = useRetold();
   return (
     <aside
       aria-label={dough.name}
@@ -93,7 +91,7 @@ export function DoughPanel(props: Props) {
                 {say('plan.onTimeInOf100', { value: Math.round(100 * sure) })}
               </p>
             )}
-            {missing && <p className="font-bold text-warn">{told(shortSentence(missing))}</p>}
+            {missing && <p className="font-bold text-warn">{say.coded(shortMessage(missing))}</p>}
             {late > 0 && (
               <p className="text-right font-bold text-warn">
                 {say('plan.readyLate', { duration: duration(late) })}
@@ -117,15 +115,15 @@ export function DoughPanel(props: Props) {
         </p>
         {next && (
           <p className="mt-2 border-l-4 border-butter pl-3">
-            <span className="block text-lg font-semibold">{next.label}</span>
+            <span className="block text-lg font-semibold">{say.coded(next.label)}</span>
             {dayTime(next.start, zone)}, {whenWords({ inMinutes: (next.dueAt - now) / 60_000 })}
           </p>
         )}
         {off.length > 0 && (
           <div className="mt-2">
-            {off.slice(0, 3).map(({ key, sentence }) => (
+            {off.slice(0, 3).map(({ key, message }) => (
               <p key={key} className="text-[15px] text-warn">
-                {told(sentence)}
+                {say.coded(message)}
               </p>
             ))}
             <FollowDough id={dough.id} name={dough.name} />
@@ -170,7 +168,7 @@ export function DoughPanel(props: Props) {
                 </span>
                 <StepMark hands={isHandsOn(step)} status={state?.status ?? 'open'} celsius={step.around} />
                 <span className={clsx('min-w-0 flex-1', isHandsOn(step) ? 'font-semibold' : 'text-quiet')}>
-                  {step.label}
+                  {say.coded(step.label)}
                   {step.pinned && <Pin aria-label={say('plan.fixed')} size={13} className="ml-1 inline" />}
                   {by && isHandsOn(step) && <span className="font-normal text-quiet"> {by}</span>}
                 </span>

@@ -1,5 +1,7 @@
 'use client';
 
+import type { Say } from '@/words/say';
+import { useWords } from '../kit/words';
 import type { KeyboardEvent } from 'react';
 import type { GroupItem, GroupRow } from '@/core/schedule/groups';
 import { dayTime } from '@/core/time/local';
@@ -43,8 +45,9 @@ function Row({
   onPick,
   hand,
 }: Omit<Props, 'rows'> & { row: GroupRow }) {
+  const say = useWords();
   const shown = items.filter(({ end, start }) => end > scale.from && start < scale.to);
-  const labelled = roomForWords(shown, scale);
+  const labelled = roomForWords(say, shown, scale);
   return (
     <div
       className="relative"
@@ -113,10 +116,11 @@ function Handle({
   onPick,
   hand,
 }: Pick<Props, 'scale' | 'zone' | 'onPick' | 'hand'> & { item: GroupItem; first: boolean; picked: boolean }) {
+  const say = useWords();
   const grip = status === 'open' ? { doughId, key, whole: false, start } : null;
   const drag = useDrag(scale, hand, () => grip);
   const x = xOf(scale, start);
-  const words = `${dough} ${label.toLowerCase()}, ${dayTime(start, zone)}`;
+  const words = `${dough} ${say.coded(label).toLowerCase()}, ${dayTime(start, zone)}`;
   return (
     <button
       {...drag}
@@ -133,12 +137,12 @@ function Handle({
 }
 
 /** The words that have room beside those before them, by task. */
-function roomForWords(items: readonly GroupItem[], scale: TimeScale): Map<string, string> {
+function roomForWords(say: Say, items: readonly GroupItem[], scale: TimeScale): Map<string, string> {
   let free = 0;
   return new Map(
     items.flatMap(({ task, dough, label, start, end }) => {
       const [x1, x2] = [xOf(scale, start), xOf(scale, end)];
-      const words = `${dough} ${label.toLowerCase()}`;
+      const words = `${dough} ${say.coded(label).toLowerCase()}`;
       if (x1 <= free || words.length * LETTER >= Math.max(x2 - x1, 90)) return [];
       free = x1 + words.length * LETTER;
       return [[task, words] as const];

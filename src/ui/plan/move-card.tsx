@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import { useEffect, useRef } from 'react';
 import type { Machine } from '@/core/bakery/machines';
-import { clashSentence, stepOf } from '@/core/schedule/supposed';
+import { clashMessage, stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
@@ -23,6 +23,7 @@ export function MoveCard({
   zone: string;
 }) {
   const say = useWords();
+
   const { moving, supposed, keeping } = hand;
   const card = useFocusWhile(moving !== null);
   if (!moving) return null;
@@ -43,7 +44,7 @@ export function MoveCard({
       className="fixed top-16 left-1/2 z-10 w-[min(44rem,94vw)] -translate-x-1/2 rounded border-2 border-ink bg-flour px-4 py-3 text-[17px] lg:left-[calc(50%-10.5rem)]"
     >
       <p className="text-xl font-semibold">
-        {moving.label} {dayTime(lands, zone)}
+        {say.coded(moving.label)} {dayTime(lands, zone)}
         {by !== 0 && (
           <span className="font-normal text-quiet">
             {say('plan.laterEarlier', { duration: duration(Math.abs(by)), isBy: by > 0 })}
@@ -66,7 +67,7 @@ export function MoveCard({
       {found?.breaks.slice(0, 3).map((clash, i) => (
         <p key={i} className="text-warn">
           {say('plan.othersWouldMakeWay', {
-            clashSentence: clashSentence(whole, machines, clash, moving.doughId),
+            clashSentence: say.coded(clashMessage(whole, machines, clash, moving.doughId)),
           })}
         </p>
       ))}

@@ -9,7 +9,6 @@ import type { Proposal } from '@/core/schedule/proposal';
 import { Button } from '../kit/button';
 import { useKeys } from '../kit/use-keys';
 import { workOutMend, type Progress } from '../live/mend';
-import { useRetold } from '../live/units';
 
 /** How long a mend is looked for unless somebody has enough of it, s. */
 const SECONDS = 5;
@@ -29,7 +28,7 @@ export function PlanNews({
   onJump: (drift: Drift) => void;
 }) {
   const say = useWords();
-  const retell = useRetold();
+
   const [search, setSearch] = useState<{ stop: () => void; progress: Progress | null } | null>(null);
   const [told, setTold] = useState<string | null>(null);
   const [newest] = mends;
@@ -62,7 +61,7 @@ export function PlanNews({
           onClick={() => onJump(first)}
         >
           {say('plan.retellPart', {
-            retell: retell(first.sentence),
+            retell: say.coded(first.message),
             part: drifts.length > 1 ? say('plan.andMore', { count: drifts.length - 1 }) : '',
           })}
         </button>

@@ -14,6 +14,7 @@ import { PlanNews } from './plan-news';
 import { ProposalText } from './proposal-body';
 import { TakenOut } from './taken-out';
 import { WaysSheet } from './ways-sheet';
+import { coded } from '@/core/codes/coded';
 
 const refresh = vi.fn();
 vi.mock('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
@@ -112,8 +113,8 @@ describe('a mend', () => {
 
 describe('the news of the plan', () => {
   const drifts: Drift[] = [
-    { doughId: 3, sentence: 'Danish 12 is 40 min behind', at: 0 },
-    { doughId: null, sentence: 'Hands: 1 person too few', at: HOUR },
+    { doughId: 3, message: coded('drift.isBehind', { name: 'Danish 12', duration: { minutes: 40 } }), at: 0 },
+    { doughId: null, message: coded('drift.handsTooFewAt', { over: 1, at: '06:00' }), at: HOUR },
   ];
   const jump = telling();
   const look = telling();

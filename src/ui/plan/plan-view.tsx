@@ -113,8 +113,8 @@ function PlanView({
   const duties = useMemo(() => rota(records, board.people, board.presences), [board, records]);
   const nobody = useMemo(
     () =>
-      unmanned(duties, now, zone).map(({ sentence, duty }) => ({
-        sentence,
+      unmanned(duties, now, zone).map(({ message, duty }) => ({
+        message,
         doughId: duty.doughId,
         at: duty.start,
       })),

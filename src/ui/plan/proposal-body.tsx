@@ -31,13 +31,13 @@ export function ProposalText({
       <ol className="grid gap-1">
         {changes.slice(0, READ).map(({ doughId, dough, label, from, to, more, why, onto }) => (
           <li
-            key={`${doughId} ${label} ${to} ${onto?.join() ?? ''}`}
+            key={`${doughId} ${say.coded(label)} ${to} ${onto?.join() ?? ''}`}
             className="border-b border-hairline pb-1"
           >
             {say.rich('plan.spanDoughLabelPartValue', {
               span: (words) => <span className="font-semibold">{words}</span>,
               dough,
-              label: label.toLowerCase(),
+              label: say.coded(label).toLowerCase(),
               part: more > 0 ? say('plan.andStepStepsAfterIt', { more }) : '',
               value: () =>
                 onto ? (

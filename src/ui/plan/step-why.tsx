@@ -5,7 +5,7 @@ import type { Say } from '@/words/say';
 import { useEffect, useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Machine } from '@/core/bakery/machines';
-import { clashSentence, stepOf } from '@/core/schedule/supposed';
+import { clashMessage, stepOf } from '@/core/schedule/supposed';
 import { isHandsOn } from '@/core/record/state';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import type { Reach } from '@/core/solver/what-if';
@@ -28,6 +28,7 @@ interface Props {
 /** How far a step could go, what holds it on each side, and how to take it in the hand. */
 export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: Props) {
   const say = useWords();
+
   const [reach, setReach] = useState<{ earlier: Reach; later: Reach } | null>(null);
   const { reach: ask } = hand;
   const task = taskId(dough.id, step.key);
@@ -89,16 +90,16 @@ function holdWords(
   side: 'earlier' | 'later',
   { dough, step, whole, machines }: Omit<Props, 'hand' | 'mayPlan' | 'zone'>,
 ): string {
-  if ('clash' in stop) return `${clashSentence(whole, machines, stop.clash, dough.id)}.`;
+  if ('clash' in stop) return `${say.coded(clashMessage(whole, machines, stop.clash, dough.id))}.`;
   if ('late' in stop) {
     const late = stepOf(whole, stop.late);
-    return say('plan.wouldBeLate', { label: late?.step.label ?? say('plan.theBake') });
+    return say('plan.wouldBeLate', { label: late ? say.coded(late.step.label) : say('plan.theBake') });
   }
   if ('far' in stop) return say('plan.nothingNearIsInThe');
   const wait = tightWait(dough, step, side, moved);
   if (wait)
     return say('plan.wouldBeShorterLongerThan', {
-      label: wait.label.toLowerCase(),
+      label: say.coded(wait.label).toLowerCase(),
       isShort: wait.short,
       duration: duration(wait.limit),
     });

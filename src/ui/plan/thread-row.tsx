@@ -44,7 +44,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
     [ghost, dough, scale],
   );
   const drag = useDrag(scale, hand, gripAt(dough, thread, scale));
-  const words = stateWords(dough, now);
+  const words = stateWords(say, dough, now);
   const begins = Math.min(...dough.steps.map((step) => step.plannedStart));
   const dues = [...new Set(outputs.map(({ dueAt }) => dueAt))].sort((a, b) => a - b);
   const lastDue = Math.max(...dues);

@@ -8,12 +8,13 @@ import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import { send } from '../live/command';
 import { useWhatIf } from './use-what-if';
+import type { Words } from '@/core/codes/coded';
 
 /** A step in the planner's hand: where it was, and where it is held now. */
 export interface Moving {
   doughId: number;
   key: string;
-  label: string;
+  label: Words;
   from: number;
   start: number;
   /** The whole thread is taken along. */

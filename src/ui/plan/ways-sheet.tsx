@@ -13,6 +13,7 @@ import { send } from '../live/command';
 import { Decision } from './mend-sheet';
 import { ProposalText } from './proposal-body';
 import { pointsWords } from './words';
+import { lowerFirst } from '@/words/say';
 
 /** A way that was tried: a plan with its price, or why there is none. */
 type Tried = { way: WayKind } & ({ proposal: Proposal; kept: boolean } | { trouble: string });
@@ -80,7 +81,7 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
                 onClick={() => setPicked(picked === one.way ? null : one.way)}
               >
                 <span className="flex flex-wrap items-baseline justify-between gap-x-4 text-lg">
-                  <b>{WAY_NAMES[one.way]}</b>
+                  <b>{say.coded(WAY_NAMES[one.way])}</b>
                   <span>
                     {'trouble' in one
                       ? say('plan.noPlan')
@@ -99,14 +100,14 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
       {open.length > 0 && (
         <p role="status" className="text-lg text-quiet">
           {say('plan.workingOutOfDone', {
-            WAYNAMES: WAY_NAMES[open[0] as WayKind].toLowerCase(),
+            WAYNAMES: lowerFirst(say.coded(WAY_NAMES[open[0] as WayKind])),
             count: tried.length,
             count2: ways.length,
           })}
         </p>
       )}
       {chosen && !('trouble' in chosen) && (
-        <section aria-label={WAY_NAMES[chosen.way]} className="border-t border-edge pt-3">
+        <section aria-label={say.coded(WAY_NAMES[chosen.way])} className="border-t border-edge pt-3">
           <ProposalText body={chosen.proposal.body} zone={zone} machines={machines} />
           <Decision proposal={chosen.proposal} mayAccept onDone={onClose} />
         </section>

@@ -22,15 +22,15 @@ describe('what is said of a dough', () => {
   });
 
   it('is that it is late before anything else, that it is finished, or its turns', () => {
-    expect(stateWords(dough([]), -10 * MIN)).toBe('');
-    expect(stateWords(dough([], 42), 42 * MIN)).toBe('late 42 min');
+    expect(stateWords(say, dough([]), -10 * MIN)).toBe('');
+    expect(stateWords(say, dough([], 42), 42 * MIN)).toBe('late 42 min');
     const skipped = dough([]).steps.map(({ key }) => did('skip', key, 1));
-    expect(stateWords(dough(skipped), 9000 * MIN)).toBe('finished');
+    expect(stateWords(say, dough(skipped), 9000 * MIN)).toBe('finished');
     const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key) => [
       did('start', key, 1),
       did('finish', key, 2),
     ]);
-    expect(stateWords(dough(turned), 3 * MIN)).toBe('turn 1 of 2 done');
+    expect(stateWords(say, dough(turned), 3 * MIN)).toBe('turn 1 of 2 done');
   });
 
   it('says late of what should have begun', () => {

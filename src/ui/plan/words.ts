@@ -13,12 +13,14 @@ export function outputWords({ outputs }: Pick<DoughRecord, 'outputs'>): string {
 }
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */
-export function stateWords(dough: DoughForecast, now: number): string {
+export function stateWords(say: Say, dough: DoughForecast, now: number): string {
   if (dough.state.finished) return 'finished';
   const behind = minutesBehind(dough, now);
   if (behind > 0) return `late ${duration(behind)}`;
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
-  return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of ? turnWords(turns) : '';
+  return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of
+    ? say.coded(turnWords(turns))
+    : '';
 }
 
 /** `in 25 min`, or `12 min late` for what should have begun. */

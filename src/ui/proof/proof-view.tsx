@@ -20,7 +20,7 @@ import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { RiseBar } from './rise-bar';
-import { useCelsius, useUnits } from '../live/units';
+import { useCelsius } from '../live/units';
 import { Together } from './together';
 
 const MINUTE = 60_000;
@@ -34,11 +34,10 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const { zone } = board.house;
   const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
-  const [units] = useUnits();
   const [held, setHeld] = useState<string | null>(null);
   const ovens = machinesOf('oven', board.machines);
   const watched = proofWatch(doughs, ovens, now);
-  const clashes = meetings(watched, ovens, zone, board.places, units);
+  const clashes = meetings(watched, ovens, zone, board.places);
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
@@ -125,7 +124,7 @@ function Row({
         <span className="block text-xl font-semibold">{dough.name}</span>
         <span className="block text-lg text-quiet">
           {say('proof.labelPart', {
-            label: step.label.toLowerCase(),
+            label: say.coded(step.label).toLowerCase(),
             part: step.load && !step.step.branch ? say('proof.trays', { trays: step.load.trays }) : '',
           })}
         </span>

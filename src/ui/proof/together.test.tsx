@@ -3,22 +3,31 @@ import { describe, expect, it } from 'vitest';
 import { show, telling } from '../../../test-support/view';
 import type { Meeting } from '@/core/shopfloor/meetings';
 import { Together } from './together';
+import { coded } from '@/core/codes/coded';
 
 const cooler = {
   ...{ kind: 'cooler' as const, doughId: 2, stepKey: '5.1.proof', place: 'retarder' },
-  words: 'Crescent 2 into the retarder, 4 °C',
+  words: coded('meetings.intoThe', { nameOf: 'Crescent 2', label: 'retarder', celsius: { celsius: 4 } }),
+};
+/** Two loads that are ready together. */
+const MEET = {
+  ...{ nameOf: 'Crescent 1', nameOf2: 'Crescent 2', why: coded('meetings.theOvenHasNoRoom') },
+  ...{ duration: { minutes: 13 }, then: coded('meetings.thenNeitherWaits') },
 };
 const meeting = (ways: Meeting['ways'], tooLong = false) =>
-  ({ sentence: 'Crescent 1 and Crescent 2 are ready together.', tooLong, ways }) as Meeting;
+  ({ message: coded('meetings.andAreReadyTogetherWould', MEET), tooLong, ways }) as Meeting;
 
 describe('two loads that meet', () => {
   it('come with what can be done in words, and with a button where one tap does it', async () => {
     const told = telling();
-    const order = { kind: 'order' as const, words: 'Bake Crescent 2 first.' };
+    const order = {
+      kind: 'order' as const,
+      words: coded('meetings.bakeFirst', { nameOf: 'Crescent 2', then: coded('meetings.thenNeitherWaits') }),
+    };
     const { user } = show(<Together meeting={meeting([order, cooler])} onCooler={told} />);
     expect(screen.getAllByRole('button')).toHaveLength(1);
-    expect(screen.getByText('Bake Crescent 2 first.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: cooler.words }));
+    expect(screen.getByText('Bake Crescent 2 first: then neither waits.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Crescent 2 into the retarder, 4 °C' }));
     expect(told).toHaveBeenCalledWith(cooler);
   });
 

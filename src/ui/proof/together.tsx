@@ -2,27 +2,29 @@
 
 import type { Meeting, MeetingWay } from '@/core/shopfloor/meetings';
 import { Button } from '../kit/button';
+import { useWords } from '../kit/words';
 
 /** Two loads that meet at the oven, and what can be done about it. */
 export function Together({
-  meeting: { sentence, tooLong, ways },
+  meeting: { message, tooLong, ways },
   onCooler,
 }: {
   meeting: Meeting;
   onCooler: (way: Extract<MeetingWay, { kind: 'cooler' }>) => void;
 }) {
+  const say = useWords();
   return (
     <div className="grid gap-1 py-1">
-      <p className={tooLong ? 'text-xl font-bold text-warn' : 'text-xl'}>{sentence}</p>
+      <p className={tooLong ? 'text-xl font-bold text-warn' : 'text-xl'}>{say.coded(message)}</p>
       <ul className="grid gap-1 text-lg">
         {ways.map((way) => (
           <li key={way.kind}>
             {way.kind === 'cooler' ? (
               <Button floor onClick={() => onCooler(way)}>
-                {way.words}
+                {say.coded(way.words)}
               </Button>
             ) : (
-              way.words
+              say.coded(way.words)
             )}
           </li>
         ))}

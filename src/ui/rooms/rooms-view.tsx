@@ -24,6 +24,7 @@ import { temperatureColour } from '../thread/temperature';
 /** What is warm and cold today, and which waits of the plan no longer fit it. */
 export function RoomsView({ places, board, person }: { places: Place[]; board: Board; person: Person }) {
   const say = useWords();
+
   const now = useMinute();
   const { zone } = board.house;
   const { doughs } = useFloor(board, person.id, now);
@@ -56,9 +57,9 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
                     {dough.name}
                   </a>
                 </h3>
-                {list.map(({ key, sentence }) => (
+                {list.map(({ key, message }) => (
                   <p key={key} className="text-lg">
-                    {sentence}
+                    {say.coded(message)}
                   </p>
                 ))}
                 <FollowDough id={dough.id} name={dough.name} />
@@ -126,7 +127,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
         </h2>
         <p className="text-[15px] text-quiet">
           {say('rooms.partFromPart2', {
-            part: place.id === 'tap' ? say('rooms.water') : PLACE_KINDS[place.kind].label,
+            part: say.coded(place.id === 'tap' ? say('rooms.water') : PLACE_KINDS[place.kind].label),
             from,
             part2: reading?.humidity ? say('rooms.humidity', { humidity: Math.round(reading.humidity) }) : '',
           })}

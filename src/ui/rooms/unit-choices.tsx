@@ -44,7 +44,7 @@ export function UnitChoices() {
         <Choice
           label={say('common.cupsAndSpoons')}
           value={units.kitchen}
-          options={KITCHENS}
+          options={KITCHENS.map(({ id, name }) => ({ id, name: say.coded(name) }))}
           onChoose={(kitchen) => setUnits({ kitchen: kitchen as Kitchen })}
         />
       </div>

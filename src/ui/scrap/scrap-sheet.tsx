@@ -67,8 +67,8 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
         <p className="text-lg">{say('scrap.whatBecomesOfIt')}</p>
         {SCRAP_USES.map((use) => (
           <Button key={use} floor className="py-2 text-left" onClick={() => tell(use)}>
-            <span className="block font-bold">{SCRAP_WAYS[use].label}</span>
-            <span className="block text-base text-quiet">{SCRAP_WAYS[use].takes}</span>
+            <span className="block font-bold">{say.coded(SCRAP_WAYS[use].label)}</span>
+            <span className="block text-base text-quiet">{say.coded(SCRAP_WAYS[use].takes)}</span>
           </Button>
         ))}
       </div>

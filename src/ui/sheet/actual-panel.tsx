@@ -37,7 +37,7 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
     }
     const weighed = weighText(amount, { ...measuringOf(ingredient, units.kitchen), bare: units.mass });
     if (!weighed.ok || weighed.value.grams <= 0) {
-      setTrouble(weighed.ok ? say('sheet.howMuch') : weighed.message);
+      setTrouble(weighed.ok ? say('sheet.howMuch') : say.coded(weighed.message));
       return;
     }
     setTrouble(null);

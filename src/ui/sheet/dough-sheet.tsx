@@ -204,7 +204,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
         <ActualPanel
           planned={analyse(sheet.formula.formula, book)}
           actual={analyse(mix.formula, book)}
-          words={mix.words}
+          words={mix.words.map(say.coded)}
           book={book}
           onChange={(data) => tell({ kind: 'mix', data })}
           onAdopt={async () => {

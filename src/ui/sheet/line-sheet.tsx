@@ -59,7 +59,7 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
             event.preventDefault();
             const weighed = weighText(typed, { ...measuringOf(own, units.kitchen, name), bare: units.mass });
             if (weighed.ok) tell(tenth(weighed.value.grams));
-            else setTrouble(weighed.message);
+            else setTrouble(say.coded(weighed.message));
           }}
         >
           <Field

@@ -69,7 +69,7 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
                   {say('sheet.take', { mass: showMass(Math.floor(offer.most), units) })}
                 </Button>
               ) : (
-                <span className="text-quiet">{offer.refused}</span>
+                <span className="text-quiet">{offer.refused && say.coded(offer.refused)}</span>
               )}
             </li>
           );

@@ -147,7 +147,7 @@ function Advice({
             part:
               answer.iceKg > 0
                 ? say('sheet.allTheWaterAsIce')
-                : say('sheet.at', { name: liquid.name, celsius: degrees(answer.celsius) }),
+                : say('common.at', { name: liquid.name, celsius: degrees(answer.celsius) }),
             name: liquid.name,
           })}
         </p>

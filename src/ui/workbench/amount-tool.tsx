@@ -26,7 +26,7 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
-        <Field label={say('workbench.amount')} {...field('amount')} trouble={trouble} />
+        <Field label={say('workbench.amount')} {...field('amount')} trouble={trouble && say.coded(trouble)} />
         <Field
           label={say('workbench.of')}
           {...field('of')}
@@ -51,10 +51,10 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
         {(same ? answers.slice(0, 1) : answers).map(({ name, weighed }) =>
           weighed.ok ? (
             <div
-              key={name}
+              key={say.coded(name)}
               className="flex max-w-xl flex-wrap items-baseline justify-between gap-x-4 border-b border-hairline py-1.5"
             >
-              <dt>{same ? say('workbench.inEveryKitchen') : name}</dt>
+              <dt>{say.coded(same ? say('workbench.inEveryKitchen') : name)}</dt>
               <dd className="text-right">
                 <span className="text-3xl font-bold">{showMass(weighed.value.grams, { mass: 'g' })}</span>{' '}
                 <span className="text-quiet">{showMass(weighed.value.grams, { mass: 'oz' })}</span>
@@ -67,7 +67,7 @@ export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
                 )}
                 {weighed.value.approximate && <span className="text-quiet">{say('workbench.about')}</span>}
                 {weighed.value.disagree && (
-                  <span className="block text-base text-warn">{weighed.value.disagree}</span>
+                  <span className="block text-base text-warn">{say.coded(weighed.value.disagree)}</span>
                 )}
               </dd>
             </div>

@@ -214,7 +214,7 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
         <Choice
           label={say('workbench.lies')}
           value={typed.lying}
-          options={Object.entries(LYING).map(([id, { label }]) => ({ id, name: label }))}
+          options={Object.entries(LYING).map(([id, { label }]) => ({ id, name: say.coded(label) }))}
           onChoose={(id) => set({ lying: id })}
         />
         <Field
@@ -228,11 +228,9 @@ export function ChillTool({ places }: { places: ToolPlace[] }) {
         {warming && (
           <>
             <div role="status" className="mb-3 text-2xl font-semibold">
-              {chillWords(warming, target, { laminated: known?.laminated ?? false, units }).map(
-                (sentence) => (
-                  <p key={sentence}>{sentence}</p>
-                ),
-              )}
+              {chillWords(warming, target, known?.laminated ?? false).map((message) => (
+                <p key={message.code}>{say.coded(message)}</p>
+              ))}
             </div>
             <TemperatureChart
               title={say('workbench.coreSurfaceAndMeanOver')}

@@ -53,4 +53,9 @@ export const batch = {
   notJudged: 'not judged',
   of5: '{mean} of 5',
   noBatchIsLikeThat: 'No batch is like that. Ask for less.',
+  notToBeSold: 'not to be sold',
+  poor: 'poor',
+  fair: 'fair',
+  good: 'good',
+  asItShouldBe: 'as it should be',
 } as const;

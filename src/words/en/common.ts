@@ -16,4 +16,5 @@ export const common = {
   fileToRead: 'File to read',
   line: 'Line {line}: {message}',
   cupsAndSpoons: 'Cups and spoons',
+  at: '{name} at {celsius}',
 } as const;

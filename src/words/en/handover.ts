@@ -1,4 +1,7 @@
 export const handover = {
+  noteOn: '{what}: “{text}”',
+  judged: '{what}: {verdict}',
+  stepOf: '{dough}, {step}',
   handover: 'Handover, {time}',
   print: ' Print',
   theLastShiftSays: 'the last shift says',
@@ -24,4 +27,10 @@ export const handover = {
   noteForTheNextShift: 'Note for the next shift: “{words}”',
   whatTheNextShiftShould: 'What the next shift should know',
   leaveItForThem: 'Leave it for them',
+  notRisenEnough: 'not risen enough',
+  risenTooFar: 'risen too far',
+  noReasonSaid: 'no reason said',
+  leftOut: '{what} left out: {skipReason}',
+  beganLate: '{what} began {duration} late',
+  tookInsteadOf: '{what} took {duration} instead of {duration2}',
 } as const;

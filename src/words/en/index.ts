@@ -1,54 +1,80 @@
+import { alarms } from './alarms';
+import { amounts } from './amounts';
 import { batch } from './batch';
 import { bench } from './bench';
 import { common } from './common';
 import { cutting } from './cutting';
 import { dough } from './dough';
+import { drift } from './drift';
+import { faults } from './faults';
+import { files } from './files';
 import { fillings } from './fillings';
 import { floor } from './floor';
 import { formulas } from './formulas';
 import { handover } from './handover';
+import { heat } from './heat';
 import { house } from './house';
 import { kit } from './kit';
 import { lamination } from './lamination';
 import { live } from './live';
+import { meetings } from './meetings';
 import { orders } from './orders';
 import { oven } from './oven';
 import { plan } from './plan';
 import { proof } from './proof';
+import { reasons } from './reasons';
 import { refusals } from './refusals';
+import { remarks } from './remarks';
 import { rooms } from './rooms';
 import { scrap } from './scrap';
+import { shaping } from './shaping';
 import { sheet } from './sheet';
 import { shell } from './shell';
 import { signIn } from './sign-in';
+import { steps } from './steps';
 import { thread } from './thread';
+import { turns } from './turns';
+import { waysOut } from './ways-out';
 import { workbench } from './workbench';
 
 /** All messages in English. */
 export const en = {
+  alarms,
+  amounts,
   batch,
   bench,
   common,
   cutting,
   dough,
+  drift,
+  faults,
+  files,
   fillings,
   floor,
   formulas,
   handover,
+  heat,
   house,
   kit,
   lamination,
   live,
+  meetings,
   orders,
   oven,
   plan,
   proof,
+  reasons,
   refusals,
+  remarks,
   rooms,
   scrap,
+  shaping,
   sheet,
   shell,
   signIn,
+  steps,
   thread,
+  turns,
+  waysOut,
   workbench,
 } as const;

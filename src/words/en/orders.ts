@@ -65,4 +65,9 @@ export const orders = {
   closeTheDay: 'Close the day',
   openTheDay: 'Open the day',
   nothingIsWanted: 'Nothing is wanted.',
+  aProductOfItIs: 'A product of it is no longer made.',
+  comesFromAnotherDoughThan: '{name} comes from another dough than {name2}.',
+  isKeptApartFromThe: '{products} is kept apart from the others.',
+  togetherTheyAreBowlsA: 'Together they are {bowls} bowls; a dough is {mostBowls} at most.',
+  onePieceCannotBeSplit: 'One piece cannot be split.',
 } as const;

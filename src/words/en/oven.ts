@@ -23,7 +23,8 @@ export const oven = {
   out2: 'out {time}',
   more: ', {timer} more',
   then: ', then {celsius}',
-  withFan: '<b>{celsius}</b>{part}{part2}<span> (with fan {celsius2})</span><celsius3></celsius3>',
+  withFan:
+    '<b>{celsius}</b>{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{part2}<span> (with fan {celsius2})</span><celsius3></celsius3>',
   turnAndSwapTheTrays: 'turn and swap the trays in {timer}',
   traysTurnedAndSwappedAt: 'trays turned and swapped at half time?',
   core: '; core {celsius}',
@@ -45,4 +46,7 @@ export const oven = {
   nothingInTheLastTwo: 'Nothing in the last two hours.',
   ofTraysIn: '{trays} of {capacity} trays in',
   probeAt: 'probe {celsius} at {time}',
+  onDecks: '{count, plural, =0 {no deck} one {deck {decks}} other {decks {decks}}}',
+  learntCorrection:
+    '{percent} % {isLonger, select, true {longer} other {shorter}}, by {bakes, plural, one {# bake} other {# bakes}}',
 } as const;

@@ -110,7 +110,8 @@ export const refusals = {
   thisIsSomebodyElseSAddress: 'This is somebody else’s address; a planner can withdraw it.',
   tooManyWrongPINsTryAgain: 'Too many wrong PINs. Try again in {wait} s, or ask a planner.',
   thatIsNotYourPINOf: 'That is not your PIN of today.',
-  thePlanWouldBeHurtIt: 'The plan would be hurt: {told}{more}. It is not kept yet.',
+  thePlanWouldBeHurtIt:
+    'The plan would be hurt: {told}{more, plural, =0 {} other {, and # more}}. It is not kept yet.',
   itEndsAtBeforeItStarts: 'It ends at {time}, before it starts at {time2}.',
   howManyOfThemAreOut: 'How many of them are out: a whole number of 1 or more, or nothing for all.',
   whichMachineIsDown: 'Which machine is down?',
@@ -258,4 +259,10 @@ export const refusals = {
   thatIsNotTheirPin: 'That is not {name}’s PIN.',
   tooManyWrongCodes: 'Too many codes that were not right. Try again in {wait} s.',
   thatCodeIsNotRight: 'That code is not right, or was made more than {minutes} min ago.',
+  notFreeBefore: 'hands and machines for “{step}” are not free before {time}',
+  thisStep: 'this step',
+  theStepsTake: 'the steps take {all} at the least, {step} alone {alone}',
+  noPlaceWithTheStepsOf: '{dough} finds no place in the plan with the steps of {to}; it keeps {from}.',
+  noPlaceForItsNewWaits:
+    '{dough} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.',
 } as const;

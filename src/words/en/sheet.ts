@@ -40,7 +40,6 @@ export const sheet = {
   ofIceAndWaterAt:
     '<span>{mass} of ice</span><br></br>and {mass2} of water at {celsius}: the tap is too warm for a dough at {celsius2} without.',
   allTheWaterAsIce: 'all the water as ice',
-  at: '{name} at {celsius}',
   theDoughComesToEven:
     '<span>The dough comes to {celsius}</span><br></br>even with {part}. Chill flour and {name}, mix shorter, or mix at night; then give it a shorter bulk.',
   doNotGoAbove: 'Do not go above {celsius}',

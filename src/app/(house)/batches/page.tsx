@@ -1,4 +1,5 @@
-import { spoken, told, wording, wordingIn } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText, codedIn } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
 import Joi from 'joi';
 import type { Metadata } from 'next';
@@ -14,7 +15,7 @@ export const metadata: Metadata = { title: 'Batches' };
 
 const day = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)
-  .messages({ '*': told(wording('refusals.giveADaySuchAs2026')) });
+  .messages({ '*': asText(coded('refusals.giveADaySuchAs2026')) });
 
 const schema = Joi.object<BatchFilter>({
   product: Joi.string().max(60),
@@ -22,10 +23,10 @@ const schema = Joi.object<BatchFilter>({
   to: day,
   mark: Joi.string()
     .valid('2', '3', '4')
-    .messages({ '*': told(wording('refusals.marksAreAtMost23')) }),
+    .messages({ '*': asText(coded('refusals.marksAreAtMost23')) }),
   word: Joi.string()
     .max(60)
-    .messages({ '*': told(wording('refusals.aWordHasAtMost60')) }),
+    .messages({ '*': asText(coded('refusals.aWordHasAtMost60')) }),
 });
 
 type Search = { searchParams: Promise<Record<string, string | string[] | undefined>> };
@@ -38,8 +39,8 @@ export default async function BatchesPage({ searchParams }: Search) {
   const given = Object.fromEntries(Object.entries(await searchParams).filter(([, value]) => value !== ''));
   const { value, error } = schema.validate(given) as { value?: BatchFilter; error?: Error };
   const asked: BatchFilter = error ? {} : (value ?? {});
-  const fault = error && wordingIn(error.message);
-  const trouble = fault ? spoken(wordsIn('en'), wording('refusals.allBatchesAreShown', { fault })) : null;
+  const fault = error && codedIn(error.message);
+  const trouble = fault ? wordsIn('en').coded(coded('refusals.allBatchesAreShown', { fault })) : null;
   const at = (text: string | undefined) =>
     text ? (parseLocal(`${text}T00:00`, zone) ?? undefined) : undefined;
   const [from, to] = [at(asked.from), at(asked.to)];
@@ -51,7 +52,7 @@ export default async function BatchesPage({ searchParams }: Search) {
     ...(to !== undefined && { to: addLocalDays(to, 1, zone) }),
   });
   return (
-    <WordsOf areas={['batch', 'floor']}>
+    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'oven', 'shaping', 'steps']}>
       <BatchList {...{ lines, asked, zone }} trouble={trouble} />
     </WordsOf>
   );

@@ -10,7 +10,25 @@ export const metadata: Metadata = { title: 'Bench' };
 export default async function BenchPage() {
   const { person, now } = await housePage('/bench');
   return (
-    <WordsOf areas={['batch', 'bench', 'cutting', 'floor', 'lamination', 'plan', 'scrap', 'workbench']}>
+    <WordsOf
+      areas={[
+        'amounts',
+        'bench',
+        'cutting',
+        'drift',
+        'floor',
+        'heat',
+        'lamination',
+        'oven',
+        'plan',
+        'remarks',
+        'scrap',
+        'shaping',
+        'steps',
+        'turns',
+        'workbench',
+      ]}
+    >
       <BenchScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>
   );

@@ -11,7 +11,7 @@ export default async function CuttingPage() {
   await housePage('/cutting');
   const { benchLength, table, tray } = await rollingHouse(pool());
   return (
-    <WordsOf areas={['cutting', 'lamination', 'workbench']}>
+    <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
       <CutPlanView
         title={null}
         sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}

@@ -13,7 +13,7 @@ export default async function FillingsPage() {
   const db = pool();
   const [bakery, needs] = await Promise.all([house(db), fillingNeeds(db, now)]);
   return (
-    <WordsOf areas={['fillings', 'lamination']}>
+    <WordsOf areas={['fillings', 'lamination', 'shaping']}>
       <FillingsView needs={needs} zone={bakery.zone} />
     </WordsOf>
   );

@@ -12,7 +12,9 @@ export default async function Page() {
   const { person, now } = await housePage('/handover');
   const [packed, words] = await Promise.all([floorBoard(pool(), now), lastWords(pool())]);
   return (
-    <WordsOf areas={['floor', 'handover']}>
+    <WordsOf
+      areas={['cutting', 'floor', 'handover', 'heat', 'lamination', 'oven', 'shaping', 'steps', 'turns']}
+    >
       <HandoverScreen packed={packed} rest={{ words, person }} />
     </WordsOf>
   );

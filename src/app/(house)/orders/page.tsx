@@ -12,7 +12,7 @@ export default async function OrdersPage() {
   const { person, now } = await housePage('/orders');
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return (
-    <WordsOf areas={['orders']}>
+    <WordsOf areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'orders', 'shaping', 'steps']}>
       <OrdersView book={book} zone={zone} person={person} />
     </WordsOf>
   );

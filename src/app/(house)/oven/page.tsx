@@ -10,7 +10,9 @@ export const metadata: Metadata = { title: 'Oven' };
 export default async function Page() {
   const { person, now } = await housePage('/oven');
   return (
-    <WordsOf areas={['bench', 'floor', 'oven']}>
+    <WordsOf
+      areas={['amounts', 'bench', 'cutting', 'floor', 'heat', 'lamination', 'oven', 'shaping', 'steps']}
+    >
       <OvenScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>
   );

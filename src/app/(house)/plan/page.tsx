@@ -26,7 +26,23 @@ export default async function PlanPage() {
   const weights = { lateMatters: value('late_matters'), stay: value('stay_cost') };
   const plan = { basis, history: told, mends, ...weights };
   return (
-    <WordsOf areas={['plan', 'rooms', 'thread']}>
+    <WordsOf
+      areas={[
+        'cutting',
+        'drift',
+        'heat',
+        'lamination',
+        'oven',
+        'plan',
+        'remarks',
+        'rooms',
+        'shaping',
+        'steps',
+        'thread',
+        'turns',
+        'waysOut',
+      ]}
+    >
       <PlanScreen packed={packed} rest={{ plan, products, person }} />
     </WordsOf>
   );

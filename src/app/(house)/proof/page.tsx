@@ -10,7 +10,22 @@ export const metadata: Metadata = { title: 'Proof watch' };
 export default async function Page() {
   const { person, now } = await housePage('/proof');
   return (
-    <WordsOf areas={['bench', 'floor', 'lamination', 'proof']}>
+    <WordsOf
+      areas={[
+        'amounts',
+        'bench',
+        'cutting',
+        'floor',
+        'heat',
+        'lamination',
+        'meetings',
+        'oven',
+        'proof',
+        'remarks',
+        'shaping',
+        'steps',
+      ]}
+    >
       <ProofScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>
   );

@@ -13,7 +13,9 @@ export default async function RoomsPage() {
   const db = pool();
   const [known, doughs] = await Promise.all([places(db, now), board(db, now, 0)]);
   return (
-    <WordsOf areas={['rooms']}>
+    <WordsOf
+      areas={['cutting', 'drift', 'heat', 'lamination', 'oven', 'remarks', 'rooms', 'shaping', 'steps']}
+    >
       <RoomsView places={known} board={doughs} person={person} />
     </WordsOf>
   );

@@ -57,7 +57,7 @@ export default async function WorkbenchPage() {
     }),
   }));
   return (
-    <WordsOf areas={['formulas', 'sheet', 'workbench']}>
+    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'shaping', 'sheet', 'steps', 'workbench']}>
       <WorkbenchView
         formulas={named}
         {...{ ingredients, temperatures, bowlGrams, zone }}

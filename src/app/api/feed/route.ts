@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { no, reply, whoMay } from '@/server/door';
 import { hasRoom, newestChange, onChange, type News } from '@/server/feed';
 
@@ -16,7 +16,7 @@ export async function GET(request: Request): Promise<Response> {
   const here = await whoMay('GET /api/feed');
   if ('ok' in here) return reply(here, undefined);
   const { sessionId } = here;
-  if (!hasRoom(sessionId)) return reply(no(429, wording('refusals.tooManyScreensAreOpenHere')), undefined);
+  if (!hasRoom(sessionId)) return reply(no(429, coded('refusals.tooManyScreensAreOpenHere')), undefined);
   const from = Number(new URL(request.url).searchParams.get('from') ?? Number.NaN);
   const newest = await newestChange();
   const text = new TextEncoder();

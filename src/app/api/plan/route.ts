@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { writePlanCsv } from '@/core/exchange/plan-table';
 import type { Board } from '@/core/wire/board';
 import { planCost } from '@/core/solver/cost';
@@ -8,6 +8,7 @@ import { houseNow } from '@/server/store/clock';
 import { planCalendar } from '@/server/store/person-calendar';
 import { sharedBoard } from '@/server/store/shared-board';
 import { readWholePlan } from '@/server/store/whole-problem';
+import { wordsIn } from '@/words/compile';
 
 interface Form {
   type: string;
@@ -22,7 +23,7 @@ const FORMS: Record<string, Form> = {
   },
   csv: {
     ...{ type: 'text/csv; charset=utf-8', ending: 'csv' },
-    write: ({ house, doughs, machines }) => writePlanCsv(doughs, machines, house.zone),
+    write: ({ house, doughs, machines }) => writePlanCsv(doughs, machines, house.zone, wordsIn('en').coded),
   },
   problem: {
     ...{ type: 'application/json', ending: 'json' },
@@ -51,7 +52,7 @@ export function GET(request: Request): Promise<Response> {
     const of = Number(asked.get('person') ?? NaN);
     const person = Number.isInteger(of) && of > 0 ? of : null;
     if (person !== null && person !== id && role !== 'planner')
-      return reply(no(403, wording('refusals.thisIsSomebodyElseSWork2')), undefined);
+      return reply(no(403, coded('refusals.thisIsSomebodyElseSWork2')), undefined);
     const now = await houseNow(pool());
     const text = await form.write(await sharedBoard(pool(), now, 2), now, person);
     return new Response(text, {

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { REFUSED, SIGNED_OUT } from '@/core/wire/answer';
 import { signIn } from '@/server/auth/pin';
@@ -14,17 +15,17 @@ const schema = Joi.object<{ personId: number; pin: string }>({
     .integer()
     .positive()
     .required()
-    .messages({ '*': told(wording('refusals.whoAreYou')) }),
+    .messages({ '*': asText(coded('refusals.whoAreYou')) }),
   pin: Joi.string()
     .pattern(/^\d{4,8}$/)
     .required()
-    .messages({ '*': told(wording('refusals.aPINHas4To8')) }),
+    .messages({ '*': asText(coded('refusals.aPINHas4To8')) }),
 });
 
 /** Who is signed in here: a page asks when its feed broke off. */
 export async function GET(): Promise<Response> {
   const here = await whoIsHere();
-  if (!here) return reply(no(SIGNED_OUT, wording('refusals.youAreSignedOut')), undefined);
+  if (!here) return reply(no(SIGNED_OUT, coded('refusals.youAreSignedOut')), undefined);
   return reply({ ok: true, result: { personId: here.person.id, sessionId: here.sessionId } }, undefined);
 }
 
@@ -32,7 +33,7 @@ export async function GET(): Promise<Response> {
 export function POST(request: Request): Promise<Response> {
   return unbroken(request, async () => {
     const tablet = await tabletHere();
-    if (!tablet) return no(403, wording('refusals.thisDeviceIsNotKnownHere'), 'pin');
+    if (!tablet) return no(403, coded('refusals.thisDeviceIsNotKnownHere'), 'pin');
     const { personId, pin } = check(schema, await jsonBody(request));
     const answer = await signIn(pool(), tablet.id, personId, pin);
     if ('refusal' in answer) return no(REFUSED, answer.refusal, 'pin');

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { REFUSED } from '@/core/wire/answer';
 import { enrolByCode, enrolFreely, tabletHere } from '@/server/auth/tablet';
@@ -11,14 +12,14 @@ const schema = Joi.object<{ code: string; name: string }>({
   code: Joi.string()
     .max(40)
     .required()
-    .messages({ '*': told(wording('refusals.typeTheCodeThatAPlanner')) }),
+    .messages({ '*': asText(coded('refusals.typeTheCodeThatAPlanner')) }),
   name: Joi.string()
     .trim()
     .min(1)
     .max(60)
     .required()
     .messages({
-      '*': told(wording('refusals.giveThisDeviceANameSuch')),
+      '*': asText(coded('refusals.giveThisDeviceANameSuch')),
     }),
 });
 

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { newToken, tokenHash } from '../../auth/token';
 import { rowsOf, write } from '../../db/rows';
@@ -13,7 +13,7 @@ export const makeAddress = command<{ personId: number | null }, { path: string }
   doughOf: () => null,
   async run({ db, now, person, audit }, { personId }) {
     if (person.role !== 'planner' && personId !== person.id)
-      throw new Refusal(wording('refusals.thisIsSomebodyElseSWork'), 'personId');
+      throw new Refusal(coded('refusals.thisIsSomebodyElseSWork'), 'personId');
     const token = newToken();
     await write(db, 'DELETE FROM calendar_address WHERE person_id <=> ? AND made_by = ?', [
       personId,
@@ -42,9 +42,9 @@ export const withdrawAddress = command<{ id: number }, null>({
       'SELECT person_id AS personId, made_by AS madeBy FROM calendar_address WHERE id = ? FOR UPDATE',
       [id],
     );
-    if (!row) throw new Refusal(wording('refusals.thatAddressIsWithdrawnAlready'), 'id');
+    if (!row) throw new Refusal(coded('refusals.thatAddressIsWithdrawnAlready'), 'id');
     if (person.role !== 'planner' && ![row.personId, row.madeBy].includes(person.id))
-      throw new Refusal(wording('refusals.thisIsSomebodyElseSAddress'), 'id');
+      throw new Refusal(coded('refusals.thisIsSomebodyElseSAddress'), 'id');
     await write(db, 'DELETE FROM calendar_address WHERE id = ?', [id]);
     const of = row.personId === null ? 'the plan' : await nameOf(db, row.personId);
     await audit(`calendar address of ${of}`, { made: true }, null);

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { anyPinOn, countGuess, pinOn, wasRight } from '../../auth/guesses';
 import { hashPin, knowsPin, pinFault } from '../../auth/pin';
@@ -23,9 +23,8 @@ export const changePin = command<{ old: string; pin: string }, null, string>({
     );
     const [own, shared] = [pinOn(row?.tablet ?? 0, person.id), anyPinOn(row?.tablet ?? 0)];
     const wait = await countGuess(pool(), [own, shared]);
-    if (wait > 0) throw new Refusal(wording('refusals.tooManyWrongPINsTryAgain', { wait }), 'old');
-    if (!(await knowsPin(db, person.id, old)))
-      throw new Refusal(wording('refusals.thatIsNotYourPINOf'), 'old');
+    if (wait > 0) throw new Refusal(coded('refusals.tooManyWrongPINsTryAgain', { wait }), 'old');
+    if (!(await knowsPin(db, person.id, old))) throw new Refusal(coded('refusals.thatIsNotYourPINOf'), 'old');
     await wasRight(db, own, shared);
     return hashPin(pin);
   },

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { dayTime, parseLocal } from '@/core/time/local';
 import { rowsOf, write } from '../../db/rows';
@@ -23,11 +24,11 @@ interface ExceptionInput {
 async function span({ db }: CommandContext, { start, end }: { start: string; end: string }) {
   const { zone } = await house(db);
   const [from, to] = [parseLocal(start, zone), parseLocal(end, zone)];
-  if (from === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'start');
-  if (to === null) throw new Refusal(wording('refusals.thatDayAndTimeDoesNot'), 'end');
+  if (from === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), 'start');
+  if (to === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), 'end');
   if (to <= from)
     throw new Refusal(
-      wording('refusals.itEndsAtBeforeItStarts', { time: dayTime(to, zone), time2: dayTime(from, zone) }),
+      coded('refusals.itEndsAtBeforeItStarts', { time: dayTime(to, zone), time2: dayTime(from, zone) }),
       'end',
     );
   return [new Date(from), new Date(to)] as const;
@@ -47,7 +48,7 @@ export const addException = command<ExceptionInput, { hurts: number }>({
       .allow(null)
       .required()
       .messages({
-        '*': told(wording('refusals.howManyOfThemAreOut')),
+        '*': asText(coded('refusals.howManyOfThemAreOut')),
       }),
     start: localTime,
     end: localTime,
@@ -61,7 +62,7 @@ export const addException = command<ExceptionInput, { hurts: number }>({
     const isMachine = input.kind === 'down';
     if ((isMachine ? input.machineId : input.personId) === null)
       throw new Refusal(
-        isMachine ? wording('refusals.whichMachineIsDown') : wording('refusals.whoIsIt'),
+        isMachine ? coded('refusals.whichMachineIsDown') : coded('refusals.whoIsIt'),
         isMachine ? 'machineId' : 'personId',
       );
     return unlessItHurts(context, input.sure, async () => {
@@ -99,7 +100,7 @@ export const removeException = command<
       .integer()
       .positive()
       .required()
-      .messages({ '*': told(wording('refusals.nameAnEntry')) }),
+      .messages({ '*': asText(coded('refusals.nameAnEntry')) }),
     sure,
   }),
   doughOf: () => null,
@@ -111,7 +112,7 @@ export const removeException = command<
         `SELECT person_id AS personId, start_at AS start, end_at AS end FROM ${table} WHERE id = ? FOR UPDATE`,
         [input.id],
       );
-      if (!gone) throw new Refusal(wording('refusals.thatIsGoneAlready'), 'id');
+      if (!gone) throw new Refusal(coded('refusals.thatIsGoneAlready'), 'id');
       const who = gone.personId === null ? 'a machine' : await nameOf(context.db, gone.personId);
       await context.audit(
         `exception for ${who}`,
@@ -153,7 +154,7 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
   doughOf: () => null,
   async run(context, { personId, machineId, busy, sure: isSure }) {
     if ((personId === null) === (machineId === null))
-      throw new Refusal(wording('refusals.aCalendarBelongsToOnePerson'), 'personId');
+      throw new Refusal(coded('refusals.aCalendarBelongsToOnePerson'), 'personId');
     return unlessItHurts(context, isSure, async () => {
       const who =
         personId === null ? await labelOf(context.db, machineId ?? '') : await nameOf(context.db, personId);

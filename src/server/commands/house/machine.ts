@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rowsOf, write } from '../../db/rows';
 import { command, Refusal } from '../command';
@@ -24,7 +25,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       .max(60)
       .required()
       .messages({
-        '*': told(wording('refusals.aMachineHasANameOf')),
+        '*': asText(coded('refusals.aMachineHasANameOf')),
       }),
     capacity: Joi.number()
       .integer()
@@ -32,7 +33,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       .max(10_000)
       .required()
       .messages({
-        '*': told(wording('refusals.itTakesAtLeast1Take')),
+        '*': asText(coded('refusals.itTakesAtLeast1Take')),
       }),
     changeover: Joi.number()
       .integer()
@@ -40,13 +41,13 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       .max(720)
       .required()
       .messages({
-        '*': told(wording('refusals.anotherSettingTakesAWholeNumber')),
+        '*': asText(coded('refusals.anotherSettingTakesAWholeNumber')),
       }),
     decks: Joi.number()
       .integer()
       .min(1)
       .max(12)
-      .messages({ '*': told(wording('refusals.anOvenHas1To12')) }),
+      .messages({ '*': asText(coded('refusals.anOvenHas1To12')) }),
     sure,
   }),
   doughOf: () => null,
@@ -58,14 +59,14 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       [...[input.label, input.id]],
     );
     if (twin)
-      throw new Refusal(wording('refusals.thereIsAMachineCalledAlready', { label: twin.label }), 'label');
+      throw new Refusal(coded('refusals.thereIsAMachineCalledAlready', { label: twin.label }), 'label');
     return unlessItHurts(context, input.sure, async () => {
       const [known] = await rowsOf<{ label: string; capacity: number; changeover: number; decks: number }>(
         db,
         'SELECT label, capacity, changeover_minutes AS changeover, decks FROM machine WHERE id = ?',
         [input.id],
       );
-      if (!known) throw new Refusal(wording('refusals.thereIsNoSuchMachine'), 'id');
+      if (!known) throw new Refusal(coded('refusals.thereIsNoSuchMachine'), 'id');
       await write(
         db,
         'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',

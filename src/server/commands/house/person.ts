@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { SKILLS, type Person, type Skill } from '@/core/bakery/people';
@@ -31,7 +32,7 @@ export const savePerson = command<PersonInput, { hurts: number }>({
       .max(60)
       .required()
       .messages({
-        '*': told(wording('refusals.aPersonHasANameOf')),
+        '*': asText(coded('refusals.aPersonHasANameOf')),
       }),
     role: Joi.string().valid('planner', 'baker', 'helper', 'viewer').required(),
     team: Joi.string()
@@ -39,12 +40,12 @@ export const savePerson = command<PersonInput, { hurts: number }>({
       .min(1)
       .max(40)
       .required()
-      .messages({ '*': told(wording('refusals.nameATeamSuchAsNights')) }),
+      .messages({ '*': asText(coded('refusals.nameATeamSuchAsNights')) }),
     pin: Joi.string()
       .max(20)
       .allow('')
       .required()
-      .messages({ '*': told(wording('refusals.aPINHas4To8')) }),
+      .messages({ '*': asText(coded('refusals.aPINHas4To8')) }),
     skills: Joi.array()
       .items(Joi.string().valid(...SKILLS))
       .unique()
@@ -58,19 +59,19 @@ export const savePerson = command<PersonInput, { hurts: number }>({
     const [twin] = await rowsOf<{ id: number }>(db, 'SELECT id FROM person WHERE name = ? AND id <> ?', [
       ...[input.name, input.id ?? 0],
     ]);
-    if (twin) throw new Refusal(wording('refusals.thereIsAAlreadyAddLetter', { name: input.name }), 'name');
+    if (twin) throw new Refusal(coded('refusals.thereIsAAlreadyAddLetter', { name: input.name }), 'name');
     if (input.id === null && input.pin === '')
-      throw new Refusal(wording('refusals.somebodyNewNeedsAPIN'), 'pin');
+      throw new Refusal(coded('refusals.somebodyNewNeedsAPIN'), 'pin');
     const fault = input.pin === '' ? null : pinFault(input.pin, input.role);
     if (fault) throw new Refusal(fault, 'pin');
     const before = input.id === null ? null : await known(db, input.id);
     if (before && before.role !== 'planner' && input.role === 'planner' && input.pin === '')
       throw new Refusal(
-        wording('refusals.giveANewOne', { pinFault: pinFault('', 'planner') ?? '', name: input.name }),
+        coded('refusals.giveANewOne', { pinFault: pinFault('', 'planner') ?? '', name: input.name }),
         'pin',
       );
     if (input.id === person.id && (!input.active || input.role !== 'planner'))
-      throw new Refusal(wording('refusals.youCannotTakeYourOwnRights'), 'role');
+      throw new Refusal(coded('refusals.youCannotTakeYourOwnRights'), 'role');
     return unlessItHurts(context, input.sure, async () => {
       const of = input.id ?? (await newPerson(db, input));
       await write(db, 'UPDATE person SET name = ?, role = ?, team = ?, active = ? WHERE id = ?', [
@@ -103,7 +104,7 @@ async function known(db: PoolConnection, id: number): Promise<Known> {
      FROM person WHERE id = ? FOR UPDATE`,
     [id],
   );
-  if (!row) throw new Refusal(wording('refusals.nobodyOfThatNumberWorksHere'), 'id');
+  if (!row) throw new Refusal(coded('refusals.nobodyOfThatNumberWorksHere'), 'id');
   const { active, skills, ...rest } = row;
   return { ...rest, active: active === 1, skills: (skills?.split(',') ?? []) as Skill[] };
 }

@@ -1,4 +1,5 @@
-import { told, wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { clockOfDay } from '@/core/time/local';
 import { duration } from '@/core/units/format';
@@ -22,7 +23,7 @@ const minuteOfDay = Joi.number()
   .max(1439)
   .required()
   .messages({
-    '*': told(wording('refusals.aShiftHasABeginningAnd')),
+    '*': asText(coded('refusals.aShiftHasABeginningAnd')),
   });
 
 /** A person's weekly shifts, all of them anew. An end before the start is on the next day. */
@@ -36,7 +37,7 @@ export const saveShifts = command<
       .integer()
       .positive()
       .required()
-      .messages({ '*': told(wording('refusals.nameAPerson')) }),
+      .messages({ '*': asText(coded('refusals.nameAPerson')) }),
     shifts: Joi.array()
       .items(
         Joi.object({
@@ -56,7 +57,7 @@ export const saveShifts = command<
       const minutes = (endMinute - startMinute + 1440) % 1440 || 1440;
       if (minutes > LONGEST_SHIFT * 60)
         throw new Refusal(
-          wording('refusals.fromToWouldBeIntoThe', {
+          coded('refusals.fromToWouldBeIntoThe', {
             clockOfDay: clockOfDay(startMinute),
             clockOfDay2: clockOfDay(endMinute),
             duration: duration(minutes),

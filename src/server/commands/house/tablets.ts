@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { makeTabletCode as makeCode } from '../../auth/tablet';
 import { rowsOf, write } from '../../db/rows';
@@ -28,7 +28,7 @@ export const removeTablet = command<{ id: number }, { name: string }>({
       'SELECT name FROM tablet WHERE id = ? AND removed_at IS NULL FOR UPDATE',
       [id],
     );
-    if (!row) throw new Refusal(wording('refusals.thatDeviceIsShutOutAlready'), 'id');
+    if (!row) throw new Refusal(coded('refusals.thatDeviceIsShutOutAlready'), 'id');
     await write(db, 'UPDATE tablet SET removed_at = UTC_TIMESTAMP(3) WHERE id = ?', [id]);
     await audit(`device ${row.name}`, { letIn: true }, { letIn: false });
     return row;

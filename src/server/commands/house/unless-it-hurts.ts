@@ -1,7 +1,7 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { clashSentence } from '@/core/schedule/supposed';
+import { clashMessage } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { clashes, type Clash } from '@/core/solver/clashes';
 import { machinePools } from '../../store/house';
@@ -52,9 +52,9 @@ export async function unlessItHurts(
   const hurts = after.filter((clash) => !wasThere(clash, before.clashes));
   if (hurts.length > 0 && !isSure) {
     const machines = await machinePools(db, now, now);
-    const told = hurts.slice(0, TOLD).map((clash) => clashSentence(whole, machines, clash));
-    const more = hurts.length > TOLD ? `, and ${hurts.length - TOLD} more` : '';
-    throw new Refusal(wording('refusals.thePlanWouldBeHurtIt', { told: told.join('; '), more }), null, {
+    const told = hurts.slice(0, TOLD).map((clash) => clashMessage(whole, machines, clash));
+    const more = hurts.length - told.length;
+    throw new Refusal(coded('refusals.thePlanWouldBeHurtIt', { told, more }), null, {
       sure: true,
       hurts: hurts.length,
     });

@@ -21,7 +21,21 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     batchTemperatures(pool(), dough, now),
   ]);
   return (
-    <WordsOf areas={['batch', 'bench', 'dough', 'floor', 'oven', 'thread']}>
+    <WordsOf
+      areas={[
+        'bench',
+        'cutting',
+        'dough',
+        'faults',
+        'floor',
+        'heat',
+        'lamination',
+        'oven',
+        'shaping',
+        'steps',
+        'thread',
+      ]}
+    >
       <BatchView {...{ board, photos, stays, person }} />
     </WordsOf>
   );

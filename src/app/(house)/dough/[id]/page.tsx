@@ -12,7 +12,26 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
   const board = await doughBoard((await params).id, now);
   if (!board) notFound();
   return (
-    <WordsOf areas={['bench', 'dough', 'lamination', 'plan', 'rooms', 'scrap', 'thread']}>
+    <WordsOf
+      areas={[
+        'amounts',
+        'bench',
+        'cutting',
+        'dough',
+        'drift',
+        'heat',
+        'lamination',
+        'oven',
+        'plan',
+        'remarks',
+        'rooms',
+        'scrap',
+        'shaping',
+        'steps',
+        'thread',
+        'turns',
+      ]}
+    >
       <DoughView board={board} person={person} />
     </WordsOf>
   );

@@ -29,7 +29,7 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
     house(db),
   ]);
   return (
-    <WordsOf areas={['formulas']}>
+    <WordsOf areas={['amounts', 'files']}>
       <main className="flex flex-1 flex-col gap-px bg-hairline">
         <nav
           aria-label="This formula"

@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Ingredients' };
 export default async function IngredientsPage() {
   const { person } = await housePage('/formulas/ingredients');
   return (
-    <WordsOf areas={['formulas']}>
+    <WordsOf areas={[]}>
       <IngredientsView ingredients={await ingredients(pool())} person={person} />
     </WordsOf>
   );

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import { runCommand } from '@/server/commands/run';
 import { changing, no } from '@/server/door';
 import { jsonBody } from '@/server/http';
@@ -7,7 +7,7 @@ import { jsonBody } from '@/server/http';
 export function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   return changing(request, 'POST /api/commands', async ({ person, sessionId }, key) => {
     const input = await jsonBody(request);
-    if (input === undefined) return no(400, wording('refusals.thatCouldNotBeReadOr'));
+    if (input === undefined) return no(400, coded('refusals.thatCouldNotBeReadOr'));
     const { name } = await params;
     return runCommand(name, person, input, { sessionId, ...(key === undefined ? {} : { key }) });
   });

@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { check } from '@/server/commands/check';
 import { clientId, doughId } from '@/server/commands/schemas';
@@ -19,7 +19,7 @@ type Params = { params: Promise<{ id: string }> };
 export function PUT(request: Request, { params }: Params): Promise<Response> {
   return changing(request, 'PUT /api/photos', async ({ person }) => {
     const bytes = await limitedBody(request, LARGEST_PHOTO);
-    if (!bytes) return no(413, wording('refusals.thisPhotoIsLargerThan1'), 'photo');
+    if (!bytes) return no(413, coded('refusals.thisPhotoIsLargerThan1'), 'photo');
     const asked = new URL(request.url).searchParams;
     const of = check(schema, {
       id: (await params).id,

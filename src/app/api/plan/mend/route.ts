@@ -1,4 +1,4 @@
-import { wording } from '@/words/wording';
+import { coded } from '@/core/codes/coded';
 import type { Answer } from '@/core/wire/answer';
 import { runCommand } from '@/server/commands/run';
 import { no, reply, whoMay } from '@/server/door';
@@ -21,7 +21,7 @@ const APART = 150;
  * search with the best so far, for whoever began it and for planners; leaving the page does too.
  */
 export async function POST(request: Request): Promise<Response> {
-  if (!fromOwnPage(request)) return reply(no(403, wording('refusals.thisCameFromAnotherSite')), undefined);
+  if (!fromOwnPage(request)) return reply(no(403, coded('refusals.thisCameFromAnotherSite')), undefined);
   const here = await whoMay('POST /api/plan/mend');
   if ('ok' in here) return reply(here, undefined);
   const { person, sessionId } = here;
@@ -30,12 +30,12 @@ export async function POST(request: Request): Promise<Response> {
   if (typeof asked?.stop === 'string') {
     const job = jobs.get(asked.stop);
     if (job && job.personId !== person.id && person.role !== 'planner')
-      return reply(no(403, wording('refusals.somebodyElseIsWorkingThisOut')), undefined);
+      return reply(no(403, coded('refusals.somebodyElseIsWorkingThisOut')), undefined);
     job?.stop.abort();
     return reply({ ok: true, result: null }, undefined);
   }
   const number = typeof asked?.job === 'string' ? asked.job : crypto.randomUUID();
-  if (jobs.has(number)) return reply(no(409, wording('refusals.thisIsBeingWorkedOutAlready')), undefined);
+  if (jobs.has(number)) return reply(no(409, coded('refusals.thisIsBeingWorkedOutAlready')), undefined);
   const stop = new AbortController();
   jobs.set(number, { personId: person.id, stop });
   request.signal.addEventListener('abort', () => stop.abort());
@@ -59,7 +59,7 @@ export async function POST(request: Request): Promise<Response> {
         say(await runCommand('propose-mend', person, input, { live, sessionId }));
       } catch (error) {
         log.error({ err: error }, 'mend failed');
-        say(no(500, wording('refusals.somethingWentWrongOnTheBakery')));
+        say(no(500, coded('refusals.somethingWentWrongOnTheBakery')));
       } finally {
         jobs.delete(number);
       }

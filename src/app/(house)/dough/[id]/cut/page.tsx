@@ -21,7 +21,7 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   const cut = dough && (await doughCut(db, dough, rolling));
   if (!dough || !cut) notFound();
   return (
-    <WordsOf areas={['cutting', 'lamination', 'workbench']}>
+    <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
       <CutPlanView
         title={`Cut plan of ${dough.name}`}
         {...cut}

@@ -46,7 +46,20 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     doughs: [dough],
   };
   return (
-    <WordsOf areas={['sheet', 'workbench']}>
+    <WordsOf
+      areas={[
+        'amounts',
+        'cutting',
+        'heat',
+        'lamination',
+        'oven',
+        'scrap',
+        'shaping',
+        'sheet',
+        'steps',
+        'workbench',
+      ]}
+    >
       <DoughSheet
         board={board}
         person={person}

@@ -1,0 +1,21 @@
+export const drift = {
+  ofDough: '{dough}: {message}',
+  ofStep: '{step}: {message}',
+  ofCannotBeCut: '{missing} of {pieces} cannot be cut ({product})',
+  rolledToMmAllOf:
+    '{fewer}. Rolled to {thinner}, all of them come out, each a little lighter; or promise fewer.',
+  promiseFewerOrAddTo: '{fewer}: promise fewer, or add to them from the freezer.',
+  isBehind: '{name} is {duration} behind',
+  to: '{duration} to {duration2}',
+  nowTakesThePlanGives: '{label} now takes {window}; the plan gives it {duration}.',
+  aStep: 'A step',
+  wouldBreakItsOwnWait: '{label} would break its own wait',
+  twoSettingsTooCloseTogether: '{label}: two settings too close together at {at}',
+  tooFewAt: '{label}: {over} {unit} too few at {at}',
+  handsTooFewAt: 'Hands: {over} too few at {at}',
+  withOthers: '{message} ({others})',
+  freeWhoCan: 'free who can {skill}',
+  nobodyIs: 'Nobody is {who}',
+  peopleAreMissing: '{missing} people {who} are missing',
+  at: '{lack} at {time} ({dough}: {label})',
+} as const;

@@ -1,0 +1,20 @@
+export const heat = {
+  theCoreDoesNotCome: 'The core does not come to {celsius} in {duration}; it is at {celsius2} by then.',
+  coreAtIn: 'Core at {celsius} in {duration}.',
+  byThenTheSkinIs:
+    'By then the skin is at {celsius}, and the butter at the edge will crack. Take it out sooner and let it even out.',
+  byThenTheSkinIs2: 'By then the skin is at {celsius}: let it even out for some minutes.',
+  room: 'room',
+  fridgeStillAir: 'fridge, still air',
+  retarderWithFan: 'retarder with fan',
+  freezer: 'freezer',
+  blastFreezer: 'blast freezer',
+  prooferWithFan: 'proofer with fan',
+  oven: 'oven',
+  onAMetalTray: 'on a metal tray',
+  onARack: 'on a rack',
+  onAWoodenBoard: 'on a wooden board',
+  inATubWithLid: 'in a tub with lid',
+  inAStack: 'in a stack',
+  wrappedInFilm: 'wrapped in film',
+} as const;
