@@ -10,6 +10,7 @@ import { pinFault } from '@/server/auth/pin';
 import { makeTabletCode } from '@/server/auth/tablet';
 import { newHouse } from '@/server/setup/open-house';
 import { keepOwnSecrets } from './lib/secrets';
+import { wordsIn } from '@/words/compile';
 
 const text = { type: 'string' } as const;
 const { values } = parseArgs({ options: { name: text, zone: text, planner: text, pin: text } });
@@ -17,7 +18,7 @@ const { values } = parseArgs({ options: { name: text, zone: text, planner: text,
 function faultOf({ name, zone, planner, pin }: typeof values): string | null {
   if (!name || !zone || !planner || !pin) return 'Give --name, --zone, --planner and --pin.';
   const pinIs = pinFault(pin, 'planner');
-  if (pinIs) return pinIs;
+  if (pinIs) return wordsIn('en').coded(pinIs);
   const known = Intl.supportedValuesOf('timeZone').includes(zone);
   return known ? null : `${zone} is no time zone; Europe/Berlin is one.`;
 }

@@ -1,12 +1,14 @@
 import Link from 'next/link';
+import { wordsIn } from '@/words/compile';
 
 export default function NotFound() {
+  const say = wordsIn('en');
   return (
     <main className="mx-auto max-w-xl p-10">
-      <h1 className="text-3xl font-semibold">Not on the bench</h1>
-      <p className="mt-3 text-lg">There is no such page or dough; it may have been taken out of the plan.</p>
+      <h1 className="text-3xl font-semibold">{say('shell.notOnTheBench')}</h1>
+      <p className="mt-3 text-lg">{say('shell.thereIsNoSuchPage')}</p>
       <Link href="/" className="mt-6 inline-block text-lg underline underline-offset-4">
-        Back to the work
+        {say('shell.backToTheWork')}
       </Link>
     </main>
   );

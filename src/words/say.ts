@@ -88,7 +88,7 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
   };
   const coded = (message: Words): string => {
     if (typeof message === 'string') return message;
-    const values = Object.entries(message.values).map(([name, own]) => [name, value(own)]);
+    const values = Object.entries(message.values).map(([name, own]) => [name, value(own)] as const);
     // Measures that are part of the words, such as the limits of a machine, are told in the reader's units too.
     return retold(say(message.code, Object.fromEntries(values)), units);
   };

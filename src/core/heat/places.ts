@@ -1,4 +1,4 @@
-import { coded } from '../codes/coded';
+import { coded, type Words } from '../codes/coded';
 
 /** Kinds of places for dough, with the heat that passes between air and a face there, W/(m²·K). */
 export const PLACE_KINDS = {
@@ -32,7 +32,7 @@ export interface Place {
     by: string | null;
   } | null;
   /** Why a newer reading is not believed, or that there is none. */
-  remark: string | null;
+  remark: Words | null;
 }
 
 /** What a piece lies on or in: the share of the film's heat that still passes above and below. */

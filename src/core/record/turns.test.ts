@@ -46,7 +46,10 @@ describe('the folds of a block', () => {
     ];
     const { state, steps } = after(both);
     expect(state.steps.get('turn-1')?.status).toBe('done');
-    expect(state.steps.get('turn-2')).toMatchObject({ status: 'skipped', skipReason: coded('steps.givenWithTurn', { turn: 1 }) });
+    expect(state.steps.get('turn-2')).toMatchObject({
+      status: 'skipped',
+      skipReason: coded('steps.givenWithTurn', { turn: 1 }),
+    });
     expect(state.steps.get('rest-1')?.status).toBe('skipped');
     expect(state.steps.get('rest-2')?.status).toBe('running');
     expect(state.steps.get('turn-3')?.startable).toBe(true);

@@ -25,11 +25,11 @@ export function hashPin(pin: string): Promise<string> {
 export const fewestDigits = (role: Person['role']): number => (role === 'planner' ? 6 : 4);
 export const MOST_DIGITS = 8;
 
-/** What is wrong with a PIN for somebody of this role, in a sentence; null where nothing is. */
-export function pinFault(pin: string, role: Person['role']): string | null {
+/** What is wrong with a PIN for somebody of this role; null where nothing is. */
+export function pinFault(pin: string, role: Person['role']): Coded | null {
   const fewest = fewestDigits(role);
   if (/^\d+$/.test(pin) && pin.length >= fewest && pin.length <= MOST_DIGITS) return null;
-  return `A ${role}’s PIN has ${fewest} to ${MOST_DIGITS} digits.`;
+  return coded('refusals.aPinHasDigits', { role, fewest, most: MOST_DIGITS });
 }
 
 export type SignIn = { person: Person } | { refusal: Coded };

@@ -21,7 +21,7 @@ export async function refuseOddWork(
   const { data } = event;
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   const state = event.stepKey === null ? undefined : stateOf(dough).steps.get(event.stepKey);
-  const label = step?.label ?? 'This';
+  const label = step?.label ?? coded('refusals.this');
   switch (data?.kind) {
     case 'turned': {
       if (step?.step.turn === undefined) throw new Refusal(coded('refusals.isNoTurn', { label }), 'stepKey');

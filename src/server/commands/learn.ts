@@ -17,6 +17,7 @@ import { conditions } from '../store/conditions';
 import { doughById, type DoughToCheck } from '../store/doughs';
 import { mixSubject, referenceSubject, type EvidenceKind } from '../store/evidence';
 import { mixSheet } from '../store/mix';
+import { coded } from '@/core/codes/coded';
 
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(
@@ -105,11 +106,12 @@ async function learnMixing(
   if (factor !== null) await keep(db, event, 'factor', subject, factor);
   const evidenceId = await keep(db, event, 'rise', subject, rise);
   const far = isFar(sheet.rise, rise, 1);
-  const shown = (value: number) => `${Math.round(value * 10) / 10} °C`;
   return {
     evidenceId,
     question: far
-      ? `By this reading mixing warmed the dough by ${shown(rise)}; ${shown(sheet.rise.mean)} was expected. It is kept, and counts for little. Measure again if it may be wrong.`
+      ? coded('bench.mixingWarmedItBy', {
+          ...{ rise: { difference: rise }, expected: { difference: sheet.rise.mean } },
+        })
       : null,
   };
 }

@@ -98,7 +98,7 @@ async function refuseNonsense(
   }
   if (event.kind === 'alive' && !step?.step.alive)
     throw new Refusal(
-      coded('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? 'This step' }),
+      coded('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? coded('refusals.ThisStep') }),
       'stepKey',
     );
   if (event.kind === 'verdict' && !(step && rises(dough, step)))
@@ -129,7 +129,7 @@ async function refuseNonsense(
       .map((link) => dough.steps.find(({ key }) => key === link.from))
       .find((s) => s && !['done', 'skipped'].includes(state.steps.get(s.key)?.status ?? 'open'));
     throw new Refusal(
-      coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? 'The step before' }),
+      coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? coded('refusals.theStepBefore') }),
       'stepKey',
     );
   }

@@ -6,6 +6,8 @@ import { rowsOf, write } from '../db/rows';
 import { forgetDays } from '../place-hours';
 import { houseNow } from '../store/clock';
 import { deviceOf, refuse, taken } from './device';
+import { coded } from '@/core/codes/coded';
+import { wordsIn } from '@/words/compile';
 
 /** What a probe says of a place, or a needle of the dough that it is in. */
 export interface ProbeReading {
@@ -36,11 +38,10 @@ function doubtOf(
   celsius: number,
   { label, lowest, highest }: { label: string; lowest: number; highest: number },
 ): string | null {
-  const shown = `${Math.round(celsius * 10) / 10} °C`;
-  if (celsius === 85 || celsius <= -55 || celsius >= 327)
-    return `The probe said ${shown}, as a broken one does; not believed.`;
-  if (celsius < lowest || celsius > highest)
-    return `The probe said ${shown}, which cannot be true of ${label.toLowerCase()}; not believed.`;
+  const said = (code: 'rooms.asABrokenProbe' | 'rooms.cannotBeTrueOf') =>
+    wordsIn('en').coded(coded(code, { celsius: { celsius }, place: { inLine: label } }));
+  if (celsius === 85 || celsius <= -55 || celsius >= 327) return said('rooms.asABrokenProbe');
+  if (celsius < lowest || celsius > highest) return said('rooms.cannotBeTrueOf');
   return null;
 }
 

@@ -5,6 +5,7 @@ import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseValues } from './house';
 import { believed, newestReadings, type PlaceReadings } from './newest-readings';
+import { coded } from '@/core/codes/coded';
 
 const HOUR = 3_600_000;
 
@@ -28,7 +29,7 @@ export function placesOf(
       const doubted = one.doubted && one.doubted.at >= (good?.at ?? 0) ? one.doubted.doubt : null;
       const age = good ? (now - good.at) / HOUR : Infinity;
       const fresh = good !== null && age <= holds[good.source];
-      const silent = good ? `No reading for ${Math.floor(age)} h; reckoning with the usual.` : null;
+      const silent = good ? coded('rooms.noReadingFor', { hours: Math.floor(age) }) : null;
       return {
         ...{ id, label, kind, purpose, usual, lowest, highest },
         reading: fresh

@@ -65,7 +65,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
                   {clockTime(item.step.dueAt, zone)}
                 </span>
                 <span className={clsx('text-base', late ? 'font-bold text-warn' : 'text-quiet')}>
-                  {item.inMinutes > 720 ? dayName(item.step.dueAt, zone) : whenWords(item)}
+                  {item.inMinutes > 720 ? dayName(item.step.dueAt, zone) : whenWords(say, item)}
                 </span>
               </span>
               <span className="min-w-0 flex-1">

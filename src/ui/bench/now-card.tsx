@@ -136,7 +136,9 @@ export function NowCard({
             say('bench.plannedAt', { time: clockTime(step.plannedStart, zone) }),
           running: () =>
             !running && (
-              <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>, {whenWords(item)}</span>
+              <span className={item.inMinutes < 0 ? 'font-bold text-warn' : ''}>
+                , {whenWords(say, item)}
+              </span>
             ),
           running2: () =>
             running && (

@@ -13,6 +13,7 @@ import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
 import { retoldHere } from './units';
+import type { Words } from '@/core/codes/coded';
 
 /** Events heard of from other tablets that are remembered; the board has them long before so many have come. */
 const HEARD = 200;
@@ -33,7 +34,7 @@ export function useFloor(board: Board, personId: number, now: number) {
   const say = useWords();
   const [sent, setSent] = useState<FloorEvent[]>([]);
   const [heard, setHeard] = useState<FloorEvent[]>([]);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<Words | null>(null);
   useEffect(() => onHeard((more) => setHeard((before) => [...before, ...more].slice(-HEARD))), []);
   useEffect(() => {
     const stop = onSent((outcome) => {
@@ -94,5 +95,9 @@ export function useFloor(board: Board, personId: number, now: number) {
     );
   }
 
-  return { doughs, records, conditions, events, record, trouble, calm: () => setTrouble(null) };
+  return {
+    ...{ doughs, records, conditions, events, record },
+    trouble: trouble && say.coded(trouble),
+    calm: () => setTrouble(null),
+  };
 }

@@ -116,7 +116,7 @@ export function DoughPanel(props: Props) {
         {next && (
           <p className="mt-2 border-l-4 border-butter pl-3">
             <span className="block text-lg font-semibold">{say.coded(next.label)}</span>
-            {dayTime(next.start, zone)}, {whenWords({ inMinutes: (next.dueAt - now) / 60_000 })}
+            {dayTime(next.start, zone)}, {whenWords(say, { inMinutes: (next.dueAt - now) / 60_000 })}
           </p>
         )}
         {off.length > 0 && (

@@ -48,7 +48,7 @@ export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: P
         <p className="text-quiet">
           {isHandsOn(step)
             ? say('plan.begunOrDoneItStays')
-            : say('plan.aWaitOfItGives', { windowWords: windowWords(step) })}
+            : say('plan.aWaitOfItGives', { windowWords: windowWords(say, step) })}
         </p>
       )}
       {open && !reach && <p className="text-quiet">{say('plan.lookingHowFarItCan')}</p>}
@@ -79,8 +79,8 @@ export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: P
   );
 }
 
-function windowWords({ min, max }: { min: number; max: number }): string {
-  return min === max ? duration(min) : `${duration(min)} to ${duration(max)}`;
+function windowWords(say: Say, { min, max }: { min: number; max: number }): string {
+  return min === max ? duration(min) : say('plan.fromTo', { min: duration(min), max: duration(max) });
 }
 
 /** What is in the way of a step beyond its reach, in a sentence. */

@@ -35,9 +35,9 @@ describe('what is said of a dough', () => {
 
   it('says late of what should have begun', () => {
     expect([
-      whenWords({ inMinutes: 25 }),
-      whenWords({ inMinutes: -95 }),
-      whenWords({ inMinutes: 0 }),
+      whenWords(say, { inMinutes: 25 }),
+      whenWords(say, { inMinutes: -95 }),
+      whenWords(say, { inMinutes: 0 }),
     ]).toEqual(['in 25 min', 'late 1 h 35', 'now']);
   });
 });

@@ -14,9 +14,9 @@ export function outputWords({ outputs }: Pick<DoughRecord, 'outputs'>): string {
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */
 export function stateWords(say: Say, dough: DoughForecast, now: number): string {
-  if (dough.state.finished) return 'finished';
+  if (dough.state.finished) return say('plan.finished');
   const behind = minutesBehind(dough, now);
-  if (behind > 0) return `late ${duration(behind)}`;
+  if (behind > 0) return say('plan.lateBy', { duration: duration(behind) });
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of
     ? say.coded(turnWords(turns))
@@ -24,8 +24,8 @@ export function stateWords(say: Say, dough: DoughForecast, now: number): string 
 }
 
 /** `in 25 min`, or `12 min late` for what should have begun. */
-export function whenWords({ inMinutes }: Pick<AgendaItem, 'inMinutes'>): string {
-  return inMinutes < 0 ? `late ${duration(-inMinutes)}` : fromNow(inMinutes);
+export function whenWords(say: Say, { inMinutes }: Pick<AgendaItem, 'inMinutes'>): string {
+  return inMinutes < 0 ? say('plan.lateBy', { duration: duration(-inMinutes) }) : fromNow(inMinutes);
 }
 
 /** What a plan costs against another, in the plan's points: `costs 120 points more`. */

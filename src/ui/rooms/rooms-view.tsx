@@ -16,7 +16,7 @@ import { Field } from '../kit/field';
 import { useMinute } from '../live/clock';
 import { send } from '../live/command';
 import { useFloor } from '../live/floor';
-import { useUnits, useRetold } from '../live/units';
+import { useUnits } from '../live/units';
 import { FollowDough } from './follow-dough';
 import { UnitChoices } from './unit-choices';
 import { temperatureColour } from '../thread/temperature';
@@ -74,7 +74,6 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
 
 function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: string }) {
   const say = useWords();
-  const told = useRetold();
   const router = useRouter();
   const [units] = useUnits();
   const [typed, setTyped] = useState('');
@@ -132,7 +131,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
             part2: reading?.humidity ? say('rooms.humidity', { humidity: Math.round(reading.humidity) }) : '',
           })}
         </p>
-        {place.remark && <p className="text-[15px] text-warn">{told(place.remark)}</p>}
+        {place.remark && <p className="text-[15px] text-warn">{say.coded(place.remark)}</p>}
         {trouble && (
           <p role="alert" className="text-[15px] text-warn">
             {trouble}

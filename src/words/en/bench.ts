@@ -207,4 +207,6 @@ export const bench = {
   doesNotComeTo: 'At {celsius} it does not come to {target}.',
   restedFrom: 'Rested, and at {celsius}, from {time}.',
   freezerShortCut: 'Freezer as a short cut: {duration}; {price}.',
+  mixingWarmedItBy:
+    'By this reading mixing warmed the dough by {rise}; {expected} was expected. It is kept, and counts for little. Measure again if it may be wrong.',
 } as const;

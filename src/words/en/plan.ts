@@ -155,4 +155,7 @@ export const plan = {
   noDoughWithInThese: 'No dough with “{filter}” in these days.',
   noDoughInTheseDays: 'No dough in these days. Add one, or go back to now.',
   pickAThreadToSee: 'Pick a thread to see its steps.',
+  finished: 'finished',
+  lateBy: 'late {duration}',
+  fromTo: '{min} to {max}',
 } as const;

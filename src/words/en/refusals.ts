@@ -265,4 +265,8 @@ export const refusals = {
   noPlaceWithTheStepsOf: '{dough} finds no place in the plan with the steps of {to}; it keeps {from}.',
   noPlaceForItsNewWaits:
     '{dough} finds no place for its new waits amid the other doughs; move one of them, or shorten a wait by a cooler or warmer place.',
+  aPinHasDigits: 'A {role}’s PIN has {fewest} to {most} digits.',
+  ThisStep: 'This step',
+  theStepBefore: 'The step before',
+  this: 'This',
 } as const;

@@ -46,4 +46,7 @@ export const rooms = {
   humidity2: 'Humidity',
   tellIt: 'Tell it',
   limitAt: 'limit {value} {unit}',
+  noReadingFor: 'No reading for {hours} h; reckoning with the usual.',
+  asABrokenProbe: 'The probe said {celsius}, as a broken one does; not believed.',
+  cannotBeTrueOf: 'The probe said {celsius}, which cannot be true of {place}; not believed.',
 } as const;

@@ -48,4 +48,7 @@ export const shell = {
   dayTheme: 'Day theme',
   nightTheme: 'Night theme',
   signOut: 'Sign out',
+  notOnTheBench: 'Not on the bench',
+  thereIsNoSuchPage: 'There is no such page or dough; it may have been taken out of the plan.',
+  backToTheWork: 'Back to the work',
 } as const;
