@@ -24,6 +24,7 @@ describe('a plan that is played through', () => {
       fc.property(anyProblem, (generated) => {
         let asked = 0;
         const solution = solve(generated, { seed: 1, shouldStop: () => ++asked > 30 });
+        fc.pre(solution?.plan.status === 'feasible');
         if (solution?.plan.status !== 'feasible') return;
         const { times } = solution.plan;
         const { outputs } = samplePlan(generated, times, { runs: 2, seed: 1, spread: { work: 0, wait: 0 } });

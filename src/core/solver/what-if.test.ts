@@ -41,6 +41,7 @@ describe('the clashes of a plan', () => {
         }),
         (problem, shoves) => {
           const found = plan(problem);
+          fc.pre(Boolean(found));
           if (!found) return;
           const times = { ...found.times };
           for (const [nth, by, longer] of shoves) {
@@ -98,11 +99,13 @@ describe('a dragged step', () => {
     fc.assert(
       fc.property(anyProblem, fc.nat(), fc.integer({ min: -120, max: 120 }), (problem, nth, by) => {
         const found = plan(problem);
+        fc.pre(Boolean(found));
         if (!found) return;
         const hands = handsOf(problem);
         const id = hands[nth % hands.length] ?? '';
         const [start] = found.times[id] as [number, number];
         const supposed = new WhatIf(problem, found.times, hands, 1).move(id, start + by);
+        fc.pre(Boolean(supposed));
         if (!supposed) return;
         const after = { ...found.times, ...supposed.moved };
         const dough = problem.tasks.find((task) => task.id === id)?.dough;
@@ -121,6 +124,7 @@ describe('a dragged step', () => {
     fc.assert(
       fc.property(anyProblem, fc.nat(), (problem, nth) => {
         const found = plan(problem);
+        fc.pre(Boolean(found));
         if (!found) return;
         const hands = handsOf(problem);
         const id = hands[nth % hands.length] ?? '';
@@ -144,6 +148,7 @@ describe('a plan taken up again', () => {
     fc.assert(
       fc.property(anyProblem, (problem) => {
         const found = plan(problem);
+        fc.pre(Boolean(found));
         if (!found) return;
         const every = problem.tasks.map(({ id }) => id);
         expect(plan(withStay(problem, found.times, every, 1000), found.times)?.times).toEqual(found.times);
@@ -157,6 +162,7 @@ describe('a plan taken up again', () => {
       fc.property(anyProblem, (problem) => {
         const found = plan(problem);
         const first = handsOf(problem)[0] ?? '';
+        fc.pre(Boolean(found));
         if (!found) return;
         const pins = [{ task: first, start: (found.times[first]?.[0] ?? 0) + 20 }];
         const late = { ...problem, pins };

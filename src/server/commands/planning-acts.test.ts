@@ -1,4 +1,6 @@
-import { stateOf } from '@/core/record/dough';
+import { stateOf, type DoughRecord } from '@/core/record/dough';
+import { promisesOf } from '@/core/forecast/promises';
+import type { DoughForecast } from '@/core/forecast/forecast';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '@/core/bakery/people';
 import type { Proposal } from '@/core/schedule/proposal';
@@ -291,6 +293,40 @@ describe('a way out', () => {
     },
     60_000,
   );
+
+  it('that says it keeps the promises keeps them, and one that does not leaves them late', async () => {
+    const lateOf = async (doughId: number) => {
+      const { floor, doughs } = await whole();
+      const [dough, record] = [floor, doughs].map((all) => all.find(({ id }) => id === doughId));
+      if (!dough || !record) throw new Error(`Dough ${doughId} is not in the plan.`);
+      return promisesOf(dough as DoughForecast, record as DoughRecord).filter(({ late }) => late > 0).length;
+    };
+    const record = (await whole()).doughs.find(
+      (one) => !stateOf(one).started && one.outputs.length === 1 && one.steps.length > 8,
+    );
+    const [output] = record?.outputs ?? [];
+    if (!record || !output) throw new Error('The demo has no dough that nobody has begun.');
+    // Wanted two hours before it can be ready by any means: a promise that only another promise can keep.
+    const soon = { outputId: output.id, dueAt: (await now()) + 2 * 60 * MINUTE };
+    await write(house.pool, 'UPDATE dough_output SET due_at = ? WHERE id = ?', [
+      new Date(soon.dueAt),
+      soon.outputId,
+    ]);
+    expect(await lateOf(record.id)).toBe(1);
+    const told = new Map<string, boolean>();
+    for (const way of ['night', 'hands', 'longer', 'room-proof', 'split-bake', 'later'] as const) {
+      const answer = await runCommand('try-way', mara, { doughId: record.id, way, basis: await basis() });
+      // A way that this dough does not have is refused, and promises nothing.
+      if (!answer.ok) continue;
+      const { proposal, kept } = answer.result as { proposal: Proposal; kept: boolean };
+      await ok(runCommand('accept-proposal', mara, { id: proposal.id }));
+      expect([way, await lateOf(record.id)]).toEqual([way, kept ? 0 : 1]);
+      told.set(way, kept);
+      await expectSound();
+    }
+    expect(told.get('later')).toBe(true);
+    expect([...told.values()].filter((kept) => !kept).length).toBeGreaterThan(0);
+  }, 120_000);
 
   it('that a dough does not have is refused', async () => {
     const input = { doughId: 9, way: 'pray', basis: await basis() };
