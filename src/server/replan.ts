@@ -14,7 +14,7 @@ import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
 import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
-import { houseValues, machines } from './store/house';
+import { houseSettings, machines } from './store/house';
 import { readPlanMeans, readWholePlan } from './store/whole-problem';
 import { wordsIn } from '@/words/compile';
 
@@ -53,7 +53,7 @@ export type ReplanResult =
 export async function replan(db: Db, now: number, options: Replanning): Promise<ReplanResult> {
   const { change = (problem) => problem, stay, seconds, changes, ...search } = options;
   const means = await readPlanMeans(db, now, changes ? { changes, unplanned: now } : {});
-  const weight = stay ?? (await houseValues(db))('stay_cost');
+  const weight = stay ?? (await houseSettings(db)).stayCost;
   const standing = wholePlan(means, now);
   let from = standing.present;
   let conflict: string[] = [];
@@ -77,7 +77,7 @@ export async function replan(db: Db, now: number, options: Replanning): Promise<
   if (!found) return { kind: 'none', conflict, whole: standing };
   const base = changes ? await readWholePlan(db, now) : standing;
   const wanted = change(standing.problem, standing);
-  const small = (await houseValues(db))('small_shift');
+  const small = (await houseSettings(db)).smallShift;
   const { chosen = {} } = found.plan;
   const times = leaveSmallMoves(onResources(wanted, chosen), standing.present, found.plan.times, small);
   const body = await describe(db, { base, whole: standing, wanted, times, chosen, small }, options);

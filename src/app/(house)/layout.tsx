@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { pool } from '@/server/db/pool';
 import { newestChange } from '@/server/feed';
 import { whoAndWhen } from '@/server/house-page';
-import { house, houseValues, whoIsOnShift } from '@/server/store/house';
+import { house, houseSettings, whoIsOnShift } from '@/server/store/house';
 import { Shell } from '@/ui/shell/shell';
 
 export const dynamic = 'force-dynamic';
@@ -12,7 +12,11 @@ export default async function HouseLayout({ children }: { children: ReactNode })
   const db = pool();
   // Asked for first: whatever changes while the rest is read is told by the feed.
   const cursor = await newestChange();
-  const [bakery, everybody, value] = await Promise.all([house(db), whoIsOnShift(db, now), houseValues(db)]);
+  const [bakery, everybody, settings] = await Promise.all([
+    house(db),
+    whoIsOnShift(db, now),
+    houseSettings(db),
+  ]);
   return (
     <Shell
       house={bakery}
@@ -20,7 +24,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       sessionId={sessionId}
       cursor={cursor}
       people={everybody}
-      idleMinutes={value('idle_minutes')}
+      idleMinutes={settings.idleMinutes}
       clock={{ demo: clock.demo, now, rate: clock.rate, paused: clock.paused }}
     >
       {children}

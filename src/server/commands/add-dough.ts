@@ -7,7 +7,7 @@ import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
 import { rowsOf, write, type Db } from '../db/rows';
 import { sizes } from '../store/doughs';
-import { house, houseValues } from '../store/house';
+import { house, houseSettings } from '../store/house';
 import { currentProducts, type ProductVersion } from '../store/products';
 import { searching } from '../searching';
 import { command, Refusal, StaleBasis, type CommandContext, type SearchContext } from './command';
@@ -58,7 +58,7 @@ async function readOutputs(
   zone: string,
 ): Promise<Output[]> {
   const products = await currentProducts(db);
-  const daysAhead = (await houseValues(db))('plan_days_ahead');
+  const daysAhead = (await houseSettings(db)).planDaysAhead;
   return input.outputs.map(({ productId, pieces, due }, i) => {
     const product = products.find((p) => p.productId === productId);
     if (!product) throw new Refusal(coded('refusals.theHouseHasNoSuchProduct'), `outputs.${i}.productId`);
@@ -86,15 +86,15 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
       );
     }
   });
-  const [{ bowlKg, cutting }, value] = await Promise.all([sizes(db), houseValues(db)]);
-  const most = value('most_bowls') * bowlKg;
+  const [{ bowlKg, cutting }, settings] = await Promise.all([sizes(db), houseSettings(db)]);
+  const most = settings.mostBowls * bowlKg;
   const size = doughSize(outputs, cutting);
   const kg = size.kg * (first?.product.mixed ?? 1);
   if (kg > most) {
     throw new Refusal(
       coded('refusals.thatIsOfDoughBeforeButter', {
         weight: weight(kg),
-        value: value('most_bowls'),
+        value: settings.mostBowls,
         weight2: weight(bowlKg),
       }),
       'outputs.0.pieces',

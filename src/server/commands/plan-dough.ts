@@ -12,7 +12,7 @@ import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
 import { dayTime, MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
 import { risesOf, sizes } from '../store/doughs';
-import { houseValues } from '../store/house';
+import { houseSettings } from '../store/house';
 import { today } from '../store/places';
 import type { ProductVersion } from '../store/products';
 import { Refusal } from './command';
@@ -53,7 +53,7 @@ export async function findPlace(
     const on = { ...base, steps };
     return settleWindows(on, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: lengths });
   };
-  const seconds = (await houseValues(db))('plan_seconds');
+  const seconds = (await houseSettings(db)).planSeconds;
   const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
     const promises = dough.outputs.map((output) => ({
       outputId: output.id,

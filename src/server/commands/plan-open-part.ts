@@ -6,7 +6,7 @@ import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
 import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
-import { houseValues } from '../store/house';
+import { houseSettings } from '../store/house';
 import { Refusal, type SearchContext } from './command';
 import type { StepPlacement } from './plan-version';
 import { doughFrame } from './planning-frame';
@@ -34,7 +34,7 @@ export async function findOpenPart(
   }));
   const problem = planProblem(frame, [{ id: dough.id, expanded, promises }], standing);
   problem.pins.push(...pins);
-  const solution = await planInThread(problem, { seconds: (await houseValues(db))('plan_seconds') });
+  const solution = await planInThread(problem, { seconds: (await houseSettings(db)).planSeconds });
   if (solution?.plan.status !== 'feasible') throw new Refusal(nothing, 'doughId');
   const { times, chosen = {} } = solution.plan;
   return expanded.steps.map((step) => {

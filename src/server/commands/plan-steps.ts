@@ -9,7 +9,7 @@ import { dayTime, MINUTE } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
 import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
-import { houseValues } from '../store/house';
+import { houseSettings } from '../store/house';
 import { readWholePlan } from '../store/whole-problem';
 import { holdsWindows, replan, type ReplanResult } from '../replan';
 import { searching } from '../searching';
@@ -103,8 +103,8 @@ async function placedBy(
 ): Promise<{ placed: StepPlacement[]; at: number }> {
   const { db, now } = context;
   const { problem, present, hands, origin } = whole;
-  const value = await houseValues(db);
-  const supposed = new WhatIf(withoutPin(problem, task), present, hands, value('stay_cost')).move(
+  const settings = await houseSettings(db);
+  const supposed = new WhatIf(withoutPin(problem, task), present, hands, settings.stayCost).move(
     task,
     start,
     all,
@@ -124,7 +124,7 @@ async function placedBy(
   }
   const replanned = await searching(context, () =>
     replan(db, now, {
-      seconds: value('plan_seconds'),
+      seconds: settings.planSeconds,
       change: (wanted) => withPin(wanted, { task, start: supposed.start }),
     }),
   );

@@ -6,7 +6,7 @@ import { drifts } from '@/core/schedule/drift';
 import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
 import { MINUTE } from '@/core/time/local';
 import { insertOnce, write } from '../db/rows';
-import { houseValues, machinePools } from '../store/house';
+import { houseSettings, machinePools } from '../store/house';
 import { stepsInPlan } from '../store/planned-steps';
 import { openProposal } from '../store/proposals';
 import { rollingHouse } from '../store/rolling';
@@ -67,7 +67,7 @@ export const proposeMend = command<{ seconds?: number }, Mended, ProposalDraft>(
     await lockBasis(db, { plan: worked.basis, change: 0 });
     const proposal = await keepProposal(context, worked);
     const { body } = worked;
-    const most = (await houseValues(db))('pass_shift_minutes');
+    const most = (await houseSettings(db)).passShiftMinutes;
     const small = body.late.length === 0 && most > 0 && farthest(body) <= most;
     const passed = small && (await isFresh(context, body));
     if (passed) await accept(context, proposal);
@@ -80,13 +80,13 @@ async function workOutMend(
   wanted: number | undefined,
 ): Promise<ProposalDraft> {
   const { plan: basis } = await readBasis(db);
-  const [whole, value, rolling] = await Promise.all([
+  const [whole, settings, rolling] = await Promise.all([
     readWholePlan(db, now),
-    houseValues(db),
+    houseSettings(db),
     rollingHouse(db),
   ]);
   const machines = await machinePools(db, now, now + 14 * 24 * 60 * MINUTE);
-  const found = drifts(whole, { machines, rolling }, now, value('late_matters'));
+  const found = drifts(whole, { machines, rolling }, now, settings.lateMatters);
   const say = wordsIn('en');
   const causes = new Map(
     found.flatMap(({ doughId, message }) => (doughId === null ? [] : [[doughId, say.coded(message)]])),
@@ -95,7 +95,7 @@ async function workOutMend(
     signal: live.signal,
     onBetter: (points: number, late: string[]) => live.onBetter(points, late.length),
   };
-  const seconds = wanted ?? value('plan_seconds');
+  const seconds = wanted ?? settings.planSeconds;
   const body = planOf(await replan(db, now, { seconds, causes, ...watched }));
   const title = found[0] ? say.coded(found[0].message) : say('plan.thePlanAsItCouldBe');
   return { basis, kind: found.length > 0 ? 'mend' : 'better', title, body };

@@ -12,7 +12,7 @@ import { fromFahrenheit } from '@/core/units/temperature';
 import { insertOnce, rowsOf, type Db } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
-import { houseValues } from '../store/house';
+import { houseSettings } from '../store/house';
 import { command, Refusal, type CommandContext } from './command';
 import { eventData } from './event-data';
 import { refuseOddWork } from './event-sense';
@@ -70,17 +70,17 @@ async function refuseNonsense(
   dough: DoughToCheck,
   event: FloorEvent,
 ): Promise<void> {
-  const house = await houseValues(db);
+  const settings = await houseSettings(db);
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   if (event.stepKey !== null && !step)
     throw new Refusal(coded('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
   if (event.stepKey === null && event.kind !== 'note')
     throw new Refusal(coded('refusals.sayWhichStep'), 'stepKey');
-  if ((event.text?.length ?? 0) > house('longest_note')) {
-    throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: house('longest_note') }), 'text');
+  if ((event.text?.length ?? 0) > settings.longestNote) {
+    throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: settings.longestNote }), 'text');
   }
   if (event.celsius !== null) {
-    const [low, high] = [house('reading_lowest'), house('reading_highest')];
+    const [low, high] = [settings.readingLowest, settings.readingHighest];
     if (event.celsius < low || event.celsius > high) {
       throw new Refusal(
         coded('refusals.cIsNoDoughTemperatureBetween', { celsius: event.celsius, low, high }),
@@ -148,7 +148,7 @@ async function refuseSpoilt(db: Db, dough: DoughToCheck, key: string, now: numbe
   const before = new Set(dough.links.filter(({ to }) => to === key).map(({ from }) => from));
   const spoilt = dough.steps.filter(({ key: own, step }) => step.cools && before.has(own));
   if (spoilt.length === 0) return;
-  const rule = coolingRuleOf((await houseValues(db))('cooling_rule'));
+  const rule = coolingRuleOf((await houseSettings(db)).coolingRule);
   for (const { key: own, label } of spoilt) {
     const { startedAt = null, temperatures = [] } = state.steps.get(own) ?? {};
     if (startedAt === null) continue;

@@ -1,5 +1,5 @@
 import { rowsOf, write, type Db } from '../db/rows';
-import { houseValues } from '../store/house';
+import { houseSettings } from '../store/house';
 
 const DAY = 24 * 3_600_000;
 /** Days that are thinned at one go: after a long pause the rest follows in the next hours. */
@@ -10,8 +10,8 @@ const AT_ONCE = 3;
  * those that are believed. Whole days only, the oldest first. Returns how many readings have gone.
  */
 export async function thinReadings(db: Db, now: number): Promise<number> {
-  const value = await houseValues(db);
-  const limit = Math.floor((now - value('raw_days') * DAY) / DAY) * DAY;
+  const settings = await houseSettings(db);
+  const limit = Math.floor((now - settings.rawDays * DAY) / DAY) * DAY;
   const firsts = await rowsOf<{ at: Date }>(db, 'SELECT MIN(at) AS at FROM place_reading GROUP BY place');
   const oldest = Math.min(...firsts.map(({ at }) => at.getTime()));
   if (oldest >= limit) return 0;

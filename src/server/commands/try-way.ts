@@ -12,7 +12,7 @@ import { taskId } from '@/core/process/step-ref';
 import { clockTime, dayTime, MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { frozenStock } from '../store/frozen';
-import { houseValues, people, staffing } from '../store/house';
+import { houseSettings, people, staffing } from '../store/house';
 import { readWholePlan } from '../store/whole-problem';
 import { replan, type Replanning } from '../replan';
 import { searching } from '../searching';
@@ -65,7 +65,7 @@ async function workOutWay(
   const whole = await readWholePlan(db, now);
   const dough = whole.doughs.find(({ id }) => id === of);
   if (!dough) throw new Refusal(coded('refusals.thisDoughIsNotInThe'), 'doughId');
-  const seconds = (await houseValues(db))('plan_seconds');
+  const seconds = (await houseSettings(db)).planSeconds;
   const body = planOf(await replan(db, now, { ...(await onWay(context, whole, dough, way)), seconds }));
   const { acts, needs, rest } = await broughtAbout(context, { whole, dough, way }, body);
   return {

@@ -4,7 +4,7 @@ import type { SilentProbe } from '@/core/shopfloor/alarms';
 import { excursions, type Excursion } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 import { believed, type PlaceReadings } from './newest-readings';
 
 /** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
@@ -23,8 +23,8 @@ export function coolingRuleOf(number: number): CoolingRule {
 
 /** Leads, alarms taken, and places that are too warm or too cold, or of which nobody hears any more. */
 export async function calls(db: Db, now: number, newest: readonly PlaceReadings[]): Promise<Calls> {
-  const [value, taken] = await Promise.all([
-    houseValues(db),
+  const [settings, taken] = await Promise.all([
+    houseSettings(db),
     rowsOf<{ alarm: string; personId: number; at: Date }>(
       db,
       'SELECT alarm, person_id AS personId, at FROM alarm_taken WHERE at > ?',
@@ -34,12 +34,12 @@ export async function calls(db: Db, now: number, newest: readonly PlaceReadings[
   const limited = newest.filter(({ limits: { low, high } }) => low !== null || high !== null);
   return {
     leads: {
-      ...{ preheat: value('preheat_lead'), wash: value('wash_lead'), butter: value('butter_lead') },
-      ...{ levain: value('levain_lead'), thaw: value('thaw_lead') },
+      ...{ preheat: settings.preheatLead, wash: settings.washLead, butter: settings.butterLead },
+      ...{ levain: settings.levainLead, thaw: settings.thawLead },
     },
-    coolingRule: coolingRuleOf(value('cooling_rule')),
+    coolingRule: coolingRuleOf(settings.coolingRule),
     taken: taken.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
-    silent: silentOf(limited, now, { probe: value('probe_holds'), typed: value('typed_holds') }),
+    silent: silentOf(limited, now, { probe: settings.probeHolds, typed: settings.typedHolds }),
     excursions: await excursionsOf(db, now, limited),
   };
 }

@@ -3,7 +3,7 @@ import type { Machine } from '@/core/bakery/machines';
 import type { Today } from '@/core/forecast/windows';
 import type { Db } from '../db/rows';
 import { ovenDecks } from './decks';
-import { houseValues, machinePools } from './house';
+import { houseSettings, machinePools } from './house';
 import { newestReadings, type PlaceReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
 
@@ -13,8 +13,8 @@ const HOUR = 3_600_000;
 
 /** Today's temperatures by readings at hand. */
 export async function todayBy(db: Db, newest: readonly PlaceReadings[], now: number): Promise<Today> {
-  const value = await houseValues(db);
-  return todayOf(placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') }));
+  const settings = await houseSettings(db);
+  return todayOf(placesOf(newest, now, { probe: settings.probeHolds, typed: settings.typedHolds }));
 }
 
 /** The bakery as it is at `now`, as far as forecasts depend on it. */

@@ -2,7 +2,7 @@ import type { Decks, OvenDecks } from '@/core/bakery/decks';
 import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { learnBakes } from '@/core/learning/bakes';
 import { rowsOf, type Db } from '../db/rows';
-import { houseValues, machines } from './house';
+import { houseSettings, machines } from './house';
 
 /** What evidence of bakes is about: a whole oven, or one of its decks. */
 export const deckSubject = (oven: string, deck: number) => `${oven}/${deck}`;
@@ -12,8 +12,8 @@ const NEWEST = 40;
 
 /** The decks of every oven with what their bakes have taught. */
 export async function ovenDecks(db: Db, known?: readonly Machine[]): Promise<OvenDecks> {
-  const [value, all, bakes] = await Promise.all([
-    houseValues(db),
+  const [settings, all, bakes] = await Promise.all([
+    houseSettings(db),
     known ?? machines(db),
     rowsOf<{ subject: string; ratio: number }>(
       db,
@@ -24,7 +24,7 @@ export async function ovenDecks(db: Db, known?: readonly Machine[]): Promise<Ove
       [NEWEST],
     ),
   ]);
-  const house = { spread: value('bake_spread'), scatter: value('bake_scatter') };
+  const house = { spread: settings.bakeSpread, scatter: settings.bakeScatter };
   const learnt = (subject: string) =>
     learnBakes(
       bakes.filter((one) => one.subject === subject).map(({ ratio }) => ratio),

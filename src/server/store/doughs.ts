@@ -27,7 +27,7 @@ import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
-import { equipment, houseValues } from './house';
+import { equipment, houseSettings } from './house';
 import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
 import { reallyMixed, type MixedWeights } from './mixed';
@@ -280,15 +280,15 @@ export type HouseSizes = Sizes & { equipment: Equipment };
 
 /** What the largest oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
 export async function sizes(db: Db): Promise<HouseSizes> {
-  const [all, value] = await Promise.all([equipment(db), houseValues(db)]);
-  const { table, laying, benchLength } = rollingBy(value);
+  const [all, settings] = await Promise.all([equipment(db), houseSettings(db)]);
+  const { table, laying, benchLength } = rollingBy(settings);
   const of = (kind: MachineKind) => machinesOf(kind, all.machines);
   const mixers = of('mixer').map(({ kgAtOnce }) => kgAtOnce ?? Infinity);
   return {
     ovenTrays: Math.max(1, ...of('oven').map(({ capacity }) => capacity)),
     bowlKg: mixers.length > 0 ? Math.max(...mixers) : Infinity,
     carriers: (['tray', 'tin'] as const).filter((kind) => of(kind).length > 0),
-    cutting: { table, laying, benchLength, blockKg: value('block_kg') },
+    cutting: { table, laying, benchLength, blockKg: settings.blockKg },
     equipment: all,
   };
 }

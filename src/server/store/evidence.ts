@@ -2,7 +2,7 @@ import { learnFromReadings, type Learnt } from '@/core/learning/readings';
 import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
 import type { ProductSpec, Rise, RisePhase } from '@/core/process/route';
 import { rowsOf, type Db } from '../db/rows';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 
 export type EvidenceKind = 'reference' | 'rise' | 'factor' | 'bake';
 
@@ -89,16 +89,16 @@ export async function learntMixing(
   db: Db,
   subject: string,
 ): Promise<{ rise: Learnt & { evidence: Evidence[] }; factor: Learnt & { evidence: Evidence[] } }> {
-  const [value, rises, factors] = await Promise.all([
-    houseValues(db),
+  const [settings, rises, factors] = await Promise.all([
+    houseSettings(db),
     evidence(db, 'rise', [subject]),
     evidence(db, 'factor', [subject]),
   ]);
-  const learn = (name: string, all: Evidence[]) => {
+  const learn = (name: 'mixingRise' | 'frictionFactor', all: Evidence[]) => {
     const own = counting(all, subject);
-    const start = { mean: value(name), spread: value(`${name}_spread`) };
+    const start = { mean: settings[name], spread: settings[`${name}Spread`] };
     // A factor takes up the errors of three or four thermometers, a rise that of one.
-    const noise = value('thermometer_error') * (name === 'friction_factor' ? 3 : 1);
+    const noise = settings.thermometerError * (name === 'frictionFactor' ? 3 : 1);
     return {
       ...learnFromReadings(
         start,
@@ -108,5 +108,5 @@ export async function learntMixing(
       evidence: all,
     };
   };
-  return { rise: learn('mixing_rise', rises), factor: learn('friction_factor', factors) };
+  return { rise: learn('mixingRise', rises), factor: learn('frictionFactor', factors) };
 }

@@ -4,7 +4,7 @@ import type { IngredientBook } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { json } from '../db/json';
 import { rowsOf, type Db } from '../db/rows';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 import { ingredients } from './ingredients';
 
 /** One version of a formula. */
@@ -127,12 +127,15 @@ export function mixedShare(formula: Formula): number {
   return whole > 0 ? dough / whole : 1;
 }
 
+/** What has a usual range. */
+type Ranged = 'salt' | 'sugar' | 'yeast' | 'hydration' | 'rollIn' | 'rich';
+
 /** What this house calls usual. */
 export async function formulaRanges(db: Db): Promise<FormulaRanges> {
-  const value = await houseValues(db);
-  const range = (name: string): [number, number] => [value(`${name}_low`), value(`${name}_high`)];
+  const settings = await houseSettings(db);
+  const range = (of: Ranged): [number, number] => [settings[`${of}Low`], settings[`${of}High`]];
   return {
     ...{ salt: range('salt'), sugar: range('sugar'), yeast: range('yeast'), hydration: range('hydration') },
-    ...{ rollIn: range('roll_in'), osmotolerantFrom: value('osmotolerant_from'), richFat: range('rich') },
+    ...{ rollIn: range('rollIn'), osmotolerantFrom: settings.osmotolerantFrom, richFat: range('rich') },
   };
 }

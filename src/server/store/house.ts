@@ -10,6 +10,7 @@ import {
   type Shift,
 } from '@/core/time/shifts';
 import { rowsOf, type Db } from '../db/rows';
+import { settingsOf, type Settings } from '@/core/bakery/settings';
 
 export interface House {
   name: string;
@@ -29,15 +30,13 @@ export async function houseIfAny(db: Db): Promise<House | null> {
 }
 
 /** Thresholds of the house by name; see the notes in the table. */
-export async function houseValues(db: Db): Promise<(name: string) => number> {
+/** What the house reckons with: what it has set, and the usual for all else. Names in the database are in snake case. */
+export async function houseSettings(db: Db): Promise<Settings> {
   const rows = await rowsOf<{ name: string; value: number }>(db, 'SELECT name, value FROM house_value');
-  const values = new Map(rows.map(({ name, value }) => [name, value]));
-  return (name) => {
-    const value = values.get(name);
-    if (value === undefined) throw new Error(`The house has no value ${name}.`);
-    return value;
-  };
+  return settingsOf(Object.fromEntries(rows.map(({ name, value }) => [camelCase(name), value])));
 }
+
+const camelCase = (name: string) => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
 
 export async function people(db: Db): Promise<Person[]> {
   const rows = await rowsOf<Omit<Person, 'skills'> & { skills: string | null }>(

@@ -12,7 +12,7 @@ import { houseNow } from './clock';
 import { sizes } from './doughs';
 import { learntMixing, mixSubject } from './evidence';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 import { places } from './places';
 
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
@@ -23,16 +23,16 @@ export async function mixSheet(
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;
   const book = await ingredientsAndFormulas(db);
-  const [temperatures, takes, value, learnt] = await Promise.all([
+  const [temperatures, takes, settings, learnt] = await Promise.all([
     bowlTemperatures(db),
     sizes(db),
-    houseValues(db),
+    houseSettings(db),
     learntMixing(db, mixSubject(mixerOf(dough.steps) ?? '', version.formulaId)),
   ]);
   const net = dough.outputs.reduce((sum, { pieces, piece }) => sum + pieces * piece.grams, 0);
   const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000, net });
   const bowls = bowlsFor(whole.doughGrams, takes.bowlKg * 1000);
-  const steps = { coarse: value('scale_coarse'), fine: value('scale_fine') };
+  const steps = { coarse: settings.scaleCoarse, fine: settings.scaleFine };
   const { id, formulaId, name, version: nth, formula } = version;
   return {
     formula: { id, formulaId, name, version: nth, formula },
@@ -53,7 +53,7 @@ const TAP = 13;
 
 /** Temperatures at the bowl before anybody has told them: today's rooms, and the house's values for the rest. */
 export async function bowlTemperatures(db: Db): Promise<BowlTemperatures> {
-  const [known, value] = await Promise.all([places(db, await houseNow(db)), houseValues(db)]);
+  const [known, settings] = await Promise.all([places(db, await houseNow(db)), houseSettings(db)]);
   const celsius = (is: (place: Place) => boolean) => {
     const place = known.find(is);
     return place && (place.reading?.celsius ?? place.usual);
@@ -63,6 +63,6 @@ export async function bowlTemperatures(db: Db): Promise<BowlTemperatures> {
   const tap = celsius(({ purpose }) => purpose === 'water') ?? TAP;
   return {
     ...{ flour, room, tap, preferment: room },
-    ...{ fridge: value('fridge_goods'), ice: value('ice'), warmest: value('warmest_liquid') },
+    ...{ fridge: settings.fridgeGoods, ice: settings.ice, warmest: settings.warmestLiquid },
   };
 }

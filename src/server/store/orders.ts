@@ -11,7 +11,7 @@ import { addLocalDays } from '@/core/time/local';
 import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
 import { frozenStock, thawedFor, type Frozen } from './frozen';
-import { house, houseValues } from './house';
+import { house, houseSettings } from './house';
 import { currentProducts, type ProductVersion } from './products';
 
 /** Days that are looked ahead. */
@@ -20,7 +20,7 @@ export const ORDER_DAYS = 7;
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
-  const [{ standing, closed, wanted }, stock, thawed, products, made, takes, value, customers] =
+  const [{ standing, closed, wanted }, stock, thawed, products, made, takes, settings, customers] =
     await Promise.all([
       wantedIn(db, span),
       frozenStock(db),
@@ -28,13 +28,13 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
       currentProducts(db),
       doughsDueFrom(db, now).then((doughs) => madeBy(db, doughs, now)),
       sizes(db),
-      houseValues(db),
+      houseSettings(db),
       rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
     ]);
   const makers = products.map((product) => makerOf(product, takes));
   const making = {
     bowlKg: takes.bowlKg,
-    mostBowls: value('most_bowls'),
+    mostBowls: settings.mostBowls,
     apart: KEPT_APART,
     cutting: takes.cutting,
   };

@@ -3,7 +3,7 @@ import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/forecast/windows';
 import type { Db } from '../db/rows';
 import { houseNow } from './clock';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 import { believed, newestReadings, type PlaceReadings } from './newest-readings';
 import { coded } from '@/core/codes/coded';
 
@@ -11,8 +11,8 @@ const HOUR = 3_600_000;
 
 /** All places with their temperatures as the house knows them at `now`. */
 export async function places(db: Db, now: number): Promise<Place[]> {
-  const [newest, value] = await Promise.all([newestReadings(db, now), houseValues(db)]);
-  return placesOf(newest, now, { probe: value('probe_holds'), typed: value('typed_holds') });
+  const [newest, settings] = await Promise.all([newestReadings(db, now), houseSettings(db)]);
+  return placesOf(newest, now, { probe: settings.probeHolds, typed: settings.typedHolds });
 }
 
 /** The same from readings at hand; `holds`: for how many hours each kind of reading is believed. */

@@ -4,16 +4,16 @@ import { inLabelOrder } from '@/core/shaping/topping';
 import { rowsOf, type Db } from '../db/rows';
 import { floorEvents } from './doughs';
 import { ingredientsAndFormulas } from './formulas';
-import { houseValues } from './house';
+import { houseSettings } from './house';
 import { mixedIn, putIn } from './contents';
 
 const HOUR = 3_600_000;
 
 /** Trimmings that wait to go into another dough, with their age and what is in them; the oldest first. */
 export async function scrapStock(db: Db, now: number): Promise<ScrapStock[]> {
-  const value = await houseValues(db);
+  const settings = await houseSettings(db);
   // Twice as far back as they may be used, so that what is too old is named and not simply gone.
-  const since = now - 2 * value('scrap_hours') * HOUR;
+  const since = now - 2 * settings.scrapHours * HOUR;
   const rows = await rowsOf<{ id: number; name: string }>(
     db,
     `SELECT d.id, d.name FROM dough d WHERE d.id IN
@@ -50,6 +50,6 @@ export async function scrapStock(db: Db, now: number): Promise<ScrapStock[]> {
 
 /** What the house lets into a dough: share of it, and hours of age. */
 export async function scrapLimits(db: Db): Promise<{ share: number; mostHours: number }> {
-  const value = await houseValues(db);
-  return { share: value('scrap_share'), mostHours: value('scrap_hours') };
+  const settings = await houseSettings(db);
+  return { share: settings.scrapShare, mostHours: settings.scrapHours };
 }

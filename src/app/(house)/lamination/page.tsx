@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { house, houseValues } from '@/server/store/house';
+import { house, houseSettings } from '@/server/store/house';
 import { today } from '@/server/store/places';
 import { currentProducts } from '@/server/store/products';
 import { rollingHouse } from '@/server/store/rolling';
@@ -15,13 +15,13 @@ export const metadata: Metadata = { title: 'Lamination' };
 export default async function LaminationPage() {
   const { person, now } = await housePage('/lamination');
   const db = pool();
-  const [bakery, schemes, products, behind, rolling, value, temperatures] = await Promise.all([
+  const [bakery, schemes, products, behind, rolling, settings, temperatures] = await Promise.all([
     house(db),
     currentSchemes(db),
     currentProducts(db),
     doughsBehind(db, now),
     rollingHouse(db),
-    houseValues(db),
+    houseSettings(db),
     today(db),
   ]);
   return (
@@ -34,7 +34,7 @@ export default async function LaminationPage() {
         )}
         behind={behind}
         rolling={rolling}
-        blockKg={value('block_kg')}
+        blockKg={settings.blockKg}
         room={temperatures.bakery ?? { celsius: 22, kind: 'room' }}
         cold={temperatures.retarder ?? { celsius: 4, kind: 'fridge' }}
         zone={bakery.zone}

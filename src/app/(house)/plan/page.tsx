@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { newestPlan } from '@/server/store/planned-steps';
-import { houseValues } from '@/server/store/house';
+import { houseSettings } from '@/server/store/house';
 import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
@@ -14,16 +14,16 @@ export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanPage() {
   const { person, now } = await housePage('/plan');
-  const [packed, products, basis, history, mends, value] = await Promise.all([
+  const [packed, products, basis, history, mends, settings] = await Promise.all([
     packedBoard(pool(), now, 2),
     productNames(pool()),
     newestPlan(pool()),
     planHistory(pool()),
     openMends(pool()),
-    houseValues(pool()),
+    houseSettings(pool()),
   ]);
   const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
-  const weights = { lateMatters: value('late_matters'), stay: value('stay_cost') };
+  const weights = { lateMatters: settings.lateMatters, stay: settings.stayCost };
   const plan = { basis, history: told, mends, ...weights };
   return (
     <WordsOf
