@@ -1,0 +1,84 @@
+import { Thermometer } from 'lucide-react';
+import { useState } from 'react';
+import type { cutsShort } from '@/core/forecast/early';
+import type { EventBody } from '@/core/record/events';
+import { isHandsOn } from '@/core/record/state';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { dayTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import type { Say } from '@/words/say';
+import { Button } from '../kit/button';
+import { useWords } from '../kit/words';
+import { useUnits } from '../live/units';
+import { turnDone, turnDoneLabel } from './turn-acts';
+
+interface Props {
+  item: AgendaItem;
+  now: number;
+  zone: string;
+  /** The wait that would be cut short by starting now; null where none is. */
+  short: ReturnType<typeof cutsShort>;
+  tell: (part: EventBody) => void;
+  onTemperature: () => void;
+}
+
+/** What the button does to the step as it is. */
+function actOf(say: Say, { dough, step, state }: AgendaItem): string {
+  const { turn } = step.step;
+  if (!isHandsOn(step)) return say('bench.outOfTheOven');
+  if (state.status === 'running') return turn ? turnDoneLabel(say, dough, state) : say('bench.done');
+  const part = turn !== undefined ? say('bench.turn', { turn }) : say.coded(step.step.label).toLowerCase();
+  return say('bench.start', { part });
+}
+
+/** The one big button, which asks once before it cuts a wait short, and the thermometer. */
+export function NowAct({ item, now, zone, short, tell, onTemperature }: Props) {
+  const say = useWords();
+  const [units] = useUnits();
+  const { dough, step, state } = item;
+  const [asked, setAsked] = useState<string | null>(null);
+  const asking = short !== null && asked === step.key;
+  const running = state.status === 'running';
+  return (
+    <>
+      <div className="my-3 grid grid-cols-[2fr_1fr] gap-3">
+        <Button
+          look="act"
+          floor
+          className="min-h-22 text-3xl"
+          onClick={() => {
+            if (short && !asking) return setAsked(step.key);
+            tell(
+              running && step.step.turn
+                ? turnDone(dough, step, state)
+                : { kind: running ? 'finish' : 'start' },
+            );
+          }}
+        >
+          {asking ? say('bench.startAnyway') : actOf(say, item)}
+        </Button>
+        <Button floor className="flex flex-col items-center justify-center" onClick={onTemperature}>
+          <span className="flex items-center gap-2 text-2xl font-bold">
+            <Thermometer aria-hidden size={24} /> °{units.temperature}
+          </span>
+          <span className="text-base text-quiet">{say('bench.tellIt2')}</span>
+        </Button>
+      </div>
+      {asking && short && (
+        <p
+          role="alert"
+          className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
+        >
+          {say('bench.notReadyBeforeInStart', {
+            label: say.coded(short.label),
+            time: dayTime(short.until, zone),
+            duration: duration((short.until - now) / 60_000),
+          })}
+          <Button floor onClick={() => setAsked(null)}>
+            {say('bench.notYet')}
+          </Button>
+        </p>
+      )}
+    </>
+  );
+}

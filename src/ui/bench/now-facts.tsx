@@ -1,0 +1,67 @@
+import type { Machine } from '@/core/bakery/machines';
+import type { OutputRecord } from '@/core/record/dough';
+import { isHandsOn } from '@/core/record/state';
+import { turnWords, type TurnCount } from '@/core/record/turns';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { clockTime } from '@/core/time/local';
+import { duration } from '@/core/units/format';
+import { machineName } from '../floor/words';
+import { useWords } from '../kit/words';
+import { useCelsius } from '../live/units';
+import { Declared } from './declared';
+
+interface Props {
+  item: AgendaItem;
+  turns: TurnCount | null;
+  zone: string;
+  machines: readonly Machine[];
+  outputs: readonly OutputRecord[];
+}
+
+/** What to know of the step: how many, how hot, how long, what to look for and mind, what was measured and noted. */
+export function NowFacts({ item: { step, state }, turns, zone, machines, outputs }: Props) {
+  const say = useWords();
+  const celsius = useCelsius();
+  const last = state.temperatures.at(-1);
+  const facts = [
+    step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
+    ...step.uses
+      .filter((use) => use.setting !== undefined)
+      .map((use) =>
+        say('bench.machineAt', {
+          machine: machineName(use.resource, machines),
+          celsius: celsius(use.setting ?? 0),
+        }),
+      ),
+    isHandsOn(step)
+      ? say('bench.about', { duration: duration(step.target) })
+      : say('bench.inAll', { duration: duration(step.target) }),
+  ].filter(Boolean);
+
+  return (
+    <div className="my-3 flex flex-wrap items-start gap-x-8 gap-y-3">
+      <div className="grid gap-1 text-xl">
+        <p>{facts.join(', ')}</p>
+        {turns && step.step.turn && turns.of !== turns.planned && (
+          <p className="font-semibold">{say.coded(turnWords(turns))}</p>
+        )}
+        {step.step.gives !== undefined && (
+          <p>{say('bench.doughTo', { celsius: celsius(step.step.gives) })}</p>
+        )}
+        {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
+        <Declared {...{ step, outputs }} />
+        {step.step.caution && (
+          <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{say.coded(step.step.caution)}</p>
+        )}
+        {last && (
+          <p>{say('bench.measuredAt', { celsius: celsius(last.celsius), time: clockTime(last.at, zone) })}</p>
+        )}
+        {state.notes.map(({ text, at }) => (
+          <p key={at} className="text-lg text-quiet">
+            “{text}”
+          </p>
+        ))}
+      </div>
+    </div>
+  );
+}
