@@ -22,7 +22,7 @@ function cutFrom(asked: ToCut, { grams, blocks, wide }: CutSize, most = true) {
   const own = grams / blocks;
   const weights = blockWeights(own, asked.mixed, asked.scheme);
   const { table, laying } = CUTTING;
-  const plan = planBlock(asked.scheme, weights, asked.mm, table, laying, asked.scheme.turns, wide);
+  const plan = planBlock(asked.scheme, weights, asked.mm, { table, laying, wide });
   const { parts, length, width } = sheetParts(plan.final.sheet, asked.scrap, CUTTING);
   const sheets = parts * blocks;
   const wanted = asked.pieces.map(({ size, pieces }) => ({

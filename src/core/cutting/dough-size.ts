@@ -150,7 +150,7 @@ function leastBlock(
 ): number | null {
   const gives = (grams: number): boolean => {
     const weights = blockWeights(grams, mixed, scheme);
-    const plan = planBlockIfAny(scheme, weights, mm, house.table, house.laying, scheme.turns, wide);
+    const plan = planBlockIfAny(scheme, weights, mm, { ...house, wide });
     if (!plan || plan.turns.some(({ cutInto }) => cutInto > 1)) return false;
     const { sheet } = plan.final;
     if (sheet.width > house.table.width + 1e-6 || Math.abs(sheet.mm - mm) > 1e-6) return false;

@@ -27,7 +27,7 @@ export function cutSheets(
   folds: readonly { fold: Fold; mm: number }[],
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutSheets | null {
-  const plan = planBlockIfAny(scheme.scheme, weights, mm, rolling.table, rolling.laying, folds, wide);
+  const plan = planBlockIfAny(scheme.scheme, weights, mm, { ...rolling, folds, wide });
   if (!plan) return null;
   const { sheet, passes } = plan.final;
   return { blocks, rolled: sheet, passes, density: plan.density, ...sheetParts(sheet, scrap, rolling) };

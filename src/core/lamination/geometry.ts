@@ -166,7 +166,12 @@ function folded({ length, width, mm }: Slab, fold: Fold): Slab {
   return { length: width, width: length / parts, mm: mm * parts };
 }
 
-function turnPlan(nth: number, fold: Fold, before: Slab, mm: number, trim: number, table: Table): TurnPlan {
+function turnPlan(
+  { nth, fold, mm }: { nth: number; fold: Fold; mm: number },
+  before: Slab,
+  trim: number,
+  table: Table,
+): TurnPlan {
   const { passes, sheet, cutInto } = rolled(before, mm, foldCount(fold), table);
   if (sheet.length <= 2 * trim) {
     throw new Fault(coded('lamination.turnASheetOfCm', { nth, count: round(sheet.length) }));
@@ -175,19 +180,27 @@ function turnPlan(nth: number, fold: Fold, before: Slab, mm: number, trim: numbe
   return { nth, fold, before, passes, sheet, after: folded(kept, fold), cutInto };
 }
 
+/** How a block is rolled. */
+export interface Rolling {
+  table: Table;
+  laying?: Laying;
+  /** The folds that were really given, with the thickness before each; the scheme's own where nothing is said. */
+  folds?: readonly { fold: Fold; mm: number }[];
+  /** How wide the final sheet has to be for what is cut from it, cm; null where that is not known. */
+  wide?: number | null;
+}
+
 /**
  * Works out one block through a scheme: sizes of butter and dough, each turn with its passes, and the final sheet of
- * `mm`. Volume is kept but for what is trimmed. `folds` are those that were really given; `wide`: how wide the final sheet
- * has to be for what is cut from it, null where that is not known. Throws `Fault`.
+ * `mm`. Volume is kept but for what is trimmed.
+ *
+ * @throws {Fault} where it cannot be rolled so
  */
 export function planBlock(
   scheme: Scheme,
   weights: Weights,
   mm: number,
-  table: Table,
-  laying: Laying = USUAL_LAYING,
-  folds: readonly { fold: Fold; mm: number }[] = scheme.turns,
-  wide: number | null = null,
+  { table, laying = USUAL_LAYING, folds = scheme.turns, wide = null }: Rolling,
 ): BlockPlan {
   const { dough, fat } = weights;
   if (!(dough > 0)) throw new Fault(coded('lamination.howMuchDoughGiveIts'));
@@ -200,7 +213,7 @@ export function planBlock(
   // Spread, grated or stacked: the open sheet or disc with all that comes to lie on it.
   let block: Slab = lockIn?.after ?? { ...open, mm: whole / (open.length * open.width) };
   const turns = folds.map(({ fold, mm: to }, i) => {
-    const turn = turnPlan(i + 1, fold, block, to, laying.trim, table);
+    const turn = turnPlan({ nth: i + 1, fold, mm: to }, block, laying.trim, table);
     block = turn.after;
     return turn;
   });

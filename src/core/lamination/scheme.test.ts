@@ -36,7 +36,7 @@ describe('a butter template', () => {
       blockMm: 10,
       template: { length, width },
     };
-    return planBlock({ ...three, beginning }, { dough: 3900, fat }, 4, TABLE).lockIn;
+    return planBlock({ ...three, beginning }, { dough: 3900, fat }, 4, { table: TABLE }).lockIn;
   };
 
   it('is filled as thick as the butter makes it, and the dough follows its size', () => {
@@ -223,8 +223,8 @@ describe('a row of gaps', () => {
 describe('a block through a scheme', () => {
   it('keeps its volume but for what is trimmed', () => {
     for (const { scheme } of USUAL_SCHEMES) {
-      const trimmed = planBlock(scheme, WEIGHTS, 4, TABLE);
-      const kept = planBlock(scheme, WEIGHTS, 4, TABLE, { ...USUAL_LAYING, trim: 0 });
+      const trimmed = planBlock(scheme, WEIGHTS, 4, { table: TABLE });
+      const kept = planBlock(scheme, WEIGHTS, 4, { table: TABLE, laying: { ...USUAL_LAYING, trim: 0 } });
       expect(kept.kept).toBeCloseTo(1, 9);
       expect(trimmed.kept).toBeLessThanOrEqual(1);
       for (const { before, sheet, after } of kept.turns) {
@@ -236,13 +236,13 @@ describe('a block through a scheme', () => {
   });
 
   it('has butter of the weight that was asked for', () => {
-    const { lockIn } = planBlock(usual('Two book folds'), WEIGHTS, 4, TABLE);
+    const { lockIn } = planBlock(usual('Two book folds'), WEIGHTS, 4, { table: TABLE });
     expect(lockIn && butterGrams(lockIn.butter)).toBeCloseTo(WEIGHTS.fat, 6);
     expect(lockIn?.butter.mm).toBe(10);
   });
 
   it('is rolled a quarter turn from the last time: what was wide becomes long', () => {
-    const { turns } = planBlock(usual('Three letter folds'), WEIGHTS, 4, TABLE);
+    const { turns } = planBlock(usual('Three letter folds'), WEIGHTS, 4, { table: TABLE });
     for (const { sheet, after } of turns) {
       expect(after.length).toBeCloseTo(sheet.width, 9);
       expect(after.mm).toBeCloseTo(sheet.mm * 3, 9);
@@ -250,13 +250,15 @@ describe('a block through a scheme', () => {
   });
 
   it('says into how many parts it must be cut where it is longer than the table', () => {
-    const { final } = planBlock(usual('Three letter folds'), { dough: 12_000, fat: 3600 }, 3.5, TABLE);
+    const { final } = planBlock(usual('Three letter folds'), { dough: 12_000, fat: 3600 }, 3.5, {
+      table: TABLE,
+    });
     expect(final.sheet.length).toBeGreaterThan(TABLE.length);
     expect(final.cutInto).toBe(Math.ceil(final.sheet.length / TABLE.length));
   });
 
   it('of a cross has flaps half as thick as its centre, and all of its dough', () => {
-    const { lockIn } = planBlock(usual('Half, half, letter'), WEIGHTS, 4, TABLE);
+    const { lockIn } = planBlock(usual('Half, half, letter'), WEIGHTS, 4, { table: TABLE });
     if (!lockIn?.flapMm) throw new Error('A cross has flaps.');
     const side = lockIn.butter.length;
     const dough = side * side * lockIn.dough.mm + 4 * side * (side / 2 + USUAL_LAYING.seam) * lockIn.flapMm;
@@ -268,12 +270,14 @@ describe('a block through a scheme', () => {
     [{ dough: 1000, fat: 0 }, 'How much butter'],
     [{ dough: 1000, fat: 0.5 }, 'thicker than wide'],
   ])('of %o is refused: %s', (weights, words) => {
-    expect(() => planBlock(usual('Three letter folds'), weights, 4, TABLE)).toThrow(Fault);
-    expect(faultOf(() => planBlock(usual('Three letter folds'), weights, 4, TABLE))).toContain(words);
+    expect(() => planBlock(usual('Three letter folds'), weights, 4, { table: TABLE })).toThrow(Fault);
+    expect(faultOf(() => planBlock(usual('Three letter folds'), weights, 4, { table: TABLE }))).toContain(
+      words,
+    );
   });
 
   it('of a final sheet that no gap makes is refused', () => {
-    expect(faultOf(() => planBlock(usual('Three letter folds'), WEIGHTS, 0.2, TABLE))).toContain(
+    expect(faultOf(() => planBlock(usual('Three letter folds'), WEIGHTS, 0.2, { table: TABLE }))).toContain(
       '0.2 mm is thinner',
     );
   });

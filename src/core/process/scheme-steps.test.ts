@@ -112,7 +112,7 @@ describe('drawings', () => {
         ...usualScheme('Three letter folds'),
         beginning: { way: 'block' as const, style, blockMm: 10 },
       };
-      const plan = planBlock(scheme, weights, 4, table).lockIn;
+      const plan = planBlock(scheme, weights, 4, { table }).lockIn;
       if (!plan) throw new Error('A block is enclosed.');
       const { marks, says } = lockInDrawing(style, plan);
       const butter = marks.find((mark) => mark.kind === 'area' && mark.tone === 'butter');

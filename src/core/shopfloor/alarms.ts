@@ -105,13 +105,11 @@ export function alarms(
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
   const bakes = doughs.flatMap((dough) =>
-    dough.steps
-      .filter(({ step }) => step.kind === 'bake')
-      .map((step) => ({ dough, step, start: step.start, end: step.end })),
+    dough.steps.filter(({ step }) => step.kind === 'bake').map((step) => ({ dough, step })),
   );
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
-      ...(preheat(dough, step, bakes, now, leads, zone) ?? []),
+      ...(preheat({ dough, step }, bakes, { now, leads, zone }) ?? []),
       ...(prepared(dough, step, now, leads, zone) ?? []),
       ...(watched(dough, step) ?? []),
       ...cooled(dough, step, now, coolingRule, zone),
@@ -133,22 +131,24 @@ const named = (kind: AlarmKind, dough: DoughForecast, step: Step) => ({
 /** The setting of the oven that a bake needs. */
 const settingOf = (step: Step) => step.uses.find(({ setting }) => setting !== undefined)?.setting;
 
+interface Bake {
+  dough: DoughForecast;
+  step: Step;
+}
+
 function preheat(
-  dough: DoughForecast,
-  step: Step,
-  bakes: readonly { dough: DoughForecast; step: Step; start: Instant; end: Instant }[],
-  now: Instant,
-  leads: Leads,
-  zone: string,
+  { dough, step }: Bake,
+  bakes: readonly Bake[],
+  { now, leads, zone }: { now: Instant; leads: Leads; zone: string },
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
   const start = Math.max(now, step.start);
   const at = step.start - leads.preheat * MINUTE;
   const hot = bakes.some(
-    (other) =>
-      other.step !== step &&
-      settingOf(other.step) === setting &&
+    ({ step: other }) =>
+      other !== step &&
+      settingOf(other) === setting &&
       other.start < start &&
       other.end > at - STILL_HOT * MINUTE,
   );

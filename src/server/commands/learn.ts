@@ -70,7 +70,9 @@ async function learnReference(
   );
   if (!row) return null;
   const subject = referenceSubject(row.productId, step.risen.phase);
-  const evidenceId = await keep(db, event, 'reference', subject, step.risen.after, verdict);
+  const evidenceId = await keep(db, event, {
+    ...{ kind: 'reference', subject, value: step.risen.after, verdict },
+  });
   return { evidenceId, question: null };
 }
 
@@ -86,7 +88,7 @@ async function learnBake(db: PoolConnection, dough: DoughToCheck, event: FloorEv
   const oven = ovenOf(step, state);
   if (oven === undefined) return;
   for (const subject of [oven, ...(state.decks ?? []).map((deck) => deckSubject(oven, deck))])
-    await keep(db, event, 'bake', subject, ratio);
+    await keep(db, event, { kind: 'bake', subject, value: ratio });
 }
 
 async function learnMixing(
@@ -103,8 +105,8 @@ async function learnMixing(
   if (!mixing) return null;
   const { rise, factor } = lessonOf(mixing, told.liquid, told.iceKg, event.celsius);
   const subject = mixSubject(mixerOf(dough.steps) ?? '', sheet.formula.formulaId);
-  if (factor !== null) await keep(db, event, 'factor', subject, factor);
-  const evidenceId = await keep(db, event, 'rise', subject, rise);
+  if (factor !== null) await keep(db, event, { kind: 'factor', subject, value: factor });
+  const evidenceId = await keep(db, event, { kind: 'rise', subject, value: rise });
   const far = isFar(sheet.rise, rise, 1);
   return {
     evidenceId,
@@ -116,13 +118,18 @@ async function learnMixing(
   };
 }
 
+/** One thing learnt: of what kind, about what, its value, and how it was judged where it was. */
+interface Learning {
+  kind: EvidenceKind;
+  subject: string;
+  value: number;
+  verdict?: string | null;
+}
+
 async function keep(
   db: PoolConnection,
   event: Pick<FloorEvent, 'id' | 'doughId' | 'at'>,
-  kind: EvidenceKind,
-  subject: string,
-  value: number,
-  verdict: string | null = null,
+  { kind, subject, value, verdict = null }: Learning,
 ): Promise<number> {
   const { id } = await write(
     db,

@@ -36,7 +36,7 @@ function order(nth: number): { words: string; asked: ToCut } {
 function cutPlan({ scheme, mixed, mm, scrap, pieces }: ToCut, { grams, blocks, wide }: CutSize) {
   const { table, laying } = CUTTING;
   const weights = blockWeights(grams / blocks, mixed, scheme);
-  const { sheet } = planBlock(scheme, weights, mm, table, laying, scheme.turns, wide).final;
+  const { sheet } = planBlock(scheme, weights, mm, { table, laying, wide }).final;
   const { parts, length, width } = sheetParts(sheet, scrap, CUTTING);
   const sheets = parts * blocks;
   const laid = (all: boolean) => {

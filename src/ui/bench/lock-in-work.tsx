@@ -23,9 +23,7 @@ export function LockInWork({ item, rolling }: WorkProps) {
   const { units, slab } = useSizes();
   const work = dough.lamination;
   const plan = useMemo(
-    () =>
-      work &&
-      planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling.table, rolling.laying)?.lockIn,
+    () => work && planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling)?.lockIn,
     [work, rolling],
   );
   if (!work) return null;
@@ -76,13 +74,7 @@ function WithoutBlock({ work, rolling }: { work: BlockWork; rolling: RollingHous
   const mass = (grams: number) => showMass(grams, units);
   const each = say('bench.eachOfBlocks', { blocks: work.blocks });
   if (beginning.way === 'discs') {
-    const open = planBlockIfAny(
-      work.scheme.scheme,
-      work.weights,
-      work.mm,
-      rolling.table,
-      rolling.laying,
-    )?.open;
+    const open = planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling)?.open;
     return (
       <p className="text-xl">
         {say.rich('bench.discsOfButterBetweenEach', {

@@ -132,7 +132,8 @@ function planned(
   { given, toCome }: ReturnType<typeof foldsOf>,
 ) {
   const all = [...given, ...toCome];
-  const plan = work && planBlockIfAny(work.scheme.scheme, work.weights, work.mm, table, laying, all);
+  const plan =
+    work && planBlockIfAny(work.scheme.scheme, work.weights, work.mm, { table, laying, folds: all });
   return plan?.turns[given.length] ?? null;
 }
 

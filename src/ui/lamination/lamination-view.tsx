@@ -79,13 +79,7 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
   const worked = useMemo((): BlockPlan | Coded | null => {
     if (!composed || fault) return null;
     try {
-      return planBlock(
-        composed,
-        { dough: dough / blocks, fat: fat / blocks },
-        mm,
-        rolling.table,
-        rolling.laying,
-      );
+      return planBlock(composed, { dough: dough / blocks, fat: fat / blocks }, mm, rolling);
     } catch (error) {
       if (error instanceof Fault) return error.fault;
       throw error;
