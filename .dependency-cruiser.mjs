@@ -8,7 +8,19 @@ const only = (from, allowed) => ({
 
 /** Folders of the core, each of which may import those before it and none after it: so there is no circle of folders. */
 const CORE = [
-  ...['codes', 'units', 'time', 'drawing', 'solver', 'formula', 'heat', 'ferment', 'lamination', 'cutting', 'shaping'],
+  ...[
+    'codes',
+    'units',
+    'time',
+    'drawing',
+    'solver',
+    'formula',
+    'heat',
+    'ferment',
+    'lamination',
+    'cutting',
+    'shaping',
+  ],
   ...['learning', 'bakery', 'process', 'record', 'climate', 'forecast', 'shopfloor', 'demand', 'schedule'],
   ...['diagnosis', 'exchange', 'wire'],
 ];
