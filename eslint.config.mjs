@@ -40,6 +40,44 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // A function is read as one thought; the markup of a view takes more lines for the same.
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', '**/*.spec.*'],
+    rules: {
+      'max-params': ['error', { max: 4 }],
+      'max-lines-per-function': ['error', { max: 70, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    files: ['src/ui/**/*.tsx'],
+    ignores: ['**/*.test.*'],
+    rules: { 'max-lines-per-function': ['error', { max: 100, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    // Statements lie with what keeps the rows: the store, accounts, and what fills an empty database.
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/server/{store,auth,db,demo,setup}/**', '**/*.test.*'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '/db/rows$',
+              importNames: ['rowsOf', 'write'],
+              message: 'SQL is written in src/server/store.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    // The search's innermost loops make no objects; rows of tables name their columns above them.
+    files: ['src/core/solver/**', 'src/core/formula/ingredients.ts', 'src/server/setup/*.ts'],
+    rules: { 'max-params': ['error', { max: 7 }] },
+  },
   { files: ['**/*.mjs', 'public/*.js'], ...tseslint.configs.disableTypeChecked },
   {
     files: ['bench/**', 'scripts/**', 'src/workers/**', 'src/app/api/**', 'src/devices/**'],

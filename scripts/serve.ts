@@ -2,7 +2,25 @@
 import { spawn } from 'node:child_process';
 import { parseArgs } from 'node:util';
 import { migrate } from '@/server/db/migrate';
+import { makeTabletCode } from '@/server/auth/tablet-code';
+import { connect } from '@/server/db/pool';
+import { houseIfAny } from '@/server/store/house';
 import { keepOwnSecrets } from './lib/secrets';
+
+/** Whoever can read this window may open a bakery in an empty database: by a code that is good once. */
+async function tellHowToOpen(url: string): Promise<void> {
+  const pool = connect(url);
+  try {
+    if (await houseIfAny(pool)) return;
+    const code = await makeTabletCode(pool, null);
+    console.log(
+      `No bakery yet. Open one at http://127.0.0.1:${values.port} with the code ${code} within 15 min.`,
+    );
+    console.log('Another code: npm run tablet-code');
+  } finally {
+    await pool.end();
+  }
+}
 
 const { values } = parseArgs({ options: { port: { type: 'string', default: '3000' } } });
 
@@ -14,6 +32,7 @@ try {
   process.exit(1);
 }
 keepOwnSecrets();
+await tellHowToOpen(process.env.DATABASE_URL ?? '');
 const child = spawn(
   process.execPath,
   ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', values.port],

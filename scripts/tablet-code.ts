@@ -1,5 +1,5 @@
 /** Makes a code that lets one device in, for a house of which no device is let in yet: npm run tablet-code */
-import { makeTabletCode } from '@/server/auth/tablet';
+import { makeTabletCode } from '@/server/auth/tablet-code';
 import { connect } from '@/server/db/pool';
 
 const pool = connect(process.env.DATABASE_URL);

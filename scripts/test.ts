@@ -1,11 +1,11 @@
 /**
- * Every check and test on a MariaDB of its own: the browser's, which mostly wait, beside all others. Ends with one line: N
- * passed, N failed.
+ * Every check and test on a MariaDB of its own, a few suites at a time, the longest first. Ends with one line: N passed, N
+ * failed.
  * Started by bin/test. Name suites to run only those: bin/test unit browser.
  */
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startDatabase, type Database } from './lib/mariadb';
 import { prepareEnvironment } from '../test-support/environment';
@@ -16,29 +16,26 @@ interface Tally {
   failed: number;
 }
 
-/** The suite that has a lane of its own. */
-const BROWSER = 'browser';
-
 const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-test-'));
 const bin = (name: string) => join('node_modules', '.bin', name);
 let database: Promise<Database> | null = null;
 
-/** Where a lane's suites write; kept until a suite is over, so that no two suites talk at once. */
-const said = new Map<string, Buffer[]>();
+/** What a suite writes; kept until it is over, so that no two suites talk at once. */
+type Output = Buffer[];
 
 function run(
   command: string,
   args: string[],
-  { env = {}, lane }: { env?: Record<string, string>; lane?: string } = {},
+  { env = {}, output }: { env?: Record<string, string>; output: Output },
 ): Promise<number> {
   return new Promise((done) => {
     const child = spawn(command, args, {
-      stdio: lane === undefined ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
+      stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, ...env },
     });
-    const keep = (part: Buffer) => said.get(lane ?? '')?.push(part);
-    child.stdout?.on('data', keep);
-    child.stderr?.on('data', keep);
+    const keep = (part: Buffer) => output.push(part);
+    child.stdout.on('data', keep);
+    child.stderr.on('data', keep);
     child.on('error', (error) => {
       console.error(`${command}: ${error.message}`);
       done(1);
@@ -48,10 +45,12 @@ function run(
 }
 
 /** A check that holds or does not. */
-async function check(command: string, args: string[]): Promise<Tally> {
-  const code = await run(command, args);
-  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
-}
+const check =
+  (command: string, args: string[]) =>
+  async (output: Output): Promise<Tally> => {
+    const code = await run(bin(command), args, { output });
+    return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+  };
 
 /** Counts from a runner's report; a runner that fails without a failed test counts as one failure. */
 function counted(code: number, file: string, read: (report: unknown) => Tally): Tally {
@@ -65,7 +64,7 @@ function counted(code: number, file: string, read: (report: unknown) => Tally): 
   }
 }
 
-async function vitest(project: string, env: Record<string, string> = {}): Promise<Tally> {
+async function vitest(project: string, output: Output, env: Record<string, string> = {}): Promise<Tally> {
   const file = join(scratch, `${project}.json`);
   const args = [
     'run',
@@ -75,7 +74,7 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
     '--reporter=json',
     `--outputFile.json=${file}`,
   ];
-  const code = await run(bin('vitest'), args, { env });
+  const code = await run(bin('vitest'), args, { env, output });
   return counted(code, file, (report) => {
     const { numPassedTests, numFailedTests } = report as { numPassedTests: number; numFailedTests: number };
     return { passed: numPassedTests, failed: numFailedTests };
@@ -91,19 +90,23 @@ function theDatabase(): Promise<Database> {
   return (database ??= freePort().then((port) => startDatabase(home, port, 'only-for-tests', DATABASE_ZONE)));
 }
 
-/** One morning on one bakery; then planning and the floor on others, which would move what the morning works on. */
-async function browser(): Promise<Tally> {
-  const morning = await played('playwright.config.ts');
-  const planning = await played('playwright.planning.config.ts');
-  const floor = await played('playwright.floor.config.ts');
-  const all = [morning, planning, floor];
+/**
+ * One morning on one bakery; then planning and the floor on others, which would move what the morning works on; then a
+ * bakery that is opened from nothing.
+ */
+async function browser(output: Output): Promise<Tally> {
+  const morning = await played('playwright.config.ts', output);
+  const planning = await played('playwright.planning.config.ts', output);
+  const floor = await played('playwright.floor.config.ts', output);
+  const own = await played('playwright.own.config.ts', output);
+  const all = [morning, planning, floor, own];
   return {
     passed: all.reduce((sum, { passed }) => sum + passed, 0),
     failed: all.reduce((sum, { failed }) => sum + failed, 0),
   };
 }
 
-async function played(config: string): Promise<Tally> {
+async function played(config: string, output: Output): Promise<Tally> {
   const file = join(scratch, `${config}.json`);
   const db = await theDatabase();
   const code = await run(bin('playwright'), ['test', '--config', config, '--reporter=list,json'], {
@@ -112,7 +115,7 @@ async function played(config: string): Promise<Tally> {
       HEFETEIG_BUILD: 'build/test',
       PLAYWRIGHT_JSON_OUTPUT_NAME: file,
     },
-    lane: BROWSER,
+    output,
   });
   return counted(code, file, (report) => {
     const { stats } = report as { stats: { expected: number; flaky: number; unexpected: number } };
@@ -122,38 +125,39 @@ async function played(config: string): Promise<Tally> {
 
 /** Not a test: takes the pictures of docs/screenshots anew, from the same build and demo data. */
 async function pictures(): Promise<Tally> {
-  const db = await theDatabase();
-  const env = { HEFETEIG_TEST_DATABASE: db.url(''), HEFETEIG_BUILD: 'build/test' };
-  const code = await run(
-    bin('playwright'),
-    ['test', '--config', 'playwright.screenshots.config.ts', '--reporter=list'],
-    { env },
-  );
-  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+  const output: Output = [];
+  const tally = await played('playwright.screenshots.config.ts', output);
+  process.stdout.write(Buffer.concat(output));
+  return tally;
 }
 
 prepareEnvironment();
 
-const SUITES: Record<string, () => Promise<Tally>> = {
-  format: () => check(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-  lint: () => check(bin('eslint'), ['--max-warnings', '0', '.']),
-  imports: () => check(bin('depcruise'), ['--config', '.dependency-cruiser.mjs', 'src']),
-  types: () => check(bin('tsc'), ['--noEmit']),
-  unit: () => vitest('unit'),
-  views: () => vitest('views'),
-  server: async () => vitest('server', { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
-  [BROWSER]: browser,
+/** The longest first, so that none is left to run alone at the end. */
+const SUITES: Record<string, (output: Output) => Promise<Tally>> = {
+  browser,
+  server: async (output) =>
+    vitest('server', output, { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
+  unit: (output) => vitest('unit', output),
+  lint: check('eslint', ['--max-warnings', '0', '.']),
+  views: (output) => vitest('views', output),
+  types: check('tsc', ['--noEmit']),
+  imports: check('depcruise', ['--config', '.dependency-cruiser.mjs', 'src']),
+  format: check('prettier', ['--check', '--log-level', 'warn', '.']),
 };
 
-/** Runs suites one after the other, and adds up how they went. */
-async function inOrder(names: readonly string[], total: Tally): Promise<void> {
-  for (const name of names) {
+/** Suites at a time: one more than there are processors, since the browser's and the server's often wait. */
+const LANES = availableParallelism() + 1;
+
+/** Takes one suite after the other until none is left, and adds up how they went. */
+async function lane(waiting: string[], total: Tally): Promise<void> {
+  for (let name = waiting.shift(); name !== undefined; name = waiting.shift()) {
     const begun = performance.now();
-    said.set(name, []);
-    const { passed, failed } = await (SUITES[name] as () => Promise<Tally>)();
+    const output: Output = [];
+    const { passed, failed } = await (SUITES[name] as (output: Output) => Promise<Tally>)(output);
     total.passed += passed;
     total.failed += failed;
-    process.stdout.write(Buffer.concat(said.get(name) ?? []));
+    process.stdout.write(Buffer.concat(output));
     console.log(
       `\n== ${name}: ${failed === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
     );
@@ -167,8 +171,8 @@ async function main(): Promise<number> {
   if (unknown) throw new Error(`There is no suite ${unknown}; there are ${Object.keys(SUITES).join(', ')}.`);
   const wanted = named.length > 0 ? named : Object.keys(SUITES);
   const total: Tally = { passed: 0, failed: 0 };
-  const lanes = [wanted.filter((name) => name !== BROWSER), wanted.filter((name) => name === BROWSER)];
-  await Promise.all(lanes.map((names) => inOrder(names, total)));
+  const waiting = [...wanted];
+  await Promise.all(Array.from({ length: LANES }, () => lane(waiting, total)));
   console.log(`${total.passed} passed, ${total.failed} failed`);
   return total.failed === 0 ? 0 : 1;
 }

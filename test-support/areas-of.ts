@@ -19,7 +19,7 @@ function fileOf(from: string, specifier: string): string | null {
 }
 
 /** What the server puts into words itself: no screen is sent it. */
-const BY_SERVER = ['refusals', 'reasons'];
+const BY_SERVER = ['record', 'refusals', 'reasons', 'titles'];
 
 /** Areas of messages that a page speaks from, through all that it imports of the screens and the core, now or later. */
 export function areasOf(page: string): Set<string> {
@@ -30,7 +30,7 @@ export function areasOf(page: string): Set<string> {
     if (seen.has(file)) continue;
     seen.add(file);
     const text = readFileSync(file, 'utf8');
-    for (const [, area = ''] of text.matchAll(/'(\w+)\.\w+'/g))
+    for (const [, area = ''] of text.matchAll(/['`](\w+)\.(?:\w+'|\$\{)/g))
       if (area in en && !BY_SERVER.includes(area)) found.add(area);
     for (const [, specifier = ''] of text.matchAll(/(?:from|import\()\s*'([^']+)'/g)) {
       const next = fileOf(file, specifier);
@@ -40,10 +40,14 @@ export function areasOf(page: string): Set<string> {
   return found;
 }
 
-/** Every key that is written somewhere in these files. */
+/** Every key that is written somewhere in these files: by itself, or all of an area by their names ("settings.${name}"). */
 export function keysIn(files: readonly string[]): Set<string> {
-  const keys = files.flatMap((file) =>
-    [...readFileSync(file, 'utf8').matchAll(/'(\w+\.\w+)'/g)].map(([, key = '']) => key),
-  );
+  const keys = files.flatMap((file) => {
+    const text = readFileSync(file, 'utf8');
+    const whole = [...text.matchAll(/`(\w+)\.\$\{/g)].flatMap(([, area = '']) =>
+      area in en ? Object.keys(en[area as keyof typeof en]).map((name) => `${area}.${name}`) : [],
+    );
+    return [...whole, ...[...text.matchAll(/'(\w+\.\w+)'/g)].map(([, key = '']) => key)];
+  });
   return new Set(keys);
 }

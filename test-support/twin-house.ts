@@ -1,4 +1,4 @@
-import { keepMachines } from '@/server/setup/open-house';
+import { insertMachines } from '@/server/store/machines';
 import { write } from '@/server/db/rows';
 import type { Db } from '@/server/db/rows';
 import { machine } from './equipment';
@@ -17,7 +17,7 @@ export const SECOND_MACHINES = [
 
 /** Gives the demo bakery a second oven, mixer and retarder, and a blast freezer, with the places inside them. */
 export async function addSecondMachines(db: Db): Promise<void> {
-  await keepMachines(db, SECOND_MACHINES, 20);
+  await insertMachines(db, SECOND_MACHINES, 20);
   await write(db, 'INSERT INTO place (id, label, kind, usual, lowest, highest, position) VALUES ?', [
     [
       ['oven-2', 'Small oven', 'oven', 185, 5, 320, 30],

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createConnection } from 'mysql2/promise';
+import { createConnection, type Pool } from 'mysql2/promise';
 import { startApplication } from '../../scripts/lib/application';
 import { freePort } from '../../scripts/lib/ports';
 import { connect } from '@/server/db/pool';
@@ -10,7 +10,15 @@ import { migrate } from '@/server/db/migrate';
 import { seedDemo } from '@/server/demo/seed';
 
 /** The built application with the demo bakery, its clock standing still, for all browser tests together. */
-export default async function setUp(): Promise<() => Promise<void>> {
+export default function setUp(): Promise<() => Promise<void>> {
+  return applicationWith(async (pool) => {
+    await seedDemo(pool);
+    await pool.query('UPDATE demo_clock SET paused = TRUE');
+  });
+}
+
+/** The built application on a database of its own, filled by `fill`; gives what ends it. */
+export async function applicationWith(fill: (pool: Pool) => Promise<void>): Promise<() => Promise<void>> {
   const base = process.env.HEFETEIG_TEST_DATABASE;
   if (!base) throw new Error('Run the tests by bin/test: they need a MariaDB server.');
   const name = `browser_${randomBytes(4).toString('hex')}`;
@@ -18,8 +26,7 @@ export default async function setUp(): Promise<() => Promise<void>> {
   await admin.query(`CREATE DATABASE ${name}`);
   await migrate(base + name);
   const pool = connect(base + name);
-  await seedDemo(pool);
-  await pool.query('UPDATE demo_clock SET paused = TRUE');
+  await fill(pool);
   await pool.end();
   const folder = mkdtempSync(join(tmpdir(), 'hefeteig-browser-'));
   const application = await startApplication({

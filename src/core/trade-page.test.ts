@@ -44,7 +44,7 @@ describe('the page about the sums of the trade says', () => {
     const night = progressAlong(proof, at(4), 600);
     says(`takes **${minuteReached(proof, at(19))?.toFixed(0)} min** at 19 °C`);
     says(`has done **${night.toFixed(2)}** of its way`);
-    says(`need only **${minuteReached(proof, at(26), 1, night)?.toFixed(0)} min** more`);
+    says(`need only **${minuteReached(proof, at(26), { before: night })?.toFixed(0)} min** more`);
   });
 
   it('what a look changes', () => {

@@ -8,8 +8,9 @@ import { runCommand } from './commands/run';
 import { Refusal } from './commands/command';
 import { rowsOf, write } from './db/rows';
 import { takeReadings } from './intake/readings';
-import { keepPhoto, LARGEST_PHOTO, photoBytes, photosOf, pictureType } from './photos';
-import { findBatches, type BatchSearch } from './store/batches';
+import { keepPhoto, LARGEST_PHOTO, pictureType } from './photos';
+import { photoBytes, photosOf } from './store/photos';
+import { type BatchSearch, findBatches } from './store/batches';
 import { batchTemperatures } from './store/batch-temperatures';
 import { doughById, doughsDueFrom } from './store/doughs';
 

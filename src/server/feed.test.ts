@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../test-support/demo-house';
 import { openSession } from '../../test-support/session';
-import { noteChange } from './changes';
+import { noteChange } from './store/changes';
 import { transaction, write } from './db/rows';
 import { keepDemoTime, resumeDemoClock } from './demo/clock';
-import { hasRoom, listening, MOST_LISTENERS, newestChange, onChange, type News } from './feed';
+import { hasRoom, listening, MOST_LISTENERS, newestChange, type News, onChange } from './feed';
 import { clockSetting, houseNow } from './store/clock';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;

@@ -1,7 +1,7 @@
+import { changesBetween, newestInFeed, TOLD_AT_ONCE } from './store/change-feed';
 import type { FloorEvent } from '@/core/record/events';
 import { openSessions } from './auth/session';
 import { pool } from './db/pool';
-import { rowsOf } from './db/rows';
 import { log } from './log';
 import { floorEventsByIds } from './store/doughs';
 
@@ -10,8 +10,6 @@ const LOOK_EVERY = 250;
 const RECHECK_EVERY = 5_000;
 /** Most screens that one process tells, and that one session may open: a browser with that many tabs is a mistake. */
 export const MOST_LISTENERS = { process: 400, session: 20 };
-/** Most changes that are told at once; who has missed more asks for the board anyway. */
-const TOLD_AT_ONCE = 200;
 
 /**
  * What a screen is told: how far the house is, what was recorded on the floor since it was told last, and whether
@@ -53,7 +51,7 @@ const theFeed = (): Feed =>
 
 /** Cursor of the newest change. */
 export async function newestChange(): Promise<number> {
-  const [row] = await rowsOf<{ newest: number }>(pool(), 'SELECT newest FROM feed_number');
+  const row = await newestInFeed(pool());
   return row?.newest ?? 0;
 }
 
@@ -116,11 +114,7 @@ async function endOver(feed: Feed): Promise<void> {
 
 async function newsSince(cursor: number | null, newest: number): Promise<News> {
   if (cursor === null) return { cursor: newest, events: [], calm: false };
-  const changes = await rowsOf<{ command: string; eventId: string | null }>(
-    pool(),
-    `SELECT command, event_id AS eventId FROM change_feed WHERE id > ? AND id <= ? ORDER BY id DESC LIMIT ${TOLD_AT_ONCE}`,
-    [cursor, newest],
-  );
+  const changes = await changesBetween(pool(), cursor, newest);
   const recorded = changes.flatMap(({ eventId }) => eventId ?? []);
   const calm =
     changes.length < TOLD_AT_ONCE &&

@@ -2,15 +2,14 @@ import { coded } from '@/core/codes/coded';
 import { setTimeout as pause } from 'node:timers/promises';
 import { v4 as uuidv4 } from 'uuid';
 import { Refusal, type SearchContext } from './commands/command';
-import { rowsOf, write, type Db } from './db/rows';
+import { type Db } from './db/rows';
 import { log } from './log';
 import { PlannerLost } from './planner';
+import { endLease, keepLease, searcher, takeLease } from './store/search-lease';
 
 /** Searches that may wait in one process, and how long they wait, ms: longer where somebody is told how far it is. */
 const MOST_WAITING = 12;
 const PATIENCE = { told: 150_000, untold: 15_000 };
-/** How long a lease holds that nobody renews, s, and how often it is renewed and asked for, ms. */
-const LEASE_SECONDS = 15;
 const RENEW_EVERY = 4_000;
 const ASK_EVERY = 200;
 
@@ -114,16 +113,11 @@ async function lease(
   }: { person: string; until: number; onQueue: ((before: number) => void) | undefined },
 ): Promise<void> {
   for (;;) {
-    const { touched } = await write(
-      db,
-      `UPDATE search_lease SET holder = ?, person = ?, until_at = UTC_TIMESTAMP(3) + INTERVAL ? SECOND
-       WHERE id = 1 AND until_at < UTC_TIMESTAMP(3)`,
-      [holder, person.slice(0, 60), LEASE_SECONDS],
-    );
+    const { touched } = await takeLease(db, holder, person);
     if (touched === 1) return;
     onQueue?.(1);
     if (Date.now() > until) {
-      const [other] = await rowsOf<{ person: string }>(db, 'SELECT person FROM search_lease');
+      const other = await searcher(db);
       throw tooLong(other?.person);
     }
     await pause(ASK_EVERY);
@@ -131,15 +125,9 @@ async function lease(
 }
 
 async function renew(db: Db, holder: string): Promise<void> {
-  await write(
-    db,
-    'UPDATE search_lease SET until_at = UTC_TIMESTAMP(3) + INTERVAL ? SECOND WHERE id = 1 AND holder = ?',
-    [LEASE_SECONDS, holder],
-  );
+  await keepLease(db, holder);
 }
 
 async function release(db: Db, holder: string): Promise<void> {
-  await write(db, 'UPDATE search_lease SET until_at = UTC_TIMESTAMP(3) WHERE id = 1 AND holder = ?', [
-    holder,
-  ]);
+  await endLease(db, holder);
 }

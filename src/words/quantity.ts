@@ -12,7 +12,10 @@ export function shown(quantity: Quantity, units: ReaderUnits): string {
     return units.mass === 'oz' ? showMass(quantity.kg * 1000, units) : weight(quantity.kg);
   if ('grams' in quantity) return showMass(quantity.grams, units);
   if ('mm' in quantity) return showLength(quantity.mm, units);
-  if ('cm' in quantity) return showLength(quantity.cm * 10, units);
+  if ('cm' in quantity)
+    return units.length === 'in'
+      ? showLength(quantity.cm * 10, units)
+      : `${Math.round(quantity.cm * 10) / 10} cm`;
   if ('percent' in quantity) return `${Math.round(quantity.percent * 10) / 10} %`;
   if ('clock' in quantity) return clockTime(quantity.clock, quantity.zone);
   return dayTime(quantity.dayTime, quantity.zone);

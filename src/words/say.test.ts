@@ -38,7 +38,7 @@ describe('words', () => {
     const gap = coded('lamination.noSmallerGap', { gap: { mm: 25.4 } });
     expect(inches.coded(gap)).toBe('From 1 in no smaller gap keeps the reduction.');
     expect(say.coded(gap)).toBe('From 25.4 mm no smaller gap keeps the reduction.');
-    expect(inches.coded(coded('lamination.aButterBlockIsBetween'))).toBe(
+    expect(inches.coded(coded('lamination.aButterBlockIsBetween', { from: { mm: 3 }, to: { mm: 40 } }))).toBe(
       'A butter block is between 0.12 in and 1.57 in thick.',
     );
     const core = coded('heat.coreAtIn', { celsius: { celsius: 6 }, duration: { minutes: 75 } });

@@ -1,7 +1,6 @@
 import format, { type CompiledMessage, type FormatOptions, type FormatValues } from 'icu-minify/format';
 import type { Coded, CodedValue, Quantity, Words } from '@/core/codes/coded';
 import { METRIC, type ReaderUnits } from '@/core/units/reader';
-import { retold } from '@/core/units/retold';
 import type { Language, MessageKey, Messages, Value } from './message';
 import { shown } from './quantity';
 
@@ -76,21 +75,21 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
     format<string>(message(key, values), language, values, options) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
     format<Part>(message(key, values), language, values, options);
+  const listed = (words: readonly Words[], type: 'conjunction' | 'disjunction') =>
+    new Intl.ListFormat(LIST_LOCALE[language], { type }).format(words.map(coded));
   const value = (one: CodedValue): Value => {
     if (typeof one !== 'object') return one;
-    if (Array.isArray(one)) {
-      const listed = (one as readonly Words[]).map(coded);
-      return new Intl.ListFormat(LIST_LOCALE[language], { type: 'conjunction' }).format(listed);
-    }
+    if (Array.isArray(one)) return listed(one as readonly Words[], 'conjunction');
     const single = one as Exclude<typeof one, readonly Words[]>;
+    if ('oneOf' in single) return listed(single.oneOf, 'disjunction');
+    if ('each' in single) return single.each.map(coded).join('; ');
     if ('inLine' in single) return lowerFirst(coded(single.inLine));
     return isCoded(single) ? coded(single) : shown(single, units);
   };
   const coded = (message: Words): string => {
     if (typeof message === 'string') return message;
     const values = Object.entries(message.values).map(([name, own]) => [name, value(own)] as const);
-    // Measures that are part of the words, such as the limits of a machine, are told in the reader's units too.
-    return retold(say(message.code, Object.fromEntries(values)), units);
+    return say(message.code, Object.fromEntries(values));
   };
   return Object.assign(say, { parts, coded, language });
 }

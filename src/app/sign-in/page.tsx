@@ -1,5 +1,6 @@
-import type { Metadata } from 'next';
+import { titled } from '../titled';
 import { headers } from 'next/headers';
+import { redirect } from 'next/navigation';
 import { tabletHere } from '@/server/auth/tablet';
 import { pool } from '@/server/db/pool';
 import { letsAnybodyIn } from '@/server/http';
@@ -8,7 +9,7 @@ import { houseIfAny, whoIsOnShift } from '@/server/store/house';
 import { EnrolView } from '@/ui/sign-in/enrol-view';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 
-export const metadata: Metadata = { title: 'Sign in' };
+export const metadata = titled('titles.signIn');
 export const dynamic = 'force-dynamic';
 
 export default async function SignInPage({
@@ -17,19 +18,10 @@ export default async function SignInPage({
   searchParams: Promise<Record<string, unknown>>;
 }) {
   const ended = 'ended' in (await searchParams);
-  if (!(await tabletHere())) return <EnrolView free={letsAnybodyIn({ headers: await headers() })} />;
   const db = pool();
-  const [bakery, now] = await Promise.all([houseIfAny(db), houseNow(db)]);
-  if (!bakery) {
-    return (
-      <main className="mx-auto max-w-xl p-10">
-        <h1 className="text-3xl font-semibold">No bakery yet</h1>
-        <p className="mt-3 text-lg">
-          This database is empty. Open a bakery in it with <code>npm run new-house</code>; the README says
-          how.
-        </p>
-      </main>
-    );
-  }
+  const [bakery, tablet] = await Promise.all([houseIfAny(db), tabletHere()]);
+  if (!bakery) redirect('/opening');
+  if (!tablet) return <EnrolView free={letsAnybodyIn({ headers: await headers() })} />;
+  const now = await houseNow(db);
   return <SignInView house={bakery} people={await whoIsOnShift(db, now)} now={now} ended={ended} />;
 }

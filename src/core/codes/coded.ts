@@ -10,8 +10,8 @@ export interface Sayable {
 export type Code = Sayable extends { readonly code: infer Known extends string } ? Known : string;
 
 /**
- * A measured value as it is kept, in SI; whoever says it shows it in the units of the reader. `difference` is one of temperatures; `clock` and `dayTime` are ms
- * since 1970 in UTC, shown as the wall clock of the zone shows them.
+ * A measured value as it is kept, in SI; whoever says it shows it in the units of the reader. `difference` is one of
+ * temperatures; `clock` and `dayTime` are ms since 1970 in UTC, shown as the wall clock of the zone shows them.
  */
 export type Quantity =
   | { minutes: number }
@@ -29,10 +29,19 @@ export type Quantity =
 export type Words = string | Coded;
 
 /**
- * What stands in a message: a word or number, a quantity, another message, several, which are listed; `inLine`: a
- * name as it stands within a line.
+ * What stands in a message: a word or number, a quantity, another message. `inLine`: a name as it stands within a line;
+ * a list: all of them, "a, b and c"; `oneOf`: one of them, "a, b or c"; `each`: what is too long for a comma, "a; b; c".
  */
-export type CodedValue = string | number | boolean | Quantity | Coded | readonly Words[] | { inLine: Words };
+export type CodedValue =
+  | string
+  | number
+  | boolean
+  | Quantity
+  | Coded
+  | readonly Words[]
+  | { oneOf: readonly Words[] }
+  | { each: readonly Words[] }
+  | { inLine: Words };
 
 /** Something to be said, before anybody knows to whom: a code and the values that it speaks of. */
 export interface Coded {
@@ -44,6 +53,6 @@ export interface Coded {
  * Makes a message of a code.
  *
  * @example
- * coded('alarms.turnTrays', { dough: 'Crescents 7', step: 'bake' });
+ * coded('alarms.heatTheOvenToGoes', { name: 'Crescent 7', celsius: { celsius: 185 }, time: { clock: at, zone } });
  */
 export const coded = (code: Code, values: Coded['values'] = {}): Coded => ({ code, values });

@@ -79,7 +79,7 @@ export function arrange(
   );
   const best = fairly(lay(asked, budget), asked, (remaining) => lay(remaining, budget / 5));
   const { blocks } = length >= width ? best : turnedRound(best);
-  return arrangementOf(length, width, blocks, wanted);
+  return arrangementOf({ round: false, length, width }, blocks, wanted);
 }
 
 /** How finely shares of what was asked for are told apart. */
@@ -126,7 +126,7 @@ export function arrangeRound(across: number, wanted: readonly Wanted[]): Arrange
   );
   const edge = (across - (wanted[of]?.size.base ?? 0)) / 2;
   const blocks = of < 0 ? [] : [{ of, x: edge, y: edge, rows: 1, perRow: 1, turned: false }];
-  return arrangementOf(across, across, blocks, wanted, true);
+  return arrangementOf({ round: true, length: across, width: across }, blocks, wanted);
 }
 
 /** Area of the sheet of an arrangement, cm². */
@@ -135,11 +135,9 @@ export function sheetArea({ round, length, width }: Pick<Arrangement, 'round' | 
 }
 
 function arrangementOf(
-  length: number,
-  width: number,
+  sheet: Pick<Arrangement, 'round' | 'length' | 'width'>,
   blocks: readonly CutBlock[],
   wanted: readonly Wanted[],
-  round = false,
 ): Arrangement {
   // Of the last cell there may be more than were asked for: those are left over.
   const counts = wanted.map(({ size, most }, of) =>
@@ -154,8 +152,8 @@ function arrangementOf(
   const odd = blocks
     .filter(({ of }) => wanted[of]?.size.shape === 'triangle')
     .reduce((sum, { rows }) => sum + rows, 0);
-  const scrap = Math.max(0, 1 - used / sheetArea({ round, length, width }));
-  return { round, length, width, blocks: [...blocks], counts, scrap, odd };
+  const scrap = Math.max(0, 1 - used / sheetArea(sheet));
+  return { ...sheet, blocks: [...blocks], counts, scrap, odd };
 }
 
 /** All pieces in rows of one direction, one kind after the other, in every order: what a baker would do without thinking. */
@@ -269,12 +267,13 @@ class Search {
       remaining.reduce((sum, cells, i) => sum + cells * (this.options[2 * i]?.worth ?? 0), 0),
     );
     let best = NOTHING;
-    for (const { option, rows, perRow, covers } of this.blocks(length, width, remaining)) {
+    for (const block of this.blocks(length, width, remaining)) {
+      const { option, rows, perRow, covers } = block;
       if (best.worth >= bound - HAIR) break;
       const taken = rowLength(option.size, perRow) * rows * cellOf(option.size).height;
       // Even with nothing left over beside it, this block would be no better.
       if (Math.min(bound, (length * width - taken) * this.most + covers) <= best.worth + HAIR) continue;
-      for (const filled of this.around(length, width, remaining, option, rows, perRow)) {
+      for (const filled of this.around(length, width, remaining, block)) {
         if (better(filled, best)) best = filled;
       }
     }
@@ -304,10 +303,9 @@ class Search {
     length: number,
     width: number,
     remaining: readonly number[],
-    { of, turned, size, worth }: Option,
-    rows: number,
-    perRow: number,
+    { option, rows, perRow }: { option: Option; rows: number; perRow: number },
   ): Filled[] {
+    const { of, turned, size, worth } = option;
     const [run, rise] = [rowLength(size, perRow), rows * cellOf(size).height];
     const [wide, high] = turned ? [rise, run] : [run, rise];
     const left = remaining.map((cells, i) => (i === of ? cells - rows * perRow : cells));

@@ -162,9 +162,9 @@ export function cutDrawing(
     marks,
     says: coded('cutting.aRoundSheetAcrossOf', {
       isRound: plan.round,
-      show: show(length),
-      show2: show(width),
-      reduce: plan.counts.reduce((a, b) => a + b, 0),
+      length: show(length),
+      width: show(width),
+      pieces: plan.counts.reduce((a, b) => a + b, 0),
     }),
   };
 }

@@ -159,7 +159,9 @@ export function cellPolygons(size: PieceSize, nth: number): Point[][] {
         ],
       ];
     case 'sector':
-      return Array.from({ length: sectors }, (_, i) => sector(x + base / 2, base / 2, base / 2, i, sectors));
+      return Array.from({ length: sectors }, (_, i) =>
+        sector(x + base / 2, base / 2, { radius: base / 2, nth: i, of: sectors }),
+      );
     default:
       return [
         [
@@ -172,7 +174,14 @@ export function cellPolygons(size: PieceSize, nth: number): Point[][] {
   }
 }
 
-function sector(x: number, y: number, radius: number, nth: number, of: number): Point[] {
+/** The `nth` of `of` equal sectors; radius in cm. */
+interface SectorOf {
+  radius: number;
+  nth: number;
+  of: number;
+}
+
+function sector(x: number, y: number, { radius, nth, of }: SectorOf): Point[] {
   const steps = Math.max(2, Math.ceil((ARC_STEPS * 4) / of));
   const at = (i: number): Point => {
     const angle = ((nth + i / steps) * 2 * Math.PI) / of;

@@ -35,20 +35,29 @@ export function tally(
   const left = Math.max(0, pieces - count);
   const mean = count > 0 ? grams / count : null;
   const restEach = left > 0 ? (dough - grams) / left : null;
-  return { count, grams, mean, off, left, restEach, words: advice(target, tolerance, mean, restEach, left) };
+  return {
+    count,
+    grams,
+    mean,
+    off,
+    left,
+    restEach,
+    words: advice(target, tolerance, { mean, restEach, left }),
+  };
 }
 
-function advice(
-  target: number,
-  tolerance: number,
-  mean: number | null,
-  restEach: number | null,
-  left: number,
-): Coded {
+/** Grams: the mean of what was weighed, what each of the pieces left would be, and what is left. */
+interface Rest {
+  mean: number | null;
+  restEach: number | null;
+  left: number;
+}
+
+function advice(target: number, tolerance: number, { mean, restEach, left }: Rest): Coded {
   if (mean === null) return coded('cutting.eachGMoreOrLess', { target, tolerance });
   const byMean = Math.round((mean - target) * 10) / 10;
   if (Math.abs(mean - target) > tolerance) {
-    return coded('cutting.onAverageGTooHeavy', { byMean: Math.abs(byMean), isByMean: byMean > 0 });
+    return coded('cutting.onAverageGTooHeavy', { grams: Math.abs(byMean), isHeavy: byMean > 0 });
   }
   if (left > 0 && restEach !== null && restEach < target - tolerance) {
     return coded('cutting.theDoughLeftGivesThe', { left, restEach: Math.round(restEach) });

@@ -183,7 +183,12 @@ export function mergeDoughs(
       }),
     };
   if (a.apart.join() !== b.apart.join())
-    return { refused: coded('orders.isKeptApartFromThe', { products: [...a.apart, ...b.apart] }) };
+    return {
+      refused: coded('orders.isKeptApartFromThe', {
+        products: [...a.apart, ...b.apart],
+        count: a.apart.length + b.apart.length,
+      }),
+    };
   const batches: Batch[] = [];
   for (const batch of [...one, ...other]) {
     const same = batches.find(({ maker, dueAt }) => maker === batch.maker && dueAt === batch.dueAt);

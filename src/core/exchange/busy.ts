@@ -75,11 +75,11 @@ function readEvents(calendar: ICAL.Component, zone: string, now: Instant): Read 
       }
     } catch {
       // Values are read when they are asked for: what is no time or length is found here.
-      faults.push(coded('files.itHasATimeOr', { titleOf: titleOf(component) }));
+      faults.push(coded('files.itHasATimeOr', { event: titleOf(component) }));
     }
   }
-  if (repeats) faults.push(coded('files.repeatedTimesAreTakenUntil', { dayMonth: dayMonth(until, zone) }));
-  if (busy.length > MOST_TIMES) faults.push(coded('files.onlyTheFirstBusyTimes', { MOSTTIMES: MOST_TIMES }));
+  if (repeats) faults.push(coded('files.repeatedTimesAreTakenUntil', { until: dayMonth(until, zone) }));
+  if (busy.length > MOST_TIMES) faults.push(coded('files.onlyTheFirstBusyTimes', { most: MOST_TIMES }));
   if (busy.length === 0 && faults.length === 0) faults.push(coded('files.thereIsNoBusyTime'));
   return { busy: busy.slice(0, MOST_TIMES), faults };
 }

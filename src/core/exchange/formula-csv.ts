@@ -42,7 +42,7 @@ export function readFormulaCsv(text: string): ReadFormula {
     if (!stage)
       faults.push({
         line,
-        message: coded('files.isNoStageOneOf', { cell: cell('stage'), stages: STAGE_KINDS }),
+        message: coded('files.isNoStageOneOf', { typed: cell('stage'), stages: STAGE_KINDS }),
       });
     if (cell('ingredient') === '') faults.push({ line, message: coded('files.theIngredientHasNoName') });
     const amount = readAmount(cell('amount'));

@@ -96,7 +96,7 @@ function brokenRule({ instanceLocation, keyword, keywordLocation, error }: Outpu
   }
   if (keyword === 'const') return coded('files.mustBe', { what, rule: FORMULA_FORMAT });
   if (keyword === 'enum') return coded('files.mustBeOneOf', { what, rule: rule as string[] });
-  if (keyword === 'type') return coded('files.mustBeA', { what, rule: [rule].flat() as string[] });
+  if (keyword === 'type') return coded('files.mustBeA', { what, rule: { oneOf: [rule].flat() as string[] } });
   const limit = LIMITS[keyword];
   return limit ? coded(limit, { what, rule: String(rule) }) : coded('files.isNotRight', { what });
 }

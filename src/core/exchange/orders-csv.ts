@@ -63,18 +63,18 @@ export function readOrdersCsv(
     const dueAt = parseLocal(due, zone);
     if (cell('customer') === '') fault(coded('files.nobodyIsNamedAsCustomer'));
     else if (cell('customer').length > 80) fault(coded('files.theCustomerSNameIs'));
-    if (!product) fault(coded('files.theHouseMakesNo', { cell: cell('product') }));
+    if (!product) fault(coded('files.theHouseMakesNo', { product: cell('product') }));
     if (!(pieces >= 1 && pieces <= MOST_PIECES))
-      fault(coded('files.isNoNumberOfPieces', { cell: cell('pieces') }));
-    if (dueAt === null) fault(coded('files.isNoDayAndTime', { cell: cell('day'), cell2: cell('time') }));
-    else if (dueAt <= now) fault(coded('files.hasPassedAlready', { cell: cell('day'), cell2: cell('time') }));
+      fault(coded('files.isNoNumberOfPieces', { pieces: cell('pieces') }));
+    if (dueAt === null) fault(coded('files.isNoDayAndTime', { day: cell('day'), time: cell('time') }));
+    else if (dueAt <= now) fault(coded('files.hasPassedAlready', { day: cell('day'), time: cell('time') }));
     if (faults.at(-1)?.line === line || !product || dueAt === null) return;
     orders.push({ line, customer: cell('customer'), productId: product.id, pieces, due, dueAt });
   });
   if (body.length > MOST_ORDERS + 1)
     faults.push({
       line: MOST_ORDERS + 2,
-      message: coded('files.onlyOrdersAreReadAt', { MOSTORDERS: MOST_ORDERS }),
+      message: coded('files.onlyOrdersAreReadAt', { most: MOST_ORDERS }),
     });
   if (orders.length === 0 && faults.length === 0)
     faults.push({ line: 2, message: coded('files.thereAreNoOrdersIn') });

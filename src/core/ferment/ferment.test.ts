@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   approach,
+  type Fermentation,
   minuteReached,
+  type Profile,
   progressAlong,
   withDose,
-  type Fermentation,
-  type Profile,
 } from './progress';
 import { BAKERS_YEAST, fermentationRate, LEVAIN } from './rate';
 
@@ -44,11 +44,11 @@ describe('a rise', () => {
   it('takes up where an earlier wait left off: what it has risen overnight it need not rise in the proofer', () => {
     const night = progressAlong(proof, at(4, 600));
     expect(night).toBeGreaterThan(0.2);
-    expect(minuteReached(proof, at(26, 10), 1, night)).toBeCloseTo(130 * (1 - night), 6);
+    expect(minuteReached(proof, at(26, 10), { before: night })).toBeCloseTo(130 * (1 - night), 6);
   });
 
   it('takes longer from a cold start, and half as long again in a cool room', () => {
-    const cold = minuteReached(proof, approach(5, 26, 30, 300)) ?? 0;
+    const cold = minuteReached(proof, approach(5, 26, { settling: 30, minutes: 300 })) ?? 0;
     expect(cold).toBeGreaterThan(145);
     expect((minuteReached(proof, at(19, 10)) ?? 0) / 130).toBeGreaterThan(1.5);
   });
@@ -77,7 +77,7 @@ describe('a rise', () => {
           const rest = [{ minute: middle, celsius: celsiusAt(profile, middle) }, ...after];
           const halves = progressAlong(proof, profile, middle) + progressAlong(proof, rest);
           expect(halves).toBeCloseTo(progressAlong(proof, profile), 2);
-          const reached = minuteReached(proof, profile, 0.3);
+          const reached = minuteReached(proof, profile, { target: 0.3 });
           if (reached !== null) expect(progressAlong(proof, profile, reached)).toBeCloseTo(0.3, 2);
         },
       ),

@@ -1,4 +1,4 @@
-import { approach, minuteReached, type Fermentation, type Profile } from './progress';
+import { approach, type Fermentation, minuteReached, type Profile } from './progress';
 
 /** A leg of a way through the bakery: air of `celsius` around a dough that follows by `settling` minutes. */
 export interface Leg {
@@ -13,7 +13,7 @@ export function alongLegs(start: number, legs: readonly Leg[]): Profile {
   let celsius = start;
   let minute = 0;
   for (const leg of legs) {
-    const own = approach(celsius, leg.celsius, leg.settling, leg.minutes, minute);
+    const own = approach(celsius, leg.celsius, { ...leg, from: minute });
     points.push(...(points.length > 0 ? own.slice(1) : own));
     minute += leg.minutes;
     celsius = own.at(-1)?.celsius ?? celsius;
@@ -35,9 +35,9 @@ export function readiness(
   { early, late }: { early: number; late: number },
 ): Readiness {
   return {
-    earliest: minuteReached(fermentation, profile, early),
-    best: minuteReached(fermentation, profile, 1),
-    latest: minuteReached(fermentation, profile, late),
+    earliest: minuteReached(fermentation, profile, { target: early }),
+    best: minuteReached(fermentation, profile),
+    latest: minuteReached(fermentation, profile, { target: late }),
   };
 }
 

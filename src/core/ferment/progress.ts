@@ -1,4 +1,4 @@
-import { fermentationRate, type Cardinal } from './rate';
+import { type Cardinal, fermentationRate } from './rate';
 
 /** A rise: how long it takes at one temperature. Anything else follows from the rate. */
 export interface Fermentation {
@@ -39,9 +39,11 @@ export function progressAlong(fermentation: Fermentation, profile: Profile, unti
 export function minuteReached(
   fermentation: Fermentation,
   profile: Profile,
-  target = 1,
-  before = 0,
-  within = 7 * 24 * 60,
+  {
+    target = 1,
+    before = 0,
+    within = 7 * 24 * 60,
+  }: { target?: number; before?: number; within?: number } = {},
 ): number | null {
   return minutesReached(fermentation, profile, [target], { before, within })[0] ?? null;
 }
@@ -126,9 +128,7 @@ export function withDose(fermentation: Fermentation, dose: number): Fermentation
 export function approach(
   start: number,
   around: number,
-  settling: number,
-  minutes: number,
-  from = 0,
+  { settling, minutes, from = 0 }: { settling: number; minutes: number; from?: number },
 ): Profile {
   const points: { minute: number; celsius: number }[] = [];
   const count = Math.max(1, Math.min(60, Math.ceil(minutes / Math.max(2, settling / 8))));

@@ -1,19 +1,19 @@
 import {
   approach,
+  type Fermentation,
   minutesReached,
+  type Profile,
   progressAlong,
   withDose,
-  type Fermentation,
-  type Profile,
 } from '../ferment/progress';
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
 import { BUTTER, DOUGH } from '../heat/material';
-import { firstMode, minutesToCore, type FirstMode } from '../heat/mode';
+import { firstMode, type FirstMode, minutesToCore } from '../heat/mode';
 import { meanFilm, type PlaceKind } from '../heat/places';
 import type { DoughStep, ExpandedDough } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { ProductSpec, Rise, RisePhase, RouteLink } from '../process/route';
-import { judgedWindow, paceOf, type Judgement } from './judgement';
+import { judgedWindow, type Judgement, paceOf } from './judgement';
 
 /** Temperatures of the house's places as they are today, °C, by the place's id. */
 export type Today = Record<string, { celsius: number; kind: PlaceKind }>;
@@ -99,12 +99,14 @@ export function mainBefore(
   links: readonly Pick<RouteLink, 'from' | 'to'>[],
   steps: ReadonlyMap<string, DoughStep>,
 ): DoughStep | null {
-  const before = links.filter(({ to }) => to === step.key).flatMap(({ from }) => steps.get(from) ?? []);
-  return (
-    before.find((other) => other.step.branch === step.step.branch) ??
-    before.find((other) => other.step.branch === undefined) ??
-    null
-  );
+  let onDough: DoughStep | null = null;
+  for (const { from, to } of links) {
+    const other = to === step.key ? steps.get(from) : undefined;
+    if (!other) continue;
+    if (other.step.branch === step.step.branch) return other;
+    if (other.step.branch === undefined) onDough ??= other;
+  }
+  return onDough;
 }
 
 /** What a step's window is worked out from beside the dough before it. */
@@ -268,14 +270,12 @@ function courseOf(
   { start, around, settling, reading }: Pick<Stand, 'start' | 'around' | 'settling' | 'reading'>,
   minutes: number,
 ): Profile {
-  if (!reading) return approach(start, around, settling, minutes);
-  const after = approach(
-    reading.celsius,
-    around,
+  if (!reading) return approach(start, around, { settling, minutes });
+  const after = approach(reading.celsius, around, {
     settling,
-    Math.max(1, minutes - reading.minute),
-    reading.minute,
-  );
+    minutes: Math.max(1, minutes - reading.minute),
+    from: reading.minute,
+  });
   return reading.minute > 0 ? [{ minute: 0, celsius: start }, ...after] : after;
 }
 

@@ -26,99 +26,104 @@ export interface ActualMix {
   words: Coded[];
 }
 
+type MixedStage = Pick<ScaledFormula['stages'][number], 'kind' | 'lines'>;
+
+/** A sheet and what was recorded while it was mixed. */
+export interface Mixing {
+  /** The sheet, of all bowls together. */
+  planned: ScaledFormula;
+  doughCelsius: number | null;
+  /** In the order of recording. */
+  changes: readonly MixChange[];
+  /** How many bowls the sheet was split over. */
+  bowls: number;
+}
+
 /**
- * The formula that was really mixed: the sheet of all bowls with the recorded weights, additions and swaps. Lines without
- * a record count as weighed to the sheet. `bowls`: how many bowls the sheet was split over.
+ * Gives the formula that was really mixed: the sheet of all bowls with the recorded weights, additions and swaps. Lines
+ * without a record count as weighed to the sheet.
  */
 export function actualMix(
-  planned: ScaledFormula,
-  doughCelsius: number | null,
-  changes: readonly MixChange[],
-  bowls: number,
+  { planned, doughCelsius, changes, bowls }: Mixing,
   book: IngredientBook,
 ): ActualMix {
   const words: Coded[] = [];
   const name = (id: string) => book.get(id)?.name ?? id;
-  const stages = planned.stages.map((stage, s) => ({
-    kind: stage.kind,
-    lines: stage.lines.map((line, l) => {
+  const stages = planned.stages.map(({ kind, lines }, s) => ({
+    kind,
+    lines: lines.map((line, l) => {
       const own = changes.filter((change) => change.kind !== 'adjusted' && change.line === lineId(s, l));
-      let { ingredient, grams } = line;
-      for (let bowl = 1; bowl <= bowls; bowl++) {
-        const weighed = own.findLast((change) => change.kind === 'weighed' && change.bowl === bowl);
-        if (weighed?.kind === 'weighed') grams += weighed.grams - line.grams / bowls;
+      const grams = weighedGrams(line.grams, own, bowls);
+      if (grams !== line.grams) {
+        const by = { grams: { grams: Math.abs(grams - line.grams) }, isMore: grams > line.grams };
+        words.push(coded('formulas.moreLess', { ...by, name: name(line.ingredient) }));
       }
-      // What the scale cannot show is no difference.
-      if (Math.abs(grams - line.grams) > Math.max(0.11 * bowls, line.grams * 0.005))
-        words.push(
-          coded('formulas.moreLess', {
-            grams: { grams: Math.abs(grams - line.grams) },
-            isGrams: grams > line.grams,
-            name: name(ingredient),
-          }),
-        );
-      else grams = line.grams;
       const swap = own.findLast((change) => change.kind === 'swapped');
-      if (swap?.kind === 'swapped' && swap.ingredient !== ingredient) {
-        words.push(coded('formulas.for', { name: name(swap.ingredient), name2: name(ingredient) }));
-        ingredient = swap.ingredient;
-      }
+      const ingredient = swap?.kind === 'swapped' ? swap.ingredient : line.ingredient;
+      if (ingredient !== line.ingredient)
+        words.push(coded('formulas.for', { name: name(ingredient), name2: name(line.ingredient) }));
       return { ...line, ingredient, grams: Math.max(0, grams) };
     }),
   }));
   for (const change of changes) {
     if (change.kind !== 'adjusted') continue;
-    words.push(
-      coded('formulas.heldBackAdded', {
-        grams: { grams: Math.abs(change.grams) },
-        name: name(change.ingredient),
-        isGrams: change.grams < 0,
-      }),
-    );
+    const by = { grams: { grams: Math.abs(change.grams) }, isHeldBack: change.grams < 0 };
+    words.push(coded('formulas.heldBackAdded', { ...by, name: name(change.ingredient) }));
     adjust(stages, change);
   }
-  const flour = stages
+  const flourGrams = stages
     .flatMap(({ lines }) => lines)
     .reduce((sum, { ingredient, grams }) => sum + grams * (book.get(ingredient)?.flour ?? 0), 0);
-  const unit = flour > 0 ? flour / 100 : planned.doughGrams / 100;
-  const total = (rollIn: boolean) =>
-    stages
-      .filter(({ kind }) => (kind === 'roll-in') === rollIn)
-      .reduce((sum, { lines }) => sum + lines.reduce((s, { grams }) => s + grams, 0), 0);
-  const formula: Formula = {
-    doughCelsius,
-    stages: stages.map(({ kind, lines }): FormulaStage => ({
-      kind,
-      lines: lines.map(({ ingredient, grams, approximate, uncounted, note }) => ({
-        ...{ ingredient, percent: Number((grams / unit).toFixed(3)) },
-        ...(approximate ? { approximate } : {}),
-        ...(uncounted ? { uncounted } : {}),
-        ...(note ? { note } : {}),
-      })),
-    })),
-  };
+  const unit = flourGrams > 0 ? flourGrams / 100 : planned.doughGrams / 100;
   return {
-    formula,
-    scaled: {
-      stages: stages.map((stage) => ({
-        ...stage,
-        lines: stage.lines.map((line) => ({ ...line, percent: line.grams / unit })),
-        grams: stage.lines.reduce((sum, { grams }) => sum + grams, 0),
-      })),
-      flourGrams: flour,
-      doughGrams: total(false),
-      rollInGrams: total(true),
-    },
+    formula: { doughCelsius, stages: stages.map((stage) => formulaStage(stage, unit)) },
+    scaled: { ...scaledStages(stages, unit), flourGrams },
     differs: words.length > 0,
     words,
   };
 }
 
+/** What the scale showed over all bowls; what it cannot show is no difference. */
+function weighedGrams(sheet: number, changes: readonly MixChange[], bowls: number): number {
+  let grams = sheet;
+  for (let bowl = 1; bowl <= bowls; bowl++) {
+    const weighed = changes.findLast((change) => change.kind === 'weighed' && change.bowl === bowl);
+    if (weighed?.kind === 'weighed') grams += weighed.grams - sheet / bowls;
+  }
+  return Math.abs(grams - sheet) > Math.max(0.11 * bowls, sheet * 0.005) ? grams : sheet;
+}
+
+function formulaStage({ kind, lines }: MixedStage, unit: number): FormulaStage {
+  return {
+    kind,
+    lines: lines.map(({ ingredient, grams, approximate, uncounted, note }) => ({
+      ...{ ingredient, percent: Number((grams / unit).toFixed(3)) },
+      ...(approximate ? { approximate } : {}),
+      ...(uncounted ? { uncounted } : {}),
+      ...(note ? { note } : {}),
+    })),
+  };
+}
+
+function scaledStages(stages: readonly MixedStage[], unit: number) {
+  const sum = (lines: MixedStage['lines']) => lines.reduce((grams, line) => grams + line.grams, 0);
+  const total = (rollIn: boolean) =>
+    stages
+      .filter(({ kind }) => (kind === 'roll-in') === rollIn)
+      .reduce((grams, { lines }) => grams + sum(lines), 0);
+  return {
+    stages: stages.map(({ kind, lines }) => ({
+      kind,
+      lines: lines.map((line) => ({ ...line, percent: line.grams / unit })),
+      grams: sum(lines),
+    })),
+    doughGrams: total(false),
+    rollInGrams: total(true),
+  };
+}
+
 /** Adds to the line of an ingredient in the dough, or else anywhere; a new ingredient becomes a line of the dough. */
-function adjust(
-  stages: { kind: FormulaStage['kind']; lines: ScaledFormula['stages'][number]['lines'] }[],
-  { ingredient, grams }: { ingredient: string; grams: number },
-): void {
+function adjust(stages: MixedStage[], { ingredient, grams }: { ingredient: string; grams: number }): void {
   const has = ({ lines }: (typeof stages)[number]) => lines.some((line) => line.ingredient === ingredient);
   const stage = stages.find((s) => s.kind === 'dough' && has(s)) ?? stages.find(has);
   if (stage) {

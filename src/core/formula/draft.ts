@@ -1,11 +1,11 @@
 import { coded, type Coded } from '../codes/coded';
-import { readAmount, type Amount } from '../units/amount';
-import { eggPart, type EggSize, type Kitchen } from '../units/measures';
+import { type Amount, readAmount } from '../units/amount';
+import { eggPart, type EggSize, type Kitchen, type Measuring } from '../units/measures';
 import { parseCelsius } from '../units/temperature';
 import { unreadIn, weigh, weighText } from '../units/weigh';
 import type { AmountLanguage } from '../units/words';
 import type { Formula, FormulaLine, StageKind } from './formula';
-import { measuringOf, type Ingredient, type IngredientBook } from './ingredient';
+import { type Ingredient, type IngredientBook, measuringOf } from './ingredient';
 
 /** One row as typed: `milk`, `1/2 cup`, `tepid`. */
 export interface DraftRow {
@@ -77,7 +77,27 @@ interface RowSoFar {
  * is asked about, but for a few eggs. Where flours are given by weight they set the flour; where all are percentages,
  * `flour` does. A formula without flour has its whole weight as 100 and wants amounts or percentages throughout.
  */
-export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Reading): ReadDraft {
+export function readDraft(draft: Draft, reading: Reading): ReadDraft {
+  const { found, faults, remarks } = readRows(draft, reading);
+  if (found.length > MOST_LINES)
+    faults.push({ ...whole('amount'), message: coded('formulas.aFormulaHasAtMost', { most: MOST_LINES }) });
+  const { kitchen } = reading;
+  const base = baseOf(found, draft.flour, faults, kitchen);
+  const { stages, rows } = stagesOf(draft, found, base.grams, faults);
+  const doughCelsius = draft.doughCelsius.trim() === '' ? null : parseCelsius(draft.doughCelsius);
+  if (draft.doughCelsius.trim() !== '' && (doughCelsius === null || doughCelsius < 5 || doughCelsius > 40))
+    faults.push({ ...whole('doughCelsius'), message: coded('formulas.aDoughTemperatureLiesBetween') });
+  if (found.length === 0) faults.push({ ...whole('amount'), message: coded('formulas.aFormulaHasAtLeast') });
+  // Only where an amount is read again in it.
+  const measured = stages.some(({ lines }) => lines.some(({ typed, uncounted }) => typed && !uncounted));
+  return {
+    formula: { stages, doughCelsius, ...(measured ? { kitchen } : {}) },
+    ...{ rows, baseGrams: base.grams, hasFlour: base.hasFlour, faults, remarks },
+  };
+}
+
+/** Reads each row by itself: what is in it, as a percentage or in grams, and what is wrong with it. */
+function readRows(draft: Draft, { book, kitchen, eggs, language }: Reading) {
   const faults: Remark[] = [];
   const remarks: Remark[] = [];
   const found: RowSoFar[] = [];
@@ -99,78 +119,57 @@ export function readDraft(draft: Draft, { book, kitchen, eggs, language }: Readi
     }
     const measuring = { ...measuringOf(ingredient, kitchen, row.name), eggs };
     const percent = percentIn(read.value, inPercent);
-    if (!percent) {
-      const weighed = weigh(read.value, measuring);
-      if (!weighed.ok) {
-        refuse(weighed.message);
-        continue;
-      }
-      const { grams, upTo, disagree } = weighed.value;
-      if (disagree) remarks.push({ ...place, field: 'amount', message: disagree });
-      found.push({ place, ingredient, amount: read.value, percent: null, grams: { from: grams, to: upTo } });
+    if (percent) {
+      const doubt = percentFault(read.value, percent.from, measuring);
+      if (doubt) refuse(doubt);
+      else found.push({ place, ingredient, amount: read.value, percent, grams: null });
       continue;
     }
-    const bare = read.value.values[0]?.[0]?.unit === null;
-    const unread = unreadIn(read.value, measuring);
-    if (unread !== null) refuse(coded('formulas.wasNotUnderstoodWriteThe', { unread }));
-    else if (bare && eggPart(measuring) && Number.isInteger(percent.from) && percent.from <= FEW_EGGS)
-      refuse(coded('formulas.isItEggsOrWrite', { from: percent.from }));
-    else found.push({ place, ingredient, amount: read.value, percent, grams: null });
+    const weighed = weigh(read.value, measuring);
+    if (!weighed.ok) {
+      refuse(weighed.message);
+      continue;
+    }
+    const { grams, upTo, disagree } = weighed.value;
+    if (disagree) remarks.push({ ...place, field: 'amount', message: disagree });
+    found.push({ place, ingredient, amount: read.value, percent: null, grams: { from: grams, to: upTo } });
   }
-  if (found.length > MOST_LINES)
-    faults.push({
-      ...whole('amount'),
-      message: coded('formulas.aFormulaHasAtMost', { most: MOST_LINES }),
-    });
-  const base = baseOf(found, draft.flour, faults, kitchen);
+  return { found, faults, remarks };
+}
+
+/** What makes a percentage doubtful: words beside it, or a bare number that may be a count of eggs. */
+function percentFault(amount: Amount, percent: number, measuring: Measuring): Coded | null {
+  const unread = unreadIn(amount, measuring);
+  if (unread !== null) return coded('formulas.wasNotUnderstoodWriteThe', { unread });
+  const isBare = amount.values[0]?.[0]?.unit === null;
+  return isBare && eggPart(measuring) && Number.isInteger(percent) && percent <= FEW_EGGS
+    ? coded('formulas.isItEggsOrWrite', { from: percent })
+    : null;
+}
+
+/** The rows as lines of stages without empty ones, and each row's share and weight for the editor. */
+function stagesOf(draft: Draft, found: readonly RowSoFar[], baseGrams: number, faults: Remark[]) {
   const rows: ReadDraft['rows'] = draft.stages.map((stage) => stage.rows.map(() => null));
-  const stages = draft.stages.map(({ kind }, nth) => ({
-    kind,
-    lines: found
-      .filter(({ place }) => place.stage === nth)
-      .flatMap((row): FormulaLine[] => {
-        const { place, ingredient } = row;
-        const shares = shareOfBase(row, base.grams);
-        const target = rows[place.stage];
-        if (target) target[place.row] = { percent: shares.from, ...gramsIn(row, base.grams), ingredient };
-        if (shares.to > LARGEST_PERCENT) {
-          faults.push({
-            ...place,
-            field: 'amount',
-            message: coded('formulas.ofTheFlourCannotBe', {
-              percent: Math.round(shares.to),
-              most: LARGEST_PERCENT,
-            }),
-          });
-          return [];
-        }
-        const typed = draft.stages[place.stage]?.rows[place.row];
-        return ingredient && typed ? [lineOf(row, ingredient, typed, shares)] : [];
-      }),
-  }));
-  const celsius = draft.doughCelsius.trim() === '' ? null : parseCelsius(draft.doughCelsius);
-  if (draft.doughCelsius.trim() !== '' && (celsius === null || celsius < 5 || celsius > 40))
-    faults.push({
-      ...whole('doughCelsius'),
-      message: coded('formulas.aDoughTemperatureLiesBetween'),
-    });
-  if (found.length === 0) faults.push({ ...whole('amount'), message: coded('formulas.aFormulaHasAtLeast') });
-  const kept = stages.filter(({ lines }) => lines.length > 0);
-  return {
-    ...{
-      formula: {
-        ...{ stages: kept, doughCelsius: celsius },
-        // Only where an amount is read again in it.
-        ...(kept.some(({ lines }) => lines.some(({ typed, uncounted }) => typed && !uncounted))
-          ? { kitchen }
-          : {}),
-      },
-      rows,
-      baseGrams: base.grams,
-      hasFlour: base.hasFlour,
-    },
-    ...{ faults, remarks },
+  const lineAt = (row: RowSoFar): FormulaLine[] => {
+    const { place, ingredient } = row;
+    const shares = shareOfBase(row, baseGrams);
+    const target = rows[place.stage];
+    if (target) target[place.row] = { percent: shares.from, ...gramsIn(row, baseGrams), ingredient };
+    if (shares.to > LARGEST_PERCENT) {
+      const values = { percent: Math.round(shares.to), most: LARGEST_PERCENT };
+      faults.push({ ...place, field: 'amount', message: coded('formulas.ofTheFlourCannotBe', values) });
+      return [];
+    }
+    const typed = draft.stages[place.stage]?.rows[place.row];
+    return ingredient && typed ? [lineOf(row, ingredient, typed, shares)] : [];
   };
+  const stages = draft.stages
+    .map(({ kind }, nth) => ({
+      kind,
+      lines: found.filter(({ place }) => place.stage === nth).flatMap(lineAt),
+    }))
+    .filter(({ lines }) => lines.length > 0);
+  return { stages, rows };
 }
 
 /** A percentage, or a bare number where everything else is in percentages; null where it is an amount. */
@@ -187,7 +186,7 @@ function unknownName(typed: string, book: IngredientBook): Coded {
   const name = typed.trim().slice(0, 40);
   if (name === '') return coded('formulas.nameTheIngredient');
   const like = book.like(name);
-  if (like.length > 1) return coded('formulas.which', { name, like: like.map((one) => one.name) });
+  if (like.length > 1) return coded('formulas.which', { name, like: { oneOf: like.map((one) => one.name) } });
   const [only] = like;
   if (only) return coded('formulas.isNotKnownIsIt', { name, name2: only.name });
   return coded('formulas.isNotKnownYetChoose', { name });

@@ -5,8 +5,8 @@ import { advise, USUAL_RANGES } from './advice';
 import { analyse, hasLeaven, undeclaredIn } from './analysis';
 import { bowlsFor, oneBowl, roundToScale } from './bowls';
 import { compareFormulas } from './compare';
-import { doughPercent, flourInRollIn, linesOf, rollInPercent, type Formula } from './formula';
-import { ingredientBook, type Ingredient } from './ingredient';
+import { doughPercent, flourInRollIn, type Formula, linesOf, rollInPercent } from './formula';
+import { type Ingredient, ingredientBook } from './ingredient';
 import { USUAL_INGREDIENTS } from './ingredients';
 import { bookWithFormulas, CircleError, formulaRef } from './parts';
 import { doughForPieces, scale } from './scale';
@@ -357,7 +357,7 @@ describe('what was really mixed', () => {
   const planned = scale(LEVAIN_CRESCENT, book, { by: 'flour', grams: 10_000 });
 
   it('is the sheet, where nothing else was recorded', () => {
-    const same = actualMix(planned, 25, [], 1, book);
+    const same = actualMix({ planned, doughCelsius: 25, bowls: 1, changes: [] }, book);
     expect(inEnglish(same)).toMatchObject({ differs: false, words: [] });
     const [before, after] = [linesOf(LEVAIN_CRESCENT), linesOf(same.formula)];
     after.forEach(({ percent }, i) => expect(percent).toBeCloseTo(before[i]?.percent ?? NaN, 2));
@@ -365,10 +365,12 @@ describe('what was really mixed', () => {
 
   it('has another hydration when 400 g of flour are held back, and flour is still 100', () => {
     const held = actualMix(
-      planned,
-      25,
-      [{ kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 }],
-      1,
+      {
+        planned,
+        doughCelsius: 25,
+        bowls: 1,
+        changes: [{ kind: 'adjusted', ingredient: 'wheat-flour', grams: -400 }],
+      },
       book,
     );
     const [planning, real] = [analyse(LEVAIN_CRESCENT, book), analyse(held.formula, book)];
@@ -379,10 +381,12 @@ describe('what was really mixed', () => {
 
   it('has the allergens of what was taken instead', () => {
     const swapped = actualMix(
-      planned,
-      25,
-      [{ kind: 'swapped', line: lineId(1, 2), ingredient: 'soya-drink' }],
-      1,
+      {
+        planned,
+        doughCelsius: 25,
+        bowls: 1,
+        changes: [{ kind: 'swapped', line: lineId(1, 2), ingredient: 'soya-drink' }],
+      },
       book,
     );
     expect(inEnglish(swapped.words)).toEqual(['soya drink for milk']);
@@ -396,19 +400,21 @@ describe('what was really mixed', () => {
   it('is butter short by 300 g, as weighed, bowl by bowl; dust on the scale is no difference', () => {
     const butter = planned.stages[2]?.lines[0]?.grams ?? 0;
     const weighed = actualMix(
-      planned,
-      25,
-      [
-        { kind: 'weighed', line: lineId(2, 0), bowl: 1, grams: butter / 2 - 300 },
-        { kind: 'weighed', line: lineId(2, 0), bowl: 2, grams: butter / 2 },
-        {
-          kind: 'weighed',
-          line: lineId(1, 0),
-          bowl: 1,
-          grams: (planned.stages[1]?.lines[0]?.grams ?? 0) / 2 + 1,
-        },
-      ],
-      2,
+      {
+        planned,
+        doughCelsius: 25,
+        bowls: 2,
+        changes: [
+          { kind: 'weighed', line: lineId(2, 0), bowl: 1, grams: butter / 2 - 300 },
+          { kind: 'weighed', line: lineId(2, 0), bowl: 2, grams: butter / 2 },
+          {
+            kind: 'weighed',
+            line: lineId(1, 0),
+            bowl: 1,
+            grams: (planned.stages[1]?.lines[0]?.grams ?? 0) / 2 + 1,
+          },
+        ],
+      },
       book,
     );
     expect(inEnglish(weighed.words)).toEqual(['300 g less butter']);
@@ -416,7 +422,15 @@ describe('what was really mixed', () => {
   });
 
   it('gains a line for what the formula did not have', () => {
-    const added = actualMix(planned, 25, [{ kind: 'adjusted', ingredient: 'cardamom', grams: 20 }], 1, book);
+    const added = actualMix(
+      {
+        planned,
+        doughCelsius: 25,
+        bowls: 1,
+        changes: [{ kind: 'adjusted', ingredient: 'cardamom', grams: 20 }],
+      },
+      book,
+    );
     expect(linesOf(added.formula).find(({ ingredient }) => ingredient === 'cardamom')?.percent).toBeCloseTo(
       0.2,
       3,

@@ -10,7 +10,7 @@ const UNEVEN = 4;
  * What a piece's temperatures come to, in words: when its core is there, what its skin has by then, and whether that
  * harms the butter. `laminated`: there is butter at the edges.
  */
-export function chillWords(warming: Warming, target: number, laminated: boolean): Coded[] {
+export function chillMessages(warming: Warming, target: number, laminated: boolean): Coded[] {
   const at = minutesUntil(warming, warming.core, target);
   const degrees = (celsius: number) => ({ celsius: Math.round(celsius) });
   const begin = warming.core[0] ?? target;

@@ -1,7 +1,7 @@
 import type { IngredientBook } from '../formula/ingredient';
 import { isPreferment } from '../formula/formula';
 import type { ScaledFormula } from '../formula/scale';
-import { doughCelsius, frictionFactor, riseOf, WATER_HEAT, type MixPart, type MixQuestion } from './water';
+import { doughCelsius, frictionFactor, type MixPart, type MixQuestion, riseOf, WATER_HEAT } from './water';
 
 /** Temperatures at the bowl, °C. */
 export interface BowlTemperatures {
@@ -87,6 +87,13 @@ function prefermentParts(
     });
 }
 
+/** Temperatures of what goes in, the dough's target, and its rise by mixing, °C. */
+export interface MixingAim {
+  at: BowlTemperatures;
+  target: number;
+  rise: number;
+}
+
 /**
  * What the water of one bowl must do: every ingredient with its own heat and temperature, preferments each as one part.
  * Solved for the water, else for the milk or other liquid that there is most of; null where there is none of these: see
@@ -95,9 +102,7 @@ function prefermentParts(
 export function mixingOf(
   bowl: ScaledFormula,
   book: IngredientBook,
-  at: BowlTemperatures,
-  target: number,
-  rise: number,
+  { at, target, rise }: MixingAim,
 ): Mixing | null {
   const { lines, sponge } = mixedLines(bowl, book);
   const kindOf = (id: string) => kindIn(book, id);

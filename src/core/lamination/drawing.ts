@@ -1,5 +1,5 @@
 import { coded } from '../codes/coded';
-import { area, line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing/drawing';
+import { area, type Drawing, line, type Mark, type Point, rectangle, text } from '../drawing/drawing';
 import type { LockInPlan } from './geometry';
 import type { Slab } from './gaps';
 import type { Size } from './lock-in';
@@ -60,87 +60,80 @@ function folding(fold: Fold, length: number, width: number): Mark[] {
   }
 }
 
+type LockInSizes = Pick<LockInPlan, 'butter' | 'dough'>;
+
 /** The lock-in from above: dough with its fold lines, and the butter on it; 1 unit = 1 cm. */
-export function lockInDrawing(
-  style: LockIn,
-  { butter, dough }: Pick<LockInPlan, 'butter' | 'dough'>,
-): Drawing {
-  const { length, width } = dough;
+export function lockInDrawing(style: LockIn, sizes: LockInSizes): Drawing {
+  const { length, width } = sizes.dough;
   const unit = Math.max(length, width) / 20;
-  const [middleX, middleY] = [length / 2, width / 2];
-  const block = (x: number, y: number) =>
-    area(rectangle(x - butter.length / 2, y - butter.width / 2, butter.length, butter.width), 'butter');
-  const fold = (from: Point, to: Point) => line([from, to], { dashed: true });
-  const over = {
-    view: [-unit, -unit, length + 2 * unit, width + 2 * unit] as const,
+  return {
+    view: [-unit, -unit, length + 2 * unit, width + 2 * unit],
     says: LOCK_IN_WORDS[style],
+    marks: LOCK_IN_MARKS[style](sizes),
   };
-  const sheet = area(rectangle(0, 0, length, width), 'dough');
-  switch (style) {
-    case 'envelope': {
-      const half = butter.length / Math.SQRT2;
-      const diamond: Point[] = [
-        [middleX, middleY - half],
-        [middleX + half, middleY],
-        [middleX, middleY + half],
-        [middleX - half, middleY],
-      ];
-      return {
-        ...over,
-        marks: [sheet, area(diamond, 'butter'), ...diamond.map((p, i) => fold(p, diamond[(i + 1) % 4] ?? p))],
-      };
-    }
-    case 'half-lock':
-      return { ...over, marks: [sheet, block(length * 0.25, middleY), fold([middleX, 0], [middleX, width])] };
-    case 'middle': {
-      const [left, right] = [middleX - butter.length / 2, middleX + butter.length / 2];
-      return {
-        ...over,
-        marks: [
-          sheet,
-          block(middleX, middleY),
-          fold([left, 0], [left, width]),
-          fold([right, 0], [right, width]),
-        ],
-      };
-    }
-    case 'two-thirds': {
-      const x = length - (length * 2) / 6;
-      const thirds = [length / 3, (2 * length) / 3];
-      return {
-        ...over,
-        marks: [
-          sheet,
-          block(Math.min(x, length - butter.length / 2), middleY),
-          ...thirds.map((at) => fold([at, 0], [at, width])),
-        ],
-      };
-    }
-    case 'cross': {
-      const [l, r] = [middleX - butter.length / 2, middleX + butter.length / 2];
-      const [t, b] = [middleY - butter.width / 2, middleY + butter.width / 2];
-      const cross: Point[] = [
-        ...([
-          [l, 0],
-          [r, 0],
-          [r, t],
-          [length, t],
-          [length, b],
-          [r, b],
-        ] as Point[]),
-        ...([
-          [r, width],
-          [l, width],
-          [l, b],
-          [0, b],
-          [0, t],
-          [l, t],
-        ] as Point[]),
-      ];
-      return { ...over, marks: [area(cross, 'dough'), block(middleX, middleY)] };
-    }
-  }
 }
+
+const foldLine = (from: Point, to: Point) => line([from, to], { dashed: true });
+const wholeSheet = ({ dough }: LockInSizes) => area(rectangle(0, 0, dough.length, dough.width), 'dough');
+const butterAround = ({ butter }: LockInSizes, x: number, y: number) =>
+  area(rectangle(x - butter.length / 2, y - butter.width / 2, butter.length, butter.width), 'butter');
+
+/** Dough, butter and fold lines of each way to lock butter in. */
+const LOCK_IN_MARKS: Record<LockIn, (sizes: LockInSizes) => Mark[]> = {
+  envelope(sizes) {
+    const [x, y] = [sizes.dough.length / 2, sizes.dough.width / 2];
+    const half = sizes.butter.length / Math.SQRT2;
+    const diamond: Point[] = [
+      [x, y - half],
+      [x + half, y],
+      [x, y + half],
+      [x - half, y],
+    ];
+    const folds = diamond.map((p, i) => foldLine(p, diamond[(i + 1) % 4] ?? p));
+    return [wholeSheet(sizes), area(diamond, 'butter'), ...folds];
+  },
+  'half-lock'(sizes) {
+    const { length, width } = sizes.dough;
+    const fold = foldLine([length / 2, 0], [length / 2, width]);
+    return [wholeSheet(sizes), butterAround(sizes, length / 4, width / 2), fold];
+  },
+  middle(sizes) {
+    const { length, width } = sizes.dough;
+    const folds = [-1, 1].map((side) => {
+      const x = length / 2 + (side * sizes.butter.length) / 2;
+      return foldLine([x, 0], [x, width]);
+    });
+    return [wholeSheet(sizes), butterAround(sizes, length / 2, width / 2), ...folds];
+  },
+  'two-thirds'(sizes) {
+    const { length, width } = sizes.dough;
+    const x = Math.min(length - length / 3, length - sizes.butter.length / 2);
+    const folds = [length / 3, (2 * length) / 3].map((at) => foldLine([at, 0], [at, width]));
+    return [wholeSheet(sizes), butterAround(sizes, x, width / 2), ...folds];
+  },
+  cross(sizes) {
+    const { length, width } = sizes.dough;
+    const [l, r] = [length / 2 - sizes.butter.length / 2, length / 2 + sizes.butter.length / 2];
+    const [t, b] = [width / 2 - sizes.butter.width / 2, width / 2 + sizes.butter.width / 2];
+    const above: Point[] = [
+      [l, t],
+      [l, 0],
+      [r, 0],
+      [r, t],
+      [length, t],
+      [length, b],
+    ];
+    const below: Point[] = [
+      [r, b],
+      [r, width],
+      [l, width],
+      [l, b],
+      [0, b],
+      [0, t],
+    ];
+    return [area([...above, ...below], 'dough'), butterAround(sizes, length / 2, width / 2)];
+  },
+};
 
 /** What a section shows at one height: fat, dough, or both too thin to tell apart; in shares of the window, from the bottom. */
 export interface Band {

@@ -65,18 +65,19 @@ export function gapRow(from: number, to: number, table: Table): number[] {
   return gaps;
 }
 
+/** How wide the sheet is to be, cm, and on which table. */
+export interface Passing {
+  width: number;
+  table: Table;
+  wideness?: 'about' | 'at-least';
+}
+
 /**
  * The passes that bring a block to a sheet of `mm`, volume kept: first across until it is `width` wide, then turned by a
  * quarter and on along its length. A block that is wide enough is not turned. `about` wide is as near below it as gaps
  * can be set.
  */
-export function passesTo(
-  block: Slab,
-  mm: number,
-  width: number,
-  table: Table,
-  wideness: 'about' | 'at-least' = 'about',
-): Pass[] {
+export function passesTo(block: Slab, mm: number, { width, table, wideness = 'about' }: Passing): Pass[] {
   refuseTooThin(mm, table);
   const volume = block.length * block.width * block.mm;
   const passes: Pass[] = [];

@@ -1,9 +1,9 @@
 import { coded } from '../codes/coded';
 import { Fault } from '../codes/fault';
-import { passesTo, sheetAfter, type Pass, type Slab, type Table } from './gaps';
+import { type Pass, passesTo, sheetAfter, type Slab, type Table } from './gaps';
 import { lockedSize, neededDough, type Size } from './lock-in';
 import type { Beginning, Scheme, Weights } from './scheme';
-import { DOUGH_DENSITY, fatDensity, foldCount, laminatedDensity, type Fold, type LockIn } from './stack';
+import { DOUGH_DENSITY, fatDensity, type Fold, foldCount, laminatedDensity, type LockIn } from './stack';
 
 /** How a house lays out its blocks, cm. */
 export interface Laying {
@@ -53,10 +53,17 @@ export interface BlockPlan {
   kept: number;
 }
 
+/** Thickness in mm, flour as a share of the fat, length by width. */
+export interface BlockMeasures {
+  mm: number;
+  flour: number;
+  ratio: number;
+}
+
 /** Where a block cannot be rolled as it is asked for; `message` is a sentence for a baker. */
 
 /** Length and width of a butter block from its weight and thickness. */
-export function butterBlock(style: LockIn, grams: number, mm: number, flour: number, ratio: number): Slab {
+export function butterBlock(style: LockIn, grams: number, { mm, flour, ratio }: BlockMeasures): Slab {
   const area = (grams * 10) / (fatDensity(flour) * mm);
   const square = style === 'envelope' || style === 'cross';
   const width = Math.sqrt(area / (square ? 1 : ratio));
@@ -88,22 +95,20 @@ function lockInPlan(
 ): LockInPlan {
   const butter = template
     ? inTemplate(template, fat * (1 + flour), flour)
-    : butterBlock(style, fat * (1 + flour), blockMm, flour, ratio);
+    : butterBlock(style, fat * (1 + flour), { mm: blockMm, flour, ratio });
   if (template && (butter.mm < THINNEST || butter.mm > THICKEST)) {
     throw new Fault(
-      coded('lamination.gOfButterInCm', {
-        fat: round(fat),
-        count: round(template.length),
-        width: round(template.width),
-        mm: round(butter.mm),
-        THINNEST,
-        THICKEST,
+      coded('lamination.templateMakesNoBlock', {
+        ...{ fat: { grams: fat }, block: { mm: butter.mm }, least: { mm: THINNEST }, most: { mm: THICKEST } },
+        ...{ length: { cm: template.length }, width: { cm: template.width } },
       }),
     );
   }
   if (butter.mm / 10 > butter.width) {
     throw new Fault(
-      coded('lamination.gOfButterAtMm', { fat: round(fat), blockMm, width: round(butter.width) }),
+      coded('lamination.blockThickerThanWide', {
+        ...{ fat: { grams: fat }, block: { mm: blockMm }, width: { cm: butter.width } },
+      }),
     );
   }
   const size: Size = [butter.length, butter.width];
@@ -134,7 +139,7 @@ function rolled(
 ): { passes: Pass[]; sheet: Slab; cutInto: number } {
   const volume = before.length * before.width * before.mm;
   if (before.mm <= mm) return { passes: [], sheet: before, cutInto: 1 };
-  const passes = passesTo(before, mm, sheetWidth(volume, mm, parts, table), table);
+  const passes = passesTo(before, mm, { width: sheetWidth(volume, mm, parts, table), table });
   const sheet = sheetAfter(before, passes);
   return { passes, sheet, cutInto: Math.max(1, Math.ceil(sheet.length / table.length - 1e-9)) };
 }
@@ -156,7 +161,7 @@ function rolledOut(
   const endless = { ...table, length: Infinity };
   if (wide === null || before.mm <= mm) return { before, ...rolled(before, mm, 3, endless) };
   const lying = lyingFor(before, wide);
-  const passes = passesTo(lying, mm, wide, endless, 'at-least');
+  const passes = passesTo(lying, mm, { width: wide, table: endless, wideness: 'at-least' });
   return { before: lying, passes, sheet: sheetAfter(lying, passes) };
 }
 
@@ -174,7 +179,7 @@ function turnPlan(
 ): TurnPlan {
   const { passes, sheet, cutInto } = rolled(before, mm, foldCount(fold), table);
   if (sheet.length <= 2 * trim) {
-    throw new Fault(coded('lamination.turnASheetOfCm', { nth, count: round(sheet.length) }));
+    throw new Fault(coded('lamination.sheetIsAllTrimmings', { nth, length: { cm: sheet.length } }));
   }
   const kept = { ...sheet, length: sheet.length - 2 * trim };
   return { nth, fold, before, passes, sheet, after: folded(kept, fold), cutInto };
@@ -246,8 +251,6 @@ function openSheet(beginning: Beginning, volume: number, mm: number, table: Tabl
 }
 
 const DISC_MM = 6;
-
-const round = (cm: number) => Math.round(cm * 10) / 10;
 
 /** Into how many equal blocks a dough is divided: by what the sheeter or the hands can take, kg. */
 export function blocksFor(kg: number, blockKg: number): number {

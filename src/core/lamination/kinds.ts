@@ -43,7 +43,7 @@ export function judgeLayers({ fatLayers, meanFat }: Layers, limits: LayerLimits)
 }
 
 /** A verdict in words a baker uses. */
-export function verdictWords(verdict: LayerVerdict, kind: LaminationKind): Coded {
+export function verdictMessage(verdict: LayerVerdict, kind: LaminationKind): Coded {
   switch (verdict) {
     case 'none':
       return coded('lamination.noFatBetweenTheDough');

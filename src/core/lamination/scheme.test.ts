@@ -4,16 +4,16 @@ import { TABLE } from '../../../test-support/rolling';
 import { gapRow, passesTo, sheetAfter } from './gaps';
 import { blocksFor, butterGrams, planBlock, USUAL_LAYING } from './geometry';
 import { Fault } from '../codes/fault';
-import { judgeLayers, LAMINATION_KINDS, USUAL_LIMITS, verdictWords } from './kinds';
+import { judgeLayers, LAMINATION_KINDS, USUAL_LIMITS, verdictMessage } from './kinds';
 import { fitBlock, largestButter, neededDough } from './lock-in';
 import {
   operationsOf,
   outcomeOf,
+  type Scheme,
   schemeFault,
   schemeMinutes,
   schemeName,
   turnMoreOrLess,
-  type Scheme,
 } from './scheme';
 import { LOCK_INS } from './stack';
 import { USUAL_SCHEMES } from './usual';
@@ -49,7 +49,7 @@ describe('a butter template', () => {
   });
 
   it('that makes no block is refused with how thick it would be', () => {
-    expect(faultOf(() => inTemplate(100, 40, 40))).toMatch(/are 0.7 mm thick; a block has 3 to 40 mm/);
+    expect(faultOf(() => inTemplate(100, 40, 40))).toMatch(/are 0.7 mm thick; a block has 3 mm to 40 mm/);
     expect(faultOf(() => inTemplate(3000, 20, 20))).toMatch(/Choose another template/);
   });
 });
@@ -67,7 +67,7 @@ describe('a scheme', () => {
   ])('%s is named %s and has %i fat layers', (name, short, fatLayers) => {
     const scheme = usual(name);
     expect(inEnglish(schemeName(scheme))).toBe(short);
-    const { layers } = outcomeOf(scheme, WEIGHTS, 4, USUAL_LIMITS[scheme.kind]);
+    const { layers } = outcomeOf(scheme, WEIGHTS, { mm: 4, limits: USUAL_LIMITS[scheme.kind] });
     expect(layers.fatLayers).toBe(fatLayers);
   });
 
@@ -86,11 +86,11 @@ describe('a scheme', () => {
   it.each<[string, Partial<Scheme>]>([
     ['15 turns: no dough takes more than 12', { turns: Array(15).fill(first) as Scheme['turns'] }],
     ['at least one turn', { turns: [] }],
-    ['between 1 and 40 mm', { turns: three.turns.map((turn) => ({ ...turn, mm: 0.2 })) }],
+    ['between 1 mm and 40 mm', { turns: three.turns.map((turn) => ({ ...turn, mm: 0.2 })) }],
     ['up to 24 hours', { turns: three.turns.map((turn) => ({ ...turn, rest: 2000 })) }],
     ['1 minute and 2 hours', { turns: three.turns.map((turn) => ({ ...turn, minutes: 0 })) }],
     ['30 % of flour', { flourInFat: 0.5 }],
-    ['3 and 40 mm', { beginning: { way: 'block', style: 'envelope', blockMm: 60 } }],
+    ['3 mm and 40 mm', { beginning: { way: 'block', style: 'envelope', blockMm: 60 } }],
     ['2 and 40 discs', { beginning: { way: 'discs', discs: 1 } }],
     ['no more often than there are turns', { beginning: { way: 'spread', additions: 9 } }],
   ])('says “%s”', (words, change) => {
@@ -101,7 +101,7 @@ describe('a scheme', () => {
     const { less, more } = turnMoreOrLess(three, WEIGHTS, 4, USUAL_LIMITS.honeycomb);
     expect(less?.layers.fatLayers).toBe(9);
     expect(more.layers.fatLayers).toBe(81);
-    const mean = outcomeOf(three, WEIGHTS, 4, USUAL_LIMITS.honeycomb).layers.meanFat;
+    const mean = outcomeOf(three, WEIGHTS, { mm: 4, limits: USUAL_LIMITS.honeycomb }).layers.meanFat;
     expect(more.layers.meanFat).toBeCloseTo(mean / 3, 6);
   });
 
@@ -126,10 +126,10 @@ describe('the verdict on layers', () => {
 
   it('has words for every kind', () => {
     const words = LAMINATION_KINDS.flatMap((kind) =>
-      (['none', 'merged', 'fine', 'good', 'coarse'] as const).map((verdict) => verdictWords(verdict, kind)),
+      (['none', 'merged', 'fine', 'good', 'coarse'] as const).map((verdict) => verdictMessage(verdict, kind)),
     );
     expect(words.every((one) => inEnglish(one).length > 3)).toBe(true);
-    expect(inEnglish(verdictWords('fine', 'honeycomb'))).toBe('fine, brioche-like');
+    expect(inEnglish(verdictMessage('fine', 'honeycomb'))).toBe('fine, brioche-like');
   });
 });
 
@@ -204,7 +204,7 @@ describe('a row of gaps', () => {
 
   it('keeps the volume in every pass, and turns the dough once where it must grow wider', () => {
     const block = { length: 40, width: 20, mm: 24 };
-    const passes = passesTo(block, 5, 35, TABLE);
+    const passes = passesTo(block, 5, { width: 35, table: TABLE });
     for (const pass of passes) expect(volume(pass)).toBeCloseTo(volume(block), 6);
     expect(passes.filter(({ turned }) => turned)).toHaveLength(1);
     const sheet = sheetAfter(block, passes);
@@ -213,9 +213,11 @@ describe('a row of gaps', () => {
   });
 
   it('does not turn a block that is wide enough', () => {
-    expect(passesTo({ length: 40, width: 40, mm: 24 }, 5, 35, TABLE).some(({ turned }) => turned)).toBe(
-      false,
-    );
+    expect(
+      passesTo({ length: 40, width: 40, mm: 24 }, 5, { width: 35, table: TABLE }).some(
+        ({ turned }) => turned,
+      ),
+    ).toBe(false);
     expect(sheetAfter({ length: 3, width: 3, mm: 4 }, [])).toEqual({ length: 3, width: 3, mm: 4 });
   });
 });

@@ -2,13 +2,13 @@ import { coded, type Coded } from '../codes/coded';
 import { judgeLayers, type LaminationKind, type LayerLimits, type LayerVerdict } from './kinds';
 import {
   fatFraction,
-  foldsMultiplied,
-  layersIn,
-  pileOf,
   type Fold,
+  foldsMultiplied,
   type Layers,
+  layersIn,
   type LockIn,
   type Operation,
+  pileOf,
 } from './stack';
 
 /** How the fat comes between the dough to begin with. */
@@ -45,19 +45,20 @@ const MOST_TURNS = 12;
 /** What is wrong with a scheme, in a sentence; null for one that can be worked. */
 export function schemeFault({ beginning, turns, flourInFat }: Scheme): Coded | null {
   if (turns.length > MOST_TURNS) {
-    return coded('lamination.turnsNoDoughTakesMore', { count: turns.length, MOSTTURNS: MOST_TURNS });
+    return coded('lamination.turnsNoDoughTakesMore', { turns: turns.length, most: MOST_TURNS });
   }
   if (turns.length === 0 && beginning.way !== 'discs') return coded('lamination.aSchemeHasAtLeast');
-  if (turns.some(({ mm }) => !(mm >= 1 && mm <= 40))) return coded('lamination.aSheetIsRolledTo');
+  if (turns.some(({ mm }) => !(mm >= 1 && mm <= 40)))
+    return coded('lamination.aSheetIsRolledTo', { from: { mm: 1 }, to: { mm: 40 } });
   if (turns.some(({ rest }) => !(rest >= 0 && rest <= 24 * 60))) return coded('lamination.aRestLastsUpTo');
   if (turns.some(({ minutes }) => !(minutes >= 1 && minutes <= 120)))
     return coded('lamination.aTurnTakesBetween1');
   if (!(flourInFat >= 0 && flourInFat <= 0.3)) return coded('lamination.upTo30OfFlour');
   if (beginning.way === 'block' && !(beginning.blockMm >= 3 && beginning.blockMm <= 40))
-    return coded('lamination.aButterBlockIsBetween');
+    return coded('lamination.aButterBlockIsBetween', { from: { mm: 3 }, to: { mm: 40 } });
   const template = beginning.way === 'block' ? beginning.template : undefined;
   if (template && ![template.length, template.width].every((cm) => cm >= 4 && cm <= 150))
-    return coded('lamination.aButterTemplateIsBetween');
+    return coded('lamination.aButterTemplateIsBetween', { from: { cm: 4 }, to: { cm: 150 } });
   if (beginning.way === 'discs' && !(beginning.discs >= 2 && beginning.discs <= 40))
     return coded('lamination.aStackHasBetween2');
   if ('additions' in beginning && !(beginning.additions >= 1 && beginning.additions <= turns.length))
@@ -115,13 +116,18 @@ export interface Outcome {
   verdict: LayerVerdict;
 }
 
+/** The last sheet's mm, what layers are fine or coarse, and the folds where not the scheme's own. */
+export interface Folding {
+  mm: number;
+  limits: LayerLimits;
+  folds?: readonly Fold[];
+}
+
 /** Layers and verdict of a scheme at a sheet of `mm`, for these folds instead of its own where they are given. */
 export function outcomeOf(
   scheme: Scheme,
   weights: Weights,
-  mm: number,
-  limits: LayerLimits,
-  folds: readonly Fold[] = scheme.turns.map(({ fold }) => fold),
+  { mm, limits, folds = scheme.turns.map(({ fold }) => fold) }: Folding,
 ): Outcome {
   const operations = operationsOf(scheme, folds);
   const layers = layersIn(pileOf(operations, fractionOf(scheme, weights)), mm);
@@ -141,7 +147,7 @@ export function turnMoreOrLess(
   limits: LayerLimits,
 ): { less: Outcome | null; more: Outcome } {
   const folds = scheme.turns.map(({ fold }) => fold);
-  const of = (others: Fold[]) => outcomeOf(scheme, weights, mm, limits, others);
+  const of = (others: Fold[]) => outcomeOf(scheme, weights, { mm, limits, folds: others });
   return {
     less: folds.length > 0 ? of(folds.slice(0, -1)) : null,
     more: of([...folds, folds.at(-1) ?? 'letter']),

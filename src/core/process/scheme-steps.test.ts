@@ -5,7 +5,7 @@ import { foldDrawing, lockInDrawing, section } from '../lamination/drawing';
 import { planBlock } from '../lamination/geometry';
 import { USUAL_LIMITS } from '../lamination/kinds';
 import { fractionOf, operationsOf } from '../lamination/scheme';
-import { LOCK_INS, pileOf, type Fold } from '../lamination/stack';
+import { type Fold, LOCK_INS, pileOf } from '../lamination/stack';
 import { laminate } from './scheme-steps';
 import { USUAL_SCHEMES } from '../lamination/usual';
 import { inEnglish } from '../../../test-support/words';
@@ -67,7 +67,7 @@ describe('a route with a scheme', () => {
 describe('advice on what was done', () => {
   const three = usualScheme('Three letter folds');
   const advise = (given: Fold[], toCome: Fold[], mm = 4) =>
-    foldAdvice(three, { dough: 3000, fat: 900 }, mm, USUAL_LIMITS.honeycomb, { given, toCome });
+    foldAdvice(three, { dough: 3000, fat: 900 }, { mm, limits: USUAL_LIMITS.honeycomb, given, toCome });
 
   it('is silent as long as the layers are the scheme’s', () => {
     expect(advise(['letter'], ['letter', 'letter']).words).toBeNull();

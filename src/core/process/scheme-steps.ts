@@ -117,71 +117,63 @@ function restStep(nth: number, best: number, last: boolean): RouteStep {
   };
 }
 
+const MAKE_BUTTER: RouteStep = {
+  ...{ id: 'butter', kind: 'butter', label: coded('steps.makeButterBlock'), branch: 'butter' },
+  ...{ ...ROOM, holds: BENCH, work: { fixed: 7, perKg: 0.25, perPiece: 0, people: 1 } },
+};
+
 function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
-  const make: RouteStep = {
-    ...{
-      id: 'butter',
-      kind: 'butter',
-      label: coded('steps.makeButterBlock'),
-      branch: 'butter',
-      ...ROOM,
-      holds: BENCH,
-    },
-    work: { fixed: 7, perKg: 0.25, perPiece: 0, people: 1 },
-  };
-  const chill = (mm: number): RouteStep => ({
-    ...{
-      id: 'butter-chill',
-      kind: 'rest',
-      label: coded('steps.chillButter'),
-      branch: 'butter',
-      cover: 'film',
-    },
-    wait: { shortest: 30, best: 60, longest: 1500, shortCost: 3, longCost: 1 },
-    holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
-    ...{ around: 4, settling: 40, place: 'retarder', until: 8, ...slab(mm, 'film') },
-  });
   switch (beginning.way) {
-    case 'block': {
-      const flour = Math.round(flourInFat * 100);
-      return [
-        { ...make, check: coded('steps.sameThicknessToTheCorners', { flour }) },
-        chill(beginning.blockMm),
-        {
-          ...{ id: 'butter-out', kind: 'move', label: coded('steps.takeButterOut'), branch: 'butter' },
-          ...{ work: { fixed: 2, people: 1 }, around: 20, settling: 120 },
-        },
-        {
-          ...{ id: 'temper', kind: 'temper', label: coded('steps.temperButter'), branch: 'butter' },
-          wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
-          ...{ around: 22, settling: 60, check: coded('steps.bendsWithoutSnapping12To'), place: 'room' },
-          ...{ until: 11, ...slab(beginning.blockMm) },
-        },
-      ];
-    }
+    case 'block':
+      return blockSteps(beginning.blockMm, Math.round(flourInFat * 100));
     case 'grated':
-      return [
-        {
-          ...make,
-          label: coded('steps.grateFrozenButter'),
-          check: coded('steps.inEqualPartsFrozenAgain', { additions: beginning.additions }),
-        },
-        {
-          ...{
-            id: 'butter-chill',
-            kind: 'rest',
-            label: coded('steps.freezeGratedButter'),
-            branch: 'butter',
-            cover: 'lid',
-          },
-          wait: { shortest: 20, best: 45, longest: 2880, shortCost: 3, longCost: 0 },
-          holds: [{ machine: 'freezer', amount: 1, per: 'once' }],
-          ...{ around: -18, settling: 20, place: 'freezer' },
-        },
-      ];
+      return gratedSteps(beginning.additions);
     default:
       return [
-        { ...make, label: coded('steps.softenButter'), check: coded('steps.spreadsLikeCreamNotShiny') },
+        {
+          ...MAKE_BUTTER,
+          label: coded('steps.softenButter'),
+          check: coded('steps.spreadsLikeCreamNotShiny'),
+        },
       ];
   }
+}
+
+/** A block is made, chilled, and comes out of the cold in time to bend. */
+function blockSteps(mm: number, flour: number): RouteStep[] {
+  return [
+    { ...MAKE_BUTTER, check: coded('steps.sameThicknessToTheCorners', { flour }) },
+    {
+      ...{ id: 'butter-chill', kind: 'rest', label: coded('steps.chillButter'), branch: 'butter' },
+      wait: { shortest: 30, best: 60, longest: 1500, shortCost: 3, longCost: 1 },
+      holds: [{ machine: 'retarder', amount: 1, per: 'once' }],
+      ...{ around: 4, settling: 40, place: 'retarder', until: 8, cover: 'film', ...slab(mm, 'film') },
+    },
+    {
+      ...{ id: 'butter-out', kind: 'move', label: coded('steps.takeButterOut'), branch: 'butter' },
+      ...{ work: { fixed: 2, people: 1 }, around: 20, settling: 120 },
+    },
+    {
+      ...{ id: 'temper', kind: 'temper', label: coded('steps.temperButter'), branch: 'butter' },
+      wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
+      ...{ around: 22, settling: 60, check: coded('steps.bendsWithoutSnapping12To'), place: 'room' },
+      ...{ until: 11, ...slab(mm) },
+    },
+  ];
+}
+
+function gratedSteps(additions: number): RouteStep[] {
+  return [
+    {
+      ...MAKE_BUTTER,
+      label: coded('steps.grateFrozenButter'),
+      check: coded('steps.inEqualPartsFrozenAgain', { additions }),
+    },
+    {
+      ...{ id: 'butter-chill', kind: 'rest', label: coded('steps.freezeGratedButter'), branch: 'butter' },
+      wait: { shortest: 20, best: 45, longest: 2880, shortCost: 3, longCost: 0 },
+      holds: [{ machine: 'freezer', amount: 1, per: 'once' }],
+      ...{ around: -18, settling: 20, place: 'freezer', cover: 'lid' },
+    },
+  ];
 }

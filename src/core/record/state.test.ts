@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { did, MIN, smallDough } from '../../../test-support/floor';
 import type { FloorEvent } from './events';
 import { foldDough } from './state';
-import { countTurns, turnWords } from './turns';
+import { countTurns, turnMessage } from './turns';
 import { inEnglish } from '../../../test-support/words';
 
 const dough = smallDough();
@@ -100,7 +100,7 @@ describe('the count of turns', () => {
     const once = [did('start', 'turn-1', 0), did('finish', 'turn-1', 9)];
     expect(count(once)).toMatchObject({ done: 1, of: 2, running: null });
     const again = count([...once, did('start', 'turn-2', 60)]);
-    expect(inEnglish(again && turnWords(again))).toBe('turn 2 of 2 under way');
+    expect(inEnglish(again && turnMessage(again))).toBe('turn 2 of 2 under way');
   });
 
   it('takes a turn back that was undone', () => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
 import { laminatedDough, turned } from '../../../test-support/laminated';
 import type { FloorEvent } from './events';
-import { blockName, countTurns, foldsOf, turnWords } from './turns';
+import { blockName, countTurns, foldsOf, turnMessage } from './turns';
 import { inEnglish } from '../../../test-support/words';
 
 const toButter = ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [
@@ -19,7 +19,7 @@ const after = (events: FloorEvent[], blocks = 1) =>
 const words = (events: FloorEvent[], blocks = 1) => {
   const { steps, state } = after(events, blocks);
   const count = countTurns(steps, state, blocks);
-  return count && turnWords(count);
+  return count && turnMessage(count);
 };
 const given = (events: FloorEvent[], block = 1, blocks = 1) => {
   const { steps, state } = after(events, blocks);

@@ -67,7 +67,7 @@ export function countTurns(steps: Steps, state: DoughState, blocks = 1): TurnCou
 export const blockName = (block: number): string => String.fromCharCode(64 + block);
 
 /** `turn 2 of 3 done`, `turn 3 of 3 under way`, `no turn yet, 3 to do`; with what is not as the scheme has it. */
-export function turnWords({ done, of, planned, running, blocks }: TurnCount): Coded {
+export function turnMessage({ done, of, planned, running, blocks }: TurnCount): Coded {
   const uneven = blocks.some((given) => given !== blocks[0]);
   const each = uneven ? `, ${blocks.map((given, i) => `${blockName(i + 1)} ${given}`).join(', ')}` : '';
   const beside = { each, more: Math.max(0, of - planned), less: Math.max(0, planned - of) };

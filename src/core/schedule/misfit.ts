@@ -1,5 +1,5 @@
 import { coded, type Coded, type Words } from '../codes/coded';
-import { remarkMessage } from '../forecast/remark-words';
+import { remarkMessage } from '../forecast/remark-message';
 import { MINUTE } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
 import { isHandsOn } from '../record/state';

@@ -148,7 +148,7 @@ export function unmanned(
           lack,
           time: { dayTime: start, zone },
           dough,
-          label: { inLine: label },
+          step: { inLine: label },
         }),
         duty,
       };

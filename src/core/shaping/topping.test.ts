@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { crossContactWords, dressingAllergens, inLabelOrder, type Dressing } from './topping';
+import { crossContactMessage, dressingAllergens, inLabelOrder, type Dressing } from './topping';
 import { inEnglish } from '../../../test-support/words';
 
 const filling: Dressing['filling'] = {
@@ -17,8 +17,8 @@ describe('what goes on and into a piece', () => {
   });
 
   it('asks for an order at the table only where something is hard to clean off', () => {
-    expect(crossContactWords(['gluten', 'egg', 'milk'])).toBeNull();
-    expect(inEnglish(crossContactWords(['gluten', 'nuts', 'sesame']))).toMatch(
+    expect(crossContactMessage(['gluten', 'egg', 'milk'])).toBeNull();
+    expect(inEnglish(crossContactMessage(['gluten', 'nuts', 'sesame']))).toMatch(
       /^nuts and sesame: after the plain ones/,
     );
   });

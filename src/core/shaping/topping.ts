@@ -36,7 +36,7 @@ export function inLabelOrder(allergens: readonly Allergen[]): Allergen[] {
 const CROSSING: readonly Allergen[] = ['nuts', 'peanut', 'sesame'];
 
 /** What to mind at the table; null where there is nothing more than elsewhere. */
-export function crossContactWords(allergens: readonly Allergen[]): Coded | null {
+export function crossContactMessage(allergens: readonly Allergen[]): Coded | null {
   const crossing = CROSSING.filter((allergen) => allergens.includes(allergen));
   if (crossing.length === 0) return null;
   return coded('shaping.afterThePlainOnesThen', { crossing });

@@ -1,5 +1,5 @@
 import { coded, type Coded } from '../codes/coded';
-import { MINUTE, type Instant } from '../time/local';
+import { type Instant, MINUTE } from '../time/local';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
@@ -110,9 +110,9 @@ export function alarms(
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
       ...(preheat({ dough, step }, bakes, { now, leads, zone }) ?? []),
-      ...(prepared(dough, step, now, leads, zone) ?? []),
+      ...(prepared(dough, step, { now, leads, zone }) ?? []),
       ...(watched(dough, step) ?? []),
-      ...cooled(dough, step, now, coolingRule, zone),
+      ...cooled(dough, step, { now, rule: coolingRule, zone }),
     ]),
   );
   const frozen = thaws.map((thaw) => thawed(thaw, leads, zone));
@@ -164,8 +164,14 @@ function preheat(
 /** How long before a limit a cooling is measured, minutes. */
 const COOLING_LEAD = 30;
 
+interface CoolingAt {
+  now: Instant;
+  rule: CoolingRule;
+  zone: string;
+}
+
 /** A cooling that has to be measured, or that has failed. */
-function cooled(dough: DoughForecast, step: Step, now: Instant, rule: CoolingRule, zone: string): Draft[] {
+function cooled(dough: DoughForecast, step: Step, { now, rule, zone }: CoolingAt): Draft[] {
   const state = dough.state.steps.get(step.key);
   if (!step.step.cools || state?.status !== 'running' || state.startedAt === null) return [];
   const found = cooling(rule, state.startedAt, state.temperatures, now);
@@ -179,14 +185,14 @@ function cooled(dough: DoughForecast, step: Step, now: Instant, rule: CoolingRul
   return [{ ...of, id: found.passed ? `${id}/stop` : `${id}/${found.next?.to}`, at: due, message }];
 }
 
+interface LeadsAt {
+  now: Instant;
+  leads: Leads;
+  zone: string;
+}
+
 /** What is fetched or mixed before the hands that need it. */
-function prepared(
-  dough: DoughForecast,
-  step: Step,
-  now: Instant,
-  leads: Leads,
-  zone: string,
-): Draft[] | null {
+function prepared(dough: DoughForecast, step: Step, { now, leads, zone }: LeadsAt): Draft[] | null {
   if (!isOpen(dough, step)) return null;
   const { start } = step;
   const when = { clock: Math.max(now, start), zone };
@@ -215,7 +221,7 @@ function prepared(
           label: step.label,
           name: dough.name,
           when,
-          isBranch: step.step.branch === 'levain',
+          isLevain: step.step.branch === 'levain',
         }),
       },
     ];
@@ -305,6 +311,6 @@ function ofPlace({ place, label, celsius, limit, since, at }: Excursion): Draft 
   const held = { minutes: Math.round((at - since) / MINUTE) };
   return {
     ...{ id: `place/${place}/${since}`, kind: 'place', doughId: null, stepKey: null, at: since },
-    message: coded('alarms.forAboveBelowDoorFan', { label, shown, held, isCelsius: celsius > limit, bound }),
+    message: coded('alarms.forAboveBelowDoorFan', { label, shown, held, isAbove: celsius > limit, bound }),
   };
 }

@@ -3,7 +3,7 @@ import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
 import { lastMeasured, type ProbeReadings } from '../forecast/conditions';
-import { countTurns, turnWords } from '../record/turns';
+import { countTurns, turnMessage } from '../record/turns';
 
 /** Where one dough stands, as the next shift has to know it. */
 export interface Standing {
@@ -81,7 +81,7 @@ function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
         },
       ];
     }),
-    turns: turns && turnWords(turns),
+    turns: turns && turnMessage(turns),
     measured: last,
   };
 }

@@ -75,8 +75,8 @@ export function meetings(
         {
           ...{ first, second, wait, tooLong },
           message: coded('meetings.andAreReadyTogetherWould', {
-            nameOf: nameOf(first),
-            nameOf2: nameOf(second),
+            first: nameOf(first),
+            second: nameOf(second),
             why,
             duration: { minutes: wait },
             then,
@@ -107,9 +107,9 @@ function waysFor(
     const last = first.best + turned * MINUTE > first.latest ? coded('meetings.longerThanItCan') : '';
     const then =
       turned > 0
-        ? coded('meetings.thenWaits', { nameOf: nameOf(first), duration: { minutes: turned }, last })
+        ? coded('meetings.thenWaits', { load: nameOf(first), duration: { minutes: turned }, last })
         : coded('meetings.thenNeitherWaits');
-    ways.push({ kind: 'order', words: coded('meetings.bakeFirst', { nameOf: nameOf(second), then }) });
+    ways.push({ kind: 'order', words: coded('meetings.bakeFirst', { load: nameOf(second), then }) });
   }
   const room = oven.capacity - first.bake.trays;
   if (first.bake.setting === second.bake.setting && room > 0) {
@@ -119,7 +119,7 @@ function waysFor(
       words: coded('meetings.splitItOfItsTrays', {
         room,
         trays: second.bake.trays,
-        nameOf: nameOf(first),
+        other: nameOf(first),
         left,
       }),
     });
@@ -128,8 +128,8 @@ function waysFor(
     ways.push({
       ...{ kind: 'cooler', doughId: second.dough.id, stepKey: second.step.key, place: cold.place },
       words: coded('meetings.intoThe', {
-        nameOf: nameOf(second),
-        label: cold.label.toLowerCase(),
+        load: nameOf(second),
+        place: cold.label.toLowerCase(),
         celsius: { celsius: Math.round(cold.celsius) },
       }),
     });

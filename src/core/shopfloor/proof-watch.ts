@@ -1,5 +1,5 @@
 import type { Machine } from '../bakery/machines';
-import { MINUTE, type Instant } from '../time/local';
+import { type Instant, MINUTE } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
 import { agenda, type AgendaItem } from './agenda';
 import { ovenLoads } from './oven-loads';
@@ -55,19 +55,23 @@ export function proofWatch(
         share: best > since ? (now - since) / (best - since) : 1,
         bake:
           step.step.kind === 'proof' && step.outputId !== null
-            ? bakeAfter(doughs, dough, step, ovens, now)
+            ? bakeAfter(doughs, dough, { step, ovens, now })
             : null,
       };
     })
     .sort((a, b) => wanted(a, now) - wanted(b, now) || (a.step.key < b.step.key ? -1 : 1));
 }
 
+interface OvenAt {
+  step: DoughForecast['steps'][number];
+  ovens: readonly Oven[];
+  now: Instant;
+}
+
 function bakeAfter(
   doughs: readonly DoughForecast[],
   dough: DoughForecast,
-  step: DoughForecast['steps'][number],
-  ovens: readonly Oven[],
-  now: Instant,
+  { step, ovens, now }: OvenAt,
 ): WatchedWait['bake'] {
   const bake = dough.steps.find(
     (other) =>

@@ -38,6 +38,8 @@ export const PAGES = {
   '/workbench': CREW,
   '/orders': BAKERS,
   '/house': BAKERS,
+  '/house/values': PLANNER,
+  '/setup': PLANNER,
 } satisfies Record<string, readonly Actor[]>;
 export type Page = keyof typeof PAGES;
 
@@ -98,6 +100,9 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'add-exception': PLANNER,
   'remove-exception': PLANNER,
   'save-machine': PLANNER,
+  'remove-machine': PLANNER,
+  'take-beginning': PLANNER,
+  'set-value': PLANNER,
   'save-person': PLANNER,
   'take-busy': PLANNER,
   'set-limits': PLANNER,

@@ -116,14 +116,41 @@ class RigidSets {
 
 /** Builds the network of a model; null where lengths, links and windows alone leave no plan. */
 export function networkOf(model: Model): Network | null {
-  const { tasks } = model;
+  const rigid = rigidSets(model);
+  if (!rigid) return null;
+  const { blockOf, offsetOf, count } = numbered(rigid, 2 * model.tasks.length);
+  const blocks: Block[] = Array.from({ length: count }, (_, index) => {
+    return { index, tasks: [], promises: [], ties: [], views: [] };
+  });
+  const windows: Times = { from: new Int32Array(count), to: new Int32Array(count).fill(model.horizon) };
+  const tying = new Tying(blocks, blockOf, offsetOf);
+  for (const task of model.tasks) {
+    if (!placeTask(task, tying, windows)) return null;
+    for (const link of task.after) {
+      if (link.min === link.max) continue;
+      const next = startEvent(link.to);
+      const lag = tying.offset(endEvent(task.index)) - tying.offset(next);
+      const [low, high] = [link.min + lag, Math.min(link.max, model.horizon) + lag];
+      if (!tying.tie({ from: endEvent(task.index), to: next, low, high, wait: null })) return null;
+    }
+  }
+  markChords(tying.ties, count);
+  const everything = blocks.map(({ index }) => index);
+  if (!narrow(blocks, windows, everything)) return null;
+  const isFixed = (b: number) => windows.from[b] === windows.to[b];
+  return {
+    ...{ model, blocks, ties: tying.ties, blockOf, offsetOf, windows },
+    fixed: everything.filter(isFixed),
+    components: tiedSets(
+      blocks,
+      everything.filter((b) => !isFixed(b)),
+    ),
+  };
+}
+
+/** Joins events whose distance is fixed: both ends of a task of one length, and links without room; null for a contradiction. */
+function rigidSets({ tasks }: Model): RigidSets | null {
   const rigid = new RigidSets(2 * tasks.length);
-  const fixedLength = (task: ModelTask) =>
-    task.startFrom === task.startTo && task.endFrom === task.endTo
-      ? task.endFrom - task.startFrom
-      : task.min === task.max
-        ? task.min
-        : null;
   for (const task of tasks) {
     const length = fixedLength(task);
     if (length === null) continue;
@@ -133,70 +160,69 @@ export function networkOf(model: Model): Network | null {
   for (const link of tasks.flatMap((task) => task.after)) {
     if (link.min === link.max && !rigid.join(endEvent(link.from), startEvent(link.to), link.min)) return null;
   }
+  return rigid;
+}
 
-  const { blockOf, offsetOf, count } = numbered(rigid, 2 * tasks.length);
-  const blocks: Block[] = Array.from({ length: count }, (_, index) => {
-    return { index, tasks: [], promises: [], ties: [], views: [] };
-  });
-  const block = (event: number) => blocks[blockOf[event] as number] as Block;
-  const offset = (event: number) => offsetOf[event] as number;
-  const windows: Times = {
-    from: new Int32Array(count),
-    to: new Int32Array(count).fill(model.horizon),
-  };
-  const ties: Tie[] = [];
-  let sound = true;
-  const tie = (from: number, to: number, low: number, high: number, wait: Wait | null) => {
-    const [a, b] = [block(from), block(to)];
-    if (a === b) {
-      sound &&= low <= 0 && high >= 0;
-      return;
-    }
-    const made = { index: ties.length, a: a.index, b: b.index, low, high, wait, chord: false };
-    ties.push(made);
-    a.ties.push(made);
-    b.ties.push(made);
-    a.views.push({ tie: made, parent: a.index, child: b.index, low, high, starts: true });
-    b.views.push({ tie: made, parent: b.index, child: a.index, low: -high, high: -low, starts: false });
-  };
-  for (const task of tasks) {
-    const [start, end] = [startEvent(task.index), endEvent(task.index)];
-    limit(windows, block(start).index, task.startFrom - offset(start), task.startTo - offset(start));
-    limit(windows, block(end).index, task.endFrom - offset(end), task.endTo - offset(end));
-    for (const output of task.outputs) block(end).promises.push({ output, offset: offset(end) });
-    for (const { end: due, cost } of task.stays)
-      block(end).promises.push({
-        output: { due, lateCost: cost, freshFor: 0, staleCost: cost },
-        offset: offset(end),
-      });
-    const length = offset(end) - offset(start);
-    if (block(start) === block(end)) {
-      if (length < task.min || length > task.max) return null;
-      block(start).tasks.push({ task, offset: offset(start), length });
-    } else {
-      const wait = { task, startOffset: offset(start), endOffset: offset(end) };
-      tie(start, end, task.min - length, task.max - length, wait);
-    }
-    for (const link of task.after) {
-      if (link.min === link.max) continue;
-      const next = startEvent(link.to);
-      const lag = offset(end) - offset(next);
-      tie(end, next, link.min + lag, Math.min(link.max, model.horizon) + lag, null);
-    }
+function fixedLength(task: ModelTask): number | null {
+  if (task.startFrom === task.startTo && task.endFrom === task.endTo) return task.endFrom - task.startFrom;
+  return task.min === task.max ? task.min : null;
+}
+
+/** Ties blocks to one another, event by event. */
+class Tying {
+  readonly ties: Tie[] = [];
+
+  constructor(
+    private readonly blocks: readonly Block[],
+    private readonly blockOf: Int32Array,
+    private readonly offsetOf: Int32Array,
+  ) {}
+
+  block(event: number): Block {
+    return this.blocks[this.blockOf[event] as number] as Block;
   }
-  if (!sound) return null;
-  markChords(ties, count);
-  const everything = blocks.map(({ index }) => index);
-  if (!narrow(blocks, windows, everything)) return null;
-  const isFixed = (b: number) => windows.from[b] === windows.to[b];
-  return {
-    ...{ model, blocks, ties, blockOf, offsetOf, windows },
-    fixed: everything.filter(isFixed),
-    components: tiedSets(
-      blocks,
-      everything.filter((b) => !isFixed(b)),
-    ),
-  };
+
+  offset(event: number): number {
+    return this.offsetOf[event] as number;
+  }
+
+  /** `to` is between `low` and `high` after `from`, both as block times; false where they are one block and it cannot be. */
+  tie({
+    from,
+    to,
+    low,
+    high,
+    wait,
+  }: Pick<Tie, 'low' | 'high' | 'wait'> & { from: number; to: number }): boolean {
+    const [a, b] = [this.block(from), this.block(to)];
+    if (a === b) return low <= 0 && high >= 0;
+    const tie = { index: this.ties.length, a: a.index, b: b.index, low, high, wait, chord: false };
+    this.ties.push(tie);
+    a.ties.push(tie);
+    b.ties.push(tie);
+    a.views.push({ tie, parent: a.index, child: b.index, low, high, starts: true });
+    b.views.push({ tie, parent: b.index, child: a.index, low: -high, high: -low, starts: false });
+    return true;
+  }
+}
+
+/** Puts a task into its block, or between two as a wait, with its windows and what its end costs; false where it cannot be. */
+function placeTask(task: ModelTask, tying: Tying, windows: Times): boolean {
+  const [start, end] = [startEvent(task.index), endEvent(task.index)];
+  const [startOffset, endOffset] = [tying.offset(start), tying.offset(end)];
+  const [first, last] = [tying.block(start), tying.block(end)];
+  limit(windows, first.index, task.startFrom - startOffset, task.startTo - startOffset);
+  limit(windows, last.index, task.endFrom - endOffset, task.endTo - endOffset);
+  for (const output of task.outputs) last.promises.push({ output, offset: endOffset });
+  for (const { end: due, cost } of task.stays)
+    last.promises.push({ output: { due, lateCost: cost, freshFor: 0, staleCost: cost }, offset: endOffset });
+  const length = endOffset - startOffset;
+  if (first === last) {
+    first.tasks.push({ task, offset: startOffset, length });
+    return length >= task.min && length <= task.max;
+  }
+  const wait = { task, startOffset, endOffset };
+  return tying.tie({ from: start, to: end, low: task.min - length, high: task.max - length, wait });
 }
 
 /** Numbers the rigid sets; a block's time is that of its earliest event. */

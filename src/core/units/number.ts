@@ -48,9 +48,9 @@ const THREE = /^[-+−]?[1-9]\d{0,2}([.,])\d{3}$/;
 export function headNumber(text: string): HeadNumber | null {
   const body = text.trimStart();
   const mixed = MIXED.exec(body);
-  if (mixed) return fraction(body, mixed[0], mixed[1], mixed[2], mixed[3]);
+  if (mixed) return fraction(body, mixed);
   const plain = FRACTION.exec(body);
-  if (plain) return fraction(body, plain[0], '0', plain[1], plain[2]);
+  if (plain) return fraction(body, [plain[0], '0', ...plain.slice(1)]);
   const glyph = GLYPH.exec(body);
   if (glyph) {
     const value = toNumber(glyph[1] ?? '0') + (FRACTIONS[glyph[2] ?? ''] ?? 0);
@@ -112,7 +112,11 @@ export function parseNumber(text: string): number | null {
   return head && head.rest.trim() === '' ? head.value : null;
 }
 
-function fraction(body: string, all: string, whole = '0', above = '0', below = '1'): HeadNumber | null {
+/** The value of what matched: all of it, whole part, numerator, denominator. */
+function fraction(
+  body: string,
+  [all = '', whole = '0', above = '0', below = '1']: readonly string[],
+): HeadNumber | null {
   if (Number(below) === 0) return null;
   const value = toNumber(whole) + toNumber(above) / Number(below);
   return { value, rest: body.slice(all.length) };

@@ -1,5 +1,5 @@
 import { rulerLength } from './length';
-import { showCelsius, showLength, showMass, type ReaderUnits } from './reader';
+import { type ReaderUnits, showCelsius, showLength, showMass } from './reader';
 
 /** A measure in a sentence, one of two with × between: "24 × 20 cm". Pieces of a product's name are none: a space stands before. */
 const MEASURE = /(-?\d+(?:\.\d+)?)(?: (×|to|and) (-?\d+(?:\.\d+)?))? (°C|mm|cm|kg|g)(?![\p{L}/·³])/gu;
@@ -24,12 +24,10 @@ export function retold(sentence: string, units: ReaderUnits): string {
         return units.mass === 'g' ? null : showMass(number * (unit === 'kg' ? 1000 : 1), units);
     }
   };
-  return sentence.replace(
-    MEASURE,
-    (whole, first: string, between: string | undefined, second: string, unit: string) => {
-      const [one, two] = [shown(first, unit), second === undefined ? '' : shown(second, unit)];
-      if (one === null || two === null) return whole;
-      return between === undefined ? one : `${one} ${between} ${two}`;
-    },
-  );
+  return sentence.replace(MEASURE, (whole, ...found: (string | undefined)[]) => {
+    const [first = '', between, second, unit = ''] = found;
+    const [one, two] = [shown(first, unit), second === undefined ? '' : shown(second, unit)];
+    if (one === null || two === null) return whole;
+    return between === undefined ? one : `${one} ${between} ${two}`;
+  });
 }

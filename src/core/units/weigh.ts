@@ -108,9 +108,9 @@ function disagreement(
   const apart = gap / Math.max(weighed.low, other.low, 1e-9);
   return apart > allowed
     ? coded('amounts.theTwoValuesDisagreeAnd', {
-        plainGrams: plainGrams(weighed.low),
-        plainGrams2: plainGrams(other.low),
-        apart: Math.round(apart * 100),
+        weighed: plainGrams(weighed.low),
+        other: plainGrams(other.low),
+        percent: Math.round(apart * 100),
       })
     : null;
 }
@@ -124,8 +124,8 @@ function noWeight(unit: Unit, { name }: Measuring): Coded {
   )
     return coded('amounts.whatDoesOneOfWeigh', { unit, what });
   if (['egg', 'yolk', 'white'].includes(unit))
-    return coded('amounts.isNotCountedInS', { upper: upper(what), unit });
-  return coded('amounts.hasNoDensitySoA', { upper: upper(what), unit });
+    return coded('amounts.isNotCountedInS', { ingredient: upper(what), unit });
+  return coded('amounts.hasNoDensitySoA', { ingredient: upper(what), unit });
 }
 
 const upper = (text: string) => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;

@@ -1,17 +1,11 @@
 import { coded, type Coded } from '@/core/codes/coded';
-import { randomInt } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
 import { pool } from '../db/pool';
 import { rowsOf, transaction, write, type Db } from '../db/rows';
 import { giveToken, tokenIn } from './cookie';
 import { ANY_CODE, countGuess } from './guesses';
+import { CODE_MINUTES, useUpCode } from './tablet-code';
 import { newToken, tokenHash } from './token';
-
-/** How long a code lets a tablet in, minutes. */
-const CODE_MINUTES = 15;
-const CODE_LENGTH = 8;
-/** Without letters and digits that are taken for each other. */
-const CODE_LETTERS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
 
 /** The tablet that this browser is, or null where no planner has let it in. */
 export async function tabletHere(): Promise<{ id: number; name: string } | null> {
@@ -25,38 +19,16 @@ export async function tabletHere(): Promise<{ id: number; name: string } | null>
   return row ?? null;
 }
 
-/** Makes a code that lets one tablet in. `madeBy`: null for the command line. */
-export async function makeTabletCode(db: Db, madeBy: number | null): Promise<string> {
-  const code = Array.from({ length: CODE_LENGTH }, () => CODE_LETTERS[randomInt(CODE_LETTERS.length)]).join(
-    '',
-  );
-  await write(db, 'DELETE FROM tablet_code WHERE made_at < UTC_TIMESTAMP(3) - INTERVAL ? MINUTE', [
-    CODE_MINUTES,
-  ]);
-  await write(db, 'INSERT INTO tablet_code (code_hash, made_at, made_by) VALUES (?, UTC_TIMESTAMP(3), ?)', [
-    tokenHash(code),
-    madeBy,
-  ]);
-  return code;
-}
-
 /** Lets this browser in by a code that was not used yet. Returns a sentence where that cannot be. */
 export async function enrolByCode(db: Pool, typed: string, name: string): Promise<Coded | null> {
   const wait = await countGuess(db, [ANY_CODE]);
   if (wait > 0) return coded('refusals.tooManyWrongCodes', { wait });
-  const code = typed.toUpperCase().replace(/[^A-Z0-9]/g, '');
   const token = newToken();
   const known = await transaction(db, async (db) => {
-    const [row] = await rowsOf<{ madeBy: number | null }>(
-      db,
-      `SELECT made_by AS madeBy FROM tablet_code
-       WHERE code_hash = ? AND made_at > UTC_TIMESTAMP(3) - INTERVAL ? MINUTE FOR UPDATE`,
-      [tokenHash(code), CODE_MINUTES],
-    );
-    if (!row) return false;
-    await write(db, 'DELETE FROM tablet_code WHERE code_hash = ?', [tokenHash(code)]);
+    const made = await useUpCode(db, typed);
+    if (!made) return false;
     await write(db, 'DELETE FROM guess WHERE subject = ?', [ANY_CODE.subject]);
-    await addTablet(db, { name, token, by: row.madeBy });
+    await addTablet(db, { name, token, by: made.by });
     return true;
   });
   if (!known) return coded('refusals.thatCodeIsNotRight', { minutes: CODE_MINUTES });

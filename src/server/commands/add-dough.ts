@@ -5,15 +5,22 @@ import { doughSize } from '@/core/process/expand';
 import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
-import { rowsOf, write, type Db } from '../db/rows';
+import { type Db } from '../db/rows';
 import { sizes } from '../store/doughs';
 import { house, houseSettings } from '../store/house';
 import { currentProducts, type ProductVersion } from '../store/products';
 import { searching } from '../searching';
-import { command, Refusal, StaleBasis, type CommandContext, type SearchContext } from './command';
-import { findPlace, takePlace, type FoundPlace, type NewDough } from './plan-dough';
+import { command, type CommandContext, Refusal, type SearchContext, StaleBasis } from './command';
+import { findPlace, type FoundPlace, type NewDough, takePlace } from './plan-dough';
 import { lockBasis, lockPlan } from './plan-version';
 import { clientId, localTime, pieces } from './schemas';
+import {
+  doughOfClient,
+  doughsDueAt,
+  insertOutput,
+  namesBeginning,
+  writeDough,
+} from '../store/ordered-doughs';
 
 interface DoughInput {
   clientId: string;
@@ -106,15 +113,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
 async function refuseTwin({ db, now }: Pick<SearchContext, 'db' | 'now'>, outputs: Output[]): Promise<void> {
-  const rows = await rowsOf<{ name: string; by: string; at: Date; outputs: string }>(
-    db,
-    `SELECT d.name, p.name AS \`by\`, d.created_at AS at,
-       GROUP_CONCAT(CONCAT_WS(':', o.product_version_id, o.pieces, UNIX_TIMESTAMP(o.due_at)) ORDER BY o.id) AS outputs
-     FROM dough d JOIN dough_output o ON o.dough_id = d.id JOIN person p ON p.id = d.created_by
-     WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at = ?)
-     GROUP BY d.id`,
-    [new Date(outputs[0]?.dueAt ?? 0)],
-  );
+  const rows = await doughsDueAt(db, new Date(outputs[0]?.dueAt ?? 0));
   const own = outputs.map((o) => `${o.product.versionId}:${o.pieces}:${o.dueAt / 1000}`).join();
   const plain = (text: string) => text.replace(/\.000/g, '');
   const twin = rows.find((row) => plain(row.outputs) === own);
@@ -134,7 +133,7 @@ const PROVISIONAL = 4_000_000_000;
 
 /** The next free name of its kind: "Crescent 40". */
 async function nextName(db: Db, kind: string): Promise<string> {
-  const names = await rowsOf<{ name: string }>(db, 'SELECT name FROM dough WHERE name LIKE ?', [`${kind} %`]);
+  const names = await namesBeginning(db, kind);
   const nth = 1 + Math.max(0, ...names.map(({ name }) => Number(name.slice(kind.length + 1)) || 0));
   return `${kind} ${nth}`;
 }
@@ -152,18 +151,13 @@ async function insertDough(
   { outputs }: NewDough,
 ): Promise<{ id: number; name: string; outputIds: Map<number, number> }> {
   const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
-  const { id } = await write(
-    db,
-    'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
-    [...[client, name, new Date(now), person.id]],
-  );
+  const { id } = await writeDough(db, { client, name, now, personId: person.id });
   const outputIds = new Map<number, number>();
   for (const output of outputs) {
-    const made = await write(
-      db,
-      'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
-      [id, output.product.versionId, output.pieces, new Date(output.dueAt)],
-    );
+    const made = await insertOutput(db, {
+      ...{ doughId: id, versionId: output.product.versionId },
+      ...{ pieces: output.pieces, dueAt: output.dueAt },
+    });
     outputIds.set(output.id, made.id);
   }
   return { id, name, outputIds };
@@ -183,13 +177,8 @@ interface Found {
   place?: FoundPlace;
 }
 
-async function madeBefore(db: Db, client: string): Promise<{ id: number; name: string } | undefined> {
-  const [known] = await rowsOf<{ id: number; name: string }>(
-    db,
-    'SELECT id, name FROM dough WHERE client_id = ?',
-    [client],
-  );
-  return known;
+async function madeBefore(db: Db, client: string): Promise<{ id: number; name: string } | null> {
+  return doughOfClient(db, client);
 }
 
 /** Adds a dough and finds its place in the plan. The same client id again gives the dough it made. */

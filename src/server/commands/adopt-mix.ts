@@ -31,7 +31,10 @@ export const adoptMix = command<
     const state = stateOf(dough);
     const changes = [...state.steps.values()].flatMap((step) => step.changes);
     const book = ingredientBook(sheet.ingredients);
-    const mix = actualMix(sheet.whole, sheet.formula.formula.doughCelsius, changes, sheet.bowls, book);
+    const mix = actualMix(
+      { planned: sheet.whole, doughCelsius: sheet.formula.formula.doughCelsius, bowls: sheet.bowls, changes },
+      book,
+    );
     if (!mix.differs) throw new Refusal(coded('refusals.thisDoughWasMixedByIts'));
     const newest = (await currentFormulas(context.db)).find(
       ({ formulaId }) => formulaId === sheet.formula.formulaId,

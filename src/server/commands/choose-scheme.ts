@@ -2,7 +2,7 @@ import { coded, type Coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { forecastDough } from '@/core/forecast/forecast';
-import { write, type Db } from '../db/rows';
+import { type Db } from '../db/rows';
 import { conditions } from '../store/conditions';
 import { doughById } from '../store/doughs';
 import { currentProducts } from '../store/products';
@@ -11,17 +11,18 @@ import { currentSchemes } from '../store/schemes';
 import { searching } from '../searching';
 import { command, Refusal, type SearchContext } from './command';
 import {
+  type Basis,
   dropOtherSteps,
   lockBasis,
   lockPlan,
   movePlan,
   readBasis,
-  type Basis,
   type StepPlacement,
 } from './plan-version';
 import { findOpenPart } from './plan-open-part';
 import { newProductVersion } from './product-version';
 import { doughId } from './schemas';
+import { makeByVersion } from '../store/ordered-doughs';
 
 /**
  * Gives products another lamination scheme, each in a new version of its own. Products that share a dough are best given
@@ -84,8 +85,7 @@ export const relaminateDough = command<{ doughId: number }, { name: string }, Sc
     await lockBasis(db, basis, [id]);
     const { refused } = await behindOf({ db, now }, id);
     if (refused) throw new Refusal(refused, 'doughId');
-    for (const [outputId, versionId] of versions)
-      await write(db, 'UPDATE dough_output SET product_version_id = ? WHERE id = ?', [versionId, outputId]);
+    for (const [outputId, versionId] of versions) await makeByVersion(db, outputId, versionId);
     const version = await movePlan(db, placed, {
       ...{ now, personId: person.id, reason: coded('reasons.laminated', { dough: name, scheme: to }) },
       // The dough has other steps from now on: earlier plans do not fit it any more.

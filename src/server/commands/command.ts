@@ -32,7 +32,7 @@ export interface CommandContext extends Giver {
    * Writes down that something of the house was changed: what, as it was, as it is now. Nothing is written where both are
    * the same.
    */
-  audit: (subject: string, was: object | null, becomes: object | null) => Promise<void>;
+  audit: (subject: Coded, was: object | null, becomes: object | null) => Promise<void>;
 }
 
 /** What a search has: connections, but no transaction, so that it holds nothing while it looks. */

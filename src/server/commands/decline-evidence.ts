@@ -1,8 +1,8 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
+import { evidenceById, insertEvidenceWord } from '../store/evidence-log';
 
 /** Leaves a piece of evidence out of what the house has learnt, or takes it in again. */
 export const declineEvidence = command<{ evidenceId: number; declined: boolean }, { evidenceId: number }>({
@@ -17,11 +17,9 @@ export const declineEvidence = command<{ evidenceId: number; declined: boolean }
   }),
   doughOf: () => null,
   async run({ db, person, now }, { evidenceId, declined }) {
-    const [known] = await rowsOf<{ id: number }>(db, 'SELECT id FROM evidence WHERE id = ?', [evidenceId]);
+    const known = await evidenceById(db, evidenceId);
     if (!known) throw new Refusal(coded('refusals.thereIsNoSuchBatchTo'), 'evidenceId');
-    await write(db, 'INSERT INTO evidence_word (evidence_id, declined, at, person_id) VALUES (?, ?, ?, ?)', [
-      ...[evidenceId, declined, new Date(now), person.id],
-    ]);
+    await insertEvidenceWord(db, { evidenceId, declined, now, personId: person.id });
     return { evidenceId };
   },
 });

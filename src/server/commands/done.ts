@@ -1,8 +1,9 @@
 import { coded } from '@/core/codes/coded';
 import type { PoolConnection } from 'mysql2/promise';
 import { json } from '../db/json';
-import { insertOnce, rowsOf, type Db } from '../db/rows';
+import { type Db, insertOnce } from '../db/rows';
 import { Refusal } from './command';
+import { commandDone } from '../store/commands-done';
 
 /** The same command under the same number was done meanwhile by another request. */
 export class DoneMeanwhile extends Error {}
@@ -23,11 +24,7 @@ export async function doneBefore(
   db: Db,
   { key, command, personId }: Sent,
 ): Promise<{ result: unknown } | null> {
-  const [row] = await rowsOf<{ command: string; personId: number; result: unknown }>(
-    db,
-    'SELECT command, person_id AS personId, result FROM command_done WHERE id = ?',
-    [key],
-  );
+  const row = await commandDone(db, key);
   if (!row) return null;
   if (row.command !== command || row.personId !== personId)
     throw new Refusal(coded('refusals.theFormLostItsOwnNumber'));

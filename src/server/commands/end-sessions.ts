@@ -1,3 +1,4 @@
+import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { endSessionsOf } from '../auth/session';
 import { command } from './command';
@@ -11,7 +12,7 @@ export const endSessions = command<{ personId: number }, { ended: number }>({
   async run({ db, audit }, { personId }) {
     const name = await nameOf(db, personId);
     const ended = await endSessionsOf(db, personId);
-    await audit(`sessions of ${name}`, { open: ended }, { open: 0 });
+    await audit(coded('record.sessionsOf', { name }), { open: ended }, { open: 0 });
     return { ended };
   },
 });

@@ -1,17 +1,30 @@
-import { coded } from '@/core/codes/coded';
+import type { StepState } from '@/core/record/step-state';
+import { hasPlace } from '../store/places';
+import { coded, type Words } from '@/core/codes/coded';
 import { machinesOf } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
-import { stateOf, type DoughRecord } from '@/core/record/dough';
-import type { FloorEvent } from '@/core/record/events';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
+import type { EventData, FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db } from '../db/rows';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
 import { machines } from '../store/house';
 import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
+import { doughsWithProbe } from '../store/floor-events';
 
-/** Says what is wrong with folds, checks, weights and trimmings amid what is known of their dough. */
+/** A step of a dough, and what was recorded of it, where an event is about one. */
+interface AtStep {
+  dough: DoughToCheck;
+  step: DoughToCheck['steps'][number] | undefined;
+  state: StepState | undefined;
+  label: Words;
+}
+
+type Data<K extends EventData['kind']> = Extract<EventData, { kind: K }>;
+
+/** Refuses folds, checks, weights and trimmings that make no sense amid what is known of their dough. */
 export async function refuseOddWork(
   db: Db,
   dough: DoughToCheck,
@@ -21,96 +34,107 @@ export async function refuseOddWork(
   const { data } = event;
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   const state = event.stepKey === null ? undefined : stateOf(dough).steps.get(event.stepKey);
-  const label = step?.label ?? coded('refusals.this');
+  const at: AtStep = { dough, step, state, label: step?.label ?? coded('refusals.this') };
   switch (data?.kind) {
-    case 'turned': {
-      if (step?.step.turn === undefined) throw new Refusal(coded('refusals.isNoTurn', { label }), 'stepKey');
-      if (state?.startedAt === null)
-        throw new Refusal(coded('refusals.hasNotBeenStarted', { label }), 'stepKey');
-      const blocks = dough.blocks;
-      if (data.block !== null && data.block > blocks)
-        throw new Refusal(
-          coded('refusals.hasNoBlock', { name: dough.name, blockName: blockName(data.block) }),
-          'data.block',
-        );
-      return;
-    }
+    case 'turned':
+      return refuseOddTurn(data, at);
     case 'checked':
-      if (data.check === 'window' && step?.step.kind !== 'mix')
-        throw new Refusal(coded('refusals.theWindowIsLookedForIn'), 'stepKey');
-      if (data.check !== 'window' && step?.step.wait === undefined)
-        throw new Refusal(coded('refusals.isNotAWaitToBe', { label }), 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(coded('refusals.hasNotBegun', { label }), 'stepKey');
-      return;
+      return refuseOddCheck(data, at);
     case 'needle':
-    case 'moved': {
-      const place = data.kind === 'moved' ? data.place : data.needle;
-      if (step?.step.wait === undefined || step.step.kind === 'bake')
-        throw new Refusal(coded('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
-      if (state?.startedAt === null) throw new Refusal(coded('refusals.hasNotBegun', { label }), 'stepKey');
-      const known = await rowsOf<{ id: string }>(db, 'SELECT id FROM place WHERE id = ? AND in_dough = ?', [
-        ...[place, data.kind === 'needle'],
-      ]);
-      if (place !== null && known.length === 0)
-        throw new Refusal(
-          coded('refusals.theHouseHasNoSuchPlace2', { isKind: data.kind === 'moved' }),
-          'data',
-        );
-      if (data.kind === 'needle' && data.needle !== null)
-        await refuseNeedleElsewhere(db, dough, data.needle, now);
-      return;
-    }
-    case 'decks': {
-      if (step?.step.kind !== 'bake')
-        throw new Refusal(coded('refusals.isNotInTheOven', { label }), 'stepKey');
-      const ovens = machinesOf('oven', await machines(db));
-      const id = data.oven ?? ovenOf(step, state);
-      const oven = ovens.find((one) => one.id === id);
-      if (!oven) throw new Refusal(coded('refusals.theBakeryHasNoSuchOven'), 'data.oven');
-      if (Math.max(...data.decks) > (oven.decks ?? 1))
-        throw new Refusal(
-          coded('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
-          'data.decks',
-        );
-      return;
-    }
-    case 'counted': {
-      const made = step?.load?.pieces ?? 0;
-      const told = data.good + data.second + data.waste;
-      if (!step?.load) throw new Refusal(coded('refusals.hasNoPiecesToCount', { label }), 'stepKey');
-      // A sheet may give a row more than was planned; twice as many is a slip of the finger.
-      if (told > 2 * made)
-        throw new Refusal(coded('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
-      return;
-    }
-    case 'marked': {
-      const bakes = dough.steps.filter(
-        ({ step: s, outputId }) => s.kind === 'bake' && outputId === step?.outputId,
-      );
-      const states = stateOf(dough).steps;
-      if (step?.outputId === null || bakes.some(({ key }) => states.get(key)?.finishedAt === null))
-        throw new Refusal(coded('refusals.isJudgedWhenItBaked', { name: dough.name }), 'stepKey');
-      return;
-    }
+    case 'moved':
+      return refuseOddPlace(db, data, at, now);
+    case 'decks':
+      return refuseOddDecks(db, data, at);
+    case 'counted':
+      return refuseOddCount(data, at);
+    case 'marked':
+      return refuseEarlyMarks(at);
     case 'pieces':
       if (step?.step.kind !== 'divide' && step?.step.kind !== 'sheet')
         throw new Refusal(coded('refusals.piecesAreWeighedWhereADough'), 'stepKey');
-      if (state?.startedAt === null)
-        throw new Refusal(coded('refusals.hasNotBeenStarted', { label }), 'stepKey');
-      return;
+      return refuseUnstarted(at, 'refusals.hasNotBeenStarted');
     case 'scrap':
-      if (data.grams > dough.kg * 1000)
-        throw new Refusal(
-          coded('refusals.weighsKgItsTrimmingsCannotBe', {
-            name: dough.name,
-            kg: Math.round(dough.kg * 10) / 10,
-          }),
-          'data.grams',
-        );
-      return;
+      return refuseMoreThanDough(dough, data.grams);
     case 'scrap-taken':
       return refuseTooMuchScrap(db, dough, data, now);
   }
+}
+
+function refuseUnstarted(
+  { state, label }: AtStep,
+  code: 'refusals.hasNotBeenStarted' | 'refusals.hasNotBegun',
+): void {
+  if (state?.startedAt === null) throw new Refusal(coded(code, { label }), 'stepKey');
+}
+
+function refuseOddTurn({ block }: Data<'turned'>, at: AtStep): void {
+  const { dough, step, label } = at;
+  if (step?.step.turn === undefined) throw new Refusal(coded('refusals.isNoTurn', { label }), 'stepKey');
+  refuseUnstarted(at, 'refusals.hasNotBeenStarted');
+  if (block !== null && block > dough.blocks)
+    throw new Refusal(
+      coded('refusals.hasNoBlock', { name: dough.name, blockName: blockName(block) }),
+      'data.block',
+    );
+}
+
+function refuseOddCheck({ check }: Data<'checked'>, at: AtStep): void {
+  const { step, label } = at;
+  if (check === 'window' && step?.step.kind !== 'mix')
+    throw new Refusal(coded('refusals.theWindowIsLookedForIn'), 'stepKey');
+  if (check !== 'window' && step?.step.wait === undefined)
+    throw new Refusal(coded('refusals.isNotAWaitToBe', { label }), 'stepKey');
+  refuseUnstarted(at, 'refusals.hasNotBegun');
+}
+
+async function refuseOddPlace(
+  db: Db,
+  data: Data<'moved'> | Data<'needle'>,
+  at: AtStep,
+  now: number,
+): Promise<void> {
+  const { dough, step, label } = at;
+  const isNeedle = data.kind === 'needle';
+  const place = isNeedle ? data.needle : data.place;
+  if (step?.step.wait === undefined || step.step.kind === 'bake')
+    throw new Refusal(coded('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
+  refuseUnstarted(at, 'refusals.hasNotBegun');
+  if (place !== null && !(await hasPlace(db, place, isNeedle)))
+    throw new Refusal(coded('refusals.theHouseHasNoSuchPlace2', { isKind: !isNeedle }), 'data');
+  if (isNeedle && data.needle !== null) await refuseNeedleElsewhere(db, dough, data.needle, now);
+}
+
+async function refuseOddDecks(db: Db, data: Data<'decks'>, { step, state, label }: AtStep): Promise<void> {
+  if (step?.step.kind !== 'bake') throw new Refusal(coded('refusals.isNotInTheOven', { label }), 'stepKey');
+  const id = data.oven ?? ovenOf(step, state);
+  const oven = machinesOf('oven', await machines(db)).find((one) => one.id === id);
+  if (!oven) throw new Refusal(coded('refusals.theBakeryHasNoSuchOven'), 'data.oven');
+  if (Math.max(...data.decks) > (oven.decks ?? 1))
+    throw new Refusal(
+      coded('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
+      'data.decks',
+    );
+}
+
+function refuseOddCount({ good, second, waste }: Data<'counted'>, { step, label }: AtStep): void {
+  if (!step?.load) throw new Refusal(coded('refusals.hasNoPiecesToCount', { label }), 'stepKey');
+  const [made, told] = [step.load.pieces, good + second + waste];
+  // A sheet may give a row more than was planned; twice as many is a slip of the finger.
+  if (told > 2 * made)
+    throw new Refusal(coded('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
+}
+
+function refuseEarlyMarks({ dough, step }: AtStep): void {
+  const { steps } = stateOf(dough);
+  const bakes = dough.steps.filter((one) => one.step.kind === 'bake' && one.outputId === step?.outputId);
+  if (step?.outputId === null || bakes.some(({ key }) => steps.get(key)?.finishedAt === null))
+    throw new Refusal(coded('refusals.isJudgedWhenItBaked', { name: dough.name }), 'stepKey');
+}
+
+function refuseMoreThanDough({ name, kg }: DoughToCheck, grams: number): void {
+  if (grams <= kg * 1000) return;
+  const weighs = { name, kg: Math.round(kg * 10) / 10 };
+  throw new Refusal(coded('refusals.weighsKgItsTrimmingsCannotBe', weighs), 'data.grams');
 }
 
 async function refuseTooMuchScrap(
@@ -142,9 +166,6 @@ export function scrapTaken(dough: Pick<DoughRecord, 'steps' | 'links' | 'events'
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
 }
 
-/** How far back it is looked for a needle that nobody has taken out, days: no dough waits for longer. */
-const NEEDLE_DAYS = 4;
-
 /** A needle is in one dough: what it says would be believed of both. */
 async function refuseNeedleElsewhere(
   db: Db,
@@ -152,11 +173,7 @@ async function refuseNeedleElsewhere(
   needle: string,
   now: number,
 ): Promise<void> {
-  const others = await rowsOf<{ id: number }>(
-    db,
-    "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'needle' AND dough_id <> ? AND at > ?",
-    [dough.id, new Date(now - NEEDLE_DAYS * 24 * 3_600_000)],
-  );
+  const others = await doughsWithProbe(db, dough.id, now);
   for (const { id } of others) {
     const other = await doughToCheck(db, id);
     const states = other ? [...stateOf(other).steps.values()] : [];

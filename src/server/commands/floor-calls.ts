@@ -1,12 +1,13 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { insertOnce, rowsOf } from '../db/rows';
+import { insertOnce } from '../db/rows';
 import { ringing } from '../store/ringing';
 import { command, Refusal } from './command';
 import { clientId } from './schemas';
 import { LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { happenedAt, instant } from './times';
+import { alarmTakenBy, writerOfNote } from '../store/alarms-taken';
 
 const alarmId = Joi.string()
   .pattern(/^[a-z-]+\/[\w./-]{1,140}$/)
@@ -24,11 +25,7 @@ export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string
     if (at === undefined && !(await ringing(db, now)).some(({ id }) => id === alarm))
       throw new Refusal(coded('refusals.thatAlarmIsNotRinging'), 'alarm');
     await insertOnce(db, 'alarm_taken', { alarm, at: new Date(when), person_id: person.id });
-    const [row] = await rowsOf<{ id: number; name: string }>(
-      db,
-      'SELECT p.id, p.name FROM alarm_taken a JOIN person p ON p.id = a.person_id WHERE a.alarm = ?',
-      [alarm],
-    );
+    const row = await alarmTakenBy(db, alarm);
     if (row && row.id !== person.id)
       throw new Refusal(coded('refusals.seesToThatAlready', { name: row.name }), 'alarm');
     return { alarm };
@@ -76,11 +73,7 @@ export const signHandover = command<{ handover: number; at?: number }, { handove
   }),
   doughOf: () => null,
   async run({ db, now, person }, { handover, at }) {
-    const [row] = await rowsOf<{ personId: number }>(
-      db,
-      'SELECT person_id AS personId FROM handover WHERE id = ?',
-      [handover],
-    );
+    const row = await writerOfNote(db, handover);
     if (!row) throw new Refusal(coded('refusals.thereIsNothingOfThatKind2'), 'handover');
     if (row.personId === person.id)
       throw new Refusal(coded('refusals.theseAreYourOwnWordsSomebody'), 'handover');

@@ -2,11 +2,11 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { linesOf } from '@/core/formula/formula';
-import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@/core/formula/ingredient';
+import { ALLERGENS, type Ingredient, INGREDIENT_KINDS } from '@/core/formula/ingredient';
 import { json } from '../db/json';
-import { rowsOf, write } from '../db/rows';
 import { currentFormulas } from '../store/formulas';
 import { command, Refusal } from './command';
+import { ingredientLike, markIngredientRemoved, writeIngredient } from '../store/ingredients';
 
 const share = (what: string) =>
   Joi.number()
@@ -78,22 +78,13 @@ export const saveIngredient = command<Ingredient, { id: string }>({
       throw new Refusal(coded('refusals.waterFatSugarSaltAndFlour'), 'water');
     }
     const id = given || body.name.replace(/[^a-z0-9]+/g, '-').slice(0, 60);
-    const [twin] = await rowsOf<{ id: string; removed: number; body: unknown }>(
-      db,
-      'SELECT id, removed_at IS NOT NULL AS removed, body FROM ingredient WHERE name = ? OR id = ? ORDER BY id = ? DESC',
-      [body.name, id, id],
-    );
+    const twin = await ingredientLike(db, body.name, id);
     if (twin && twin.id !== given && !twin.removed) {
       throw new Refusal(coded('refusals.thereIsAnIngredientCalledAlready', { name: body.name }), 'name');
     }
-    await write(
-      db,
-      `INSERT INTO ingredient (id, name, body) VALUES (?, ?, ?)
-       ON DUPLICATE KEY UPDATE name = VALUES(name), body = VALUES(body), removed_at = NULL`,
-      [twin?.id ?? id, body.name, JSON.stringify(body)],
-    );
+    await writeIngredient(db, { ...body, id: twin?.id ?? id });
     const was = twin && !twin.removed ? json<Ingredient>(twin.body).allergens : null;
-    await audit(`allergens of ${body.name}`, was, body.allergens);
+    await audit(coded('record.allergensOf', { ingredient: body.name }), was, body.allergens);
     return { id: twin?.id ?? id };
   },
 });
@@ -109,16 +100,12 @@ export const removeIngredient = command<{ id: string }, { id: string }>({
     );
     if (users.length > 0) {
       const names = users.slice(0, 3).map(({ name }) => name);
-      const more = users.length > names.length ? ` and ${users.length - names.length} more` : '';
+      const more = users.length - names.length;
       throw new Refusal(coded('refusals.itIsUsedInTakeIt', { names: names.join(', '), more }), 'id');
     }
-    const { touched } = await write(
-      db,
-      'UPDATE ingredient SET removed_at = ? WHERE id = ? AND removed_at IS NULL',
-      [new Date(now), id],
-    );
-    if (touched === 0) throw new Refusal(coded('refusals.theHouseHasNoSuchIngredient'), 'id');
-    await audit(`ingredient ${id}`, { kept: true }, { kept: false });
+    if (!(await markIngredientRemoved(db, id, now)))
+      throw new Refusal(coded('refusals.theHouseHasNoSuchIngredient'), 'id');
+    await audit(coded('record.ingredient', { id }), { kept: true }, { kept: false });
     return { id };
   },
 });

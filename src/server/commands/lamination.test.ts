@@ -113,7 +113,9 @@ describe('lamination schemes', () => {
       /no dough takes more than 12/,
     );
     const thin = { ...three, turns: [{ fold: 'letter', mm: 0.2, minutes: 8, rest: 45 }] };
-    expect(await refused('save-scheme', mara, keep('Thin', { scheme: thin }))).toMatch(/between 1 and 40 mm/);
+    expect(await refused('save-scheme', mara, keep('Thin', { scheme: thin }))).toMatch(
+      /between 1 mm and 40 mm/,
+    );
     const odd = { ...three, beginning: { way: 'magic' } };
     expect(await refused('save-scheme', mara, keep('Odd', { scheme: odd }))).toMatch(/how the butter comes/);
     const names = (await currentSchemes(house.pool)).map(({ name }) => name);

@@ -1,6 +1,6 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { mixerOf } from '@/core/process/on-machines';
-import { stateOf, type DoughRecord } from '@/core/record/dough';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { ovenOf } from '@/core/forecast/observation';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { FloorEvent } from '@/core/record/events';
@@ -11,13 +11,13 @@ import { lessonOf, mixingOf } from '@/core/heat/mixing';
 import { bakeRatio } from '@/core/learning/bakes';
 import { MINUTE } from '@/core/time/local';
 import { isFar } from '@/core/learning/readings';
-import { rowsOf, write } from '../db/rows';
 import { deckSubject } from '../store/decks';
 import { conditions } from '../store/conditions';
 import { doughById, type DoughToCheck } from '../store/doughs';
-import { mixSubject, referenceSubject, type EvidenceKind } from '../store/evidence';
+import { type EvidenceKind, mixSubject, referenceSubject } from '../store/evidence';
 import { mixSheet } from '../store/mix';
 import { coded } from '@/core/codes/coded';
+import { insertEvidence, productOfDough, setUndone } from '../store/evidence-log';
 
 /** Keeps what an event teaches: a verdict the reference time of its rise, a dough temperature the rise of its mix. */
 export async function learnFrom(
@@ -42,11 +42,7 @@ export async function learnFrom(
  */
 export async function unlearn(db: PoolConnection, dough: DoughToCheck, undo: FloorEvent): Promise<void> {
   const counting = effectiveEvents([...dough.events, undo]).map(({ id }) => id);
-  await write(
-    db,
-    'UPDATE evidence SET undone = event_id NOT IN (?) WHERE dough_id = ? AND event_id IS NOT NULL',
-    [['', ...counting], dough.id],
-  );
+  await setUndone(db, dough.id, counting);
 }
 
 async function learnReference(
@@ -62,12 +58,7 @@ async function learnReference(
   const ended = forecastDough({ ...dough, events: unjudged }, today, event.at, { key, at: event.at });
   const step = ended.steps.find((one) => one.key === key);
   if (!step?.risen || step.risen.after <= 0) return null;
-  const [row] = await rowsOf<{ productId: number }>(
-    db,
-    `SELECT v.product_id AS productId FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
-     WHERE o.dough_id = ? AND (o.id = ? OR ? IS NULL) ORDER BY o.id LIMIT 1`,
-    [dough.id, step.outputId, step.outputId],
-  );
+  const row = await productOfDough(db, dough.id, step.outputId);
   if (!row) return null;
   const subject = referenceSubject(row.productId, step.risen.phase);
   const evidenceId = await keep(db, event, {
@@ -101,7 +92,11 @@ async function learnMixing(
   if (!told || !sheet || event.celsius === null) return null;
   const at = { ...sheet.temperatures, flour: told.flour, room: told.room };
   const target = sheet.formula.formula.doughCelsius ?? event.celsius;
-  const mixing = mixingOf(sheet.bowl.scaled, ingredientBook(sheet.ingredients), at, target, sheet.rise.mean);
+  const mixing = mixingOf(sheet.bowl.scaled, ingredientBook(sheet.ingredients), {
+    at,
+    target,
+    rise: sheet.rise.mean,
+  });
   if (!mixing) return null;
   const { rise, factor } = lessonOf(mixing, told.liquid, told.iceKg, event.celsius);
   const subject = mixSubject(mixerOf(dough.steps) ?? '', sheet.formula.formulaId);
@@ -131,10 +126,14 @@ async function keep(
   event: Pick<FloorEvent, 'id' | 'doughId' | 'at'>,
   { kind, subject, value, verdict = null }: Learning,
 ): Promise<number> {
-  const { id } = await write(
-    db,
-    'INSERT INTO evidence (event_id, kind, subject, value, verdict, dough_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [event.id, kind, subject, value, verdict, event.doughId, new Date(event.at)],
-  );
+  const { id } = await insertEvidence(db, {
+    eventId: event.id,
+    kind,
+    subject,
+    value,
+    verdict,
+    doughId: event.doughId,
+    at: event.at,
+  });
   return id;
 }

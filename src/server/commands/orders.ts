@@ -3,11 +3,28 @@ import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
-import { insertOnce, rowsOf, write } from '../db/rows';
+import { insertOnce } from '../db/rows';
 import { house } from '../store/house';
-import { command, Refusal, type CommandContext } from './command';
+import { command, type CommandContext, Refusal } from './command';
 import { clientId, localTime, pieces } from './schemas';
 import { calendarDay, instant } from './times';
+import {
+  changeSingleOrder,
+  closedNote,
+  customersCalled,
+  frozenPieces,
+  insertFrozenMove,
+  openDay,
+  productById,
+  removeStandingChange,
+  removeStandingOrder,
+  saveStandingChange,
+  saveStandingOrder,
+  singleOrder,
+  standingOnDay,
+  standingPieces,
+  writeClosedDay,
+} from '../store/order-entries';
 
 const customer = Joi.string()
   .trim()
@@ -39,12 +56,12 @@ const noneOrMore = Joi.number()
 
 async function customerNamed(db: PoolConnection, name: string): Promise<number> {
   await insertOnce(db, 'customer', { name });
-  const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM customer WHERE name = ?', [name]);
+  const row = await customersCalled(db, name);
   return row?.id ?? 0;
 }
 
 async function refuseUnknown(db: PoolConnection, product: number): Promise<void> {
-  const [row] = await rowsOf<{ id: number }>(db, 'SELECT id FROM product WHERE id = ?', [product]);
+  const row = await productById(db, product);
   if (!row) throw new Refusal(coded('refusals.theHouseHasNoSuchProduct'), 'productId');
 }
 
@@ -78,7 +95,7 @@ async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Pr
   });
   const { customer: of, pieces: number } = input;
   if (added)
-    await audit(`order of ${of}, ${dayTime(dueAt, zone)}`, null, {
+    await audit(coded('record.orderOf', { customer: of, time: dayTime(dueAt, zone) }), null, {
       product: input.productId,
       pieces: number,
     });
@@ -112,23 +129,15 @@ export const changeOrder = command<{ id: number; pieces: number }, null>({
   schema: Joi.object({ id, pieces: noneOrMore }),
   doughOf: () => null,
   async run({ db, now, audit }, input) {
-    const [before] = await rowsOf<{ customer: string; product: string; pieces: number; cancelled: number }>(
-      db,
-      `SELECT customer.name AS customer, product.name AS product, pieces, cancelled_at IS NOT NULL AS cancelled
-       FROM single_order JOIN customer ON customer.id = customer_id JOIN product ON product.id = product_id
-       WHERE single_order.id = ? FOR UPDATE`,
-      [input.id],
-    );
+    const before = await singleOrder(db, input.id);
     if (!before) throw new Refusal(coded('refusals.thereIsNoSuchOrder'), 'id');
-    await write(
-      db,
-      input.pieces === 0
-        ? 'UPDATE single_order SET cancelled_at = ? WHERE id = ?'
-        : 'UPDATE single_order SET pieces = ?, cancelled_at = NULL WHERE id = ?',
-      [input.pieces === 0 ? new Date(now) : input.pieces, input.id],
-    );
+    await changeSingleOrder(db, input.id, { pieces: input.pieces, now });
     const was = before.cancelled ? 0 : before.pieces;
-    await audit(`order of ${before.customer}: ${before.product}`, { pieces: was }, { pieces: input.pieces });
+    await audit(
+      coded('record.orderOfProduct', { customer: before.customer, product: before.product }),
+      { pieces: was },
+      { pieces: input.pieces },
+    );
     return null;
   },
 });
@@ -162,28 +171,22 @@ export const saveStanding = command<StandingInput, null>({
   async run({ db, audit }, input) {
     await refuseUnknown(db, input.productId);
     const of = await customerNamed(db, input.customer);
-    const subject = `standing order of ${input.customer}: product ${input.productId} at ${clockOfDay(input.dueMinute)}`;
+    const subject = coded('record.standingOrder', {
+      customer: input.customer,
+      product: String(input.productId),
+      time: clockOfDay(input.dueMinute),
+    });
     for (const weekday of new Set(input.weekdays)) {
-      const key = [of, input.productId, weekday, input.dueMinute];
-      const [before] = await rowsOf<{ pieces: number }>(
-        db,
-        'SELECT pieces FROM standing_order WHERE customer_id = ? AND product_id = ? AND weekday = ? AND due_minute = ?',
-        key,
-      );
+      const key = {
+        ...{ customerId: of, productId: input.productId, weekday },
+        dueMinute: input.dueMinute,
+      };
+      const before = await standingPieces(db, key);
       await audit(subject, { weekday, pieces: before?.pieces ?? 0 }, { weekday, pieces: input.pieces });
       if (input.pieces === 0) {
-        await write(
-          db,
-          'DELETE FROM standing_order WHERE customer_id = ? AND product_id = ? AND weekday = ? AND due_minute = ?',
-          key,
-        );
+        await removeStandingOrder(db, key);
       } else {
-        await write(
-          db,
-          `INSERT INTO standing_order (customer_id, product_id, weekday, due_minute, pieces) VALUES (?, ?, ?, ?, ?)
-           ON DUPLICATE KEY UPDATE pieces = VALUES(pieces)`,
-          [...key, input.pieces],
-        );
+        await saveStandingOrder(db, key, input.pieces);
       }
     }
     return null;
@@ -196,29 +199,17 @@ export const changeStanding = command<{ id: number; day: string; pieces: number 
   schema: Joi.object({ id, day, pieces: noneOrMore.allow(null) }),
   doughOf: () => null,
   async run({ db, audit }, input) {
-    const [row] = await rowsOf<{ id: number; pieces: number | null }>(
-      db,
-      `SELECT o.id, c.pieces FROM standing_order o
-       LEFT JOIN standing_change c ON c.standing_order_id = o.id AND c.day = ? WHERE o.id = ?`,
-      [input.day, input.id],
-    );
+    const row = await standingOnDay(db, input.id, input.day);
     if (!row) throw new Refusal(coded('refusals.thereIsNoSuchStandingOrder'), 'id');
     await audit(
-      `standing order ${input.id} on ${input.day}`,
+      coded('record.standingOnDay', { id: String(input.id), day: input.day }),
       { pieces: row.pieces },
       { pieces: input.pieces },
     );
     if (input.pieces === null) {
-      await write(db, 'DELETE FROM standing_change WHERE standing_order_id = ? AND day = ?', [
-        ...[input.id, input.day],
-      ]);
+      await removeStandingChange(db, input.id, input.day);
     } else {
-      await write(
-        db,
-        `INSERT INTO standing_change (standing_order_id, day, pieces) VALUES (?, ?, ?)
-         ON DUPLICATE KEY UPDATE pieces = VALUES(pieces)`,
-        [input.id, input.day, input.pieces],
-      );
+      await saveStandingChange(db, input.id, input.day, input.pieces);
     }
     return null;
   },
@@ -234,22 +225,16 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
   }),
   doughOf: () => null,
   async run({ db, audit }, input) {
-    const [before] = await rowsOf<{ note: string }>(db, 'SELECT note FROM closed_day WHERE day = ?', [
-      input.day,
-    ]);
+    const before = await closedNote(db, input.day);
     const is = input.closed ? { closed: true, note: input.note } : { closed: false };
     await audit(
-      `closed day ${input.day}`,
+      coded('record.closedDay', { day: input.day }),
       before ? { closed: true, note: before.note } : { closed: false },
       is,
     );
     if (input.closed) {
-      await write(
-        db,
-        'INSERT INTO closed_day (day, note) VALUES (?, ?) ON DUPLICATE KEY UPDATE note = VALUES(note)',
-        [...[input.day, input.note]],
-      );
-    } else await write(db, 'DELETE FROM closed_day WHERE day = ?', [input.day]);
+      await writeClosedDay(db, input.day, input.note);
+    } else await openDay(db, input.day);
     return null;
   },
 });
@@ -284,25 +269,20 @@ export const moveFrozen = command<
       throw new Refusal(coded('refusals.onlyWhatComesOutOfThe'), 'forDue');
     if (input.forDue !== null && input.forDue <= now)
       throw new Refusal(coded('refusals.theTimeOfThatOrderHas'), 'forDue');
-    const [row] = await rowsOf<{ pieces: number | null }>(
-      db,
-      'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
-      [input.productId],
-    );
+    const row = await frozenPieces(db, input.productId);
     const stock = Number(row?.pieces ?? 0) + input.pieces;
     if (stock < 0)
       throw new Refusal(
         coded('refusals.thereAreOnlyInTheFreezer', { stock: stock - input.pieces }),
         'pieces',
       );
-    await write(
-      db,
-      'INSERT INTO frozen_move (product_id, pieces, at, note, for_due) VALUES (?, ?, ?, ?, ?)',
-      [
-        ...[input.productId, input.pieces, new Date(now), input.note],
-        input.forDue === null ? null : new Date(input.forDue),
-      ],
-    );
+    await insertFrozenMove(db, {
+      productId: input.productId,
+      pieces: input.pieces,
+      now,
+      note: input.note,
+      forDue: input.forDue,
+    });
     return { stock };
   },
 });

@@ -1,10 +1,11 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db } from '../db/rows';
 import { newestPlan } from '../store/planned-steps';
 import { house } from '../store/house';
 import { Refusal } from './command';
+import { plansSince } from '../store/plan-versions';
 
 /** The plan version that somebody had before them. */
 export const basis = Joi.number()
@@ -17,17 +18,12 @@ export const basis = Joi.number()
 export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
   const newest = await newestPlan(db);
   if (newest === seen) return;
-  const since = await rowsOf<{ reason: string; name: string; at: Date }>(
-    db,
-    `SELECT v.reason, p.name, v.made_at AS at FROM plan_version v JOIN person p ON p.id = v.made_by
-     WHERE v.id > ? ORDER BY v.id DESC LIMIT 3`,
-    [seen],
-  );
+  const since = await plansSince(db, seen);
   const { zone } = await house(db);
   const told = since.map(({ reason, name, at }) =>
     coded('reasons.byWhom', { reason, name, time: { dayTime: at.getTime(), zone } }),
   );
-  throw new Refusal(coded('refusals.thePlanHasChangedSinceNothing', { told }), 'basis', {
+  throw new Refusal(coded('refusals.thePlanHasChangedSinceNothing', { told: { each: told } }), 'basis', {
     newest,
   });
 }

@@ -1,15 +1,22 @@
+import { wordsIn } from '@/words/compile';
 import type { PoolConnection } from 'mysql2/promise';
 import type { PlanVersion } from '@/core/schedule/plan-history';
-import { MOVING_KINDS } from '@/core/record/event-kinds';
-import { rowsOf, write, type Db } from '../db/rows';
-import { newestPlan, stepsInPlan, type PlannedStep } from '../store/planned-steps';
+import { type Db } from '../db/rows';
+import { newestPlan, stepsInPlan } from '../store/planned-steps';
 import { StaleBasis } from './command';
 import type { Words } from '@/core/codes/coded';
-import { wordsIn } from '@/words/compile';
+import {
+  endSteps,
+  insertPlanVersion,
+  insertSteps,
+  lockHouse,
+  moveSince,
+  newestChange,
+} from '../store/plan-versions';
 
 /** Lets one planner act at a time: holds the bakery's row until the transaction ends. */
 export async function lockPlan(db: PoolConnection): Promise<void> {
-  await rowsOf(db, 'SELECT id FROM house WHERE id = 1 FOR UPDATE');
+  await lockHouse(db);
 }
 
 /** What a search started from: the plan version that stood, and how far the house was. */
@@ -20,7 +27,7 @@ export interface Basis {
 
 /** What a search starts from; read before anything else that it reads. */
 export async function readBasis(db: Db): Promise<Basis> {
-  const [row] = await rowsOf<{ newest: number }>(db, 'SELECT newest FROM feed_number');
+  const row = await newestChange(db);
   return { plan: await newestPlan(db), change: row?.newest ?? 0 };
 }
 
@@ -38,12 +45,7 @@ export async function lockBasis(
   await lockPlan(db);
   if ((await newestPlan(db)) !== basis.plan) throw new StaleBasis();
   if (doughIds.length === 0) return;
-  const since = await rowsOf(
-    db,
-    `SELECT event.id FROM change_feed JOIN floor_event event ON event.id = change_feed.event_id
-     WHERE change_feed.id > ? AND event.dough_id IN (?) AND event.kind IN (?) LIMIT 1`,
-    [basis.change, [...new Set(doughIds)], MOVING_KINDS],
-  );
+  const since = await moveSince(db, basis.change, doughIds);
   if (since.length > 0) throw new StaleBasis();
 }
 
@@ -81,15 +83,16 @@ export async function movePlan(
   { now, personId, reason, act = 'plan', ofVersion, dough }: Making,
 ): Promise<number> {
   const before = await newestPlan(db);
-  const { id } = await write(
-    db,
-    `INSERT INTO plan_version (made_at, made_by, reason, act, before_id, of_version, dough_id, dough_act)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-    [
-      ...[new Date(now), personId, wordsIn('en').coded(reason).slice(0, 200), act, before, ofVersion ?? null],
-      ...[dough?.id ?? null, dough?.act ?? null],
-    ],
-  );
+  const { id } = await insertPlanVersion(db, {
+    now,
+    personId,
+    reason: wordsIn('en').coded(reason).slice(0, 200),
+    act,
+    before,
+    ofVersion,
+    doughId: dough?.id,
+    doughAct: dough?.act,
+  });
   await place(db, id, placed);
   return id;
 }
@@ -116,39 +119,15 @@ async function place(db: PoolConnection, version: number, placed: readonly StepP
   });
   await endSteps(
     db,
-    version,
     changed.flatMap(({ was }) => was ?? []),
+    version,
   );
   if (changed.length > 0)
-    await write(
+    await insertSteps(
       db,
-      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned, machines) VALUES ?',
-      [
-        changed.map(({ is: { doughId, key, start, end, pinned, machines } }) => [
-          ...[version, doughId, key, new Date(start), new Date(end), pinned],
-          machines.length > 0 ? JSON.stringify(machines) : null,
-        ]),
-      ],
-    );
-}
-
-/**
- * Ends times that held until this version. By their whole keys: a search for times without an end goes through nearly all
- * that were ever planned, and locks them.
- */
-async function endSteps(db: PoolConnection, version: number, steps: readonly PlannedStep[]): Promise<void> {
-  if (steps.length === 0) return;
-  await write(
-    db,
-    `INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at, pinned) VALUES ?
-     ON DUPLICATE KEY UPDATE until_version = ?`,
-    [
-      steps.map(({ since, doughId, key, start, end, pinned }) => [
-        ...[since, doughId, key, new Date(start), new Date(end), pinned],
-      ]),
+      changed.map(({ is }) => is),
       version,
-    ],
-  );
+    );
 }
 
 /** Takes steps that a dough no longer has out of the version that was just made. */
@@ -161,7 +140,7 @@ export async function dropOtherSteps(
   const standing = await stepsInPlan(db, [doughId]);
   await endSteps(
     db,
-    version,
     standing.filter(({ key }) => !keys.includes(key)),
+    version,
   );
 }

@@ -5,7 +5,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/schedule/drift';
 import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
 import { MINUTE } from '@/core/time/local';
-import { insertOnce, write } from '../db/rows';
+import { insertOnce } from '../db/rows';
 import { houseSettings, machinePools } from '../store/house';
 import { stepsInPlan } from '../store/planned-steps';
 import { openProposal } from '../store/proposals';
@@ -13,12 +13,15 @@ import { rollingHouse } from '../store/rolling';
 import { readWholePlan } from '../store/whole-problem';
 import { replan } from '../replan';
 import { searching } from '../searching';
-import { command, Refusal, type CommandContext, type SearchContext } from './command';
+import { command, type CommandContext, Refusal, type SearchContext } from './command';
 import { refuseOldBasis } from './plan-basis';
 import { refuseBegun } from './plan-begun';
 import { placedOf, planOf } from './plan-steps';
 import { lockBasis, lockPlan, movePlan, readBasis, type StepPlacement } from './plan-version';
 import { wordsIn } from '@/words/compile';
+import { decideProposal, insertProposal } from '../store/plan-versions';
+import { moveDue } from '../store/ordered-doughs';
+import { insertExtraShift } from '../store/exceptions';
 
 const proposalId = Joi.number()
   .integer()
@@ -39,11 +42,7 @@ export async function keepProposal(
   { db, now, person }: CommandContext,
   { basis, kind, title, body }: ProposalDraft,
 ): Promise<Proposal> {
-  const { id } = await write(
-    db,
-    'INSERT INTO plan_proposal (plan_version_id, made_at, made_by, kind, title, body) VALUES (?, ?, ?, ?, ?, ?)',
-    [basis, new Date(now), person.id, kind, title.slice(0, 200), JSON.stringify(body)],
-  );
+  const { id } = await insertProposal(db, { basis, now, personId: person.id, kind, title, body });
   return { id, basis, kind, title, madeAt: now, madeBy: person.name, body };
 }
 
@@ -146,11 +145,12 @@ async function accept({ db, now, person }: CommandContext, proposal: Proposal): 
 
 async function bringAbout(db: PoolConnection, act: ProposalAct): Promise<void> {
   if (act.kind === 'extra-shift') {
-    await write(db, 'INSERT INTO extra_shift (person_id, start_at, end_at, note) VALUES (?, ?, ?, ?)', [
-      ...[act.personId, new Date(act.start), new Date(act.end), 'for the plan'],
-    ]);
+    await insertExtraShift(db, {
+      ...{ personId: act.personId, from: new Date(act.start), to: new Date(act.end) },
+      note: wordsIn('en')('reasons.forThePlan'),
+    });
   } else if (act.kind === 'due') {
-    await write(db, 'UPDATE dough_output SET due_at = ? WHERE id = ?', [new Date(act.dueAt), act.outputId]);
+    await moveDue(db, act.outputId, act.dueAt);
   } else if (act.kind === 'dough-change') {
     const { kind, target } = act.change;
     await insertOnce(db, 'dough_change', { dough_id: act.doughId, kind, target });
@@ -181,9 +181,7 @@ async function decide(
   decision: 'accepted' | 'dropped',
   { now, personId }: { now: number; personId: number },
 ): Promise<void> {
-  await write(db, 'UPDATE plan_proposal SET decision = ?, decided_at = ?, decided_by = ? WHERE id = ?', [
-    ...[decision, new Date(now), personId, id],
-  ]);
+  await decideProposal(db, { decision, now, personId, id });
 }
 
 /** Lets a proposal go. */

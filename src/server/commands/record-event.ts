@@ -1,24 +1,27 @@
+import type { Settings } from '@/core/bakery/settings';
+import type { Person } from '@/core/bakery/people';
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
 import { FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
-import { eventOf, type EventData, type FloorEvent, type FloorEventKind } from '@/core/record/events';
+import { type EventData, eventOf, type FloorEvent, type FloorEventKind } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
 import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
 import { isHandsOn } from '@/core/record/state';
 import { fromFahrenheit } from '@/core/units/temperature';
-import { insertOnce, rowsOf, type Db } from '../db/rows';
+import { type Db, insertOnce } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
 import { houseSettings } from '../store/house';
-import { command, Refusal, type CommandContext } from './command';
+import { command, type CommandContext, Refusal } from './command';
 import { eventData } from './event-data';
 import { refuseOddWork } from './event-sense';
 import { learnFrom, unlearn } from './learn';
 import { clientId, doughId } from './schemas';
 import { happenedAt, instant } from './times';
+import { eventById } from '../store/floor-events';
 
 export interface EventInput {
   id: string;
@@ -64,7 +67,9 @@ const schema = Joi.object<EventInput>({
   data: eventData,
 });
 
-/** Says what is wrong with an event amid what is known of its dough; nothing when it may be recorded. */
+type CheckedStep = DoughToCheck['steps'][number];
+
+/** Refuses an event that makes no sense amid what is known of its dough. */
 async function refuseNonsense(
   { db, person, now }: Pick<CommandContext, 'db' | 'person' | 'now'>,
   dough: DoughToCheck,
@@ -76,70 +81,70 @@ async function refuseNonsense(
     throw new Refusal(coded('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
   if (event.stepKey === null && event.kind !== 'note')
     throw new Refusal(coded('refusals.sayWhichStep'), 'stepKey');
-  if ((event.text?.length ?? 0) > settings.longestNote) {
+  if ((event.text?.length ?? 0) > settings.longestNote)
     throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: settings.longestNote }), 'text');
-  }
-  if (event.celsius !== null) {
-    const [low, high] = [settings.readingLowest, settings.readingHighest];
-    if (event.celsius < low || event.celsius > high) {
-      throw new Refusal(
-        coded('refusals.cIsNoDoughTemperatureBetween', { celsius: event.celsius, low, high }),
-        'celsius',
-      );
-    }
-  }
-  const mayBeHot = step && (HOT.includes(step.step.kind) || step.step.branch === 'filling');
-  if (event.celsius !== null && step && !mayBeHot && event.celsius > HOTTEST_DOUGH) {
-    const asFahrenheit = Math.round(fromFahrenheit(event.celsius) * 10) / 10;
-    throw new Refusal(
-      coded('refusals.cWouldKillTheYeastOf', { celsius: event.celsius, asFahrenheit }),
-      'celsius',
-    );
-  }
+  if (event.celsius !== null) refuseOddTemperature(event.celsius, step, settings);
   if (event.kind === 'alive' && !step?.step.alive)
     throw new Refusal(
       coded('refusals.isNoLevainSpongeOrYeast', { label: step?.label ?? coded('refusals.ThisStep') }),
       'stepKey',
     );
-  if (event.kind === 'verdict' && !(step && rises(dough, step)))
+  if (event.kind === 'verdict') refuseOddVerdict(dough, step);
+  if (event.kind === 'undo') refuseOddUndo(dough, event, person);
+  if (!step) return;
+  if (event.kind === 'start') await refuseOddStart(db, dough, step, now);
+  if (event.kind === 'finish') refuseOddFinish(dough, step, event.at);
+}
+
+function refuseOddTemperature(celsius: number, step: CheckedStep | undefined, settings: Settings): void {
+  const [low, high] = [settings.readingLowest, settings.readingHighest];
+  if (celsius < low || celsius > high)
+    throw new Refusal(coded('refusals.cIsNoDoughTemperatureBetween', { celsius, low, high }), 'celsius');
+  const mayBeHot = !step || HOT.includes(step.step.kind) || step.step.branch === 'filling';
+  if (mayBeHot || celsius <= HOTTEST_DOUGH) return;
+  const asFahrenheit = Math.round(fromFahrenheit(celsius) * 10) / 10;
+  throw new Refusal(coded('refusals.cWouldKillTheYeastOf', { celsius, asFahrenheit }), 'celsius');
+}
+
+function refuseOddVerdict(dough: DoughToCheck, step: CheckedStep | undefined): void {
+  if (!step || !rises(dough, step))
     throw new Refusal(
       coded('refusals.nothingRisesDuring', {
         label: step ? { inLine: step.label } : coded('refusals.thisStep'),
       }),
       'stepKey',
     );
-  if (event.kind === 'verdict' && step && stateOf(dough).steps.get(step.key)?.startedAt === null)
+  if (stateOf(dough).steps.get(step.key)?.startedAt === null)
     throw new Refusal(coded('refusals.hasNotBegun', { label: step.label }), 'stepKey');
-  if (event.kind === 'undo') {
-    const target = dough.events.find(({ id }) => id === event.undoes);
-    if (!target) throw new Refusal(coded('refusals.thereIsNothingOfThatKind'), 'undoes');
-    if (target.at > event.at) throw new Refusal(coded('refusals.thatHappenedLaterThanThis'), 'at');
-    if (!mayUndo(person, target))
-      throw new Refusal(coded('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
-  }
-  if (!step) return;
-  const state = stateOf(dough);
-  const own = state.steps.get(step.key);
-  if (event.kind === 'start' && !isHandsOn(step))
-    throw new Refusal(coded('refusals.startsByItself', { label: step.label }), 'stepKey');
-  if (event.kind === 'start') await refuseSpoilt(db, dough, step.key, now);
-  if (event.kind === 'start' && own?.status === 'open' && !own.startable) {
-    const before = dough.links
-      .filter((link) => link.to === step.key)
-      .map((link) => dough.steps.find(({ key }) => key === link.from))
-      .find((s) => s && !['done', 'skipped'].includes(state.steps.get(s.key)?.status ?? 'open'));
-    throw new Refusal(
-      coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? coded('refusals.theStepBefore') }),
-      'stepKey',
-    );
-  }
-  if (event.kind === 'finish') {
-    const startedAt = own?.startedAt ?? null;
-    if (startedAt === null)
-      throw new Refusal(coded('refusals.hasNotBeenStarted', { label: step.label }), 'stepKey');
-    if (event.at < startedAt)
-      throw new Refusal(coded('refusals.cannotEndBeforeItStarted', { label: step.label }), 'at');
-  }
+}
+
+function refuseOddUndo(dough: DoughToCheck, event: FloorEvent, person: Person): void {
+  const target = dough.events.find(({ id }) => id === event.undoes);
+  if (!target) throw new Refusal(coded('refusals.thereIsNothingOfThatKind'), 'undoes');
+  if (target.at > event.at) throw new Refusal(coded('refusals.thatHappenedLaterThanThis'), 'at');
+  if (!mayUndo(person, target)) throw new Refusal(coded('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
+}
+
+async function refuseOddStart(db: Db, dough: DoughToCheck, step: CheckedStep, now: number): Promise<void> {
+  if (!isHandsOn(step)) throw new Refusal(coded('refusals.startsByItself', { label: step.label }), 'stepKey');
+  await refuseSpoilt(db, dough, step.key, now);
+  const { steps } = stateOf(dough);
+  const own = steps.get(step.key);
+  if (own?.status !== 'open' || own.startable) return;
+  const before = dough.links
+    .filter((link) => link.to === step.key)
+    .map((link) => dough.steps.find(({ key }) => key === link.from))
+    .find((s) => s && !['done', 'skipped'].includes(steps.get(s.key)?.status ?? 'open'));
+  throw new Refusal(
+    coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? coded('refusals.theStepBefore') }),
+    'stepKey',
+  );
+}
+
+function refuseOddFinish(dough: DoughToCheck, { key, label }: CheckedStep, at: number): void {
+  const startedAt = stateOf(dough).steps.get(key)?.startedAt ?? null;
+  if (startedAt === null) throw new Refusal(coded('refusals.hasNotBeenStarted', { label }), 'stepKey');
+  if (at < startedAt) throw new Refusal(coded('refusals.cannotEndBeforeItStarted', { label }), 'at');
 }
 
 /** What was not cold in time is not worked with; that it was measured so is in the log for good. */
@@ -164,7 +169,7 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
   doughOf: (input) => input.doughId,
   eventOf: ({ id, recorded }) => (recorded ? id : null),
   async run({ db, person, now, sessionId }, input) {
-    const [known] = await rowsOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [input.id]);
+    const known = await eventById(db, input.id);
     if (known) return { id: input.id, recorded: false, lesson: null };
     if (!mayRecord(person, input.kind))
       throw new Refusal(coded('refusals.helpsAndMayNotJudgeOr', { name: person.name }));

@@ -1,13 +1,13 @@
 import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
-import { rowsOf, write } from '../db/rows';
 import { productVersions } from '../store/products';
 import { command, Refusal } from './command';
-import { findPlace, takePlace, type FoundPlace } from './plan-dough';
+import { findPlace, type FoundPlace, takePlace } from './plan-dough';
 import { lockBasis, lockPlan, movePlan } from './plan-version';
 import { searching } from '../searching';
 import { doughId } from './schemas';
+import { doughName, markDoughBack, markDoughRemoved, removedDough } from '../store/ordered-doughs';
 
 interface DoughRef {
   doughId: number;
@@ -22,18 +22,10 @@ export const removeDough = command<DoughRef, { name: string }>({
   doughOf: (input) => input.doughId,
   async run({ db, person, now }, input) {
     await lockPlan(db);
-    const [dough] = await rowsOf<{ name: string; removed: number }>(
-      db,
-      'SELECT name, removed_at IS NOT NULL AS removed FROM dough WHERE id = ?',
-      [input.doughId],
-    );
+    const dough = await doughName(db, input.doughId);
     if (!dough) throw new Refusal(coded('refusals.thereIsNoSuchDough'), 'doughId');
     if (!dough.removed) {
-      await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
-        new Date(now),
-        person.id,
-        input.doughId,
-      ]);
+      await markDoughRemoved(db, input.doughId, { personId: person.id, now });
       const reason = coded('reasons.takenOut', { dough: dough.name });
       const act = { id: input.doughId, act: 'removed' as const };
       await movePlan(db, [], { now, personId: person.id, reason, dough: act });
@@ -56,20 +48,7 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
   doughOf: (input) => input.doughId,
   async search(context, { doughId: id }) {
     const { db, now } = context;
-    const rows = await rowsOf<{
-      name: string;
-      id: number;
-      versionId: number;
-      pieces: number;
-      dueAt: Date;
-      started: number;
-    }>(
-      db,
-      `SELECT d.name, o.id, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
-         EXISTS (SELECT 1 FROM floor_event WHERE dough_id = d.id) AS started
-       FROM dough d JOIN dough_output o ON o.dough_id = d.id WHERE d.id = ? AND d.removed_at IS NOT NULL ORDER BY o.id`,
-      [id],
-    );
+    const rows = await removedDough(db, id);
     const [first] = rows;
     if (!first) throw new Refusal(coded('refusals.thatDoughIsInThePlan'), 'doughId');
     const { name } = first;
@@ -92,12 +71,7 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
   },
   async run({ db, person, now }, { doughId: id }, { name, place }) {
     await lockPlan(db);
-    const { touched } = await write(
-      db,
-      'UPDATE dough SET removed_at = NULL, removed_by = NULL WHERE id = ? AND removed_at IS NOT NULL',
-      [id],
-    );
-    if (touched === 0) throw new Refusal(coded('refusals.thatDoughIsInThePlan'), 'doughId');
+    if (!(await markDoughBack(db, id))) throw new Refusal(coded('refusals.thatDoughIsInThePlan'), 'doughId');
     const made = { now, personId: person.id, reason: coded('reasons.putBack', { dough: name }) };
     if (place === null) await movePlan(db, [], { ...made, dough: { id, act: 'added' } });
     else {

@@ -1,10 +1,10 @@
 import { coded } from '@/core/codes/coded';
 import { wordsIn } from '@/words/compile';
-import { REFUSED, type Answer } from '@/core/wire/answer';
+import { type Answer, REFUSED } from '@/core/wire/answer';
 import type { Person } from '@/core/bakery/people';
 import { mayDo } from '@/core/shopfloor/rights';
-import { noteChange } from '../changes';
-import { transaction, write } from '../db/rows';
+import { noteChange } from '../store/changes';
+import { transaction } from '../db/rows';
 import { planningPool, pool } from '../db/pool';
 import { houseNow } from '../store/clock';
 import { addDough } from './add-dough';
@@ -18,8 +18,8 @@ import { saveFormula } from './save-formula';
 import { removeScheme, restoreScheme, saveScheme } from './save-scheme';
 import { setLimits } from './set-limits';
 import { tellPlace } from './tell-place';
-import { Refusal, StaleBasis, type Command, type CommandContext, type Live } from './command';
-import { DoneMeanwhile, doneBefore, keepDone } from './done';
+import { type Command, type CommandContext, type Live, Refusal, StaleBasis } from './command';
+import { doneBefore, DoneMeanwhile, keepDone } from './done';
 import {
   addOrder,
   changeOrder,
@@ -32,7 +32,9 @@ import {
 import { makeAddress, withdrawAddress } from './house/address';
 import { changePin } from './house/change-pin';
 import { addException, removeException, takeBusy } from './house/exceptions';
-import { saveMachine } from './house/machine';
+import { takeFromShelf } from './house/beginning';
+import { removeMachine, saveMachine } from './house/machine';
+import { setValue } from './house/setting';
 import { savePerson } from './house/person';
 import { saveShifts } from './house/shifts';
 import { makeTabletCode, removeTablet } from './house/tablets';
@@ -45,6 +47,7 @@ import { removeDough, restoreDough } from './remove-dough';
 import { setClock } from './set-clock';
 import { signHandover, takeAlarm, writeHandover } from './floor-calls';
 import { check } from './check';
+import { insertAudit } from '../store/house-record';
 
 /** Where a command comes from. */
 export interface Sent {
@@ -98,6 +101,9 @@ register(saveShifts);
 register(addException);
 register(removeException);
 register(saveMachine);
+register(removeMachine);
+register(takeFromShelf);
+register(setValue);
 register(savePerson);
 register(takeBusy);
 register(makeAddress);
@@ -170,11 +176,8 @@ function auditing({
   return async (subject, was, becomes) => {
     const [before, after] = [JSON.stringify(was ?? null), JSON.stringify(becomes ?? null)];
     if (before === after) return;
-    await write(
-      db,
-      'INSERT INTO audit (at, person_id, session_id, command, subject, was, becomes) VALUES (?, ?, ?, ?, ?, ?, ?)',
-      [new Date(now), person.id, sessionId, name, subject.slice(0, 160), before, after],
-    );
+    const words = wordsIn('en').coded(subject);
+    await insertAudit(db, { now, personId: person.id, sessionId, name, subject: words, before, after });
   };
 }
 

@@ -2,16 +2,22 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { readDraft, type Draft } from '@/core/formula/draft';
-import { STAGE_KINDS, type Formula } from '@/core/formula/formula';
+import { type Draft, readDraft } from '@/core/formula/draft';
+import { type Formula, STAGE_KINDS } from '@/core/formula/formula';
 import { bookWithFormulas, CircleError, formulaRef } from '@/core/formula/parts';
-import { KITCHENS, type Kitchen } from '@/core/units/measures';
-import { rowsOf, write } from '../db/rows';
+import { type Kitchen, KITCHENS } from '@/core/units/measures';
 import { currentFormulas, formulaVersion, type FormulaVersion } from '../store/formulas';
 import { ingredients } from '../store/ingredients';
-import { command, Refusal, type CommandContext } from './command';
+import { command, type CommandContext, Refusal } from './command';
 import { lockPlan } from './plan-version';
 import { clientId } from './schemas';
+import { makeByNewFormula } from '../store/product-versions';
+import {
+  formulaVersionOfClient,
+  insertFormula,
+  insertFormulaVersion,
+  renameFormula,
+} from '../store/formula-versions';
 
 export interface FormulaInput {
   clientId: string;
@@ -97,11 +103,10 @@ export const saveFormula = command<FormulaInput, { formulaId: number; versionId:
     const [fault] = faults;
     if (fault)
       throw new Refusal(fault.message, `draft.${fault.stage ?? ''}.${fault.row ?? ''}.${fault.field}`);
-    const formulaId =
-      before?.formulaId ?? (await write(db, 'INSERT INTO formula (name) VALUES (?)', [input.name])).id;
-    refuseCircle(formulaId, input.name, formula, all, house);
+    const formulaId = before?.formulaId ?? (await insertFormula(db, input.name)).id;
+    refuseCircle(formulaId, input.name, { formula, all, house });
     if (before && before.name !== input.name) {
-      await write(db, 'UPDATE formula SET name = ? WHERE id = ?', [input.name, formulaId]);
+      await renameFormula(db, formulaId, input.name);
     }
     return keepVersion(context, { formulaId, before, formula, note: input.note, clientId: input.clientId });
   },
@@ -119,7 +124,7 @@ async function newestOf(
   if (newest.id !== from.id) {
     throw new Refusal(
       coded('refusals.hasKeptVersionMeanwhileYourRows', {
-        by: newest.by ?? 'Somebody',
+        by: newest.by ?? coded('refusals.somebody'),
         version: newest.version,
       }),
       'from',
@@ -129,13 +134,13 @@ async function newestOf(
   return newest;
 }
 
-function refuseCircle(
-  id: number,
-  name: string,
-  formula: Formula,
-  all: FormulaVersion[],
-  house: Parameters<typeof bookWithFormulas>[0],
-): void {
+interface AmongFormulas {
+  formula: Formula;
+  all: FormulaVersion[];
+  house: Parameters<typeof bookWithFormulas>[0];
+}
+
+function refuseCircle(id: number, name: string, { formula, all, house }: AmongFormulas): void {
   const others = all.filter(({ formulaId }) => formulaId !== id);
   try {
     bookWithFormulas(house, [
@@ -153,11 +158,7 @@ export async function versionMadeBy(
   db: PoolConnection,
   client: string,
 ): Promise<{ formulaId: number; versionId: number; version: number } | null> {
-  const [known] = await rowsOf<{ formulaId: number; versionId: number; version: number }>(
-    db,
-    'SELECT formula_id AS formulaId, id AS versionId, version FROM formula_version WHERE client_id = ?',
-    [client],
-  );
+  const known = await formulaVersionOfClient(db, client);
   return known ?? null;
 }
 
@@ -179,20 +180,17 @@ export async function keepVersion(
   },
 ): Promise<{ formulaId: number; versionId: number; version: number }> {
   const version = (before?.version ?? 0) + 1;
-  const { id: versionId } = await write(
-    db,
-    `INSERT INTO formula_version (formula_id, version, body, created_at, note, made_by, client_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
-    [formulaId, version, JSON.stringify(formula), new Date(now), note.trim(), person.id, client],
-  );
+  const { id: versionId } = await insertFormulaVersion(db, {
+    formulaId,
+    version,
+    formula,
+    now,
+    note,
+    personId: person.id,
+    client,
+  });
   if (before) {
-    await write(
-      db,
-      `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
-       SELECT product_id, version + 1, ?, scheme_version_id, body, ? FROM product_version v
-       WHERE formula_version_id = ? AND version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)`,
-      [versionId, new Date(now), before.id],
-    );
+    await makeByNewFormula(db, { from: before.id, to: versionId, now });
   }
   return { formulaId, versionId, version };
 }

@@ -1,16 +1,24 @@
+import type { KeptScheme } from '../store/scheme-versions';
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { LAMINATION_KINDS } from '@/core/lamination/kinds';
-import { schemeFault, type Scheme } from '@/core/lamination/scheme';
+import { type Scheme, schemeFault } from '@/core/lamination/scheme';
 import { FOLDS, LOCK_INS } from '@/core/lamination/stack';
-import { rowsOf, write } from '../db/rows';
 import { currentSchemes } from '../store/schemes';
-import { command, Refusal, type CommandContext } from './command';
+import { command, type CommandContext, Refusal } from './command';
 import { lockPlan } from './plan-version';
 import { newProductVersion } from './product-version';
 import { clientId } from './schemas';
+import {
+  insertScheme,
+  insertSchemeVersion,
+  newestSchemeVersion,
+  renameScheme,
+  schemeVersionOfClient,
+  setSchemeRemoved,
+} from '../store/scheme-versions';
 
 interface SchemeInput {
   clientId: string;
@@ -18,12 +26,6 @@ interface SchemeInput {
   from: number | null;
   name: string;
   scheme: Scheme;
-}
-
-interface KeptScheme {
-  schemeId: number;
-  versionId: number;
-  version: number;
 }
 
 const minutes = Joi.number()
@@ -104,11 +106,7 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
   async run(context, input) {
     const { db } = context;
     await lockPlan(db);
-    const [known] = await rowsOf<KeptScheme>(
-      db,
-      'SELECT scheme_id AS schemeId, id AS versionId, version FROM scheme_version WHERE client_id = ?',
-      [input.clientId],
-    );
+    const known = await schemeVersionOfClient(db, input.clientId);
     if (known) return known;
     const fault = schemeFault(input.scheme);
     if (fault) throw new Refusal(fault, 'scheme');
@@ -120,8 +118,7 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
     if (twin && twin.schemeId !== before?.schemeId)
       throw new Refusal(coded('refusals.thereIsASchemeCalledAlready', { name: twin.name }), 'name');
     const schemeId = before?.schemeId ?? (await newScheme(db, input.name));
-    if (before && before.name !== input.name)
-      await write(db, 'UPDATE scheme SET name = ? WHERE id = ?', [input.name, schemeId]);
+    if (before && before.name !== input.name) await renameScheme(db, schemeId, input.name);
     return keepScheme(context, input, {
       schemeId,
       version: (before?.version ?? 0) + 1,
@@ -132,11 +129,7 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
 
 /** A scheme's own row; one of that name that was taken out comes back. */
 async function newScheme(db: PoolConnection, name: string): Promise<number> {
-  const { id } = await write(
-    db,
-    'INSERT INTO scheme (name) VALUES (?) ON DUPLICATE KEY UPDATE removed_at = NULL, id = LAST_INSERT_ID(id)',
-    [name],
-  );
+  const { id } = await insertScheme(db, name);
   return id;
 }
 
@@ -145,17 +138,16 @@ async function keepScheme(
   input: SchemeInput,
   { schemeId, version, products }: { schemeId: number; version: number; products: { id: number }[] },
 ): Promise<KeptScheme> {
-  const [last] = await rowsOf<{ version: number | null }>(
-    db,
-    'SELECT MAX(version) AS version FROM scheme_version WHERE scheme_id = ?',
-    [schemeId],
-  );
+  const last = await newestSchemeVersion(db, schemeId);
   const next = Math.max(version, (last?.version ?? 0) + 1);
-  const { id: versionId } = await write(
-    db,
-    'INSERT INTO scheme_version (scheme_id, version, body, created_at, made_by, client_id) VALUES (?, ?, ?, ?, ?, ?)',
-    [schemeId, next, JSON.stringify(input.scheme), new Date(now), person.id, input.clientId],
-  );
+  const { id: versionId } = await insertSchemeVersion(db, {
+    schemeId,
+    next,
+    scheme: input.scheme,
+    now,
+    personId: person.id,
+    clientId: input.clientId,
+  });
   for (const { id } of products) await newProductVersion(db, id, { schemeVersionId: versionId, at: now });
   return { schemeId, versionId, version: next };
 }
@@ -180,7 +172,7 @@ export const removeScheme = command<{ schemeId: number }, { name: string }>({
         'schemeId',
       );
     }
-    await write(db, 'UPDATE scheme SET removed_at = ? WHERE id = ?', [new Date(now), schemeId]);
+    await setSchemeRemoved(db, schemeId, new Date(now));
     return { name: found.name };
   },
 });
@@ -191,7 +183,7 @@ export const restoreScheme = command<{ schemeId: number }, { schemeId: number }>
   schema: Joi.object({ schemeId: Joi.number().integer().positive().required() }),
   doughOf: () => null,
   async run({ db }, { schemeId }) {
-    await write(db, 'UPDATE scheme SET removed_at = NULL WHERE id = ?', [schemeId]);
+    await setSchemeRemoved(db, schemeId, null);
     return { schemeId };
   },
 });

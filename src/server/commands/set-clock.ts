@@ -1,10 +1,9 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { adjusted, RATES, type ClockSetting } from '@/core/time/clock';
+import { adjusted, type ClockSetting, RATES } from '@/core/time/clock';
 import { parseLocal } from '@/core/time/local';
-import { write } from '../db/rows';
-import { clockSetting } from '../store/clock';
+import { clockSetting, setDemoClock } from '../store/clock';
 import { house } from '../store/house';
 import { command, Refusal } from './command';
 
@@ -35,9 +34,12 @@ export const setClock = command<ClockInput, ClockSetting>({
       ...(rate === undefined ? {} : { rate }),
       ...(paused === undefined ? {} : { paused }),
     });
-    await write(db, 'UPDATE demo_clock SET shown_at = ?, real_at = ?, rate = ?, paused = ? WHERE id = 1', [
-      ...[new Date(next.shownAt), new Date(next.realAt), next.rate, next.paused],
-    ]);
+    await setDemoClock(db, {
+      shownAt: next.shownAt,
+      realAt: next.realAt,
+      rate: next.rate,
+      paused: next.paused,
+    });
     return next;
   },
 });

@@ -1,8 +1,8 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
+import { limitsOf, writeLimits } from '../store/limits';
 
 interface Limits {
   place: string;
@@ -39,20 +39,11 @@ export const setLimits = command<Limits, { place: string }>({
   async run({ db, audit }, { place, low, high, minutes }) {
     if (low !== null && high !== null && low >= high)
       throw new Refusal(coded('refusals.theLowerLimitHasToBe'), 'low');
-    const [before] = await rowsOf<{ label: string } & Omit<Limits, 'place'>>(
-      db,
-      `SELECT label, alarm_low AS low, alarm_high AS high, alarm_minutes AS minutes FROM place
-       WHERE id = ? AND NOT in_dough FOR UPDATE`,
-      [place],
-    );
+    const before = await limitsOf(db, place);
     if (!before) throw new Refusal(coded('refusals.theHouseHasNoSuchPlace'), 'place');
-    await write(
-      db,
-      'UPDATE place SET alarm_low = ?, alarm_high = ?, alarm_minutes = ? WHERE id = ? AND NOT in_dough',
-      [low, high, minutes, place],
-    );
+    await writeLimits(db, { low, high, minutes, place });
     const { label, ...was } = before;
-    await audit(`limits of ${label}`, was, { low, high, minutes });
+    await audit(coded('record.limitsOf', { place: label }), was, { low, high, minutes });
     return { place };
   },
 });

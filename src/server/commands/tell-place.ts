@@ -1,8 +1,8 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { rowsOf, write } from '../db/rows';
 import { command, Refusal } from './command';
+import { placeBounds, saveTypedReading } from '../store/readings';
 
 interface PlaceReading {
   place: string;
@@ -28,11 +28,7 @@ export const tellPlace = command<PlaceReading, { place: string }>({
   }),
   doughOf: () => null,
   async run({ db, person, now }, { place, celsius, humidity }) {
-    const [known] = await rowsOf<{ label: string; lowest: number; highest: number }>(
-      db,
-      'SELECT label, lowest, highest FROM place WHERE id = ?',
-      [place],
-    );
+    const known = await placeBounds(db, place);
     if (!known) throw new Refusal(coded('refusals.theHouseHasNoSuchPlace'), 'place');
     if (celsius < known.lowest || celsius > known.highest) {
       throw new Refusal(
@@ -45,13 +41,7 @@ export const tellPlace = command<PlaceReading, { place: string }>({
         'celsius',
       );
     }
-    await write(
-      db,
-      `INSERT INTO place_reading (place, at, celsius, humidity, source, person_id) VALUES (?, ?, ?, ?, 'typed', ?)
-       ON DUPLICATE KEY UPDATE celsius = VALUES(celsius), humidity = VALUES(humidity), source = 'typed',
-         person_id = VALUES(person_id), doubt = NULL`,
-      [place, new Date(now), celsius, humidity ?? null, person.id],
-    );
+    await saveTypedReading(db, { place, now, celsius, humidity, personId: person.id });
     return { place };
   },
 });

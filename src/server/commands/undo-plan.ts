@@ -3,13 +3,14 @@ import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
 import { dayTime } from '@/core/time/local';
-import { rowsOf, write } from '../db/rows';
 import { doughsDueFrom } from '../store/doughs';
 import { planHistory } from '../store/plan-history';
 import { stepsInVersion } from '../store/planned-steps';
 import { house } from '../store/house';
-import { command, Refusal, type CommandContext } from './command';
+import { command, type CommandContext, Refusal } from './command';
 import { lockPlan, movePlan, type StepPlacement } from './plan-version';
+import { markDoughBack, markDoughRemoved } from '../store/ordered-doughs';
+import { doughOfVersion, versionBefore } from '../store/plan-versions';
 
 const nothing = Joi.object<object>({});
 
@@ -22,11 +23,7 @@ export const undoPlan = command<object, { reason: string }>({
     await lockPlan(context.db);
     const { undo } = await planHistory(context.db);
     if (!undo) throw new Refusal(coded('refusals.thereIsNothingToUndo'));
-    const [row] = await rowsOf<{ before: number }>(
-      context.db,
-      'SELECT before_id AS `before` FROM plan_version WHERE id = ?',
-      [undo.id],
-    );
+    const row = await versionBefore(context.db, undo.id);
     return again(context, undo, row?.before ?? undo.id, 'undo');
   },
 });
@@ -51,16 +48,11 @@ async function again(
   like: number,
   kind: 'undo' | 'redo',
 ): Promise<{ reason: string }> {
-  const [row] = await rowsOf<{ doughId: number | null; doughAct: 'added' | 'removed' | null }>(
-    db,
-    'SELECT dough_id AS doughId, dough_act AS doughAct FROM plan_version WHERE id = ?',
-    [act.id],
-  );
+  const row = await doughOfVersion(db, act.id);
   if (row?.doughId && row.doughAct) {
     const out = (row.doughAct === 'added') === (kind === 'undo');
-    await write(db, 'UPDATE dough SET removed_at = ?, removed_by = ? WHERE id = ?', [
-      ...[out ? new Date(now) : null, out ? person.id : null, row.doughId],
-    ]);
+    if (out) await markDoughRemoved(db, row.doughId, { personId: person.id, now });
+    else await markDoughBack(db, row.doughId);
   }
   const placed = await openSteps({ db, now }, like);
   const reason = coded(kind === 'undo' ? 'reasons.undone' : 'reasons.doneAgain', { act: act.reason });

@@ -45,6 +45,12 @@ export async function rowsOf<T>(db: Db, sql: string, values: readonly SqlValue[]
   }
 }
 
+/** The first row of a query; null where it has none. */
+export async function rowOf<T>(db: Db, sql: string, values: readonly SqlValue[] = []): Promise<T | null> {
+  const [row] = await rowsOf<T>(db, sql, values);
+  return row ?? null;
+}
+
 /** Runs a statement that writes; says how many rows it touched and the id it made. */
 export async function write(
   db: Db,

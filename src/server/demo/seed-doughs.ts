@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto';
+import type { FloorEvent } from '@/core/record/events';
 import { solve } from '@/core/solver/solve';
 import { expandDough } from '@/core/process/expand';
 import { onMachines } from '@/core/process/on-machines';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem, type Standing } from '@/core/schedule/problem';
 import { NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
-import { addLocalDays, atLocalMinute, localMidnight, MINUTE, type Instant } from '@/core/time/local';
+import { addLocalDays, atLocalMinute, type Instant, localMidnight, MINUTE } from '@/core/time/local';
 import { crewSteps, presences } from '@/core/time/shifts';
 import { planSettled } from '../commands/plan-dough';
-import { rowsOf, write, type Db } from '../db/rows';
+import { type Db, rowsOf, write } from '../db/rows';
 import { risesOf, sizes } from '../store/doughs';
 import { machines, shifts } from '../store/house';
 import { today } from '../store/places';
@@ -19,104 +20,122 @@ import { history } from './history';
 /** Moves of the engine for each dough of the demo: a number, not a time, so that the demo is the same everywhere. */
 const MOVES_PER_DOUGH = 60;
 
-/** Plans the doughs one after the other, each amid those before it, and records what would have happened by now. */
-export async function seedDoughs(db: Db, now: Instant): Promise<void> {
+/** What all doughs of the demo are planned with. */
+async function demoHouse(db: Db, now: Instant) {
   const tuesday = localMidnight(addLocalDays(now, -2, HOUSE.zone), HOUSE.zone);
   const end = addLocalDays(now, 6, HOUSE.zone);
   const there = presences(await shifts(db), tuesday, end, HOUSE.zone);
-  const pools = await machines(db);
-  const [takes, temperatures] = [await sizes(db), await today(db)];
-  const products = await currentProducts(db);
   const minute = (at: Instant) => Math.round((at - tuesday) / MINUTE);
-  const frame = { horizon: minute(end), now: 0, crew: crewSteps(there, tuesday), machines: pools };
   const [planner] = await rowsOf<{ id: number }>(db, "SELECT id FROM person WHERE role = 'planner'");
-  const madeBy = planner?.id ?? 1;
+  return {
+    ...{ tuesday, now, there, minute, madeBy: planner?.id ?? 1, takes: await sizes(db) },
+    frame: { horizon: minute(end), crew: crewSteps(there, tuesday), machines: await machines(db) },
+    temperatures: await today(db),
+    products: await currentProducts(db),
+  };
+}
+
+type DemoHouse = Awaited<ReturnType<typeof demoHouse>>;
+type DemoDough = (typeof DOUGHS)[number];
+
+/** Plans the doughs one after the other, each amid those before it, and records what would have happened by now. */
+export async function seedDoughs(db: Db, now: Instant): Promise<void> {
+  const house = await demoHouse(db, now);
   const plan = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
-    ...[new Date(now - 14 * 60 * MINUTE), madeBy, 'The week planned'],
+    ...[new Date(now - 14 * 60 * MINUTE), house.madeBy, 'The week planned'],
   ]);
-  const standing: Standing[] = [];
+  const placed: Standing[] = [];
   const counts = new Map<string, number>();
-  for (const { outputs, justOrdered } of DOUGHS) {
-    const wanted = outputs.map(({ product, pieces, day, time }) => {
-      const [hour = 0, minutes = 0] = time.split(':').map(Number);
-      const known = products.find(({ name }) => name === product);
-      if (!known) throw new Error(`The demo has no product ${product}.`);
-      return {
-        product: known,
-        pieces,
-        dueAt: atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone),
-      };
-    });
+  for (const dough of DOUGHS) {
+    const wanted = wantedOf(house, dough);
     const kind = wanted[0]?.product.doughName ?? 'Dough';
     counts.set(kind, (counts.get(kind) ?? FIRST_NUMBERS[kind] ?? 0) + 1);
     const name = `${kind} ${counts.get(kind)}`;
-    const dough = await write(
-      db,
-      'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
-      [...[randomUUID(), name, new Date(tuesday), madeBy]],
-    );
-    const withIds: ((typeof wanted)[number] & { id: number })[] = [];
-    for (const output of wanted) {
-      const { id } = await write(
-        db,
-        'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
-        [dough.id, output.product.versionId, output.pieces, new Date(output.dueAt)],
-      );
-      withIds.push({ id, ...output });
-    }
-    const base = onMachines(expandDough(withIds, takes), takes.equipment);
-    const promises = withIds.map(({ id, dueAt, product }) => ({
-      outputId: id,
-      due: minute(dueAt),
-      freshFor: product.freshFor,
-    }));
-    const { expanded, solution } = await planSettled(
-      dough.id,
-      (steps) => settleWindows(base, risesOf(withIds), temperatures, { ...NO_OBSERVATIONS, steps }),
-      (settled) => {
-        const problem = planProblem(
-          { ...frame, name, now: justOrdered ? Math.ceil((now - tuesday) / MINUTE) : 0 },
-          [{ id: dough.id, expanded: settled, promises }],
-          standing,
-        );
-        let moves = 0;
-        return Promise.resolve(solve(problem, { seed: 1, shouldStop: () => ++moves > MOVES_PER_DOUGH }));
-      },
-    );
-    if (solution?.plan.status !== 'feasible') throw new Error(`The demo's ${name} found no place.`);
-    const { times } = solution.plan;
+    const { id, outputs } = await orderDough(db, house, name, wanted);
+    const { expanded, times } = await planAmid(house, { id, name, outputs }, dough.justOrdered, placed);
     const steps = expanded.steps.map((step) => {
-      const id = taskId(dough.id, step.key);
-      const [start = 0, stop = 0] = times[id] ?? [];
-      standing.push({ id, dough: name, start, end: stop, uses: step.uses });
-      return { ...step, start: tuesday + start * MINUTE, end: tuesday + stop * MINUTE };
+      const [start = 0, stop = 0] = times[taskId(id, step.key)] ?? [];
+      placed.push({ id: taskId(id, step.key), dough: name, start, end: stop, uses: step.uses });
+      return { ...step, start: house.tuesday + start * MINUTE, end: house.tuesday + stop * MINUTE };
     });
     await write(
       db,
       'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at) VALUES ?',
-      [steps.map(({ key, start, end: stop }) => [plan.id, dough.id, key, new Date(start), new Date(stop)])],
+      [steps.map(({ key, start, end: stop }) => [plan.id, id, key, new Date(start), new Date(stop)])],
     );
-    const events = history({ id: dough.id, expanded, steps }, there, now);
-    if (events.length === 0) continue;
-    await write(
-      db,
-      'INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes, data) VALUES ?',
-      [
-        events.map((e) => [
-          e.id,
-          e.doughId,
-          e.stepKey,
-          e.kind,
-          new Date(e.at),
-          e.personId,
-          e.celsius,
-          e.text,
-          e.undoes,
-          e.data === null ? null : JSON.stringify(e.data),
-        ]),
-      ],
-    );
+    await insertPast(db, history({ id, expanded, steps }, house.there, now));
   }
+}
+
+function wantedOf({ products, tuesday }: DemoHouse, { outputs }: DemoDough) {
+  return outputs.map(({ product, pieces, day, time }) => {
+    const [hour = 0, minutes = 0] = time.split(':').map(Number);
+    const known = products.find(({ name }) => name === product);
+    if (!known) throw new Error(`The demo has no product ${product}.`);
+    const dueAt = atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone);
+    return { product: known, pieces, dueAt };
+  });
+}
+
+type Wanted = ReturnType<typeof wantedOf>[number];
+
+async function orderDough(db: Db, house: DemoHouse, name: string, wanted: readonly Wanted[]) {
+  const dough = await write(
+    db,
+    'INSERT INTO dough (client_id, name, created_at, created_by) VALUES (?, ?, ?, ?)',
+    [...[randomUUID(), name, new Date(house.tuesday), house.madeBy]],
+  );
+  const outputs: (Wanted & { id: number })[] = [];
+  for (const output of wanted) {
+    const { id } = await write(
+      db,
+      'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
+      [dough.id, output.product.versionId, output.pieces, new Date(output.dueAt)],
+    );
+    outputs.push({ id, ...output });
+  }
+  return { id: dough.id, outputs };
+}
+
+/** Finds the place of a dough amid those that have theirs; one that was only just ordered begins no earlier than now. */
+async function planAmid(
+  house: DemoHouse,
+  { id, name, outputs }: { id: number; name: string; outputs: readonly (Wanted & { id: number })[] },
+  isJustOrdered: boolean | undefined,
+  placed: readonly Standing[],
+) {
+  const { minute, takes, temperatures } = house;
+  const base = onMachines(expandDough(outputs, takes), takes.equipment);
+  const promises = outputs.map(({ id: outputId, dueAt, product }) => ({
+    ...{ outputId, due: minute(dueAt), freshFor: product.freshFor },
+  }));
+  const begin = isJustOrdered ? Math.ceil((house.now - house.tuesday) / MINUTE) : 0;
+  const { expanded, solution } = await planSettled(
+    id,
+    (steps) => settleWindows(base, risesOf(outputs), temperatures, { ...NO_OBSERVATIONS, steps }),
+    (settled) => {
+      const frame = { ...house.frame, name, now: begin };
+      const problem = planProblem(frame, [{ id, expanded: settled, promises }], placed);
+      let moves = 0;
+      return Promise.resolve(solve(problem, { seed: 1, shouldStop: () => ++moves > MOVES_PER_DOUGH }));
+    },
+  );
+  if (solution?.plan.status !== 'feasible') throw new Error(`The demo's ${name} found no place.`);
+  return { expanded, times: solution.plan.times };
+}
+
+async function insertPast(db: Db, events: readonly FloorEvent[]): Promise<void> {
+  if (events.length === 0) return;
+  await write(
+    db,
+    'INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id, celsius, text, undoes, data) VALUES ?',
+    [
+      events.map(({ id, doughId, stepKey, kind, at, personId, celsius, text, undoes, data }) => [
+        ...[id, doughId, stepKey, kind, new Date(at), personId, celsius, text, undoes],
+        data === null ? null : JSON.stringify(data),
+      ]),
+    ],
+  );
 }
 
 /** The last number of each kind before the demo begins, since a bakery has a past. */

@@ -1,15 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import { addLocalDays, MINUTE, parseLocal, type Instant } from '@/core/time/local';
+import { addLocalDays, type Instant, MINUTE, parseLocal } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { tokenHash } from '../auth/token';
-import { rowsOf, transaction, write, type Db } from '../db/rows';
+import { type Db, rowsOf, transaction, write } from '../db/rows';
 import { deckSubject } from '../store/decks';
 import { mixSubject, referenceSubject } from '../store/evidence';
 import { currentFormulas } from '../store/formulas';
 import { currentProducts } from '../store/products';
 import { DEVICES, HOUSE, LAST_WORDS, OPENING, PAST_BAKES, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
-import { keepUsualIngredients, keepUsualProducts, openHouse } from '../setup/open-house';
+import { MACHINES } from '../setup/machines';
+import { keepAllBeginnings } from '../setup/beginnings';
+import { keepUsualIngredients, keepUsualSchemes, openHouse } from '../setup/open-house';
+import { insertMachines } from '../store/machines';
 import { seedDoughs } from './seed-doughs';
 import { seedOrders } from './seed-orders';
 
@@ -21,7 +24,9 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
   await transaction(pool, async (db) => {
     await seedHouse(db, now);
     await keepUsualIngredients(db);
-    await keepUsualProducts(db, addLocalDays(now, -30, HOUSE.zone));
+    const at = addLocalDays(now, -30, HOUSE.zone);
+    await keepUsualSchemes(db, at);
+    await keepAllBeginnings(db, at);
     await seedReadings(db, now);
     await seedDevices(db);
     await seedHandover(db, now);
@@ -34,6 +39,7 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
 
 async function seedHouse(db: Db, now: Instant): Promise<void> {
   await openHouse(db, HOUSE);
+  await insertMachines(db, MACHINES);
   for (const { name, role, team, pin, shifts: pattern } of PEOPLE) {
     const { id } = await write(
       db,

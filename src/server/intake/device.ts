@@ -1,18 +1,17 @@
+import { wordsIn } from '@/words/compile';
 import type Joi from 'joi';
-import { tokenHash } from '../auth/token';
 import { pool } from '../db/pool';
-import { rowsOf, transaction, type Db } from '../db/rows';
+import { type Db, transaction } from '../db/rows';
 import type { PoolConnection } from 'mysql2/promise';
 import { jsonBody } from '../http';
 import { houseNow } from '../store/clock';
+import { deviceByToken } from '../store/devices';
 
 /** The device that a request's bearer token belongs to, or null. */
 export async function deviceOf(db: Db, request: Request, kind: 'probes' | 'scale'): Promise<string | null> {
   const token = /^Bearer (\S{8,200})$/.exec(request.headers.get('authorization') ?? '')?.[1];
   if (!token) return null;
-  const [row] = await rowsOf<{ id: string }>(db, 'SELECT id FROM device WHERE token_hash = ? AND kind = ?', [
-    ...[tokenHash(token), kind],
-  ]);
+  const row = await deviceByToken(db, token, kind);
   return row?.id ?? null;
 }
 
@@ -27,10 +26,10 @@ export async function taken<T>(
   keep: (db: PoolConnection, device: string, body: T, now: number) => Promise<unknown>,
 ): Promise<Response> {
   const device = await deviceOf(pool(), request, kind);
-  if (!device) return refuse(401, 'This device has no right token.');
+  if (!device) return refuse(401, wordsIn('en')('refusals.thisDeviceHasNoRightToken'));
   const raw = await jsonBody(request);
   const { value, error } = schema.validate(raw ?? {}) as { value: T; error?: Error };
-  if (error) return refuse(400, `That could not be read: ${error.message}.`);
+  if (error) return refuse(400, wordsIn('en')('refusals.couldNotBeRead', { fault: error.message }));
   const result = await transaction(pool(), async (db) => keep(db, device, value, await houseNow(db)));
   return Response.json({ ok: true, result });
 }

@@ -1,13 +1,13 @@
 import Joi from 'joi';
 import { pool } from '../db/pool';
 import type { PoolConnection } from 'mysql2/promise';
-import { noteChange } from '../changes';
-import { rowsOf, write } from '../db/rows';
-import { forgetDays } from '../place-hours';
+import { noteChange } from '../store/changes';
+import { forgetDays } from '../store/place-hours';
 import { houseNow } from '../store/clock';
 import { deviceOf, refuse, taken } from './device';
 import { coded } from '@/core/codes/coded';
 import { wordsIn } from '@/words/compile';
+import { boundsOfPlaces, insertReadings, lastReadingsChange, type NewReading } from '../store/readings';
 
 /** What a probe says of a place, or a needle of the dough that it is in. */
 export interface ProbeReading {
@@ -38,10 +38,11 @@ function doubtOf(
   celsius: number,
   { label, lowest, highest }: { label: string; lowest: number; highest: number },
 ): string | null {
-  const said = (code: 'rooms.asABrokenProbe' | 'rooms.cannotBeTrueOf') =>
-    wordsIn('en').coded(coded(code, { celsius: { celsius }, place: { inLine: label } }));
-  if (celsius === 85 || celsius <= -55 || celsius >= 327) return said('rooms.asABrokenProbe');
-  if (celsius < lowest || celsius > highest) return said('rooms.cannotBeTrueOf');
+  const said = wordsIn('en').coded;
+  if (celsius === 85 || celsius <= -55 || celsius >= 327)
+    return said(coded('rooms.asABrokenProbe', { celsius: { celsius } }));
+  if (celsius < lowest || celsius > highest)
+    return said(coded('rooms.cannotBeTrueOf', { celsius: { celsius }, place: { inLine: label } }));
   return null;
 }
 
@@ -49,9 +50,8 @@ function doubtOf(
 const AHEAD = 5 * 60_000;
 const DAY = 24 * 3_600_000;
 const OLDEST = 31 * DAY;
-/** Screens are told of readings when one has moved by so much, °C, or when so long nothing was told, ms. */
+/** Screens are told of readings at once when one has moved by so much, °C. */
 const MOVED = 1;
-const TOLD_EVERY = 60_000;
 
 /**
  * POST of probe readings: `{ readings: [{ place, celsius, humidity?, at? }] }`, in any order. The same reading twice is
@@ -59,13 +59,9 @@ const TOLD_EVERY = 60_000;
  */
 export function takeReadings(request: Request): Promise<Response> {
   return taken(request, 'probes', readingsSchema, async (db, _, { readings }, now) => {
-    const places = await rowsOf<PlaceBounds>(
-      db,
-      `SELECT id, label, lowest, highest,
-         (SELECT celsius FROM place_reading WHERE place = place.id ORDER BY at DESC LIMIT 1) AS last FROM place`,
-    );
+    const places = await boundsOfPlaces(db);
     const known = new Map(places.map((place) => [place.id, place]));
-    const rows: (string | number | Date | null)[][] = [];
+    const rows: NewReading[] = [];
     const left = { unknown: 0, ahead: 0, old: 0 };
     let moved = false;
     for (const { place, celsius, humidity, at = now } of readings) {
@@ -76,17 +72,19 @@ export function takeReadings(request: Request): Promise<Response> {
       else {
         const shown = Math.max(-99, Math.min(999, celsius));
         const doubt = doubtOf(celsius, where);
-        rows.push([place, new Date(Math.min(at, now)), shown, humidity ?? null, doubt]);
+        rows.push({
+          place,
+          at: new Date(Math.min(at, now)),
+          celsius: shown,
+          humidity: humidity ?? null,
+          doubt,
+        });
         moved ||= doubt !== null || where.last === null || Math.abs(shown - where.last) >= MOVED;
       }
     }
     if (rows.length > 0) {
       // The same reading twice is one: the first stays.
-      await write(
-        db,
-        'INSERT INTO place_reading (place, at, celsius, humidity, doubt) VALUES ? ON DUPLICATE KEY UPDATE at = at',
-        [rows],
-      );
+      await insertReadings(db, rows);
       const today = Math.floor(now / DAY) * DAY;
       await forgetDays(
         db,
@@ -100,31 +98,16 @@ export function takeReadings(request: Request): Promise<Response> {
   });
 }
 
-interface PlaceBounds {
-  id: string;
-  label: string;
-  lowest: number;
-  highest: number;
-  /** The newest reading, believed or not. */
-  last: number | null;
-}
-
 /** Ten probes that say the same every ten seconds would keep all screens busy for nothing. */
 async function tellReadings(db: PoolConnection, moved: boolean): Promise<void> {
   const at = new Date();
-  const [lately] = moved
-    ? []
-    : await rowsOf<{ id: number }>(
-        db,
-        "SELECT id FROM change_feed WHERE command = 'readings' AND at > ? ORDER BY id DESC LIMIT 1",
-        [new Date(at.getTime() - TOLD_EVERY)],
-      );
+  const [lately] = moved ? [] : await lastReadingsChange(db, at);
   if (!lately) await noteChange(db, { command: 'readings' });
 }
 
 /** GET of the house's time, for gateways without a clock: `{ now }`, ms. */
 export async function tellTime(request: Request): Promise<Response> {
   const device = await deviceOf(pool(), request, 'probes');
-  if (!device) return refuse(401, 'This device has no right token.');
+  if (!device) return refuse(401, wordsIn('en')('refusals.thisDeviceHasNoRightToken'));
   return Response.json({ ok: true, result: { now: await houseNow(pool()) } });
 }

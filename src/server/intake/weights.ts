@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { noteChange } from '../changes';
+import { noteChange } from '../store/changes';
 import { insertOnce } from '../db/rows';
 import { taken } from './device';
 

@@ -114,37 +114,13 @@ interface Baking {
   finish: string;
 }
 
-export function output(
-  { shape, night, proof, proofAt, bakeAt, bakeMinutes, core = [94, 98], finish }: Baking,
-  filling: RouteStep[] = [],
-): Route {
-  const perTray = (machine: MachineKind, setting: number) => [
-    { machine, amount: 1, per: 'tray' as const, setting },
-  ];
-  const main: RouteStep[] = [
-    {
-      id: 'shape',
-      kind: 'shape',
-      label: 'Shape',
-      work: shape,
-      holds: [{ machine: 'bench', amount: 1, per: 'once' }],
-      ...room,
-      rise: { phase: 'proof' },
-    },
-    ...(night ? [NIGHT] : []),
-    ...(night ? [move('to-proofer', 'Into the proofer', { around: 22 })] : []),
-    {
-      ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },
-      ...{
-        around: proofAt,
-        settling: 45,
-        place: 'proofer',
-        rise: { phase: 'proof', decides: true },
-        ...rolled(42),
-        cover: 'humid proofer, 80 %',
-        check: 'about doubled, the tray wobbles',
-      },
-    },
+const perTray = (machine: MachineKind, setting: number) => [
+  { machine, amount: 1, per: 'tray' as const, setting },
+];
+
+/** From proofed pieces to what leaves the bakery. */
+function bakeSteps({ bakeAt, bakeMinutes, core = [94, 98], finish }: Baking): RouteStep[] {
+  return [
     {
       id: 'wash',
       kind: 'wash',
@@ -185,6 +161,37 @@ export function output(
     },
     { id: 'cool', kind: 'cool', label: 'Cool', wait: wait(15, 25, 90, 3, 1), around: 22, settling: 15 },
     { id: 'finish', kind: 'finish', label: finish, work: work(3, 0, 0.05), around: 22, settling: 60 },
+  ];
+}
+
+/** The way of one product from the cut sheet to what leaves the bakery. */
+export function output(baking: Baking, filling: RouteStep[] = []): Route {
+  const { shape, night, proof, proofAt } = baking;
+  const main: RouteStep[] = [
+    {
+      id: 'shape',
+      kind: 'shape',
+      label: 'Shape',
+      work: shape,
+      holds: [{ machine: 'bench', amount: 1, per: 'once' }],
+      ...room,
+      rise: { phase: 'proof' },
+    },
+    ...(night ? [NIGHT] : []),
+    ...(night ? [move('to-proofer', 'Into the proofer', { around: 22 })] : []),
+    {
+      ...{ id: 'proof', kind: 'proof', label: 'Proof', wait: proof, holds: perTray('proofer', proofAt) },
+      ...{
+        around: proofAt,
+        settling: 45,
+        place: 'proofer',
+        rise: { phase: 'proof', decides: true },
+        ...rolled(42),
+        cover: 'humid proofer, 80 %',
+        check: 'about doubled, the tray wobbles',
+      },
+    },
+    ...bakeSteps(baking),
   ];
   const shapeStep = main[0] as RouteStep;
   const joins =

@@ -1,7 +1,7 @@
-import { staysOf, type HeardStay } from '@/core/diagnosis/temperatures';
+import { type HeardStay, staysOf } from '@/core/diagnosis/temperatures';
 import type { DoughRecord } from '@/core/record/dough';
-import { rowsOf, type Db } from '../db/rows';
 import { placeCurve } from './place-curve';
+import { type Db, rowsOf } from '../db/rows';
 
 /** What probes have said of a batch until `now`, stay by stay; a place that the house has no more is left out. */
 export async function batchTemperatures(db: Db, dough: DoughRecord, now: number): Promise<HeardStay[]> {

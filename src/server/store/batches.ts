@@ -1,9 +1,9 @@
-import type { PieceCount, EventOf, FloorEvent } from '@/core/record/events';
+import type { EventOf, FloorEvent, PieceCount } from '@/core/record/events';
 import { MARKS } from '@/core/record/marks';
 import { effectiveEvents } from '@/core/record/undo';
-import { rowsOf, type Db, type SqlValue } from '../db/rows';
 import { eventsOfKinds } from './doughs';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';
+import { type Db, rowsOf, type SqlValue } from '../db/rows';
 
 /** What batches are looked for by; what is left out does not matter. */
 export interface BatchSearch {

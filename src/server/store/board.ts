@@ -1,6 +1,5 @@
 import type { Board } from '@/core/wire/board';
 import { addLocalDays } from '@/core/time/local';
-import type { Db } from '../db/rows';
 import { calls } from './calls';
 import { todayBy } from './conditions';
 import { doughsDueFrom } from './doughs';
@@ -11,6 +10,7 @@ import { lastWeight } from './scale';
 import { latestOf, needlesOf, roomsOf } from './places';
 import { newestReadings } from './newest-readings';
 import { house, machinePools, people, staffing } from './house';
+import { type Db } from '../db/rows';
 
 /** Days before and after today for which a board knows who is there: as far as the plan can be moved and widened. */
 const STAFFED = { back: 8, ahead: 15 };

@@ -1,11 +1,11 @@
 import type { Board } from '@/core/wire/board';
 import { COOLING_RULES, type CoolingRule } from '@/core/climate/cooling';
 import type { SilentProbe } from '@/core/shopfloor/alarms';
-import { excursions, type Excursion } from '@/core/climate/excursions';
+import { type Excursion, excursions } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
-import { rowsOf, type Db } from '../db/rows';
 import { houseSettings } from './house';
 import { believed, type PlaceReadings } from './newest-readings';
+import { type Db, rowsOf } from '../db/rows';
 
 /** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
 export type Calls = Omit<Board['calls'], 'thaws'>;

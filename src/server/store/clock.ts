@@ -1,5 +1,5 @@
-import { machineClock, shownTime, type ClockSetting } from '@/core/time/clock';
-import { rowsOf, type Db } from '../db/rows';
+import { type ClockSetting, machineClock, shownTime } from '@/core/time/clock';
+import { type Db, rowsOf, write } from '../db/rows';
 
 interface ClockRow {
   shown_at: Date;
@@ -19,4 +19,14 @@ export async function clockSetting(db: Db): Promise<ClockSetting> {
 /** What time it is in the house. */
 export async function houseNow(db: Db): Promise<number> {
   return shownTime(await clockSetting(db), Date.now());
+}
+
+/** Sets the demo's clock. */
+export async function setDemoClock(
+  db: Db,
+  { shownAt, realAt, rate, paused }: { shownAt: number; realAt: number; rate: number; paused: boolean },
+): Promise<void> {
+  await write(db, 'UPDATE demo_clock SET shown_at = ?, real_at = ?, rate = ?, paused = ? WHERE id = 1', [
+    ...[new Date(shownAt), new Date(realAt), rate, paused],
+  ]);
 }

@@ -1,11 +1,11 @@
-import { probeReadings, type Conditions } from '@/core/forecast/conditions';
+import { type Conditions, probeReadings } from '@/core/forecast/conditions';
 import type { Machine } from '@/core/bakery/machines';
 import type { Today } from '@/core/forecast/windows';
-import type { Db } from '../db/rows';
 import { ovenDecks } from './decks';
 import { houseSettings, machinePools } from './house';
 import { newestReadings, type PlaceReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
+import { type Db } from '../db/rows';
 
 /** Hours before and after now in which outages of machines count for a forecast. */
 const OUTAGES = 15 * 24;

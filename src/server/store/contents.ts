@@ -2,8 +2,8 @@ import { effectiveEvents } from '@/core/record/undo';
 import type { FloorEvent } from '@/core/record/events';
 import { allergensOf } from '@/core/formula/analysis';
 import type { Allergen, IngredientBook } from '@/core/formula/ingredient';
-import type { Db } from '../db/rows';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
+import { type Db } from '../db/rows';
 
 /** Allergens that a dough's own formula brings. */
 export async function mixedIn(db: Db, doughId: number, book: IngredientBook): Promise<Allergen[]> {

@@ -1,9 +1,9 @@
-import { stateOf, type DoughRecord } from '@/core/record/dough';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { sheetsOfDough } from '@/core/forecast/cut-sheets';
 import type { PieceSize } from '@/core/cutting/piece';
-import { rowsOf, type Db } from '../db/rows';
 import { productVersions } from './products';
+import { type Db, rowsOf } from '../db/rows';
 
 /** What is cut from a dough: one sheet of each of its blocks, and the pieces of its outputs. */
 export interface DoughCut {

@@ -1,8 +1,8 @@
 import type { Decks, OvenDecks } from '@/core/bakery/decks';
-import { machinesOf, type Machine } from '@/core/bakery/machines';
+import { type Machine, machinesOf } from '@/core/bakery/machines';
 import { learnBakes } from '@/core/learning/bakes';
-import { rowsOf, type Db } from '../db/rows';
 import { houseSettings, machines } from './house';
+import { type Db, rowsOf } from '../db/rows';
 
 /** What evidence of bakes is about: a whole oven, or one of its decks. */
 export const deckSubject = (oven: string, deck: number) => `${oven}/${deck}`;

@@ -1,37 +1,37 @@
-import { machinesOf, type Equipment, type MachineKind } from '@/core/bakery/machines';
+import { type Equipment, type MachineKind, machinesOf } from '@/core/bakery/machines';
 import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
 import {
-  eventOf,
   type EventData,
+  eventOf,
   type FlatEvent,
   type FloorEvent,
   type FloorEventKind,
 } from '@/core/record/events';
-import { foldDough, type DoughState } from '@/core/record/state';
+import { type DoughState, foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
+  type DoughOutput,
   expandDough,
+  type ExpandedDough,
   loadsAmong,
   scrapOf,
-  type DoughOutput,
-  type ExpandedDough,
   type Sizes,
 } from '@/core/process/expand';
 import type { ProductSpec } from '@/core/process/route';
-import { onMachines, type ChosenMachines } from '@/core/process/on-machines';
-import { extraLoads, withChanges, type DoughChange } from '@/core/process/changes';
+import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
+import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
 import { inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
 import { equipment, houseSettings } from './house';
 import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
-import { reallyMixed, type MixedWeights } from './mixed';
-import { productVersions, type ProductVersion } from './products';
+import { type MixedWeights, reallyMixed } from './mixed';
+import { type ProductVersion, productVersions } from './products';
+import { type Db, rowsOf } from '../db/rows';
 
 interface OutputRow {
   id: number;

@@ -1,8 +1,8 @@
 import { learnFromReadings, type Learnt } from '@/core/learning/readings';
 import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
 import type { ProductSpec, Rise, RisePhase } from '@/core/process/route';
-import { rowsOf, type Db } from '../db/rows';
 import { houseSettings } from './house';
+import { type Db, rowsOf } from '../db/rows';
 
 export type EvidenceKind = 'reference' | 'rise' | 'factor' | 'bake';
 

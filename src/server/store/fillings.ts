@@ -1,8 +1,8 @@
 import { pieceArea } from '@/core/cutting/piece';
 import type { DoughRecord } from '@/core/record/dough';
 import type { FillingNeed } from '@/core/shaping/filling';
-import type { Db } from '../db/rows';
 import { doughsDueFrom } from './doughs';
+import { type Db } from '../db/rows';
 
 /** Step before which a filling must be there. */
 const NEEDED_BY = {

@@ -1,11 +1,11 @@
 import type { FormulaRanges } from '@/core/formula/advice';
-import { doughPercent, rollInPercent, type Formula } from '@/core/formula/formula';
+import { doughPercent, type Formula, rollInPercent } from '@/core/formula/formula';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
 import { houseSettings } from './house';
 import { ingredients } from './ingredients';
+import { type Db, rowsOf } from '../db/rows';
 
 /** One version of a formula. */
 export interface FormulaVersion {

@@ -1,5 +1,5 @@
 import type { FromFreezer } from '@/core/demand/frozen';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 /** Shaped pieces of a product in the freezer. */
 export interface Frozen {

@@ -1,5 +1,5 @@
 import type { HandoverWords } from '@/core/shopfloor/handover-words';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 /** The last words of shifts, the newest first, with who has read them. */
 export async function lastWords(db: Db, most = 3): Promise<HandoverWords[]> {

@@ -1,7 +1,7 @@
 import type { HouseBook } from '@/core/bakery/house-book';
 import { MINUTE } from '@/core/time/local';
-import type { Db } from '../db/rows';
 import { absences, extraShifts, machines, people, shifts } from './house';
+import { type Db } from '../db/rows';
 
 const DAY = 24 * 60 * MINUTE;
 /** Days of exceptions that are shown. */

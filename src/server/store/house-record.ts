@@ -2,7 +2,7 @@ import type { Person } from '@/core/bakery/people';
 import type { HouseRecord } from '@/core/bakery/house-record';
 import { tablets } from '../auth/tablet';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf, write } from '../db/rows';
 
 /** Changes that are shown. */
 const SHOWN = 100;
@@ -35,4 +35,32 @@ export async function houseRecord(db: Db, person: Person): Promise<HouseRecord> 
       ...{ was: json(was), becomes: json(becomes) },
     })),
   };
+}
+
+/** Writes down who changed what of the house. */
+export async function insertAudit(
+  db: Db,
+  {
+    now,
+    personId,
+    sessionId,
+    name,
+    subject,
+    before,
+    after,
+  }: {
+    now: number;
+    personId: number;
+    sessionId: number | null;
+    name: string;
+    subject: string;
+    before: string;
+    after: string;
+  },
+): Promise<void> {
+  await write(
+    db,
+    'INSERT INTO audit (at, person_id, session_id, command, subject, was, becomes) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [new Date(now), personId, sessionId, name, subject.slice(0, 160), before, after],
+  );
 }

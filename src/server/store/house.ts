@@ -1,16 +1,16 @@
-import { SKILLS, type Person } from '@/core/bakery/people';
+import { type Person, SKILLS } from '@/core/bakery/people';
 import type { Equipment, Machine, PlaceOfKind } from '@/core/bakery/machines';
 import type { MachinePool } from '@/core/schedule/problem';
 import {
   capacitySteps,
   crewSteps,
-  presences,
-  withExceptions,
   type Presence,
+  presences,
   type Shift,
+  withExceptions,
 } from '@/core/time/shifts';
-import { rowsOf, type Db } from '../db/rows';
-import { settingsOf, type Settings } from '@/core/bakery/settings';
+import { type Settings, settingsOf } from '@/core/bakery/settings';
+import { type Db, rowsOf } from '../db/rows';
 
 export interface House {
   name: string;
@@ -56,7 +56,7 @@ export function machines(db: Db): Promise<Omit<Machine, 'outages'>[]> {
   return rowsOf(
     db,
     `SELECT id, kind, label, capacity, unit, changeover_minutes AS changeover, kg_least AS kgLeast, kg_at_once AS kgAtOnce, decks,
-       place_id AS place FROM machine ORDER BY position`,
+       place_id AS place FROM machine WHERE removed_at IS NULL ORDER BY position`,
   );
 }
 

@@ -1,5 +1,5 @@
 import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
-import { linesOf, type Formula } from '@/core/formula/formula';
+import { type Formula, linesOf } from '@/core/formula/formula';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
 import { mixerOf } from '@/core/process/on-machines';
 import type { MixSheet } from '@/core/process/mix-sheet';
@@ -7,13 +7,13 @@ import { scale } from '@/core/formula/scale';
 import type { DoughRecord } from '@/core/record/dough';
 import type { BowlTemperatures } from '@/core/heat/mixing';
 import type { Place } from '@/core/heat/places';
-import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { sizes } from './doughs';
 import { learntMixing, mixSubject } from './evidence';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
 import { houseSettings } from './house';
 import { places } from './places';
+import { type Db } from '../db/rows';
 
 /** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
 export async function mixSheet(

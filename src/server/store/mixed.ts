@@ -3,8 +3,8 @@ import type { FloorEvent } from '@/core/record/events';
 import { actualMix, type MixChange } from '@/core/formula/actual';
 import { scale } from '@/core/formula/scale';
 import type { ExpandedDough } from '@/core/process/expand';
-import type { Db } from '../db/rows';
 import { formulaOfDough, ingredientsAndFormulas } from './formulas';
+import { type Db } from '../db/rows';
 
 /** What a dough really weighs, grams: dough as it was mixed, and its roll-in with all that is creamed into it. */
 export interface MixedWeights {
@@ -36,7 +36,10 @@ export async function reallyMixed(
     const version = await formulaOfDough(db, id);
     if (!version) return [];
     const planned = scale(version.formula, book, { by: 'finished', grams: size.kg * 1000 });
-    const mix = actualMix(planned, version.formula.doughCelsius, changes, size.bowls, book);
+    const mix = actualMix(
+      { planned, changes, bowls: size.bowls, doughCelsius: version.formula.doughCelsius },
+      book,
+    );
     const { doughGrams, rollInGrams } = mix.scaled;
     return mix.differs ? [[id, { dough: doughGrams, rollIn: rollInGrams }]] : [];
   });

@@ -1,6 +1,6 @@
 import type { PlaceLimits } from '@/core/climate/excursions';
 import type { Place } from '@/core/heat/places';
-import { rowsOf, type Db, type SqlValue } from '../db/rows';
+import { type Db, rowsOf, type SqlValue } from '../db/rows';
 
 /** One reading of a place. */
 export interface PlaceReading {

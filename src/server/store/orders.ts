@@ -4,15 +4,15 @@ import type { OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
 import { takeFrozen } from '@/core/demand/frozen';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
-import { KEPT_APART, proposeDoughs, type Maker } from '@/core/demand/propose';
+import { KEPT_APART, type Maker, proposeDoughs } from '@/core/demand/propose';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough } from '@/core/process/expand';
 import { addLocalDays } from '@/core/time/local';
-import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom, sizes } from './doughs';
-import { frozenStock, thawedFor, type Frozen } from './frozen';
+import { type Frozen, frozenStock, thawedFor } from './frozen';
 import { house, houseSettings } from './house';
 import { currentProducts, type ProductVersion } from './products';
+import { type Db, rowsOf } from '../db/rows';
 
 /** Days that are looked ahead. */
 export const ORDER_DAYS = 7;

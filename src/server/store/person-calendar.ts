@@ -2,10 +2,10 @@ import { writeCalendar } from '@/core/exchange/icalendar';
 import { planEvents } from '@/core/exchange/plan-table';
 import { rota } from '@/core/schedule/rota';
 import { tokenHash } from '../auth/token';
-import { rowsOf, type Db } from '../db/rows';
 import { houseBook } from './house-book';
 import { sharedBoard } from './shared-board';
 import { wordsIn } from '@/words/compile';
+import { type Db, rowsOf } from '../db/rows';
 
 /** The plan's hands-on work as a calendar: all of it, or what the rota gives to one person. */
 export async function planCalendar(db: Db, now: number, personId: number | null): Promise<string> {

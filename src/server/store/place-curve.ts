@@ -1,13 +1,13 @@
 import {
-  PLACE_SPANS,
-  timesOutside,
   type CurvePoint,
+  PLACE_SPANS,
   type PlaceRecord,
   type PlaceSpan,
+  timesOutside,
 } from '@/core/climate/curve';
 import type { PlaceLimits } from '@/core/climate/excursions';
-import { rowsOf, type Db, type SqlValue } from '../db/rows';
-import { summedDays, summedUntil } from '../place-hours';
+import { summedDays, summedUntil } from './place-hours';
+import { type Db, rowsOf, type SqlValue } from '../db/rows';
 
 /** Points of a curve at most: more than a screen has room for tell nothing more. */
 const POINTS = 360;

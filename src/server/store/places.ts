@@ -1,11 +1,11 @@
 import type { Board } from '@/core/wire/board';
 import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/forecast/windows';
-import type { Db } from '../db/rows';
 import { houseNow } from './clock';
 import { houseSettings } from './house';
 import { believed, newestReadings, type PlaceReadings } from './newest-readings';
 import { coded } from '@/core/codes/coded';
+import { type Db, rowsOf } from '../db/rows';
 
 const HOUR = 3_600_000;
 
@@ -79,4 +79,10 @@ export function todayOf(known: readonly Place[]): Today {
 /** Today's temperatures, as the house's clock has it. */
 export async function today(db: Db): Promise<Today> {
   return todayOf(await places(db, await houseNow(db)));
+}
+
+/** Whether the house has this place, as one where dough stands or as a probe that goes into it. */
+export async function hasPlace(db: Db, id: string, inDough: boolean): Promise<boolean> {
+  const found = await rowsOf(db, 'SELECT id FROM place WHERE id = ? AND in_dough = ?', [id, inDough]);
+  return found.length > 0;
 }

@@ -1,5 +1,5 @@
-import { undoable, type PlanVersion } from '@/core/schedule/plan-history';
-import { rowsOf, type Db } from '../db/rows';
+import { type PlanVersion, undoable } from '@/core/schedule/plan-history';
+import { type Db, rowsOf } from '../db/rows';
 
 /** Versions that an undo may go back through. */
 const REMEMBERED = 100;

@@ -1,5 +1,5 @@
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 /** A step's times in a plan. */
 export interface PlannedStep {

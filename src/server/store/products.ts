@@ -5,10 +5,10 @@ import { laminate } from '@/core/process/scheme-steps';
 import type { ProductSpec } from '@/core/process/route';
 import { dressingAllergens, inLabelOrder } from '@/core/shaping/topping';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
 import { evidence, withLearnt } from './evidence';
 import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
 import { schemeVersions } from './schemes';
+import { type Db, rowsOf } from '../db/rows';
 
 /** A product version with its product. */
 export interface ProductVersion extends ProductSpec {

@@ -1,6 +1,6 @@
 import type { Proposal, ProposalBody } from '@/core/schedule/proposal';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 interface Row extends Omit<Proposal, 'madeAt' | 'body'> {
   madeAt: Date;

@@ -1,8 +1,8 @@
-import { alarms, type Alarm } from '@/core/shopfloor/alarms';
+import { type Alarm, alarms } from '@/core/shopfloor/alarms';
 import { conditionsOf } from '@/core/wire/board';
 import { forecastDough } from '@/core/forecast/forecast';
-import type { Db } from '../db/rows';
 import { sharedBoard } from './shared-board';
+import { type Db } from '../db/rows';
 
 /** Days back from which doughs can ring, and by how much a tablet may hear it before the server, minutes. */
 const DAYS_BACK = 1;

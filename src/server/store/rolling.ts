@@ -1,8 +1,8 @@
 import type { Settings } from '@/core/bakery/settings';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { LAMINATION_KINDS, type LaminationKind, type LayerLimits } from '@/core/lamination/kinds';
-import type { Db } from '../db/rows';
 import { houseSettings } from './house';
+import { type Db } from '../db/rows';
 
 /** How the house rolls, from its own values. */
 export const rollingHouse = async (db: Db): Promise<RollingHouse> => rollingBy(await houseSettings(db));

@@ -1,4 +1,4 @@
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 /** The last weight that a scale has sent within some minutes of `now`; null where there is none. */
 export async function lastWeight(

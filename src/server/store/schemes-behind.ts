@@ -1,9 +1,9 @@
 import { coded, type Coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import { schemeName } from '@/core/lamination/scheme';
-import { rowsOf, type Db } from '../db/rows';
 import { doughsDueFrom } from './doughs';
 import { currentProducts } from './products';
+import { type Db, rowsOf } from '../db/rows';
 
 /** A planned dough whose products have another lamination scheme by now. */
 export interface DoughBehind {

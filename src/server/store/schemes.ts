@@ -1,7 +1,7 @@
 import type { Scheme } from '@/core/lamination/scheme';
 import type { SchemeVersion } from '@/core/process/route';
 import { json } from '../db/json';
-import { rowsOf, type Db } from '../db/rows';
+import { type Db, rowsOf } from '../db/rows';
 
 /** A scheme with its newest version, and the products that are laminated by any version of it today. */
 export interface HouseScheme extends SchemeVersion {

@@ -1,11 +1,11 @@
 import type { ScrapStock } from '@/core/record/scrap';
 import { effectiveEvents } from '@/core/record/undo';
 import { inLabelOrder } from '@/core/shaping/topping';
-import { rowsOf, type Db } from '../db/rows';
 import { floorEvents } from './doughs';
 import { ingredientsAndFormulas } from './formulas';
 import { houseSettings } from './house';
 import { mixedIn, putIn } from './contents';
+import { type Db, rowsOf } from '../db/rows';
 
 const HOUR = 3_600_000;
 

@@ -1,8 +1,8 @@
-import { withoutOver, type Board } from '@/core/wire/board';
+import { type Board, withoutOver } from '@/core/wire/board';
 import { packBoard, type PackedBoard } from '@/core/wire/packed-board';
 import { MINUTE } from '@/core/time/local';
-import { rowsOf, type Db } from '../db/rows';
 import { board } from './board';
+import { type Db, rowsOf } from '../db/rows';
 
 /** Boards that are kept: what the views of one minute ask for. */
 const KEPT = 4;

@@ -1,10 +1,10 @@
-import { wholePlan, type PlanMeans, type WholePlan } from '@/core/schedule/whole-plan';
+import { type PlanMeans, wholePlan, type WholePlan } from '@/core/schedule/whole-plan';
 import { addLocalDays } from '@/core/time/local';
-import type { Db } from '../db/rows';
 import { staffedBetween } from './board';
 import { conditions } from './conditions';
 import { doughsDueFrom, type Supposing } from './doughs';
 import { equipment, house, machinePools, staffing } from './house';
+import { type Db } from '../db/rows';
 
 /** Days before today whose doughs may still be under way. */
 const BACK = 2;

@@ -5,7 +5,7 @@ import type { Say } from '@/words/say';
 import { SCORE_WORDS } from '@/core/record/marks';
 import { dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
-import { countWords } from '../oven/words';
+import { countValues } from '../oven/words';
 import { TableHead } from '../kit/table-head';
 
 interface Line {
@@ -106,7 +106,7 @@ export function BatchList({
                   <td className="pr-4">{products}</td>
                   <td className="pr-4 whitespace-nowrap">{dayTime(finishedAt, zone)}</td>
                   <td className="pr-4">
-                    {counted ? countWords({ kind: 'counted', ...counted }) : say('batch.notCounted')}
+                    {counted ? say('batch.count', countValues(counted)) : say('batch.notCounted')}
                   </td>
                   <td className="pr-4">
                     {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) })}

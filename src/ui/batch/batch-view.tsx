@@ -3,9 +3,9 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useState } from 'react';
-import { batchReports, type BatchReport } from '@/core/diagnosis/report';
+import { type BatchReport, batchReports } from '@/core/diagnosis/report';
 import type { BatchMarks } from '@/core/record/marks';
-import { readByHand, type HeardStay } from '@/core/diagnosis/temperatures';
+import { type HeardStay, readByHand } from '@/core/diagnosis/temperatures';
 import type { PieceCount } from '@/core/record/events';
 import type { Person } from '@/core/bakery/people';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -21,7 +21,7 @@ import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
 import { CountSheet } from '../oven/count-sheet';
-import { countWords } from '../oven/words';
+import { countValues } from '../oven/words';
 import { MarksForm } from './marks-form';
 import { Photos } from './photos';
 import { Temperatures } from './temperatures';
@@ -153,7 +153,7 @@ function Output({
       <div className="mb-3 flex flex-wrap items-center gap-3 text-xl">
         <p>
           {say('batch.partPart2', {
-            part: counted ? countWords({ kind: 'counted', ...counted }) : say('batch.notCountedYet'),
+            part: counted ? say('batch.count', countValues(counted)) : say('batch.notCountedYet'),
             part2: mean !== null ? say('batch.marksOf5', { mean: mean.toFixed(1) }) : '',
           })}
         </p>

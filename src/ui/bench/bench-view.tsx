@@ -8,22 +8,20 @@ import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { lastUndoable } from '@/core/record/undo';
-import { Undo2 } from 'lucide-react';
 import { together } from '@/core/shopfloor/together';
-import { clockTime } from '@/core/time/local';
 import { AlarmBand } from '../floor/alarm-band';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useAlarms } from '../floor/use-alarms';
-import { Button } from '../kit/button';
+import { Refusal } from '../kit/refusal';
 import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
-import { eventWords } from '../live/tap-words';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
 import { benchWords, useBenchFor, WhoseBench } from './whose-bench';
 import { WaitingLanes } from './waiting-lanes';
+import { UndoLast } from './undo-last';
 
 // Comes when somebody looks at a wait; the work at hand must be there first.
 const WaitCard = dynamic(() => import('./wait-card').then((module) => module.WaitCard), {
@@ -61,8 +59,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
   const looked = lists.waiting.find((item) => idOf(item) === held && item.step.step.ends !== 'tap');
   const chosen = looked ?? candidates.find((item) => idOf(item) === held) ?? candidates[0];
   const last = lastUndoable(events, person.id);
-  const lastStep =
-    last && doughs.find(({ id }) => id === last.doughId)?.steps.find(({ key }) => key === last.stepKey);
+
   const undoable = last && now - last.at < 60 * 60_000 ? last : null;
   const pick = (item: AgendaItem) => {
     setHeld(idOf(item));
@@ -78,15 +75,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
       <AlarmBand {...calls} zone={zone} />
       <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
         <section aria-label={say('bench.now')} className="bg-flour p-5">
-          {trouble && (
-            <p
-              role="alert"
-              className="mb-3 flex items-center justify-between gap-3 border-l-4 border-warn pl-3 text-lg text-warn"
-            >
-              {trouble}
-              <Button onClick={calm}>{say('bench.understood')}</Button>
-            </p>
-          )}
+          <Refusal message={trouble} onRead={calm} />
           {looked ? (
             <WaitCard
               key={idOf(looked)}
@@ -123,28 +112,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
             </p>
           )}
           {undoable && (
-            <Button
-              floor
-              className="mt-4 flex items-center gap-3"
-              onClick={() =>
-                void record({
-                  doughId: undoable.doughId,
-                  stepKey: undoable.stepKey,
-                  kind: 'undo',
-                  undoes: undoable.id,
-                })
-              }
-            >
-              <Undo2 aria-hidden size={22} />
-              <span>
-                {say.rich('bench.undo', {
-                  span: (words) => <span className="text-base text-quiet">{words}</span>,
-                  label: say.coded(lastStep?.label ?? 'note'),
-                  EVENTWORDS: eventWords(say)[undoable.kind],
-                  time: clockTime(undoable.at, zone),
-                })}
-              </span>
-            </Button>
+            <UndoLast record={record} undoable={undoable} zone={zone} last={last} doughs={doughs} />
           )}
         </section>
         <NextList

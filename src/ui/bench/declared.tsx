@@ -2,7 +2,7 @@ import { useWords } from '../kit/words';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
 import type { StepKind } from '@/core/process/route';
-import { crossContactWords, inLabelOrder } from '@/core/shaping/topping';
+import { crossContactMessage, inLabelOrder } from '@/core/shaping/topping';
 
 /** Where somebody touches what is in it, or what lies on it. */
 const OPEN: readonly StepKind[] = [
@@ -26,7 +26,7 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
   const own = outputs.filter(({ id }) => step.outputId === null || id === step.outputId);
   const allergens = inLabelOrder(own.flatMap((output) => output.allergens));
   const undeclared = [...new Set(own.flatMap((output) => output.undeclared ?? []))];
-  const mind = crossContactWords(allergens);
+  const mind = crossContactMessage(allergens);
   const [only] = own;
   return (
     <>

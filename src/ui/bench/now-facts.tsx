@@ -1,7 +1,7 @@
 import type { Machine } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
-import { turnWords, type TurnCount } from '@/core/record/turns';
+import { turnMessage, type TurnCount } from '@/core/record/turns';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
@@ -43,7 +43,7 @@ export function NowFacts({ item: { step, state }, turns, zone, machines, outputs
       <div className="grid gap-1 text-xl">
         <p>{facts.join(', ')}</p>
         {turns && step.step.turn && turns.of !== turns.planned && (
-          <p className="font-semibold">{say.coded(turnWords(turns))}</p>
+          <p className="font-semibold">{say.coded(turnMessage(turns))}</p>
         )}
         {step.step.gives !== undefined && (
           <p>{say('bench.doughTo', { celsius: celsius(step.step.gives) })}</p>

@@ -2,7 +2,7 @@ import type { EventBody } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
-import { TemperatureSheet } from './temperature-sheet';
+import { TellSheets } from './tell-sheets';
 import { WordsSheet } from './words-sheet';
 
 /** A sheet that lies over the card. */
@@ -32,28 +32,15 @@ interface Props {
 }
 
 /** What can be told of the step beside that it is done: a temperature, a note, that it is left out and why. */
-export function NowSheets({ item: { dough, step }, open: sheet, onOpen: setSheet, tell }: Props) {
+export function NowSheets({ item, open, onOpen, tell }: Props) {
   const say = useWords();
   return (
     <>
-      <TemperatureSheet
-        open={sheet === 'temperature'}
-        onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
-        step={step.step}
-        of={{ doughId: dough.id, stepKey: step.key }}
-        onTell={(value) => tell({ kind: 'temperature', celsius: value })}
-      />
+      <TellSheets {...{ item, open, onOpen, tell }} notes={notes(say)} />
       <WordsSheet
-        open={sheet === 'note'}
-        onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
-        words={notes(say)}
-        onSay={(text) => tell({ kind: 'note', text })}
-      />
-      <WordsSheet
-        open={sheet === 'skip'}
-        onOpenChange={(open) => setSheet(open ? 'skip' : null)}
-        title={say('bench.skipBecause', { label: say.coded(step.label).toLowerCase() })}
+        open={open === 'skip'}
+        onOpenChange={(to) => onOpen(to ? 'skip' : null)}
+        title={say('bench.skipBecause', { label: say.coded(item.step.label).toLowerCase() })}
         words={reasons(say)}
         onSay={(text) => tell({ kind: 'skip', text })}
       />

@@ -1,12 +1,13 @@
 'use client';
 
+import type { Fold } from '@/core/lamination/stack';
 import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { useMemo, useState } from 'react';
 import type { BlockWork } from '@/core/process/block-work';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { blockName, foldsOf } from '@/core/record/turns';
-import { foldAdvice, outcomeWords } from '@/core/lamination/advice';
+import { foldAdvice, outcomeMessage } from '@/core/lamination/advice';
 import { foldDrawing } from '@/core/lamination/drawing';
 import { planBlockIfAny } from '@/core/lamination/geometry';
 import { FOLD_WORDS, HOW_TO } from '@/core/lamination/words';
@@ -17,6 +18,8 @@ import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
 import type { WorkProps } from './work-props';
+import type { DoughForecast, StepForecast } from '../../core/forecast/forecast';
+import type { StepState } from '../../core/record/step-state';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
 export function TurnWork({ item, rolling, tell, running }: WorkProps) {
@@ -29,43 +32,19 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
   const block = blockInHand(dough, state) ?? work?.blocks ?? 1;
   const folds = useMemo(() => foldsOf(dough.steps, dough.state, block), [dough, block]);
   const turn = useMemo(() => planned(work, rolling, folds), [work, rolling, folds]);
-  const next = dough.steps.find(({ step: other }) => other.turn === (step.step.turn ?? 0) + 1);
+
   const advice =
     work &&
-    foldAdvice(work.scheme.scheme, work.weights, work.mm, rolling.limits[work.scheme.scheme.kind], {
+    foldAdvice(work.scheme.scheme, work.weights, {
+      mm: work.mm,
+      limits: rolling.limits[work.scheme.scheme.kind],
       given: folds.given.map((one) => one.fold),
       toCome: folds.toCome.map((one) => one.fold),
     });
-  const tellOf = (act: EventBody) => {
-    tell(act);
-    setTelling(false);
-  };
+
   return (
     <div className="grid w-full gap-2">
-      {work && work.blocks > 1 && (
-        <ol aria-label={say('bench.blocks')} className="flex flex-wrap gap-2 text-lg">
-          {Array.from({ length: work.blocks }, (_, i) => i + 1).map((nth) => {
-            const had = foldsOf(dough.steps, dough.state, nth).given.length;
-            return (
-              <li
-                key={nth}
-                aria-current={nth === block ? 'step' : undefined}
-                className={
-                  nth === block
-                    ? 'rounded bg-butter-wash px-3 py-1 font-bold'
-                    : 'rounded border border-hairline px-3 py-1'
-                }
-              >
-                {say('bench.blockFoldFoldsInHand', {
-                  blockName: blockName(nth),
-                  had,
-                  hasNth: nth === block && running,
-                })}
-              </li>
-            );
-          })}
-        </ol>
-      )}
+      {work && work.blocks > 1 && <BlockList work={work} dough={dough} block={block} running={running} />}
       {advice?.words && (
         <p className="border-l-4 border-warn pl-3 text-lg text-warn">{say.coded(advice.words)}</p>
       )}
@@ -95,7 +74,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
               part2:
                 advice && !advice.words
                   ? say('bench.comesTo', {
-                      outcomeWords: say.coded(outcomeWords(advice.outcome, work.scheme.scheme)),
+                      outcomeWords: say.coded(outcomeMessage(advice.outcome, work.scheme.scheme)),
                     })
                   : '',
             })}
@@ -107,21 +86,88 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
           {say('bench.givenOtherwise')}
         </Button>
       )}
-      <Sheet open={telling} onOpenChange={setTelling} title={say('common.whatWasGiven')}>
-        <div className="grid gap-3">
-          {next?.step.given && (
-            <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>
-              {say.rich('bench.turnsAndAtOneGo', { turn: () => step.step.turn, turn2: () => next.step.turn })}
-            </Button>
-          )}
-          {otherWays(say, fold).map(({ label, folds: given }) => (
-            <Button key={label} floor onClick={() => tellOf(turnDone(dough, step, state, given))}>
-              {label}
-            </Button>
-          ))}
-        </div>
-      </Sheet>
+      <FoldedDifferently
+        telling={telling}
+        onTelling={setTelling}
+        step={step}
+        fold={fold}
+        dough={dough}
+        state={state}
+        onTell={tell}
+      />
     </div>
+  );
+}
+
+interface BlockListProps {
+  work: BlockWork;
+  dough: DoughForecast;
+  block: number;
+  running: boolean;
+}
+
+/** Which block is in hand, and how many folds each has had. */
+function BlockList({ work, dough, block, running }: BlockListProps) {
+  const say = useWords();
+  return (
+    <ol aria-label={say('bench.blocks')} className="flex flex-wrap gap-2 text-lg">
+      {Array.from({ length: work.blocks }, (_, i) => i + 1).map((nth) => {
+        const had = foldsOf(dough.steps, dough.state, nth).given.length;
+        return (
+          <li
+            key={nth}
+            aria-current={nth === block ? 'step' : undefined}
+            className={
+              nth === block
+                ? 'rounded bg-butter-wash px-3 py-1 font-bold'
+                : 'rounded border border-hairline px-3 py-1'
+            }
+          >
+            {say('bench.blockFoldFoldsInHand', {
+              blockName: blockName(nth),
+              had,
+              hasNth: nth === block && running,
+            })}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+interface FoldedDifferentlyProps {
+  telling: boolean;
+  onTelling: (value: boolean) => void;
+  step: StepForecast;
+  fold: Fold;
+  dough: DoughForecast;
+  state: StepState;
+  onTell: (act: EventBody) => void;
+}
+
+/** How the turn was folded, where not as planned. */
+function FoldedDifferently({ telling, onTelling, step, fold, dough, state, onTell }: FoldedDifferentlyProps) {
+  const say = useWords();
+  const next = dough.steps.find(({ step: other }) => other.turn === (step.step.turn ?? 0) + 1);
+  const tellOf = (act: EventBody) => {
+    onTell(act);
+    onTelling(false);
+  };
+  return (
+    <Sheet open={telling} onOpenChange={onTelling} title={say('common.whatWasGiven')}>
+      <div className="grid gap-3">
+        {next?.step.given && (
+          <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>
+            {say.rich('bench.turnsAndAtOneGo', { turn: () => step.step.turn, turn2: () => next.step.turn })}
+          </Button>
+        )}
+        {otherWays(say, fold).map(({ label, folds: given }) => (
+          <Button key={label} floor onClick={() => tellOf(turnDone(dough, step, state, given))}>
+            {label}
+          </Button>
+        ))}
+      </div>
+    </Sheet>
   );
 }
 

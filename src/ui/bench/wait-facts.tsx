@@ -1,6 +1,6 @@
 import { cooling, coolingMessage, type CoolingRule } from '@/core/climate/cooling';
 import { lastMeasured, probeReadings } from '@/core/forecast/conditions';
-import { remarkMessage } from '@/core/forecast/remark-words';
+import { remarkMessage } from '@/core/forecast/remark-message';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { clockTime, dayTime } from '@/core/time/local';
 import type { Board } from '@/core/wire/board';

@@ -2,8 +2,7 @@ import type { EventBody } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { useWords } from '../kit/words';
 import { AliveSheet } from './alive-sheet';
-import { TemperatureSheet } from './temperature-sheet';
-import { WordsSheet } from './words-sheet';
+import { TellSheets } from './tell-sheets';
 
 /** A sheet that lies over the card. */
 export type WaitSheet = 'alive' | 'temperature' | 'note';
@@ -16,39 +15,29 @@ interface Props {
 }
 
 /** What can be told of a wait beside how it looks: whether it is alive, a temperature, a note. */
-export function WaitSheets({ item: { dough, step }, open: sheet, onOpen: setSheet, tell }: Props) {
+export function WaitSheets({ item, open, onOpen, tell }: Props) {
   const say = useWords();
-  const { alive } = step.step;
+  const { alive } = item.step.step;
   return (
     <>
       {alive && (
         <AliveSheet
-          open={sheet === 'alive'}
-          onOpenChange={(open) => setSheet(open ? 'alive' : null)}
+          open={open === 'alive'}
+          onOpenChange={(to) => onOpen(to ? 'alive' : null)}
           of={alive.of}
           signs={alive.signs}
           onAnswer={(data) => tell({ kind: 'alive', data })}
         />
       )}
-      <TemperatureSheet
-        open={sheet === 'temperature'}
-        onOpenChange={(open) => setSheet(open ? 'temperature' : null)}
-        step={step.step}
-        of={{ doughId: dough.id, stepKey: step.key }}
-        onTell={(degrees) => tell({ kind: 'temperature', celsius: degrees })}
-      />
-      <WordsSheet
-        open={sheet === 'note'}
-        onOpenChange={(open) => setSheet(open ? 'note' : null)}
-        title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
-        words={[
+      <TellSheets
+        {...{ item, open, onOpen, tell }}
+        notes={[
           say('bench.skinHasFormed'),
           'condensation',
           say('bench.smellsSour'),
           say('bench.leaksButter'),
           say('bench.justRight'),
         ]}
-        onSay={(text) => tell({ kind: 'note', text })}
       />
     </>
   );

@@ -3,8 +3,8 @@
 import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { remarkMessage } from '@/core/forecast/remark-words';
-import { countTurns, turnWords } from '@/core/record/turns';
+import { remarkMessage } from '@/core/forecast/remark-message';
+import { countTurns, turnMessage } from '@/core/record/turns';
 import { clockTime, dayTime } from '@/core/time/local';
 import { useCelsius } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
@@ -85,7 +85,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
         {words}
         {step.step.cover && `, ${step.step.cover}`}
         {turns && turns.done < turns.of && (
-          <span className="block font-bold text-ink">{say.coded(turnWords(turns))}</span>
+          <span className="block font-bold text-ink">{say.coded(turnMessage(turns))}</span>
         )}
       </span>
     </>

@@ -3,23 +3,24 @@
 import { useWords } from '../kit/words';
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { sheetArea } from '@/core/cutting/arrange';
 import { cutDrawing } from '@/core/cutting/drawing';
 import type { PieceSize } from '@/core/cutting/piece';
 import { partsFor } from '@/core/cutting/solve';
 import { svgFile } from '@/core/drawing/svg';
-import { rulerLength, rulerMark } from '@/core/units/length';
-import { showLength, showMass } from '@/core/units/reader';
+import { rulerMark } from '@/core/units/length';
+import { showLength } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
-import { Choice, Field } from '../kit/field';
 import { Tabs } from '../lamination/tabs';
 import { useUnits } from '../live/units';
 import { measure } from '@/core/units/measure';
-import { unless, useTyped, wants } from '../workbench/use-typed';
+import { useTyped } from '../workbench/use-typed';
 import { CutAnswers } from './cut-answers';
 import { CutRows } from './cut-rows';
 import { useArrangement } from './use-arrangement';
-import { readRow, rowOf, tooLarge, type CutRow } from './rows';
+import { type CutRow, readRow, rowOf, tooLarge } from './rows';
+import { SheetWords } from './sheet-words';
+import { SheetFields } from './sheet-fields';
+import type { Drawing } from '../../core/drawing/drawing';
 
 export interface PieceToCut {
   name: string;
@@ -30,11 +31,6 @@ export interface PieceToCut {
   target: number | null;
   perTray: number | null;
 }
-
-const FORMS = [
-  { id: 'rectangle', name: 'rectangular' },
-  { id: 'round', name: 'round' },
-];
 
 interface Props {
   /** Of a dough; null where it is for any sheet. */
@@ -103,62 +99,15 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
   const laid = useArrangement(ask);
   const names = rows.map(({ name }) => name);
   const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units.length));
-  const file =
-    drawing &&
-    `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, say.coded(drawing.says), 10))}`;
 
   return (
     <main className="flex-1 p-5 print:p-0">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
         {title === null ? <Tabs at="/cutting" /> : <h1 className="text-3xl font-bold">{title}</h1>}
-        <div className="flex gap-2 print:hidden">
-          {file && (
-            <a
-              href={file}
-              download="cut-plan.svg"
-              className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
-            >
-              <Download aria-hidden size={18} />
-              {say('cutting.sVGTrueSize')}
-            </a>
-          )}
-          <button
-            type="button"
-            onClick={() => window.print()}
-            className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
-          >
-            <Printer aria-hidden size={18} />
-            {say('cutting.printOnA4')}
-          </button>
-        </div>
+        <TakeAway drawing={drawing} />
       </div>
       <div className="grid gap-3 print:hidden">
-        <div className="grid max-w-4xl grid-cols-2 gap-2 sm:grid-cols-5">
-          <Choice
-            label={say('cutting.sheet')}
-            value={typed.form}
-            options={FORMS}
-            onChoose={(form) => set({ form })}
-          />
-          <Field
-            label={round ? say('cutting.sheetAcross') : say('cutting.sheetLong')}
-            {...field('length')}
-            trouble={unless(length, wants(say, 'cm'))}
-          />
-          {!round && (
-            <Field
-              label={say('cutting.sheetWide')}
-              {...field('width')}
-              trouble={unless(width, wants(say, 'cm'))}
-            />
-          )}
-          <Field label={say('cutting.sheetThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
-          <Field
-            label={say('cutting.densityGCm')}
-            {...field('density')}
-            trouble={unless(density, say('cutting.suchAs107'))}
-          />
-        </div>
+        <SheetFields typed={typed} set={set} field={field} read={read} />
         <CutRows rows={rows} faults={faults} onChange={setRows} />
       </div>
       {sheetFault && (
@@ -169,35 +118,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
       {ask && !laid && <p className="mt-4 text-lg">{say('cutting.layingItOut')}</p>}
       {laid && drawing && (
         <>
-          <p className="mt-4 text-[17px]">
-            {say.rich('cutting.partPart2Part3Part4Length', {
-              part: sheets > 1 ? say('cutting.sheetsLikeThisOne', { sheets }) : '',
-              part2: rolled
-                ? say('cutting.rolledToThenTrimmedOn', {
-                    rulerMark: rulerMark(rolled.length, units.length),
-                    rulerLength: rulerLength(rolled.width, units.length),
-                  })
-                : '',
-              part3:
-                laid.sheet.parts > 1
-                  ? say('cutting.longerThanTheBenchCut', {
-                      parts: laid.sheet.parts,
-                      rulerLength: rulerLength(laid.sheet.length, units.length),
-                    })
-                  : '',
-              part4: laid.plan.round
-                ? say('cutting.roundSheetAcross', {
-                    rulerLength: rulerLength(laid.sheet.length, units.length),
-                  })
-                : say('cutting.sheet2', {
-                    rulerMark: rulerMark(laid.sheet.length, units.length),
-                    rulerLength: rulerLength(laid.sheet.width, units.length),
-                  }),
-              length: showLength(laid.sheet.mm, units),
-              mass: showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units),
-              notes: () => notes.map((note) => ` ${note}`),
-            })}
-          </p>
+          <SheetWords sheets={sheets} rolled={rolled} laid={laid} notes={notes} />
           {tooLarge(say, laid.sheet.wanted, laid.plan, names).map((words) => (
             <p key={words} role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
               {words}
@@ -224,5 +145,39 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
         </>
       )}
     </main>
+  );
+}
+
+interface TakeAwayProps {
+  drawing: Drawing | null;
+}
+
+/** The plan as a drawing in true size, or on paper. */
+function TakeAway({ drawing }: TakeAwayProps) {
+  const say = useWords();
+  const file =
+    drawing &&
+    `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgFile(drawing, say.coded(drawing.says), 10))}`;
+  return (
+    <div className="flex gap-2 print:hidden">
+      {file && (
+        <a
+          href={file}
+          download="cut-plan.svg"
+          className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
+        >
+          <Download aria-hidden size={18} />
+          {say('cutting.sVGTrueSize')}
+        </a>
+      )}
+      <button
+        type="button"
+        onClick={() => window.print()}
+        className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
+      >
+        <Printer aria-hidden size={18} />
+        {say('cutting.printOnA4')}
+      </button>
+    </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { Plus, X } from 'lucide-react';
-import { PIECE_SHAPES, SHAPE_WORDS, type PieceShape } from '@/core/cutting/piece';
+import { PIECE_SHAPES, type PieceShape, SHAPE_WORDS } from '@/core/cutting/piece';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import type { CutRow } from './rows';
@@ -24,70 +24,9 @@ export function CutRows({
     onChange(rows.map((row, k) => (k === i ? { ...row, ...part } : row)));
   return (
     <div className="grid gap-2">
-      {rows.map((row, i) => {
-        const words = SHAPE_WORDS[row.shape];
-        return (
-          <fieldset key={i}>
-            <legend className="sr-only">{say('cutting.piece', { i: i + 1 })}</legend>
-            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
-              <Field label={say('cutting.for')} value={row.name} onType={(name) => set(i, { name })} />
-              <Choice
-                label={say('cutting.shape')}
-                value={row.shape}
-                options={PIECE_SHAPES.map((id) => ({ id, name: say.coded(SHAPE_WORDS[id].label) }))}
-                onChoose={(shape) => set(i, { shape: shape as PieceShape })}
-              />
-              <Field label={say.coded(words.base)} value={row.base} onType={(base) => set(i, { base })} />
-              {row.shape === 'sector' ? (
-                <Field
-                  label={say('cutting.sectors')}
-                  value={row.sectors}
-                  onType={(sectors) => set(i, { sectors })}
-                />
-              ) : words.height ? (
-                <Field
-                  label={say.coded(words.height)}
-                  value={row.height}
-                  onType={(height) => set(i, { height })}
-                />
-              ) : (
-                <span />
-              )}
-              <Field
-                label={say('cutting.piecesASheet')}
-                value={row.most}
-                placeholder={say('cutting.allThatFit')}
-                onType={(most) => set(i, { most })}
-              />
-              <Field
-                label={say('cutting.eachShouldWeigh')}
-                value={row.target}
-                onType={(target) => set(i, { target })}
-              />
-              <Field
-                label={say('cutting.onATray')}
-                value={row.perTray}
-                onType={(perTray) => set(i, { perTray })}
-              />
-              {rows.length > 1 && (
-                <button
-                  type="button"
-                  aria-label={say('cutting.leaveOutPiece', { i: i + 1 })}
-                  className="grid size-10 place-items-center rounded border border-edge"
-                  onClick={() => onChange(rows.filter((_, k) => k !== i))}
-                >
-                  <X aria-hidden size={18} />
-                </button>
-              )}
-            </div>
-            {faults[i] && (
-              <p role="alert" className="mt-1 text-warn">
-                {faults[i]}
-              </p>
-            )}
-          </fieldset>
-        );
-      })}
+      {rows.map((row, i) => (
+        <CutRowFields key={i} i={i} row={row} set={set} rows={rows} onChange={onChange} faults={faults} />
+      ))}
       {rows.length < MOST_ROWS && (
         <Button
           className="flex min-h-10 items-center gap-2 justify-self-start"
@@ -112,5 +51,74 @@ export function CutRows({
         </Button>
       )}
     </div>
+  );
+}
+
+interface CutRowFieldsProps {
+  i: number;
+  row: CutRow;
+  set: (i: number, part: Partial<CutRow>) => void;
+  rows: readonly CutRow[];
+  onChange: (rows: CutRow[]) => void;
+  faults: readonly (string | null)[];
+}
+
+/** A kind of piece: its shape, measures, weight and number. */
+function CutRowFields({ i, row, set, rows, onChange, faults }: CutRowFieldsProps) {
+  const say = useWords();
+
+  const words = SHAPE_WORDS[row.shape];
+  return (
+    <fieldset>
+      <legend className="sr-only">{say('cutting.piece', { i: i + 1 })}</legend>
+      <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
+        <Field label={say('cutting.for')} value={row.name} onType={(name) => set(i, { name })} />
+        <Choice
+          label={say('cutting.shape')}
+          value={row.shape}
+          options={PIECE_SHAPES.map((id) => ({ id, name: say.coded(SHAPE_WORDS[id].label) }))}
+          onChoose={(shape) => set(i, { shape: shape as PieceShape })}
+        />
+        <Field label={say.coded(words.base)} value={row.base} onType={(base) => set(i, { base })} />
+        {row.shape === 'sector' ? (
+          <Field
+            label={say('cutting.sectors')}
+            value={row.sectors}
+            onType={(sectors) => set(i, { sectors })}
+          />
+        ) : words.height ? (
+          <Field label={say.coded(words.height)} value={row.height} onType={(height) => set(i, { height })} />
+        ) : (
+          <span />
+        )}
+        <Field
+          label={say('cutting.piecesASheet')}
+          value={row.most}
+          placeholder={say('cutting.allThatFit')}
+          onType={(most) => set(i, { most })}
+        />
+        <Field
+          label={say('cutting.eachShouldWeigh')}
+          value={row.target}
+          onType={(target) => set(i, { target })}
+        />
+        <Field label={say('cutting.onATray')} value={row.perTray} onType={(perTray) => set(i, { perTray })} />
+        {rows.length > 1 && (
+          <button
+            type="button"
+            aria-label={say('cutting.leaveOutPiece', { i: i + 1 })}
+            className="grid size-10 place-items-center rounded border border-edge"
+            onClick={() => onChange(rows.filter((_, k) => k !== i))}
+          >
+            <X aria-hidden size={18} />
+          </button>
+        )}
+      </div>
+      {faults[i] && (
+        <p role="alert" className="mt-1 text-warn">
+          {faults[i]}
+        </p>
+      )}
+    </fieldset>
   );
 }

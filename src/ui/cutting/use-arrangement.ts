@@ -11,7 +11,7 @@ export interface SheetToCut {
   wanted: Wanted[];
 }
 
-interface Laid<T> {
+export interface Laid<T> {
   sheet: T;
   plan: Arrangement;
 }

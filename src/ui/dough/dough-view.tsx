@@ -21,6 +21,7 @@ import { LayersPanel } from './layers-panel';
 import { PiecesPanel } from './pieces-panel';
 import { ScrapPanel } from './scrap-panel';
 import { StepTable } from './step-table';
+import type { DoughRecord } from '../../core/record/dough';
 
 /** Trimmings belong to the step that cuts or divides. */
 const scrapStep = ({ steps }: DoughForecast) =>
@@ -38,46 +39,11 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   if (!dough || !facts) return null;
   const slack = stepSlack(dough, facts.outputs, now);
   const staffed = staffedSpans(board.presences);
-  const words = stateWords(say, dough, now);
+
   const off = misfits(dough);
   return (
     <main className="flex-1 p-5">
-      <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
-        <div>
-          <h1 className="text-4xl font-bold">{dough.name}</h1>
-          <p className="text-xl">
-            {say('dough.ofDough', { outputWords: outputWords(facts), weight: weight(facts.kg) })}
-          </p>
-          <p className="text-lg text-quiet">
-            {facts.outputs.map(({ id, product, dueAt }) => (
-              <span key={id} className="mr-5">
-                {say('dough.due', {
-                  value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
-                  time: dayTime(dueAt, zone),
-                })}
-              </span>
-            ))}
-            {words}
-          </p>
-        </div>
-        <div className="flex gap-3">
-          <Button onClick={() => setNoting(true)} className="min-h-11">
-            {say('dough.noteOnThisDough')}
-          </Button>
-          <a
-            href={`/dough/${dough.id}/sheet`}
-            className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
-          >
-            {say('dough.mixingSheet')}
-          </a>
-          <a
-            href="/plan"
-            className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
-          >
-            {say('dough.plan')}
-          </a>
-        </div>
-      </div>
+      <DoughHead dough={dough} facts={facts} zone={zone} onNoting={setNoting} now={now} />
       {trouble && (
         <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-lg text-warn">
           {trouble}
@@ -101,18 +67,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         now={now}
         zone={zone}
       />
-      {dough.state.notes.length > 0 && (
-        <ul className="my-3 text-lg">
-          {dough.state.notes.map(({ text, at, personId }) => (
-            <li key={at}>
-              “{text}”{' '}
-              <span className="text-quiet">
-                {board.people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Notes dough={dough} board={board} zone={zone} />
       {facts.lamination && (
         <LayersPanel
           dough={dough}
@@ -137,5 +92,80 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         onSay={(text) => void record({ doughId: dough.id, stepKey: null, kind: 'note', text })}
       />
     </main>
+  );
+}
+
+interface DoughHeadProps {
+  dough: DoughForecast;
+  facts: DoughRecord;
+  zone: string;
+  onNoting: (value: boolean) => void;
+  now: number;
+}
+
+/** The dough, what is due of it, and where else it is shown. */
+function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
+  const say = useWords();
+  const words = stateWords(say, dough, now);
+  return (
+    <div className="mb-3 flex flex-wrap items-end justify-between gap-4">
+      <div>
+        <h1 className="text-4xl font-bold">{dough.name}</h1>
+        <p className="text-xl">
+          {say('dough.ofDough', { outputWords: outputWords(facts), weight: weight(facts.kg) })}
+        </p>
+        <p className="text-lg text-quiet">
+          {facts.outputs.map(({ id, product, dueAt }) => (
+            <span key={id} className="mr-5">
+              {say('dough.due', {
+                value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
+                time: dayTime(dueAt, zone),
+              })}
+            </span>
+          ))}
+          {words}
+        </p>
+      </div>
+      <div className="flex gap-3">
+        <Button onClick={() => onNoting(true)} className="min-h-11">
+          {say('dough.noteOnThisDough')}
+        </Button>
+        <a
+          href={`/dough/${dough.id}/sheet`}
+          className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+        >
+          {say('dough.mixingSheet')}
+        </a>
+        <a href="/plan" className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4">
+          {say('dough.plan')}
+        </a>
+      </div>
+    </div>
+  );
+}
+
+interface NotesProps {
+  dough: DoughForecast;
+  board: Board;
+  zone: string;
+}
+
+/** What was noted on the dough. */
+function Notes({ dough, board, zone }: NotesProps) {
+  return (
+    <>
+      {dough.state.notes.length > 0 && (
+        <ul className="my-3 text-lg">
+          {dough.state.notes.map(({ text, at, personId }) => (
+            <li key={at}>
+              “{text}”{' '}
+              <span className="text-quiet">
+                {board.people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
   );
 }

@@ -1,10 +1,10 @@
 'use client';
 
-import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { advise, type FormulaRanges } from '@/core/formula/advice';
 import { analyse, hasLeaven } from '@/core/formula/analysis';
-import { readDraft, unreadNames, type Draft, type ReadDraft } from '@/core/formula/draft';
+import { type Draft, readDraft, type ReadDraft, unreadNames } from '@/core/formula/draft';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { Button } from '../kit/button';
@@ -15,9 +15,10 @@ import { FormulaHead } from './formula-head';
 import { ReadIn } from './read-in';
 import { addStage } from './rows';
 import { ScalePanel } from './scale-panel';
-import { cellId, StageTable } from './stage-table';
+import { cellId } from './cells';
+import { StageTable } from './stage-table';
 import { Totals } from './totals';
-import { useDraft, type EditedVersion } from './use-draft';
+import { type EditedVersion, useDraft } from './use-draft';
 import { useKeeping } from './use-keeping';
 
 interface Props {

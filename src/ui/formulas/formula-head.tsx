@@ -1,11 +1,11 @@
 'use client';
 
 import type { ReadDraft } from '@/core/formula/draft';
-import { KITCHENS, type Kitchen } from '@/core/units/measures';
+import { type Kitchen, KITCHENS } from '@/core/units/measures';
 import { Choice, Field } from '../kit/field';
 import { MeasureField } from '../kit/measure-field';
 import { useWords } from '../kit/words';
-import { cellId } from './stage-table';
+import { cellId } from './cells';
 import type { DraftInHand } from './use-draft';
 
 interface Props {

@@ -10,6 +10,7 @@ import type { Person } from '@/core/bakery/people';
 import { go } from '../live/go';
 import { useKeys } from '../kit/use-keys';
 import { Drafts } from './drafts';
+import type { Analysis } from '@/core/formula/analysis';
 
 export interface ListedFormula {
   formulaId: number;
@@ -43,26 +44,7 @@ export function FormulaList({
   useKeys({ n: () => mayChange && go('/formulas/new') });
   return (
     <main className="flex-1 p-5">
-      <div className="mb-4 flex flex-wrap items-center gap-4">
-        <h1 className="text-3xl font-bold">{say('formulas.formulas')}</h1>
-        <a
-          href="/formulas/ingredients"
-          className="grid min-h-10 place-items-center rounded border border-edge bg-flour px-4"
-        >
-          {say('formulas.ingredients')}
-        </a>
-        {mayChange && (
-          <a
-            href="/formulas/new"
-            className="ml-auto flex min-h-10 items-center gap-1 rounded bg-butter px-4 font-semibold text-on-butter"
-          >
-            <Plus aria-hidden size={18} />
-            {say.rich('formulas.newFormulaN', {
-              kbd: (words) => <kbd className="ml-1 font-sans font-bold">{words}</kbd>,
-            })}
-          </a>
-        )}
-      </div>
+      <ListHead mayChange={mayChange} />
       <Drafts />
       <div
         className="overflow-x-auto"
@@ -92,34 +74,8 @@ export function FormulaList({
             </tr>
           </thead>
           <tbody>
-            {doughs.map(({ formulaId, name, version, analysis, products, formula }) => (
-              <tr key={formulaId} className="border-b border-hairline align-baseline">
-                <th scope="row" className="py-2 pr-4 font-semibold">
-                  <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
-                    {name}
-                  </a>{' '}
-                  <span className="text-[15px] font-normal text-quiet">
-                    {say('formulas.version', { version })}
-                  </span>
-                </th>
-                <td className="pr-4">{percent(analysis.hydration)}</td>
-                <td className="pr-4">{percent(analysis.fat)}</td>
-                <td className="pr-4">{percent(analysis.sugar)}</td>
-                <td className="pr-4">{percent(analysis.salt)}</td>
-                <td className="pr-4">
-                  {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : say('formulas.none')}
-                </td>
-                <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
-                <td className="pr-4">
-                  {analysis.allergens.map(({ allergen }) => allergen).join(', ')}
-                  {analysis.undeclared.length > 0 && (
-                    <span className="block text-warn">
-                      {say('formulas.notKnown2', { undeclared: analysis.undeclared.join(', ') })}
-                    </span>
-                  )}
-                </td>
-                <td>{products.join(', ')}</td>
-              </tr>
+            {doughs.map((dough) => (
+              <DoughRow key={dough.formulaId} dough={dough} />
             ))}
           </tbody>
         </table>
@@ -128,36 +84,116 @@ export function FormulaList({
         <>
           <h2 className="mt-6 mb-1 text-lg text-quiet">{say('formulas.fillingsAndFinishes')}</h2>
           <ul className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
-            {others.map(({ formulaId, name, version, analysis }) => (
-              <li key={formulaId} className="border-b border-hairline py-2">
-                <a
-                  href={`/formulas/${formulaId}`}
-                  className="text-[17px] font-semibold underline underline-offset-4"
-                >
-                  {name}
-                </a>{' '}
-                <span className="text-[15px] text-quiet">{say('formulas.version', { version })}</span>
-                <p className="text-[15px]">
-                  {say('formulas.partPart2', {
-                    part:
-                      analysis.undeclared.length > 0
-                        ? say('formulas.labelIncompleteNotKnown', {
-                            undeclared: analysis.undeclared.join(', '),
-                          })
-                        : '',
-                    part2:
-                      analysis.allergens.length > 0
-                        ? say('formulas.contains3', {
-                            allergens: analysis.allergens.map(({ allergen }) => allergen).join(', '),
-                          })
-                        : analysis.undeclared.length === 0 && say('formulas.noneOfTheFourteenAllergens2'),
-                  })}
-                </p>
-              </li>
+            {others.map((formula) => (
+              <FinishItem key={formula.formulaId} formula={formula} />
             ))}
           </ul>
         </>
       )}
     </main>
+  );
+}
+
+interface ListHeadProps {
+  mayChange: boolean;
+}
+
+/** The heading, and the way to a new formula. */
+function ListHead({ mayChange }: ListHeadProps) {
+  const say = useWords();
+  return (
+    <div className="mb-4 flex flex-wrap items-center gap-4">
+      <h1 className="text-3xl font-bold">{say('formulas.formulas')}</h1>
+      <a
+        href="/formulas/ingredients"
+        className="grid min-h-10 place-items-center rounded border border-edge bg-flour px-4"
+      >
+        {say('formulas.ingredients')}
+      </a>
+      {mayChange && (
+        <a
+          href="/formulas/new"
+          className="ml-auto flex min-h-10 items-center gap-1 rounded bg-butter px-4 font-semibold text-on-butter"
+        >
+          <Plus aria-hidden size={18} />
+          {say.rich('formulas.newFormulaN', {
+            kbd: (words) => <kbd className="ml-1 font-sans font-bold">{words}</kbd>,
+          })}
+        </a>
+      )}
+    </div>
+  );
+}
+
+type Analysed = ListedFormula & { analysis: Analysis };
+
+interface DoughRowProps {
+  dough: Analysed;
+}
+
+/** A dough in per cent of its flour. */
+function DoughRow({ dough }: DoughRowProps) {
+  const say = useWords();
+  const { formulaId, name, version, analysis, products, formula } = dough;
+  return (
+    <tr className="border-b border-hairline align-baseline">
+      <th scope="row" className="py-2 pr-4 font-semibold">
+        <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
+          {name}
+        </a>{' '}
+        <span className="text-[15px] font-normal text-quiet">{say('formulas.version', { version })}</span>
+      </th>
+      <td className="pr-4">{percent(analysis.hydration)}</td>
+      <td className="pr-4">{percent(analysis.fat)}</td>
+      <td className="pr-4">{percent(analysis.sugar)}</td>
+      <td className="pr-4">{percent(analysis.salt)}</td>
+      <td className="pr-4">
+        {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : say('formulas.none')}
+      </td>
+      <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
+      <td className="pr-4">
+        {analysis.allergens.map(({ allergen }) => allergen).join(', ')}
+        {analysis.undeclared.length > 0 && (
+          <span className="block text-warn">
+            {say('formulas.notKnown2', { undeclared: analysis.undeclared.join(', ') })}
+          </span>
+        )}
+      </td>
+      <td>{products.join(', ')}</td>
+    </tr>
+  );
+}
+
+interface FinishItemProps {
+  formula: Analysed;
+}
+
+/** A filling or finish, and what it contains. */
+function FinishItem({ formula }: FinishItemProps) {
+  const say = useWords();
+  const { formulaId, name, version, analysis } = formula;
+  return (
+    <li className="border-b border-hairline py-2">
+      <a href={`/formulas/${formulaId}`} className="text-[17px] font-semibold underline underline-offset-4">
+        {name}
+      </a>{' '}
+      <span className="text-[15px] text-quiet">{say('formulas.version', { version })}</span>
+      <p className="text-[15px]">
+        {say('formulas.partPart2', {
+          part:
+            analysis.undeclared.length > 0
+              ? say('formulas.labelIncompleteNotKnown', {
+                  undeclared: analysis.undeclared.join(', '),
+                })
+              : '',
+          part2:
+            analysis.allergens.length > 0
+              ? say('formulas.contains3', {
+                  allergens: analysis.allergens.map(({ allergen }) => allergen).join(', '),
+                })
+              : analysis.undeclared.length === 0 && say('formulas.noneOfTheFourteenAllergens2'),
+        })}
+      </p>
+    </li>
   );
 }

@@ -4,10 +4,10 @@ import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
-  ALLERGENS,
-  INGREDIENT_KINDS,
   type Allergen,
+  ALLERGENS,
   type Ingredient,
+  INGREDIENT_KINDS,
   type IngredientKind,
 } from '@/core/formula/ingredient';
 import { parseNumber } from '@/core/units/number';
@@ -38,7 +38,7 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
     ...Object.fromEntries(SHARES.map((share) => [share, text(Number((ingredient[share] * 100).toFixed(2)))])),
   }));
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
-  const at = (field: string) => (trouble?.field === field ? trouble.message : null);
+  const troubleAt = (field: string) => (trouble?.field === field ? trouble.message : null);
   const number = (field: string) => {
     const value = (typed[field] ?? '').replace('%', '').trim();
     // What is no number goes to the house as it was typed, which says so.
@@ -75,16 +75,10 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
       value={typed[name] ?? ''}
       inputMode="decimal"
       onType={(value) => setTyped({ ...typed, [name]: value })}
-      trouble={at(name)}
+      trouble={troubleAt(name)}
     />
   );
-  const { allergensUnknown, ...known } = facts;
-  const toggle = (allergen: Allergen) =>
-    setFacts({
-      ...known,
-      allergens: ALLERGENS.filter((one) => (one === allergen) !== facts.allergens.includes(one)),
-    });
-  const none = facts.allergens.length === 0 && !allergensUnknown;
+
   return (
     <form
       className="grid gap-4"
@@ -94,33 +88,7 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         void save();
       }}
     >
-      <div className="grid gap-3 sm:grid-cols-2">
-        <Field
-          label={say('formulas.name')}
-          autoFocus
-          value={facts.name}
-          onType={(name) => setFacts({ ...facts, name })}
-          trouble={at('name')}
-        />
-        <Choice
-          label={say('formulas.kind')}
-          value={facts.kind}
-          options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: kind }))}
-          onChoose={(kind) => setFacts({ ...facts, kind: kind as IngredientKind })}
-        />
-        <Field
-          label={say('formulas.alsoCalled')}
-          value={typed.also ?? ''}
-          onType={(also) => setTyped({ ...typed, also })}
-          hint={say('formulas.withCommasBetween')}
-        />
-        <Field
-          label={say('formulas.knownOfIt')}
-          value={facts.note ?? ''}
-          onType={(note) => setFacts({ ...facts, note })}
-          trouble={at('note')}
-        />
-      </div>
+      <NameFields facts={facts} onFacts={setFacts} troubleAt={troubleAt} typed={typed} onTyped={setTyped} />
       <div className="grid grid-cols-3 gap-3 sm:grid-cols-5">
         {SHARES.map((share) => (
           <div key={share}>{field(share, `${share[0]?.toUpperCase() ?? ''}${share.slice(1)}, %`)}</div>
@@ -129,34 +97,7 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         {field('heat', say('formulas.heatKJKgK'))}
         {field('protein', say('formulas.protein'))}
       </div>
-      <fieldset>
-        <legend className="mb-1 text-[15px]">{say('formulas.contains')}</legend>
-        <div className="flex flex-wrap gap-x-4 gap-y-1">
-          {ALLERGENS.map((allergen) => (
-            <label key={allergen} className="flex min-h-8 items-center gap-1.5">
-              <input
-                type="checkbox"
-                checked={facts.allergens.includes(allergen)}
-                onChange={() => toggle(allergen)}
-              />{' '}
-              {allergen}
-            </label>
-          ))}
-          <label className="flex min-h-8 items-center gap-1.5 font-semibold">
-            <input
-              type="checkbox"
-              checked={none}
-              onChange={() =>
-                setFacts(none ? { ...facts, allergensUnknown: true } : { ...known, allergens: [] })
-              }
-            />
-            {say('formulas.noneOfThese')}
-          </label>
-        </div>
-        {allergensUnknown && (
-          <p className="mt-1 text-[15px] text-warn">{say('formulas.notSaidYetLabelsOf')}</p>
-        )}
-      </fieldset>
+      <AllergenBoxes facts={facts} onFacts={setFacts} />
       {trouble &&
         (trouble.field === null ||
           !['name', 'note', 'density', 'heat', 'protein', ...SHARES].includes(trouble.field)) && (
@@ -177,5 +118,92 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         </Button>
       </div>
     </form>
+  );
+}
+
+interface NameFieldsProps {
+  facts: Ingredient;
+  onFacts: (value: Ingredient) => void;
+  troubleAt: (field: string) => string | null;
+  typed: Record<string, string>;
+  onTyped: (value: Record<string, string>) => void;
+}
+
+/** Name, kind, other names, remark. */
+function NameFields({ facts, onFacts, troubleAt, typed, onTyped }: NameFieldsProps) {
+  const say = useWords();
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <Field
+        label={say('formulas.name')}
+        autoFocus
+        value={facts.name}
+        onType={(name) => onFacts({ ...facts, name })}
+        trouble={troubleAt('name')}
+      />
+      <Choice
+        label={say('formulas.kind')}
+        value={facts.kind}
+        options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: kind }))}
+        onChoose={(kind) => onFacts({ ...facts, kind: kind as IngredientKind })}
+      />
+      <Field
+        label={say('formulas.alsoCalled')}
+        value={typed.also ?? ''}
+        onType={(also) => onTyped({ ...typed, also })}
+        hint={say('formulas.withCommasBetween')}
+      />
+      <Field
+        label={say('formulas.knownOfIt')}
+        value={facts.note ?? ''}
+        onType={(note) => onFacts({ ...facts, note })}
+        trouble={troubleAt('note')}
+      />
+    </div>
+  );
+}
+
+interface AllergenBoxesProps {
+  facts: Ingredient;
+  onFacts: (value: Ingredient) => void;
+}
+
+/** Which allergens it contains; none is something to be stated. */
+function AllergenBoxes({ facts, onFacts }: AllergenBoxesProps) {
+  const say = useWords();
+  const { allergensUnknown, ...known } = facts;
+  const toggle = (allergen: Allergen) =>
+    onFacts({
+      ...known,
+      allergens: ALLERGENS.filter((one) => (one === allergen) !== facts.allergens.includes(one)),
+    });
+  const none = facts.allergens.length === 0 && !allergensUnknown;
+  return (
+    <fieldset>
+      <legend className="mb-1 text-[15px]">{say('formulas.contains')}</legend>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        {ALLERGENS.map((allergen) => (
+          <label key={allergen} className="flex min-h-8 items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={facts.allergens.includes(allergen)}
+              onChange={() => toggle(allergen)}
+            />{' '}
+            {allergen}
+          </label>
+        ))}
+        <label className="flex min-h-8 items-center gap-1.5 font-semibold">
+          <input
+            type="checkbox"
+            checked={none}
+            onChange={() =>
+              onFacts(none ? { ...facts, allergensUnknown: true } : { ...known, allergens: [] })
+            }
+          />
+          {say('formulas.noneOfThese')}
+        </label>
+      </div>
+      {allergensUnknown && <p className="mt-1 text-[15px] text-warn">{say('formulas.notSaidYetLabelsOf')}</p>}
+    </fieldset>
   );
 }

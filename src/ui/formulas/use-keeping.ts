@@ -5,7 +5,7 @@ import type { Kitchen } from '@/core/units/measures';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { go } from '../live/go';
-import { cellId } from './stage-table';
+import { cellId } from './cells';
 import type { DraftInHand, EditedVersion } from './use-draft';
 
 /** Keeps what is typed as a new version; where it is refused, the cell that it is about is gone to. */

@@ -39,10 +39,7 @@ export function Versions({
   const [left, setLeft] = useState(versions[1]?.id ?? versions[0]?.id ?? 0);
   const [right, setRight] = useState(versions[0]?.id ?? 0);
   const book = bookWithFormulas(ingredients, formulas);
-  const options = versions.map(({ id, version }) => ({
-    id: String(id),
-    name: say('formulas.version', { version }),
-  }));
+
   const [a, b] = [versions.find(({ id }) => id === left), versions.find(({ id }) => id === right)];
   const [was, is] = [a && analyse(a.formula, book), b && analyse(b.formula, book)];
   const totals =
@@ -69,20 +66,7 @@ export function Versions({
       </ol>
       {versions.length > 1 && a && b && (
         <>
-          <div className="grid max-w-md grid-cols-2 gap-3">
-            <Choice
-              label={say('formulas.compare')}
-              value={left}
-              options={options}
-              onChoose={(id) => setLeft(Number(id))}
-            />
-            <Choice
-              label={say('formulas.with')}
-              value={right}
-              options={options}
-              onChoose={(id) => setRight(Number(id))}
-            />
-          </div>
+          <VersionChoice left={left} onLeft={setLeft} right={right} onRight={setRight} versions={versions} />
           <table className="mt-3 w-full max-w-2xl border-collapse text-left">
             <thead>
               <tr className="border-b border-edge text-[15px] text-quiet">
@@ -110,38 +94,78 @@ export function Versions({
                   };
                 }),
                 ...totals.map((total) => ({ ...total, stage: say('formulas.inAll') })),
-              ].map(({ name, stage, before, after }) => {
-                const by = (after ?? 0) - (before ?? 0);
-                const same = Math.abs(by) < 0.005 && (before === null) === (after === null);
-                return (
-                  <tr
-                    key={stage + name}
-                    className={
-                      same ? 'border-b border-hairline text-quiet' : 'border-b border-hairline font-semibold'
-                    }
-                  >
-                    <th scope="row" className="py-1 pr-4 font-[inherit]">
-                      {name}
-                    </th>
-                    <td className="pr-4">{stage}</td>
-                    <td className="pr-4">{shown(say, before)}</td>
-                    <td className="pr-4">{shown(say, after)}</td>
-                    <td>
-                      {same
-                        ? say('formulas.same')
-                        : before === null
-                          ? say('formulas.new')
-                          : after === null
-                            ? say('formulas.dropped')
-                            : `${by > 0 ? '+' : '−'}${Math.abs(by).toFixed(2)}`}
-                    </td>
-                  </tr>
-                );
-              })}
+              ].map((row) => (
+                <ChangeRow key={row.stage + row.name} row={row} />
+              ))}
             </tbody>
           </table>
         </>
       )}
     </section>
+  );
+}
+
+interface VersionChoiceProps {
+  left: number;
+  onLeft: (value: number) => void;
+  right: number;
+  onRight: (value: number) => void;
+  versions: ShownVersion[];
+}
+
+/** Which two versions are compared. */
+function VersionChoice({ left, onLeft, right, onRight, versions }: VersionChoiceProps) {
+  const say = useWords();
+  const options = versions.map(({ id, version }) => ({
+    id: String(id),
+    name: say('formulas.version', { version }),
+  }));
+  return (
+    <div className="grid max-w-md grid-cols-2 gap-3">
+      <Choice
+        label={say('formulas.compare')}
+        value={left}
+        options={options}
+        onChoose={(id) => onLeft(Number(id))}
+      />
+      <Choice
+        label={say('formulas.with')}
+        value={right}
+        options={options}
+        onChoose={(id) => onRight(Number(id))}
+      />
+    </div>
+  );
+}
+
+interface ChangeRowProps {
+  row: { name: string; stage: string; before: number | null; after: number | null };
+}
+
+/** What one ingredient or total was, is, and how far it changed. */
+function ChangeRow({ row }: ChangeRowProps) {
+  const say = useWords();
+  const { name, stage, before, after } = row;
+
+  const by = (after ?? 0) - (before ?? 0);
+  const same = Math.abs(by) < 0.005 && (before === null) === (after === null);
+  return (
+    <tr className={same ? 'border-b border-hairline text-quiet' : 'border-b border-hairline font-semibold'}>
+      <th scope="row" className="py-1 pr-4 font-[inherit]">
+        {name}
+      </th>
+      <td className="pr-4">{stage}</td>
+      <td className="pr-4">{shown(say, before)}</td>
+      <td className="pr-4">{shown(say, after)}</td>
+      <td>
+        {same
+          ? say('formulas.same')
+          : before === null
+            ? say('formulas.new')
+            : after === null
+              ? say('formulas.dropped')
+              : `${by > 0 ? '+' : '−'}${Math.abs(by).toFixed(2)}`}
+      </td>
+    </tr>
   );
 }

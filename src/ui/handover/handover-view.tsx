@@ -8,7 +8,7 @@ import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { handover } from '@/core/shopfloor/handover';
 import { probeReadings } from '@/core/forecast/conditions';
-import { LONGEST_WORDS, type HandoverWords } from '@/core/shopfloor/handover-words';
+import { type HandoverWords, LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useAlarms } from '../floor/use-alarms';
@@ -21,6 +21,7 @@ import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
 import { useCelsius } from '../live/units';
+import type { Handover, Standing } from '@/core/shopfloor/handover';
 
 interface Props {
   board: Board;
@@ -40,7 +41,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
   const calls = useAlarms(board, doughs, now, person.id);
   const { words, trouble } = useCalls(kept, board.people);
   const page = handover(doughs, now, probeReadings(board.needles));
-  const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
+
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (
     <main className="flex-1 bg-flour">
@@ -73,36 +74,8 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
             {say('handover.whereEverythingIs')}
           </h2>
           <ul>
-            {page.standing.map(({ dough, now: going, turns, measured }) => (
-              <li key={dough.id} className="border-b border-hairline py-2 text-lg">
-                <span className="text-xl font-semibold">{dough.name}</span>
-                {turns && <span className="font-semibold">, {say.coded(turns)}</span>}
-                {measured && (
-                  <span>
-                    {say('handover.at', {
-                      celsius: celsius(measured.celsius),
-                      time: clockTime(measured.at, zone),
-                    })}
-                  </span>
-                )}
-                {going.map(({ label, since, place, shelf, until }) => (
-                  <span key={label && say.coded(label)} className="block">
-                    {say('handover.sinceUntil', {
-                      label: say.coded(label).toLowerCase(),
-                      time: nearTime(since, now, zone),
-                      part: place
-                        ? say('handover.placePartValue', {
-                            place,
-                            part: shelf === null ? '' : say('handover.shelf', { shelf }),
-                            value: placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : '',
-                          })
-                        : '',
-                      time2: nearTime(until, now, zone),
-                    })}
-                  </span>
-                ))}
-                {going.length === 0 && <span className="block">{say('handover.betweenTwoStepsOnThe')}</span>}
-              </li>
+            {page.standing.map((standing) => (
+              <UnderWay key={standing.dough.id} {...{ standing, celsius, zone, now, placeOf }} />
             ))}
             {page.standing.length === 0 && <li className="text-xl">{say('handover.noDoughIsUnderWay')}</li>}
           </ul>
@@ -134,23 +107,83 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
               {page.coming.length === 0 && <li>{say('handover.nothingByHand')}</li>}
             </ul>
           </section>
-          <section aria-labelledby="unusual">
-            <h2 id="unusual" className="mb-1 text-lg text-quiet">
-              {say('handover.notAsUsualLast12')}
-            </h2>
-            <ul className="text-lg">
-              {page.unusual.map(({ at, personId, message }) => (
-                <li key={`${at} ${say.coded(message)}`} className="border-b border-hairline py-1">
-                  <b>{clockTime(at, zone)}</b> {say.coded(message)}
-                  {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
-                </li>
-              ))}
-              {page.unusual.length === 0 && <li>{say('handover.everythingWentAsPlanned')}</li>}
-            </ul>
-          </section>
+          <UnusualList page={page} zone={zone} board={board} />
         </div>
       </div>
     </main>
+  );
+}
+
+interface UnderWayProps {
+  standing: Standing;
+  celsius: (celsius: number) => string;
+  zone: string;
+  now: number;
+  placeOf: (id: string | null) => Board['places'][number] | null;
+}
+
+/** Where a dough is: what it is at, since when and until when. */
+function UnderWay({ standing, celsius, zone, now, placeOf }: UnderWayProps) {
+  const say = useWords();
+  const { dough, now: going, turns, measured } = standing;
+  return (
+    <li className="border-b border-hairline py-2 text-lg">
+      <span className="text-xl font-semibold">{dough.name}</span>
+      {turns && <span className="font-semibold">, {say.coded(turns)}</span>}
+      {measured && (
+        <span>
+          {say('handover.at', {
+            celsius: celsius(measured.celsius),
+            time: clockTime(measured.at, zone),
+          })}
+        </span>
+      )}
+      {going.map(({ label, since, place, shelf, until }) => (
+        <span key={label && say.coded(label)} className="block">
+          {say('handover.sinceUntil', {
+            label: say.coded(label).toLowerCase(),
+            time: nearTime(since, now, zone),
+            part: place
+              ? say('handover.placePartValue', {
+                  place,
+                  part: shelf === null ? '' : say('handover.shelf', { shelf }),
+                  value: placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : '',
+                })
+              : '',
+            time2: nearTime(until, now, zone),
+          })}
+        </span>
+      ))}
+      {going.length === 0 && <span className="block">{say('handover.betweenTwoStepsOnThe')}</span>}
+    </li>
+  );
+}
+
+interface UnusualListProps {
+  page: Handover;
+  zone: string;
+  board: Board;
+}
+
+/** What went otherwise than planned. */
+function UnusualList({ page, zone, board }: UnusualListProps) {
+  const say = useWords();
+  const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
+  return (
+    <section aria-labelledby="unusual">
+      <h2 id="unusual" className="mb-1 text-lg text-quiet">
+        {say('handover.notAsUsualLast12')}
+      </h2>
+      <ul className="text-lg">
+        {page.unusual.map(({ at, personId, message }) => (
+          <li key={`${at} ${say.coded(message)}`} className="border-b border-hairline py-1">
+            <b>{clockTime(at, zone)}</b> {say.coded(message)}
+            {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
+          </li>
+        ))}
+        {page.unusual.length === 0 && <li>{say('handover.everythingWentAsPlanned')}</li>}
+      </ul>
+    </section>
   );
 }
 

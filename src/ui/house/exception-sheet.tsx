@@ -15,14 +15,14 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
   const say = useWords();
   const changing = useChange();
   const { change, held } = changing;
-  const [form, setForm] = useState({
-    kind: 'away' as Kind,
+  const [form, setForm] = useState<ExceptionForm>({
+    kind: 'away',
     personId: String(book.people[0]?.id ?? ''),
     machineId: book.machines[0]?.id ?? '',
     ...{ units: '', startDay: '', startTime: '06:00', endDay: '', endTime: '14:00', note: '' },
   });
-  const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
-  const at = (field: string) => (held?.field === field ? held.message : null);
+  const set = (part: Partial<ExceptionForm>) => setForm({ ...form, ...part });
+  const troubleAt = (field: string) => (held?.field === field ? held.message : null);
   const { kind } = form;
   const save = async () => {
     const down = kind === 'down';
@@ -71,27 +71,13 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
             onChoose={(personId) => set({ personId })}
           />
         )}
-        <div className="grid grid-cols-2 gap-2">
-          <Field
-            label={say('house.from')}
-            type="date"
-            value={form.startDay}
-            trouble={at('start')}
-            onType={(startDay) => set({ startDay })}
-          />
-          <Field
-            label={say('house.at')}
-            type="time"
-            value={form.startTime}
-            onType={(startTime) => set({ startTime })}
-          />
-        </div>
+        <SpanFields form={form} troubleAt={troubleAt} set={set} />
         <div className="grid grid-cols-2 gap-2">
           <Field
             label={say('house.until')}
             type="date"
             value={form.endDay || form.startDay}
-            trouble={at('end')}
+            trouble={troubleAt('end')}
             onType={(endDay) => set({ endDay })}
           />
           <Field
@@ -108,7 +94,7 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
             hint={say('house.emptyAll')}
             inputMode="numeric"
             value={form.units}
-            trouble={at('units')}
+            trouble={troubleAt('units')}
             onType={(units) => set({ units })}
           />
         )}
@@ -116,5 +102,45 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
         <FormEnd of={changing} fields={['start', 'end', 'units']} onDone={onClose} />
       </form>
     </Sheet>
+  );
+}
+
+interface ExceptionForm {
+  kind: Kind;
+  personId: string;
+  machineId: string;
+  units: string;
+  startDay: string;
+  startTime: string;
+  endDay: string;
+  endTime: string;
+  note: string;
+}
+
+interface SpanFieldsProps {
+  form: ExceptionForm;
+  troubleAt: (field: string) => string | null;
+  set: (part: Partial<ExceptionForm>) => void;
+}
+
+/** From when to when. */
+function SpanFields({ form, troubleAt, set }: SpanFieldsProps) {
+  const say = useWords();
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Field
+        label={say('house.from')}
+        type="date"
+        value={form.startDay}
+        trouble={troubleAt('start')}
+        onType={(startDay) => set({ startDay })}
+      />
+      <Field
+        label={say('house.at')}
+        type="time"
+        value={form.startTime}
+        onType={(startTime) => set({ startTime })}
+      />
+    </div>
   );
 }

@@ -1,33 +1,59 @@
 'use client';
 
-import { useWords } from '../kit/words';
 import { useState } from 'react';
-import type { Machine } from '@/core/bakery/machines';
-import { Field } from '../kit/field';
+import { type Machine, MACHINE_KINDS, type MachineKind } from '@/core/bakery/machines';
+import { parseNumber } from '@/core/units/number';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
+import { useWords } from '../kit/words';
 import { FormEnd } from './form-end';
+import { kindWords, unitWords } from './machine-words';
 import { useChange } from './use-change';
 
-/** What a machine is called, takes, and needs to change its setting. */
+const FIELDS = ['label', 'capacity', 'changeover', 'decks', 'kgLeast', 'kgAtOnce'] as const;
+const NUMBERS = { capacity: 'numeric', changeover: 'numeric', decks: 'numeric' } as const;
+
+const begin = (machine: Machine | null) => ({
+  kind: machine?.kind ?? 'mixer',
+  label: machine?.label ?? '',
+  capacity: String(machine?.capacity ?? ''),
+  changeover: String(machine?.changeover ?? 0),
+  decks: String(machine?.decks ?? 1),
+  kgLeast: String(machine?.kgLeast ?? ''),
+  kgAtOnce: String(machine?.kgAtOnce ?? ''),
+});
+
+/** A machine: what it is, takes, and needs to change its setting; null for a new one. */
 export function MachineSheet({ machine, onClose }: { machine: Machine | null; onClose: () => void }) {
   const say = useWords();
   const changing = useChange();
   const { change, held } = changing;
-  const [form, setForm] = useState({
-    label: machine?.label ?? '',
-    capacity: String(machine?.capacity ?? ''),
-    changeover: String(machine?.changeover ?? 0),
-  });
-  const [decks, setDecks] = useState(String(machine?.decks ?? 1));
-  const isOven = machine?.kind === 'oven';
-  const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
-  const at = (field: string) => (held?.field === field ? held.message : null);
-  const save = async () => {
-    if (await change('save-machine', { id: machine?.id ?? '', ...form, ...(isOven ? { decks } : {}) }))
-      onClose();
+  const [form, setForm] = useState(begin(machine));
+  const { kind, decks, kgLeast, kgAtOnce, ...rest } = form;
+  // What is no number goes to the house as it was typed, which says so.
+  const number = (text: string) => parseNumber(text) ?? text.trim();
+  const done = async (command: string, input: Record<string, unknown>) => {
+    if (await change(command, input)) onClose();
   };
+  const save = () =>
+    done('save-machine', {
+      ...{ id: machine?.id ?? '', ...rest },
+      ...(machine ? {} : { kind }),
+      ...(kind === 'oven' ? { decks } : {}),
+      ...(kind === 'mixer' ? { kgLeast: number(kgLeast), kgAtOnce: number(kgAtOnce) } : {}),
+    });
+  const field = (name: (typeof FIELDS)[number], label: string) => (
+    <Field
+      label={label}
+      inputMode={name in NUMBERS ? 'numeric' : name === 'label' ? 'text' : 'decimal'}
+      value={form[name]}
+      trouble={held?.field === name ? held.message : null}
+      onType={(text) => setForm({ ...form, [name]: text })}
+    />
+  );
   return (
-    <Sheet open onOpenChange={onClose} title={machine?.label ?? say('house.machine')}>
+    <Sheet open onOpenChange={onClose} title={machine?.label ?? say('house.newMachine')}>
       <form
         noValidate
         className="grid gap-3 sm:grid-cols-3"
@@ -36,36 +62,27 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           void save();
         }}
       >
-        <Field
-          label={say('house.name')}
-          value={form.label}
-          trouble={at('label')}
-          onType={(label) => set({ label })}
-        />
-        <Field
-          label={say('house.takes', { unit: machine?.unit ?? '' })}
-          inputMode="numeric"
-          value={form.capacity}
-          trouble={at('capacity')}
-          onType={(capacity) => set({ capacity })}
-        />
-        <Field
-          label={say('house.minutesForAnotherSetting')}
-          inputMode="numeric"
-          value={form.changeover}
-          trouble={at('changeover')}
-          onType={(changeover) => set({ changeover })}
-        />
-        {isOven && (
-          <Field
-            label={say('house.decks')}
-            inputMode="numeric"
-            value={decks}
-            trouble={at('decks')}
-            onType={setDecks}
+        {!machine && (
+          <Choice
+            label={say('house.kind')}
+            value={kind}
+            options={MACHINE_KINDS.map((id) => ({ id, name: kindWords(say)[id] }))}
+            onChoose={(next) => setForm({ ...form, kind: next as MachineKind })}
           />
         )}
-        <FormEnd of={changing} fields={['label', 'capacity', 'changeover', 'decks']} onDone={onClose} />
+        {field('label', say('house.name'))}
+        {field('capacity', say('house.takes', { unit: machine?.unit ?? unitWords(say)[kind] }))}
+        {field('changeover', say('house.minutesForAnotherSetting'))}
+        {kind === 'oven' && field('decks', say('house.decks'))}
+        {kind === 'mixer' && field('kgLeast', say('house.leastDoughInABowl'))}
+        {kind === 'mixer' && field('kgAtOnce', say('house.mostDoughInABowl'))}
+        <FormEnd of={changing} fields={FIELDS} onDone={onClose}>
+          {machine && (
+            <Button className="min-h-11" onClick={() => void done('remove-machine', { id: machine.id })}>
+              {say('house.takeOutOfUse')}
+            </Button>
+          )}
+        </FormEnd>
       </form>
     </Sheet>
   );

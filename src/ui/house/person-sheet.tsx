@@ -3,7 +3,7 @@
 import { weekdays } from '@/words/weekdays';
 import { useWords } from '../kit/words';
 import { useState } from 'react';
-import { SKILLS, type Person } from '@/core/bakery/people';
+import { type Person, SKILLS } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { clockOfDay, minuteOfDay } from '@/core/time/local';
 import { Button } from '../kit/button';
@@ -167,9 +167,12 @@ function WeekForm({ person, onClose }: { person: Known; onClose: () => void }) {
         ))}
       </div>
       <HeldNote held={held} onDone={onClose} onCalm={calm} />
-      <Button className="mt-3" onClick={() => void save()}>
-        {say('house.keepTheWeek')}
-      </Button>
+      <div className="mt-3 flex gap-2">
+        <Button onClick={() => void save()}>{say('house.keepTheWeek')}</Button>
+        <Button look="quiet" onClick={() => setWeek(week.map((one) => week[0] ?? one))}>
+          {say('house.everyDayLikeMonday')}
+        </Button>
+      </div>
     </section>
   );
 }

@@ -4,14 +4,15 @@ import {
   createContext,
   Fragment,
   isValidElement,
+  type ReactNode,
   useContext,
   useMemo,
   useState,
-  type ReactNode,
 } from 'react';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
+import { lendWords } from '../live/say-here';
 import { useUnits } from '../live/units';
-import { sayer, type Say, type Tag } from '@/words/say';
+import { type Say, sayer, type Tag } from '@/words/say';
 
 /** Says messages, also those with parts of a page in them. */
 export type SayOnPage = Say & {
@@ -57,6 +58,8 @@ export function WordsProvider({
         return Array.isArray(parts) ? keyed(parts) : parts;
       },
     });
+    // Before anything of the page is drawn or runs that may have to say something.
+    lendWords(say);
     return { say, messages: all };
   }, [all, language, units]);
   return <Words.Provider value={words}>{children}</Words.Provider>;

@@ -3,9 +3,9 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useMemo } from 'react';
-import { butterWindow, FATS, temperFor, WORKABLE, type FatKind } from '@/core/lamination/butter-window';
+import { butterWindow, type FatKind, FATS, temperFor, WORKABLE } from '@/core/lamination/butter-window';
 import { films, type PlaceKind } from '@/core/heat/places';
-import { showCelsius, showLength, type ReaderUnits } from '@/core/units/reader';
+import { type ReaderUnits, showCelsius, showLength } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { useMinute } from '../live/clock';
 import { measure } from '@/core/units/measure';
@@ -96,7 +96,7 @@ export function ButterPanel({
       </div>
       {answer ? (
         <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">
-          {butterWords(say, answer.window, now, zone, showsRoom).map((words, i) => (
+          {butterWords(say, answer.window, { now, zone, room: showsRoom }).map((words, i) => (
             <p key={words} className={i === 0 ? 'text-xl font-semibold' : undefined}>
               {words}
             </p>
@@ -107,7 +107,7 @@ export function ButterPanel({
               celsius2: showCelsius(answer.window.surface, units),
             })}
           </p>
-          <p>{takeOutWords(say, now + lockIn * MINUTE, answer.temper, now, zone)}</p>
+          <p>{takeOutWords(say, now + lockIn * MINUTE, { temper: answer.temper, now, zone })}</p>
         </div>
       ) : (
         <p role="alert" className="text-warn">

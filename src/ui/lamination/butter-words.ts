@@ -3,14 +3,15 @@ import type { ButterWindow } from '@/core/lamination/butter-window';
 import { clockTime, MINUTE } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 
+/** Clock and zone, and the room's temperature as the reader sees it. */
+export interface Reader {
+  now: number;
+  zone: string;
+  room: string;
+}
+
 /** What to do with a butter block now, and until when: sentences for the bench, the first one the next act. */
-export function butterWords(
-  say: Say,
-  window: ButterWindow,
-  now: number,
-  zone: string,
-  room: string,
-): string[] {
+export function butterWords(say: Say, window: ButterWindow, { now, zone, room }: Reader): string[] {
   const at = (minutes: number) => clockTime(now + minutes * MINUTE, zone);
   const { state, readyIn, softIn, coldFor } = window;
   const stays =
@@ -38,14 +39,14 @@ export function butterWords(
   }
 }
 
+export interface TakingOut {
+  temper: number | null;
+  now: number;
+  zone: string;
+}
+
 /** When to take a block out of the cold for a lock-in at a time, in a sentence. */
-export function takeOutWords(
-  say: Say,
-  lockIn: number,
-  temper: number | null,
-  now: number,
-  zone: string,
-): string {
+export function takeOutWords(say: Say, lockIn: number, { temper, now, zone }: TakingOut): string {
   if (temper === null) return say('lamination.inThisRoomItSmears');
   const out = lockIn - temper * MINUTE;
   const words = say('lamination.forALockInAt', { time: clockTime(lockIn, zone) });

@@ -2,8 +2,8 @@ import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import { verdictWords } from '@/core/lamination/kinds';
-import { outcomeOf, schemeMinutes, schemeName, type Scheme, type Weights } from '@/core/lamination/scheme';
+import { verdictMessage } from '@/core/lamination/kinds';
+import { outcomeOf, type Scheme, schemeMinutes, schemeName, type Weights } from '@/core/lamination/scheme';
 import { duration } from '@/core/units/format';
 import { microns } from './layer-facts';
 
@@ -52,7 +52,10 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
         </thead>
         <tbody>
           {schemes.map(({ id, name, scheme }) => {
-            const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
+            const { layers, multiplied, verdict } = outcomeOf(scheme, weights, {
+              mm,
+              limits: limits[scheme.kind],
+            });
             const { work, rest } = schemeMinutes(scheme, kg);
             return (
               <tr
@@ -73,7 +76,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                 <td className="pr-3">{layers.fatLayers}</td>
                 <td className="pr-3 text-quiet">{multiplied}</td>
                 <td className="pr-3 whitespace-nowrap">{microns(layers.meanFat)}</td>
-                <td className="pr-3 whitespace-nowrap">{say.coded(verdictWords(verdict, scheme.kind))}</td>
+                <td className="pr-3 whitespace-nowrap">{say.coded(verdictMessage(verdict, scheme.kind))}</td>
                 <td className="pr-3 whitespace-nowrap">{duration(work)}</td>
                 <td className="whitespace-nowrap">{duration(rest)}</td>
               </tr>

@@ -1,7 +1,7 @@
 import type { Say } from '@/words/say';
 import type { LaminationKind } from '@/core/lamination/kinds';
-import { schemeFault, type Beginning, type Scheme, type Turn } from '@/core/lamination/scheme';
-import { LOCK_INS, type Fold, type LockIn } from '@/core/lamination/stack';
+import { type Beginning, type Scheme, schemeFault, type Turn } from '@/core/lamination/scheme';
+import { type Fold, LOCK_INS, type LockIn } from '@/core/lamination/stack';
 import { LOCK_IN_WORDS } from '@/core/lamination/words';
 import { measure, readMeasure, showMeasure } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
@@ -102,7 +102,7 @@ export function readDraft(
     if (rest === null) return faulty(say('lamination.turnHowManyMinutesOf2', { i: i + 1 }));
     turns.push({ fold: turn.fold, mm: sheet, minutes, rest });
   }
-  const beginning = readBeginning(say, draft, mm, number, units);
+  const beginning = readBeginning(say, draft, { mm, number, units });
   if (typeof beginning === 'string') return faulty(beginning);
   const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
   if (flour === null) return faulty(say('lamination.flourInTheButterIs'));
@@ -116,12 +116,16 @@ export function readDraft(
 
 const faulty = (fault: string) => ({ scheme: null, fault });
 
+interface ReadNumbers {
+  mm: (text: string) => number | null;
+  number: (text: string) => number | null;
+  units: Length;
+}
+
 function readBeginning(
   say: Say,
   { beginning, amount }: SchemeDraft,
-  mm: (text: string) => number | null,
-  number: (text: string) => number | null,
-  units: Length,
+  { mm, number, units }: ReadNumbers,
 ): Beginning | string {
   if (beginning === 'discs' || beginning === 'spread' || beginning === 'grated') {
     const count = number(amount);

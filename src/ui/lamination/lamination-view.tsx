@@ -4,8 +4,8 @@ import { useWords } from '../kit/words';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import { blocksFor, planBlock, type BlockPlan } from '@/core/lamination/geometry';
-import { fractionOf, outcomeOf, operationsOf, schemeName } from '@/core/lamination/scheme';
+import { type BlockPlan, blocksFor, planBlock } from '@/core/lamination/geometry';
+import { fractionOf, operationsOf, outcomeOf, schemeName } from '@/core/lamination/scheme';
 import { pileOf } from '@/core/lamination/stack';
 import { showLength, showMass } from '@/core/units/reader';
 import { Field } from '../kit/field';
@@ -14,17 +14,19 @@ import { useUnits } from '../live/units';
 import { measure } from '@/core/units/measure';
 import { unless, useTyped, wants } from '../workbench/use-typed';
 import { ButterPanel, type PlaceToday } from './butter-panel';
-import { CompareTable, type ComparedScheme } from './compare-table';
+import { type ComparedScheme, CompareTable } from './compare-table';
 import { Composer } from './composer';
 import { draftOf, readDraft, type SchemeDraft } from './draft';
 import { FitPanel } from './fit-panel';
 import { GeometryStrip } from './geometry-strip';
 import { LayerFacts } from './layer-facts';
-import { SchemeKeeper, type Behind, type SchemeProduct } from './scheme-keeper';
+import { type Behind, SchemeKeeper, type SchemeProduct } from './scheme-keeper';
 import { SectionView } from './section-view';
 import { Tabs } from './tabs';
 import { Fault } from '@/core/codes/fault';
 import type { Coded } from '@/core/codes/coded';
+import type { Scheme } from '@/core/lamination/scheme';
+import type { Pile } from '../../core/lamination/pile';
 
 export interface HouseSchemeView extends ComparedScheme {
   schemeId: number;
@@ -89,38 +91,10 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
     () => (composed && !fault ? pileOf(operationsOf(composed), fractionOf(composed, { dough, fat })) : null),
     [composed, fault, dough, fat],
   );
-  const finest =
-    composed && pile
-      ? outcomeOf(composed, { dough, fat }, mm, rolling.limits[composed.kind]).layers.meanFat
-      : 1;
 
   return (
     <main className="flex-1 p-5">
-      <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-        <Tabs at="/lamination" />
-        <div className="grid w-full max-w-lg grid-cols-3 gap-2">
-          <Field
-            label={say('common.doughBeforeButter')}
-            {...field('dough')}
-            trouble={unless(dough, wants(say, 'grams'))}
-          />
-          <Field
-            label={say('lamination.butter2')}
-            {...field('fat')}
-            trouble={unless(fat, wants(say, 'grams'))}
-          />
-          <Field
-            label={say('lamination.finalSheet2')}
-            {...field('mm')}
-            trouble={unless(mm, wants(say, 'mm'))}
-          />
-        </div>
-        {!fault && (
-          <p className="pb-2 text-[16px] text-quiet">
-            {say('lamination.inAllOneBlockBlocks', { mass: showMass(dough + fat, units), blocks })}
-          </p>
-        )}
-      </div>
+      <WeightFields field={field} dough={dough} fat={fat} mm={mm} fault={fault} blocks={blocks} />
       {fault && (
         <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-lg text-warn">
           {fault}
@@ -151,16 +125,15 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
             )}
           </div>
           {composed && pile && (
-            <section aria-labelledby="section-heading" className="grid content-start gap-3">
-              <h2 id="section-heading" className="text-xl font-semibold">
-                {say('lamination.at', {
-                  schemeName: say.coded(schemeName(composed)),
-                  length: showLength(mm, units),
-                })}
-              </h2>
-              <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
-              <SectionView pile={pile} mm={mm} finest={finest} />
-            </section>
+            <InSection
+              composed={composed}
+              mm={mm}
+              weights={weights}
+              rolling={rolling}
+              pile={pile}
+              dough={dough}
+              fat={fat}
+            />
           )}
         </div>
       )}
@@ -170,25 +143,114 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
         </p>
       )}
       {worked && !('code' in worked) && (
-        <div className="mt-6 grid gap-6">
-          <GeometryStrip plan={worked} blocks={blocks} />
-          <div className="grid gap-8 lg:grid-cols-2">
-            {worked.lockIn && (
-              <FitPanel
-                key={`${worked.lockIn.style} ${worked.lockIn.butter.length.toFixed(1)}`}
-                plan={worked.lockIn}
-                laying={rolling.laying}
-                flour={composed?.flourInFat ?? 0}
-              />
-            )}
-            <ButterPanel
-              key={worked.lockIn?.butter.mm ?? 10}
-              blockMm={worked.lockIn?.butter.mm ?? 10}
-              {...places}
-            />
-          </div>
-        </div>
+        <BlockWork worked={worked} blocks={blocks} rolling={rolling} composed={composed} places={places} />
       )}
     </main>
+  );
+}
+
+interface WeightFieldsProps {
+  field: (name: 'mm' | 'dough' | 'fat') => { value: string; onType: (text: string) => void };
+  dough: number;
+  fat: number;
+  mm: number;
+  fault: string | null;
+  blocks: number;
+}
+
+/** How much dough and butter, and how thin the last sheet. */
+function WeightFields({ field, dough, fat, mm, fault, blocks }: WeightFieldsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <Tabs at="/lamination" />
+      <div className="grid w-full max-w-lg grid-cols-3 gap-2">
+        <Field
+          label={say('common.doughBeforeButter')}
+          {...field('dough')}
+          trouble={unless(dough, wants(say, 'grams'))}
+        />
+        <Field
+          label={say('lamination.butter2')}
+          {...field('fat')}
+          trouble={unless(fat, wants(say, 'grams'))}
+        />
+        <Field
+          label={say('lamination.finalSheet2')}
+          {...field('mm')}
+          trouble={unless(mm, wants(say, 'mm'))}
+        />
+      </div>
+      {!fault && (
+        <p className="pb-2 text-[16px] text-quiet">
+          {say('lamination.inAllOneBlockBlocks', { mass: showMass(dough + fat, units), blocks })}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface InSectionProps {
+  composed: Scheme;
+  mm: number;
+  weights: { dough: number; fat: number };
+  rolling: RollingHouse;
+  pile: Pile;
+  dough: number;
+  fat: number;
+}
+
+/** The scheme folded: its layers in numbers and drawn. */
+function InSection({ composed, mm, weights, rolling, pile, dough, fat }: InSectionProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  const finest =
+    composed && pile
+      ? outcomeOf(composed, { dough, fat }, { mm, limits: rolling.limits[composed.kind] }).layers.meanFat
+      : 1;
+  return (
+    <section aria-labelledby="section-heading" className="grid content-start gap-3">
+      <h2 id="section-heading" className="text-xl font-semibold">
+        {say('lamination.at', {
+          schemeName: say.coded(schemeName(composed)),
+          length: showLength(mm, units),
+        })}
+      </h2>
+      <LayerFacts scheme={composed} {...{ weights, mm }} limits={rolling.limits} />
+      <SectionView pile={pile} mm={mm} finest={finest} />
+    </section>
+  );
+}
+
+interface BlockWorkProps {
+  worked: BlockPlan;
+  blocks: number;
+  rolling: RollingHouse;
+  composed: Scheme | null;
+  places: Pick<Props, 'room' | 'cold' | 'zone'>;
+}
+
+/** One block worked through: its sheets, how butter lies on the dough, and when the butter is ready. */
+function BlockWork({ worked, blocks, rolling, composed, places }: BlockWorkProps) {
+  return (
+    <div className="mt-6 grid gap-6">
+      <GeometryStrip plan={worked} blocks={blocks} />
+      <div className="grid gap-8 lg:grid-cols-2">
+        {worked.lockIn && (
+          <FitPanel
+            key={`${worked.lockIn.style} ${worked.lockIn.butter.length.toFixed(1)}`}
+            plan={worked.lockIn}
+            laying={rolling.laying}
+            flour={composed?.flourInFat ?? 0}
+          />
+        )}
+        <ButterPanel
+          key={worked.lockIn?.butter.mm ?? 10}
+          blockMm={worked.lockIn?.butter.mm ?? 10}
+          {...places}
+        />
+      </div>
+    </div>
   );
 }

@@ -37,7 +37,7 @@ describe('a scheme as it is typed', () => {
     expect(turn({ mm: 'thin' })).toMatch(/^Turn 1: a sheet’s thickness/);
     expect(turn({ minutes: '' })).toBe('Turn 1: how many minutes of work?');
     expect(turn({ rest: 'long' })).toMatch(/0 goes straight on/);
-    expect(turn({ mm: '0.2 mm' })).toMatch(/between 1 and 40 mm/);
+    expect(turn({ mm: '0.2 mm' })).toMatch(/between 1 mm and 40 mm/);
     expect(fault({ amount: '' })).toMatch(/A butter block is so thick/);
     expect(fault({ flour: 'some' })).toMatch(/percentage/);
     expect(fault({ lockInMinutes: '?' })).toMatch(/lock-in take/);
@@ -133,7 +133,8 @@ describe('a block that was made', () => {
 
 describe('butter in words', () => {
   const base = { core: 5, surface: 6, state: 'hard' as const, readyIn: 12, softIn: 45, coldFor: null };
-  const told = (change: Partial<ButterWindow>) => butterWords(say, { ...base, ...change }, 0, 'UTC', '21 °C');
+  const told = (change: Partial<ButterWindow>) =>
+    butterWords(say, { ...base, ...change }, { now: 0, zone: 'UTC', room: '21 °C' });
 
   it('says what to do first', () => {
     expect(told({})).toEqual(['12 min more: pliable at 00:12.', 'At 21 °C it runs from 00:45.']);
@@ -147,12 +148,12 @@ describe('butter in words', () => {
   });
 
   it('says when to take it out for a lock-in, or that it is too late for it', () => {
-    expect(takeOutWords(say, 60 * MINUTE, 20, 0, 'UTC')).toBe(
+    expect(takeOutWords(say, 60 * MINUTE, { temper: 20, now: 0, zone: 'UTC' })).toBe(
       'Take it out at 00:40 for a lock-in at 01:00: 20 min in the room.',
     );
-    expect(takeOutWords(say, 10 * MINUTE, 20, 30 * MINUTE, 'UTC')).toMatch(
+    expect(takeOutWords(say, 10 * MINUTE, { temper: 20, now: 30 * MINUTE, zone: 'UTC' })).toMatch(
       /should have come out.*earliest is 00:50/,
     );
-    expect(takeOutWords(say, 60 * MINUTE, null, 0, 'UTC')).toMatch(/temper it slower/);
+    expect(takeOutWords(say, 60 * MINUTE, { temper: null, now: 0, zone: 'UTC' })).toMatch(/temper it slower/);
   });
 });

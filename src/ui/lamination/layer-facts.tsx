@@ -1,8 +1,8 @@
 import { useWords } from '../kit/words';
 import type { RollingHouse } from '@/core/bakery/rolling';
-import { outcomeWords } from '@/core/lamination/advice';
-import { verdictWords } from '@/core/lamination/kinds';
-import { outcomeOf, turnMoreOrLess, type Scheme, type Weights } from '@/core/lamination/scheme';
+import { outcomeMessage } from '@/core/lamination/advice';
+import { verdictMessage } from '@/core/lamination/kinds';
+import { outcomeOf, type Scheme, turnMoreOrLess, type Weights } from '@/core/lamination/scheme';
 import { FOLD_WORDS } from '@/core/lamination/words';
 
 /** Micrometres, or millimetres where layers are that thick. */
@@ -21,7 +21,7 @@ interface Props {
 /** What the layers of a scheme are at the final sheet, the verdict, and what one turn more or less would do. */
 export function LayerFacts({ scheme, weights, mm, limits }: Props) {
   const say = useWords();
-  const { layers, multiplied, verdict } = outcomeOf(scheme, weights, mm, limits[scheme.kind]);
+  const { layers, multiplied, verdict } = outcomeOf(scheme, weights, { mm, limits: limits[scheme.kind] });
   const { less, more } = turnMoreOrLess(scheme, weights, mm, limits[scheme.kind]);
   const facts: [string, string][] = [
     [say('lamination.fatLayers'), layers.fatLayers.toLocaleString('en')],
@@ -49,7 +49,7 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
   return (
     <div className="grid content-start gap-3">
       <p role="status" className="border-l-4 border-butter pl-3 text-2xl font-semibold">
-        {say.coded(verdictWords(verdict, scheme.kind))}
+        {say.coded(verdictMessage(verdict, scheme.kind))}
       </p>
       <dl className="grid grid-cols-[9rem_1fr] gap-y-0.5 text-[17px]">
         {facts.map(([name, value]) => (
@@ -63,7 +63,7 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
         {less && (
           <p>
             <span className="text-quiet">{say('lamination.withoutTheLastTurn')}</span>
-            {say.coded(outcomeWords(less, scheme))}
+            {say.coded(outcomeMessage(less, scheme))}
           </p>
         )}
         <p>
@@ -72,7 +72,7 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
               part: say.coded(last ? FOLD_WORDS[last.fold] : say('lamination.letterFold')),
             })}
           </span>
-          {say.coded(outcomeWords(more, scheme))}
+          {say.coded(outcomeMessage(more, scheme))}
         </p>
       </div>
     </div>

@@ -37,7 +37,7 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
   const say = useWords();
   const [name, setName] = useState(from?.name ?? '');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [given, setGiven] = useState<number[]>([]);
+
   const [busy, setBusy] = useState(false);
   const act = async (command: string, input: unknown) => {
     setBusy(true);
@@ -90,69 +90,92 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
           })}
         </p>
       )}
-      {from && (
-        <details>
-          <summary className="min-h-9 cursor-pointer text-[16px]">
-            {say('lamination.giveToProducts', { name: from.name })}
-          </summary>
-          <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-            <legend className="sr-only">{say('lamination.products')}</legend>
-            {products.map(({ id, name: product, schemeName }) => (
-              <label key={id} className="flex min-h-9 items-center gap-2 text-[16px]">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={given.includes(id)}
-                  onChange={(event) =>
-                    setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
-                  }
-                />
-                {product} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
-              </label>
-            ))}
-          </fieldset>
-          <Button
-            className="mt-1 min-h-10"
-            disabled={given.length === 0 || busy}
-            onClick={() => void act('choose-scheme', { productIds: given, schemeId: from.schemeId })}
-          >
-            {say('lamination.giveItToThisProduct', { count: given.length })}
-          </Button>
-        </details>
-      )}
-      {behind.length > 0 && (
-        <div>
-          <h3 className="font-semibold">{say('lamination.plannedByAnOlderScheme')}</h3>
-          <ul className="grid gap-1">
-            {behind.map((dough) => (
-              <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
-                {dough.refused ? (
-                  say.coded(dough.refused)
-                ) : (
-                  <>
-                    {say('lamination.now2', {
-                      name: dough.name,
-                      from: say.coded(dough.from),
-                      to: say.coded(dough.to),
-                    })}
-                    <Button
-                      disabled={busy}
-                      onClick={() => void act('relaminate-dough', { doughId: dough.id })}
-                    >
-                      {say('lamination.letFollow', { name: dough.name })}
-                    </Button>
-                  </>
-                )}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {from && <SchemeProducts from={from} products={products} busy={busy} act={act} />}
+      {behind.length > 0 && <OlderDoughs behind={behind} busy={busy} act={act} />}
       {trouble && (
         <p role="alert" className="border-l-4 border-warn pl-3 text-warn">
           {trouble}
         </p>
       )}
     </section>
+  );
+}
+
+interface SchemeProductsProps {
+  from: { schemeId: number; versionId: number; name: string; products: readonly { name: string }[] };
+  products: SchemeProduct[];
+  busy: boolean;
+  act: (command: string, input: unknown) => Promise<void>;
+}
+
+/** Chooses which products are laminated by the scheme. */
+function SchemeProducts({ from, products, busy, act }: SchemeProductsProps) {
+  const say = useWords();
+  const [given, setGiven] = useState<number[]>([]);
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer text-[16px]">
+        {say('lamination.giveToProducts', { name: from.name })}
+      </summary>
+      <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+        <legend className="sr-only">{say('lamination.products')}</legend>
+        {products.map(({ id, name: product, schemeName }) => (
+          <label key={id} className="flex min-h-9 items-center gap-2 text-[16px]">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={given.includes(id)}
+              onChange={(event) =>
+                setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
+              }
+            />
+            {product} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
+          </label>
+        ))}
+      </fieldset>
+      <Button
+        className="mt-1 min-h-10"
+        disabled={given.length === 0 || busy}
+        onClick={() => void act('choose-scheme', { productIds: given, schemeId: from.schemeId })}
+      >
+        {say('lamination.giveItToThisProduct', { count: given.length })}
+      </Button>
+    </details>
+  );
+}
+
+interface OlderDoughsProps {
+  behind: Behind[];
+  busy: boolean;
+  act: (command: string, input: unknown) => Promise<void>;
+}
+
+/** Doughs that were planned by an older version of their scheme. */
+function OlderDoughs({ behind, busy, act }: OlderDoughsProps) {
+  const say = useWords();
+  return (
+    <div>
+      <h3 className="font-semibold">{say('lamination.plannedByAnOlderScheme')}</h3>
+      <ul className="grid gap-1">
+        {behind.map((dough) => (
+          <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
+            {dough.refused ? (
+              say.coded(dough.refused)
+            ) : (
+              <>
+                {say('lamination.now2', {
+                  name: dough.name,
+                  from: say.coded(dough.from),
+                  to: say.coded(dough.to),
+                })}
+                <Button disabled={busy} onClick={() => void act('relaminate-dough', { doughId: dough.id })}>
+                  {say('lamination.letFollow', { name: dough.name })}
+                </Button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -3,23 +3,22 @@
 import { v4 as uuidv4 } from 'uuid';
 import type { Answer } from '@/core/wire/answer';
 import { ask } from './ask';
+import { go } from './go';
 import { keepHere } from './kept';
+import { sayHere } from './say-here';
 import { retoldHere } from './units';
 
 /** Nobody answered. */
-export const AWAY: Answer = {
-  ok: false,
-  status: 0,
-  message: 'The bakery’s computer does not answer. Nothing was changed; try again in a moment.',
-  field: null,
-  offer: null,
-};
+export const noAnswer = (): Answer => ({
+  ...{ ok: false, status: 0, field: null, offer: null },
+  message: sayHere('live.doesNotAnswer'),
+});
 
 /** The answer that came back, where it is one of ours, in the units of this device. */
 function answerOf(body: unknown): Answer {
   const { ok, message } = (body ?? {}) as { ok?: unknown; message?: unknown };
   if (ok === true) return body as Answer;
-  if (ok !== false || typeof message !== 'string') return AWAY;
+  if (ok !== false || typeof message !== 'string') return noAnswer();
   return { ...(body as Extract<Answer, { ok: false }>), message: retoldHere(message) };
 }
 
@@ -42,6 +41,11 @@ export async function letIn(code: string, name: string): Promise<Answer> {
   return answerOf(await ask('/api/tablet', { body: { code, name }, by: null }));
 }
 
+/** Opens a bakery in an empty database, and lets this device in. */
+export async function openBakery(body: Record<string, string>): Promise<Answer> {
+  return answerOf(await ask('/api/opening', { body, by: null }));
+}
+
 /** Gives up the right to record on this device, and goes on showing. Returns whether it was done. */
 export async function rest(): Promise<boolean> {
   return answerOf(await ask('/api/session', { method: 'PUT', by: null })).ok;
@@ -59,8 +63,12 @@ export async function forgetPages(): Promise<void> {
   );
 }
 
+/** Whether whoever has this page has signed out on it: then it is no news that the session is over. */
+let signedOut = false;
+
 /** Signs out on this device: its pages are gone at once, the house is told as soon as it answers. */
 export async function signOut(): Promise<void> {
+  signedOut = true;
   await forgetPages();
   const { ok } = answerOf(await ask('/api/session', { method: 'DELETE', by: null }));
   keepHere(LEAVING, ok ? '' : '1');
@@ -68,3 +76,6 @@ export async function signOut(): Promise<void> {
 
 /** True where somebody has signed out here and the house does not know yet. */
 export const isLeaving = (): boolean => localStorage.getItem(LEAVING) === '1';
+
+/** Opens the list of people, and says that the session is over to whoever has not ended it here. */
+export const backToSignIn = (): void => go(signedOut ? '/sign-in' : '/sign-in?ended');

@@ -8,7 +8,7 @@ import { createForecaster } from '@/core/forecast/forecaster';
 import { conditionsOf, type Board } from '@/core/wire/board';
 import { eventOf, type FloorEvent, type Recording } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
-import { go } from './go';
+import { backToSignIn } from './command';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
@@ -46,7 +46,7 @@ export function useFloor(board: Board, personId: number, now: number) {
         return;
       }
       // It waits for the PIN of whoever recorded it.
-      if (answer.status === SIGNED_OUT) return go('/sign-in?ended');
+      if (answer.status === SIGNED_OUT) return backToSignIn();
       if (answer.status === OF_SOMEBODY_ELSE) return;
       setSent((before) => before.filter(({ id }) => id !== event.id));
       // What had waited is told in the list of what was refused.

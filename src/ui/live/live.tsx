@@ -2,9 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { forgetPages, isLeaving, signOut } from './command';
+import { backToSignIn, forgetPages, isLeaving, signOut } from './command';
 import { listenToHouse, type News } from './feed-line';
-import { go } from './go';
 import { hear } from './heard';
 import { flush, seeSession } from './outbox';
 import { keepSteady } from './steady';
@@ -80,7 +79,7 @@ export function Live({
     const stop = listenToHouse(from, {
       ...{ onNews, onLine, onSession: seeSession },
       // A session that the house has ended leaves no page behind either.
-      onOver: () => void forgetPages().finally(() => go('/sign-in?ended')),
+      onOver: () => void forgetPages().finally(backToSignIn),
     });
     void keepParts();
     return () => {
@@ -90,7 +89,7 @@ export function Live({
   }, [router, personId, from]);
   useEffect(() => {
     // Somebody has signed out here while nobody answered.
-    if (isLeaving()) void signOut().then(() => isLeaving() || go('/sign-in'));
+    if (isLeaving()) void signOut().then(() => isLeaving() || backToSignIn());
   }, []);
   return <Line value={failing ? 'away' : line}>{children}</Line>;
 }

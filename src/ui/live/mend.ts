@@ -1,7 +1,7 @@
 'use client';
 
 import type { Answer } from '@/core/wire/answer';
-import { AWAY } from './command';
+import { noAnswer } from './command';
 
 /** How far a search is: how many go before it, or the plan's points so far and promises that are late in it. */
 export type Progress = { before: number } | { points: number; late: number };
@@ -19,7 +19,7 @@ export function workOutMend(seconds: number, onProgress: (progress: Progress) =>
   const read = async (): Promise<Answer> => {
     try {
       const response = await post({ job, seconds });
-      let last: Answer = AWAY;
+      let last: Answer = noAnswer();
       let rest = '';
       const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
       for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
@@ -33,7 +33,7 @@ export function workOutMend(seconds: number, onProgress: (progress: Progress) =>
       }
       return last;
     } catch {
-      return AWAY;
+      return noAnswer();
     }
   };
   return { answer: read(), stop: () => void post({ stop: job }) };

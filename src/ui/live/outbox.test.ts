@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import type { FloorEvent } from '@/core/record/events';
-import { beginSession, type AtTablet } from './at-tablet';
+import { type AtTablet, beginSession } from './at-tablet';
 import {
   confirm,
   flush,
@@ -11,12 +11,16 @@ import {
   keep,
   keepCall,
   onSent,
+  type Outcome,
   unconfirmedOf,
   waitingCalls,
   waitingEvents,
-  type Outcome,
 } from './outbox';
 import { allRefused, seen } from './refused';
+import { lendWords } from './say-here';
+import { say } from '../../../test-support/words';
+
+lendWords(say);
 
 const jonas: AtTablet = { id: 2, name: 'Jonas', role: 'baker', team: 'nights' };
 const ida: AtTablet = { id: 3, name: 'Ida', role: 'baker', team: 'nights' };

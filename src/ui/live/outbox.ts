@@ -3,11 +3,12 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, isOpen, type Answer, type Fate } from '@/core/wire/answer';
+import { type Answer, type Fate, fateOf, isOpen } from '@/core/wire/answer';
 import type { FloorEvent } from '@/core/record/events';
 import { ask } from './ask';
 import { recordedBy, type Recorder } from './at-tablet';
-import { AWAY } from './command';
+import { noAnswer } from './command';
+import { sayHere } from './say-here';
 import { oneTabAtATime, pauseBefore } from './pace';
 import { putAside } from './refused';
 
@@ -129,7 +130,7 @@ export async function confirm(
   for (const one of await all()) {
     if (byWhom(one) !== personId || one.sessionId === sessionId) continue;
     if (notTheirs.includes(idOf(one))) {
-      await aside(one, 'Not confirmed: somebody else recorded it under this name.');
+      await aside(one, sayHere('live.notConfirmed'));
       await del(idOf(one), store());
     } else await set(idOf(one), { ...one, sessionId, late: true }, store());
   }
@@ -206,7 +207,7 @@ function settle(): void {
 async function sendOne(one: Waiting): Promise<Fate> {
   const body = await ('event' in one ? sendEvent(one) : sendCall(one));
   const fate = fateOf(body, idOf(one));
-  const answer = isOpen(fate) ? AWAY : (body as Answer);
+  const answer = isOpen(fate) ? noAnswer() : (body as Answer);
   failures = isOpen(fate) ? failures + 1 : 0;
   const signs = [isOpen(fate), !answer.ok && answer.status === 409] as const;
   if (signs[0] !== unanswered || signs[1] !== elsewhere) {

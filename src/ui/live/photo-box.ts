@@ -2,10 +2,11 @@
 
 import { createStore, del, entries, set } from 'idb-keyval';
 import { v7 as uuidv7 } from 'uuid';
-import { fateOf, isOpen, type Answer } from '@/core/wire/answer';
+import { type Answer, fateOf, isOpen } from '@/core/wire/answer';
 import { ask } from './ask';
 import { recordedBy, recordingPerson } from './at-tablet';
-import { AWAY } from './command';
+import { noAnswer } from './command';
+import { sayHere } from './say-here';
 import { oneTabAtATime } from './pace';
 import { putAside } from './refused';
 
@@ -35,18 +36,24 @@ export async function keepPhoto(kept: Omit<Kept, 'personId'>): Promise<Answer> {
  */
 export async function sendPhotos(): Promise<Answer> {
   let last: Answer =
-    recordingPerson() === (recordedBy()?.personId ?? null) ? { ok: true, result: null } : AWAY;
+    recordingPerson() === (recordedBy()?.personId ?? null) ? { ok: true, result: null } : noAnswer();
   await oneTabAtATime('hefeteig-photos', async () => {
     const all = await entries<string, Kept>(store());
     const own = all.filter(([, { personId }]) => personId === recordedBy()?.personId);
     for (const [id, kept] of own.sort(([a], [b]) => (a < b ? -1 : 1))) {
       const body = await put(id, kept);
       const fate = fateOf(body, id);
-      last = isOpen(fate) ? AWAY : (body as Answer);
+      last = isOpen(fate) ? noAnswer() : (body as Answer);
       if (isOpen(fate) || fate === 'not-theirs') return;
       await del(id, store());
       if (fate === 'refused' && !last.ok)
-        await putAside({ id, personId: kept.personId ?? 0, at: null, about: 'Photo', message: last.message });
+        await putAside({
+          id,
+          personId: kept.personId ?? 0,
+          at: null,
+          about: sayHere('live.photo'),
+          message: last.message,
+        });
     }
   });
   return last;

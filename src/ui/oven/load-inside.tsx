@@ -10,8 +10,11 @@ import { useUnits } from '../live/units';
 import { useSecond } from '../live/use-second';
 import { DeckChoice } from './deck-choice';
 import type { OvenInside } from './oven-inside';
-import { Mark, type LoadProps } from './load-rows';
+import { type LoadProps, Mark } from './load-rows';
 import { fanCelsius, timer } from './words';
+import type { Tell } from './load-rows';
+import type { OvenLoad } from '../../core/shopfloor/oven-loads';
+import type { Instant } from '@/core/time/local';
 
 /** Minutes that a load may be given more with one tap. */
 const LONGER = [2, 4];
@@ -71,27 +74,7 @@ export function LoadInside({
           </span>
         </p>
       </div>
-      {phase && (
-        <p className="mt-1 text-xl">
-          {say.rich('oven.withFan', {
-            b: (words) => <b>{words}</b>,
-            celsius: showCelsius(phase.celsius, units),
-            ...{ steam: phase.steam, vent: phase.vent },
-            part2:
-              phases.length > 1 && phase.until > now && phase !== phases.at(-1)
-                ? say('oven.more', { timer: timer(phase.until - now) })
-                : '',
-            span: (words) => <span className="text-quiet">{words}</span>,
-            celsius2: showCelsius(fanCelsius(phase.celsius), units),
-            celsius3: () =>
-              phase.celsius !== setting && (
-                <span className="text-quiet">
-                  {say('oven.then', { celsius: showCelsius(setting, units) })}
-                </span>
-              ),
-          })}
-        </p>
-      )}
+      {phase && <PhaseWords phase={phase} phases={phases} now={now} setting={setting} />}
       <p className="text-xl">
         {say('oven.partPart2', {
           part:
@@ -110,24 +93,7 @@ export function LoadInside({
           })}
         </p>
       )}
-      <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
-        <Button
-          look={over && !raw ? 'act' : 'plain'}
-          floor
-          className="font-semibold"
-          onClick={() => tell(load, { kind: 'finish' })}
-        >
-          {say('oven.out3')}
-        </Button>
-        {LONGER.map((minutes) => (
-          <Button key={minutes} floor onClick={() => longer(minutes)}>
-            {say('oven.min', { minutes })}
-          </Button>
-        ))}
-        <Button floor onClick={() => setCore(true)}>
-          {say('oven.core2', { temperature: units.temperature })}
-        </Button>
-      </div>
+      <LoadButtons over={over} raw={raw} onTell={tell} load={load} longer={longer} onCore={setCore} />
       <TemperatureSheet
         open={core}
         onOpenChange={setCore}
@@ -140,5 +106,72 @@ export function LoadInside({
         }}
       />
     </article>
+  );
+}
+
+interface PhaseWordsProps {
+  phase: { celsius: number; until: Instant; steam: boolean; vent: boolean };
+  phases: { celsius: number; until: Instant; steam: boolean; vent: boolean }[];
+  now: number;
+  setting: number;
+}
+
+/** What the oven does at this phase, and what comes next. */
+function PhaseWords({ phase, phases, now, setting }: PhaseWordsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <p className="mt-1 text-xl">
+      {say.rich('oven.withFan', {
+        b: (words) => <b>{words}</b>,
+        celsius: showCelsius(phase.celsius, units),
+        ...{ steam: phase.steam, vent: phase.vent },
+        part2:
+          phases.length > 1 && phase.until > now && phase !== phases.at(-1)
+            ? say('oven.more', { timer: timer(phase.until - now) })
+            : '',
+        span: (words) => <span className="text-quiet">{words}</span>,
+        celsius2: showCelsius(fanCelsius(phase.celsius), units),
+        celsius3: () =>
+          phase.celsius !== setting && (
+            <span className="text-quiet">{say('oven.then', { celsius: showCelsius(setting, units) })}</span>
+          ),
+      })}
+    </p>
+  );
+}
+
+interface LoadButtonsProps {
+  over: boolean;
+  raw: boolean;
+  onTell: Tell;
+  load: OvenLoad;
+  longer: (minutes: number) => void;
+  onCore: (value: boolean) => void;
+}
+
+/** Out, longer, or the core measured. */
+function LoadButtons({ over, raw, onTell, load, longer, onCore }: LoadButtonsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
+      <Button
+        look={over && !raw ? 'act' : 'plain'}
+        floor
+        className="font-semibold"
+        onClick={() => onTell(load, { kind: 'finish' })}
+      >
+        {say('oven.out3')}
+      </Button>
+      {LONGER.map((minutes) => (
+        <Button key={minutes} floor onClick={() => longer(minutes)}>
+          {say('oven.min', { minutes })}
+        </Button>
+      ))}
+      <Button floor onClick={() => onCore(true)}>
+        {say('oven.core2', { temperature: units.temperature })}
+      </Button>
+    </div>
   );
 }

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
-import { machinesOf, type Machine } from '@/core/bakery/machines';
+import { type Machine, machinesOf } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
@@ -14,7 +14,7 @@ import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useUnits } from '../live/units';
 import { CountSheet } from './count-sheet';
-import { countOf, countWords } from './words';
+import { countOf, countValues } from './words';
 
 export type Tell = (load: OvenLoad, part: EventBody) => void;
 export type Outputs = ReadonlyMap<number, OutputRecord>;
@@ -93,7 +93,7 @@ export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
           {say('oven.out', {
             time: clockTime(load.done, zone),
             part: counted
-              ? `, ${countWords(counted)}`
+              ? `, ${say('batch.count', countValues(counted))}`
               : say('oven.pieces', { pieces: load.step.load?.pieces ?? 0 }),
           })}
         </span>

@@ -19,9 +19,5 @@ export function countOf({ dough, step }: OvenLoad): PieceCount | null {
   return last?.data.kind === 'counted' ? last.data : null;
 }
 
-/** `58 good, 2 second, none wasted`. */
-export function countWords({ good, second, waste }: PieceCount): string {
-  return [`${good} good`, second > 0 && `${second} second`, waste > 0 && `${waste} wasted`]
-    .filter(Boolean)
-    .join(', ');
-}
+/** What a count says, as a message takes it. */
+export const countValues = ({ good, second, waste }: Omit<PieceCount, 'kind'>) => ({ good, second, waste });

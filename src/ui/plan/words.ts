@@ -4,7 +4,7 @@ import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
 import { minutesBehind } from '@/core/forecast/times';
-import { countTurns, turnWords } from '@/core/record/turns';
+import { countTurns, turnMessage } from '@/core/record/turns';
 import { duration, fromNow } from '@/core/units/format';
 
 /** `120 butter crescent, 40 raisin snail` */
@@ -19,7 +19,7 @@ export function stateWords(say: Say, dough: DoughForecast, now: number): string 
   if (behind > 0) return say('plan.lateBy', { duration: duration(behind) });
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of
-    ? say.coded(turnWords(turns))
+    ? say.coded(turnMessage(turns))
     : '';
 }
 

@@ -7,11 +7,11 @@ import { coded } from '@/core/codes/coded';
 
 const cooler = {
   ...{ kind: 'cooler' as const, doughId: 2, stepKey: '5.1.proof', place: 'retarder' },
-  words: coded('meetings.intoThe', { nameOf: 'Crescent 2', label: 'retarder', celsius: { celsius: 4 } }),
+  words: coded('meetings.intoThe', { load: 'Crescent 2', place: 'retarder', celsius: { celsius: 4 } }),
 };
 /** Two loads that are ready together. */
 const MEET = {
-  ...{ nameOf: 'Crescent 1', nameOf2: 'Crescent 2', why: coded('meetings.theOvenHasNoRoom') },
+  ...{ first: 'Crescent 1', second: 'Crescent 2', why: coded('meetings.theOvenHasNoRoom') },
   ...{ duration: { minutes: 13 }, then: coded('meetings.thenNeitherWaits') },
 };
 const meeting = (ways: Meeting['ways'], tooLong = false) =>
@@ -22,7 +22,7 @@ describe('two loads that meet', () => {
     const told = telling();
     const order = {
       kind: 'order' as const,
-      words: coded('meetings.bakeFirst', { nameOf: 'Crescent 2', then: coded('meetings.thenNeitherWaits') }),
+      words: coded('meetings.bakeFirst', { load: 'Crescent 2', then: coded('meetings.thenNeitherWaits') }),
     };
     const { user } = show(<Together meeting={meeting([order, cooler])} onCooler={told} />);
     expect(screen.getAllByRole('button')).toHaveLength(1);

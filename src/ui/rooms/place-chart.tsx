@@ -12,7 +12,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { withGaps, type PlaceRecord } from '@/core/climate/curve';
+import { type PlaceRecord, withGaps } from '@/core/climate/curve';
 import { clockTime, dayMonth, dayTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
@@ -22,26 +22,29 @@ const DAY = 24 * 3_600_000;
 /** A probe that says nothing for as long as this many points was silent. */
 const SILENT = { points: 3, least: 30 * 60_000 };
 
-/** What a probe has said, with its limits, and when it was outside them; humidity where there is one. */
-export default function PlaceChart({
-  record,
-  zone,
-  units,
-}: {
-  record: PlaceRecord;
-  zone: string;
-  units: Pick<ReaderUnits, 'temperature'>;
-}) {
-  const say = useWords();
-  const { points, limits, outside, from, to, step } = record;
-  const shown = (celsius: number) => (units.temperature === 'F' ? toFahrenheit(celsius) : celsius);
-  const unit = units.temperature === 'F' ? '°F' : '°C';
+/** The points in the reader's degrees, with a gap where the probe was silent. */
+function chartPoints({ points, step }: PlaceRecord, shown: (celsius: number) => number) {
   const silence = Math.max(SILENT.least, SILENT.points * step);
-  const data = withGaps(points, silence).map((point) =>
+  return withGaps(points, silence).map((point) =>
     'gap' in point
       ? { at: point.at, degrees: null, humidity: null }
       : { at: point.at, degrees: Math.round(shown(point.celsius) * 10) / 10, humidity: point.humidity },
   );
+}
+
+interface Props {
+  record: PlaceRecord;
+  zone: string;
+  units: Pick<ReaderUnits, 'temperature'>;
+}
+
+/** What a probe has said, with its limits, and when it was outside them; humidity where there is one. */
+export default function PlaceChart({ record, zone, units }: Props) {
+  const say = useWords();
+  const { points, limits, outside, from, to } = record;
+  const shown = (celsius: number) => (units.temperature === 'F' ? toFahrenheit(celsius) : celsius);
+  const unit = units.temperature === 'F' ? '°F' : '°C';
+  const data = chartPoints(record, shown);
   const humid = points.some(({ humidity }) => humidity !== null);
   const bounds = [limits.low, limits.high].filter((limit) => limit !== null).map(shown);
   return (

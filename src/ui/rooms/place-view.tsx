@@ -11,6 +11,9 @@ import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { useUnits } from '../live/units';
 import { LimitsForm } from './limits-form';
+import type { Instant } from '@/core/time/local';
+import type { Outside } from '@/core/climate/curve';
+import type { PlaceLimits } from '../../core/climate/excursions';
 
 const PlaceChart = dynamic(() => import('./place-chart'), {
   ssr: false,
@@ -74,30 +77,66 @@ export function PlaceView({
       ) : (
         <PlaceChart {...{ record, zone, units }} />
       )}
-      <section aria-label={say('rooms.outsideTheLimits')}>
-        <h2 className="mb-1 text-2xl font-semibold">{say('rooms.outsideItsLimits')}</h2>
-        <ul className="text-lg">
-          {outside.map(({ from, to, celsius, limit }) => (
-            <li key={from} className="border-b border-hairline py-1.5">
-              {say.rich('rooms.forUpToNotAbove', {
-                b: (words) => <b>{words}</b>,
-                time: dayTime(from, zone),
-                duration: duration((to - from) / 60_000),
-                celsius: showCelsius(celsius, units),
-                isCelsius: celsius > limit,
-                celsius2: showCelsius(limit, units),
-              })}
-            </li>
-          ))}
-          {outside.length === 0 && (
-            <li className="text-quiet">
-              {limits.low === null && limits.high === null
-                ? say('rooms.itHasNoLimits')
-                : say('rooms.neverForLongerThan', { duration: duration(limits.minutes) })}
-            </li>
-          )}
-        </ul>
-      </section>
+      <OutsideLimits outside={outside} zone={zone} limits={limits} />
+      <DoubtedReadings doubted={doubted} zone={zone} />
+      {person.role === 'planner' && (
+        <section aria-label={say('rooms.limits')}>
+          <h2 className="mb-1 text-2xl font-semibold">{say('rooms.limits')}</h2>
+          <LimitsForm limits={limits} />
+        </section>
+      )}
+    </main>
+  );
+}
+
+interface OutsideLimitsProps {
+  outside: Outside[];
+  zone: string;
+  limits: PlaceLimits;
+}
+
+/** When the place was outside its limits. */
+function OutsideLimits({ outside, zone, limits }: OutsideLimitsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <section aria-label={say('rooms.outsideTheLimits')}>
+      <h2 className="mb-1 text-2xl font-semibold">{say('rooms.outsideItsLimits')}</h2>
+      <ul className="text-lg">
+        {outside.map(({ from, to, celsius, limit }) => (
+          <li key={from} className="border-b border-hairline py-1.5">
+            {say.rich('rooms.forUpToNotAbove', {
+              b: (words) => <b>{words}</b>,
+              time: dayTime(from, zone),
+              duration: duration((to - from) / 60_000),
+              celsius: showCelsius(celsius, units),
+              isCelsius: celsius > limit,
+              celsius2: showCelsius(limit, units),
+            })}
+          </li>
+        ))}
+        {outside.length === 0 && (
+          <li className="text-quiet">
+            {limits.low === null && limits.high === null
+              ? say('rooms.itHasNoLimits')
+              : say('rooms.neverForLongerThan', { duration: duration(limits.minutes) })}
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+interface DoubtedReadingsProps {
+  doubted: { at: Instant; doubt: string; times: number }[];
+  zone: string;
+}
+
+/** Readings that were not believed, and why. */
+function DoubtedReadings({ doubted, zone }: DoubtedReadingsProps) {
+  const say = useWords();
+  return (
+    <>
       {doubted.length > 0 && (
         <section aria-label={say('rooms.notBelieved')}>
           <h2 className="mb-1 text-2xl font-semibold">{say('rooms.notBelieved')}</h2>
@@ -114,12 +153,6 @@ export function PlaceView({
           </ul>
         </section>
       )}
-      {person.role === 'planner' && (
-        <section aria-label={say('rooms.limits')}>
-          <h2 className="mb-1 text-2xl font-semibold">{say('rooms.limits')}</h2>
-          <LimitsForm limits={limits} />
-        </section>
-      )}
-    </main>
+    </>
   );
 }

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { misfits } from '@/core/schedule/misfit';
-import { PLACE_KINDS, type Place } from '@/core/heat/places';
+import { type Place, PLACE_KINDS } from '@/core/heat/places';
 import { clockTime } from '@/core/time/local';
 import { fromNow } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
@@ -74,32 +74,12 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
 
 function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: string }) {
   const say = useWords();
-  const router = useRouter();
   const [units] = useUnits();
-  const [typed, setTyped] = useState('');
-  const [humidity, setHumidity] = useState('');
+
   const [trouble, setTrouble] = useState<string | null>(null);
   const { reading } = place;
   const celsius = reading?.celsius ?? place.usual;
-  const tell = async () => {
-    const value = parseCelsius(typed, units.temperature);
-    if (value === null) {
-      setTrouble(say('common.thatIsNotATemperature'));
-      return;
-    }
-    const wet =
-      humidity.trim() === '' ? {} : { humidity: Number(humidity.replace('%', '').replace(',', '.')) };
-    const answer = await send('tell-place', {
-      place: place.id,
-      celsius: Math.round(value * 10) / 10,
-      ...wet,
-    });
-    setTrouble(answer.ok ? null : answer.message);
-    if (!answer.ok) return;
-    setTyped('');
-    setHumidity('');
-    router.refresh();
-  };
+
   const from =
     reading === null
       ? say('rooms.theUsual')
@@ -139,37 +119,71 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
         )}
       </div>
       <p className="text-2xl font-bold whitespace-nowrap">{showCelsius(celsius, units)}</p>
-      <form
-        className="flex min-w-0 items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void tell();
-        }}
-      >
-        <Field
-          label={
-            <span className="sr-only">
-              {say('rooms.temperatureOf', { label: place.label.toLowerCase() })}
-            </span>
-          }
-          value={typed}
-          placeholder={
-            units.temperature === 'F' ? '75' : place.kind === 'proofer' ? '26' : say('rooms.n24Or75F')
-          }
-          onType={setTyped}
-        />
-        {place.kind === 'proofer' && (
-          <Field
-            label={<span className="sr-only">{say('rooms.humidity2')}</span>}
-            value={humidity}
-            placeholder="80 %"
-            onType={setHumidity}
-          />
-        )}
-        <Button type="submit" className="min-h-10 shrink-0">
-          {say('rooms.tellIt')}
-        </Button>
-      </form>
+      <TellPlace place={place} onTrouble={setTrouble} />
     </li>
+  );
+}
+
+interface TellPlaceProps {
+  place: Place;
+  onTrouble: (value: string | null) => void;
+}
+
+/** A temperature and humidity typed for the place. */
+function TellPlace({ place, onTrouble }: TellPlaceProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const [humidity, setHumidity] = useState('');
+  const tell = async () => {
+    const value = parseCelsius(typed, units.temperature);
+    if (value === null) {
+      onTrouble(say('common.thatIsNotATemperature'));
+      return;
+    }
+    const wet =
+      humidity.trim() === '' ? {} : { humidity: Number(humidity.replace('%', '').replace(',', '.')) };
+    const answer = await send('tell-place', {
+      place: place.id,
+      celsius: Math.round(value * 10) / 10,
+      ...wet,
+    });
+    onTrouble(answer.ok ? null : answer.message);
+    if (!answer.ok) return;
+    setTyped('');
+    setHumidity('');
+    router.refresh();
+  };
+  return (
+    <form
+      className="flex min-w-0 items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void tell();
+      }}
+    >
+      <Field
+        label={
+          <span className="sr-only">{say('rooms.temperatureOf', { label: place.label.toLowerCase() })}</span>
+        }
+        value={typed}
+        placeholder={
+          units.temperature === 'F' ? '75' : place.kind === 'proofer' ? '26' : say('rooms.n24Or75F')
+        }
+        onType={setTyped}
+      />
+      {place.kind === 'proofer' && (
+        <Field
+          label={<span className="sr-only">{say('rooms.humidity2')}</span>}
+          value={humidity}
+          placeholder="80 %"
+          onType={setHumidity}
+        />
+      )}
+      <Button type="submit" className="min-h-10 shrink-0">
+        {say('rooms.tellIt')}
+      </Button>
+    </form>
   );
 }

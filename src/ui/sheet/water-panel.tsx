@@ -1,20 +1,19 @@
 'use client';
 
 import { useWords } from '../kit/words';
-import { useState } from 'react';
 import type { EventBody, MixConditions } from '@/core/record/events';
 import type { IngredientBook } from '@/core/formula/ingredient';
 import type { MixSheet } from '@/core/process/mix-sheet';
 import { doughAsItComes, mixingOf } from '@/core/heat/mixing';
 import { waterAnswer } from '@/core/heat/water';
-import { showCelsius, showDifference } from '@/core/units/reader';
+import { showDifference } from '@/core/units/reader';
 import { measure } from '@/core/units/measure';
-import { parseCelsius } from '@/core/units/temperature';
 import { unless, useTyped, wants } from '../workbench/use-typed';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useUnits } from '../live/units';
 import { WaterWords, WithoutLiquid } from './water-words';
+import { MeasuredDough } from './measured-dough';
 
 interface Props {
   sheet: MixSheet;
@@ -28,8 +27,7 @@ interface Props {
 export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props) {
   const say = useWords();
   const [units] = useUnits();
-  const [dough, setDough] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
+
   const offered = {
     flour: conditions?.flour ?? sheet.temperatures.flour,
     room: conditions?.room ?? sheet.temperatures.room,
@@ -46,7 +44,11 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
   const sound = ![at.flour, at.room, at.tap].some(Number.isNaN);
   const mixing =
     target !== null && sound
-      ? mixingOf(sheet.bowl.scaled, book, { ...at, preferment: at.room }, target, sheet.rise.mean)
+      ? mixingOf(sheet.bowl.scaled, book, {
+          at: { ...at, preferment: at.room },
+          target,
+          rise: sheet.rise.mean,
+        })
       : null;
   const dry =
     !mixing && sound
@@ -90,23 +92,7 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
             {target === null ? say('sheet.thisFormulaNamesNoDough') : say('sheet.tellFlourAndRoomFirst')}
           </p>
         )}
-        <p className="mt-1 text-quiet">
-          {say('sheet.riseByMixingFactor', {
-            difference: showDifference(sheet.rise.mean, units),
-            part:
-              sheet.rise.readings === 0
-                ? say('sheet.theHouseSGuessNo')
-                : say('sheet.giveOrTakeFromMixes', {
-                    difference: showDifference(sheet.rise.spread, units),
-                    readings: sheet.rise.readings,
-                  }),
-            difference2: showDifference(sheet.factor.mean, units),
-            part2:
-              sheet.factor.readings === 0
-                ? say('sheet.aGuessToo')
-                : say('sheet.from', { readings: sheet.factor.readings }),
-          })}
-        </p>
+        <RiseWords sheet={sheet} />
       </div>
       <Button
         look={conditions ? 'plain' : 'act'}
@@ -117,44 +103,36 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
       >
         {conditions ? say('sheet.waterTakenAgainSo') : say('sheet.waterTakenSo')}
       </Button>
-      <form
-        className="mt-3 flex items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const celsius = parseCelsius(dough, units.temperature);
-          if (celsius === null) {
-            setTrouble(wants(say, 'celsius'));
-            return;
-          }
-          setTrouble(null);
-          setDough('');
-          void onTell({ kind: 'temperature', celsius: Math.round(celsius * 10) / 10 });
-        }}
-      >
-        <Field
-          label={say('sheet.doughAfterMixing', { temperature: units.temperature })}
-          size="floor"
-          value={dough}
-          onType={setDough}
-          trouble={trouble}
-          hint={
-            measured === null
-              ? undefined
-              : say('sheet.measuredWithoutTheWaterNothing', {
-                  celsius: showCelsius(measured, units),
-                  isConditions: Boolean(conditions),
-                })
-          }
-        />
-        <Button
-          type="submit"
-          floor
-          className="shrink-0 whitespace-nowrap"
-          look={conditions && measured === null ? 'act' : 'plain'}
-        >
-          {say('sheet.tellIt')}
-        </Button>
-      </form>
+      <MeasuredDough onTell={onTell} measured={measured} conditions={conditions} />
     </section>
+  );
+}
+
+interface RiseWordsProps {
+  sheet: MixSheet;
+}
+
+/** How much mixing warms the dough, and how well that is known. */
+function RiseWords({ sheet }: RiseWordsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <p className="mt-1 text-quiet">
+      {say('sheet.riseByMixingFactor', {
+        difference: showDifference(sheet.rise.mean, units),
+        part:
+          sheet.rise.readings === 0
+            ? say('sheet.theHouseSGuessNo')
+            : say('sheet.giveOrTakeFromMixes', {
+                difference: showDifference(sheet.rise.spread, units),
+                readings: sheet.rise.readings,
+              }),
+        difference2: showDifference(sheet.factor.mean, units),
+        part2:
+          sheet.factor.readings === 0
+            ? say('sheet.aGuessToo')
+            : say('sheet.from', { readings: sheet.factor.readings }),
+      })}
+    </p>
   );
 }

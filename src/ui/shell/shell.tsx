@@ -5,13 +5,12 @@ import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import { Suspense, type ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import type { Person } from '@/core/bakery/people';
 import { looksOn, maySee } from '@/core/shopfloor/rights';
 import { Awake } from '../live/awake';
 import { ClockProvider, type RunningClock } from '../live/clock';
-import { signOut } from '../live/command';
-import { go } from '../live/go';
+import { backToSignIn, signOut } from '../live/command';
 import { Live } from '../live/live';
 import type { Somebody } from '../sign-in/names';
 import { HouseClock } from './house-clock';
@@ -31,7 +30,7 @@ const views = (say: Say) =>
     { href: '/lamination', name: say('shell.lamination'), paths: ['/lamination', '/cutting', '/fillings'] },
     { href: '/rooms', name: say('shell.rooms'), paths: ['/rooms'] },
     { href: '/workbench', name: say('shell.workbench'), paths: ['/workbench'] },
-    { href: '/house', name: say('shell.house'), paths: ['/house'] },
+    { href: '/house', name: say('shell.house'), paths: ['/house', '/setup'] },
   ] as const;
 
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
@@ -62,7 +61,7 @@ export function Shell({
   const { night, toggle } = useTheme();
   const leave = async () => {
     await signOut();
-    go('/sign-in');
+    backToSignIn();
   };
   return (
     <Who value={person}>

@@ -22,7 +22,7 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
   const fermentation = { cardinal: LEVAIN, celsius: rise.celsius, minutes: rise.minutes / share };
   const flat = [{ minute: 0, celsius }];
   const reached = (progress: number) =>
-    Number.isNaN(celsius) || !(seed > 0) ? null : minuteReached(fermentation, flat, progress);
+    Number.isNaN(celsius) || !(seed > 0) ? null : minuteReached(fermentation, flat, { target: progress });
   const [from, best, to] = [reached(rise.early), reached(1), reached(rise.late)];
   const minute = minuteOfDay(typed.at);
   const mix = minute === null ? null : nextLocalMinute(now, minute, zone);

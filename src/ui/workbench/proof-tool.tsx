@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { placeOf } from '@/core/bakery/machines';
-import { alongLegs, readiness, schoolLegs, type Leg, type School } from '@/core/ferment/path';
+import { alongLegs, readiness, type School, schoolLegs } from '@/core/ferment/path';
 import { DOUGH } from '@/core/heat/material';
 import { firstMode } from '@/core/heat/mode';
 import { meanFilm, type PlaceKind } from '@/core/heat/places';
@@ -18,6 +18,7 @@ import { measure } from '@/core/units/measure';
 import { unless, useTyped, wants } from './use-typed';
 import type { ToolPlace } from './chill-tool';
 import { EvidenceList } from './evidence-list';
+import type { ReaderUnits } from '@/core/units/reader';
 
 /** A product's rises as set and as learnt, with the batches behind them. */
 export interface LearntProduct {
@@ -75,39 +76,11 @@ export function ProofTool({
   const [start, mm, dose] = [read.celsius('start'), read.mm('mm'), read.number('dose') / 100];
   const at = { room: read.celsius('room'), cold: read.celsius('cold'), proofer: read.celsius('proofer') };
   const ready = mm > 0 && mm < 300 && dose > 0 && ![start, ...Object.values(at)].some(Number.isNaN);
-  const settling = (kind: ToolPlace['kind']) =>
-    firstMode({ shape: 'cylinder', mm }, DOUGH, meanFilm(kind, 'tray')).settling;
   const degrees = (celsius: number) => showCelsius(celsius, units);
-
-  const rows = (rise: Rise) => {
-    const fermentation = (share: number) => fermentationOf(rise, dose * share);
-    const all = { room: settling('room'), cold: settling('fridge'), proofer: settling('proofer') };
-    const answer = (legs: Leg[], from: number, share = 1) =>
-      readiness(fermentation(share), alongLegs(from, legs), rise);
-    const schools = schoolsWords(say).map(({ id, name }) => ({
-      name,
-      ...answer(schoolLegs(id, at, all), start),
-    }));
-    const other = { room: at.room + 5, cold: at.cold + 3, proofer: at.proofer - 3 };
-    const whatIf = [
-      {
-        name: say('workbench.prooferAt', { celsius: degrees(other.proofer) }),
-        ...answer(schoolLegs('warm', { ...at, proofer: other.proofer }, all), start),
-      },
-      {
-        name: say('workbench.roomAt', { celsius: degrees(other.room) }),
-        ...answer(schoolLegs('room', { ...at, room: other.room }, all), start),
-      },
-      {
-        name: say('workbench.overnightAt', { celsius: degrees(other.cold) }),
-        ...answer(schoolLegs('overnight', { ...at, cold: other.cold }, all), start),
-      },
-      { name: say('workbench.halfTheYeastWarm'), ...answer(schoolLegs('warm', at, all), start, 0.5) },
-      { name: say('workbench.straightFromTheColdWarm'), ...answer(schoolLegs('warm', at, all), at.cold) },
-    ];
-    return { schools, whatIf };
-  };
-  const told = ready && proof ? rows({ ...proof.set, minutes: proof.learnt.mean }) : null;
+  const told =
+    ready && proof
+      ? proofAnswers(say, { ...proof.set, minutes: proof.learnt.mean }, { start, mm, dose, at }, degrees)
+      : null;
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
@@ -117,42 +90,7 @@ export function ProofTool({
           options={products.map(({ productId, name }) => ({ id: String(productId), name }))}
           onChoose={(id) => set({ product: id })}
         />
-        <div className="grid grid-cols-2 gap-3">
-          <Field
-            label={say('workbench.pieceStartsAt')}
-            {...field('start')}
-            trouble={unless(start, wants(say, 'celsius'))}
-          />
-          <Field
-            label={say('workbench.itsDiameter')}
-            {...field('mm')}
-            trouble={
-              mm >= 300
-                ? say('workbench.lessThan', { length: showLength(300, units) })
-                : unless(mm, wants(say, 'mm'))
-            }
-          />
-          <Field
-            label={say('workbench.room')}
-            {...field('room')}
-            trouble={unless(at.room, wants(say, 'celsius'))}
-          />
-          <Field
-            label={say('workbench.cold')}
-            {...field('cold')}
-            trouble={unless(at.cold, wants(say, 'celsius'))}
-          />
-          <Field
-            label={say('workbench.proofer')}
-            {...field('proofer')}
-            trouble={unless(at.proofer, wants(say, 'celsius'))}
-          />
-          <Field
-            label={say('workbench.yeastOfFormula')}
-            {...field('dose')}
-            trouble={dose > 0 ? null : say('workbench.withoutYeastItDoesNot')}
-          />
-        </div>
+        <ProofFields field={field} start={start} mm={mm} units={units} at={at} dose={dose} />
         {product?.laminated && <ButterWords warmest={Math.max(at.proofer, at.room)} degrees={degrees} />}
       </div>
       <div>
@@ -174,32 +112,18 @@ export function ProofTool({
               </tr>
             </thead>
             <tbody>
-              {[
-                ...told.schools,
-                { name: say('workbench.whatIf'), earliest: null, best: null, latest: null },
-                ...told.whatIf,
-              ].map((row, i) => {
-                const heading = i === told.schools.length;
-                const shown = (minutes: number | null) =>
-                  heading ? '' : minutes === null ? 'never' : duration(minutes);
-                return (
-                  <tr key={row.name} className="border-b border-hairline">
-                    <th
-                      scope="row"
-                      className={
-                        heading
-                          ? 'pt-4 pr-4 pb-1 text-base font-normal text-quiet'
-                          : 'py-1.5 pr-4 font-normal'
-                      }
-                    >
-                      {heading ? say('workbench.whatIf2') : row.name}
-                    </th>
-                    <td className="pr-4">{shown(row.earliest)}</td>
-                    <td className="pr-4 text-xl font-semibold">{shown(row.best)}</td>
-                    <td>{shown(row.latest)}</td>
-                  </tr>
-                );
-              })}
+              {told.schools.map((school) => (
+                <ProofRow key={school.name} name={school.name} ready={school} />
+              ))}
+              <tr>
+                <th scope="row" className="pt-4 pr-4 pb-1 text-base font-normal text-quiet">
+                  {say('workbench.whatIf')}
+                </th>
+                <td colSpan={3} />
+              </tr>
+              {told.whatIf.map((change) => (
+                <ProofRow key={change.name} name={change.name} ready={change} />
+              ))}
             </tbody>
           </table>
         )}
@@ -209,6 +133,117 @@ export function ProofTool({
       </div>
     </div>
   );
+}
+
+interface ProofFieldsProps {
+  field: (name: 'mm' | 'product' | 'dose' | 'start' | 'room' | 'cold' | 'proofer') => {
+    value: string;
+    onType: (text: string) => void;
+  };
+  start: number;
+  mm: number;
+  units: ReaderUnits;
+  at: { room: number; cold: number; proofer: number };
+  dose: number;
+}
+
+/** The piece, the places and the yeast. */
+function ProofFields({ field, start, mm, units, at, dose }: ProofFieldsProps) {
+  const say = useWords();
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Field
+        label={say('workbench.pieceStartsAt')}
+        {...field('start')}
+        trouble={unless(start, wants(say, 'celsius'))}
+      />
+      <Field
+        label={say('workbench.itsDiameter')}
+        {...field('mm')}
+        trouble={
+          mm >= 300
+            ? say('workbench.lessThan', { length: showLength(300, units) })
+            : unless(mm, wants(say, 'mm'))
+        }
+      />
+      <Field
+        label={say('workbench.room')}
+        {...field('room')}
+        trouble={unless(at.room, wants(say, 'celsius'))}
+      />
+      <Field
+        label={say('workbench.cold')}
+        {...field('cold')}
+        trouble={unless(at.cold, wants(say, 'celsius'))}
+      />
+      <Field
+        label={say('workbench.proofer')}
+        {...field('proofer')}
+        trouble={unless(at.proofer, wants(say, 'celsius'))}
+      />
+      <Field
+        label={say('workbench.yeastOfFormula')}
+        {...field('dose')}
+        trouble={dose > 0 ? null : say('workbench.withoutYeastItDoesNot')}
+      />
+    </div>
+  );
+}
+
+interface ProofRowProps {
+  name: string;
+  /** Minutes from shaping; null where it is never ready. */
+  ready: { earliest: number | null; best: number | null; latest: number | null };
+}
+
+/** A school, or what if: earliest, best, latest. */
+function ProofRow({ name, ready }: ProofRowProps) {
+  const shown = (minutes: number | null) => (minutes === null ? 'never' : duration(minutes));
+  return (
+    <tr className="border-b border-hairline">
+      <th scope="row" className="py-1.5 pr-4 font-normal">
+        {name}
+      </th>
+      <td className="pr-4">{shown(ready.earliest)}</td>
+      <td className="pr-4 text-xl font-semibold">{shown(ready.best)}</td>
+      <td>{shown(ready.latest)}</td>
+    </tr>
+  );
+}
+
+/** A piece that is to rise: °C at its start, mm across, yeast as a share of the formula's, °C of the places. */
+interface ProofPiece {
+  start: number;
+  mm: number;
+  dose: number;
+  at: { room: number; cold: number; proofer: number };
+}
+
+/** When the piece is ready by each school, and if a place were otherwise. */
+function proofAnswers(say: Say, rise: Rise, piece: ProofPiece, degrees: (celsius: number) => string) {
+  const { start, mm, dose, at } = piece;
+  const settling = (kind: ToolPlace['kind']) =>
+    firstMode({ shape: 'cylinder', mm }, DOUGH, meanFilm(kind, 'tray')).settling;
+  const all = { room: settling('room'), cold: settling('fridge'), proofer: settling('proofer') };
+  const answer = (school: School, places = at, from = start, share = 1) =>
+    readiness(fermentationOf(rise, dose * share), alongLegs(from, schoolLegs(school, places, all)), rise);
+  const [room, cold, proofer] = [at.room + 5, at.cold + 3, at.proofer - 3];
+  return {
+    schools: schoolsWords(say).map(({ id, name }) => ({ name, ...answer(id) })),
+    whatIf: [
+      {
+        name: say('workbench.prooferAt', { celsius: degrees(proofer) }),
+        ...answer('warm', { ...at, proofer }),
+      },
+      { name: say('workbench.roomAt', { celsius: degrees(room) }), ...answer('room', { ...at, room }) },
+      {
+        name: say('workbench.overnightAt', { celsius: degrees(cold) }),
+        ...answer('overnight', { ...at, cold }),
+      },
+      { name: say('workbench.halfTheYeastWarm'), ...answer('warm', at, start, 0.5) },
+      { name: say('workbench.straightFromTheColdWarm'), ...answer('warm', at, at.cold) },
+    ],
+  };
 }
 
 /** What the warmest place of a proof does to butter between layers. */

@@ -2,7 +2,7 @@
 
 import type { Say } from '@/words/say';
 import { useState } from 'react';
-import { readMeasure, showMeasure, type Measure, type MeasureKind } from '@/core/units/measure';
+import { type Measure, type MeasureKind, readMeasure, showMeasure } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
 import { useUnits } from '../live/units';
 
@@ -50,6 +50,9 @@ export function useTyped<T extends Begin>(begin: T) {
     },
   };
 }
+
+/** Typed entries, as a part of a form is given them. */
+export type Typing<T extends Begin> = ReturnType<typeof useTyped<T>>;
 
 /** The sentence where a value was not read. */
 export const unless = (value: number, sentence: string) => (Number.isNaN(value) ? sentence : null);

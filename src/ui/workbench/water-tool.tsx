@@ -1,5 +1,7 @@
 'use client';
 
+import type { Measure } from '@/core/units/measure';
+import type { Typing } from './use-typed';
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useMemo } from 'react';
@@ -7,13 +9,13 @@ import { analyse } from '@/core/formula/analysis';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { scale } from '@/core/formula/scale';
-import { doughAsItComes, mixingOf, type BowlTemperatures } from '@/core/heat/mixing';
+import { type BowlTemperatures, doughAsItComes, mixingOf } from '@/core/heat/mixing';
 import type { Learnt } from '@/core/learning/readings';
-import { showDifference, type ReaderUnits } from '@/core/units/reader';
+import { type ReaderUnits, showDifference } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { WaterWords, WithoutLiquid } from '../sheet/water-words';
 import { EvidenceList } from './evidence-list';
-import { riseByMixing, type MixingWay } from '@/core/heat/friction';
+import { type MixingWay, riseByMixing } from '@/core/heat/friction';
 import { measure } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
 import { unless, useTyped, wants } from './use-typed';
@@ -100,16 +102,9 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
   const ready = chosen && grams > 0 && ![...Object.values(values), target, warms].some(Number.isNaN);
   const bowl = ready ? scale(chosen.formula, book, { by: 'flour', grams }) : null;
   const at = { ...temperatures, ...values };
-  const mixing = bowl && mixingOf(bowl, book, at, target, warms);
+  const mixing = bowl && mixingOf(bowl, book, { at, target, rise: warms });
   const dry = bowl && !mixing ? doughAsItComes(bowl, book, at, warms) : null;
-  const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
-    <Field
-      label={label}
-      {...field(name)}
-      inputMode="text"
-      trouble={unless(read.celsius(name), wants(say, 'celsius'))}
-    />
-  );
+
   return (
     <div className="grid gap-6 md:grid-cols-[18rem_1fr]">
       <div className="grid content-start gap-3">
@@ -137,32 +132,8 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
           options={ways(say).filter(({ id }) => id !== 'learnt' || (known?.rise.readings ?? 0) > 0)}
           onChoose={(way) => mixedBy({ way: way as Way })}
         />
-        {(typed.way === 'planetary' || typed.way === 'spiral') && (
-          <div className="grid grid-cols-2 gap-3">
-            <Field
-              label={say('workbench.minutesSlow')}
-              value={typed.slow}
-              onType={(slow) => mixedBy({ slow })}
-            />
-            <Field
-              label={say('workbench.minutesFast')}
-              value={typed.fast}
-              onType={(fast) => mixedBy({ fast })}
-            />
-          </div>
-        )}
-        <div className="grid grid-cols-2 gap-3">
-          {degrees('target', say('workbench.doughWanted'))}
-          {degrees('flour', say('workbench.flour'))}
-          {degrees('room', say('workbench.room'))}
-          {degrees('tap', say('workbench.tapWater'))}
-          {degrees('preferment', say('workbench.levainOrSponge'))}
-          <Field
-            label={say('workbench.riseByMixing')}
-            {...field('rise')}
-            trouble={unless(warms, wants(say, 'difference'))}
-          />
-        </div>
+        <SpeedFields typed={typed} mixedBy={mixedBy} />
+        <DegreeFields {...{ field, read }} />
       </div>
       <div>
         {mixing ? (
@@ -174,6 +145,63 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
         )}
         {known && <MixingLearnt known={known} zone={zone} units={units} />}
       </div>
+    </div>
+  );
+}
+
+interface SpeedFieldsProps {
+  typed: Record<keyof MixedAs, string>;
+  mixedBy: (part: Partial<MixedAs>) => void;
+}
+
+/** Minutes at each speed. */
+function SpeedFields({ typed, mixedBy }: SpeedFieldsProps) {
+  const say = useWords();
+  return (
+    <>
+      {(typed.way === 'planetary' || typed.way === 'spiral') && (
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label={say('workbench.minutesSlow')}
+            value={typed.slow}
+            onType={(slow) => mixedBy({ slow })}
+          />
+          <Field
+            label={say('workbench.minutesFast')}
+            value={typed.fast}
+            onType={(fast) => mixedBy({ fast })}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
+type WaterEntries = Record<'target' | 'flour' | 'room' | 'tap' | 'preferment' | 'rise', Measure>;
+
+/** The temperatures of everything that goes into the bowl. */
+function DegreeFields({ field, read }: Pick<Typing<WaterEntries>, 'field' | 'read'>) {
+  const say = useWords();
+  const degrees = (name: 'flour' | 'room' | 'tap' | 'preferment' | 'target', label: string) => (
+    <Field
+      label={label}
+      {...field(name)}
+      inputMode="text"
+      trouble={unless(read.celsius(name), wants(say, 'celsius'))}
+    />
+  );
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {degrees('target', say('workbench.doughWanted'))}
+      {degrees('flour', say('workbench.flour'))}
+      {degrees('room', say('workbench.room'))}
+      {degrees('tap', say('workbench.tapWater'))}
+      {degrees('preferment', say('workbench.levainOrSponge'))}
+      <Field
+        label={say('workbench.riseByMixing')}
+        {...field('rise')}
+        trouble={unless(read.difference('rise'), wants(say, 'difference'))}
+      />
     </div>
   );
 }

@@ -5,7 +5,7 @@ export const alarms = {
   mixTheWashIsBrushed: 'Mix the wash; {name} is brushed {when}. Keep it cold, at most 2 h out.',
   butterOutOfTheCold: 'Butter out of the cold for {name} {when}.',
   forRipeStarterYeastFlour:
-    '{label} for {name} {when}: {isBranch, select, true {ripe starter} other {yeast}}, flour and water to hand.',
+    '{label} for {name} {when}: {isLevain, select, true {ripe starter} other {yeast}}, flour and water to hand.',
   turnTheTraysRoundSwap: '{name}: turn the trays round, swap the levels.',
   shouldBeDoneColourCore: '{name} should be done: colour, core, out.',
   shouldBeReadyIsIt: '{name} should be ready: is it alive?',
@@ -15,7 +15,7 @@ export const alarms = {
   noWordFromTheProbe:
     'No word from the probe of {names} for {duration}: read the thermometer, tell it on Rooms; battery, gateway.',
   forAboveBelowDoorFan:
-    '{label} {shown} for {held}, {isCelsius, select, true {above} other {below}} {bound}: door, fan, load.',
+    '{label} {shown} for {held}, {isAbove, select, true {above} other {below}} {bound}: door, fan, load.',
   judgedButEnteredLate: '{judged} A temperature was entered late, at {time}.',
   stopItWasNotAt: 'Stop: it was not at {celsius} by {time}. Do not use it; throw it away and make it anew.',
   itShouldHaveBeenAt: 'It should have been at {celsius} by {time}, and nobody has measured it: measure now.',

@@ -10,9 +10,9 @@ export const amounts = {
   writeAnAmount: 'Write an amount.',
   isThatTheWeightOf: 'Is that the weight of each {unit}, or of all {to}? Write “each”, or the weight alone.',
   ofWhatWriteTheUnit: '{from} of what? Write the unit: {from} g, or {from} %.',
-  theTwoValuesDisagreeAnd: 'The two values disagree: {plainGrams} and {plainGrams2}, {apart} % apart.',
+  theTwoValuesDisagreeAnd: 'The two values disagree: {weighed} and {other}, {percent} % apart.',
   whatDoesOneOfWeigh: 'What does one {unit} of {what} weigh? Write the grams as well.',
-  isNotCountedInS: '{upper} is not counted in {unit}s. Write grams.',
+  isNotCountedInS: '{ingredient} is not counted in {unit}s. Write grams.',
   hasNoDensitySoA:
-    '{upper} has no density, so a {unit} of it has no weight. Write grams, or enter its density.',
+    '{ingredient} has no density, so a {unit} of it has no weight. Write grams, or enter its density.',
 } as const;

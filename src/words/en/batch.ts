@@ -58,4 +58,5 @@ export const batch = {
   fair: 'fair',
   good: 'good',
   asItShouldBe: 'as it should be',
+  count: '{good} good{second, plural, =0 {} other {, # second}}{waste, plural, =0 {} other {, # wasted}}',
 } as const;

@@ -198,7 +198,6 @@ export const bench = {
   gOfYeastAdded: '{grams} g of yeast added',
   benchOf: 'Bench of {name}',
   now: 'Now',
-  understood: 'Understood',
   nothingToStartTheDoughs: 'Nothing to start. The doughs rest and rise.',
   nothingToStart: 'Nothing to start {here}.',
   undo: 'Undo <span>{label} {EVENTWORDS} {time}</span>',

@@ -17,4 +17,5 @@ export const common = {
   line: 'Line {line}: {message}',
   cupsAndSpoons: 'Cups and spoons',
   at: '{name} at {celsius}',
+  understood: 'Understood',
 } as const;

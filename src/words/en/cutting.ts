@@ -68,7 +68,7 @@ export const cutting = {
     'Ruler marks in {isCount, select, true {inches} other {centimetres}} from the left and from below; on paper the sheet is {view} times smaller. One stroke with a sharp blade, cold dough; the other hand behind the blade.',
   eachGMoreOrLess: 'Each {target} g, {tolerance} g more or less.',
   onAverageGTooHeavy:
-    'On average {byMean} g too {isByMean, select, true {heavy} other {light}}: divide {isByMean, select, true {smaller} other {larger}}.',
+    'On average {grams} g too {isHeavy, select, true {heavy} other {light}}: divide {isHeavy, select, true {smaller} other {larger}}.',
   theDoughLeftGivesThe: 'The dough left gives the other {left} only {restEach} g each.',
   allWeighed: 'All weighed.',
   withinTheTolerance: 'Within the tolerance.',
@@ -81,7 +81,7 @@ export const cutting = {
   aDiscIsCutInto: 'A disc is cut into 1 to 64 sectors.',
   noPieceIsLongerThan: 'No piece is longer than 3 m.',
   aRoundSheetAcrossOf:
-    '{isRound, select, true {A round sheet {show} across} other {A sheet of {show} by {show2}}} with {reduce} pieces',
+    '{isRound, select, true {A round sheet {length} across} other {A sheet of {length} by {width}}} with {pieces} pieces',
   triangles: 'triangles',
   base: 'base',
   height: 'height',

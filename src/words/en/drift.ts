@@ -17,5 +17,5 @@ export const drift = {
   freeWhoCan: 'free who can {skill}',
   nobodyIs: 'Nobody is {who}',
   peopleAreMissing: '{missing} people {who} are missing',
-  at: '{lack} at {time} ({dough}: {label})',
+  at: '{lack} at {time} ({dough}: {step})',
 } as const;

@@ -23,16 +23,20 @@ import { oven } from './oven';
 import { plan } from './plan';
 import { proof } from './proof';
 import { reasons } from './reasons';
+import { record } from './record';
 import { refusals } from './refusals';
 import { remarks } from './remarks';
 import { rooms } from './rooms';
 import { scrap } from './scrap';
+import { settings } from './settings';
+import { setup } from './setup';
 import { shaping } from './shaping';
 import { sheet } from './sheet';
 import { shell } from './shell';
 import { signIn } from './sign-in';
 import { steps } from './steps';
 import { thread } from './thread';
+import { titles } from './titles';
 import { turns } from './turns';
 import { waysOut } from './ways-out';
 import { workbench } from './workbench';
@@ -64,16 +68,20 @@ export const en = {
   plan,
   proof,
   reasons,
+  record,
   refusals,
   remarks,
   rooms,
   scrap,
+  settings,
+  setup,
   shaping,
   sheet,
   shell,
   signIn,
   steps,
   thread,
+  titles,
   turns,
   waysOut,
   workbench,

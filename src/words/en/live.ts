@@ -9,4 +9,7 @@ export const live = {
   theBakerySComputerDoes: 'The bakery’s computer does not answer',
   whatWasRecordedIsSafe: 'What was recorded is safe. This page tries again by itself.',
   tryNow: 'Try now',
+  doesNotAnswer: 'The bakery’s computer does not answer. Nothing was changed; try again in a moment.',
+  notConfirmed: 'Not confirmed: somebody else recorded it under this name.',
+  photo: 'Photo',
 } as const;

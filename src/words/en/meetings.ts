@@ -4,12 +4,12 @@ export const meetings = {
   itCanOnlyWaitUntil: 'It can only wait until {time}.',
   thatIsWithinItsTime: 'That is within its time, until {time}.',
   andAreReadyTogetherWould:
-    '{nameOf} and {nameOf2} are ready together, and {why}. {nameOf2} would wait {duration}. {then}',
+    '{first} and {second} are ready together, and {why}. {second} would wait {duration}. {then}',
   longerThanItCan: ', longer than it can',
-  thenWaits: '{nameOf} then waits {duration}{last}',
+  thenWaits: '{load} then waits {duration}{last}',
   thenNeitherWaits: 'then neither waits',
-  bakeFirst: 'Bake {nameOf} first: {then}.',
-  splitItOfItsTrays: 'Split it: {room} of its {trays} trays go in with {nameOf}, {left} after it.',
-  intoThe: '{nameOf} into the {label}, {celsius}',
+  bakeFirst: 'Bake {load} first: {then}.',
+  splitItOfItsTrays: 'Split it: {room} of its {trays} trays go in with {other}, {left} after it.',
+  intoThe: '{load} into the {place}, {celsius}',
   load: '{name}, load {nth}',
 } as const;

@@ -67,7 +67,7 @@ export const orders = {
   nothingIsWanted: 'Nothing is wanted.',
   aProductOfItIs: 'A product of it is no longer made.',
   comesFromAnotherDoughThan: '{name} comes from another dough than {name2}.',
-  isKeptApartFromThe: '{products} is kept apart from the others.',
+  isKeptApartFromThe: '{products} {count, plural, one {is} other {are}} kept apart from the others.',
   togetherTheyAreBowlsA: 'Together they are {bowls} bowls; a dough is {mostBowls} at most.',
   onePieceCannotBeSplit: 'One piece cannot be split.',
 } as const;

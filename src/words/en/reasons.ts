@@ -21,4 +21,5 @@ export const reasons = {
   thaw: 'thaw {pieces} {product} in the cold overnight and prove them for {time}',
   worksAsWell: '{name} works {from} to {to} as well',
   letGo: '{count, plural, one {# fixed step is} other {# fixed steps are}} let go',
+  forThePlan: 'for the plan',
 } as const;

@@ -71,7 +71,6 @@ export const sheet = {
   mix: 'mix {time}',
   printTheSheet: 'Print the sheet',
   bench: 'Bench',
-  understood: 'Understood',
   bowl: 'Bowl',
   bowlOf: 'Bowl {nth} of {bowls}',
   keepMoreReady: 'keep {mass} more ready',

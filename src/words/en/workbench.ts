@@ -57,8 +57,7 @@ export const workbench = {
   earliest: 'Earliest',
   best: 'Best',
   latest: 'Latest',
-  whatIf: 'What if',
-  whatIf2: 'what if',
+  whatIf: 'what if',
   atButterMeltsAndRuns:
     'At {celsius} butter melts and runs out: the layers are lost. Keep laminated dough at {celsius2} to {celsius3}.',
   aboveTheButterOfLaminated: 'Above {celsius} the butter of laminated dough starts to run.',

@@ -1,17 +1,17 @@
+import { titled } from '../../titled';
 import { coded } from '@/core/codes/coded';
 import { asText, codedIn } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
 import Joi from 'joi';
-import type { Metadata } from 'next';
 import { addLocalDays, parseLocal } from '@/core/time/local';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { findBatches } from '@/server/store/batches';
 import { house } from '@/server/store/house';
 import { WordsOf } from '@/ui/kit/words-of';
-import { BatchList, type BatchFilter } from '@/ui/batch/batch-list';
+import { type BatchFilter, BatchList } from '@/ui/batch/batch-list';
 
-export const metadata: Metadata = { title: 'Batches' };
+export const metadata = titled('titles.batches');
 
 const day = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)

@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
 import { WordsOf } from '@/ui/kit/words-of';
 import { BenchScreen } from '@/ui/bench/bench-view';
 
-export const metadata: Metadata = { title: 'Bench' };
+export const metadata = titled('titles.bench');
 
 export default async function BenchPage() {
   const { person, now } = await housePage('/bench');

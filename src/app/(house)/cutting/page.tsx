@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { rollingHouse } from '@/server/store/rolling';
 import { WordsOf } from '@/ui/kit/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
-export const metadata: Metadata = { title: 'Cut plan' };
+export const metadata = titled('titles.cutPlan');
 
 export default async function CuttingPage() {
   await housePage('/cutting');

@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { fillingNeeds } from '@/server/store/fillings';
@@ -6,7 +6,7 @@ import { house } from '@/server/store/house';
 import { WordsOf } from '@/ui/kit/words-of';
 import { FillingsView } from '@/ui/fillings/fillings-view';
 
-export const metadata: Metadata = { title: 'Fillings and shapes' };
+export const metadata = titled('lamination.fillingsAndShapes');
 
 export default async function FillingsPage() {
   const { now } = await housePage('/fillings');

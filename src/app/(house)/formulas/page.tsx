@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaList } from '@/ui/formulas/formula-list';
 
-export const metadata: Metadata = { title: 'Formulas' };
+export const metadata = titled('titles.formulas');
 
 export default async function FormulasPage() {
   const { person } = await housePage('/formulas');

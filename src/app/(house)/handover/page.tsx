@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { lastWords } from '@/server/store/handovers';
@@ -6,7 +6,7 @@ import { floorBoard } from '@/server/store/shared-board';
 import { WordsOf } from '@/ui/kit/words-of';
 import { HandoverScreen } from '@/ui/handover/handover-view';
 
-export const metadata: Metadata = { title: 'Handover' };
+export const metadata = titled('titles.handover');
 
 export default async function Page() {
   const { person, now } = await housePage('/handover');

@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
@@ -7,7 +7,7 @@ import { houseRecord } from '@/server/store/house-record';
 import { WordsOf } from '@/ui/kit/words-of';
 import { HouseView } from '@/ui/house/house-view';
 
-export const metadata: Metadata = { title: 'House' };
+export const metadata = titled('titles.house');
 
 export default async function HousePage() {
   const { person, now } = await housePage('/house');

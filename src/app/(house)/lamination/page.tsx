@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house, houseSettings } from '@/server/store/house';
@@ -10,7 +10,7 @@ import { doughsBehind } from '@/server/store/schemes-behind';
 import { WordsOf } from '@/ui/kit/words-of';
 import { LaminationView } from '@/ui/lamination/lamination-view';
 
-export const metadata: Metadata = { title: 'Lamination' };
+export const metadata = titled('titles.lamination');
 
 export default async function LaminationPage() {
   const { person, now } = await housePage('/lamination');

@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
@@ -6,7 +6,7 @@ import { orderBook } from '@/server/store/orders';
 import { WordsOf } from '@/ui/kit/words-of';
 import { OrdersView } from '@/ui/orders/orders-view';
 
-export const metadata: Metadata = { title: 'Orders' };
+export const metadata = titled('titles.orders');
 
 export default async function OrdersPage() {
   const { person, now } = await housePage('/orders');

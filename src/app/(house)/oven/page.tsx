@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
 import { WordsOf } from '@/ui/kit/words-of';
 import { OvenScreen } from '@/ui/oven/oven-view';
 
-export const metadata: Metadata = { title: 'Oven' };
+export const metadata = titled('titles.oven');
 
 export default async function Page() {
   const { person, now } = await housePage('/oven');

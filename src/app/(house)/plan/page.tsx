@@ -1,4 +1,6 @@
-import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { maySee } from '@/core/shopfloor/rights';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { newestPlan } from '@/server/store/planned-steps';
@@ -10,7 +12,7 @@ import { productNames } from '@/server/store/products';
 import { WordsOf } from '@/ui/kit/words-of';
 import { PlanScreen } from '@/ui/plan/plan-view';
 
-export const metadata: Metadata = { title: 'Plan' };
+export const metadata = titled('titles.plan');
 
 export default async function PlanPage() {
   const { person, now } = await housePage('/plan');
@@ -22,6 +24,8 @@ export default async function PlanPage() {
     openMends(pool()),
     houseSettings(pool()),
   ]);
+  // Where nothing is made yet there is nothing to plan: set-up says what is missing.
+  if (products.length === 0 && maySee(person, '/setup')) redirect('/setup');
   const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
   const weights = { lateMatters: settings.lateMatters, stay: settings.stayCost };
   const plan = { basis, history: told, mends, ...weights };

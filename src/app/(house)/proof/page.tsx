@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
 import { WordsOf } from '@/ui/kit/words-of';
 import { ProofScreen } from '@/ui/proof/proof-view';
 
-export const metadata: Metadata = { title: 'Proof watch' };
+export const metadata = titled('titles.proofWatch');
 
 export default async function Page() {
   const { person, now } = await housePage('/proof');

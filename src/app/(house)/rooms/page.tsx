@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { board } from '@/server/store/board';
@@ -6,7 +6,7 @@ import { places } from '@/server/store/places';
 import { WordsOf } from '@/ui/kit/words-of';
 import { RoomsView } from '@/ui/rooms/rooms-view';
 
-export const metadata: Metadata = { title: 'Rooms' };
+export const metadata = titled('titles.rooms');
 
 export default async function RoomsPage() {
   const { person, now } = await housePage('/rooms');

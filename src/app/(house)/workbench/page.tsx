@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../titled';
 import { machinesOf } from '@/core/bakery/machines';
 import { learnFromVerdicts } from '@/core/learning/verdicts';
 import type { Rise, RisePhase } from '@/core/process/route';
@@ -14,7 +14,7 @@ import { WordsOf } from '@/ui/kit/words-of';
 import type { LearntProduct } from '@/ui/workbench/proof-tool';
 import { WorkbenchView } from '@/ui/workbench/workbench-view';
 
-export const metadata: Metadata = { title: 'Workbench' };
+export const metadata = titled('titles.workbench');
 
 const LEVAIN: Rise = { yeast: 'levain', celsius: 22, minutes: 600, early: 0.85, late: 1.2 };
 

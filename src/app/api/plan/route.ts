@@ -48,7 +48,7 @@ export function GET(request: Request): Promise<Response> {
     const asked = new URL(request.url).searchParams;
     const as = asked.get('as') ?? '';
     const form = Object.hasOwn(FORMS, as) ? FORMS[as] : undefined;
-    if (!form) return new Response('The plan comes as calendar, csv, problem or plan.', { status: 404 });
+    if (!form) return new Response(wordsIn('en')('refusals.thePlanComesAs'), { status: 404 });
     const of = Number(asked.get('person') ?? NaN);
     const person = Number.isInteger(of) && of > 0 ? of : null;
     if (person !== null && person !== id && role !== 'planner')

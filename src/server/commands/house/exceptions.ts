@@ -2,13 +2,21 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { dayTime, parseLocal } from '@/core/time/local';
-import { rowsOf, write } from '../../db/rows';
 import { house } from '../../store/house';
-import { command, Refusal, type CommandContext } from '../command';
+import { command, type CommandContext, Refusal } from '../command';
 import { localTime } from '../schemas';
 import { instant } from '../times';
 import { labelOf, nameOf } from './names';
 import { sure, unlessItHurts } from './unless-it-hurts';
+import {
+  absencesRead,
+  deleteException,
+  exceptionById,
+  insertAbsence,
+  insertExtraShift,
+  removeAbsences,
+  saveBusyTimes,
+} from '../../store/exceptions';
 
 interface ExceptionInput {
   kind: 'extra' | 'away' | 'down';
@@ -70,20 +78,14 @@ export const addException = command<ExceptionInput, { hurts: number }>({
         ? await labelOf(db, input.machineId ?? '')
         : await nameOf(db, input.personId ?? 0);
       const { kind, units, start, end } = input;
-      await context.audit(`exception for ${who}`, null, { kind, units, start, end });
+      await context.audit(coded('record.exceptionFor', { name: who }), null, { kind, units, start, end });
       if (input.kind === 'extra')
-        await write(db, 'INSERT INTO extra_shift (person_id, start_at, end_at, note) VALUES (?, ?, ?, ?)', [
-          ...[input.personId, from, to, input.note],
-        ]);
+        await insertExtraShift(db, { personId: input.personId, from, to, note: input.note });
       else
-        await write(
-          db,
-          'INSERT INTO absence (person_id, machine_id, units, start_at, end_at, note) VALUES (?, ?, ?, ?, ?, ?)',
-          [
-            ...[isMachine ? null : input.personId, isMachine ? input.machineId : null],
-            ...[isMachine ? input.units : null, from, to, input.note],
-          ],
-        );
+        await insertAbsence(db, {
+          ...{ personId: isMachine ? null : input.personId, machineId: isMachine ? input.machineId : null },
+          ...{ units: isMachine ? input.units : null, from, to, note: input.note },
+        });
     });
   },
 });
@@ -106,20 +108,14 @@ export const removeException = command<
   doughOf: () => null,
   run(context, input) {
     return unlessItHurts(context, input.sure, async () => {
-      const table = input.kind === 'extra' ? 'extra_shift' : 'absence';
-      const [gone] = await rowsOf<{ personId: number | null; start: Date; end: Date }>(
-        context.db,
-        `SELECT person_id AS personId, start_at AS start, end_at AS end FROM ${table} WHERE id = ? FOR UPDATE`,
-        [input.id],
-      );
+      const gone = await exceptionById(context.db, input.kind, input.id);
       if (!gone) throw new Refusal(coded('refusals.thatIsGoneAlready'), 'id');
-      const who = gone.personId === null ? 'a machine' : await nameOf(context.db, gone.personId);
-      await context.audit(
-        `exception for ${who}`,
-        { kind: input.kind, start: gone.start, end: gone.end },
-        null,
-      );
-      await write(context.db, `DELETE FROM ${table} WHERE id = ?`, [input.id]);
+      const subject =
+        gone.personId === null
+          ? coded('record.exceptionForAMachine')
+          : coded('record.exceptionFor', { name: await nameOf(context.db, gone.personId) });
+      await context.audit(subject, { kind: input.kind, start: gone.start, end: gone.end }, null);
+      await deleteException(context.db, input.kind, input.id);
     });
   },
 });
@@ -158,19 +154,13 @@ export const takeBusy = command<BusyInput, { hurts: number }>({
     return unlessItHurts(context, isSure, async () => {
       const who =
         personId === null ? await labelOf(context.db, machineId ?? '') : await nameOf(context.db, personId);
-      await context.audit(`calendar of ${who}`, null, { busyTimes: busy.length });
+      await context.audit(coded('record.calendarOf', { name: who }), null, { busyTimes: busy.length });
       await dropMoved(context, { personId, machineId, busy });
-      await write(
-        context.db,
-        `INSERT INTO absence (person_id, machine_id, start_at, end_at, note, source) VALUES ?
-         ON DUPLICATE KEY UPDATE start_at = VALUES(start_at), end_at = VALUES(end_at), note = VALUES(note)`,
-        [
-          busy.map(({ source, summary, start, end }) => [
-            ...[personId, machineId, new Date(start), new Date(end), summary],
-            storedSource(personId ?? machineId, source),
-          ]),
-        ],
-      );
+      const rows = busy.map(({ source, summary, start, end }) => ({
+        ...{ personId, machineId, start: new Date(start), end: new Date(end), note: summary },
+        source: storedSource(personId ?? machineId, source),
+      }));
+      await saveBusyTimes(context.db, rows);
     });
   },
 });
@@ -187,12 +177,11 @@ async function dropMoved(
 ): Promise<void> {
   const sources = new Set(busy.map(({ source }) => storedSource(personId ?? machineId, source)));
   const events = new Set([...sources].map(eventOf));
-  const known = await rowsOf<{ id: number; source: string }>(
-    db,
-    `SELECT id, source FROM absence
-     WHERE person_id <=> ? AND machine_id <=> ? AND source IS NOT NULL AND end_at > ? FOR UPDATE`,
-    [personId, machineId, new Date(now)],
-  );
+  const known = await absencesRead(db, personId, machineId, now);
   const gone = known.filter(({ source }) => events.has(eventOf(source)) && !sources.has(source));
-  if (gone.length > 0) await write(db, 'DELETE FROM absence WHERE id IN (?)', [gone.map(({ id }) => id)]);
+  if (gone.length > 0)
+    await removeAbsences(
+      db,
+      gone.map(({ id }) => id),
+    );
 }

@@ -1,79 +1,178 @@
-import { coded } from '@/core/codes/coded';
-import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { rowsOf, write } from '../../db/rows';
+import { coded } from '@/core/codes/coded';
+import { MACHINE_KINDS, type MachineKind } from '@/core/bakery/machines';
+import type { PlaceKind } from '@/core/heat/places';
+import { asText } from '@/words/as-text';
+import { wordsIn } from '@/words/compile';
+import type { Db } from '../../db/rows';
+import {
+  changeMachine,
+  freePlace,
+  insertMachines,
+  insertPlace,
+  machineById,
+  machineCount,
+  machinesCalled,
+  setMachineRemoved,
+} from '../../store/machines';
 import { command, Refusal } from '../command';
 import { sure, unlessItHurts } from './unless-it-hurts';
 
 interface MachineInput {
+  /** Empty for a new machine. */
   id: string;
+  /** What a new machine is; a machine stays what it is. */
+  kind?: MachineKind;
   label: string;
   capacity: number;
   changeover: number;
   decks?: number;
+  kgLeast?: number | null;
+  kgAtOnce?: number | null;
   sure: boolean;
 }
 
-/** What a machine is called, how much it takes, and how long a change of its setting is. */
+/** The inside of machines that have a temperature of their own: °C as usual, and between which a reading can be true. */
+const INSIDES: Partial<
+  Record<MachineKind, { kinds: PlaceKind[]; usual: number; lowest: number; highest: number }>
+> = {
+  retarder: { kinds: ['retarder', 'fridge'], usual: 4, lowest: -8, highest: 25 },
+  freezer: { kinds: ['freezer'], usual: -18, lowest: -45, highest: 12 },
+  blast: { kinds: ['blast'], usual: -30, lowest: -50, highest: 15 },
+  proofer: { kinds: ['proofer'], usual: 26, lowest: 5, highest: 60 },
+  oven: { kinds: ['oven'], usual: 185, lowest: 5, highest: 320 },
+};
+
+const kilograms = Joi.number()
+  .positive()
+  .max(1000)
+  .empty('')
+  .default(null)
+  .allow(null)
+  .messages({ '*': asText(coded('refusals.kilogramsOfABowl')) });
+
+/** What a machine is, how much it takes, and how long a change of its setting is. A new one has an empty id. */
 export const saveMachine = command<MachineInput, { hurts: number }>({
   name: 'save-machine',
   schema: Joi.object({
-    id: Joi.string().max(40).required(),
+    id: Joi.string().allow('').max(40).required(),
+    kind: Joi.string()
+      .valid(...MACHINE_KINDS)
+      .when('id', { is: '', then: Joi.required() })
+      .messages({ '*': asText(coded('refusals.chooseAKindOfMachine')) }),
     label: Joi.string()
       .trim()
       .min(1)
       .max(60)
       .required()
-      .messages({
-        '*': asText(coded('refusals.aMachineHasANameOf')),
-      }),
+      .messages({ '*': asText(coded('refusals.aMachineHasANameOf')) }),
     capacity: Joi.number()
       .integer()
       .min(1)
       .max(10_000)
       .required()
-      .messages({
-        '*': asText(coded('refusals.itTakesAtLeast1Take')),
-      }),
+      .messages({ '*': asText(coded('refusals.itTakesAtLeast1Take')) }),
     changeover: Joi.number()
       .integer()
       .min(0)
       .max(720)
       .required()
-      .messages({
-        '*': asText(coded('refusals.anotherSettingTakesAWholeNumber')),
-      }),
+      .messages({ '*': asText(coded('refusals.anotherSettingTakesAWholeNumber')) }),
     decks: Joi.number()
       .integer()
       .min(1)
       .max(12)
       .messages({ '*': asText(coded('refusals.anOvenHas1To12')) }),
+    kgLeast: kilograms,
+    kgAtOnce: kilograms,
     sure,
   }),
   doughOf: () => null,
   async run(context, input) {
     const { db } = context;
-    const [twin] = await rowsOf<{ label: string }>(
-      db,
-      'SELECT label FROM machine WHERE label = ? AND id <> ?',
-      [...[input.label, input.id]],
-    );
+    const twin = await machinesCalled(db, input.label, input.id);
     if (twin)
       throw new Refusal(coded('refusals.thereIsAMachineCalledAlready', { label: twin.label }), 'label');
+    const [kgLeast, kgAtOnce] = [input.kgLeast ?? null, input.kgAtOnce ?? null];
+    if (kgLeast !== null && kgAtOnce !== null && kgLeast > kgAtOnce)
+      throw new Refusal(coded('refusals.aBowlTakesAtLeastNoMore'), 'kgLeast');
     return unlessItHurts(context, input.sure, async () => {
-      const [known] = await rowsOf<{ label: string; capacity: number; changeover: number; decks: number }>(
-        db,
-        'SELECT label, capacity, changeover_minutes AS changeover, decks FROM machine WHERE id = ?',
-        [input.id],
-      );
+      const { label, capacity, changeover } = input;
+      if (input.id === '') {
+        await addMachine(db, { ...input, kgLeast, kgAtOnce });
+        await context.audit(coded('record.machine', { machine: label }), null, {
+          label,
+          capacity,
+          changeover,
+        });
+        return;
+      }
+      const known = await machineById(db, input.id);
       if (!known) throw new Refusal(coded('refusals.thereIsNoSuchMachine'), 'id');
-      await write(
-        db,
-        'UPDATE machine SET label = ?, capacity = ?, changeover_minutes = ?, decks = COALESCE(?, decks) WHERE id = ?',
-        [...[input.label, input.capacity, input.changeover, input.decks ?? null, input.id]],
-      );
-      const { label, capacity, changeover, decks = known.decks } = input;
-      await context.audit(`machine ${known.label}`, known, { label, capacity, changeover, decks });
+      const { kind, ...was } = known;
+      const next = { label, capacity, changeover, decks: input.decks ?? was.decks, kgLeast, kgAtOnce };
+      const is = kind === 'mixer' ? next : { ...next, kgLeast: was.kgLeast, kgAtOnce: was.kgAtOnce };
+      await changeMachine(db, { ...is, id: input.id, unit: unitOf(kind, capacity) });
+      await context.audit(coded('record.machine', { machine: was.label }), was, is);
     });
   },
 });
+
+/** Takes a machine out of use. What was planned or made on it keeps it. */
+export const removeMachine = command<{ id: string; sure: boolean }, { hurts: number }>({
+  name: 'remove-machine',
+  schema: Joi.object({ id: Joi.string().max(40).required(), sure }),
+  doughOf: () => null,
+  async run(context, { id, sure: isSure }) {
+    return unlessItHurts(context, isSure, async () => {
+      const known = await machineById(context.db, id);
+      if (!known) throw new Refusal(coded('refusals.thereIsNoSuchMachine'), 'id');
+      await setMachineRemoved(context.db, id, new Date(context.now));
+      await context.audit(coded('record.machine', { machine: known.label }), known, null);
+    });
+  },
+});
+
+/** Adds a machine at the end of the house's order, and the place inside it where it has a temperature of its own. */
+async function addMachine(
+  db: Db,
+  { kind = 'bench', label, capacity, changeover, decks, kgLeast, kgAtOnce }: MachineInput,
+): Promise<void> {
+  const { ids, next } = await machineCount(db);
+  const id = [kind, ...ids.map((_, i) => `${kind}-${i + 2}`)].find((one) => !ids.includes(one)) ?? kind;
+  const inside = INSIDES[kind];
+  const free = inside ? await freePlace(db, inside.kinds) : null;
+  if (inside && free === null) {
+    const { kinds, usual, lowest, highest } = inside;
+    await insertPlace(db, { id, label, kind: kinds[0] ?? 'room', usual, lowest, highest });
+  }
+  const place = inside ? (free ?? id) : null;
+  const unit = unitOf(kind, capacity);
+  const isMixer = kind === 'mixer';
+  await insertMachines(
+    db,
+    [
+      {
+        ...{ id, kind, label, capacity, unit, changeover, decks: decks ?? 1, place },
+        ...{ kgLeast: isMixer ? kgLeast : null, kgAtOnce: isMixer ? kgAtOnce : null },
+      },
+    ],
+    next,
+  );
+}
+
+/** What a kind of machine takes, in the house's words. */
+const unitOf = (kind: MachineKind, count: number): string => wordsIn('en')(UNITS[kind], { count });
+
+const UNITS = {
+  mixer: 'house.bowls',
+  bench: 'house.tables',
+  sheeter: 'house.tables',
+  retarder: 'house.shelves',
+  freezer: 'house.shelves',
+  blast: 'house.shelves',
+  proofer: 'house.trays',
+  oven: 'house.trays',
+  tray: 'house.trays',
+  tin: 'house.tins',
+} as const satisfies Record<MachineKind, `house.${string}`>;

@@ -2,13 +2,22 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { SKILLS, type Person, type Skill } from '@/core/bakery/people';
+import { type Person, type Skill, SKILLS } from '@/core/bakery/people';
 import { forgetGuesses } from '../../auth/guesses';
 import { hashPin, pinFault } from '../../auth/pin';
 import { endSessionsOf } from '../../auth/session';
-import { rowsOf, write } from '../../db/rows';
 import { command, Refusal } from '../command';
 import { sure, unlessItHurts } from './unless-it-hurts';
+import {
+  changePerson,
+  insertPerson,
+  insertSkills,
+  othersCalled,
+  personBefore,
+  removeSkills,
+  setPin,
+} from '../../store/people';
+import { removeAddressesWith } from '../../store/calendar-addresses';
 
 interface PersonInput {
   id: number | null;
@@ -56,9 +65,7 @@ export const savePerson = command<PersonInput, { hurts: number }>({
   doughOf: () => null,
   async run(context, input) {
     const { db, person, audit } = context;
-    const [twin] = await rowsOf<{ id: number }>(db, 'SELECT id FROM person WHERE name = ? AND id <> ?', [
-      ...[input.name, input.id ?? 0],
-    ]);
+    const twin = await othersCalled(db, input.name, input.id);
     if (twin) throw new Refusal(coded('refusals.thereIsAAlreadyAddLetter', { name: input.name }), 'name');
     if (input.id === null && input.pin === '')
       throw new Refusal(coded('refusals.somebodyNewNeedsAPIN'), 'pin');
@@ -74,22 +81,22 @@ export const savePerson = command<PersonInput, { hurts: number }>({
       throw new Refusal(coded('refusals.youCannotTakeYourOwnRights'), 'role');
     return unlessItHurts(context, input.sure, async () => {
       const of = input.id ?? (await newPerson(db, input));
-      await write(db, 'UPDATE person SET name = ?, role = ?, team = ?, active = ? WHERE id = ?', [
-        ...[input.name, input.role, input.team, input.active, of],
-      ]);
+      await changePerson(db, of, input);
       if (input.pin !== '') await givePin(db, of, input.pin);
-      await write(db, 'DELETE FROM person_skill WHERE person_id = ?', [of]);
-      if (input.skills.length > 0)
-        await write(db, 'INSERT INTO person_skill (person_id, skill) VALUES ?', [
-          input.skills.map((skill) => [of, skill]),
-        ]);
+      await removeSkills(db, of);
+      if (input.skills.length > 0) await insertSkills(db, of, input.skills);
       // Whoever has another PIN, other rights or none is asked anew, on every tablet.
       if (input.pin !== '' || before?.role !== input.role || !input.active) await endSessionsOf(db, of);
-      if (!input.active)
-        await write(db, 'DELETE FROM calendar_address WHERE ? IN (person_id, made_by)', [of]);
+      if (!input.active) await removeAddressesWith(db, of);
       const { name, role, team, active, skills } = input;
-      await audit(`person ${name}`, before, { name, role, team, active, skills: [...skills].sort() });
-      if (input.pin !== '') await audit(`PIN of ${name}`, null, { given: true });
+      await audit(coded('record.person', { name }), before, {
+        name,
+        role,
+        team,
+        active,
+        skills: [...skills].sort(),
+      });
+      if (input.pin !== '') await audit(coded('common.pINOf', { name }), null, { given: true });
     });
   },
 });
@@ -97,13 +104,7 @@ export const savePerson = command<PersonInput, { hurts: number }>({
 type Known = Pick<PersonInput, 'name' | 'role' | 'team' | 'active' | 'skills'>;
 
 async function known(db: PoolConnection, id: number): Promise<Known> {
-  const [row] = await rowsOf<Omit<Known, 'active' | 'skills'> & { active: number; skills: string | null }>(
-    db,
-    `SELECT name, role, team, active,
-       (SELECT GROUP_CONCAT(skill ORDER BY CONCAT(skill)) FROM person_skill WHERE person_id = person.id) AS skills
-     FROM person WHERE id = ? FOR UPDATE`,
-    [id],
-  );
+  const row = await personBefore(db, id);
   if (!row) throw new Refusal(coded('refusals.nobodyOfThatNumberWorksHere'), 'id');
   const { active, skills, ...rest } = row;
   return { ...rest, active: active === 1, skills: (skills?.split(',') ?? []) as Skill[] };
@@ -111,18 +112,11 @@ async function known(db: PoolConnection, id: number): Promise<Known> {
 
 /** A new PIN takes the wait after wrong ones along. */
 async function givePin(db: PoolConnection, id: number, pin: string): Promise<void> {
-  await write(db, 'UPDATE person SET pin_hash = ?, pin_peppered = TRUE WHERE id = ?', [
-    await hashPin(pin),
-    id,
-  ]);
+  await setPin(db, await hashPin(pin), id);
   await forgetGuesses(db, id);
 }
 
 async function newPerson(db: PoolConnection, { name, role, team, pin }: PersonInput): Promise<number> {
-  const { id: made } = await write(
-    db,
-    'INSERT INTO person (name, role, team, pin_hash, pin_peppered) VALUES (?, ?, ?, ?, TRUE)',
-    [...[name, role, team, await hashPin(pin)]],
-  );
+  const { id: made } = await insertPerson(db, { name, role, team, hash: await hashPin(pin) });
   return made;
 }

@@ -1,18 +1,14 @@
+import { wordsIn } from '@/words/compile';
+import { weekdays } from '@/words/weekdays';
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { clockOfDay } from '@/core/time/local';
 import { duration } from '@/core/units/format';
-import { rowsOf, write } from '../../db/rows';
 import { nameOf } from './names';
 import { command, Refusal } from '../command';
 import { sure, unlessItHurts } from './unless-it-hurts';
-
-interface ShiftInput {
-  weekday: number;
-  startMinute: number;
-  endMinute: number;
-}
+import { insertShifts, removeShifts, shiftsOf, type WeeklyShift } from '../../store/shifts';
 
 /** Longest shift that is believed, hours. */
 const LONGEST_SHIFT = 14;
@@ -28,7 +24,7 @@ const minuteOfDay = Joi.number()
 
 /** A person's weekly shifts, all of them anew. An end before the start is on the next day. */
 export const saveShifts = command<
-  { personId: number; shifts: ShiftInput[]; sure: boolean },
+  { personId: number; shifts: WeeklyShift[]; sure: boolean },
   { hurts: number }
 >({
   name: 'save-shifts',
@@ -67,24 +63,24 @@ export const saveShifts = command<
         );
     }
     return unlessItHurts(context, isSure, async () => {
-      const before = await rowsOf<ShiftInput>(
-        db,
-        `SELECT weekday, start_minute AS startMinute, end_minute AS endMinute FROM shift WHERE person_id = ?
-         ORDER BY weekday, start_minute`,
-        [personId],
-      );
+      const before = await shiftsOf(db, personId);
       const after = [...shifts].sort((a, b) => a.weekday - b.weekday || a.startMinute - b.startMinute);
-      await context.audit(`shifts of ${await nameOf(db, personId)}`, before.map(spoken), after.map(spoken));
-      await write(db, 'DELETE FROM shift WHERE person_id = ?', [personId]);
+      await context.audit(
+        coded('record.shiftsOf', { name: await nameOf(db, personId) }),
+        before.map(inWords),
+        after.map(inWords),
+      );
+      await removeShifts(db, personId);
       if (shifts.length === 0) return;
-      await write(db, 'INSERT INTO shift (person_id, weekday, start_minute, end_minute) VALUES ?', [
-        shifts.map(({ weekday, startMinute, endMinute }) => [personId, weekday, startMinute, endMinute]),
-      ]);
+      await insertShifts(db, shifts, personId);
     });
   },
 });
 
-/** A shift as the audit has it: "Mon 01:00–09:00". */
-const spoken = ({ weekday, startMinute, endMinute }: ShiftInput): string =>
-  `${WEEKDAYS[weekday - 1] ?? ''} ${clockOfDay(startMinute)}–${clockOfDay(endMinute)}`;
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+/** A shift as the record has it: "Mon 01:00–09:00". */
+const inWords = ({ weekday, startMinute, endMinute }: WeeklyShift): string =>
+  wordsIn('en')('record.shift', {
+    day: weekdays('en', 'short')[weekday - 1] ?? '',
+    from: clockOfDay(startMinute),
+    to: clockOfDay(endMinute),
+  });

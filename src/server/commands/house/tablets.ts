@@ -1,8 +1,8 @@
 import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
-import { makeTabletCode as makeCode } from '../../auth/tablet';
-import { rowsOf, write } from '../../db/rows';
+import { makeTabletCode as makeCode } from '../../auth/tablet-code';
 import { command, Refusal } from '../command';
+import { markTabletRemoved, tabletById } from '../../store/tablets';
 
 /** A code with which one more device is let in, within some minutes. */
 export const makeTabletCode = command<object, { code: string }>({
@@ -12,7 +12,7 @@ export const makeTabletCode = command<object, { code: string }>({
   doughOf: () => null,
   async run({ db, person, audit }) {
     const code = await makeCode(db, person.id);
-    await audit('code for a device', null, { made: true });
+    await audit(coded('record.codeForADevice'), null, { made: true });
     return { code };
   },
 });
@@ -23,14 +23,10 @@ export const removeTablet = command<{ id: number }, { name: string }>({
   schema: Joi.object({ id: Joi.number().integer().positive().required() }),
   doughOf: () => null,
   async run({ db, audit }, { id }) {
-    const [row] = await rowsOf<{ name: string }>(
-      db,
-      'SELECT name FROM tablet WHERE id = ? AND removed_at IS NULL FOR UPDATE',
-      [id],
-    );
+    const row = await tabletById(db, id);
     if (!row) throw new Refusal(coded('refusals.thatDeviceIsShutOutAlready'), 'id');
-    await write(db, 'UPDATE tablet SET removed_at = UTC_TIMESTAMP(3) WHERE id = ?', [id]);
-    await audit(`device ${row.name}`, { letIn: true }, { letIn: false });
+    await markTabletRemoved(db, id);
+    await audit(coded('record.device', { name: row.name }), { letIn: true }, { letIn: false });
     return row;
   },
 });

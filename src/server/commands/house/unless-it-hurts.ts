@@ -54,7 +54,7 @@ export async function unlessItHurts(
     const machines = await machinePools(db, now, now);
     const told = hurts.slice(0, TOLD).map((clash) => clashMessage(whole, machines, clash));
     const more = hurts.length - told.length;
-    throw new Refusal(coded('refusals.thePlanWouldBeHurtIt', { told, more }), null, {
+    throw new Refusal(coded('refusals.thePlanWouldBeHurtIt', { told: { each: told }, more }), null, {
       sure: true,
       hurts: hurts.length,
     });

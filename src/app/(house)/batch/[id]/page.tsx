@@ -1,14 +1,14 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
-import { photosOf } from '@/server/photos';
+import { photosOf } from '@/server/store/photos';
 import { batchTemperatures } from '@/server/store/batch-temperatures';
 import { WordsOf } from '@/ui/kit/words-of';
 import { BatchView } from '@/ui/batch/batch-view';
 
-export const metadata: Metadata = { title: 'Batch' };
+export const metadata = titled('titles.batch');
 
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/batch/[id]');

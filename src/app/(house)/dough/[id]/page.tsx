@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
 import { WordsOf } from '@/ui/kit/words-of';
 import { DoughView } from '@/ui/dough/dough-view';
 
-export const metadata: Metadata = { title: 'Dough' };
+export const metadata = titled('titles.dough');
 
 export default async function DoughPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/dough/[id]');

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { wordsIn } from '@/words/compile';
+import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
@@ -9,13 +10,13 @@ import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 import { Versions } from '@/ui/formulas/versions';
 
-export const metadata: Metadata = { title: 'Formula' };
+export const metadata = titled('titles.formula');
 
 const FORMS = [
-  { as: 'json', name: 'JSON' },
-  { as: 'csv', name: 'CSV' },
-  { as: 'recipe', name: 'schema.org Recipe' },
-];
+  { as: 'json', name: 'files.json' },
+  { as: 'csv', name: 'files.csv' },
+  { as: 'recipe', name: 'files.recipe' },
+] as const;
 
 export default async function FormulaPage({ params }: { params: Promise<{ id: string }> }) {
   const { person } = await housePage('/formulas/[id]');
@@ -28,17 +29,18 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
     formulaPages(db),
     house(db),
   ]);
+  const say = wordsIn('en');
   return (
     <WordsOf areas={['amounts', 'files']}>
       <main className="flex flex-1 flex-col gap-px bg-hairline">
         <nav
-          aria-label="This formula"
+          aria-label={say('files.thisFormula')}
           className="flex flex-wrap items-center gap-x-5 bg-flour px-5 pt-3 text-[15px]"
         >
           <a href="/formulas" className="underline underline-offset-4">
-            All formulas
+            {say('files.allFormulas')}
           </a>
-          <span className="text-quiet">take it along as</span>
+          <span className="text-quiet">{say('files.takeItAlongAs')}</span>
           {FORMS.map(({ as, name }) => (
             <a
               key={as}
@@ -46,7 +48,7 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
               download
               className="underline underline-offset-4"
             >
-              {name}
+              {say(name)}
             </a>
           ))}
         </nav>

@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { ingredients } from '@/server/store/ingredients';
 import { WordsOf } from '@/ui/kit/words-of';
 import { IngredientsView } from '@/ui/formulas/ingredients-view';
 
-export const metadata: Metadata = { title: 'Ingredients' };
+export const metadata = titled('titles.ingredients');
 
 export default async function IngredientsPage() {
   const { person } = await housePage('/formulas/ingredients');

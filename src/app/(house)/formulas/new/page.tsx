@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../titled';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { WordsOf } from '@/ui/kit/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 
-export const metadata: Metadata = { title: 'New formula' };
+export const metadata = titled('titles.newFormula');
 
 export default async function NewFormulaPage() {
   await housePage('/formulas/new');

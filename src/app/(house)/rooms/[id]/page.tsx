@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
 import { pool } from '@/server/db/pool';
@@ -8,7 +8,7 @@ import { placeRecord } from '@/server/store/place-curve';
 import { WordsOf } from '@/ui/kit/words-of';
 import { PlaceView } from '@/ui/rooms/place-view';
 
-export const metadata: Metadata = { title: 'Place' };
+export const metadata = titled('titles.place');
 
 interface Props {
   params: Promise<{ id: string }>;

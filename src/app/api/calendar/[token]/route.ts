@@ -1,3 +1,4 @@
+import { wordsIn } from '@/words/compile';
 import { pool } from '@/server/db/pool';
 import { houseNow } from '@/server/store/clock';
 import { addressOf, planCalendar } from '@/server/store/person-calendar';
@@ -6,7 +7,7 @@ import { addressOf, planCalendar } from '@/server/store/person-calendar';
 export async function GET(_: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
   const { token } = await params;
   const address = await addressOf(pool(), token);
-  if (!address) return new Response('There is no calendar at this address.', { status: 404 });
+  if (!address) return new Response(wordsIn('en')('refusals.noCalendarAtThisAddress'), { status: 404 });
   const text = await planCalendar(pool(), await houseNow(pool()), address.personId);
   return new Response(text, {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, no-store' },

@@ -1,3 +1,4 @@
+import { wordsIn } from '@/words/compile';
 import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { check } from '@/server/commands/check';
@@ -5,7 +6,8 @@ import { clientId, doughId } from '@/server/commands/schemas';
 import { pool } from '@/server/db/pool';
 import { changing, no, reading } from '@/server/door';
 import { limitedBody } from '@/server/http';
-import { keepPhoto, LARGEST_PHOTO, photoBytes, type PhotoOf } from '@/server/photos';
+import { keepPhoto, LARGEST_PHOTO } from '@/server/photos';
+import { photoBytes, type PhotoOf } from '@/server/store/photos';
 
 const schema = Joi.object<PhotoOf>({
   id: clientId,
@@ -34,7 +36,7 @@ export function PUT(request: Request, { params }: Params): Promise<Response> {
 export function GET(_: Request, { params }: Params): Promise<Response> {
   return reading('GET /api/photos', async () => {
     const photo = await photoBytes(pool(), (await params).id);
-    if (!photo) return new Response('There is no such photo.', { status: 404 });
+    if (!photo) return new Response(wordsIn('en')('refusals.noSuchPhoto'), { status: 404 });
     return new Response(new Uint8Array(photo.bytes), {
       headers: { 'content-type': photo.type, 'content-security-policy': "default-src 'none'" },
     });

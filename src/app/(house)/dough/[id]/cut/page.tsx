@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { wordsIn } from '@/words/compile';
+import { titled } from '../../../../titled';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
@@ -8,7 +9,7 @@ import { rollingHouse } from '@/server/store/rolling';
 import { WordsOf } from '@/ui/kit/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
-export const metadata: Metadata = { title: 'Cut plan' };
+export const metadata = titled('titles.cutPlan');
 
 export default async function DoughCutPage({ params }: { params: Promise<{ id: string }> }) {
   await housePage('/dough/[id]/cut');
@@ -23,7 +24,7 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   return (
     <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
       <CutPlanView
-        title={`Cut plan of ${dough.name}`}
+        title={wordsIn('en')('titles.cutPlanOf', { dough: dough.name })}
         {...cut}
         benchLength={rolling.benchLength}
         tray={rolling.tray}

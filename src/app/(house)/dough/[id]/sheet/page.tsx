@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { titled } from '../../../../titled';
 import { NO_CALLS } from '@/core/wire/board';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
@@ -13,7 +13,7 @@ import { scrapLimits, scrapStock } from '@/server/store/scrap';
 import { WordsOf } from '@/ui/kit/words-of';
 import { DoughSheet } from '@/ui/sheet/dough-sheet';
 
-export const metadata: Metadata = { title: 'Mixing sheet' };
+export const metadata = titled('titles.mixingSheet');
 
 export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/dough/[id]/sheet');

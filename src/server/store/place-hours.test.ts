@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoHouse, probeRequest } from '../../test-support/demo-house';
-import { write } from './db/rows';
-import { takeReadings } from './intake/readings';
+import { demoHouse, probeRequest } from '../../../test-support/demo-house';
+import { takeReadings } from '../intake/readings';
 import { sumUpDays } from './place-hours';
-import { placeCurve } from './store/place-curve';
+import { placeCurve } from './place-curve';
+import { write } from '../db/rows';
 
 const DAY = 24 * 3_600_000;
 let house: Awaited<ReturnType<typeof demoHouse>>;

@@ -1,5 +1,5 @@
-import { insertOnce, rowsOf, transaction, write, type Db } from './db/rows';
 import type { Pool } from 'mysql2/promise';
+import { type Db, insertOnce, rowsOf, transaction, write } from '../db/rows';
 
 const DAY = 24 * 3_600_000;
 /** Days of a place that are summed up at one go. */

@@ -1,5 +1,5 @@
 import type { PoolConnection } from 'mysql2/promise';
-import { write } from './db/rows';
+import { write } from '../db/rows';
 
 /** What has changed: by which command, about which dough, with which event of the floor. */
 interface Change {

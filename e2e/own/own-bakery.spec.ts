@@ -1,0 +1,164 @@
+import { expect, test, type Page } from '@playwright/test';
+import { address, alertOf, expectAccessible, expectNoSidewaysScroll } from '../support/people';
+
+const OPEN = 'Open a bakery';
+let page: Page;
+
+test.describe.configure({ mode: 'serial' });
+test.beforeAll(async ({ browser }) => {
+  const context = await browser.newContext({
+    ...{ baseURL: address(), viewport: { width: 1280, height: 800 }, timezoneId: 'America/Chicago' },
+  });
+  page = await context.newPage();
+});
+test.afterAll(() => page.context().close());
+
+/** Fills in the first run, and opens. */
+async function open(entries: Record<string, string>): Promise<void> {
+  for (const [label, text] of Object.entries(entries)) await page.getByLabel(label).fill(text);
+  await page.getByRole('button', { name: OPEN }).click();
+}
+
+/** Adds a machine on the house page. */
+async function addMachine(kind: string, name: string, takes: string, more: Record<string, string> = {}) {
+  await page.getByRole('button', { name: 'Add a machine' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('What it is').selectOption({ label: kind });
+  await sheet.getByLabel('Name').fill(name);
+  await sheet.getByLabel(/^Takes/).fill(takes);
+  for (const [label, text] of Object.entries(more)) await sheet.getByLabel(label).fill(text);
+  await sheet.getByRole('button', { name: 'Keep' }).click();
+}
+
+test('an empty database is opened by whoever has the code, and nobody else', async ({ request }) => {
+  await page.goto('/plan');
+  await expect(page.getByRole('heading', { name: OPEN })).toBeVisible();
+  await expect(page.getByLabel('Time zone')).toHaveValue('America/Chicago');
+  await expectAccessible(page);
+  await open({});
+  await expect(alertOf(page)).toHaveText('Enter the name of the bakery.');
+  await open({ 'Name of the bakery': 'Corner bakery', 'Your name': 'Nora', 'Your PIN': '1234' });
+  await expect(alertOf(page)).toHaveText('A planner’s PIN has 6 to 8 digits.');
+  await open({ 'Your PIN': '735190', Code: 'NOTRIGHT' });
+  await expect(alertOf(page)).toHaveText(/That code is not right/);
+  await expect(page.getByLabel('Name of the bakery')).toHaveValue('Corner bakery');
+
+  await page.getByLabel('Temperatures').selectOption({ label: '°F' });
+  await page.getByLabel('Lengths').selectOption({ label: 'inches' });
+  await open({ Code: (process.env.HEFETEIG_CODE ?? '').toLowerCase() });
+  await expect(page.getByRole('heading', { name: 'Set-up' })).toBeVisible();
+  const again = await request.post(`${address()}/api/opening`, {
+    headers: { origin: address() },
+    data: { code: process.env.HEFETEIG_CODE, name: 'Other', zone: 'UTC', planner: 'Tom', pin: '735190' },
+  });
+  expect(again.ok()).toBe(false);
+});
+
+test('set-up says what is missing, and the plan leads there while there is nothing to make', async () => {
+  await expect(page.getByText('None yet')).toHaveCount(2);
+  await expect(page.getByText('Nobody has shifts yet, so no step can be planned.')).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/plan');
+  await expect(page).toHaveURL(/\/setup$/);
+  const shelf = page.getByRole('region', { name: 'Shelf of beginnings' });
+  await shelf.getByRole('listitem').filter({ hasText: 'Butter crescent' }).getByRole('button').click();
+  await expect(shelf.getByText('Yours')).toHaveCount(1);
+  await expect(page.getByText('Missing: oven (Butter crescent)')).toBeVisible();
+});
+
+test('machines are added as they are, and odd entries are said beside their field', async () => {
+  await page.getByRole('link', { name: 'Machines and people' }).first().click();
+  await addMachine('Mixer', '', 'some');
+  const sheet = page.getByRole('dialog');
+  await expect(alertOf(sheet)).toHaveText(/name/);
+  await sheet.getByLabel('Name').fill('Mixer');
+  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await expect(alertOf(sheet)).toHaveText(/at least 1/);
+  await sheet.getByLabel(/^Takes/).fill('1');
+  await sheet.getByLabel('Most dough in a bowl, kg').fill('9,5');
+  await sheet.getByLabel('Least dough in a bowl, kg').fill('12');
+  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await expect(alertOf(sheet)).toHaveText('The least load must not be above the most.');
+  await sheet.getByLabel('Least dough in a bowl, kg').fill('1,5');
+  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await expect(sheet).toBeHidden();
+  for (const [kind, name, takes] of [
+    ['Bench', 'Bench', '1'],
+    ['Sheeter or rolling pin', 'Rolling pin', '1'],
+    ['Retarder or fridge', 'Fridge', '12'],
+    ['Proofer', 'Cabinet', '8'],
+    ['Oven', 'Oven', '3'],
+    ['Trays', 'Trays', '20'],
+  ] as const) {
+    await addMachine(kind, name, takes);
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  const machines = page.getByRole('region', { name: 'Machines' });
+  await expect(machines.getByRole('listitem')).toHaveText([
+    /Mixer.*1 bowl$/,
+    /Bench.*1 table$/,
+    /Rolling pin.*1 table$/,
+    /Fridge.*12 shelves/,
+    /Cabinet.*8 trays/,
+    /Oven.*3 trays/,
+    /Trays.*20 trays/,
+  ]);
+});
+
+test('a machine is taken out of use', async () => {
+  await addMachine('Freezer', 'Old freezer', '4');
+  const machines = page.getByRole('region', { name: 'Machines' });
+  await machines.getByRole('button', { name: 'Old freezer' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Take out of use' }).click();
+  await expect(machines.getByText('Old freezer')).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Changes' }).getByText('machine Old freezer')).toHaveCount(2);
+});
+
+test('house values are set within their range, and say who set them', async () => {
+  await page.goto('/house/values');
+  await expectAccessible(page);
+  const block = page.getByLabel('Heaviest block, kg');
+  await block.fill('900');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(alertOf(page)).toHaveText('Enter a value from 0.5 to 60.');
+  await block.fill('4,5');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/usual 6 kg, from 0.5 to 60; Nora/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Heaviest block, kg')).toHaveValue('4.5');
+  await page.getByRole('button', { name: 'Reset' }).click();
+  await expect(page.getByLabel('Heaviest block, kg')).toHaveValue('6');
+});
+
+test('with shifts the first dough of one’s own is planned, and a phone shows set-up done', async () => {
+  await page.goto('/house');
+  const people = page.getByRole('region', { name: 'People' });
+  await people.getByRole('button', { name: 'Nora' }).click();
+  await setShifts();
+  await page.goto('/setup');
+  await expect(page.getByText('1 person, 1 with weekly shifts')).toBeVisible();
+  await page.getByRole('link', { name: 'To the plan' }).click();
+  await page.getByRole('button', { name: /Add dough/ }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Pieces').fill('24');
+  await sheet.getByRole('combobox', { name: 'Ready on' }).selectOption({ index: 4 });
+  await sheet.getByLabel('at', { exact: true }).fill('12:00');
+  await sheet.getByRole('button', { name: 'Add dough' }).click();
+  await expect(sheet).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Crescent 1/ })).toBeVisible();
+  await page.goto('/setup');
+  await expect(page.getByText('1 dough planned')).toBeVisible();
+  await page.setViewportSize({ width: 360, height: 740 });
+  await expectNoSidewaysScroll(page);
+});
+
+/** Mornings, all week. */
+async function setShifts(): Promise<void> {
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Mon from').fill('05:00');
+  await sheet.getByLabel('Mon to').fill('18:00');
+  await sheet.getByRole('button', { name: 'Every day like Monday' }).click();
+  await expect(sheet.getByLabel('Sun to')).toHaveValue('18:00');
+  await sheet.getByRole('button', { name: 'Keep the week' }).click();
+  await expect(sheet).toBeHidden();
+}

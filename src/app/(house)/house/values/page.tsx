@@ -1,0 +1,20 @@
+import { titled } from '../../../titled';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { house, houseSettings } from '@/server/store/house';
+import { valueChanges } from '@/server/store/house-values';
+import { WordsOf } from '@/ui/kit/words-of';
+import { ValuesView } from '@/ui/house/values-view';
+
+export const metadata = titled('titles.houseValues');
+
+export default async function ValuesPage() {
+  await housePage('/house/values');
+  const db = pool();
+  const [settings, changes, { zone }] = await Promise.all([houseSettings(db), valueChanges(db), house(db)]);
+  return (
+    <WordsOf areas={['settings', 'setup']}>
+      <ValuesView {...{ settings, changes, zone }} />
+    </WordsOf>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { useWords } from '../kit/words';
+import { sheetArea } from '@/core/cutting/arrange';
+import { rulerLength, rulerMark } from '@/core/units/length';
+import { showLength, showMass } from '@/core/units/reader';
+import { useUnits } from '../live/units';
+import type { Laid, SheetToCut } from './use-arrangement';
+
+interface SheetWordsProps {
+  sheets: number;
+  rolled: { length: number; width: number } | undefined;
+  laid: Laid<SheetToCut & { parts: number; mm: number; density: number }>;
+  notes: string[];
+}
+
+/** The sheet in words: how many, how large, cut into what. */
+export function SheetWords({ sheets, rolled, laid, notes }: SheetWordsProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <p className="mt-4 text-[17px]">
+      {say.rich('cutting.partPart2Part3Part4Length', {
+        part: sheets > 1 ? say('cutting.sheetsLikeThisOne', { sheets }) : '',
+        part2: rolled
+          ? say('cutting.rolledToThenTrimmedOn', {
+              rulerMark: rulerMark(rolled.length, units.length),
+              rulerLength: rulerLength(rolled.width, units.length),
+            })
+          : '',
+        part3:
+          laid.sheet.parts > 1
+            ? say('cutting.longerThanTheBenchCut', {
+                parts: laid.sheet.parts,
+                rulerLength: rulerLength(laid.sheet.length, units.length),
+              })
+            : '',
+        part4: laid.plan.round
+          ? say('cutting.roundSheetAcross', {
+              rulerLength: rulerLength(laid.sheet.length, units.length),
+            })
+          : say('cutting.sheet2', {
+              rulerMark: rulerMark(laid.sheet.length, units.length),
+              rulerLength: rulerLength(laid.sheet.width, units.length),
+            }),
+        length: showLength(laid.sheet.mm, units),
+        mass: showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units),
+        notes: () => notes.map((note) => ` ${note}`),
+      })}
+    </p>
+  );
+}

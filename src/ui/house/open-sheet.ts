@@ -1,0 +1,2 @@
+/** The sheet that is open on the house page, and whom or what it is about. */
+export type OpenSheet = { sheet: 'person' | 'machine'; id: string } | { sheet: 'exception' | 'busy' } | null;

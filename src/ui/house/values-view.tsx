@@ -1,0 +1,134 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { SETTING_GROUPS, type SettingGroup } from '@/core/bakery/setting-groups';
+import { type SettingName, type Settings, SETTINGS } from '@/core/bakery/settings';
+import { dayMonth } from '@/core/time/local';
+import { parseNumber } from '@/core/units/number';
+import { Button } from '../kit/button';
+import { Field } from '../kit/field';
+import { useWords } from '../kit/words';
+import { send } from '../live/command';
+
+interface Props {
+  settings: Settings;
+  changes: Partial<Record<SettingName, { by: string; at: number }>>;
+  zone: string;
+}
+
+const GROUP_KEYS = {
+  readings: 'setup.readings',
+  planning: 'setup.planning',
+  calls: 'setup.calls',
+  mixing: 'setup.mixing',
+  formulas: 'setup.formulas',
+  lamination: 'setup.lamination',
+  layers: 'setup.layers',
+  ovenAndTablets: 'setup.ovenAndTablets',
+} as const satisfies Record<SettingGroup, `setup.${string}`>;
+
+/** Every value that the house reckons with: what it means, its unit and range, and who set it. */
+export function ValuesView({ settings, changes, zone }: Props) {
+  const say = useWords();
+  const groups = Object.keys(SETTING_GROUPS) as SettingGroup[];
+  return (
+    <main className="mx-auto grid w-full max-w-7xl gap-x-10 gap-y-6 p-4 lg:grid-cols-2">
+      <h1 className="text-3xl font-bold lg:col-span-2">{say('setup.values')}</h1>
+      {groups.map((group) => (
+        <section key={group} aria-label={say(GROUP_KEYS[group])}>
+          <h2 className="border-b border-edge pb-1 text-xl font-bold">{say(GROUP_KEYS[group])}</h2>
+          <ul>
+            {SETTING_GROUPS[group].map((name) => (
+              <ValueRow
+                key={`${name} ${settings[name]}`}
+                name={name}
+                value={settings[name]}
+                change={changes[name] ?? null}
+                zone={zone}
+              />
+            ))}
+          </ul>
+        </section>
+      ))}
+    </main>
+  );
+}
+
+interface RowProps {
+  name: SettingName;
+  value: number;
+  change: { by: string; at: number } | null;
+  zone: string;
+}
+
+/** One value: typed over and kept, or as usual again. */
+function ValueRow({ name, value, change, zone }: RowProps) {
+  const say = useWords();
+  const router = useRouter();
+  const { unit, usual, least, most } = SETTINGS[name];
+  // A number alone has the unit 1, which nobody reads.
+  const shownUnit = unit === '1' ? '' : unit;
+  const [text, setText] = useState(String(value));
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const keep = async (next: string | null) => {
+    const answer = await send('set-value', {
+      name,
+      value: next === null ? null : (parseNumber(next) ?? next),
+    });
+    setTrouble(answer.ok ? null : answer.message);
+    if (answer.ok) router.refresh();
+  };
+  const label = say(`settings.${name}`);
+  return (
+    <li className="border-b border-hairline py-2">
+      <form
+        className="grid grid-cols-[1fr_12rem] items-start gap-x-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void keep(text);
+        }}
+      >
+        <div>
+          <p className="text-[17px] font-semibold">{label}</p>
+          <p className="text-[15px] text-quiet">
+            {say('setup.usualFromTo', {
+              usual: `${usual} ${shownUnit}`.trim(),
+              least: String(least),
+              most: String(most),
+            })}
+            {change && `; ${say('setup.changedBy', { by: change.by, day: dayMonth(change.at, zone) })}`}
+          </p>
+        </div>
+        <div className="grid grid-cols-[6rem_1fr] items-start gap-2">
+          <Field
+            label={
+              <span className="sr-only">
+                {shownUnit ? say('setup.valueIn', { setting: label, unit: shownUnit }) : label}
+              </span>
+            }
+            inputMode="decimal"
+            value={text}
+            trouble={trouble}
+            onType={setText}
+          />
+          <span className="pt-3 text-[15px] whitespace-nowrap text-quiet">{shownUnit}</span>
+        </div>
+        {(text !== String(value) || value !== usual) && (
+          <div className="col-span-2 mt-1 flex justify-end gap-2">
+            {value !== usual && (
+              <Button look="quiet" onClick={() => void keep(null)}>
+                {say('setup.asUsual')}
+              </Button>
+            )}
+            {text !== String(value) && (
+              <Button look="act" type="submit">
+                {say('setup.keep')}
+              </Button>
+            )}
+          </div>
+        )}
+      </form>
+    </li>
+  );
+}

@@ -1,0 +1,79 @@
+'use client';
+
+import { useState } from 'react';
+import { addLocalDays, formatLocal } from '@/core/time/local';
+import { localText } from '../kit/day-time';
+import { send } from '../live/command';
+
+/** A product out of the new dough, as it is typed. */
+export interface OutputDraft {
+  productId: string;
+  pieces: string;
+  day: string;
+  time: string;
+}
+
+interface Trouble {
+  message: string;
+  field: string | null;
+  again: boolean;
+  /** When the soonest would be ready, where the time asked for is too soon. */
+  earliest: number | null;
+}
+
+interface Adding {
+  first: string;
+  zone: string;
+  now: number;
+  onAdded: (id: number) => void;
+}
+
+/** The new dough as it is typed, what was refused of it, and how it is added. */
+export function useAdding({ first, zone, now, onAdded }: Adding) {
+  const blank: OutputDraft = {
+    productId: first,
+    pieces: '',
+    day: formatLocal(addLocalDays(now, 2, zone), zone).slice(0, 10),
+    time: '06:30',
+  };
+  const [clientId] = useState(() => crypto.randomUUID());
+  const [lines, setLines] = useState<OutputDraft[]>([blank]);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [busy, setBusy] = useState(false);
+  const change = (nth: number, part: Partial<OutputDraft>) =>
+    setLines(lines.map((line, i) => (i === nth ? { ...line, ...part } : line)));
+
+  const add = async (how: { again?: true; late?: true } = {}) => {
+    setBusy(true);
+    setTrouble(null);
+    const outputs = lines.map(({ productId, pieces, day, time }) => ({
+      productId,
+      pieces: pieces.trim(),
+      due: localText({ day, time }),
+    }));
+    const answer = await send('add-dough', { clientId, outputs, ...how });
+    setBusy(false);
+    if (answer.ok) return onAdded((answer.result as { id: number }).id);
+    setTrouble({
+      message: answer.message,
+      field: answer.field,
+      again: answer.offer?.again === true,
+      earliest: typeof answer.offer?.earliest === 'number' ? answer.offer.earliest : null,
+    });
+  };
+  return {
+    ...{ lines, trouble, busy, change, add },
+    troubleAt: (nth: number, part: keyof OutputDraft | 'due') =>
+      trouble?.field === `outputs.${nth}.${part}` ? trouble : null,
+    more: () => setLines([...lines, { ...(lines.at(-1) ?? blank), pieces: '' }]),
+    drop: (nth: number) => setLines(lines.filter((_, i) => i !== nth)),
+    /** Asks for the soonest time at which it can be ready. */
+    takeEarliest(nth: number): void {
+      const ready = formatLocal(trouble?.earliest ?? now, zone);
+      change(nth, { day: ready.slice(0, 10), time: ready.slice(11) });
+      setTrouble(null);
+    },
+  };
+}
+
+export type AddingDough = ReturnType<typeof useAdding>;
