@@ -11,6 +11,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/{core,devices,ui,words,workers}/**/*.test.ts'],
+          // Functions without state: files share what they import.
+          isolate: false,
           testTimeout: 180_000,
         },
       },

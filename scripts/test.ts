@@ -1,7 +1,7 @@
 /**
  * Every check and test on a MariaDB of its own, a few suites at a time, the longest first. Ends with one line: N passed, N
  * failed.
- * Started by bin/test. Name suites to run only those: bin/test unit browser.
+ * Started by bin/test. Name suites to run only those: bin/test unit morning.
  */
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -90,22 +90,7 @@ function theDatabase(): Promise<Database> {
   return (database ??= freePort().then((port) => startDatabase(home, port, 'only-for-tests', DATABASE_ZONE)));
 }
 
-/**
- * One morning on one bakery; then planning and the floor on others, which would move what the morning works on; then a
- * bakery that is opened from nothing.
- */
-async function browser(output: Output): Promise<Tally> {
-  const morning = await played('playwright.config.ts', output);
-  const planning = await played('playwright.planning.config.ts', output);
-  const floor = await played('playwright.floor.config.ts', output);
-  const own = await played('playwright.own.config.ts', output);
-  const all = [morning, planning, floor, own];
-  return {
-    passed: all.reduce((sum, { passed }) => sum + passed, 0),
-    failed: all.reduce((sum, { failed }) => sum + failed, 0),
-  };
-}
-
+/** Browser tests on a bakery of their own, in the application as it was built. */
 async function played(config: string, output: Output): Promise<Tally> {
   const file = join(scratch, `${config}.json`);
   const db = await theDatabase();
@@ -135,18 +120,21 @@ prepareEnvironment();
 
 /** The longest first, so that none is left to run alone at the end. */
 const SUITES: Record<string, (output: Output) => Promise<Tally>> = {
-  browser,
+  morning: (output) => played('playwright.config.ts', output),
+  floor: (output) => played('playwright.floor.config.ts', output),
   server: async (output) =>
     vitest('server', output, { HEFETEIG_TEST_DATABASE: (await theDatabase()).url('') }),
+  planning: (output) => played('playwright.planning.config.ts', output),
   unit: (output) => vitest('unit', output),
   lint: check('eslint', ['--max-warnings', '0', '.']),
   views: (output) => vitest('views', output),
   types: check('tsc', ['--noEmit']),
+  own: (output) => played('playwright.own.config.ts', output),
   imports: check('depcruise', ['--config', '.dependency-cruiser.mjs', 'src']),
   format: check('prettier', ['--check', '--log-level', 'warn', '.']),
 };
 
-/** Suites at a time: one more than there are processors, since the browser's and the server's often wait. */
+/** Suites at a time: one more than there are processors, since browsers and the server's tests often wait. */
 const LANES = availableParallelism() + 1;
 
 /** Takes one suite after the other until none is left, and adds up how they went. */
