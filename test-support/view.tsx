@@ -23,7 +23,7 @@ afterEach(() => {
 export function show(part: ReactElement, minute = 0) {
   const made = { demo: true, now: minute * MIN, rate: 1, paused: true };
   const at = (shown: ReactElement) => (
-    <WordsProvider language="en" messages={ALL_MESSAGES}>
+    <WordsProvider language="en" packed={ALL_MESSAGES}>
       <ClockProvider made={made}>{shown}</ClockProvider>
     </WordsProvider>
   );

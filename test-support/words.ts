@@ -1,14 +1,14 @@
 import type { Coded } from '@/core/codes/coded';
 import { Fault } from '@/core/codes/fault';
 import { en } from '@/words/en';
-import { messagesOf, wordsIn } from '@/words/compile';
+import { packedMessages, wordsIn } from '@/words/compile';
 import type { Area } from '@/words/message';
 
 /** Says every message in English. */
 export const say = wordsIn('en');
 
 /** Every message there is in English, as a screen is sent it. */
-export const ALL_MESSAGES = messagesOf('en', Object.keys(en) as Area[]);
+export const ALL_MESSAGES = packedMessages('en', Object.keys(en) as Area[]);
 
 const isCoded = (value: object): value is Coded => 'code' in value && 'values' in value;
 

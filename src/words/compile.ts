@@ -26,9 +26,26 @@ function compiler() {
 }
 const compiledArea = compiler();
 
-/** Messages of these areas, as a screen is sent them. */
-export const messagesOf = (language: Language, areas: readonly Area[]): Messages =>
+/** Texts of areas, each set written once. */
+function packer() {
+  const known = new Map<string, string>();
+  return (language: Language, areas: readonly Area[]): string => {
+    const key = `${language} ${areas.join()}`;
+    const text = known.get(key) ?? JSON.stringify(messagesOf(language, areas));
+    known.set(key, text);
+    return text;
+  };
+}
+
+/** Messages of these areas. */
+const messagesOf = (language: Language, areas: readonly Area[]): Messages =>
   Object.fromEntries(areas.map((area) => [area, compiledArea(language, area)]));
+
+/**
+ * Messages of these areas as one text, as a screen is sent them: it is written and carried many times faster than as many
+ * lists.
+ */
+export const packedMessages = packer();
 
 /** Says every message there is: for what is put into words on the server. */
 export const wordsIn = (language: Language): Say =>

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { METRIC } from '@/core/units/reader';
+import type { Messages } from './message';
 import { ALL_MESSAGES, say } from '../../test-support/words';
 import { sayer } from './say';
 import { weekdays } from './weekdays';
@@ -34,7 +35,12 @@ describe('words', () => {
   });
 
   it('show quantities in the units of their reader', () => {
-    const inches = sayer('en', ALL_MESSAGES, { ...METRIC, temperature: 'F', length: 'in', mass: 'oz' });
+    const inches = sayer('en', JSON.parse(ALL_MESSAGES) as Messages, {
+      ...METRIC,
+      temperature: 'F',
+      length: 'in',
+      mass: 'oz',
+    });
     const gap = coded('lamination.noSmallerGap', { gap: { mm: 25.4 } });
     expect(inches.coded(gap)).toBe('From 1 in no smaller gap keeps the reduction.');
     expect(say.coded(gap)).toBe('From 25.4 mm no smaller gap keeps the reduction.');

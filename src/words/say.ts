@@ -58,6 +58,9 @@ const LIST_LOCALE: Record<Language, string> = { en: 'en-GB' };
 /** A name as it stands within a line: "Let it rise 4 °C cooler" as "let it rise 4 °C cooler". */
 export const lowerFirst = (words: string): string => words.slice(0, 1).toLowerCase() + words.slice(1);
 
+/** A name from within a line as it stands by itself: "oven" as "Oven". */
+export const upperFirst = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
 const isCoded = (value: Coded | Quantity): value is Coded => 'code' in value && 'values' in value;
 
 /** Makes what says these messages, in a reader's units. */

@@ -28,30 +28,16 @@ export interface ProductRoute {
 }
 
 /** What a step is, for words and drawings; the engine sees only times and uses. */
-export type StepKind =
-  | 'mix'
-  | 'bulk'
-  | 'degas'
-  | 'retard'
-  | 'butter'
-  | 'temper'
-  | 'lock-in'
-  | 'rest'
-  | 'turn'
-  | 'sheet'
-  | 'divide'
-  | 'filling'
-  | 'shape'
-  | 'proof'
-  | 'wash'
-  | 'load'
-  | 'bake'
-  | 'cool'
-  | 'finish'
-  | 'levain'
-  | 'sponge'
-  | 'move'
-  | 'laminate';
+export const STEP_KINDS = [
+  ...(['mix', 'knead', 'bulk', 'fold', 'degas', 'retard', 'freeze', 'thaw', 'butter', 'temper'] as const),
+  ...(['lock-in', 'rest', 'turn', 'sheet', 'divide', 'filling', 'shape', 'proof', 'wash', 'load'] as const),
+  ...(['bake', 'cool', 'finish', 'levain', 'sponge', 'move', 'laminate'] as const),
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What is made beside the dough and joins it, or its pieces, where it is needed. */
+export const BRANCH_KINDS = ['butter', 'levain', 'sponge', 'soaker', 'filling', 'topping', 'icing'] as const;
+export type BranchKind = (typeof BRANCH_KINDS)[number];
 
 export interface RouteStep {
   id: string;
@@ -92,7 +78,7 @@ export interface RouteStep {
   check?: Words;
   caution?: Words;
   /** A step beside the dough (butter, filling): drawn as a branch. */
-  branch?: 'butter' | 'filling' | 'levain' | 'sponge';
+  branch?: BranchKind;
   /** Phases of a bake in order, °C of a conventional oven; the last lasts until the bake is over. */
   program?: { celsius: number; minutes: number; steam?: boolean; vent?: boolean }[];
   /** Something cooked cools here: within limits, with a record, or it is thrown away. */

@@ -1,54 +1,44 @@
-import type { RouteStep } from '../process/route';
 import type { DoughRecord } from '../record/dough';
 import type { Board } from './board';
+import { type PackedRows, type Row, rowReader, rowWriter } from './rows';
 
 /**
- * A board as one text, for its way to a screen. Many steps of many doughs are the same step of a product's route: each is
- * written once. A text is written and carried many times faster than as many objects.
+ * A board as one text, for its way to a screen. Steps, links, outputs and events of many doughs have the same form, and
+ * much in them is the same: each is written once. A text is written and carried many times faster than as many objects.
  */
 export type PackedBoard = string;
 
-type PackedStep = Omit<DoughRecord['steps'][number], 'step'> & { step: number };
+type ListName = 'steps' | 'links' | 'outputs' | 'events';
+
+type PackedDough = Omit<DoughRecord, ListName> & Record<ListName, Row[]>;
 
 interface Packed {
-  routeSteps: RouteStep[];
-  board: Omit<Board, 'doughs'> & { doughs: (Omit<DoughRecord, 'steps'> & { steps: PackedStep[] })[] };
+  tables: PackedRows;
+  board: Omit<Board, 'doughs'> & { doughs: PackedDough[] };
 }
-
-/** A board while its steps get their route's steps back. */
-type HalfUnpacked = Omit<Board, 'doughs'> & {
-  doughs: (Omit<DoughRecord, 'steps'> & {
-    steps: (Omit<DoughRecord['steps'][number], 'step'> & { step: number | RouteStep })[];
-  })[];
-};
 
 /** Writes a board; `unpackBoard` reads it. */
 export function packBoard(board: Board): PackedBoard {
-  const routeSteps: RouteStep[] = [];
-  const byObject = new Map<RouteStep, number>();
-  const byText = new Map<string, number>();
-  const numberOf = (step: RouteStep): number => {
-    const known = byObject.get(step);
-    if (known !== undefined) return known;
-    // The same step may have come from the database twice.
-    const text = JSON.stringify(step);
-    const number = byText.get(text) ?? routeSteps.push(step) - 1;
-    byText.set(text, number);
-    byObject.set(step, number);
-    return number;
-  };
-  const doughs = board.doughs.map((dough) => ({
+  const { rowOf, tables } = rowWriter();
+  const doughs = board.doughs.map((dough): PackedDough => ({
     ...dough,
-    steps: dough.steps.map(({ step, ...rest }) => ({ ...rest, step: numberOf(step) })),
+    ...{ steps: dough.steps.map(rowOf), links: dough.links.map(rowOf) },
+    ...{ outputs: dough.outputs.map(rowOf), events: dough.events.map(rowOf) },
   }));
-  return JSON.stringify({ routeSteps, board: { ...board, doughs } } satisfies Packed);
+  return JSON.stringify({ tables, board: { ...board, doughs } } satisfies Packed);
 }
 
 /** Reads a board that was packed. */
 export function unpackBoard(packed: PackedBoard): Board {
-  const { routeSteps, board } = JSON.parse(packed) as { routeSteps: RouteStep[]; board: HalfUnpacked };
-  // What was just read is nobody else's yet: filled in where it lies, which is several times faster than a copy.
-  for (const { steps } of board.doughs)
-    for (const step of steps) step.step = routeSteps[step.step as number] as RouteStep;
-  return board as Board;
+  const { tables, board } = JSON.parse(packed) as Packed;
+  const read = rowReader(tables);
+  const listOf = (rows: Row[]): unknown => rows.map(read);
+  const doughs = board.doughs.map((dough): DoughRecord => ({
+    ...dough,
+    steps: listOf(dough.steps) as DoughRecord['steps'],
+    links: listOf(dough.links) as DoughRecord['links'],
+    outputs: listOf(dough.outputs) as DoughRecord['outputs'],
+    events: listOf(dough.events) as DoughRecord['events'],
+  }));
+  return { ...board, doughs };
 }

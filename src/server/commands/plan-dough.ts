@@ -30,6 +30,8 @@ export interface NewDough {
 export interface FoundPlace {
   basis: Basis;
   steps: { key: string; start: number; end: number; machines: string[] }[];
+  /** The dough as it was planned, with its windows there. */
+  expanded: ExpandedDough;
 }
 
 /**
@@ -84,7 +86,7 @@ export async function findPlace(
     const at = { start: origin + start * MINUTE, end: origin + end * MINUTE };
     return { key: step.key, ...at, machines: choicesOf(step, chosen[id]) };
   });
-  return { basis, steps };
+  return { basis, steps, expanded };
 }
 
 /** Writes a place that was found into the plan as a new version. */

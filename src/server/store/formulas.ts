@@ -104,7 +104,8 @@ export async function productsByFormula(db: Db): Promise<Map<number, string[]>> 
     db,
     `SELECT fv.formula_id AS formulaId, p.name FROM product p JOIN product_version v ON v.product_id = p.id
      JOIN formula_version fv ON fv.id = v.formula_version_id
-     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`,
+     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) AND p.removed_at IS NULL
+     ORDER BY p.name`,
   );
   const byFormula = new Map<number, string[]>();
   for (const { formulaId, name } of rows)

@@ -9,6 +9,7 @@ import { evidence, withLearnt } from './evidence';
 import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
 import { schemeVersions } from './schemes';
 import { type Db, rowsOf } from '../db/rows';
+import type { ProductBody } from './product-versions';
 
 /** A product version with its product. */
 export interface ProductVersion extends ProductSpec {
@@ -21,8 +22,6 @@ export interface ProductVersion extends ProductSpec {
   /** Ingredients of which nobody has said what they contain. */
   undeclared: string[];
 }
-
-type Body = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'rises'>;
 
 interface ProductRow {
   versionId: number;
@@ -38,7 +37,8 @@ const COLUMNS = `v.id AS versionId, p.id AS productId, p.name, p.dough_name AS d
   v.formula_version_id AS formulaVersionId, v.scheme_version_id AS schemeVersionId, v.body`;
 
 const NEWEST = `SELECT ${COLUMNS} FROM product p JOIN product_version v ON v.product_id = p.id
-     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`;
+     WHERE v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) AND p.removed_at IS NULL
+     ORDER BY p.name`;
 
 async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
   const ids = [...new Set(rows.map(({ formulaVersionId }) => formulaVersionId))];
@@ -52,7 +52,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
     ingredientsAndFormulas(db),
   ]);
   return rows.map(({ body, schemeVersionId, ...row }) => {
-    const own = json<Body>(body);
+    const own = json<ProductBody>(body);
     const formula = formulas.get(row.formulaVersionId);
     const found = schemes.get(schemeVersionId ?? 0) ?? null;
     // The formula says what is weighed: card and sheet speak of one butter.
@@ -83,14 +83,14 @@ export async function productsAsSet(
 ): Promise<(Pick<ProductVersion, 'productId' | 'name' | 'rises'> & { laminated: boolean })[]> {
   const rows = await rowsOf<ProductRow>(db, NEWEST);
   return rows.map(({ productId, name, schemeVersionId, body }) => ({
-    ...{ productId, name, rises: json<Body>(body).rises },
+    ...{ productId, name, rises: json<ProductBody>(body).rises },
     laminated: schemeVersionId !== null,
   }));
 }
 
 /** What a dough can be made of: every product by name. */
 export function productNames(db: Db): Promise<{ id: number; name: string }[]> {
-  return rowsOf(db, 'SELECT id, name FROM product ORDER BY name');
+  return rowsOf(db, 'SELECT id, name FROM product WHERE removed_at IS NULL ORDER BY name');
 }
 
 /** The newest version of every product, by name; its rises take the times that the house has learnt. */
@@ -108,4 +108,31 @@ export async function productVersions(db: Db, ids: readonly number[]): Promise<M
     [ids],
   );
   return new Map((await known(db, rows)).map((product) => [product.versionId, product]));
+}
+
+/** A product as it was set, to be edited: nothing learnt in it, and its route without the steps of its scheme. */
+export async function productAsKept(
+  db: Db,
+  productId: number,
+): Promise<(ProductBody & { formulaVersionId: number; schemeVersionId: number | null }) | null> {
+  const rows = await rowsOf<ProductRow>(db, NEWEST);
+  const row = rows.find((one) => one.productId === productId);
+  if (!row) return null;
+  const { formulaVersionId, schemeVersionId } = row;
+  return { ...json<ProductBody>(row.body), formulaVersionId, schemeVersionId };
+}
+
+/** A product that nobody has kept yet, as it would be planned. */
+export async function productToTry(
+  db: Db,
+  product: {
+    name: string;
+    doughName: string;
+    formulaVersionId: number;
+    schemeVersionId: number | null;
+    body: ProductBody;
+  },
+): Promise<ProductVersion> {
+  const [made] = await known(db, [{ ...product, versionId: 0, productId: 0 }]);
+  return made as ProductVersion;
 }

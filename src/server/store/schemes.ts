@@ -46,7 +46,8 @@ export async function currentSchemes(db: Db): Promise<HouseScheme[]> {
       db,
       `SELECT v.scheme_id AS schemeId, p.id, p.name, v.id AS versionId FROM product_version pv
        JOIN product p ON p.id = pv.product_id JOIN scheme_version v ON v.id = pv.scheme_version_id
-       WHERE pv.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`,
+       WHERE pv.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id)
+         AND p.removed_at IS NULL ORDER BY p.name`,
     ),
   ]);
   return rows.map(({ body, ...row }) => ({

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { MACHINE_WORDS } from '@/core/bakery/machine-words';
 import { type Machine, MACHINE_KINDS, type MachineKind } from '@/core/bakery/machines';
 import { parseNumber } from '@/core/units/number';
 import { Button } from '../kit/button';
@@ -8,7 +9,7 @@ import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { FormEnd } from './form-end';
-import { kindWords, unitWords } from './machine-words';
+import { unitWords } from './machine-words';
 import { useChange } from './use-change';
 
 const FIELDS = ['label', 'capacity', 'changeover', 'decks', 'kgLeast', 'kgAtOnce'] as const;
@@ -66,7 +67,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           <Choice
             label={say('house.kind')}
             value={kind}
-            options={MACHINE_KINDS.map((id) => ({ id, name: kindWords(say)[id] }))}
+            options={MACHINE_KINDS.map((id) => ({ id, name: say.coded(MACHINE_WORDS[id]) }))}
             onChoose={(next) => setForm({ ...form, kind: next as MachineKind })}
           />
         )}

@@ -1,20 +1,6 @@
 import type { MachineKind } from '@/core/bakery/machines';
 import type { Say } from '@/words/say';
 
-/** What each kind of machine is called. */
-export const kindWords = (say: Say): Record<MachineKind, string> => ({
-  mixer: say('house.kindMixer'),
-  bench: say('house.kindBench'),
-  sheeter: say('house.kindSheeter'),
-  retarder: say('house.kindRetarder'),
-  freezer: say('house.kindFreezer'),
-  blast: say('house.kindBlast'),
-  proofer: say('house.kindProofer'),
-  oven: say('house.kindOven'),
-  tray: say('house.kindTray'),
-  tin: say('house.kindTin'),
-});
-
 /** What each kind of machine takes, of several. */
 export const unitWords = (say: Say, count = 2): Record<MachineKind, string> => {
   const tables = say('house.tables', { count });

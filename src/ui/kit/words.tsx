@@ -39,16 +39,17 @@ const Words = createContext<{ say: SayOnPage; messages: Messages } | null>(null)
 /** Gives a screen what it says: compiled messages of the areas that its parts speak from, beside those around it. */
 export function WordsProvider({
   language,
-  messages,
+  packed,
   children,
 }: {
   language: Language;
-  messages: Messages;
+  /** The messages, as a text. */
+  packed: string;
   children: ReactNode;
 }) {
   const around = useContext(Words)?.messages;
   // Messages stay what they were while a page is there, however often its data is fetched anew.
-  const [all] = useState(() => ({ ...around, ...messages }));
+  const [all] = useState((): Messages => ({ ...around, ...(JSON.parse(packed) as Messages) }));
   const [units] = useUnits();
   const words = useMemo(() => {
     const plain = sayer(language, all, units);

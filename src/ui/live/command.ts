@@ -79,3 +79,8 @@ export const isLeaving = (): boolean => localStorage.getItem(LEAVING) === '1';
 
 /** Opens the list of people, and says that the session is over to whoever has not ended it here. */
 export const backToSignIn = (): void => go(signedOut ? '/sign-in' : '/sign-in?ended');
+
+/** Has something worked out by a route that writes nothing. */
+export async function workOut(path: `/api/${string}`, body: object): Promise<Answer> {
+  return answerOf(await ask(path, { body, patience: SEARCHING }));
+}

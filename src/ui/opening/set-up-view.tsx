@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import type { SetUp } from '@/core/process/set-up';
-import { kindWords } from '../house/machine-words';
+import { MACHINE_WORDS } from '@/core/bakery/machine-words';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
@@ -41,7 +41,10 @@ export function SetUpView({ state, shelf }: Props) {
           {machines === 0 && <p>{say('setup.machinesFirst')}</p>}
           {lacking.map(({ kind, products: of }) => (
             <p key={kind} className="text-warn">
-              {say('setup.lacking', { kind: kindWords(say)[kind].toLowerCase(), products: of.join(', ') })}
+              {say('setup.lacking', {
+                kind: say.coded(MACHINE_WORDS[kind]).toLowerCase(),
+                products: of.join(', '),
+              })}
             </p>
           ))}
         </Stage>
@@ -57,7 +60,7 @@ export function SetUpView({ state, shelf }: Props) {
           name={say('setup.products')}
           has={say('setup.productCount', { count: products })}
           isDone={products > 0}
-          link={null}
+          link={{ href: '/products', name: say('setup.toProducts') }}
         >
           {products === 0 && <p>{say('setup.productsFirst')}</p>}
         </Stage>

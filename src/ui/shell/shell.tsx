@@ -27,6 +27,7 @@ const views = (say: Say) =>
     { href: '/orders', name: say('shell.orders'), paths: ['/orders'] },
     { href: '/bench', name: say('shell.bench'), paths: ['/bench', '/proof', '/oven', '/handover', '/batch'] },
     { href: '/formulas', name: say('shell.formulas'), paths: ['/formulas'] },
+    { href: '/products', name: say('shell.products'), paths: ['/products'] },
     { href: '/lamination', name: say('shell.lamination'), paths: ['/lamination', '/cutting', '/fillings'] },
     { href: '/rooms', name: say('shell.rooms'), paths: ['/rooms'] },
     { href: '/workbench', name: say('shell.workbench'), paths: ['/workbench'] },

@@ -21,6 +21,7 @@ import { meetings } from './meetings';
 import { orders } from './orders';
 import { oven } from './oven';
 import { plan } from './plan';
+import { product } from './product';
 import { proof } from './proof';
 import { reasons } from './reasons';
 import { record } from './record';
@@ -66,6 +67,7 @@ export const en = {
   orders,
   oven,
   plan,
+  product,
   proof,
   reasons,
   record,

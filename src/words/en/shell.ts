@@ -39,6 +39,7 @@ export const shell = {
   orders: 'Orders',
   bench: 'Bench',
   formulas: 'Formulas',
+  products: 'Products',
   lamination: 'Lamination',
   rooms: 'Rooms',
   workbench: 'Workbench',

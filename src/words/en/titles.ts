@@ -24,4 +24,7 @@ export const titles = {
   workbench: 'Workbench',
   houseValues: 'House values',
   setUp: 'Set-up',
+  products: 'Products',
+  product: 'Product',
+  newProduct: 'New product',
 } as const;

@@ -1,0 +1,33 @@
+import { notFound } from 'next/navigation';
+import { titled } from '../../../titled';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { productMeans, productToEdit } from '@/server/product-pages';
+import { houseNow } from '@/server/store/clock';
+import { house } from '@/server/store/house';
+import { WordsOf } from '@/ui/kit/words-of';
+import { ProductEditor } from '@/ui/products/product-editor';
+
+export const metadata = titled('titles.product');
+
+export default async function ProductPage({ params }: { params: Promise<{ id: string }> }) {
+  const { person } = await housePage('/products/[id]');
+  const id = Number((await params).id);
+  const db = pool();
+  const product = Number.isSafeInteger(id) && id > 0 ? await productToEdit(db, id) : null;
+  if (!product) notFound();
+  const { draft, ...version } = product;
+  const [means, { zone }, now] = await Promise.all([productMeans(db), house(db), houseNow(db)]);
+  return (
+    <WordsOf areas={['amounts', 'cutting', 'heat', 'house', 'lamination', 'product', 'shaping', 'steps']}>
+      <ProductEditor
+        key={version.versionId}
+        kept={{ productId: id, ...version }}
+        saved={draft}
+        {...means}
+        {...{ zone, now }}
+        mayChange={person.role === 'planner'}
+      />
+    </WordsOf>
+  );
+}

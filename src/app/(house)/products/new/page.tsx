@@ -1,0 +1,31 @@
+import { wordsIn } from '@/words/compile';
+import { titled } from '../../../titled';
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { productMeans, productToEdit } from '@/server/product-pages';
+import { houseNow } from '@/server/store/clock';
+import { house } from '@/server/store/house';
+import { WordsOf } from '@/ui/kit/words-of';
+import { blankProduct } from '@/ui/products/blank-product';
+import { ProductEditor } from '@/ui/products/product-editor';
+
+export const metadata = titled('titles.newProduct');
+
+/** A new product: from nothing, or like another one. */
+export default async function NewProductPage({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
+  await housePage('/products/new');
+  const like = Number((await searchParams).like);
+  const db = pool();
+  const [means, { zone }, now, other] = await Promise.all([
+    productMeans(db),
+    house(db),
+    houseNow(db),
+    Number.isSafeInteger(like) && like > 0 ? productToEdit(db, like) : null,
+  ]);
+  const saved = other ? { ...other.draft, name: '' } : blankProduct(wordsIn('en').coded);
+  return (
+    <WordsOf areas={['amounts', 'cutting', 'heat', 'house', 'lamination', 'product', 'shaping', 'steps']}>
+      <ProductEditor kept={null} {...{ saved, zone, now }} {...means} mayChange />
+    </WordsOf>
+  );
+}

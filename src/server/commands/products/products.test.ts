@@ -1,0 +1,198 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoHouse } from '../../../../test-support/demo-house';
+import { ok, refusal } from '../../../../test-support/house';
+import { inEnglish } from '../../../../test-support/words';
+import type { Person } from '@/core/bakery/people';
+import type { ProductDraft } from '@/core/process/product-draft';
+import { addStep, changeStep } from '@/core/process/threads';
+import { addLocalDays, formatLocal } from '@/core/time/local';
+import { productToEdit } from '../../product-pages';
+import { tryProduct } from '../../product-trial';
+import { doughById, doughsDueFrom } from '../../store/doughs';
+import { listedProducts, removedProducts } from '../../store/product-list';
+import { currentProducts, productNames } from '../../store/products';
+import { Refusal } from '../command';
+import { runCommand } from '../run';
+
+let house: Awaited<ReturnType<typeof demoHouse>>;
+let mara: Person;
+
+beforeAll(async () => {
+  house = await demoHouse();
+  mara = house.person('Mara');
+}, 240_000);
+afterAll(() => house.close());
+
+const idOf = async (name: string) =>
+  (await currentProducts(house.pool)).find((product) => product.name === name)?.productId ?? 0;
+async function edited(name: string) {
+  const productId = await idOf(name);
+  const product = await productToEdit(house.pool, productId);
+  if (!product) throw new Error(`The house has no ${name}.`);
+  return { productId, from: product.versionId, draft: product.draft };
+}
+const save = (input: { productId: number | null; from: number | null; draft: unknown }, person = mara) =>
+  runCommand('save-product', person, input);
+
+describe('a product', () => {
+  it('is written as it was: opened in its editor and kept, each product of the demo is the same again', async () => {
+    const before = await currentProducts(house.pool);
+    for (const { name } of before) await ok(save(await edited(name)));
+    const after = await currentProducts(house.pool);
+    const plain = (all: typeof before) =>
+      all.map((product) => ({
+        ...product,
+        versionId: 0,
+        // Links and steps have no order of their own.
+        route: JSON.stringify(product.route).length,
+      }));
+    expect(plain(after)).toEqual(plain(before));
+  });
+
+  it('changes for doughs from now on: those that are planned keep the version they were planned by', async () => {
+    const now = await house.now();
+    const planned = (await doughsDueFrom(house.pool, now)).find(({ outputs }) =>
+      outputs.some(({ product }) => product === 'Brioche loaf'),
+    );
+    if (!planned) throw new Error('A brioche loaf is planned.');
+    const loaf = await edited('Brioche loaf');
+    const proof = loaf.draft.output[0]?.steps.find(({ step }) => step.kind === 'proof');
+    if (!proof?.step.wait) throw new Error('A loaf proofs.');
+    const longer = { ...proof.step.wait, longest: proof.step.wait.longest + 60 };
+    const output = changeStep(loaf.draft.output, { ...proof, step: { ...proof.step, wait: longer } });
+    await ok(save({ ...loaf, draft: { ...loaf.draft, output, freshFor: 777 } }));
+    const newest = (await currentProducts(house.pool)).find(({ name }) => name === 'Brioche loaf');
+    expect(newest?.freshFor).toBe(777);
+    const kept = await doughById(house.pool, planned.id);
+    expect(kept?.outputs.map(({ freshFor }) => freshFor)).not.toContain(777);
+    expect(kept?.steps.map(({ key }) => key)).toEqual(planned.steps.map(({ key }) => key));
+  });
+
+  it('that two planners edit is kept by the first, and the other is told of it', async () => {
+    const [one, other] = [await edited('Plum danish'), await edited('Plum danish')];
+    await ok(save({ ...one, draft: { ...one.draft, freshFor: 200 } }));
+    const told = await refusal(save({ ...other, draft: { ...other.draft, freshFor: 300 } }));
+    expect(told.message).toMatch(/^Mara kept a newer version of Plum danish meanwhile/);
+    expect((await edited('Plum danish')).draft.freshFor).toBe(200);
+  });
+
+  it('has a name of its own, also beside those out of use', async () => {
+    const { draft } = await edited('Plum danish');
+    const twin = await refusal(save({ productId: null, from: null, draft }));
+    expect(twin).toMatchObject({
+      field: 'name',
+      message: expect.stringMatching(/called Plum danish already/) as string,
+    });
+    const quince = { ...draft, name: 'Quince danish' };
+    const { productId } = await ok<{ productId: number }>(
+      save({ productId: null, from: null, draft: quince }),
+    );
+    await ok(runCommand('remove-product', mara, { productId, isRemoved: true }));
+    expect((await productNames(house.pool)).map(({ name }) => name)).not.toContain('Quince danish');
+    expect(await removedProducts(house.pool)).toEqual([{ productId, name: 'Quince danish' }]);
+    const again = await refusal(save({ productId: null, from: null, draft: quince }));
+    expect(again.message).toMatch(/is out of use/);
+    await ok(runCommand('remove-product', mara, { productId, isRemoved: false }));
+    expect((await listedProducts(house.pool, await house.now())).map(({ name }) => name)).toContain(
+      'Quince danish',
+    );
+  });
+
+  it('that customers have ordered for every week stays', async () => {
+    const productId = await idOf('Butter crescent');
+    const { message } = await refusal(runCommand('remove-product', mara, { productId, isRemoved: true }));
+    expect(message).toMatch(/^Butter crescent is a standing order of /);
+  });
+
+  it.each<[string, (draft: ProductDraft) => unknown, string, RegExp]>([
+    ['nothing', () => ({}), 'draft.name', /./],
+    [
+      'a formula that is not there',
+      (draft) => ({ ...draft, formulaId: 9999 }),
+      'formulaId',
+      /no such formula/,
+    ],
+    ['a scheme that is not there', (draft) => ({ ...draft, schemeId: 9999 }), 'schemeId', /scheme/],
+    [
+      'a kind of step that is none',
+      (draft) => oddStep(draft, { kind: 'polish' }),
+      'draft.dough.0.steps.0.step.kind',
+      /./,
+    ],
+    [
+      'a script for a name of a step',
+      (draft) => oddStep(draft, { id: '<script>' }),
+      'draft.dough.0.steps.0.step.id',
+      /./,
+    ],
+    ['a field that nobody knows', (draft) => ({ ...draft, secret: 1 }), 'draft.secret', /./],
+    ['no steps', (draft) => ({ ...draft, dough: [] }), 'dough', /No step mixes/],
+  ])('of %s is refused beside its place, and nothing is kept', async (_, change, field, words) => {
+    const { productId, from, draft } = await edited('Raisin snail');
+    const told = await refusal(save({ productId, from, draft: change(draft) }));
+    expect(told).toMatchObject({ field, message: expect.stringMatching(words) as string });
+    expect((await edited('Raisin snail')).from).toBe(from);
+  });
+
+  it('is for planners to change', async () => {
+    await refusal(save(await edited('Raisin snail'), house.person('Selma')));
+  });
+});
+
+/** A draft whose first step is not as it should be. */
+function oddStep(draft: ProductDraft, change: object): unknown {
+  const [main] = draft.dough;
+  const [first] = main?.steps ?? [];
+  return { ...draft, dough: [{ ...main, steps: [{ ...first, step: { ...first?.step, ...change } }] }] };
+}
+
+describe('a product in this bakery', () => {
+  const due = async (days: number) =>
+    `${formatLocal(addLocalDays(await house.now(), days, 'Europe/Berlin'), 'Europe/Berlin').slice(0, 10)}T12:00`;
+  const tried = async (draft: ProductDraft, days = 4, pieces: unknown = 30) =>
+    tryProduct(house.pool, mara, { draft, pieces, due: await due(days) });
+  const told = async (trial: Promise<unknown>) => {
+    const error: unknown = await trial.then(
+      () => null,
+      (reason: unknown) => reason,
+    );
+    if (!(error instanceof Refusal)) throw new Error('It was not refused.');
+    return { at: error.field, text: typeof error.words === 'string' ? error.words : inEnglish(error.words) };
+  };
+
+  it('is planned as it stands in the editor, with its own steps, and writes nothing', async () => {
+    const { draft } = await edited('Brioche loaf');
+    const before = (await doughsDueFrom(house.pool, 0)).length;
+    const rest = { id: 'bench-rest', kind: 'rest' as const, label: 'Bench rest', around: 22, settling: 60 };
+    const wait = { shortest: 10, best: 15, longest: 30, shortCost: 1, longCost: 1 };
+    const trial = await tried({
+      ...draft,
+      name: 'Longer loaf',
+      dough: addStep(draft.dough, 'divide', { ...rest, wait }),
+    });
+    const labels = trial.steps.map(({ label }) => inEnglish(label));
+    expect(labels).toContain('Bench rest');
+    expect(labels.indexOf('Bench rest')).toBeGreaterThan(labels.indexOf('Divide, weigh, round'));
+    expect(trial).toMatchObject({ late: 0, bowls: 1 });
+    expect(trial.hands).toBeGreaterThan(20);
+    expect(trial.steps.every(({ start, end }) => start >= trial.start && end <= trial.ready)).toBe(true);
+    expect((await doughsDueFrom(house.pool, 0)).length).toBe(before);
+  });
+
+  it('that cannot be ready in time says when it is instead', async () => {
+    const { draft } = await edited('Butter crescent');
+    const trial = await tried(draft, 0, 40);
+    expect(trial.late).toBeGreaterThan(0);
+    expect(trial.start).toBeGreaterThanOrEqual(await house.now());
+  });
+
+  it('is not planned while something is wrong with it, nor for a time that has passed', async () => {
+    const { draft } = await edited('Butter crescent');
+    expect(await told(tried({ ...draft, formulaId: null }))).toMatchObject({ at: 'formulaId' });
+    expect(await told(tried(draft, -2))).toMatchObject({
+      at: 'due',
+      text: expect.stringMatching(/has passed/) as string,
+    });
+    expect(await told(tried(draft, 4, 'many'))).toMatchObject({ at: 'pieces' });
+  });
+});

@@ -1,0 +1,34 @@
+import { type Db, rowsOf } from '../db/rows';
+
+/** Every product in use by name: what it is made of, and how many doughs of it are not due yet. */
+export function listedProducts(
+  db: Db,
+  now: number,
+): Promise<
+  {
+    productId: number;
+    name: string;
+    doughName: string;
+    formula: string;
+    scheme: string | null;
+    planned: number;
+  }[]
+> {
+  return rowsOf(
+    db,
+    `SELECT p.id AS productId, p.name, p.dough_name AS doughName, f.name AS formula, s.name AS scheme,
+       (SELECT COUNT(DISTINCT o.dough_id) FROM dough_output o JOIN product_version ov ON ov.id = o.product_version_id
+        JOIN dough d ON d.id = o.dough_id
+        WHERE ov.product_id = p.id AND d.removed_at IS NULL AND o.due_at > ?) AS planned
+     FROM product p JOIN product_version v ON v.product_id = p.id
+     JOIN formula_version fv ON fv.id = v.formula_version_id JOIN formula f ON f.id = fv.formula_id
+     LEFT JOIN scheme_version sv ON sv.id = v.scheme_version_id LEFT JOIN scheme s ON s.id = sv.scheme_id
+     WHERE p.removed_at IS NULL AND v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id)
+     ORDER BY p.name`,
+    [new Date(now)],
+  );
+}
+
+/** Products that were taken out of use, by name. */
+export const removedProducts = (db: Db): Promise<{ productId: number; name: string }[]> =>
+  rowsOf(db, 'SELECT id AS productId, name FROM product WHERE removed_at IS NOT NULL ORDER BY name');

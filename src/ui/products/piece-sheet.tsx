@@ -1,0 +1,118 @@
+'use client';
+
+import { useState } from 'react';
+import { PIECE_SHAPES, type PieceShape, SHAPE_WORDS } from '@/core/cutting/piece';
+import type { PieceSpec } from '@/core/process/route';
+import { SHAPE_KINDS, type ShapeKind, SHAPES } from '@/core/shaping/shapes';
+import { type Say, upperFirst } from '@/words/say';
+import { Button } from '../kit/button';
+import { Choice } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { without } from '../kit/without';
+import { useWords } from '../kit/words';
+import { typed, type TypedField, useTypedForm } from './typed-form';
+
+const FIELDS = (say: Say, shape: PieceShape | '') => {
+  const words = shape === '' ? null : SHAPE_WORDS[shape];
+  return {
+    grams: { kind: 'grams', label: say('product.weight') },
+    perTray: { kind: 'number', label: say('product.perTray') },
+    scrap: { kind: 'number', label: say('product.scrap'), hint: say('product.scrapHint') },
+    tins: { kind: 'number', isOptional: true, label: say('product.tins') },
+    tolerance: { kind: 'grams', isOptional: true, label: say('product.tolerance') },
+    mm: { kind: 'mm', label: say('product.sheetAt') },
+    base: { kind: 'cm', label: words ? upperFirst(say.coded(words.base)) : '' },
+    height: { kind: 'cm', label: words?.height ? upperFirst(say.coded(words.height)) : '' },
+    sectors: { kind: 'number', label: say('product.sectors') },
+  } satisfies Record<string, TypedField>;
+};
+
+const begin = ({ grams, perTray, scrap, tins, tolerance, cut }: PieceSpec) => ({
+  ...{ grams: typed(grams, 'g'), perTray: typed(perTray), scrap: typed(scrap * 100), tins: typed(tins) },
+  ...{ tolerance: typed(tolerance, 'g'), mm: typed(cut?.mm ?? 4, 'mm') },
+  ...{ base: typed(cut?.size.base ?? 10, 'cm'), height: typed(cut?.size.height ?? 10, 'cm') },
+  sectors: typed(cut?.size.sectors ?? 12),
+});
+
+interface Props {
+  piece: PieceSpec;
+  onKeep: (piece: PieceSpec) => void;
+  onClose: () => void;
+}
+
+/** What a piece is: its weight, how it is cut or divided, and how it stands on a tray. */
+export function PieceSheet({ piece, onKeep, onClose }: Props) {
+  const say = useWords();
+  const [shape, setShape] = useState<PieceShape | ''>(piece.cut?.size.shape ?? '');
+  const [as, setAs] = useState<ShapeKind | ''>(piece.shape ?? '');
+  const form = useTypedForm(FIELDS(say, shape), begin(piece));
+  const hasHeight = shape !== '' && SHAPE_WORDS[shape].height !== null;
+  const keep = () => {
+    const all = form.read(['grams', 'perTray', 'scrap', 'tins']);
+    const cut = shape === '' ? {} : form.read(['mm', 'base']);
+    const height = hasHeight ? form.read(['height']) : {};
+    const sectors = shape === 'sector' ? form.read(['sectors']) : {};
+    const divided = shape === '' ? form.read(['tolerance']) : {};
+    if (!all || !cut || !height || !sectors || !divided) return;
+    onKeep(pieceWith(piece, { ...all, ...cut, ...height, ...sectors, ...divided }, { shape, as }));
+  };
+  return (
+    <Sheet open onOpenChange={onClose} title={say('product.piece')}>
+      <form
+        noValidate
+        className="grid gap-3 sm:grid-cols-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        {(['grams', 'perTray', 'scrap', 'tins'] as const).map(form.field)}
+        <Choice
+          label={say('product.howCut')}
+          value={shape}
+          options={[
+            { id: '', name: say('product.byWeight') },
+            ...PIECE_SHAPES.map((id) => ({ id, name: upperFirst(say.coded(SHAPE_WORDS[id].label)) })),
+          ]}
+          onChoose={(id) => setShape(id as PieceShape | '')}
+        />
+        {shape === '' ? form.field('tolerance') : (['mm', 'base'] as const).map(form.field)}
+        {hasHeight && form.field('height')}
+        {shape === 'sector' && form.field('sectors')}
+        <Choice
+          label={say('product.shape')}
+          value={as}
+          options={[
+            { id: '', name: say('product.noDrawing') },
+            ...SHAPE_KINDS.map((id) => ({ id, name: upperFirst(say.coded(SHAPES[id].label)) })),
+          ]}
+          onChoose={(id) => setAs(id as ShapeKind | '')}
+        />
+        <div className="col-span-full">
+          <Button look="act" type="submit" className="min-h-11">
+            {say('product.keep')}
+          </Button>
+        </div>
+      </form>
+    </Sheet>
+  );
+}
+
+type Numbers = Partial<Record<keyof ReturnType<typeof FIELDS>, number | undefined>>;
+
+function pieceWith(
+  before: PieceSpec,
+  numbers: Numbers,
+  { shape, as }: { shape: PieceShape | ''; as: ShapeKind | '' },
+): PieceSpec {
+  const { grams = 0, perTray = 0, scrap = 0, tins, tolerance, mm = 0, base = 0, height, sectors } = numbers;
+  const size = { base, height: height ?? base, ...(sectors === undefined ? {} : { sectors }) };
+  return {
+    ...without(before, 'cut', 'tolerance', 'tins', 'shape'),
+    ...{ grams, perTray, scrap: scrap / 100 },
+    ...(tins === undefined ? {} : { tins }),
+    ...(shape === '' ? {} : { cut: { mm, size: { shape, ...size } } }),
+    ...(shape === '' && tolerance !== undefined ? { tolerance } : {}),
+    ...(as === '' ? {} : { shape: as }),
+  };
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { useState, type ReactNode } from 'react';
+import type { ProductDraft } from '@/core/process/product-draft';
+import type { ProductFault } from '@/core/process/product-faults';
+import { parseMinutes, showMinutes } from '@/core/units/duration';
+import type { Words } from '@/core/codes/coded';
+import { Button } from '../kit/button';
+import { Choice, Field } from '../kit/field';
+import { useWords } from '../kit/words';
+import { dressingFacts, pieceFacts, riseFacts } from './facts';
+import type { OpenPart } from './open-part';
+import { Faults } from './thread-list';
+
+export interface Named {
+  id: number;
+  name: string;
+}
+
+interface Props {
+  draft: ProductDraft;
+  setDraft: (draft: ProductDraft) => void;
+  formulas: readonly Named[];
+  schemes: readonly Named[];
+  faults: readonly ProductFault[];
+  mayChange: boolean;
+  setOpen: (open: OpenPart) => void;
+}
+
+/** What a product is called and made of, and what its piece is like. */
+export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayChange, setOpen }: Props) {
+  const say = useWords();
+  const change = (part: Partial<ProductDraft>) => setDraft({ ...draft, ...part });
+  const troubleAt = (at: string) => {
+    const found = faults.find((fault) => fault.at === at);
+    return found ? say.coded(found.message) : null;
+  };
+  const chosen = (id: string) => (id === '' ? null : Number(id));
+  return (
+    <>
+      <h1 className="text-3xl font-bold">{draft.name || say('product.newProduct')}</h1>
+      <fieldset disabled={!mayChange} className="grid gap-3 sm:grid-cols-3">
+        <Field
+          label={say('product.name')}
+          value={draft.name}
+          trouble={draft.name === '' ? null : troubleAt('name')}
+          onType={(name) => change({ name })}
+        />
+        <Field
+          label={say('product.doughName')}
+          value={draft.doughName}
+          hint={say('product.doughNameHint', { name: draft.doughName || draft.name || '…' })}
+          trouble={draft.doughName === '' ? null : troubleAt('doughName')}
+          onType={(doughName) => change({ doughName })}
+        />
+        <FreshFor
+          minutes={draft.freshFor}
+          trouble={troubleAt('freshFor')}
+          onChange={(freshFor) => change({ freshFor })}
+        />
+        <Choice
+          label={say('product.formula')}
+          value={String(draft.formulaId ?? '')}
+          options={[
+            ...(draft.formulaId === null ? [{ id: '', name: say('product.choose') }] : []),
+            ...formulas.map(({ id, name }) => ({ id: String(id), name })),
+          ]}
+          onChoose={(id) => change({ formulaId: chosen(id) })}
+        />
+        <Choice
+          label={say('product.scheme')}
+          value={String(draft.schemeId ?? '')}
+          trouble={troubleAt('schemeId')}
+          options={[
+            { id: '', name: say('product.notLaminated') },
+            ...schemes.map(({ id, name }) => ({ id: String(id), name })),
+          ]}
+          onChoose={(id) => change({ schemeId: chosen(id) })}
+        />
+      </fieldset>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <Card
+          name={say('product.piece')}
+          facts={pieceFacts(draft.piece)}
+          onEdit={mayChange ? () => setOpen({ sheet: 'piece' }) : null}
+        >
+          <Faults faults={faults.filter(({ at }) => at === 'piece')} />
+        </Card>
+        <Card
+          name={say('product.fillingAndTop')}
+          facts={dressingFacts(draft.piece)}
+          onEdit={mayChange ? () => setOpen({ sheet: 'dressing' }) : null}
+        />
+        <Card
+          name={say('product.rises')}
+          facts={riseFacts(draft.rises)}
+          onEdit={mayChange ? () => setOpen({ sheet: 'rises' }) : null}
+        >
+          <Faults faults={faults.filter(({ at }) => at === 'rises')} />
+        </Card>
+      </div>
+    </>
+  );
+}
+
+interface FreshProps {
+  minutes: number;
+  trouble: string | null;
+  onChange: (minutes: number) => void;
+}
+
+/** How long it counts as fresh; what is no length of time is said so, and the last one that was stays. */
+function FreshFor({ minutes, trouble, onChange }: FreshProps) {
+  const say = useWords();
+  const [text, setText] = useState(showMinutes(minutes));
+  const isRead = parseMinutes(text) !== null;
+  return (
+    <Field
+      label={say('product.freshFor')}
+      value={text}
+      trouble={isRead ? trouble : say('product.enterATime')}
+      onType={(typed) => {
+        setText(typed);
+        const read = parseMinutes(typed);
+        if (read !== null) onChange(read);
+      }}
+    />
+  );
+}
+
+interface CardProps {
+  name: string;
+  facts: readonly Words[];
+  onEdit: (() => void) | null;
+  children?: ReactNode;
+}
+
+/** A part of the product in a few lines, and the way to change it. */
+function Card({ name, facts, onEdit, children }: CardProps) {
+  const say = useWords();
+  return (
+    <section aria-label={name} className="border-t border-edge pt-1">
+      <div className="flex items-baseline justify-between gap-2">
+        <h2 className="font-bold">{name}</h2>
+        {onEdit && (
+          <Button aria-label={say('product.editStep', { step: name })} onClick={onEdit}>
+            {say('product.edit')}
+          </Button>
+        )}
+      </div>
+      {facts.map((fact, i) => (
+        <p key={i} className="text-[15px]">
+          {say.coded(fact)}
+        </p>
+      ))}
+      {children}
+    </section>
+  );
+}
