@@ -152,6 +152,51 @@ test('with shifts the first dough of one’s own is planned, and a phone shows s
   await expectNoSidewaysScroll(page);
 });
 
+test('a product of one’s own is begun from nothing, and planned in this bakery as it is edited', async () => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/products');
+  await page.getByRole('link', { name: 'New product' }).click();
+  const bakery = page.getByRole('complementary', { name: 'In this bakery' });
+  await expect(bakery.getByText('Choose the formula of its dough.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Name', { exact: true }).fill('Butter crescent');
+  await page.getByLabel('Doughs are called').fill('Supper roll');
+  await page.getByLabel('Formula').selectOption({ label: 'Crescent dough' });
+  await page.getByRole('button', { name: 'Add a step after Mix' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Stretch and fold' }).click();
+  const step = page.getByRole('dialog', { name: 'Stretch and fold' });
+  await step.getByLabel('Each time').fill('soon');
+  await step.getByRole('button', { name: 'Keep' }).click();
+  await expect(alertOf(step)).toHaveText('Enter a time such as 45 min or 1 h 30.');
+  await step.getByLabel('Each time').fill('3');
+  await step.getByRole('button', { name: 'Keep' }).click();
+  await bakery.getByLabel('Pieces').fill('24');
+  await bakery.getByLabel('at', { exact: true }).fill('15:00');
+  await expect(bakery.getByText(/^Starts /)).toBeVisible();
+  await expect(bakery.getByText('Stretch and fold')).toBeVisible();
+  // A draft survives leaving.
+  await page.goto('/house');
+  await page.goto('/products/new');
+  await expect(page.getByText('Your unsaved changes from this device are shown.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(alertOf(page)).toContainText('There is a product called Butter crescent already.');
+  await page.getByLabel('Name', { exact: true }).fill('Supper roll');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page).toHaveURL(/\/products$/);
+  await page.getByRole('link', { name: 'Supper roll', exact: true }).click();
+  await page.getByRole('button', { name: 'Edit Bake' }).click();
+  const bake = page.getByRole('dialog', { name: 'Bake' });
+  await bake.getByLabel('Machine set to').fill('750');
+  await bake.getByRole('button', { name: 'Keep' }).click();
+  // 750 °F in a bakery of °F: too hot, said beside the step in these.
+  await expect(page.getByText(/Enter a temperature from -40 °F to 608 °F/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep as version 2' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Discard changes' }).click();
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+});
+
 /** Mornings, all week. */
 async function setShifts(): Promise<void> {
   const sheet = page.getByRole('dialog');

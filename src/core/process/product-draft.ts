@@ -7,6 +7,8 @@ export interface ProductDraft {
   /** What its doughs are called in the plan: "Crescent" makes "Crescent 12". */
   doughName: string;
   formulaId: number | null;
+  /** The version of its formula that it stays with, where that is not the newest. */
+  olderFormula?: { versionId: number; version: number };
   /** How it is laminated; null for a dough that is not. */
   schemeId: number | null;
   piece: PieceSpec;

@@ -14,6 +14,7 @@ const DRAFT: ProductDraft = {
 const BAKERY: MakingBakery = {
   machines: [{ kind: 'retarder' }, { kind: 'proofer' }, { kind: 'oven' }],
   people: [{ role: 'baker' }],
+  isStaffed: true,
 };
 const said = (draft: Partial<ProductDraft>, bakery = BAKERY) =>
   productFaults({ ...DRAFT, ...draft }, bakery).map(({ at, message }) => [at, inEnglish(message)]);
@@ -116,12 +117,17 @@ describe('a product', () => {
   });
 
   it('that this bakery cannot make as it is names what is missing, and is no fault', () => {
-    const none = { machines: [], people: [{ role: 'baker' as const, skills: ['bake' as const] }] };
+    const none = {
+      machines: [],
+      people: [{ role: 'baker' as const, skills: ['bake' as const] }],
+      isStaffed: false,
+    };
     const lacks = productFaults(DRAFT, none);
     expect(lacks.every(({ isLack }) => isLack)).toBe(true);
     const texts = lacks.map(({ message }) => inEnglish(message));
     expect(texts).toContain('proof: this bakery has no proofer.');
     expect(texts).toContain('mix: nobody here has the skill.');
+    expect(texts).toContainEqual(expect.stringMatching(/^Nobody has weekly shifts yet/));
     expect(texts).not.toContain('load: nobody here has the skill.');
   });
 });

@@ -19,6 +19,8 @@ export interface ProductFault {
 export interface MakingBakery {
   machines: readonly Pick<Machine, 'kind'>[];
   people: readonly Pick<Person, 'skills' | 'role'>[];
+  /** Somebody has weekly shifts. */
+  isStaffed: boolean;
 }
 
 /** Limits of what a step can be: minutes, °C, people. */
@@ -36,6 +38,9 @@ export function productFaults(draft: ProductDraft, bakery: MakingBakery): Produc
     ...pieceFaults(draft.piece),
     ...riseFaults(draft),
     ...routeFaults(draft),
+    ...(bakery.isStaffed
+      ? []
+      : [{ ...fault('output', coded('product.nobodyOnShift')), isLack: true as const }]),
     ...(['dough', 'output'] as const).flatMap((part) =>
       draft[part].flatMap(({ steps }) =>
         steps.flatMap(({ step, gap }) =>

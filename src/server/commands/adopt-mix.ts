@@ -6,6 +6,7 @@ import { ingredientBook } from '@/core/formula/ingredient';
 import { doughById } from '../store/doughs';
 import { currentFormulas } from '../store/formulas';
 import { mixSheet } from '../store/mix';
+import { productsMadeBy } from '../store/product-versions';
 import { command, Refusal } from './command';
 import { lockPlan } from './plan-version';
 import { keepVersion, versionMadeBy } from './save-formula';
@@ -40,7 +41,9 @@ export const adoptMix = command<
       ({ formulaId }) => formulaId === sheet.formula.formulaId,
     );
     if (!newest) throw new Refusal(coded('refusals.itsFormulaIsNotThereAny'));
+    const made = await productsMadeBy(context.db, newest.id);
     return keepVersion(context, {
+      follow: made.map(({ id }) => id),
       ...{ formulaId: newest.formulaId, before: newest, formula: mix.formula, clientId: input.clientId },
       note: wordsIn('en')
         .coded(coded('formulas.asWasMixed', { dough: dough.name, changes: mix.words }))

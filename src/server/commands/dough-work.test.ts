@@ -99,8 +99,9 @@ describe('keeping a formula', () => {
       ['salt', '1.9 %'],
       ['fresh yeast', '3.6 %'],
     ];
+    const follow = (await currentProducts(house.pool)).map(({ productId }) => productId);
     const made = await ok<{ versionId: number }>(
-      save({ from: crescent?.id, name: 'Crescent dough', draft: draft(rows) }),
+      save({ from: crescent?.id, name: 'Crescent dough', draft: draft(rows), follow }),
     );
     const product = (await currentProducts(house.pool)).find(({ name }) => name === 'Butter crescent');
     expect(product?.formulaVersionId).toBe(made.versionId);

@@ -105,6 +105,10 @@ describe('a plan that was worked out while another came to stand', () => {
   });
 });
 
+/** Searches that the planner's thread of this process is at. */
+const inThread = () =>
+  (globalThis as { hefeteigPlanner?: { waiting: Map<number, unknown> } }).hefeteigPlanner?.waiting.size ?? 0;
+
 describe('a search', () => {
   /** Connections that the pool has, and those that nobody holds: it tells them nowhere else. */
   const connections = (which: '_allConnections' | '_freeConnections') =>
@@ -192,8 +196,8 @@ describe('a search', () => {
 
   it('that dies is said to have done so, and the next one has a new thread', async () => {
     const mend = refusal(runCommand('propose-mend', jonas, { seconds: 20 }));
-    await begun();
-    await new Promise((done) => setTimeout(done, 300));
+    // Not before its thread has it: a busy machine takes its time to read the plan.
+    await vi.waitFor(() => expect(inThread()).toBe(1), { timeout: 60_000 });
     await endPlanner();
     expect((await mend).message).toMatch(/interrupted; nothing was changed/);
     await ok(runCommand('propose-mend', jonas, { seconds: 0.2 }));

@@ -11,7 +11,7 @@ import { ingredients } from '../store/ingredients';
 import { command, type CommandContext, Refusal } from './command';
 import { lockPlan } from './plan-version';
 import { clientId } from './schemas';
-import { makeByNewFormula } from '../store/product-versions';
+import { makeByNewFormula, productsMadeBy } from '../store/product-versions';
 import {
   formulaVersionOfClient,
   insertFormula,
@@ -27,6 +27,8 @@ export interface FormulaInput {
   note: string;
   draft: Draft;
   kitchen: Kitchen;
+  /** Products that are made by the new version from now on; asked for where more than one is made by the old one. */
+  follow?: number[];
 }
 
 const text = (longest: number) => Joi.string().allow('').max(longest);
@@ -76,6 +78,7 @@ const schema = Joi.object<FormulaInput>({
   kitchen: Joi.string()
     .valid(...KITCHENS.map(({ id }) => id))
     .required(),
+  follow: Joi.array().items(Joi.number().integer().positive()).max(500),
 });
 
 /** Keeps a formula as it was typed: a new one, or a new version of the one it was made from. */
@@ -108,9 +111,37 @@ export const saveFormula = command<FormulaInput, { formulaId: number; versionId:
     if (before && before.name !== input.name) {
       await renameFormula(db, formulaId, input.name);
     }
-    return keepVersion(context, { formulaId, before, formula, note: input.note, clientId: input.clientId });
+    const follow = before ? await followers(db, before, input.follow) : [];
+    return keepVersion(context, {
+      ...{ formulaId, before, formula, follow },
+      ...{ note: input.note, clientId: input.clientId },
+    });
   },
 });
+
+/**
+ * The products that change with their formula: its one product, or those that were chosen.
+ *
+ * @throws {Refusal} with `products`, where several are made by it and nobody has said which change too
+ */
+async function followers(
+  db: PoolConnection,
+  before: Pick<FormulaVersion, 'id' | 'name'>,
+  chosen: readonly number[] | undefined,
+): Promise<number[]> {
+  const products = await productsMadeBy(db, before.id);
+  if (chosen) return products.map(({ id }) => id).filter((id) => chosen.includes(id));
+  if (products.length > 1)
+    throw new Refusal(
+      coded('refusals.whichProductsChangeToo', {
+        formula: before.name,
+        products: products.map(({ name }) => name),
+      }),
+      'follow',
+      { products },
+    );
+  return products.map(({ id }) => id);
+}
 
 /** The version an edit started from, which must still be the newest. */
 async function newestOf(
@@ -162,19 +193,22 @@ export async function versionMadeBy(
   return known ?? null;
 }
 
-/** Writes a version; products that are made by the one before it follow to it, doughs keep theirs. */
+/** Writes a version; those of its products that follow are made by it from now on, doughs keep theirs. */
 export async function keepVersion(
   { db, person, now }: CommandContext,
   {
     formulaId,
     before,
     formula,
+    follow,
     note,
     clientId: client,
   }: {
     formulaId: number;
     before: Pick<FormulaVersion, 'id' | 'version'> | null;
     formula: Formula;
+    /** Ids of the products. */
+    follow: readonly number[];
     note: string;
     clientId: string;
   },
@@ -189,8 +223,6 @@ export async function keepVersion(
     personId: person.id,
     client,
   });
-  if (before) {
-    await makeByNewFormula(db, { from: before.id, to: versionId, now });
-  }
+  await makeByNewFormula(db, follow, { to: versionId, now });
   return { formulaId, versionId, version };
 }

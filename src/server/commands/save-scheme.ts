@@ -40,7 +40,7 @@ const share = Joi.number()
   .messages({ '*': asText(coded('refusals.giveAShareInPercent')) });
 
 /** The form of a scheme; whether it can be worked is for `schemeFault` to say. */
-const scheme = Joi.object<Scheme>({
+export const schemeForm = Joi.object<Scheme>({
   kind: Joi.string()
     .valid(...LAMINATION_KINDS)
     .required()
@@ -92,7 +92,7 @@ const schema = Joi.object<SchemeInput>({
     .max(80)
     .required()
     .messages({ '*': asText(coded('refusals.aSchemeHasANameOf')) }),
-  scheme: scheme.required(),
+  scheme: schemeForm.required(),
 });
 
 /**

@@ -147,3 +147,9 @@ export const PAST_MIXES: [daysAgo: number, rise: number, factor: number][] = [
   [9, 7.7, 12],
   [7, 6.9, 10],
 ];
+
+/** What it makes, from the shelf, in the order in which it began with them. */
+export const PRODUCTS = [
+  ...['Butter crescent', 'Chocolate roll', 'Raisin snail', 'Poppy danish', 'Brioche knot', 'Brioche loaf'],
+  ...['Levain crescent', 'Sugared bun', 'Almond crescent', 'Seeded cheese crescent', 'Plum danish'],
+] as const;

@@ -8,9 +8,19 @@ import { deckSubject } from '../store/decks';
 import { mixSubject, referenceSubject } from '../store/evidence';
 import { currentFormulas } from '../store/formulas';
 import { currentProducts } from '../store/products';
-import { DEVICES, HOUSE, LAST_WORDS, OPENING, PAST_BAKES, PAST_MIXES, PAST_PROOFS, PEOPLE } from './bakery';
+import {
+  DEVICES,
+  HOUSE,
+  LAST_WORDS,
+  OPENING,
+  PAST_BAKES,
+  PAST_MIXES,
+  PAST_PROOFS,
+  PEOPLE,
+  PRODUCTS,
+} from './bakery';
 import { MACHINES } from '../setup/machines';
-import { keepAllBeginnings } from '../setup/beginnings';
+import { takeBeginning } from '../setup/beginnings';
 import { keepUsualIngredients, keepUsualSchemes, openHouse } from '../setup/open-house';
 import { insertMachines } from '../store/machines';
 import { seedDoughs } from './seed-doughs';
@@ -26,7 +36,7 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
     await keepUsualIngredients(db);
     const at = addLocalDays(now, -30, HOUSE.zone);
     await keepUsualSchemes(db, at);
-    await keepAllBeginnings(db, at);
+    for (const product of PRODUCTS) await takeBeginning(db, product, { at, personId: null });
     await seedReadings(db, now);
     await seedDevices(db);
     await seedHandover(db, now);

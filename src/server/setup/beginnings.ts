@@ -1,62 +1,89 @@
+import { draftOfFile, type FileProduct, type ProductsFile } from '@/core/exchange/products-file';
+import type { Formula } from '@/core/formula/formula';
 import type { Instant } from '@/core/time/local';
-import { type Db, rowsOf, write } from '../db/rows';
-import { FORMULAS } from './formulas';
-import { type DemoProduct, PRODUCTS } from './products';
+import { readProductDraft } from '../commands/products/drafted';
+import { keepNewProduct } from '../commands/products/keep';
+import { type Db, write } from '../db/rows';
+import { currentFormulas } from '../store/formulas';
+import { ingredients } from '../store/ingredients';
+import { productCalled } from '../store/product-versions';
+import { currentSchemes } from '../store/schemes';
+import { SHELF } from './shelf';
 
 /** Products that a bakery may begin with, as the shelf shows them. */
-export const BEGINNINGS: readonly Pick<DemoProduct, 'name' | 'doughName' | 'formula' | 'scheme'>[] = PRODUCTS;
-
-/** All of them and their fillings, for the demo. */
-export async function keepAllBeginnings(db: Db, at: Instant): Promise<void> {
-  for (const name of Object.keys(FORMULAS)) await keepFormula(db, name, at);
-  for (const product of PRODUCTS) await keepProduct(db, product, at);
-}
+export const BEGINNINGS: readonly Pick<FileProduct, 'about' | 'name' | 'doughName' | 'scheme'>[] =
+  SHELF.flatMap(({ products }) => products);
 
 /**
- * Makes a beginning the house's own: its formula and way to laminate, where the house has none of that name, and the product
- * in its first version.
+ * Makes a beginning the house's own: the formulas and ways to laminate of its file, where the house has none of their
+ * names, and the product in its first version.
  *
  * @returns the product's number, or null where there is no such beginning or the house has a product of that name
  */
-export async function takeBeginning(db: Db, name: string, at: Instant): Promise<number | null> {
-  const product = PRODUCTS.find((one) => one.name === name);
-  const [twin] = await rowsOf<{ id: number }>(db, 'SELECT id FROM product WHERE name = ?', [name]);
-  return product && !twin ? keepProduct(db, product, at) : null;
+export async function takeBeginning(
+  db: Db,
+  name: string,
+  by: { at: Instant; personId: number | null },
+): Promise<number | null> {
+  const file = SHELF.find(({ products }) => products.some((one) => one.name === name));
+  const product = file?.products.find((one) => one.name === name);
+  if (!file || !product || (await productCalled(db, name))) return null;
+  await keepFormulas(db, file, by.at);
+  await keepSchemes(db, file, by.at);
+  const [formulas, schemes] = await Promise.all([currentFormulas(db), currentSchemes(db)]);
+  const draft = draftOfFile(product, {
+    formulaId: formulas.find((one) => one.name === product.formula)?.formulaId ?? null,
+    schemeId: schemes.find((one) => one.name === product.scheme)?.schemeId ?? null,
+  });
+  return keepNewProduct(db, await readProductDraft(db, draft), by);
 }
 
-async function keepProduct(db: Db, product: DemoProduct, at: Instant): Promise<number> {
-  const { name, doughName, formula, scheme, ...body } = product;
-  const formulaVersion =
-    (await newestVersion(db, 'formula', formula)) ?? (await keepFormula(db, formula, at));
-  const schemeVersion = scheme === null ? null : await newestVersion(db, 'scheme', scheme);
-  const { id } = await write(db, 'INSERT INTO product (name, dough_name) VALUES (?, ?)', [name, doughName]);
-  await write(
-    db,
-    `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
-     VALUES (?, 1, ?, ?, ?, ?)`,
-    [id, formulaVersion, schemeVersion, JSON.stringify(body), new Date(at)],
-  );
-  return id;
+/** Formulas of a file, ingredients by the names that the house has for them. */
+async function keepFormulas(db: Db, { formulas }: ProductsFile, at: Instant): Promise<void> {
+  const [own, book] = await Promise.all([currentFormulas(db), ingredients(db)]);
+  const idOf = new Map(book.map(({ id, name }) => [name, id]));
+  for (const { name, doughCelsius, stages } of formulas) {
+    if (own.some((one) => one.name === name)) continue;
+    const body: Formula = {
+      doughCelsius,
+      stages: stages.map(({ kind, lines }) => ({
+        kind,
+        lines: lines.map(({ ingredient, ...line }) => {
+          const id = idOf.get(ingredient);
+          if (id === undefined)
+            throw new Error(`${name} is made with ${ingredient}, which is no ingredient.`);
+          return { ingredient: id, ...line };
+        }),
+      })),
+    };
+    const { id } = await write(db, 'INSERT INTO formula (name) VALUES (?)', [name]);
+    await keepFirst(db, 'formula', { id, body, at });
+  }
 }
 
-async function newestVersion(db: Db, of: 'formula' | 'scheme', name: string): Promise<number | null> {
-  const [row] = await rowsOf<{ id: number }>(
-    db,
-    `SELECT v.id FROM ${of}_version v JOIN ${of} o ON o.id = v.${of}_id WHERE o.name = ? ORDER BY v.version DESC LIMIT 1`,
-    [name],
-  );
-  return row?.id ?? null;
+async function keepSchemes(db: Db, { schemes }: ProductsFile, at: Instant): Promise<void> {
+  const own = await currentSchemes(db);
+  for (const { name, scheme } of schemes) {
+    if (own.some((one) => one.name === name)) continue;
+    const { id } = await write(
+      db,
+      'INSERT INTO scheme (name) VALUES (?) ON DUPLICATE KEY UPDATE removed_at = NULL, id = LAST_INSERT_ID(id)',
+      [name],
+    );
+    await keepFirst(db, 'scheme', { id, body: scheme, at });
+  }
 }
 
-/** The formula, and those that it is made with, which the house has by their names. */
-async function keepFormula(db: Db, name: string, at: Instant): Promise<number> {
-  const body = FORMULAS[name];
-  if (!body) throw new Error(`No beginning has the formula ${name}.`);
-  const { id } = await write(db, 'INSERT INTO formula (name) VALUES (?)', [name]);
-  const version = await write(
+/** A first version; where an earlier one is out of use, the next. */
+function keepFirst(
+  db: Db,
+  of: 'formula' | 'scheme',
+  { id, body, at }: { id: number; body: object; at: Instant },
+) {
+  return write(
     db,
-    'INSERT INTO formula_version (formula_id, version, body, created_at) VALUES (?, 1, ?, ?)',
-    [id, JSON.stringify(body), new Date(at)],
+    `INSERT INTO ${of}_version (${of}_id, version, body, created_at)
+     SELECT ?, COALESCE(MAX(version), 0) + 1, ?, ? FROM ${of}_version WHERE ${of}_id = ?`,
+    [id, JSON.stringify(body), new Date(at), id],
   );
-  return version.id;
 }

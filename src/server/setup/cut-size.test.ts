@@ -7,9 +7,11 @@ import { planBlock } from '@/core/lamination/geometry';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import { seeded } from '@/core/solver/random';
 import { CUTTING } from '../../../test-support/rolling';
-import { PRODUCTS } from './products';
+import { PRODUCTS } from '../demo/bakery';
+import { SHELF } from './shelf';
 
-const CUT = PRODUCTS.flatMap(({ name, piece }) =>
+const ALL = SHELF.flatMap(({ products }) => products);
+const CUT = PRODUCTS.flatMap((name) => ALL.filter((one) => one.name === name)).flatMap(({ name, piece }) =>
   piece.cut ? [{ name, ...piece.cut, scrap: piece.scrap }] : [],
 );
 const random = seeded(2026);

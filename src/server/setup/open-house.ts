@@ -5,11 +5,19 @@ import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import type { Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { Refusal } from '../commands/command';
-import { type Db, rowsOf, transaction, write } from '../db/rows';
+import { type Db, rowOf, transaction, write } from '../db/rows';
 
-/** The house itself, with nothing and nobody in it. */
-export async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<void> {
-  await write(db, 'INSERT INTO house (id, name, time_zone) VALUES (1, ?, ?)', [name, zone]);
+/**
+ * The house itself, with nothing and nobody in it. Of two who open it at once, the second waits for the first.
+ *
+ * @returns whether it was opened: not where the database has one already
+ */
+export async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<boolean> {
+  const { touched } = await write(db, 'INSERT IGNORE INTO house (id, name, time_zone) VALUES (1, ?, ?)', [
+    name,
+    zone,
+  ]);
+  return touched === 1;
 }
 
 /**
@@ -24,9 +32,11 @@ export function openBakery(
   house: { name: string; zone: string; planner: string; pin: string },
 ): Promise<number> {
   return transaction(pool, async (db) => {
-    const [there] = await rowsOf<{ name: string }>(db, 'SELECT name FROM house FOR UPDATE');
-    if (there) throw new Refusal(coded('refusals.thisDatabaseHolds', { bakery: there.name }));
-    await openHouse(db, house);
+    if (!(await openHouse(db, house))) {
+      // As it is by now, not as it was when this began.
+      const there = await rowOf<{ name: string }>(db, 'SELECT name FROM house LOCK IN SHARE MODE');
+      throw new Refusal(coded('refusals.thisDatabaseHolds', { bakery: there?.name ?? '' }));
+    }
     await keepUsualIngredients(db);
     await keepUsualSchemes(db, Date.now());
     const { id } = await write(

@@ -16,17 +16,29 @@ export function copyVersionWithScheme(
   );
 }
 
-/** A new version of each product that is made by version `from` of a formula: by version `to`. */
+/** Products in use that are made by this very version of a formula, by name. */
+export const productsMadeBy = (db: Db, formulaVersionId: number): Promise<{ id: number; name: string }[]> =>
+  rowsOf(
+    db,
+    `SELECT p.id, p.name FROM product p JOIN product_version v ON v.product_id = p.id
+     WHERE v.formula_version_id = ? AND p.removed_at IS NULL
+       AND v.version = (SELECT MAX(version) FROM product_version WHERE product_id = p.id) ORDER BY p.name`,
+    [formulaVersionId],
+  );
+
+/** A new version of each of these products, made by version `to` of its formula. */
 export async function makeByNewFormula(
   db: Db,
-  { from, to, now }: { from: number; to: number; now: number },
+  productIds: readonly number[],
+  { to, now }: { to: number; now: number },
 ): Promise<void> {
+  if (productIds.length === 0) return;
   await write(
     db,
     `INSERT INTO product_version (product_id, version, formula_version_id, scheme_version_id, body, created_at)
        SELECT product_id, version + 1, ?, scheme_version_id, body, ? FROM product_version v
-       WHERE formula_version_id = ? AND version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)`,
-    [to, new Date(now), from],
+       WHERE product_id IN (?) AND version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)`,
+    [to, new Date(now), productIds],
   );
 }
 

@@ -10,6 +10,7 @@ import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { useUnits } from '../live/units';
+import { FollowSheet } from './follow-sheet';
 import { FormulaFoot } from './formula-foot';
 import { FormulaHead } from './formula-head';
 import { ReadIn } from './read-in';
@@ -55,7 +56,8 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
     input?.focus();
     input?.select();
   };
-  const { trouble, kept, busy, keep, forget } = useKeeping(version, inHand, kitchen, moveTo);
+  const keeping = useKeeping(version, inHand, kitchen, moveTo);
+  const { trouble, kept, busy, keep, forget } = keeping;
   const change = (next: Draft) => {
     flushSync(() => {
       inHand.setDraft(next);
@@ -114,6 +116,9 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
         </p>
       </section>
       <ComesTo {...{ draft, read, book, ranges, bowlGrams }} />
+      {keeping.asked.length > 0 && (
+        <FollowSheet products={keeping.asked} onKeep={keeping.keepFor} onClose={keeping.cancel} />
+      )}
       <ReadIn
         open={reading}
         onOpenChange={setReading}

@@ -20,24 +20,36 @@ export function useKeeping(
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
   const [kept, setKept] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const keep = async () => {
+  const [asked, setAsked] = useState<{ id: number; name: string }[]>([]);
+  const keep = async (follow?: readonly number[]) => {
     setBusy(true);
     const answer = await send('save-formula', {
       ...{ clientId: client, from: version?.id ?? null, name, note, draft, kitchen },
+      ...(follow ? { follow } : {}),
     });
     setBusy(false);
     if (!answer.ok) {
+      if (answer.field === 'follow' && Array.isArray(answer.offer?.products))
+        return setAsked(answer.offer.products as typeof asked);
+      setAsked([]);
       setTrouble({ message: answer.message, field: answer.field });
       const at = /^draft\.(\d+)\.(\d+)\.(name|amount)$/.exec(answer.field ?? '');
       if (at) onMove(cellId(Number(at[1]), Number(at[2]), at[3] as 'name' | 'amount'));
       return;
     }
     setTrouble(null);
+    setAsked([]);
     isSaved();
     setClient(crypto.randomUUID());
     const made = answer.result as { formulaId: number; version: number };
     setKept(say('formulas.versionIsKept', { version: made.version }));
     go(`/formulas/${made.formulaId}`);
   };
-  return { trouble, kept, busy, keep: () => void keep(), forget: () => setKept(null) };
+  return {
+    ...{ trouble, kept, busy, asked },
+    keep: () => void keep(),
+    keepFor: (follow: readonly number[]) => void keep(follow),
+    cancel: () => setAsked([]),
+    forget: () => setKept(null),
+  };
 }

@@ -100,8 +100,8 @@ const refuseAfter = (count: number) => () => {
 describe('set-up', () => {
   const empty: SetUp = { machines: 0, people: 1, onShifts: 0, products: 0, doughs: 0, lacking: [] };
   const shelf = [
-    { name: 'Butter crescent', doughName: 'Crescent', scheme: 'Three letter folds', isOwn: false },
-    { name: 'Brioche loaf', doughName: 'Brioche', scheme: null, isOwn: true },
+    { name: 'Butter crescent', about: 'Three days', scheme: 'Three letter folds', productId: null },
+    { name: 'Brioche loaf', about: 'In tins', scheme: null, productId: 6 },
   ];
   const view = (state: Partial<SetUp> = {}) => <SetUpView state={{ ...empty, ...state }} shelf={shelf} />;
   const stage = (name: string) => {
@@ -142,8 +142,8 @@ describe('set-up', () => {
     const list = within(screen.getByRole('region', { name: 'Shelf of beginnings' }));
     const rows = list.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(rows).toEqual([
-      'Butter crescentCrescent, Three letter foldsTake over',
-      'Brioche loafBrioche, not laminatedYours',
+      'Butter crescentThree days. Three letter folds.Take over',
+      'Brioche loafIn tins. Not laminated.Yours',
     ]);
     await user.click(list.getByRole('button', { name: 'Take over' }));
     await waitFor(() => expect(refresh).toHaveBeenCalled());

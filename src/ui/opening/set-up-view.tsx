@@ -11,9 +11,11 @@ import { send } from '../live/command';
 
 interface Beginning {
   name: string;
-  doughName: string;
+  /** What way of working it shows. */
+  about: string;
   scheme: string | null;
-  isOwn: boolean;
+  /** The house's own product of that name; null where it has none. */
+  productId: number | null;
 }
 
 interface Props {
@@ -138,18 +140,25 @@ function Shelf({ shelf }: { shelf: readonly Beginning[] }) {
         </p>
       )}
       <ul>
-        {shelf.map(({ name, doughName, scheme, isOwn }) => (
+        {shelf.map(({ name, about, scheme, productId }) => (
           <li key={name} className="flex items-center gap-3 border-b border-hairline py-1.5">
             <div className="mr-auto">
               <p className="text-[17px] font-semibold">{name}</p>
               <p className="text-[15px] text-quiet">
-                {say('setup.shelfOf', { dough: doughName, scheme: scheme ?? say('setup.notLaminated') })}
+                {say('setup.shelfOf', { about, scheme: scheme ?? say('setup.notLaminated') })}
               </p>
             </div>
-            {isOwn ? (
-              <span className="text-quiet">{say('setup.taken')}</span>
+            {productId !== null ? (
+              <a
+                href={`/products/${productId}`}
+                className="grid min-h-9 place-items-center px-3 underline underline-offset-4"
+              >
+                {say('setup.taken')}
+              </a>
             ) : (
-              <Button onClick={() => void take(name)}>{say('setup.take')}</Button>
+              <Button className="flex-none" onClick={() => void take(name)}>
+                {say('setup.take')}
+              </Button>
             )}
           </li>
         ))}

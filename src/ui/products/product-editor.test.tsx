@@ -38,7 +38,11 @@ const editor = (saved: ProductDraft, mayChange = true) => (
     {...{ saved, mayChange, zone: 'UTC', now: 0 }}
     formulas={[{ id: 1, name: 'Crescent dough' }]}
     schemes={[{ id: 2, name: 'Three letter folds' }]}
-    bakery={{ machines: MACHINE_KINDS.map((kind) => ({ kind })), people: [{ role: 'baker' }] }}
+    bakery={{
+      machines: MACHINE_KINDS.map((kind) => ({ kind })),
+      people: [{ role: 'baker' }],
+      isStaffed: true,
+    }}
   />
 );
 const steps = (part: string) =>

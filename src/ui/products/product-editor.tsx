@@ -57,7 +57,7 @@ export function ProductEditor({ kept, saved, formulas, schemes, bakery, mayChang
         {list('output', say('product.thePieces'))}
         {mayChange && <Keeping {...{ kept, edited, faults }} />}
       </div>
-      <TrialPanel {...{ draft, faults, zone, now }} mayTry={mayChange} />
+      <TrialPanel {...{ draft, faults, zone, now }} isStaffed={bakery.isStaffed} mayTry={mayChange} />
       <OpenSheet {...{ open, draft, setDraft, setOpen }} />
     </main>
   );

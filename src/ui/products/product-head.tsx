@@ -7,6 +7,7 @@ import { parseMinutes, showMinutes } from '@/core/units/duration';
 import type { Words } from '@/core/codes/coded';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
+import { without } from '../kit/without';
 import { useWords } from '../kit/words';
 import { dressingFacts, pieceFacts, riseFacts } from './facts';
 import type { OpenPart } from './open-part';
@@ -58,15 +59,7 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
           trouble={troubleAt('freshFor')}
           onChange={(freshFor) => change({ freshFor })}
         />
-        <Choice
-          label={say('product.formula')}
-          value={String(draft.formulaId ?? '')}
-          options={[
-            ...(draft.formulaId === null ? [{ id: '', name: say('product.choose') }] : []),
-            ...formulas.map(({ id, name }) => ({ id: String(id), name })),
-          ]}
-          onChoose={(id) => change({ formulaId: chosen(id) })}
-        />
+        <FormulaChoice {...{ draft, formulas, setDraft }} />
         <Choice
           label={say('product.scheme')}
           value={String(draft.schemeId ?? '')}
@@ -102,6 +95,32 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
     </>
   );
 }
+
+type FormulaProps = Pick<Props, 'draft' | 'formulas' | 'setDraft'>;
+
+/** Its formula in the newest version, or in the older one that it stays with. */
+function FormulaChoice({ draft, formulas, setDraft }: FormulaProps) {
+  const say = useWords();
+  const { formulaId, olderFormula } = draft;
+  const name = formulas.find(({ id }) => id === formulaId)?.name ?? '';
+  return (
+    <Choice
+      label={say('product.formula')}
+      value={olderFormula ? OLDER : String(formulaId ?? '')}
+      options={[
+        ...(formulaId === null ? [{ id: '', name: say('product.choose') }] : []),
+        ...(olderFormula
+          ? [{ id: OLDER, name: say('product.olderFormula', { name, version: olderFormula.version }) }]
+          : []),
+        ...formulas.map(({ id, name }) => ({ id: String(id), name })),
+      ]}
+      onChoose={(id) => {
+        if (id !== OLDER) setDraft({ ...without(draft, 'olderFormula'), formulaId: Number(id) });
+      }}
+    />
+  );
+}
+const OLDER = 'older';
 
 interface FreshProps {
   minutes: number;

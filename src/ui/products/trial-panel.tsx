@@ -14,6 +14,7 @@ import { useTrial } from './use-trial';
 
 interface Props {
   draft: ProductDraft;
+  isStaffed: boolean;
   faults: readonly ProductFault[];
   mayTry: boolean;
   zone: string;
@@ -21,7 +22,7 @@ interface Props {
 }
 
 /** This product in this bakery: a batch of any size for any day, as it would be planned amid everything else. */
-export function TrialPanel({ draft, faults, mayTry, zone, now }: Props) {
+export function TrialPanel({ draft, isStaffed, faults, mayTry, zone, now }: Props) {
   const say = useWords();
   const [pieces, setPieces] = useState('60');
   const [due, setDue] = useState({
@@ -32,9 +33,12 @@ export function TrialPanel({ draft, faults, mayTry, zone, now }: Props) {
   const lacks = faults.filter(({ isLack }) => isLack);
   const count = Number(pieces);
   const isCount = Number.isInteger(count) && count > 0;
-  const { outcome, isWorking } = useTrial(mayTry && wrong.length === 0 && isCount ? draft : null, {
-    ...{ pieces: count, due: localText(due) },
-  });
+  const { outcome, isWorking } = useTrial(
+    mayTry && isStaffed && wrong.length === 0 && isCount ? draft : null,
+    {
+      ...{ pieces: count, due: localText(due) },
+    },
+  );
   return (
     <aside aria-label={say('product.inThisBakery')} className="grid content-start gap-3 lg:sticky lg:top-3">
       <h2 className="border-b border-edge pb-1 text-xl font-bold">{say('product.inThisBakery')}</h2>

@@ -181,4 +181,7 @@ export const formulas = {
   flour: 'flour',
   doughAsSuch: 'dough',
   asWasMixed: 'as {dough} was mixed: {changes}',
+  whichChangeToo: 'Which products change too?',
+  othersKeepTheirVersion: 'Those that are not ticked keep the formula as it was.',
+  keepForThese: '{count, plural, =0 {Keep for none} one {Keep for # product} other {Keep for # products}}',
 } as const;

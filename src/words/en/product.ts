@@ -19,6 +19,7 @@ export const product = {
   doughNameHint: 'In the plan: {name} 12',
   formula: 'Formula',
   choose: 'Choose …',
+  olderFormula: '{name}, version {version}, not the newest',
   scheme: 'Lamination',
   notLaminated: 'Not laminated',
   freshFor: 'Fresh for',
@@ -223,9 +224,11 @@ export const product = {
   holdsMoreThanNothing: 'Enter how much of the machine it takes.',
   nobodyKnowsWhenItHasRisen:
     '{step} ends when the dough has risen, but nothing is entered of that rise. Enter it under Rises.',
+  nobodyOnShift: 'Nobody has weekly shifts yet, so nothing can be planned. Add them under House.',
   noMachineOfTheKind: '{step}: this bakery has no {kind}.',
   nobodyCanDo: '{step}: nobody here has the skill.',
   formIsOfAnotherVersion: 'Part of this product cannot be read here. Reload the page and enter it again.',
+  fileOfAnotherKind: 'This is no file of products: it must begin with the format {format}.',
   noSuchFormula: 'The house has no such formula any more. Choose another.',
   changedMeanwhile:
     '{by} kept a newer version of {name} meanwhile. Yours is kept on this device; compare them first.',

@@ -287,5 +287,6 @@ export const refusals = {
   aBowlTakesAtLeastNoMore: 'The least load must not be above the most.',
   thatIsNotOnTheShelf: '{name} is not on the shelf, or the house has it already.',
   enterANumber: 'Enter a number.',
+  whichProductsChangeToo: '{formula} makes {products}. Choose which of them change too.',
   theValueLiesBetween: 'Enter a value from {least} to {most}.',
 } as const;

@@ -13,10 +13,10 @@ export default async function SetUpPage() {
   await housePage('/setup');
   const db = pool();
   const [state, products] = await Promise.all([setUp(db), currentProducts(db)]);
-  const own = new Set(products.map(({ name }) => name));
-  const shelf = BEGINNINGS.map(({ name, doughName, scheme }) => {
-    return { name, doughName, scheme, isOwn: own.has(name) };
-  });
+  const own = new Map(products.map(({ name, productId }) => [name, productId]));
+  const shelf = BEGINNINGS.map(({ name, about = '', scheme }) => ({
+    ...{ name, about, scheme, productId: own.get(name) ?? null },
+  }));
   return (
     <WordsOf areas={['cutting', 'heat', 'house', 'lamination', 'setup', 'shaping']}>
       <SetUpView state={state} shelf={shelf} />

@@ -8,8 +8,8 @@ export const takeFromShelf = command<{ name: string }, { productId: number }>({
   name: 'take-beginning',
   schema: Joi.object({ name: Joi.string().max(100).required() }),
   doughOf: () => null,
-  async run({ db, now, audit }, { name }) {
-    const productId = await takeBeginning(db, name, now);
+  async run({ db, now, person, audit }, { name }) {
+    const productId = await takeBeginning(db, name, { at: now, personId: person.id });
     if (productId === null) throw new Refusal(coded('refusals.thatIsNotOnTheShelf', { name }), 'name');
     await audit(coded('record.product', { product: name }), null, { taken: true });
     return { productId };

@@ -15,14 +15,14 @@ import { asText } from '@/words/as-text';
  * they are of.
  */
 
-const number = Joi.number().required();
-const text = (longest: number) => Joi.string().allow('').max(longest).required();
-const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
+export const number = Joi.number().required();
+export const text = (longest: number) => Joi.string().allow('').max(longest).required();
+export const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
 const allergens = Joi.array().items(oneOf(ALLERGENS)).max(ALLERGENS.length);
 const PHASES = ['sponge', 'levain', 'bulk', 'proof'];
 
-const gap = Joi.object({ min: number, max: Joi.number() });
-const piece = Joi.object({
+export const gap = Joi.object({ min: number, max: Joi.number() });
+export const piece = Joi.object({
   ...{ grams: number, perTray: number, scrap: number, tolerance: Joi.number(), tins: Joi.number() },
   cut: Joi.object({
     mm: number,
@@ -46,7 +46,7 @@ const piece = Joi.object({
   topping: Joi.object({ mark: text(80), allergens }),
 });
 
-const step = Joi.object({
+export const step = Joi.object({
   id: Joi.string()
     .pattern(/^[a-z][a-z0-9-]{0,39}$/)
     .required(),
@@ -101,20 +101,23 @@ const threads = Joi.array()
   )
   .required();
 
+export const rises = Joi.object()
+  .pattern(
+    oneOf(PHASES),
+    Joi.object({
+      yeast: oneOf(['bakers', 'levain']).required(),
+      ...{ celsius: number, minutes: number, early: number, late: number },
+    }),
+  )
+  .required();
+
 export const draftSchema = Joi.object<ProductDraft>({
   ...{ name: text(200), doughName: text(200) },
   formulaId: Joi.number().integer().positive().allow(null).required(),
+  olderFormula: Joi.object({ versionId: number, version: number }),
   schemeId: Joi.number().integer().positive().allow(null).required(),
   piece: piece.required(),
   freshFor: number,
-  rises: Joi.object()
-    .pattern(
-      oneOf(PHASES),
-      Joi.object({
-        yeast: oneOf(['bakers', 'levain']).required(),
-        ...{ celsius: number, minutes: number, early: number, late: number },
-      }),
-    )
-    .required(),
+  rises,
   ...{ dough: threads, output: threads, fork: gap.required() },
 }).messages({ '*': asText(coded('product.formIsOfAnotherVersion')) });

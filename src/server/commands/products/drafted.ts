@@ -4,7 +4,7 @@ import { type ProductDraft, routeOfDraft } from '@/core/process/product-draft';
 import { productFaults } from '@/core/process/product-faults';
 import { threadsOf } from '@/core/process/threads';
 import type { Db } from '../../db/rows';
-import { currentFormulas } from '../../store/formulas';
+import { currentFormulas, formulaVersion } from '../../store/formulas';
 import { machines, people } from '../../store/house';
 import type { ProductBody } from '../../store/product-versions';
 import { currentSchemes } from '../../store/schemes';
@@ -31,10 +31,16 @@ export async function readProductDraft(db: Db, draft: ProductDraft): Promise<Dra
     currentFormulas(db),
     currentSchemes(db),
   ]);
-  const wrong = productFaults(draft, { machines: pools, people: everybody }).find(({ isLack }) => !isLack);
+  const wrong = productFaults(draft, { machines: pools, people: everybody, isStaffed: true }).find(
+    ({ isLack }) => !isLack,
+  );
   if (wrong) throw new Refusal(wrong.message, wrong.at);
-  const formula = formulas.find(({ formulaId }) => formulaId === draft.formulaId);
-  if (!formula) throw new Refusal(coded('product.noSuchFormula'), 'formulaId');
+  const { olderFormula: older } = draft;
+  const formula = older
+    ? await formulaVersion(db, older.versionId)
+    : formulas.find(({ formulaId }) => formulaId === draft.formulaId);
+  if (!formula || formula.formulaId !== draft.formulaId)
+    throw new Refusal(coded('product.noSuchFormula'), 'formulaId');
   const scheme = schemes.find(({ schemeId }) => schemeId === draft.schemeId);
   if (draft.schemeId !== null && !scheme)
     throw new Refusal(coded('refusals.theHouseHasNoSuchScheme'), 'schemeId');

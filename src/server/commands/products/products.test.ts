@@ -1,14 +1,19 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../../test-support/demo-house';
 import { ok, refusal } from '../../../../test-support/house';
 import { inEnglish } from '../../../../test-support/words';
 import type { Person } from '@/core/bakery/people';
+import { draftOf } from '@/core/formula/draft';
+import { ingredientBook } from '@/core/formula/ingredient';
 import type { ProductDraft } from '@/core/process/product-draft';
 import { addStep, changeStep } from '@/core/process/threads';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { productToEdit } from '../../product-pages';
 import { tryProduct } from '../../product-trial';
 import { doughById, doughsDueFrom } from '../../store/doughs';
+import { currentFormulas } from '../../store/formulas';
+import { ingredients } from '../../store/ingredients';
 import { listedProducts, removedProducts } from '../../store/product-list';
 import { currentProducts, productNames } from '../../store/products';
 import { Refusal } from '../command';
@@ -132,6 +137,46 @@ describe('a product', () => {
     const told = await refusal(save({ productId, from, draft: change(draft) }));
     expect(told).toMatchObject({ field, message: expect.stringMatching(words) as string });
     expect((await edited('Raisin snail')).from).toBe(from);
+  });
+
+  it('changes with its formula only where that is chosen, and says then which version it stays with', async () => {
+    const [formula] = (await currentFormulas(house.pool)).filter(({ name }) => name === 'Danish dough');
+    if (!formula) throw new Error('The demo has danish.');
+    const book = ingredientBook(await ingredients(house.pool));
+    const kept = (more: object) =>
+      runCommand('save-formula', mara, {
+        ...{
+          clientId: randomUUID(),
+          from: formula.id,
+          name: formula.name,
+          note: 'less sugar',
+          kitchen: 'metric',
+        },
+        ...{ draft: draftOf(formula.formula, book), ...more },
+      });
+    const asked = await refusal(kept({}));
+    expect(asked).toMatchObject({ field: 'follow' });
+    expect(asked.message).toBe(
+      'Danish dough makes Plum danish, Poppy danish and Quince danish. Choose which of them change too.',
+    );
+    const plum = await idOf('Plum danish');
+    const { versionId } = await ok<{ versionId: number }>(kept({ follow: [plum] }));
+    const made = new Map(
+      (await currentProducts(house.pool)).map(({ name, formulaVersionId }) => [name, formulaVersionId]),
+    );
+    expect(made.get('Plum danish')).toBe(versionId);
+    expect(made.get('Poppy danish')).toBe(formula.id);
+    const poppy = await edited('Poppy danish');
+    expect(poppy.draft).toMatchObject({
+      ...{ formulaId: formula.formulaId, olderFormula: { versionId: formula.id, version: formula.version } },
+    });
+    await ok(save({ ...poppy, draft: { ...poppy.draft, freshFor: 160 } }));
+    expect((await edited('Poppy danish')).draft.olderFormula).toBeDefined();
+    const again = await edited('Poppy danish');
+    delete again.draft.olderFormula;
+    await ok(save(again));
+    const now = (await currentProducts(house.pool)).find(({ name }) => name === 'Poppy danish');
+    expect(now?.formulaVersionId).toBe(versionId);
   });
 
   it('is for planners to change', async () => {

@@ -3,7 +3,6 @@ import { coded } from '@/core/codes/coded';
 import type { ProductDraft } from '@/core/process/product-draft';
 import type { Db } from '../../db/rows';
 import {
-  insertProduct,
   insertProductVersion,
   productById,
   productCalled,
@@ -15,6 +14,7 @@ import { command, Refusal } from '../command';
 import { lockPlan } from '../plan-version';
 import { draftSchema } from './draft-schema';
 import { readProductDraft } from './drafted';
+import { keepNewProduct } from './keep';
 
 interface ProductInput {
   /** Null for a new product. */
@@ -40,15 +40,19 @@ export const saveProduct = command<ProductInput, { productId: number; version: n
     const product = await readProductDraft(db, draft);
     const before = productId === null ? null : await newestOf(db, productId, from);
     await refuseTwin(db, product.name, productId);
-    const id = productId ?? (await insertProduct(db, product)).id;
+    if (productId === null) {
+      const made = await keepNewProduct(db, product, { at: now, personId: person.id });
+      await audit(coded('record.product', { product: product.name }), null, { version: 1 });
+      return { productId: made, version: 1 };
+    }
     if (before && (before.name !== product.name || before.doughName !== product.doughName))
-      await renameProduct(db, id, product);
+      await renameProduct(db, productId, product);
     const version = (before?.version ?? 0) + 1;
-    await insertProductVersion(db, { ...product, productId: id, version, at: now, personId: person.id });
+    await insertProductVersion(db, { ...product, productId, version, at: now, personId: person.id });
     await audit(coded('record.product', { product: product.name }), before && { version: before.version }, {
       version,
     });
-    return { productId: id, version };
+    return { productId, version };
   },
 });
 

@@ -1,0 +1,57 @@
+import Joi from 'joi';
+import { coded } from '@/core/codes/coded';
+import { PRODUCTS_FORMAT, type ProductsFile } from '@/core/exchange/products-file';
+import { STAGE_KINDS } from '@/core/formula/formula';
+import { BRANCH_KINDS } from '@/core/process/route';
+import { asText } from '@/words/as-text';
+import { schemeForm } from '../save-scheme';
+import { gap, number, oneOf, piece, rises, step, text } from './draft-schema';
+
+const formula = Joi.object({
+  name: text(80),
+  doughCelsius: Joi.number().allow(null).required(),
+  stages: Joi.array()
+    .max(20)
+    .items(
+      Joi.object({
+        kind: oneOf(STAGE_KINDS).required(),
+        lines: Joi.array()
+          .max(120)
+          .items(Joi.object({ ingredient: text(80), percent: number, note: Joi.string().max(200) }))
+          .required(),
+      }),
+    )
+    .required(),
+});
+
+const threads = Joi.array()
+  .max(12)
+  .items(
+    Joi.object({
+      ...{ branch: oneOf(BRANCH_KINDS), joins: Joi.string().max(40), gap },
+      steps: Joi.array().max(40).items(step.append({ gap })).required(),
+    }),
+  )
+  .required();
+
+/** The form of a file of products; what is in it is judged as a product of the editor is. */
+export const productsFile = Joi.object<ProductsFile>({
+  format: Joi.valid(PRODUCTS_FORMAT)
+    .required()
+    .messages({ '*': asText(coded('product.fileOfAnotherKind', { format: PRODUCTS_FORMAT })) }),
+  formulas: Joi.array().max(60).items(formula).required(),
+  schemes: Joi.array()
+    .max(60)
+    .items(Joi.object({ name: text(80), scheme: schemeForm.required() }))
+    .required(),
+  products: Joi.array()
+    .max(60)
+    .items(
+      Joi.object({
+        ...{ about: Joi.string().max(200), name: text(200), doughName: text(200), formula: text(80) },
+        ...{ scheme: Joi.string().max(80).allow(null).required(), piece: piece.required(), freshFor: number },
+        ...{ rises, dough: threads, output: threads, fork: gap },
+      }),
+    )
+    .required(),
+});
