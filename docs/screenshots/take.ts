@@ -57,14 +57,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await expect(planner.getByRole('heading', { name: 'Crescent 39', level: 1 })).toBeVisible();
   await keep(planner, 'dough');
   await planner.goto('/plan');
-  await expect(planner.getByRole('button', { name: /^Crescent 39/ })).toBeVisible();
-  await planner.getByRole('button', { name: 'Wider' }).click();
-  await planner.getByRole('button', { name: 'Wider' }).click();
-  await keep(planner, 'plan-fortnight');
-  for (let step = 0; step < 8; step++) await planner.getByRole('button', { name: 'Closer' }).click();
-  await planner.getByRole('button', { name: 'Now' }).click();
-  await keep(planner, 'plan-hour');
-  await planner.goto('/plan');
   await planner.getByRole('button', { name: /promises? late/ }).click();
   await planner.getByRole('button', { name: 'Ways out' }).click();
   await expect(planner.getByRole('button', { name: /Promise it for later/ })).toBeVisible({
@@ -79,6 +71,13 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.goto('/house');
   await expect(planner.getByRole('region', { name: 'People' })).toBeVisible();
   await keep(planner, 'house');
+  await planner.goto('/setup');
+  await expect(planner.getByRole('region', { name: 'Shelf of beginnings' })).toBeVisible();
+  await keep(planner, 'set-up');
+  await planner.goto('/products');
+  await planner.getByRole('link', { name: 'Poppy danish', exact: true }).click();
+  await expect(planner.getByText(/^Starts /)).toBeVisible({ timeout: 60_000 });
+  await keep(planner, 'product');
 
   await planner.goto('/formulas');
   await planner.getByRole('link', { name: 'Levain crescent dough' }).click();

@@ -56,6 +56,15 @@ export function ProductEditor({ kept, saved, formulas, schemes, bakery, mayChang
         {list('dough', say('product.theDough'))}
         {list('output', say('product.thePieces'))}
         {mayChange && <Keeping {...{ kept, edited, faults }} />}
+        {kept && (
+          <a
+            href={`/api/products/${kept.productId}`}
+            download
+            className="justify-self-start underline underline-offset-4"
+          >
+            {say('product.exportJson')}
+          </a>
+        )}
       </div>
       <TrialPanel {...{ draft, faults, zone, now }} isStaffed={bakery.isStaffed} mayTry={mayChange} />
       <OpenSheet {...{ open, draft, setDraft, setOpen }} />

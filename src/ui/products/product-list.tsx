@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
+import { ReadProducts } from './read-products';
 
 export interface ListedProduct {
   productId: number;
@@ -72,6 +73,7 @@ export function ProductList({ products, removed, mayChange }: Props) {
 /** The heading, and the ways to a new product. */
 function ListHead({ mayChange }: { mayChange: boolean }) {
   const say = useWords();
+  const [isReading, setReading] = useState(false);
   return (
     <div className="mb-4 flex flex-wrap items-center gap-4">
       <h1 className="text-3xl font-bold">{say('product.products')}</h1>
@@ -83,6 +85,10 @@ function ListHead({ mayChange }: { mayChange: boolean }) {
           >
             {say('product.fromTheShelf')}
           </a>
+          <Button className="min-h-10" onClick={() => setReading(true)}>
+            {say('product.readIn')}
+          </Button>
+          {isReading && <ReadProducts onClose={() => setReading(false)} />}
           <a
             href="/products/new"
             className="ml-auto flex min-h-10 items-center gap-1 rounded bg-butter px-4 font-semibold text-on-butter"

@@ -55,3 +55,13 @@ export const productsFile = Joi.object<ProductsFile>({
     )
     .required(),
 });
+
+/** The same form as a JSON Schema, for whoever writes such files; published as `/schemas/products.schema.json`. */
+export const publishedSchema = (): object => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  $id: 'https://hefeteig.invalid/schemas/products.schema.json',
+  title: 'Products',
+  description:
+    'Products with their formulas and ways to laminate. Minutes, °C, grams, millimetres of thickness, centimetres along a sheet. Formulas in baker’s percent, ingredients by name. The first thread of a route leads to its end; others join a step of it.',
+  ...productsFile['~standard'].jsonSchema.input({ target: 'draft-2020-12' }),
+});

@@ -4,12 +4,15 @@ import { demoHouse } from '../../../../test-support/demo-house';
 import { ok, refusal } from '../../../../test-support/house';
 import { inEnglish } from '../../../../test-support/words';
 import type { Person } from '@/core/bakery/people';
+import type { ProductsFile } from '@/core/exchange/products-file';
 import { draftOf } from '@/core/formula/draft';
 import { ingredientBook } from '@/core/formula/ingredient';
 import type { ProductDraft } from '@/core/process/product-draft';
 import { addStep, changeStep } from '@/core/process/threads';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { productToEdit } from '../../product-pages';
+import { previewProducts } from '../../products-preview';
+import { productFile } from '../../products-out';
 import { tryProduct } from '../../product-trial';
 import { doughById, doughsDueFrom } from '../../store/doughs';
 import { currentFormulas } from '../../store/formulas';
@@ -239,5 +242,104 @@ describe('a product in this bakery', () => {
       text: expect.stringMatching(/has passed/) as string,
     });
     expect(await told(tried(draft, 4, 'many'))).toMatchObject({ at: 'pieces' });
+  });
+});
+
+describe('products as a file', () => {
+  const take = (file: unknown, names: string[]) =>
+    runCommand('take-products', mara, {
+      text: typeof file === 'string' ? file : JSON.stringify(file),
+      names,
+    });
+  const exported = async (name: string) => {
+    const file = await productFile(house.pool, await idOf(name));
+    if (!file) throw new Error(`The house has no ${name}.`);
+    return file;
+  };
+  /** A file of a product with another name, formula and scheme: as another bakery would send it. */
+  async function foreign(): Promise<ProductsFile> {
+    const file = await exported('Raisin snail');
+    const [formula, scheme, product] = [file.formulas[0], file.schemes[0], file.products[0]];
+    if (!formula || !scheme || !product) throw new Error('A snail is laminated.');
+    return {
+      ...file,
+      formulas: [{ ...formula, name: 'Northern dough' }],
+      schemes: [{ ...scheme, name: 'Northern turns' }],
+      products: [{ ...product, name: 'Northern snail', formula: 'Northern dough', scheme: 'Northern turns' }],
+    };
+  }
+
+  it('go out with all that they are made by, and say what they would bring before they come in', async () => {
+    const file = await foreign();
+    expect(await previewProducts(house.pool, JSON.stringify(file))).toEqual({
+      products: [{ name: 'Northern snail', about: '', isHere: false }],
+      ...{ brings: ['Northern dough', 'Northern turns'], keepsOwn: [] },
+    });
+    expect(await ok(take(file, ['Northern snail']))).toEqual({ products: 1 });
+    const [own, snail] = [await exported('Northern snail'), await exported('Raisin snail')];
+    expect(own).toEqual(file);
+    expect(own.products[0]?.output).toEqual(snail.products[0]?.output);
+    const again = await previewProducts(house.pool, JSON.stringify(file));
+    expect(again).toMatchObject({ products: [{ isHere: true }], brings: [] });
+    expect((await refusal(take(file, ['Northern snail']))).message).toMatch(/the house has it already/);
+  });
+
+  it('are taken over whole or not at all', async () => {
+    const file = await foreign();
+    const [product] = file.products;
+    const half = {
+      ...file,
+      formulas: file.formulas.map((one) => ({ ...one, name: 'Southern dough' })),
+      products: [{ ...product, name: 'Southern snail', formula: 'Southern dough' }],
+    };
+    await refusal(take(half, ['Southern snail', 'Eastern snail']));
+    const names = (await currentFormulas(house.pool)).map(({ name }) => name);
+    expect(names).not.toContain('Southern dough');
+    expect((await productNames(house.pool)).map(({ name }) => name)).not.toContain('Southern snail');
+  });
+
+  it.each<[string, (file: ProductsFile) => unknown, RegExp]>([
+    ['no JSON', () => '{ "format": ', /This is no JSON file/],
+    ['a list', () => [], /must begin with the format hefeteig-products\/1/],
+    ['another version', (file) => ({ ...file, format: 'hefeteig-products/9' }), /must begin with the format/],
+    ['a script', () => '<script>alert(1)</script>', /This is no JSON file/],
+    ['nothing', () => '', /at most 220 000|This is no JSON/],
+    [
+      'a weight in words',
+      (file) => ({ ...file, products: [{ ...file.products[0], piece: { grams: 'much' } }] }),
+      /cannot be read: products\.0\.piece\.grams/,
+    ],
+    [
+      'an ingredient that nobody knows',
+      (file) => ({
+        ...file,
+        formulas: [
+          {
+            ...file.formulas[0],
+            name: 'Moon dough',
+            stages: [{ kind: 'dough', lines: [{ ingredient: 'moon dust', percent: 100 }] }],
+          },
+        ],
+        products: [{ ...file.products[0], name: 'Moon snail', formula: 'Moon dough' }],
+      }),
+      /Moon dough is made with moon dust/,
+    ],
+    [
+      'an oven of 400 °C',
+      (file) => ({
+        ...file,
+        products: file.products.map((product) => ({
+          ...{ ...product, name: 'Moon snail' },
+          output: product.output.map((thread) => ({
+            ...thread,
+            steps: thread.steps.map((step) => (step.kind === 'bake' ? { ...step, around: 400 } : step)),
+          })),
+        })),
+      }),
+      /Enter a temperature from/,
+    ],
+  ])('that are %s are refused in a sentence', async (_, change, words) => {
+    const { message } = await refusal(take(change(await foreign()), ['Moon snail']));
+    expect(message).toMatch(words);
   });
 });
