@@ -13,7 +13,8 @@ export default defineConfig({
           include: ['src/{core,devices,ui,words,workers}/**/*.test.ts'],
           // Functions without state: files share what they import.
           isolate: false,
-          testTimeout: 180_000,
+          // Enough for a hang to be told from a machine that is busy with something else.
+          testTimeout: 240_000,
         },
       },
       {

@@ -56,7 +56,7 @@ describe('the clashes of a plan', () => {
       ),
       { numRuns: 150 },
     );
-  }, 60_000);
+  });
 
   it('say when, how much and who', () => {
     const crew = { resource: 'crew', amount: 1 };
@@ -118,7 +118,7 @@ describe('a dragged step', () => {
       }),
       { numRuns: 60 },
     );
-  }, 60_000);
+  });
 
   it('moves nothing when it is put back where it is', () => {
     fc.assert(
@@ -140,7 +140,7 @@ describe('a dragged step', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  });
 });
 
 describe('a plan taken up again', () => {
@@ -155,7 +155,7 @@ describe('a plan taken up again', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  });
 
   it('keeps every rule and pin, whatever staying counts', () => {
     fc.assert(
@@ -174,5 +174,5 @@ describe('a plan taken up again', () => {
       }),
       { numRuns: 30 },
     );
-  }, 60_000);
+  });
 });
