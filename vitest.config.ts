@@ -34,6 +34,7 @@ export default defineConfig({
           // Enough for a hang to be told from a machine that is busy with something else.
           testTimeout: 180_000,
           hookTimeout: 240_000,
+          expect: { poll: { timeout: 60_000, interval: 10 } },
         },
       },
     ],
