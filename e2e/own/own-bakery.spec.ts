@@ -160,15 +160,15 @@ test('a product of one’s own is begun from nothing, and planned in this bakery
   await expect(bakery.getByText('Choose the formula of its dough.')).toBeVisible();
   await expectAccessible(page);
   await page.getByLabel('Name', { exact: true }).fill('Butter crescent');
-  await page.getByLabel('Doughs are called').fill('Supper roll');
+  await page.getByLabel('Dough name').fill('Supper roll');
   await page.getByLabel('Formula').selectOption({ label: 'Crescent dough' });
   await page.getByRole('button', { name: 'Add a step after Mix' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Stretch and fold' }).click();
   const step = page.getByRole('dialog', { name: 'Stretch and fold' });
-  await step.getByLabel('Each time').fill('soon');
+  await step.getByLabel('Fixed time').fill('soon');
   await step.getByRole('button', { name: 'Keep' }).click();
   await expect(alertOf(step)).toHaveText('Enter a time such as 45 min or 1 h 30.');
-  await step.getByLabel('Each time').fill('3');
+  await step.getByLabel('Fixed time').fill('3');
   await step.getByRole('button', { name: 'Keep' }).click();
   await bakery.getByLabel('Pieces').fill('24');
   await bakery.getByLabel('at', { exact: true }).fill('15:00');

@@ -51,7 +51,7 @@ const steps = (part: string) =>
     .map((button) => button.textContent);
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
 const sent = () => house.sent.filter(({ command }) => command === 'save-product').map(({ input }) => input);
-const DOUGH = 'The dough, all in one';
+const DOUGH = 'Dough';
 
 describe('the editor of a product', () => {
   it('shows the steps in their order, what is made beside before the step that it joins', () => {
@@ -59,7 +59,7 @@ describe('the editor of a product', () => {
     expect(steps(DOUGH)).toEqual([
       ...['mix', 'retard', 'butter', 'temper', 'lock-in', 'turn-1', 'rest', 'turn-2', 'sheet'],
     ]);
-    expect(steps('The pieces, load by load')).toEqual(['shape', 'proof', 'load', 'bake', 'finish']);
+    expect(steps('Pieces, load by load')).toEqual(['shape', 'proof', 'load', 'bake', 'finish']);
     expect(screen.getByRole('group', { name: 'Butter' })).toBeTruthy();
   });
 
@@ -97,7 +97,7 @@ describe('the editor of a product', () => {
 
   it('makes something beside, lets it join elsewhere, moves and takes out steps', async () => {
     const { user } = show(editor(CRESCENT));
-    await user.click(button('Joins at: sheet'));
+    await user.click(button('Add something that joins at sheet'));
     await user.click(await screen.findByRole('button', { name: 'Soaker' }));
     const soaker = await screen.findByRole('group', { name: 'Soaker' });
     await user.selectOptions(within(soaker).getByLabelText('Joins at'), 'mix');
@@ -153,7 +153,7 @@ describe('a piece', () => {
     await user.type(within(sheet).getByLabelText('Filling'), 'almond cream');
     await user.click(within(sheet).getByLabelText('nuts'));
     await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
-    await screen.findByText(/^almond cream, 20 g a piece/);
+    await screen.findByText(/^almond cream, 20 g per piece/);
     const kept = JSON.parse(localStorage.getItem('hefeteig-product-5') ?? '{}') as ProductDraft;
     expect(kept.piece.filling).toMatchObject({ name: 'almond cream', grams: 20, allergens: ['nuts'] });
   });
