@@ -4,7 +4,9 @@ import { everybodyLeaves, expectAccessible, signIn } from './support/people';
 
 test.afterEach(everybodyLeaves);
 
-const cell = (page: Page, field: string, line: number) => page.getByLabel(`${field}, dough line ${line}`);
+// While a page comes in parts, its fields are there twice for a moment, once hidden.
+const cell = (page: Page, field: string, line: number) =>
+  page.getByLabel(`${field}, dough line ${line}`).filter({ visible: true });
 async function row(page: Page, line: number, name: string, amount: string): Promise<void> {
   if (line > 1) await cell(page, 'How much', line - 1).press('Enter');
   await cell(page, 'Ingredient', line).fill(name);

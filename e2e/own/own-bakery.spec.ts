@@ -117,7 +117,7 @@ test('a machine is taken out of use', async () => {
 test('house values are set within their range, and say who set them', async () => {
   await page.goto('/house/values');
   await expectAccessible(page);
-  const block = page.getByLabel('Heaviest block, kg');
+  const block = page.getByRole('textbox', { name: 'Heaviest block, kg' });
   await block.fill('900');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(alertOf(page)).toHaveText('Enter a value from 0.5 to 60.');
@@ -125,9 +125,9 @@ test('house values are set within their range, and say who set them', async () =
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText(/usual 6 kg, from 0.5 to 60; Nora/)).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('Heaviest block, kg')).toHaveValue('4.5');
+  await expect(page.getByRole('textbox', { name: 'Heaviest block, kg' })).toHaveValue('4.5');
   await page.getByRole('button', { name: 'Reset' }).click();
-  await expect(page.getByLabel('Heaviest block, kg')).toHaveValue('6');
+  await expect(page.getByRole('textbox', { name: 'Heaviest block, kg' })).toHaveValue('6');
 });
 
 test('with shifts the first dough of one’s own is planned, and a phone shows set-up done', async () => {
