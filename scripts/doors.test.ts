@@ -85,6 +85,7 @@ const ADDRESS: Partial<Record<Page, string>> = {
   '/batch/[id]': '/batch/1',
   '/formulas/[id]': '/formulas/1',
   '/rooms/[id]': '/rooms/retarder',
+  '/products/[id]': '/products/1',
 };
 const EVERYBODY = [...ACTORS, 'nobody'] as const;
 
@@ -115,6 +116,7 @@ describe('the table of rights', () => {
     const places: Record<string, string> = {
       '/api/plan': '/api/plan?as=csv',
       '/api/formulas': '/api/formulas/1',
+      '/api/products': '/api/products/1',
       '/api/photos': `/api/photos/${uuid()}${method === 'PUT' ? '?dough=5' : ''}`,
       '/api/commands': '/api/commands/no-such-command',
     };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
 import { inEnglish } from '../../../test-support/words';
 import { draftRoute, type ProductDraft, routeOfDraft } from './product-draft';
-import { type MakingBakery, productFaults } from './product-faults';
+import { faultByName, type MakingBakery, type ProductFault, productFaults } from './product-faults';
 import type { RouteStep } from './route';
 import { changeStep, removeStep, type ThreadStep } from './threads';
 
@@ -18,6 +18,7 @@ const BAKERY: MakingBakery = {
 };
 const said = (draft: Partial<ProductDraft>, bakery = BAKERY) =>
   productFaults({ ...DRAFT, ...draft }, bakery).map(({ at, message }) => [at, inEnglish(message)]);
+const byName = (faults: readonly ProductFault[]) => faults.map((fault) => inEnglish(faultByName(fault)));
 
 /** The product with one step of its dough or pieces as it should not be. */
 function withStep(part: 'dough' | 'output', id: string, change: Partial<RouteStep>): Partial<ProductDraft> {
@@ -124,10 +125,10 @@ describe('a product', () => {
     };
     const lacks = productFaults(DRAFT, none);
     expect(lacks.every(({ isLack }) => isLack)).toBe(true);
-    const texts = lacks.map(({ message }) => inEnglish(message));
-    expect(texts).toContain('proof: this bakery has no proofer.');
-    expect(texts).toContain('mix: nobody here has the skill.');
+    const texts = byName(lacks);
+    expect(texts).toContain('proof: This bakery has no proofer.');
+    expect(texts).toContain('mix: Nobody here has the skill.');
     expect(texts).toContainEqual(expect.stringMatching(/^Nobody has weekly shifts yet/));
-    expect(texts).not.toContain('load: nobody here has the skill.');
+    expect(texts).not.toContain('load: Nobody here has the skill.');
   });
 });

@@ -1,4 +1,4 @@
-import { coded, type Coded } from '../codes/coded';
+import { coded, type Coded, type Words } from '../codes/coded';
 import { MACHINE_WORDS } from '../bakery/machine-words';
 import { machinesOf, type Machine } from '../bakery/machines';
 import type { Person } from '../bakery/people';
@@ -11,6 +11,8 @@ import type { Gap, Thread } from './threads';
 export interface ProductFault {
   at: string;
   message: Coded;
+  /** What the step is called that it is about. */
+  step?: Words;
   /** Only this bakery cannot do it as it is now: it can be kept all the same. */
   isLack?: true;
 }
@@ -46,7 +48,7 @@ export function productFaults(draft: ProductDraft, bakery: MakingBakery): Produc
         steps.flatMap(({ step, gap }) =>
           [...stepFaults(step, draft, bakery), ...gapFaults(gap)].map((found) => ({
             ...found,
-            at: `${part}.${step.id}`,
+            ...{ at: `${part}.${step.id}`, step: step.label },
           })),
         ),
       ),
@@ -183,18 +185,15 @@ function stepFaults(
     [holds.some(({ amount }) => !(amount > 0 && amount <= 1000)), coded('product.holdsMoreThanNothing')],
     [
       wait !== undefined && step.rise?.decides === true && rises[step.rise.phase] === undefined,
-      coded('product.nobodyKnowsWhenItHasRisen', { step: label }),
+      coded('product.nobodyKnowsWhenItHasRisen'),
     ],
   ];
   const lacks: [boolean, Coded][] = [
     ...holds.map(({ machine }): [boolean, Coded] => [
       machinesOf(machine, machines).length === 0,
-      coded('product.noMachineOfTheKind', { step: label, kind: { inLine: MACHINE_WORDS[machine] } }),
+      coded('product.noMachineOfTheKind', { kind: { inLine: MACHINE_WORDS[machine] } }),
     ]),
-    [
-      work !== undefined && people.length > 0 && !people.some(canDo),
-      coded('product.nobodyCanDo', { step: label }),
-    ],
+    [work !== undefined && people.length > 0 && !people.some(canDo), coded('product.nobodyCanDo')],
   ];
   return [
     ...wrong.flatMap(([is, message]) => (is ? [{ message }] : [])),
@@ -216,3 +215,7 @@ const isWindow = ({ shortest, best, longest, shortCost, longCost }: NonNullable<
   best <= longest &&
   longest <= MOST.wait &&
   [shortCost, longCost].every((cost) => within(cost, 0, 100));
+
+/** A fault as it is said away from its step: with the step's name before it. */
+export const faultByName = ({ step, message }: ProductFault): Coded =>
+  step === undefined ? message : coded('product.atStep', { step, fault: message });

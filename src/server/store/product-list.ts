@@ -1,19 +1,8 @@
+import type { ListedProduct } from '@/core/wire/listed-product';
 import { type Db, rowsOf } from '../db/rows';
 
-/** Every product in use by name: what it is made of, and how many doughs of it are not due yet. */
-export function listedProducts(
-  db: Db,
-  now: number,
-): Promise<
-  {
-    productId: number;
-    name: string;
-    doughName: string;
-    formula: string;
-    scheme: string | null;
-    planned: number;
-  }[]
-> {
+/** Every product in use, by name. */
+export function listedProducts(db: Db, now: number): Promise<ListedProduct[]> {
   return rowsOf(
     db,
     `SELECT p.id AS productId, p.name, p.dough_name AS doughName, f.name AS formula, s.name AS scheme,

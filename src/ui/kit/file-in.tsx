@@ -9,6 +9,8 @@ interface Props {
   /** Longest text that is read, characters. */
   longest: number;
   text: string;
+  /** What is wrong with what was read. */
+  trouble?: string | null;
   onText: (text: string) => void;
 }
 
@@ -16,14 +18,14 @@ interface Props {
 const SHOWN = 20_000;
 
 /** A text from a file, or pasted; a file that is too long is not read, and says so. */
-export function FileIn({ label, accept, longest, text, onText }: Props) {
+export function FileIn({ label, accept, longest, text, trouble = null, onText }: Props) {
   const say = useWords();
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const [tooLarge, setTooLarge] = useState<string | null>(null);
   const choose = (file: File) => {
     // A character has up to four bytes, most have one.
     const tooLong = file.size > 2 * longest;
     const megabytes = (bytes: number) => Math.max(1, Math.round(bytes / 1e6));
-    setTrouble(
+    setTooLarge(
       tooLong
         ? say('kit.hasMBAtMostAre', {
             name: file.name,
@@ -55,9 +57,9 @@ export function FileIn({ label, accept, longest, text, onText }: Props) {
           className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
         />
       </label>
-      {trouble && (
+      {(tooLarge ?? trouble) && (
         <p role="alert" className="text-warn">
-          {trouble}
+          {tooLarge ?? trouble}
         </p>
       )}
     </>

@@ -51,14 +51,9 @@ function Form({ onClose, book, zone }: Props) {
         label={say('common.fileToRead')}
         accept=".csv,text/csv"
         longest={LONGEST_ORDERS}
-        text={text}
+        {...{ text, trouble }}
         onText={setText}
       />
-      {trouble && (
-        <p role="alert" className="text-warn">
-          {trouble}
-        </p>
-      )}
       {read && read.faults.length > 0 && (
         <ul role="alert" aria-label={say('orders.faults')} className="text-warn">
           {read.faults.slice(0, 20).map(({ line, message }, i) => (

@@ -5,11 +5,10 @@ import type { PieceSpec } from '@/core/process/route';
 import { ALLERGENS, type Allergen } from '@/core/formula/ingredient';
 import { FILLING_MOMENTS, type FillingMoment } from '@/core/shaping/filling';
 import { type Say, upperFirst } from '@/words/say';
-import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
-import { Sheet } from '../kit/sheet';
 import { without } from '../kit/without';
 import { useWords } from '../kit/words';
+import { FormSheet } from './form-sheet';
 import { typed, type TypedField, useTypedForm } from './typed-form';
 
 const FIELDS = (say: Say) =>
@@ -53,43 +52,34 @@ export function DressingSheet({ piece, onKeep, onClose }: Props) {
     <Contains chosen={contains[part]} onChange={(list) => setContains({ ...contains, [part]: list })} />
   );
   return (
-    <Sheet open onOpenChange={onClose} title={say('product.fillingAndTop')}>
-      <form
-        noValidate
-        className="grid gap-3 sm:grid-cols-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
-        {form.field('filling')}
-        {has('filling') && (
-          <>
-            <Choice
-              label={say('product.moment')}
-              value={moment}
-              options={(Object.keys(FILLING_MOMENTS) as FillingMoment[]).map((id) => ({
-                ...{ id, name: upperFirst(say.coded(FILLING_MOMENTS[id])) },
-              }))}
-              onChoose={(id) => setMoment(id as FillingMoment)}
-            />
-            {(['grams', 'limit', 'bareEdge', 'where'] as const).map(form.field)}
-            {allergens('filling')}
-          </>
-        )}
-        {(['wash', 'topping'] as const).map((part) => (
-          <div key={part} className="col-span-full grid gap-3 border-t border-hairline pt-2 sm:grid-cols-3">
-            {form.field(part)}
-            {has(part) && allergens(part)}
-          </div>
-        ))}
-        <div className="col-span-full">
-          <Button look="act" type="submit" className="min-h-11">
-            {say('product.keep')}
-          </Button>
+    <FormSheet
+      title={say('product.fillingAndTop')}
+      className="grid gap-3 sm:grid-cols-3"
+      onKeep={keep}
+      onClose={onClose}
+    >
+      {form.field('filling')}
+      {has('filling') && (
+        <>
+          <Choice
+            label={say('product.moment')}
+            value={moment}
+            options={(Object.keys(FILLING_MOMENTS) as FillingMoment[]).map((id) => ({
+              ...{ id, name: upperFirst(say.coded(FILLING_MOMENTS[id])) },
+            }))}
+            onChoose={(id) => setMoment(id as FillingMoment)}
+          />
+          {(['grams', 'limit', 'bareEdge', 'where'] as const).map(form.field)}
+          {allergens('filling')}
+        </>
+      )}
+      {(['wash', 'topping'] as const).map((part) => (
+        <div key={part} className="col-span-full grid gap-3 border-t border-hairline pt-2 sm:grid-cols-3">
+          {form.field(part)}
+          {has(part) && allergens(part)}
         </div>
-      </form>
-    </Sheet>
+      ))}
+    </FormSheet>
   );
 }
 

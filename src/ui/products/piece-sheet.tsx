@@ -5,11 +5,10 @@ import { PIECE_SHAPES, type PieceShape, SHAPE_WORDS } from '@/core/cutting/piece
 import type { PieceSpec } from '@/core/process/route';
 import { SHAPE_KINDS, type ShapeKind, SHAPES } from '@/core/shaping/shapes';
 import { type Say, upperFirst } from '@/words/say';
-import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
-import { Sheet } from '../kit/sheet';
 import { without } from '../kit/without';
 import { useWords } from '../kit/words';
+import { FormSheet } from './form-sheet';
 import { typed, type TypedField, useTypedForm } from './typed-form';
 
 const FIELDS = (say: Say, shape: PieceShape | '') => {
@@ -57,44 +56,35 @@ export function PieceSheet({ piece, onKeep, onClose }: Props) {
     onKeep(pieceWith(piece, { ...all, ...cut, ...height, ...sectors, ...divided }, { shape, as }));
   };
   return (
-    <Sheet open onOpenChange={onClose} title={say('product.piece')}>
-      <form
-        noValidate
-        className="grid gap-3 sm:grid-cols-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
-        {(['grams', 'perTray', 'scrap', 'tins'] as const).map(form.field)}
-        <Choice
-          label={say('product.howCut')}
-          value={shape}
-          options={[
-            { id: '', name: say('product.byWeight') },
-            ...PIECE_SHAPES.map((id) => ({ id, name: upperFirst(say.coded(SHAPE_WORDS[id].label)) })),
-          ]}
-          onChoose={(id) => setShape(id as PieceShape | '')}
-        />
-        {shape === '' ? form.field('tolerance') : (['mm', 'base'] as const).map(form.field)}
-        {hasHeight && form.field('height')}
-        {shape === 'sector' && form.field('sectors')}
-        <Choice
-          label={say('product.shape')}
-          value={as}
-          options={[
-            { id: '', name: say('product.noDrawing') },
-            ...SHAPE_KINDS.map((id) => ({ id, name: upperFirst(say.coded(SHAPES[id].label)) })),
-          ]}
-          onChoose={(id) => setAs(id as ShapeKind | '')}
-        />
-        <div className="col-span-full">
-          <Button look="act" type="submit" className="min-h-11">
-            {say('product.keep')}
-          </Button>
-        </div>
-      </form>
-    </Sheet>
+    <FormSheet
+      title={say('product.piece')}
+      className="grid gap-3 sm:grid-cols-3"
+      onKeep={keep}
+      onClose={onClose}
+    >
+      {(['grams', 'perTray', 'scrap', 'tins'] as const).map(form.field)}
+      <Choice
+        label={say('product.howCut')}
+        value={shape}
+        options={[
+          { id: '', name: say('product.byWeight') },
+          ...PIECE_SHAPES.map((id) => ({ id, name: upperFirst(say.coded(SHAPE_WORDS[id].label)) })),
+        ]}
+        onChoose={(id) => setShape(id as PieceShape | '')}
+      />
+      {shape === '' ? form.field('tolerance') : (['mm', 'base'] as const).map(form.field)}
+      {hasHeight && form.field('height')}
+      {shape === 'sector' && form.field('sectors')}
+      <Choice
+        label={say('product.shape')}
+        value={as}
+        options={[
+          { id: '', name: say('product.noDrawing') },
+          ...SHAPE_KINDS.map((id) => ({ id, name: upperFirst(say.coded(SHAPES[id].label)) })),
+        ]}
+        onChoose={(id) => setAs(id as ShapeKind | '')}
+      />
+    </FormSheet>
   );
 }
 

@@ -119,6 +119,64 @@ describe('the editor of a product', () => {
     expect(localStorage.getItem('hefeteig-product-5')).toBeNull();
   });
 
+  it('says that what it finds again was begun with an older version, which it would replace', async () => {
+    const draft = { ...CRESCENT, name: 'Crescent of spelt' };
+    localStorage.setItem('hefeteig-product-5', JSON.stringify({ draft, from: 49 }));
+    const { user } = show(editor(CRESCENT));
+    await screen.findByText(/a newer version was kept since/);
+    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Crescent of spelt');
+    await user.click(button('Discard changes'));
+    expect(screen.queryByText(/a newer version was kept since/)).toBeNull();
+  });
+
+  it('offers nothing where something else lies under its name', () => {
+    localStorage.setItem('hefeteig-product-5', '{"draft":');
+    show(editor(CRESCENT));
+    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Crescent');
+    expect(screen.queryByRole('status', { name: /unsaved/ })).toBeNull();
+  });
+
+  it('keeps no time that cannot be read, and shows the one that is found again', async () => {
+    const { user } = show(editor(CRESCENT));
+    const fresh = screen.getByLabelText<HTMLInputElement>('Fresh for');
+    expect(fresh.value).toBe('2 h');
+    await user.clear(fresh);
+    await user.type(fresh, 'a day or so');
+    expect(screen.getByText(/^Enter a time such as/)).toBeTruthy();
+    expect(button('Keep as version 4')).toHaveProperty('disabled', true);
+    await user.clear(fresh);
+    await user.type(fresh, '1 d');
+    expect(button('Keep as version 4')).toHaveProperty('disabled', false);
+    await user.click(button('Discard changes'));
+    expect(fresh.value).toBe('2 h');
+  });
+
+  it('lets the pieces wait for as long as is entered at their first step', async () => {
+    const { user } = show(editor(CRESCENT));
+    await user.click(button('Edit shape'));
+    const sheet = await screen.findByRole('dialog', { name: 'shape' });
+    const latest = within(sheet).getByLabelText<HTMLInputElement>('Latest after the step before');
+    expect(latest.value).toBe('30 min');
+    await user.clear(latest);
+    await user.type(latest, '2 h');
+    await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
+    await user.click(button('Keep as version 4'));
+    await waitFor(() => expect(go).toHaveBeenCalled());
+    expect(sent()[0]).toMatchObject({ draft: { fork: { min: 0, max: 120 } } });
+  });
+
+  it('names the step of a fault where it is said away from it', async () => {
+    const { user } = show(editor(CRESCENT));
+    await user.click(button('Edit retard'));
+    const sheet = await screen.findByRole('dialog', { name: 'retard' });
+    const longest = within(sheet).getByLabelText('At most');
+    await user.clear(longest);
+    await user.type(longest, '10 days');
+    await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
+    const bakery = screen.getByRole('complementary', { name: 'In this bakery' });
+    expect(within(bakery).getByText(/^retard: A wait lasts more than 0 min and at most 7 days/)).toBeTruthy();
+  });
+
   it('tells what a new product still needs, first of all', () => {
     show(editor(blankProduct(say.coded)));
     const bakery = screen.getByRole('complementary', { name: 'In this bakery' });
@@ -154,7 +212,9 @@ describe('a piece', () => {
     await user.click(within(sheet).getByLabelText('nuts'));
     await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
     await screen.findByText(/^almond cream, 20 g per piece/);
-    const kept = JSON.parse(localStorage.getItem('hefeteig-product-5') ?? '{}') as ProductDraft;
-    expect(kept.piece.filling).toMatchObject({ name: 'almond cream', grams: 20, allergens: ['nuts'] });
+    const { draft } = JSON.parse(localStorage.getItem('hefeteig-product-5') ?? '{}') as {
+      draft: ProductDraft;
+    };
+    expect(draft.piece.filling).toMatchObject({ name: 'almond cream', grams: 20, allergens: ['nuts'] });
   });
 });

@@ -2,7 +2,12 @@
 
 import { useMemo, useState } from 'react';
 import type { ProductDraft } from '@/core/process/product-draft';
-import { type MakingBakery, type ProductFault, productFaults } from '@/core/process/product-faults';
+import {
+  faultByName,
+  type MakingBakery,
+  type ProductFault,
+  productFaults,
+} from '@/core/process/product-faults';
 import { addBranch, addStep, AT_ONCE, changeStep } from '@/core/process/threads';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
@@ -24,6 +29,8 @@ interface Props {
   /** The version that is edited; null for a new product. */
   kept: { productId: number; versionId: number; version: number } | null;
   saved: ProductDraft;
+  /** The product that a new one is begun like. */
+  like?: number | null;
   formulas: readonly Named[];
   schemes: readonly Named[];
   bakery: MakingBakery;
@@ -33,9 +40,20 @@ interface Props {
 }
 
 /** A product: its dough, its piece and its route, edited as what they are, with how it fits this bakery beside. */
-export function ProductEditor({ kept, saved, formulas, schemes, bakery, mayChange, zone, now }: Props) {
+export function ProductEditor({
+  kept,
+  saved,
+  like = null,
+  formulas,
+  schemes,
+  bakery,
+  mayChange,
+  zone,
+  now,
+}: Props) {
   const say = useWords();
-  const edited = useProductDraft(saved, kept?.productId ?? null, mayChange);
+  const name = kept ? String(kept.productId) : like === null ? 'new' : `like-${like}`;
+  const edited = useProductDraft(saved, { name, from: kept?.versionId ?? null }, mayChange);
   const { draft, setDraft } = edited;
   const [open, setOpen] = useState<OpenPart>(null);
   const faults = useMemo(() => productFaults(draft, bakery), [draft, bakery]);
@@ -98,11 +116,17 @@ function OpenSheet({ open, draft, setDraft, setOpen }: OpenProps) {
       return <RisesSheet rises={draft.rises} onKeep={(rises) => keep({ rises })} onClose={onClose} />;
     case 'step': {
       const { part, at } = open;
-      const isFirst = draft[part].some(({ steps }) => steps[0]?.step.id === at.step.id);
+      const { id } = at.step;
+      // The first step of the pieces follows the last of the dough.
+      const isFork = part === 'output' && draft.output[0]?.steps[0]?.step.id === id;
+      const isFirst = !isFork && draft[part].some(({ steps }) => steps[0]?.step.id === id);
       return (
         <StepSheet
-          {...{ at, isFirst, onClose }}
-          onKeep={(step) => keep({ [part]: changeStep(draft[part], step) })}
+          at={isFork ? { ...at, gap: draft.fork } : at}
+          {...{ isFirst, onClose }}
+          onKeep={(step) =>
+            keep({ [part]: changeStep(draft[part], step), ...(isFork ? { fork: step.gap } : {}) })
+          }
         />
       );
     }
@@ -139,7 +163,7 @@ interface KeepingProps {
 /** Keeps the product as a version, or lets go of what was edited. */
 function Keeping({ kept, edited, faults }: KeepingProps) {
   const say = useWords();
-  const { draft, isChanged, isRestored, discard, forget } = edited;
+  const { draft, isChanged, restored, discard, forget } = edited;
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
   const keep = async () => {
@@ -155,10 +179,12 @@ function Keeping({ kept, edited, faults }: KeepingProps) {
   const [first] = faults.filter(({ isLack }) => !isLack);
   return (
     <div className="grid gap-2">
-      {isRestored && <p role="status">{say('product.restored')}</p>}
+      {restored && (
+        <p role="status">{say(restored === 'this' ? 'product.restored' : 'product.restoredOlder')}</p>
+      )}
       {(trouble ?? first) && (
         <p role="alert" className="text-warn">
-          {trouble ?? (first && say.coded(first.message))}
+          {trouble ?? (first && say.coded(faultByName(first)))}
         </p>
       )}
       <div className="flex gap-2">

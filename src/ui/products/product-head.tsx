@@ -128,20 +128,21 @@ interface FreshProps {
   onChange: (minutes: number) => void;
 }
 
-/** How long it counts as fresh; what is no length of time is said so, and the last one that was stays. */
+/** How long it counts as fresh. */
 function FreshFor({ minutes, trouble, onChange }: FreshProps) {
   const say = useWords();
-  const [text, setText] = useState(showMinutes(minutes));
-  const isRead = parseMinutes(text) !== null;
+  const [typed, setTyped] = useState<{ text: string; minutes: number } | null>(null);
+  const text = typed?.minutes === minutes ? typed.text : showMinutes(minutes);
   return (
     <Field
       label={say('product.freshFor')}
       value={text}
-      trouble={isRead ? trouble : say('product.enterATime')}
-      onType={(typed) => {
-        setText(typed);
-        const read = parseMinutes(typed);
-        if (read !== null) onChange(read);
+      trouble={parseMinutes(text) === null ? say('product.enterATime') : trouble}
+      onType={(now) => {
+        // What cannot be read is no length of time: none that stood here before is kept in its place.
+        const read = parseMinutes(now) ?? 0;
+        setTyped({ text: now, minutes: read });
+        onChange(read);
       }}
     />
   );

@@ -3,19 +3,11 @@
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { ListedProduct } from '@/core/wire/listed-product';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { ReadProducts } from './read-products';
-
-export interface ListedProduct {
-  productId: number;
-  name: string;
-  doughName: string;
-  formula: string;
-  scheme: string | null;
-  planned: number;
-}
 
 interface Props {
   products: readonly ListedProduct[];

@@ -58,14 +58,9 @@ export function ReadProducts({ onClose }: { onClose: () => void }) {
           label={say('product.fileOfProducts')}
           accept=".json,application/json"
           longest={LONGEST}
-          text={text}
+          {...{ text, trouble }}
           onText={setText}
         />
-        {trouble && (
-          <p role="alert" className="text-warn">
-            {trouble}
-          </p>
-        )}
         {preview && <Preview {...{ preview, left }} onLeave={setLeft} />}
         {preview && (
           <Button

@@ -4,10 +4,9 @@ import { useState } from 'react';
 import type { Rise, RisePhase } from '@/core/process/route';
 import { showMinutes } from '@/core/units/duration';
 import type { Say } from '@/words/say';
-import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
-import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
+import { FormSheet } from './form-sheet';
 import { PHASE_NAMES } from './step-words';
 import { typed, type TypedField, useTypedForm } from './typed-form';
 
@@ -73,37 +72,23 @@ export function RisesSheet({ rises, onKeep, onClose }: Props) {
     onKeep(made);
   };
   return (
-    <Sheet open onOpenChange={onClose} title={say('product.rises')}>
-      <form
-        noValidate
-        className="grid gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
-        <p className="text-quiet">{say('product.riseHint')}</p>
-        {PHASES.map((phase) => (
-          <fieldset key={phase} className="grid gap-3 sm:grid-cols-5">
-            <legend className="font-bold">{say.coded(PHASE_NAMES[phase])}</legend>
-            {PARTS.map((part) => form.field(`${phase}.${part}`))}
-            <Choice
-              label={say('product.yeast')}
-              value={yeast[phase]}
-              options={[
-                { id: 'bakers', name: say('product.bakersYeast') },
-                { id: 'levain', name: say('product.levainYeast') },
-              ]}
-              onChoose={(id) => setYeast({ ...yeast, [phase]: id as Rise['yeast'] })}
-            />
-          </fieldset>
-        ))}
-        <div>
-          <Button look="act" type="submit" className="min-h-11">
-            {say('product.keep')}
-          </Button>
-        </div>
-      </form>
-    </Sheet>
+    <FormSheet title={say('product.rises')} className="grid gap-3" onKeep={keep} onClose={onClose}>
+      <p className="text-quiet">{say('product.riseHint')}</p>
+      {PHASES.map((phase) => (
+        <fieldset key={phase} className="grid gap-3 sm:grid-cols-5">
+          <legend className="font-bold">{say.coded(PHASE_NAMES[phase])}</legend>
+          {PARTS.map((part) => form.field(`${phase}.${part}`))}
+          <Choice
+            label={say('product.yeast')}
+            value={yeast[phase]}
+            options={[
+              { id: 'bakers', name: say('product.bakersYeast') },
+              { id: 'levain', name: say('product.levainYeast') },
+            ]}
+            onChoose={(id) => setYeast({ ...yeast, [phase]: id as Rise['yeast'] })}
+          />
+        </fieldset>
+      ))}
+    </FormSheet>
   );
 }

@@ -2,18 +2,29 @@ import type { MachineKind } from '@/core/bakery/machines';
 import type { PlaceKind } from '@/core/heat/places';
 import type { RisePhase, RouteStep } from '@/core/process/route';
 import type { Gap, ThreadStep } from '@/core/process/threads';
-import { showMinutes } from '@/core/units/duration';
+import { parseMinutes, showMinutes } from '@/core/units/duration';
+import { readMeasure } from '@/core/units/measure';
+import { METRIC } from '@/core/units/reader';
 import type { Say } from '@/words/say';
 import { without } from '../kit/without';
 import { typed, type TypedField, type useTypedForm } from './typed-form';
 
-/** What is chosen of a step, and not typed. */
+/** A phase of a bake as it is typed; `key` stays its own however many come and go before it. */
+export interface PhaseText {
+  key: number;
+  celsius: string;
+  minutes: string;
+  steam: boolean;
+  vent: boolean;
+}
+
+/** What is chosen of a step, and what is typed in rows. */
 export interface StepChoices {
   machine: MachineKind | '';
   per: 'once' | 'kg' | 'tray';
   place: PlaceKind | '';
   purpose: 'time' | 'core' | RisePhase;
-  program: NonNullable<RouteStep['program']>;
+  program: readonly PhaseText[];
   cools: boolean;
 }
 
@@ -48,6 +59,32 @@ export const STEP_FIELDS = (say: Say) => {
   } satisfies Record<string, TypedField>;
 };
 type StepField = keyof ReturnType<typeof STEP_FIELDS>;
+
+type Phase = NonNullable<RouteStep['program']>[number];
+
+/** Phases as their rows begin. */
+export const beginPhases = (program: readonly Phase[] = []): PhaseText[] =>
+  program.map(({ celsius, minutes, steam = false, vent = false }, key) => ({
+    ...{ key, celsius: typed(celsius, '°C'), minutes: showMinutes(minutes), steam, vent },
+  }));
+
+/** What a row of a phase says: NaN and null where it cannot be read. */
+export const readPhase = ({ celsius, minutes }: Pick<PhaseText, 'celsius' | 'minutes'>) => ({
+  celsius: readMeasure('celsius', celsius, METRIC),
+  minutes: parseMinutes(minutes),
+});
+
+/** All phases; null where one cannot be read, whose row says so. */
+function readPhases(program: readonly PhaseText[]): Phase[] | null {
+  const phases: Phase[] = [];
+  for (const row of program) {
+    const { celsius, minutes } = readPhase(row);
+    if (Number.isNaN(celsius) || minutes === null) return null;
+    const { steam, vent } = row;
+    phases.push({ celsius, minutes, ...(steam ? { steam } : {}), ...(vent ? { vent } : {}) });
+  }
+  return phases;
+}
 
 const minutesText = (minutes: number | undefined) => (minutes === undefined ? '' : showMinutes(minutes));
 const words = (text: RouteStep['check']) => (typeof text === 'string' ? text : '');
@@ -94,11 +131,12 @@ export function readStep(
   const heat = step.kind === 'laminate' ? {} : read(['around']);
   const gives = step.gives === undefined ? {} : read(['gives']);
   const core = step.kind === 'bake' ? read(['coreFrom', 'coreTo']) : {};
-  if (!gaps || !work || !wait || !until || !holds || !heat || !gives || !core) return null;
+  const program = readPhases(choices.program);
+  if (!gaps || !work || !wait || !until || !holds || !heat || !gives || !core || !program) return null;
   const numbers = { ...work, ...wait, ...until, ...holds, ...heat, ...gives, ...core } as Partial<
     Record<StepField, number>
   >;
-  return { step: stepWith(step, { texts, numbers, choices }), gap: gapWith(gap, gaps) };
+  return { step: stepWith(step, { texts, numbers, choices, program }), gap: gapWith(gap, gaps) };
 }
 
 const gapWith = (before: Gap, { gapFrom, gapTo }: Partial<Record<StepField, number | undefined>>): Gap => ({
@@ -110,6 +148,7 @@ interface Entered {
   texts: Record<StepField, string>;
   numbers: Partial<Record<StepField, number>>;
   choices: StepChoices;
+  program: Phase[];
 }
 
 function stepWith(step: RouteStep, entered: Entered): RouteStep {
@@ -142,7 +181,7 @@ function withPlace(step: RouteStep, { numbers, choices: { machine, per, place } 
   };
 }
 
-function withTimes(step: RouteStep, { numbers, choices }: Entered): RouteStep {
+function withTimes(step: RouteStep, { numbers, choices, program }: Entered): RouteStep {
   const { fixed = 0, perKg = 0, perPiece = 0, people = 1 } = numbers;
   const { shortest = 0, best = 0, longest = 0, shortCost = 0, longCost = 0 } = numbers;
   const { coreFrom, coreTo } = numbers;
@@ -153,7 +192,7 @@ function withTimes(step: RouteStep, { numbers, choices }: Entered): RouteStep {
     ...riseOf(step.rise, step, choices.purpose),
     ...(choices.purpose === 'core' && numbers.until !== undefined ? { until: numbers.until } : {}),
     ...(choices.cools ? { cools: true } : {}),
-    ...(step.kind === 'bake' && choices.program.length > 0 ? { program: choices.program } : {}),
+    ...(step.kind === 'bake' && program.length > 0 ? { program } : {}),
     ...(coreFrom === undefined ? {} : { core: [coreFrom, coreTo ?? coreFrom] as const }),
   };
 }

@@ -8,12 +8,11 @@ import { PLACE_KINDS, type PlaceKind } from '@/core/heat/places';
 import type { RisePhase, RouteStep } from '@/core/process/route';
 import type { ThreadStep } from '@/core/process/threads';
 import { upperFirst } from '@/words/say';
-import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
-import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
+import { FormSheet } from './form-sheet';
 import { BakeFields } from './bake-fields';
-import { beginStep, readStep, STEP_FIELDS, type StepChoices } from './step-form';
+import { beginPhases, beginStep, readStep, STEP_FIELDS, type StepChoices } from './step-form';
 import { PHASE_NAMES } from './step-words';
 import { useTypedForm } from './typed-form';
 
@@ -34,7 +33,7 @@ export function StepSheet({ at, isFirst, onKeep, onClose }: Props) {
     per: step.holds?.[0]?.per ?? 'once',
     place: step.place ?? '',
     purpose: step.rise?.decides ? step.rise.phase : step.until === undefined ? 'time' : 'core',
-    program: step.program ?? [],
+    program: beginPhases(step.program),
     cools: step.cools ?? false,
   });
   const choose = (part: Partial<StepChoices>) => setChoices({ ...choices, ...part });
@@ -43,52 +42,38 @@ export function StepSheet({ at, isFirst, onKeep, onClose }: Props) {
     if (made) onKeep(made);
   };
   return (
-    <Sheet open onOpenChange={onClose} title={say.coded(step.label)}>
-      <form
-        noValidate
-        className="grid gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
-        <div className="grid gap-3 sm:grid-cols-3">
-          {form.field('label')}
-          {!isFirst && form.field('gapFrom')}
-          {!isFirst && form.field('gapTo')}
-        </div>
-        {step.work && <HandsFields field={form.field} />}
-        {step.wait && <WaitFields {...{ form, step, choices, choose }} />}
-        {step.kind !== 'laminate' && <PlaceFields {...{ form, step, choices, choose }} />}
-        {step.kind === 'bake' && (
-          <BakeFields
-            program={choices.program}
-            field={form.field}
-            onChange={(program) => choose({ program })}
+    <FormSheet title={say.coded(step.label)} className="grid gap-4" onKeep={keep} onClose={onClose}>
+      <div className="grid gap-3 sm:grid-cols-3">
+        {form.field('label')}
+        {!isFirst && form.field('gapFrom')}
+        {!isFirst && form.field('gapTo')}
+      </div>
+      {step.work && <HandsFields field={form.field} />}
+      {step.wait && <WaitFields {...{ form, step, choices, choose }} />}
+      {step.kind !== 'laminate' && <PlaceFields {...{ form, step, choices, choose }} />}
+      {step.kind === 'bake' && (
+        <BakeFields
+          program={choices.program}
+          field={form.field}
+          onChange={(program) => choose({ program })}
+        />
+      )}
+      <div className="grid gap-3">
+        {step.wait && form.field('cover')}
+        {form.field('check')}
+        {form.field('caution')}
+      </div>
+      {step.alive && (
+        <label className="grid gap-1 text-[15px]">
+          {say('product.signs')}
+          <textarea
+            className="min-h-24 rounded border border-edge bg-ground px-2 py-1 text-[17px]"
+            value={form.texts.signs}
+            onChange={(event) => form.set('signs', event.target.value)}
           />
-        )}
-        <div className="grid gap-3 sm:grid-cols-3">
-          {step.wait && form.field('cover')}
-          {form.field('check')}
-          {form.field('caution')}
-        </div>
-        {step.alive && (
-          <label className="grid gap-1 text-[15px]">
-            {say('product.signs')}
-            <textarea
-              className="min-h-24 rounded border border-edge bg-ground px-2 py-1 text-[17px]"
-              value={form.texts.signs}
-              onChange={(event) => form.set('signs', event.target.value)}
-            />
-          </label>
-        )}
-        <div className="flex gap-2">
-          <Button look="act" type="submit" className="min-h-11">
-            {say('product.keep')}
-          </Button>
-        </div>
-      </form>
-    </Sheet>
+        </label>
+      )}
+    </FormSheet>
   );
 }
 
@@ -136,15 +121,17 @@ function WaitFields({ form, step, choices, choose }: ChoiceProps) {
         )}
         {choices.purpose === 'core' && form.field('until')}
       </div>
-      <label className="mt-2 flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={choices.cools}
-          onChange={(event) => choose({ cools: event.target.checked })}
-        />
-        {say('product.cooked')}
-      </label>
+      {step.kind !== 'bake' && (
+        <label className="mt-2 flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={choices.cools}
+            onChange={(event) => choose({ cools: event.target.checked })}
+          />
+          {say('product.cooked')}
+        </label>
+      )}
     </fieldset>
   );
 }

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { coded } from '@/core/codes/coded';
 import type { ProductDraft } from '@/core/process/product-draft';
-import type { ProductFault } from '@/core/process/product-faults';
+import { faultByName, type ProductFault } from '@/core/process/product-faults';
 import { clockTime, dayTime, addLocalDays, formatLocal } from '@/core/time/local';
 import type { ProductTrial } from '@/core/wire/product-trial';
 import { DayTimeFields, localText } from '../kit/day-time';
@@ -45,13 +45,13 @@ export function TrialPanel({ draft, isStaffed, faults, mayTry, zone, now }: Prop
       {wrong.length > 0 && (
         <div>
           <h3 className="font-bold">{say('product.toMend')}</h3>
-          <Faults faults={wrong} />
+          <Faults faults={named(wrong)} />
         </div>
       )}
       {lacks.length > 0 && (
         <div>
           <h3 className="font-bold">{say('product.lacksHere')}</h3>
-          <Faults faults={lacks} />
+          <Faults faults={named(lacks)} />
         </div>
       )}
       {mayTry && (
@@ -120,5 +120,9 @@ function Trial({ trial, zone }: { trial: ProductTrial; zone: string }) {
     </>
   );
 }
+
+/** Away from their steps, faults name them. */
+const named = (faults: readonly ProductFault[]) =>
+  faults.map((fault) => ({ ...fault, message: faultByName(fault) }));
 
 const dayOf = (at: number, zone: string) => formatLocal(at, zone).slice(0, 10);

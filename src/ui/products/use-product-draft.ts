@@ -4,42 +4,62 @@ import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { ProductDraft } from '@/core/process/product-draft';
 
-const keyOf = (productId: number | null) => `hefeteig-product-${productId ?? 'new'}`;
+const keyOf = (name: string) => `hefeteig-product-${name}`;
 
-function readUnsaved(productId: number | null): ProductDraft | null {
+/** A draft, and the version that it was begun with. */
+interface Unsaved {
+  draft: ProductDraft;
+  from: number | null;
+}
+
+function readUnsaved(name: string): Unsaved | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(productId)) ?? 'null') as Partial<ProductDraft> | null;
-    return kept && Array.isArray(kept.dough) && Array.isArray(kept.output) ? (kept as ProductDraft) : null;
+    const kept = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Partial<Unsaved> | null;
+    return Array.isArray(kept?.draft?.dough) && Array.isArray(kept.draft.output) ? (kept as Unsaved) : null;
   } catch {
     // A browser that keeps nothing, or something else under this name, offers nothing.
     return null;
   }
 }
 
-/** A product as it is being edited: kept on this device until it is saved, and there again on return. */
-export function useProductDraft(saved: ProductDraft, productId: number | null, mayChange: boolean) {
+/**
+ * A product as it is being edited: kept on this device until it is saved, and there again on return.
+ * `restored`: what was found again was begun with this version, or with one that is older by now.
+ *
+ * @param name - what the draft is kept under: a product's number, `new`, or `like-5` for one that is begun like another
+ * @param from - the version that is edited; null for a new product
+ */
+export function useProductDraft(
+  saved: ProductDraft,
+  { name, from }: { name: string; from: number | null },
+  mayChange: boolean,
+) {
   const [draft, setDraft] = useState(saved);
-  const [isRestored, setRestored] = useState(false);
+  const [begun, setBegun] = useState(from);
+  const [restored, setRestored] = useState<'this' | 'older' | null>(null);
   const isChanged = draft !== saved;
   useEffect(() => {
-    if (isChanged) localStorage.setItem(keyOf(productId), JSON.stringify(draft));
-  }, [isChanged, productId, draft]);
+    if (isChanged)
+      localStorage.setItem(keyOf(name), JSON.stringify({ draft, from: begun } satisfies Unsaved));
+  }, [isChanged, name, draft, begun]);
   useEffect(() => {
-    const unsaved = mayChange ? readUnsaved(productId) : null;
+    const unsaved = mayChange ? readUnsaved(name) : null;
     if (!unsaved) return;
     // At once when the page has come to life: rows that come later would move a button from under the finger.
     queueMicrotask(() =>
       flushSync(() => {
-        setDraft(unsaved);
-        setRestored(true);
+        setDraft(unsaved.draft);
+        setBegun(unsaved.from);
+        setRestored(unsaved.from === from ? 'this' : 'older');
       }),
     );
-  }, [mayChange, productId]);
-  const forget = () => localStorage.removeItem(keyOf(productId));
+  }, [mayChange, name, from]);
+  const forget = () => localStorage.removeItem(keyOf(name));
   const discard = () => {
     forget();
     setDraft(saved);
-    setRestored(false);
+    setBegun(from);
+    setRestored(null);
   };
-  return { draft, setDraft, isChanged, isRestored, discard, forget };
+  return { draft, setDraft, isChanged, restored, discard, forget };
 }

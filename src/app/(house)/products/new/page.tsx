@@ -25,7 +25,7 @@ export default async function NewProductPage({ searchParams }: { searchParams: P
   const saved = other ? { ...other.draft, name: '' } : blankProduct(wordsIn('en').coded);
   return (
     <WordsOf areas={['amounts', 'cutting', 'heat', 'house', 'lamination', 'product', 'shaping', 'steps']}>
-      <ProductEditor kept={null} {...{ saved, zone, now }} {...means} mayChange />
+      <ProductEditor kept={null} like={other ? like : null} {...{ saved, zone, now }} {...means} mayChange />
     </WordsOf>
   );
 }
