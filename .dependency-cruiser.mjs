@@ -22,7 +22,7 @@ const CORE = [
     'shaping',
   ],
   ...['learning', 'bakery', 'process', 'record', 'climate', 'forecast', 'shopfloor', 'demand', 'schedule'],
-  ...['diagnosis', 'exchange', 'wire'],
+  ...['diagnosis', 'exchange', 'recipe', 'wire'],
 ];
 
 const downwards = CORE.map((folder, i) => ({

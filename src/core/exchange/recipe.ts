@@ -5,6 +5,7 @@ import type { IngredientBook } from '../formula/ingredient';
 import { scale } from '../formula/scale';
 import { readAmount } from '../units/amount';
 import { draftOfRows, NO_FORMULA, type LineFault, type ReadFormula } from './read';
+import { findRecipe } from './schema-org';
 
 /** A formula as a schema.org Recipe (JSON-LD), in grams for `flourGrams` of flour, or of the whole without flour. */
 export function writeRecipe(name: string, formula: Formula, book: IngredientBook, flourGrams = 1000): string {
@@ -101,21 +102,4 @@ export function readIngredientLine(
       .trim(),
     stage,
   };
-}
-
-type Json = Record<string, unknown>;
-
-/** The first Recipe in a document: itself, in a list, or in its @graph. */
-function findRecipe(value: unknown): Json | null {
-  if (Array.isArray(value)) {
-    for (const one of value) {
-      const found = findRecipe(one);
-      if (found) return found;
-    }
-    return null;
-  }
-  if (typeof value !== 'object' || value === null) return null;
-  const node = value as Json;
-  if ([node['@type']].flat().includes('Recipe')) return node;
-  return '@graph' in node ? findRecipe(node['@graph']) : null;
 }

@@ -301,13 +301,13 @@ export const USUAL_INGREDIENTS: readonly Ingredient[] = [
   ingredient('fresh yeast', 'yeast', 3.3, 0.9, {
     yeast: 0.33,
     also: names(
-      "baker's yeast|baker’s yeast|cake yeast|compressed yeast|Frischhefe|frische Hefe|Hefewürfel|levure fraîche|levure de boulanger fraîche",
+      "baker's yeast|baker’s yeast|cake yeast|compressed yeast|Frischhefe|frische Hefe|Hefewürfel|Germ|frische Germ|Germwürfel|levure fraîche|levure de boulanger fraîche",
     ),
   }),
   ingredient('instant yeast', 'yeast', 1.8, 0.63, {
     yeast: 1,
     also: names(
-      'instant dry yeast|fast-action yeast|fast-acting yeast|rapid-rise yeast|easy-bake yeast|SAF yeast|Instanthefe|Instant-Trockenhefe|levure instantanée|levure sèche instantanée',
+      'instant dry yeast|inst. yeast|fast-action yeast|fast-acting yeast|rapid-rise yeast|easy-bake yeast|SAF yeast|Instanthefe|Instant-Trockenhefe|levure instantanée|levure sèche instantanée',
     ),
   }),
   ingredient('active dry yeast', 'yeast', 1.8, 0.63, {

@@ -54,6 +54,14 @@ export function FileIn({ label, accept, longest, text, trouble = null, onText }:
           value={text.length > SHOWN ? '' : text}
           placeholder={text.length > SHOWN ? say('kit.tooLongToBeShown') : undefined}
           onChange={(event) => onText(event.target.value)}
+          // A file that is let go over the field would open in place of the page.
+          onDragOver={(event) => event.preventDefault()}
+          onDrop={(event) => {
+            const [file] = event.dataTransfer.files;
+            if (!file) return;
+            event.preventDefault();
+            choose(file);
+          }}
           className="w-full rounded border border-edge bg-ground p-2 font-mono text-[15px]"
         />
       </label>

@@ -2,7 +2,7 @@ import type { Words } from '@/core/codes/coded';
 import type { OwnKind } from '@/core/process/new-step';
 import type { ProductDraft } from '@/core/process/product-draft';
 import { addStep, type Thread } from '@/core/process/threads';
-import { newStep } from './new-steps';
+import { newStep } from '@/core/process/named-step';
 
 const DOUGH: readonly OwnKind[] = ['mix', 'bulk', 'divide'];
 const PIECES: readonly OwnKind[] = ['shape', 'proof', 'load', 'bake', 'cool', 'finish'];

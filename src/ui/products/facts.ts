@@ -4,7 +4,7 @@ import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { PLACE_KINDS } from '@/core/heat/places';
 import type { PieceSpec, Rise, RisePhase, RouteStep } from '@/core/process/route';
 import { FILLING_MOMENTS } from '@/core/shaping/filling';
-import { PHASE_NAMES } from './step-words';
+import { PHASE_NAMES } from '@/core/process/step-words';
 
 /** What a step is about, in a line: how long, by whom, where. */
 export function stepFacts(

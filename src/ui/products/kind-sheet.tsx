@@ -5,7 +5,7 @@ import { BRANCH_KINDS, type BranchKind } from '@/core/process/route';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
-import { BRANCH_NAMES, KIND_NAMES } from './step-words';
+import { BRANCH_NAMES, KIND_NAMES } from '@/core/process/step-words';
 
 interface Props {
   title: string;

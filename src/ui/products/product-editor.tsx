@@ -16,7 +16,7 @@ import { go } from '../live/go';
 import { DressingSheet } from './dressing-sheet';
 import { ProductHead, type Named } from './product-head';
 import { BranchSheet, KindSheet } from './kind-sheet';
-import { newBranch, newStep } from './new-steps';
+import { newBranch, newStep } from '@/core/process/named-step';
 import type { OpenPart, RoutePart } from './open-part';
 import { PieceSheet } from './piece-sheet';
 import { RisesSheet } from './rises-sheet';

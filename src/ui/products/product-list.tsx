@@ -77,6 +77,12 @@ function ListHead({ mayChange }: { mayChange: boolean }) {
           >
             {say('product.fromTheShelf')}
           </a>
+          <a
+            href="/products/recipe"
+            className="grid min-h-10 place-items-center rounded border border-edge bg-flour px-4"
+          >
+            {say('product.readARecipe')}
+          </a>
           <Button className="min-h-10" onClick={() => setReading(true)}>
             {say('product.readIn')}
           </Button>

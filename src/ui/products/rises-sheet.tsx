@@ -7,7 +7,7 @@ import type { Say } from '@/words/say';
 import { Choice } from '../kit/field';
 import { useWords } from '../kit/words';
 import { FormSheet } from './form-sheet';
-import { PHASE_NAMES } from './step-words';
+import { PHASE_NAMES } from '@/core/process/step-words';
 import { typed, type TypedField, useTypedForm } from './typed-form';
 
 type Rises = Partial<Record<RisePhase, Rise>>;

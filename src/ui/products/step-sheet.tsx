@@ -13,7 +13,7 @@ import { useWords } from '../kit/words';
 import { FormSheet } from './form-sheet';
 import { BakeFields } from './bake-fields';
 import { beginPhases, beginStep, readStep, STEP_FIELDS, type StepChoices } from './step-form';
-import { PHASE_NAMES } from './step-words';
+import { PHASE_NAMES } from '@/core/process/step-words';
 import { useTypedForm } from './typed-form';
 
 interface Props {

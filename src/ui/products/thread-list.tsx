@@ -7,7 +7,7 @@ import type { ProductFault } from '@/core/process/product-faults';
 import { joinAt, moveStep, removeStep, type Thread, type ThreadStep } from '@/core/process/threads';
 import { useWords } from '../kit/words';
 import { stepFacts } from './facts';
-import { BRANCH_NAMES } from './step-words';
+import { BRANCH_NAMES } from '@/core/process/step-words';
 
 interface Props {
   label: string;

@@ -25,6 +25,7 @@ import { product } from './product';
 import { proof } from './proof';
 import { reasons } from './reasons';
 import { record } from './record';
+import { recipe } from './recipe';
 import { refusals } from './refusals';
 import { remarks } from './remarks';
 import { rooms } from './rooms';
@@ -71,6 +72,7 @@ export const en = {
   proof,
   reasons,
   record,
+  recipe,
   refusals,
   remarks,
   rooms,

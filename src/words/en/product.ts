@@ -2,6 +2,7 @@
 export const product = {
   products: 'Products',
   newProduct: 'New product',
+  readARecipe: 'Read recipe',
   fromTheShelf: 'From the shelf',
   name: 'Name',
   piece: 'Piece',
@@ -160,7 +161,7 @@ export const product = {
   toMend: 'To correct first',
   lacksHere: 'This bakery lacks',
   kindMix: 'Mix',
-  kindKnead: 'Knead again',
+  kindKnead: 'Knead',
   kindBulk: 'Bulk fermentation',
   kindFold: 'Stretch and fold',
   kindDegas: 'Degas',

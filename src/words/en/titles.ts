@@ -27,4 +27,5 @@ export const titles = {
   products: 'Products',
   product: 'Product',
   newProduct: 'New product',
+  recipe: 'Recipe',
 } as const;

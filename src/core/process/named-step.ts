@@ -1,11 +1,11 @@
-import type { Words } from '@/core/codes/coded';
-import { NEW_BRANCHES, NEW_STEPS, type OwnKind } from '@/core/process/new-step';
-import type { BranchKind, RouteStep } from '@/core/process/route';
-import { freeStepId, type Thread } from '@/core/process/threads';
-import { LAMINATE } from '@/core/process/scheme-steps';
+import type { Words } from '../codes/coded';
+import { NEW_BRANCHES, NEW_STEPS, type OwnKind } from './new-step';
+import type { BranchKind, RouteStep } from './route';
+import { LAMINATE } from './scheme-steps';
 import { BRANCH_STEP_NAMES, COOLING_CAUTION, KIND_CAUTIONS, KIND_NAMES } from './step-words';
+import { freeStepId, type Thread } from './threads';
 
-type SayWords = (words: Words) => string;
+export type SayWords = (words: Words) => string;
 
 /** A step of a kind with its usual values, named in the reader's language: the name is the bakery's own from then on. */
 export function newStep(kind: OwnKind, threads: readonly Thread[], say: SayWords): RouteStep {

@@ -1,7 +1,6 @@
-import type { Coded } from '@/core/codes/coded';
-import { coded } from '@/core/codes/coded';
-import type { OwnKind } from '@/core/process/new-step';
-import type { BranchKind, RisePhase } from '@/core/process/route';
+import { coded, type Coded } from '../codes/coded';
+import type { OwnKind } from './new-step';
+import type { BranchKind, RisePhase } from './route';
 
 /** What a step of each kind is called to begin with. */
 export const KIND_NAMES: Readonly<Record<OwnKind, Coded>> = {

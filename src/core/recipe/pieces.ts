@@ -1,0 +1,56 @@
+import { coded } from '../codes/coded';
+import type { Sentence } from './clauses';
+import type { Ask, Mark, RecipePieces, Span } from './reading';
+import type { Act, RecipeWords } from './words/recipe-words';
+
+interface Found {
+  pieces: RecipePieces;
+  marks: Mark[];
+  asks: Ask[];
+}
+
+const SIZE = /(\d+(?:[.,]\d+)?)\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*(cm|in)/iu;
+const PIECE_ACTS: ReadonlySet<Act> = new Set(['cut', 'shape', 'divide', 'sheet']);
+const numberOf = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
+
+/** How many pieces of which shape and size: as the method cuts them, else as the recipe says what it makes. */
+export function piecesIn(
+  text: string,
+  { sentences, names, words }: { sentences: readonly Sentence[]; names: readonly Span[]; words: RecipeWords },
+): Found {
+  const made = names.flatMap((span) => {
+    const match = words.makes.exec(text.slice(span.from, span.to));
+    const count = match && Number(match.slice(1).find((group) => group !== undefined));
+    return match && count
+      ? [{ from: span.from + match.index, to: span.from + match.index + match[0].length, count }]
+      : [];
+  });
+  const pieces: RecipePieces = {};
+  for (const sentence of sentences) {
+    const acts = sentence.clauses.flatMap(({ cues }) => cues.map(({ act }) => act));
+    if (!acts.some((act) => PIECE_ACTS.has(act))) continue;
+    const said = text.slice(sentence.from, sentence.to);
+    const shape = words.shapes.find(([, expression]) => expression.test(said))?.[0];
+    // A sheet may be rolled to a square: only triangles are always pieces.
+    const isCut = acts.some((act) => act !== 'sheet' && PIECE_ACTS.has(act));
+    if (isCut || shape === 'triangle') pieces.shape ??= shape;
+    if (!isCut) continue;
+    const match = words.pieces.exec(said);
+    if (match?.[1]) pieces.count ??= Number(match[1]);
+    if (match?.[2]) pieces.grams ??= Number(match[2]);
+    const size = pieces.shape && SIZE.exec(said);
+    if (size) {
+      const factor = size[3]?.toLowerCase() === 'in' ? 2.54 : 1;
+      pieces.size ??= [numberOf(size[1]) * factor, numberOf(size[2]) * factor];
+    }
+  }
+  const [first] = made;
+  const { count } = pieces;
+  const isOther = first !== undefined && count !== undefined && first.count !== count;
+  if (first) pieces.count ??= first.count;
+  return {
+    pieces: JSON.parse(JSON.stringify(pieces)) as RecipePieces,
+    marks: made.map(({ from, to }) => ({ from, to, as: 'pieces' })),
+    asks: isOther ? [{ from: first.from, to: first.to, message: coded('recipe.otherCount', { count }) }] : [],
+  };
+}

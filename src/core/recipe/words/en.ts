@@ -1,0 +1,180 @@
+import { ahead, anywhere, somewhere, type RecipeWords } from './recipe-words';
+
+const COUNT = '(?:\\d{1,2}|one|two|three|four|five|six|once|twice|a|an)';
+const FOLD = '(?:turns?|folds?)';
+const KIND = '(?:single|simple|letter|book|double|half)';
+
+/** Recipes in English. */
+export const EN: RecipeWords = {
+  short: /(?:^|[\s(\d])(?:approx|ca|inst|no|e\.g|i\.e)\.$/iu,
+  common: anywhere(
+    'the|and|of|with|into|flour|sugar|salt|water|milk|minutes?|hours?|dough|yeast|until|then|for',
+  ),
+  hour: ahead('h|hrs?\\.?|hours?'),
+  minute: ahead("min\\.?|mins\\.?|minutes?|['′’]"),
+  day: ahead('days?'),
+  overnight: anywhere('overnight|over night'),
+  upTo: /^\s*(?:[-–—]|(?:to|or)(?![\p{L}]))\s*/iu,
+  degrees: /^\s*(?:(?:°|º|degrees?|deg\.?)\s*)?([CF])(?:elsius|ahrenheit)?(?![\p{L}\d])/iu,
+  gas: anywhere('gas(?: mark)?\\s*(\\d)'),
+  fan: somewhere('fan|convection|fan[- ]assisted'),
+  headings: [
+    ['stiff levain', somewhere('stiff levain|stiff starter')],
+    ['levain', somewhere('levain|starter|leaven')],
+    ['poolish', somewhere('poolish')],
+    ['sponge', somewhere('sponge|pre-?ferment')],
+    ['autolyse', somewhere('autolyse')],
+    [
+      'roll-in',
+      somewhere(
+        'laminat(?:ion|ing)|roll(?:ing)?[- ]in|butter (?:block|layer|sheet)|butter|beurrage|to roll in',
+      ),
+    ],
+    ['filling', somewhere('filling|custard|cream|frangipane|paste|soaker')],
+    ['finish', somewhere('glaze|icing|finish|finishing|topping|syrup|egg wash|wash')],
+    ['dough', somewhere('dough|d[ée]trempe')],
+    ['method', somewhere('method|directions|instructions|preparation|procedure|steps|to make|process')],
+    ['ingredients', somewhere('ingredients|you will need|shopping list')],
+  ],
+  rollIn: somewhere(
+    'roll(?:ing|ed)?[- ]in|to roll in|laminat\\w+|to laminate|for the (?:butter )?(?:block|layer)|(?:to )?fold(?:ing)? in|butter (?:block|layer|sheet)|block of(?: \\w+)? butter|grated|lock(?:ing)?[- ]in',
+  ),
+  beside: anywhere(
+    'cold|very|soft|softened|plus|extra|melted|lukewarm|warm|tepid|hot|fine|finely|freshly|ground|cubed|diced|pliable|chilled|frozen|grated|for|rolling|in|laminating|lamination|to|laminate|roll|the|a|an|of|block|layer|butter block|dusting|brushing|room|temperature|at|or|and|more|as|needed|large|medium|small|beaten|lightly|sifted|good|quality|roll-in|fold|sachet|packet|sticks?|ripe|active|folding|weighed|about|piece',
+  ),
+  acts: [
+    [
+      'butter',
+      anywhere(
+        '(?:beat|pound|hammer|tap|bash|press|roll|shape|form)(?=[^.;]*\\bbutter\\b)(?=[^.;]*\\b(?:block|sheet|square|slab|rectangle|flat)\\b)[^.;,]*?\\bbutter\\b[^.;,]*?(?:block|sheet|square|slab|rectangle)|make the butter block|pound the butter',
+      ),
+    ],
+    [
+      'lock-in',
+      anywhere(
+        'lock(?:ed|ing)?(?:[- ]in|\\s+(?:it|the[^.;,]{0,30}?butter(?: block)?)(?: in)?)|enclos\\w+|close[^.;,]*over it|fold the (?:sides|corners|flaps)[^.;,]*over it|wrap the butter|seal the butter|encase\\w*|stack the (?:discs|rounds)',
+      ),
+    ],
+    ['turn', anywhere(`(?:(?<n>${COUNT})\\s+)?(?:more\\s+|further\\s+)?${KIND}\\s+${FOLD}`)],
+    ['turn', anywhere(`(?<n>${COUNT})\\s*x\\s*${KIND}(?:\\s+${FOLD})?`)],
+    [
+      'turn',
+      anywhere(
+        'fold(?:ed|ing)?\\s+(?:it\\s+|the dough\\s+)?(?:again\\s+)?(?:in|into)\\s+(?:three|thirds|four|half|two)(?:\\s+again)?',
+      ),
+    ],
+    [
+      'turn',
+      anywhere(
+        `(?<n>${COUNT})\\s+(?:more\\s+|further\\s+)?(?:turns|folds)(?:\\s+in\\s+(?:three|thirds|four|half))?`,
+      ),
+    ],
+    ['turn', anywhere('(?:1st|2nd|3rd|4th|first|second|third|fourth)\\s+(?:turn|fold)')],
+    ['fold', anywhere('stretch(?:es)? and folds?|coil folds?|fold in the bowl')],
+    ['retard', anywhere('retard(?:ed|ing|s)?')],
+    ['thaw', anywhere('thaw(?:ed|ing)?|defrost(?:ed|ing)?')],
+    ['freeze', anywhere('freeze|frozen on|bag them')],
+    ['freezer', anywhere('freezer')],
+    ['cold', anywhere('fridge|refrigerat\\w+|chill(?:ed|ing)?|in the cold|cold room|retarder')],
+    ['bulk', anywhere('bulk(?: ferment(?:ation|s)?)?|first (?:rise|proof|prove)|floor time')],
+    [
+      'degas',
+      anywhere('knock(?:ed)? (?:it )?(?:back|down)|punch(?:ed)? (?:it )?down|deflate\\w*|degas(?:sed)?'),
+    ],
+    ['proof', anywhere('(?:final|second|last) (?:proof|prove|rise)')],
+    [
+      'rise',
+      anywhere(
+        'proof(?:s|ed|ing)?|prov(?:e|es|ing)|ris(?:e|es|ing)|rose|puff(?:y| up)?|ferment(?:s|ed|ing|ation)?|doubled?|swell',
+      ),
+    ],
+    ['rest', anywhere('(?<!the )rest(?:s|ed|ing)?(?! of)|stands?|leave|wait|relax(?:es)?|bench rest')],
+    ['mix', anywhere('mix(?:ed|ing)?|combine|stir|whisk|blend|bring together')],
+    ['knead', anywhere('knead(?:ed|ing)?')],
+    ['divide', anywhere('divid(?:e|ed|ing)|scale (?=\\d)|portion')],
+    ['cut', anywhere('cut(?:ting)?')],
+    [
+      'shape',
+      anywhere(
+        'shap(?:e|ed|ing)|roll(?:ed)?(?: \\w+){0,3}? up|roll up|roll each|form(?:ed)? (?:into|balls|knots)|tie(?: into)?|braid(?:ed)?|plait(?:ed)?|twist|fold the corners|make up',
+      ),
+    ],
+    [
+      'sheet',
+      anywhere(
+        'roll(?:ed|ing)?(?: it| the dough| the block)?(?: out| again| to| into a)|roll out|sheet(?: it)?(?= to|\\s+\\d)|pin out|flatten out',
+      ),
+    ],
+    [
+      'fill',
+      anywhere(
+        'spread (?=[^.;,]*(?:filling|custard|cream|paste|jam))|put[^.;,]*(?=custard|filling|jam)|pipe|spoon[^.;,]*(?:filling|custard|jam)|fill(?: with)?(?! the)',
+      ),
+    ],
+    [
+      'wash',
+      anywhere(
+        'egg ?wash|wash(?= with|\\b(?! up))|brush(?! (?:off|the flour|away))|glaze with(?= (?:beaten )?egg)|paint with',
+      ),
+    ],
+    [
+      'finish',
+      anywhere(
+        'glaze(?! with (?:beaten )?egg)|dust with|ice(?= when| with| them)|syrup|toss in|apricot glaze',
+      ),
+    ],
+    ['preheat', anywhere('(?:pre-?)?heat (?:the |your )?oven')],
+    ['bake', anywhere('bak(?:e|ed|ing)|oven')],
+    ['cool', anywhere('cool(?:s|ed|ing)?(?= on|\\b)')],
+    ['repeat', anywhere('repeat(?:ed)?|do (?:this|it|that) (?=again|twice|three|two)')],
+  ],
+  folds: [
+    ['book', somewhere('book|double|(?:in|into) four')],
+    ['half', somewhere('half|(?:in|into) (?:half|two)')],
+    ['letter', somewhere('letter|single|simple|(?:in|into) (?:three|thirds)')],
+  ],
+  lockIns: [
+    ['envelope', somewhere('diagonal(?:ly)?|envelope|corners')],
+    ['cross', somewhere('flaps|cross')],
+    ['two-thirds', somewhere('two[- ]thirds')],
+    ['middle', somewhere('sides|middle')],
+    ['half-lock', somewhere('half of the dough|one half')],
+  ],
+  times: [
+    [1, somewhere('once|one|again|a|an')],
+    [2, somewhere('twice|two|2')],
+    [3, somewhere('three|3')],
+    [4, somewhere('four|4')],
+    [5, somewhere('five|5')],
+    [6, somewhere('six|6')],
+  ],
+  each: somewhere(
+    'after each(?! other)|between each|each time|each followed|in between|between|after every|following each',
+  ),
+  between: somewhere('between(?: each)?|in between'),
+  last: somewhere('after the (?:last|final)(?: \\w+)?|the last(?: one| time)?|and the last|at the end'),
+  inARow: somewhere('straight after|in a row|one after the other|in one go|without (?:a )?rest|back to back'),
+  slow: somewhere('slow(?:ly)?|low|first speed|1st speed|speed 1'),
+  fast: somewhere('fast|high|second speed|2nd speed|speed 2'),
+  steam: somewhere('steam'),
+  vent: somewhere('vent(?: open)?'),
+  filling: somewhere('filling|custard|pastry cream|frangipane|almond cream|jam|soaker'),
+  cook: somewhere('boil|cook|simmer|bring to'),
+  preferments: [
+    ['levain', somewhere('(?:build|feed|refresh|make|prepare|mix)[^.;]*(?:levain|starter|leaven)(?! with)')],
+    ['sponge', somewhere('sponge|poolish|pre-?ferment')],
+  ],
+  shapes: [
+    ['triangle', somewhere('triangles?')],
+    ['slice', somewhere('slices?|snails')],
+    ['square', somewhere('squares?')],
+    ['rectangle', somewhere('rectangles?')],
+    ['sector', somewhere('wedges?|sectors?')],
+    ['strip', somewhere('strips')],
+  ],
+  makes:
+    /(?:makes|yields?|serves|for|gives|quantity|x)\s*(?:about\s*)?[:x]?\s*(\d{1,4})(?!\s*(?:g|kg|ml|min|h|cm|mm|in|hours?|minutes?|%|x|[.,]\d))(?![\p{L}\d])|\((\d{1,4})(?:\s*(?:pieces|pcs|rolls|crescents))?\)\s*$|(\d{1,4})\s*(?:pieces|pcs|rolls|crescents)(?![\p{L}])/iu,
+  pieces:
+    /(?<![\d.,/])(\d{1,4})(?!\s*(?:%|°|x\s*\d+\s*(?:cm|mm|in)))(?:\s*x\s*(\d+)\s*g)?\s*(?:g (?:balls|pieces)|(?:\p{L}+ ){0,1}?(?:triangles?|rectangles?|squares?|slices?|pieces?|crescents?|rolls?|strips|wedges?|balls?|knots?|snails?)|(?=[.,;]|$|\s+and roll|\s+equal))/iu,
+  then: /[,;–—]\s+|\s+(?:and )?then\s+|\s+(?:and|but)\s+/giu,
+};
