@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { address, alertOf, expectAccessible, expectNoSidewaysScroll } from '../support/people';
 
@@ -195,6 +196,31 @@ test('a product of one’s own is begun from nothing, and planned in this bakery
   await page.setViewportSize({ width: 1024, height: 768 });
   await expectNoSidewaysScroll(page);
   await expectAccessible(page);
+});
+
+test('a recipe is pasted, asks what it cannot know, and becomes a product that is planned here', async () => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/products');
+  await page.getByRole('link', { name: 'Read recipe' }).click();
+  const text = page.getByLabel('Or paste it here');
+  await text.fill(readFileSync('test-data/recipes/salt-by-the-spoon.txt', 'utf8'));
+  const questions = page.getByRole('region', { name: 'Questions' });
+  await expect(questions).toContainText('The two values disagree');
+  await expect(page.getByRole('button', { name: 'Create product' })).toBeDisabled();
+  await expectAccessible(page);
+  // What is typed survives leaving.
+  await page.goto('/house');
+  await page.goto('/products/recipe');
+  await expect(text).toHaveValue(/caster sugar/);
+  await text.fill((await text.inputValue()).replace('9 g (1 tablespoon)', '9 g'));
+  await expect(questions).toBeHidden();
+  await page.getByLabel('Name', { exact: true }).fill('Chocolate roll of ours');
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Create product' }).click();
+  await expect(page).toHaveURL(/\/products\/\d+$/);
+  const bakery = page.getByRole('complementary', { name: 'In this bakery' });
+  await expect(bakery.getByText('Lock-in')).toBeVisible();
 });
 
 /** Mornings, all week. */

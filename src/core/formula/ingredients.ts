@@ -63,7 +63,7 @@ export const USUAL_INGREDIENTS: readonly Ingredient[] = [
     'medium',
     'the house flour for laminated dough',
     names(
-      'flour|plain flour|white flour|all-purpose flour|all purpose flour|AP flour|T45|T55|T65|type 55|type 45|flour T55|flour T45|550|type 550|Mehl|Weizenmehl|Mehl Type 550|Weizenmehl Type 550|Weizenmehl 550|farine|farine de blé|farine T45|farine T55|farine T65|farine blanche',
+      'flour|T45 flour|T55 flour|T65 flour|type 45 flour|type 55 flour|plain flour|white flour|all-purpose flour|all purpose flour|AP flour|T45|T55|T65|type 55|type 45|flour T55|flour T45|550|type 550|Mehl|Weizenmehl|Mehl Type 550|Weizenmehl Type 550|Weizenmehl 550|farine|farine de blé|farine T45|farine T55|farine T65|farine blanche',
     ),
   ),
   flour(
@@ -292,7 +292,9 @@ export const USUAL_INGREDIENTS: readonly Ingredient[] = [
     water: 0.2,
     heat: 2.4,
     allergens: ['gluten'],
-    also: names('barley malt|malt syrup|malt extract|Malz|Backmalz|Malzsirup|malt d’orge|sirop de malt'),
+    also: names(
+      'barley malt|malt powder|diastatic malt|diastatic malt powder|malt syrup|malt extract|Malz|Backmalz|Malzsirup|malt d’orge|sirop de malt',
+    ),
   }),
   ingredient('salt', 'salt', 0.9, 1.2, {
     salt: 1,
@@ -301,13 +303,13 @@ export const USUAL_INGREDIENTS: readonly Ingredient[] = [
   ingredient('fresh yeast', 'yeast', 3.3, 0.9, {
     yeast: 0.33,
     also: names(
-      "baker's yeast|baker’s yeast|cake yeast|compressed yeast|Frischhefe|frische Hefe|Hefewürfel|Germ|frische Germ|Germwürfel|levure fraîche|levure de boulanger fraîche",
+      "baker's yeast|baker’s yeast|cake yeast|compressed yeast|Frischhefe|frische Hefe|Hefewürfel|Germ|frische Germ|Germwürfel|levure fraîche|levure fraîche de boulanger|levure de boulanger fraîche",
     ),
   }),
   ingredient('instant yeast', 'yeast', 1.8, 0.63, {
     yeast: 1,
     also: names(
-      'instant dry yeast|inst. yeast|fast-action yeast|fast-acting yeast|rapid-rise yeast|easy-bake yeast|SAF yeast|Instanthefe|Instant-Trockenhefe|levure instantanée|levure sèche instantanée',
+      'instant dry yeast|inst. yeast|fast-action yeast|fast-action dried yeast|easy-blend dried yeast|easy-bake dried yeast|instant dried yeast|rapid-rise dry yeast|fast-acting yeast|rapid-rise yeast|easy-bake yeast|SAF yeast|Instanthefe|Instant-Trockenhefe|levure instantanée|levure sèche instantanée',
     ),
   }),
   ingredient('active dry yeast', 'yeast', 1.8, 0.63, {
@@ -425,6 +427,12 @@ export const USUAL_INGREDIENTS: readonly Ingredient[] = [
     names(
       'almond meal|almond flour|almonds|gemahlene Mandeln|Mandeln|poudre d’amande|amandes|poudre d’amandes',
     ),
+  ),
+  nut(
+    'almond paste',
+    1.2,
+    0.28,
+    names("marzipan|frangipane paste|Marzipan|Marzipanrohmasse|pâte d’amande|pâte d'amande"),
   ),
   nut(
     'flaked almond',

@@ -26,16 +26,26 @@ export interface AmountPart extends Omit<RecipeAmount, 'stage' | 'grams'> {
   percent: Range | null;
   grams: Range | null;
   isRollIn: boolean;
+  /** It is for the wash, or goes on at the end. */
+  isFinish: boolean;
   trouble: Coded | null;
 }
 
 /** Between the ingredients of one line. */
 const LIST =
-  /\s*[;·•]\s*|\.\s+(?=\d)|,\s+(?=[\d½¼¾⅓⅔])|,?\s+(?:and|und|et|&)\s+(?=[\d½¼¾⅓⅔])|,\s+(?:and|und|et)\s+(?=\d)/giu;
+  /\s*[;·•|]\s*|(?<!(?:ca|env|approx|min))\.\s+(?=\d)|,\s+(?=[\d½¼¾⅓⅔])|,?\s+(?:and|und|et|&)\s+(?=[\d½¼¾⅓⅔])|,\s+(?:and|und|et)\s+(?=\d)/giu;
+const ADDED = /\s*\+\s*(?=[\d½¼¾])|,?\s+(?:beaten |verquirlt |battu )?(?:with|mit|avec)\s+(?=[\d½¼¾])/giu;
 const BULLET = /^(?:[-–—*•·▢☐]|\d{1,2}[.)](?=\s))\s*/u;
-const TRAILING = /^(.*?\p{L}[^\d½¼¾⅓⅔]*?)[\s:.…–—-]+((?:about |ca\. |env\. )?[\d½¼¾⅓⅔].*)$/iu;
+/** Words that begin an amount without a digit. */
+const LEADING =
+  /^(?:[\d½¼¾⅓⅔]|(?:an?|one|two|three|half|about|approx\.?|eine?|zwei|drei|etwas|etwa|ca\.?|une?|deux|trois|environ|un peu|le zeste|le jus|pinch|dash|zest|juice|handful|prise|saft|schale|abrieb|abgeriebene|pincée|zeste|jus)\s)/iu;
+/** A number behind a name. */
+const NUMBER_WITHIN = /(?<![\p{L}\d.,/])(?:about |ca\. |env\. )?[\d½¼¾⅓⅔]/giu;
+/** What follows it says how an ingredient is, or what it is for. */
+const NO_NAME =
+  /,|\s(?:for|to|but|that|which|not|at|in|zum|zur|für|aber|nicht|pour|mais|qui|à (?=tourer|température))(?![\p{L}])/iu;
 const UNCOUNTED =
-  /^(.*?\p{L}.*?),?\s+(?:to taste|as needed|for dusting|nach (?:geschmack|bedarf|belieben)|à volonté|selon le goût|q\.?\s?s\.?)\s*$/iu;
+  /^(?![\d½¼¾⅓⅔])(.*?\p{L}.*?),?\s+(?:to taste|as needed|for dusting|nach (?:geschmack|bedarf|belieben)|à volonté|selon le goût|q\.?\s?s\.?)\s*$/iu;
 
 /**
  * Reads a part of a text as ingredients with their amounts: `500 g flour`, `Flour 500 g`, `600 g flour, 300 g water, 12 g
@@ -47,8 +57,19 @@ export function readAmountLine(reading: AmountReading, line: Span): AmountPart[]
   const { text } = reading;
   const bullet = BULLET.exec(text.slice(line.from, line.to))?.[0].length ?? 0;
   const body = { from: line.from + bullet, to: line.to };
-  const parts = split(text, body, LIST).map((part) => readPart(reading, part));
-  return parts.every((part) => part !== null) ? parts : null;
+  // "Water (cold), 260 g": its amount stands last.
+  const whole = LEADING.test(text.slice(body.from, body.to)) ? null : readPart(reading, body);
+  if (whole?.ingredient && !whole.trouble) return [whole];
+  const parts = split(text, body, LIST).flatMap((one) => inSums(reading, one));
+  return parts.every((one) => one !== null) ? parts : null;
+}
+
+/** A part, or what is added up in it: `1 egg beaten with 1 tbsp milk`, `1 yolk + 1 tbsp cream`. `1 cup + 2 tbsp flour` is one. */
+function inSums(reading: AmountReading, whole: Span): (AmountPart | null)[] {
+  const own = readPart(reading, whole);
+  if (own?.ingredient && !own.trouble) return [own];
+  const apart = split(reading.text, whole, ADDED).map((one) => readPart(reading, one));
+  return apart.length > 1 && apart.every((one) => one?.ingredient) ? apart : [own];
 }
 
 /** Every amount of something that the book knows, anywhere in a sentence. */
@@ -87,16 +108,19 @@ function readPart(reading: AmountReading, whole: Span): AmountPart | null {
     const { ingredient, name } = nameOf(reading, uncounted[1]);
     return ingredient && part(span, { ingredient, name, text: body, isUncounted: true });
   }
-  const leading = /^[\d½¼¾⅓⅔]|^(?:an?|one|two|eine?|zwei|une?|deux|half|about|etwa|environ)\s/iu.test(body);
-  if (leading) {
-    const read = readAmount(body, language);
+  if (LEADING.test(body)) {
+    const read = readAmount(body.replace(/(?<!\p{L})Bio-(?=\p{L})/giu, ''), language);
     return read.ok ? ofAmount(reading, span, { amount: read.value, name: read.value.rest }) : null;
   }
-  const trailing = TRAILING.exec(body);
-  const read = trailing?.[2] === undefined ? null : readAmount(trailing[2], language);
-  if (!read?.ok || read.value.rest.replace(/[()\s.]/g, '') !== '') return null;
-  const hasUnit = read.value.values.flat().some(({ unit }) => unit !== null);
-  return hasUnit ? ofAmount(reading, span, { amount: read.value, name: trailing?.[1] ?? '' }) : null;
+  // "Beurre sec 82 % : 300 g": the first number from which all that follows is one amount.
+  for (const { index } of body.matchAll(NUMBER_WITHIN)) {
+    const amount = readAmount(body.slice(index), language);
+    if (!amount.ok || amount.value.rest.replace(/[()\s.]/g, '') !== '') continue;
+    if (amount.value.values.flat().every(({ unit }) => unit === null)) continue;
+    const name = body.slice(0, index).replace(/[\s:,.…–—-]+$/u, '');
+    return ofAmount(reading, span, { amount: amount.value, name });
+  }
+  return null;
 }
 
 /** A time or a temperature at the head is no amount of anything. */
@@ -116,7 +140,7 @@ const part = (
       Omit<AmountPart, 'ingredient'>
     >,
 ): AmountPart => ({
-  ...{ grams: null, percent: null, isRollIn: false, trouble: null, ...span },
+  ...{ grams: null, percent: null, isRollIn: false, isFinish: false, trouble: null, ...span },
   ...own,
   ingredient: own.ingredient?.id ?? null,
 });
@@ -132,14 +156,18 @@ function ofAmount(
   const counted = all.values
     .flat()
     .find(({ unit }) => unit === 'egg' || unit === 'yolk' || unit === 'white')?.unit;
+  const fruit = all.values.flat().find(({ part: of }) => of !== undefined);
   const egg = counted && (counted === 'egg' ? 'egg' : `egg ${counted}`);
-  const typedName = beside.name.trim() === '' ? (egg ?? '') : beside.name;
+  const ofItself = fruit ? `${String(fruit.unit)} ${String(fruit.part)}` : egg;
   // "Fresh" says how it is, and of yeast which it is.
-  const { ingredient, name } = nameOf(reading, typedName, amount.remarks.join(' '));
+  const typedName = nameOf(reading, beside.name, amount.remarks.join(' '));
+  // "1 egg, for the wash": what is counted is what it is of.
+  const { ingredient, name } = typedName.ingredient || !ofItself ? typedName : nameOf(reading, ofItself);
   const body = text.slice(span.from, span.to);
-  if (name === '' && !ingredient) return null;
+  if (!ingredient && !/\p{L}/u.test(name)) return null;
   const isRollIn = words.rollIn.test(body);
-  const own = { name, ingredient, text: body, isRollIn };
+  const isFinish = words.finishing.test(body);
+  const own = { name, ingredient, text: body, isRollIn, isFinish };
   const percents = all.values.flat().filter(({ unit }) => unit === '%');
   if (percents[0]) return part(span, { ...own, percent: [percents[0].from, percents[0].to] });
   if (!ingredient) {
@@ -176,10 +204,11 @@ function nameOf(
 ): { ingredient: Ingredient | null; name: string } {
   const plain = typed
     .replace(/\([^)]*\)/gu, ' ')
+    .replace(/\d+(?:[.,]\d+)?\s*(?:°\s*[CF]?(?!\p{L})|%)/giu, ' ')
     .replace(/^[\s,:.]*(?:of|de|du|des|d['’]|von|vom)(?![\p{L}])\s*|^\s*d['’]\s*/iu, '')
     .replace(/[\s,;:.]+$/u, '')
     .trim();
-  const [head = ''] = plain.split(/,|\s(?:for|to|zum|für|pour|à (?=tourer))(?![\p{L}])/iu);
+  const [head = ''] = plain.split(NO_NAME);
   const bare = (text: string) =>
     text
       .replace(words.beside, ' ')
@@ -191,12 +220,15 @@ function nameOf(
   const bracket = /\(([\p{L}\s-]+)\)/u.exec(typed)?.[1]?.trim();
   const turned = bracket ? `${bracket} ${plain}` : plain;
   for (const candidate of [
-    `${remarks} ${plain}`.trim(),
+    remarks && `${remarks} ${plain}`,
+    remarks && `${remarks} ${head.trim()}`,
     turned,
     plain,
     head.trim(),
     bare(head),
     bare(plain),
+    plain.replace(/,/gu, ''),
+    (plain.split(':').at(-1) ?? '').trim(),
   ]) {
     const ingredient = candidate.length > 1 ? book.find(candidate) : undefined;
     if (ingredient) return { ingredient, name: ingredient.name };

@@ -10,7 +10,7 @@ const LENGTHS_APART = 0.08;
 /** An amount that is named again may differ by so much. */
 const AMOUNTS_APART = 0.02;
 const LENGTH = '(\\d+(?:[.,]\\d+)?)';
-const UNIT = '(cm|mm|in\\.?|inch(?:es)?|″|")';
+const UNIT = '(cm|mm|inch(?:es)?|in\\.?|″|")';
 const AREA = new RegExp(`${LENGTH}\\s*${UNIT}?\\s*[x×]\\s*${LENGTH}\\s*${UNIT}`, 'giu');
 const TWICE = new RegExp(`${LENGTH}[\\s-]*${UNIT}\\s*(?:\\(|/|,)\\s*${LENGTH}\\s*${UNIT}\\)?`, 'giu');
 
@@ -46,7 +46,20 @@ export function lengthAsks(text: string, benchCm: number): Ask[] {
         : [{ from: index, to: index + all.length, message: coded('recipe.valuesDisagree') }];
     },
   );
-  return [...long, ...twice];
+  const sheets = sheetsIn(text);
+  const areas = sheets.flatMap((sheet, at): Ask[] => {
+    const next = sheets[at + 1];
+    if (!next || !/^\s*[(/]\s*$/u.test(text.slice(sheet.to, next.from))) return [];
+    const isNear = ([a, b]: [number, number]) => Math.abs(a - b) <= LENGTHS_APART * Math.max(a, b);
+    const pairs: [number, number][] = [
+      [sheet.length, next.length],
+      [sheet.width, next.width],
+    ];
+    return pairs.every(isNear)
+      ? []
+      : [{ from: sheet.from, to: next.to, message: coded('recipe.valuesDisagree') }];
+  });
+  return [...long, ...twice, ...areas];
 }
 
 /** Asks where a name or a list says another number of turns than the method gives. */

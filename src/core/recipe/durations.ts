@@ -5,6 +5,8 @@ import type { RecipeWords } from './words/recipe-words';
 /** A length of time in a text. */
 export interface Duration extends Span {
   minutes: Range;
+  /** Said as a word, whose hours are usual ones. */
+  isUsual?: true;
 }
 
 /** What "overnight" is: from the evening's last hands to the morning's first, minutes. */
@@ -21,6 +23,7 @@ export function durationsIn(text: string, words: RecipeWords): Duration[] {
     from: index,
     to: index + match.length,
     minutes: OVERNIGHT,
+    isUsual: true,
   }));
   for (const { index } of text.matchAll(WORD_START)) {
     if (found.some(({ from, to }) => index >= from && index < to)) continue;
@@ -30,8 +33,13 @@ export function durationsIn(text: string, words: RecipeWords): Duration[] {
   return found.sort((a, b) => a.from - b.from);
 }
 
+/** "Another hour" is one. */
+const ANOTHER = /^(?:another|a further|noch eine|eine weitere|encore une)(?=\s+\p{L})/iu;
+
 function durationAt(text: string, from: number, words: RecipeWords): Duration | null {
-  const low = headQuantity(text.slice(from));
+  const body = text.slice(from);
+  const another = ANOTHER.exec(body);
+  const low = another ? { value: 1, rest: body.slice(another[0].length) } : headQuantity(body);
   if (!low) return null;
   const lowUnit = unitAt(low.rest, words);
   const upTo = words.upTo.exec(lowUnit?.rest ?? low.rest);

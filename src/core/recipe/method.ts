@@ -6,7 +6,7 @@ import type { Duration } from './durations';
 import type { Ask, Mark, Range, RecipeBake, Span } from './reading';
 import type { Temperature } from './temperatures';
 import type { RunStep } from './turn-runs';
-import { PHASE_AFTER, type Phase, waitKind, WAITS } from './waits';
+import { PHASE_AFTER, type Phase, RETARD_FROM, waitKind, WAITS } from './waits';
 import type { Act, RecipeWords } from './words/recipe-words';
 
 /** What a method comes to, sentence by sentence. */
@@ -14,6 +14,7 @@ export interface MethodReading {
   steps: RunStep[];
   bake: RecipeBake[];
   lockIn: LockIn | null;
+  doughCelsius: number | null;
   marks: Mark[];
   asks: Ask[];
 }
@@ -46,7 +47,14 @@ export function readMethod(text: string, sentences: readonly Sentence[], words: 
 
 /** Where the work stands while it is read: the same word means another thing before and after shaping. */
 class MethodReader {
-  private readonly out: MethodReading = { steps: [], bake: [], lockIn: null, marks: [], asks: [] };
+  private readonly out: MethodReading = {
+    steps: [],
+    bake: [],
+    lockIn: null,
+    doughCelsius: null,
+    marks: [],
+    asks: [],
+  };
   private phase: Phase = 'start';
   private making: 'levain' | 'sponge' | null = null;
   private preferments = new Set<string>();
@@ -84,11 +92,22 @@ class MethodReader {
   }
 
   private readClause(clause: Clause, sentence: Sentence): void {
-    for (const told of toldIn(clause)) {
+    for (const told of toldIn(this.withoutDoughs(clause))) {
       for (const temperature of told.temperatures)
         if (temperature.isUnclear) this.ask(temperature, 'recipe.valuesDisagree');
       if (this.take(told, clause, sentence)) this.mark(clause, markOf(told, this.phase));
     }
+  }
+
+  /** A clause without the temperature that the dough is to have after mixing. */
+  private withoutDoughs(clause: Clause): Clause {
+    const { from } = clause;
+    const isDoughs = (one: Temperature) => this.words.doughTemperature.test(this.text.slice(from, one.from));
+    const own = clause.temperatures.find(isDoughs);
+    if (!own) return clause;
+    this.out.doughCelsius ??= rounded(own.celsius[0]);
+    this.mark(own, 'step');
+    return { ...clause, temperatures: clause.temperatures.filter((one) => one !== own) };
   }
 
   /** Takes what a cue says into the steps; whether it meant anything. */
@@ -103,15 +122,25 @@ class MethodReader {
     if (cue.act === 'bake') return this.takeBake(told, clause);
     if (this.making !== null) return cue.act === 'mix' || cue.act === 'knead';
     if (cue.act === 'repeat') {
+      // "Repeat with a letter fold" is that fold.
+      if (clause.cues.some(({ act, fold }) => act === 'turn' && fold !== undefined)) return true;
       this.push({ kind: 'turn', again: cue.times ?? 1, ...spanOf(cue) });
       return true;
     }
+    if (cue.act === 'times') {
+      // "Fold in three, 30 min in the fridge, three times": so often in all.
+      if (clause.cues.length > 1 || (cue.times ?? 1) < 2) return false;
+      this.push({ kind: 'turn', again: (cue.times ?? 1) - 1, ...spanOf(cue) });
+      return true;
+    }
     if (cue.act === 'turn') {
-      if (cue.fold === undefined) this.ask(cue, 'recipe.whichFold');
+      const last = this.out.steps.findLast(({ kind }) => kind === 'turn')?.fold;
+      const isAgain = cue.isMore === true && last !== undefined;
+      if (cue.fold === undefined && !isAgain) this.ask(cue, 'recipe.whichFold');
       const { isEach, isBetween } = sentence;
       this.push({
         kind: 'turn',
-        fold: cue.fold ?? 'letter',
+        fold: cue.fold ?? (isAgain ? last : 'letter'),
         times: cue.times ?? 1,
         isEach,
         isBetween,
@@ -148,15 +177,18 @@ class MethodReader {
   }
 
   private takeWait({ cue, durations, temperatures }: Told, clause: Clause): boolean {
-    const [duration] = durations;
+    // "Overnight, 12 to 16 h": the hours that are said count.
+    const duration = durations.find(({ isUsual }) => !isUsual) ?? durations[0];
     const temperature = temperatures.find((one) => !isForOven(one));
     const acts = clause.cues.filter(({ act }) => WAITS.has(act)).map(({ act }) => act);
     const hasHands = clause.cues.some(({ act }) => !WAITS.has(act));
     const found = waitKind({
-      ...{ acts, phase: this.phase, making: this.making, hasHands },
+      ...{ acts, phase: this.phase, making: this.making, hasHands, isRoom: clause.isRoom },
       ...{ minutes: duration?.minutes ?? null, celsius: temperature?.celsius[0] ?? null },
     });
     if (!found || !cue) return false;
+    // The butter is chilled, and not the dough.
+    if (!duration && found.isCold && this.out.steps.at(-1)?.kind === 'butter') return false;
     const { kind, isCold } = found;
     if (this.making !== null && kind === this.making) this.endPreferment({ duration, temperature });
     else
@@ -196,7 +228,13 @@ class MethodReader {
       this.out.steps.at(-1)?.kind === 'bake' && open && (open.celsius === null || open.minutes === null);
     const phase: RecipeBake = {
       ...spanOf(clause),
-      celsius: temperature && !isTooHot ? Math.round(temperature.celsius[0]) : null,
+      // What the oven was heated to, unless the bake says otherwise.
+      celsius:
+        temperature && !isTooHot
+          ? Math.round(temperature.celsius[0])
+          : duration && !isTooHot && this.oven
+            ? Math.round(this.oven.celsius[0])
+            : null,
       minutes: duration?.minutes ?? null,
       ...(temperature?.isFan ? { isFan: true } : {}),
       ...(this.words.steam.test(said) ? { steam: true } : {}),
@@ -247,6 +285,8 @@ class MethodReader {
       !isHandsWithoutTime(last.kind)
     ) {
       Object.assign(last, minutesOf(duration), celsiusOf(temperature));
+      if (last.kind === 'rest' && last.isCold && this.phase === 'dough' && duration.minutes[0] >= RETARD_FROM)
+        last.kind = 'retard';
       if (last.kind === 'bake') Object.assign(this.out.bake.at(-1) ?? {}, { minutes: duration.minutes });
       if (last.kind === this.making) this.making = null;
       return true;
@@ -257,7 +297,7 @@ class MethodReader {
       return true;
     }
     const found = waitKind({
-      ...{ acts: [], phase: this.phase, making: this.making, hasHands: false },
+      ...{ acts: [], phase: this.phase, making: this.making, hasHands: false, isRoom: clause.isRoom },
       ...{ minutes: duration.minutes, celsius: temperature?.celsius[0] ?? null },
     });
     if (!found) return false;
@@ -313,7 +353,11 @@ const markOf = ({ cue, temperatures }: Told, phase: Phase): Mark['as'] =>
         : 'step';
 
 /** The cues of a clause, each with the times and temperatures that are said of it; all waits of a clause are one. */
-function toldIn({ cues, durations, temperatures }: Clause): Told[] {
+function toldIn({ cues: all, durations, temperatures }: Clause): Told[] {
+  // A cold oven with hot water in it is a place to rise.
+  const isRise =
+    all.some(({ act }) => WAITS.has(act)) && temperatures.length > 0 && !temperatures.some(isForOven);
+  const cues = isRise ? all.filter(({ act }) => act !== 'bake') : all;
   const waits = cues.filter(({ act }) => WAITS.has(act));
   const heads = cues.filter((cue) => !WAITS.has(cue.act) || cue === waits[0]);
   if (heads.length === 0)

@@ -1,4 +1,5 @@
 import { coded } from '../codes/coded';
+import { headQuantity } from '../units/number';
 import type { Sentence } from './clauses';
 import type { Ask, Mark, RecipePieces, Span } from './reading';
 import type { Act, RecipeWords } from './words/recipe-words';
@@ -11,6 +12,11 @@ interface Found {
 
 const SIZE = /(\d+(?:[.,]\d+)?)\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*(cm|in)/iu;
 const PIECE_ACTS: ReadonlySet<Act> = new Set(['cut', 'shape', 'divide', 'sheet']);
+/** Weight of a piece: "10 pieces of 80 g". */
+const WEIGHS = /(?:of|à|de|von|zu(?: je)?|je|@)\s*(\d{2,4})\s*g(?![\p{L}])/iu;
+const EACH = /^\s*(?:each|je|chacun)(?![\p{L}])/iu;
+const DOZEN = /(\d+|one|two|three|four|a|eine?|zwei|une|deux)\s+(?:dozen|dutzend|douzaines?)/iu;
+const dozens = (word = '') => headQuantity(word)?.value ?? 1;
 const numberOf = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
 
 /** How many pieces of which shape and size: as the method cuts them, else as the recipe says what it makes. */
@@ -20,24 +26,42 @@ export function piecesIn(
 ): Found {
   const made = names.flatMap((span) => {
     const match = words.makes.exec(text.slice(span.from, span.to));
+    const dozen = DOZEN.exec(text.slice(span.from, span.to));
+    if (dozen)
+      return [
+        {
+          from: span.from + dozen.index,
+          to: span.from + dozen.index + dozen[0].length,
+          count: 12 * dozens(dozen[1]),
+        },
+      ];
     const count = match && Number(match.slice(1).find((group) => group !== undefined));
     return match && count
       ? [{ from: span.from + match.index, to: span.from + match.index + match[0].length, count }]
       : [];
   });
   const pieces: RecipePieces = {};
+  let given: number | undefined;
   for (const sentence of sentences) {
     const acts = sentence.clauses.flatMap(({ cues }) => cues.map(({ act }) => act));
-    if (!acts.some((act) => PIECE_ACTS.has(act))) continue;
     const said = text.slice(sentence.from, sentence.to);
+    const gives = words.gives
+      .exec(said)
+      ?.slice(1)
+      .find((group) => group !== undefined);
+    if (gives !== undefined) given ??= Number(gives);
+    if (!acts.some((act) => PIECE_ACTS.has(act))) continue;
     const shape = words.shapes.find(([, expression]) => expression.test(said))?.[0];
     // A sheet may be rolled to a square: only triangles are always pieces.
     const isCut = acts.some((act) => act !== 'sheet' && PIECE_ACTS.has(act));
     if (isCut || shape === 'triangle') pieces.shape ??= shape;
     if (!isCut) continue;
     const match = words.pieces.exec(said);
-    if (match?.[1]) pieces.count ??= Number(match[1]);
-    if (match?.[2]) pieces.grams ??= Number(match[2]);
+    // "12 wedges each": of how many is said elsewhere.
+    const isEach = match !== null && EACH.test(said.slice(match.index + match[0].length));
+    if (match?.[1] && !isEach) pieces.count ??= Number(match[1]);
+    const weighs = match?.[2] ?? WEIGHS.exec(said)?.[1];
+    if (weighs !== undefined && isCut) pieces.grams ??= Number(weighs);
     const size = pieces.shape && SIZE.exec(said);
     if (size) {
       const factor = size[3]?.toLowerCase() === 'in' ? 2.54 : 1;
@@ -47,7 +71,7 @@ export function piecesIn(
   const [first] = made;
   const { count } = pieces;
   const isOther = first !== undefined && count !== undefined && first.count !== count;
-  if (first) pieces.count ??= first.count;
+  pieces.count ??= given ?? first?.count;
   return {
     pieces: JSON.parse(JSON.stringify(pieces)) as RecipePieces,
     marks: made.map(({ from, to }) => ({ from, to, as: 'pieces' })),

@@ -75,6 +75,7 @@ export function readRecipeText(raw: string, { book, kitchen, benchCm }: RecipeHo
     title: title ? titleOf(text.slice(title.from, title.to), words) : null,
     ...{
       lockIn: method.lockIn,
+      doughCelsius: method.doughCelsius,
       bake: method.bake,
       pieces: pieces.pieces,
       sheetMm: sheetMmOf(text, sentences),
@@ -109,7 +110,10 @@ function listedAmounts(lines: readonly RecipeLine[]): Staged[] {
   return lines.flatMap((line) => {
     if (line.is === 'heading') section = line.stage ?? 'dough';
     if (line.is !== 'amounts') return [];
-    return line.parts.map((part) => ({ part, stage: part.isRollIn ? 'roll-in' : (line.stage ?? section) }));
+    return line.parts.map((part) => ({
+      part,
+      stage: part.isRollIn ? 'roll-in' : part.isFinish ? 'finish' : (line.stage ?? section),
+    }));
   });
 }
 

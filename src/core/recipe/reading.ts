@@ -81,6 +81,8 @@ export interface RecipeReading {
   steps: RecipeStep[];
   bake: RecipeBake[];
   pieces: RecipePieces;
+  /** What the dough is to have after mixing, °C. */
+  doughCelsius: number | null;
   /** Thickness of the final sheet, mm. */
   sheetMm: number | null;
   marks: Mark[];

@@ -62,7 +62,8 @@ function temperatureAt(text: string, from: number, words: RecipeWords): Temperat
 }
 
 function valueAt(text: string, from: number, words: RecipeWords): Value | null {
-  const body = text.slice(from).replace(/^[−–]/u, '-');
+  const before = new RegExp(`^(?:${words.fan.source})\\s*`, 'iu').exec(text.slice(from))?.[0] ?? '';
+  const body = text.slice(from + before.length).replace(/^[−–]/u, '-');
   const low = headNumber(body);
   if (!low) return null;
   const lowUnit = words.degrees.exec(low.rest);
@@ -78,7 +79,7 @@ function valueAt(text: string, from: number, words: RecipeWords): Value | null {
   const to = text.length - rest.length;
   const fan = new RegExp(`^\\s*(?:${words.fan.source})`, 'iu').exec(rest);
   return {
-    ...{ from, to: to + (fan?.[0].length ?? 0), isFan: fan !== null },
+    ...{ from, to: to + (fan?.[0].length ?? 0), isFan: fan !== null || before !== '' },
     celsius: [celsius(low.value), celsius(high && highUnit ? high.value : low.value)],
   };
 }

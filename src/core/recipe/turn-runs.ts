@@ -30,19 +30,23 @@ export function turnRuns(steps: readonly RunStep[]): RecipeStep[] {
       for (let nth = 0; nth < step.again; nth++) done.push(...run);
       isCounted = run.length > 0;
     } else if (step.kind === 'turn') {
-      const next = steps[i + 1];
-      const rest = step.isEach && next && isRest(next) && !next.isLast ? next : null;
-      const times = step.times ?? 1;
-      for (let nth = 1; nth <= times; nth++) {
-        done.push(step);
-        if (rest && (nth < times || !step.isBetween || times === 1)) done.push(rest);
-      }
-      if (rest) i++;
-      isCounted = rest !== null && times > 1;
+      // Turns that follow one another share what is said of their rests.
+      let end = i;
+      while (steps[end + 1]?.kind === 'turn' && steps[end + 1]?.again === undefined) end++;
+      const run = steps.slice(i, end + 1).flatMap((one) => Array<RunStep>(one.times ?? 1).fill(one));
+      const [next, last] = [steps[end + 1], steps[end]];
+      const rest = last?.isEach && next && isRest(next) && !next.isLast ? next : null;
+      run.forEach((turn, nth) => {
+        done.push(turn);
+        const isAfter = nth < run.length - 1 || !turn.isBetween || run.length === 1;
+        if (rest && isAfter) done.push(rest);
+      });
+      i = rest ? end + 1 : end;
+      isCounted = rest !== null && run.length > 1;
     } else if (isRest(step) && isCounted && (isRest(done.at(-1)) || step.isLast)) {
       if (isRest(done.at(-1))) done.pop();
       done.push(step);
-      isCounted = false;
+      isCounted = step.isLast === true;
     } else {
       done.push(step);
       isCounted = false;

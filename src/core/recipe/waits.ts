@@ -17,9 +17,10 @@ export const WAITS: ReadonlySet<Act> = new Set([
 ]);
 
 /** From where a cold wait is a retard and no longer only to be firm, minutes. */
-const RETARD_FROM = 240;
+export const RETARD_FROM = 240;
 /** A rest at room temperature that is so long is a rise, minutes. */
 const RISE_FROM = 45;
+const WARM_RISE_FROM = 25;
 /** So short a stay in the freezer chills and does not freeze, minutes. */
 const CHILLS_UP_TO = 90;
 const COLD_UP_TO = 10;
@@ -32,6 +33,8 @@ interface Wait {
   celsius: number | null;
   phase: Phase;
   making: 'levain' | 'sponge' | null;
+  /** At room temperature, though no degrees are given. */
+  isRoom: boolean;
   /** Something is done with the hands in the same clause. */
   hasHands: boolean;
 }
@@ -59,6 +62,9 @@ export function waitKind(wait: Wait): { kind: StepKind; isCold: boolean } | null
   if (is('proof')) return warm('proof');
   if (is('rise') || (acts.length === 0 && celsius !== null && celsius >= 18))
     return warm(isBefore ? 'bulk' : 'proof');
+  // What stands in the warm so long after kneading rises, whatever it is called.
+  if (wait.isRoom && phase === 'dough' && minutes !== null && minutes[0] >= WARM_RISE_FROM)
+    return warm('bulk');
   if (phase === 'baked') return is('rest') ? warm('cool') : null;
   if (is('rest'))
     return warm(phase === 'dough' && minutes !== null && minutes[0] >= RISE_FROM ? 'bulk' : 'rest');

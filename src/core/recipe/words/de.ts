@@ -37,8 +37,11 @@ export const DE: RecipeWords = {
   rollIn: somewhere(
     '(?:zum )?(?:ein)?tourieren|tourierbutter|ziehbutter|(?:zum )?einschlagen|butterplatte|zum einziehen|gerieben|platte',
   ),
+  finishing: somewhere(
+    'zum (?:bestreichen|bestreuen|bestäuben|garnieren|glasieren)|für (?:die streiche|den guss)',
+  ),
   beside: anywhere(
-    'kalte?[rsn]?|weiche?[rsn]?|lauwarme?[rsn]?|warme?[rsn]?|flüssige?[rsn]?|zimmerwarme?[rsn]?|gefrorene?[rsn]?|geriebene?[rsn]?|gerieben|feine?[rsn]?|zum|für|den|das|die|der|tourieren|einschlagen|einziehen|butterplatte|die butterplatte|ausrollen|bestreichen|bestäuben|etwas|mehr|und|größe|m|l|s|gemahlene?[rsn]?|geschmolzene?[rsn]?|würfel|päckchen|große?|kleine?|frische?[rsn]?|ganze?[rsn]?|reife?[rsn]?|aktive?[rsn]?|platte|in|stücken',
+    'kalte?[rsn]?|zerlassene?[rsn]?|zerlassen|gekühlt|gut|zerbröckelt|gewürfelt|eiskalte?[rsn]?|handwarme?[rsn]?|bio|ca\\.?|raumtemperatur|zimmertemperatur|feine?[rsn]?|arbeitsfläche|weiche?[rsn]?|lauwarme?[rsn]?|warme?[rsn]?|flüssige?[rsn]?|zimmerwarme?[rsn]?|gefrorene?[rsn]?|geriebene?[rsn]?|gerieben|feine?[rsn]?|zum|für|den|das|die|der|tourieren|einschlagen|einziehen|butterplatte|die butterplatte|ausrollen|bestreichen|bestäuben|etwas|mehr|und|größe|m|l|s|gemahlene?[rsn]?|geschmolzene?[rsn]?|würfel|päckchen|große?|kleine?|frische?[rsn]?|ganze?[rsn]?|reife?[rsn]?|aktive?[rsn]?|platte|in|stücken',
   ),
   acts: [
     [
@@ -47,9 +50,22 @@ export const DE: RecipeWords = {
         'butter[^.;,]*?zu einer? (?:platte|ziegel|block)[^.;,]*?(?:klopfen|rollen|formen|schlagen)|butterplatte (?:klopfen|herstellen|formen|ausrollen)',
       ),
     ],
-    ['lock-in', anywhere('(?:butter[^.;,]{0,30}?)?einschlagen|eingeschlagen|einziehen')],
+    [
+      'lock-in',
+      anywhere(
+        '(?:butter[^.;,]{0,30}?)?einschlagen|eingeschlagen|einziehen|(?:teig)?(?:ecken|seiten|lappen)[^.;,]*(?:darüber|über die butter)\\p{L}*',
+      ),
+    ],
+    ['turn', anywhere(`(?:(?<n>${COUNT})\\s+)?${KIND}(?=\\s+und\\s+(?:${COUNT}\\s+)?${KIND}\\s+tour)`)],
+    [
+      'turn',
+      anywhere(
+        '(?:in (?:drei|vier) (?:lagen|schichten|teile[n]?)|dreifach|vierfach)[^.;,]*?(?:legen|zusammenlegen|falten|zusammenfalten|schlagen)',
+      ),
+    ],
     ['turn', anywhere(`(?:(?<n>${COUNT})\\s+)?(?:weitere\\s+)?${KIND}\\s+tour(?:en)?`)],
     ['turn', anywhere(`(?:noch\\s+)?(?<n>${TIMES})\\s+(?:einfach|doppelt)\\s+(?:ein)?tourieren`)],
+    ['turn', anywhere(`(?<n>${TIMES})\\s+(?:einfach|doppelt)`)],
     ['turn', anywhere('(?:einfach|doppelt)\\s+(?:ein)?tourieren')],
     ['turn', anywhere('(?:erste|zweite|dritte|vierte|[1-4]\\.)\\s+(?:einfache\\s+|doppelte\\s+)?tour')],
     ['turn', anywhere(`(?<n>${COUNT})\\s+touren`)],
@@ -62,23 +78,23 @@ export const DE: RecipeWords = {
     ['bulk', anywhere('stockgare|erste gare')],
     ['degas', anywhere('entgasen|zusammenschlagen|ausstoßen|durchstoßen')],
     ['proof', anywhere('stückgare|endgare')],
-    ['rise', anywhere('gehen|aufgehen|gare|reifen|verdoppel\\w+')],
+    ['rise', anywhere('gehen|aufgehen|anspringen|akklimatisieren|angehen|gare|reifen|verdoppel\\w+')],
     ['rest', anywhere('ruhen|ruhe|ruhezeit|teigruhe|stehen|entspannen|rasten|ballengare|quellen')],
     ['mix', anywhere('mischen|vermischen|vermengen|verrühren|anrühren|rühren|mischzeit')],
     ['knead', anywhere('kneten|verkneten|auskneten|knetzeit')],
     ['divide', anywhere('teilen|abwiegen|portionieren')],
     ['sheet', anywhere('ausrollen|ausgerollt|auf [\\d,.]+ ?mm(?: dick)?')],
-    ['cut', anywhere('schneiden|geschnitten|ausstechen')],
+    ['cut', anywhere('schneiden|ausschneiden|geschnitten|ausstechen')],
     [
       'shape',
       anywhere(
-        'formen|aufrollen|aufgerollt|flechten|wickeln|einrollen|aufarbeiten|ecken[^.;,]*falten|schlingen',
+        'formen|zu (?:windmühlen|taschen|hörnchen|knoten|zöpfen|brezeln)|aufrollen|aufgerollt|flechten|wickeln|einrollen|aufarbeiten|ecken[^.;,]*falten|schlingen',
       ),
     ],
     [
       'fill',
       anywhere(
-        'mit der füllung (?:bestreichen|füllen)|(?:pudding|creme|füllung|konfitüre)[^.;,]*?(?:geben|daraufgeben|setzen|verteilen|verstreichen|aufspritzen)|füllen',
+        'in die mitte (?:setzen|geben)|mit der füllung (?:bestreichen|füllen)|(?:pudding|creme|füllung|konfitüre)[^.;,]*?(?:geben|daraufgeben|setzen|verteilen|verstreichen|aufspritzen)|füllen',
       ),
     ],
     ['wash', anywhere('bestreichen|abstreichen|eistreiche|abglänzen')],
@@ -86,12 +102,13 @@ export const DE: RecipeWords = {
     ['preheat', anywhere('(?:ofen|backofen)[^.;,]*?vorheizen|vorheizen')],
     ['bake', anywhere('backen|gebacken|abbacken|im vorgeheizten ofen|backofen')],
     ['cool', anywhere('abkühlen|auskühlen')],
-    ['repeat', anywhere('wiederholen|noch (?:einmal|zweimal)')],
+    ['times', anywhere('(?:insgesamt |das ganze )(?<n>dreimal|viermal|zweimal)')],
+    ['repeat', anywhere(`(?:noch\\s+)?(?<n>${TIMES})\\s+wiederholen|wiederholen`)],
   ],
   folds: [
-    ['book', somewhere('doppelte?n?|doppelt')],
+    ['book', somewhere('doppelte?n?|doppelt|vier|vierfach')],
     ['half', somewhere('halbe?n?')],
-    ['letter', somewhere('einfache?n?|einfach')],
+    ['letter', somewhere('einfache?n?|einfach|drei|dreifach')],
   ],
   lockIns: [
     ['envelope', somewhere('briefumschlag|ecken der butter|diagonal')],
@@ -101,7 +118,7 @@ export const DE: RecipeWords = {
     ['half-lock', somewhere('eine hälfte|hälfte des teigs')],
   ],
   times: [
-    [1, somewhere('eine?n?|einmal')],
+    [1, somewhere('eine?n?|einmal|1|1\\s?(?:x|×|mal)')],
     [2, somewhere('zwei|zweimal|2|2\\s?(?:x|×|mal)')],
     [3, somewhere('drei|dreimal|3|3\\s?(?:x|×|mal)')],
     [4, somewhere('vier|viermal|4|4\\s?(?:x|×|mal)')],
@@ -112,6 +129,8 @@ export const DE: RecipeWords = {
   between: somewhere('dazwischen|zwischen (?:den|jeder)'),
   last: somewhere('nach der letzten(?: tour)?|zuletzt|danach|am schluss'),
   inARow: somewhere('hintereinander|direkt nacheinander|ohne ruhe|in einem zug'),
+  room: somewhere('(?:bei )?(?:zimmer|raum)temperatur'),
+  doughTemperature: /(?<!\p{L})(?:t\.?t\.?|teigtemperatur)\s*(?:of|von|de|:|=|~|ca\.)?\s*$/iu,
   slow: somewhere('langsam|1\\. gang|erster gang'),
   fast: somewhere('schnell|2\\. gang|zweiter gang'),
   steam: somewhere('dampf|schwaden'),
@@ -131,7 +150,8 @@ export const DE: RecipeWords = {
   ],
   makes:
     /(?:ergibt|für|reicht für|x)\s*(?:etwa|ca\.?)?\s*(\d{1,4})(?!\s*(?:g|kg|ml|min|h|cm|mm|%|[.,]\d))(?![\p{L}\d])|(\d{1,4})\s*(?:stück|stk\.?|st\.|hörnchen|kipferl|brötchen)(?![\p{L}])/iu,
+  gives: /(?<!\p{L})ergibt\s+(?:etwa\s+|ca\.\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+Stück(?!\p{L})/iu,
   pieces:
-    /(?<![\d.,/])(\d{1,4})(?!\s*(?:%|°|x\s*\d+\s*(?:cm|mm)))(?:\s*x\s*(\d+)\s*g)?\s*(?:\p{L}+ ){0,1}?(?:dreiecke|rechtecke|quadrate|scheiben|stücke?n?|hörnchen|kipferl|brötchen|teile|kugeln|streifen|weckchen|knoten|schnecken)/iu,
+    /(?<![\d.,/])(\d{1,4})(?![.,]\d|\s*(?:%|°|(?:cm|mm|inch(?:es)?|in|min|h|g|kg)(?!\p{L})|x\s*\d+\s*(?:cm|mm)))(?:\s*x\s*(\d+)\s*g)?\s*(?:\p{L}+ ){0,1}?(?:dreiecke|rechtecke|quadrate|scheiben|stücke?n?|hörnchen|kipferl|brötchen|teile|kugeln|streifen|weckchen|knoten|schnecken)/iu,
   then: /[,;–—]\s+|\s+(?:und )?(?:dann|danach|anschließend)\s+|\s+und\s+/giu,
 };

@@ -39,24 +39,33 @@ export const EN: RecipeWords = {
   rollIn: somewhere(
     'roll(?:ing|ed)?[- ]in|to roll in|laminat\\w+|to laminate|for the (?:butter )?(?:block|layer)|(?:to )?fold(?:ing)? in|butter (?:block|layer|sheet)|block of(?: \\w+)? butter|grated|lock(?:ing)?[- ]in',
   ),
+  finishing: somewhere(
+    'egg ?wash|for (?:the )?(?:wash|glaze|brushing|sprinkling|topping|finishing)|to (?:finish|glaze|brush|sprinkle|decorate)',
+  ),
   beside: anywhere(
-    'cold|very|soft|softened|plus|extra|melted|lukewarm|warm|tepid|hot|fine|finely|freshly|ground|cubed|diced|pliable|chilled|frozen|grated|for|rolling|in|laminating|lamination|to|laminate|roll|the|a|an|of|block|layer|butter block|dusting|brushing|room|temperature|at|or|and|more|as|needed|large|medium|small|beaten|lightly|sifted|good|quality|roll-in|fold|sachet|packet|sticks?|ripe|active|folding|weighed|about|piece',
+    'cold|very|crumbled|european(?:-style)?|good-quality|organic|free-range|unbleached|liquid|crushed|strained|sliced|toasted|thawed|soft|softened|plus|extra|melted|lukewarm|warm|tepid|hot|fine|finely|freshly|ground|cubed|diced|pliable|chilled|frozen|grated|for|rolling|in|laminating|lamination|to|laminate|roll|the|a|an|of|block|layer|butter block|dusting|brushing|room|temperature|at|or|and|more|as|needed|large|medium|small|beaten|lightly|sifted|good|quality|roll-in|fold|sachet|packet|sticks?|ripe|active|folding|weighed|about|piece',
   ),
   acts: [
     [
       'butter',
       anywhere(
-        '(?:beat|pound|hammer|tap|bash|press|roll|shape|form)(?=[^.;]*\\bbutter\\b)(?=[^.;]*\\b(?:block|sheet|square|slab|rectangle|flat)\\b)[^.;,]*?\\bbutter\\b[^.;,]*?(?:block|sheet|square|slab|rectangle)|make the butter block|pound the butter',
+        '(?:beat|pound|hammer|tap|bash|press|roll|shape|form)(?=[^.;]*\\bbutter\\b)(?=[^.;]*\\b(?:block|sheet|square|slab|rectangle|flat)\\b)[^.;,]*?\\bbutter\\b[^.;,]*?(?:block|sheet|square|slab|rectangle)|make the butter block|pound the butter|pound (?:them|it)[^.;]*?(?:block|square|slab|sheet)',
       ),
     ],
     [
       'lock-in',
       anywhere(
-        'lock(?:ed|ing)?(?:[- ]in|\\s+(?:it|the[^.;,]{0,30}?butter(?: block)?)(?: in)?)|enclos\\w+|close[^.;,]*over it|fold the (?:sides|corners|flaps)[^.;,]*over it|wrap the butter|seal the butter|encase\\w*|stack the (?:discs|rounds)',
+        'lock(?:ed|ing)?(?:[- ]in|\\s+(?:it|the[^.;,]{0,30}?butter(?: block)?)(?: in)?)|enclos\\w+|close[^.;,]*over (?:it|the butter)|fold (?:the |both |all )?(?:two |four )?(?:sides|corners|flaps)[^.;,]*over (?:it|the butter)|wrap the butter|seal the butter|encase\\w*|stack the (?:discs|rounds)',
+      ),
+    ],
+    ['turn', anywhere(`(?<n>${COUNT})\\s*x\\s*${KIND}(?:\\s+${FOLD})?`)],
+    [
+      'turn',
+      anywhere(
+        `(?:(?<n>${COUNT})\\s+)?${KIND}(?=(?:\\s*,\\s*(?:${COUNT}\\s+)?${KIND})*,?\\s+and\\s+(?:${COUNT}\\s+)?${KIND}\\s+${FOLD})`,
       ),
     ],
     ['turn', anywhere(`(?:(?<n>${COUNT})\\s+)?(?:more\\s+|further\\s+)?${KIND}\\s+${FOLD}`)],
-    ['turn', anywhere(`(?<n>${COUNT})\\s*x\\s*${KIND}(?:\\s+${FOLD})?`)],
     [
       'turn',
       anywhere(
@@ -69,8 +78,17 @@ export const EN: RecipeWords = {
         `(?<n>${COUNT})\\s+(?:more\\s+|further\\s+)?(?:turns|folds)(?:\\s+in\\s+(?:three|thirds|four|half))?`,
       ),
     ],
-    ['turn', anywhere('(?:1st|2nd|3rd|4th|first|second|third|fourth)\\s+(?:turn|fold)')],
-    ['fold', anywhere('stretch(?:es)? and folds?|coil folds?|fold in the bowl')],
+    [
+      'turn',
+      anywhere('(?<!after (?:the|your) )(?:1st|2nd|3rd|4th|first|second|third|fourth)\\s+(?:turn|fold)'),
+    ],
+    [
+      'fold',
+      anywhere(
+        'stretch(?:es)? and folds?|folds?(?= at \\d| after \\d| every \\d)|coil folds?|fold in the bowl',
+      ),
+    ],
+    ['turn', anywhere(`(?<n>${COUNT})\\s+(?:more|further)\\s+(?:turn|fold)`)],
     ['retard', anywhere('retard(?:ed|ing|s)?')],
     ['thaw', anywhere('thaw(?:ed|ing)?|defrost(?:ed|ing)?')],
     ['freeze', anywhere('freeze|frozen on|bag them')],
@@ -92,23 +110,23 @@ export const EN: RecipeWords = {
     ['mix', anywhere('mix(?:ed|ing)?|combine|stir|whisk|blend|bring together')],
     ['knead', anywhere('knead(?:ed|ing)?')],
     ['divide', anywhere('divid(?:e|ed|ing)|scale (?=\\d)|portion')],
-    ['cut', anywhere('cut(?:ting)?')],
+    ['cut', anywhere('cut(?:ting)?(?! the butter)|slice(?:d)?(?= into| it into)')],
     [
       'shape',
       anywhere(
-        'shap(?:e|ed|ing)|roll(?:ed)?(?: \\w+){0,3}? up|roll up|roll each|form(?:ed)? (?:into|balls|knots)|tie(?: into)?|braid(?:ed)?|plait(?:ed)?|twist|fold the corners|make up',
+        '(?<!the )shap(?:e|ed|ing)(?! (?:it |the dough )?into an? (?:\\w+ )?(?:ball|disc|block|rectangle|round|square))|roll(?:ed)?(?: \\w+){0,3}? up|roll up|roll each (?:one |piece )?(?:around|up)|form(?:ed)? (?:into|balls|knots)|tie(?: into)?|braid(?:ed)?|plait(?:ed)?|twist|fold the corners|fold (?:every|each|the)[^.;,]*(?:point|corner|tip)s?|make up',
       ),
     ],
     [
       'sheet',
       anywhere(
-        'roll(?:ed|ing)?(?: it| the dough| the block)?(?: out| again| to| into a)|roll out|sheet(?: it)?(?= to|\\s+\\d)|pin out|flatten out',
+        'roll(?:ed|ing)?(?: it| the dough| the block)?(?: out| again| to| into a)|roll out|roll (?:each|every|one) (?:half|piece|part|disc)[^.;,]*?(?:to|into|out)|sheet(?: it)?(?= to|\\s+\\d)|pin out|flatten out',
       ),
     ],
     [
       'fill',
       anywhere(
-        'spread (?=[^.;,]*(?:filling|custard|cream|paste|jam))|put[^.;,]*(?=custard|filling|jam)|pipe|spoon[^.;,]*(?:filling|custard|jam)|fill(?: with)?(?! the)',
+        'spread(?=[^.;,]*(?:filling|custard|cream|paste|jam))|(?:put|place|drop|dollop)[^.;,]*?(?:custard|filling|jam)|pipe|spoon[^.;,]*(?:filling|custard|jam)|fill(?: with)?(?! the)',
       ),
     ],
     [
@@ -124,8 +142,9 @@ export const EN: RecipeWords = {
       ),
     ],
     ['preheat', anywhere('(?:pre-?)?heat (?:the |your )?oven')],
-    ['bake', anywhere('bak(?:e|ed|ing)|oven')],
+    ['bake', anywhere('(?<!before )(?:bake|bakes|baked|baking(?=:| (?:for|at|time|temperature)))|oven')],
     ['cool', anywhere('cool(?:s|ed|ing)?(?= on|\\b)')],
+    ['times', anywhere('(?<n>three|four|five|\\d) times(?: in (?:all|total))?')],
     ['repeat', anywhere('repeat(?:ed)?|do (?:this|it|that) (?=again|twice|three|two)')],
   ],
   folds: [
@@ -149,11 +168,16 @@ export const EN: RecipeWords = {
     [6, somewhere('six|6')],
   ],
   each: somewhere(
-    'after each(?! other)|between each|each time|each followed|in between|between|after every|following each',
+    'after each(?! other)|between (?:the two|them)|between each|each time|each followed|in between|between|after every|following each',
   ),
-  between: somewhere('between(?: each)?|in between'),
-  last: somewhere('after the (?:last|final)(?: \\w+)?|the last(?: one| time)?|and the last|at the end'),
+  between: somewhere('between(?: each| the two| them)?|in between'),
+  last: somewhere(
+    'after the (?:last|final|second|third|fourth)(?: \\w+)?|the last(?: one| time)?|and the last|at the end',
+  ),
   inARow: somewhere('straight after|in a row|one after the other|in one go|without (?:a )?rest|back to back'),
+  room: somewhere('room temperature|on the (?:bench|counter)|ambient'),
+  doughTemperature:
+    /(?<!\p{L})(?:d\.?d\.?t\.?|d\.?t\.?|(?:final |target )?dough temp(?:erature|\.)?)\s*(?:of|von|de|:|=|~|ca\.)?\s*$/iu,
   slow: somewhere('slow(?:ly)?|low|first speed|1st speed|speed 1'),
   fast: somewhere('fast|high|second speed|2nd speed|speed 2'),
   steam: somewhere('steam'),
@@ -174,7 +198,8 @@ export const EN: RecipeWords = {
   ],
   makes:
     /(?:makes|yields?|serves|for|gives|quantity|x)\s*(?:about\s*)?[:x]?\s*(\d{1,4})(?!\s*(?:g|kg|ml|min|h|cm|mm|in|hours?|minutes?|%|x|[.,]\d))(?![\p{L}\d])|\((\d{1,4})(?:\s*(?:pieces|pcs|rolls|crescents))?\)\s*$|(\d{1,4})\s*(?:pieces|pcs|rolls|crescents)(?![\p{L}])/iu,
+  gives: /(?<!\p{L})(?:makes|yields)\s+(?:about\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+pieces(?!\p{L})/iu,
   pieces:
-    /(?<![\d.,/])(\d{1,4})(?!\s*(?:%|°|x\s*\d+\s*(?:cm|mm|in)))(?:\s*x\s*(\d+)\s*g)?\s*(?:g (?:balls|pieces)|(?:\p{L}+ ){0,1}?(?:triangles?|rectangles?|squares?|slices?|pieces?|crescents?|rolls?|strips|wedges?|balls?|knots?|snails?)|(?=[.,;]|$|\s+and roll|\s+equal))/iu,
+    /(?<![\d.,/])(\d{1,4})(?![.,]\d|\s*(?:%|°|(?:cm|mm|inch(?:es)?|in|min|h|g|kg)(?!\p{L})|x\s*\d+\s*(?:cm|mm|in)))(?:\s*x\s*(\d+)\s*g)?\s*(?:g (?:balls|pieces)|(?:\p{L}+ ){0,1}?(?:triangles?|rectangles?|squares?|slices?|pieces?|crescents?|rolls?|strips|wedges?|balls?|knots?|snails?)|(?=[.,;]|$|\s+and roll|\s+equal))/iu,
   then: /[,;–—]\s+|\s+(?:and )?then\s+|\s+(?:and|but)\s+/giu,
 };

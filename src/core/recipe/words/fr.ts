@@ -14,7 +14,7 @@ export const FR: RecipeWords = {
   day: ahead('jours?|j'),
   overnight: anywhere('(?:toute )?(?:une|la) nuit|du jour au lendemain'),
   upTo: /^\s*(?:[-–—]|(?:à|ou)(?![\p{L}]))\s*/iu,
-  degrees: /^\s*(?:(?:°|º)\s*([CF])?|degrés?(?: celsius)?|([CF])(?![\p{L}\d]))(?![\p{L}\d])/iu,
+  degrees: /^\s*(?:(?:°|º)\s*([CF])?|degrés?(?: celsius)?|([CF])(?![\p{L}\d]|\.?\s*à))(?![\p{L}\d])/iu,
   gas: anywhere('th(?:ermostat)?\\.?\\s*(\\d)'),
   fan: somewhere('chaleur tournante|ventilé'),
   headings: [
@@ -31,12 +31,18 @@ export const FR: RecipeWords = {
     ['ingredients', somewhere('ingrédients')],
   ],
   rollIn: somewhere('tourage|feuilletage|pour (?:le )?tour(?:er|age)|à tourer|pommade pour|râpé'),
+  finishing: somewhere('pour (?:la dorure|dorer|saupoudrer|le glaçage|la finition|décorer)'),
   beside: anywhere(
-    'froide?s?|moue?s?|mou|tièdes?|fondue?s?|pommade|ramollie?s?|râpée?s?|congelée?s?|pour|le|la|les|l|du|de|d|tourage|feuilletage|tourer|fine?s?|entière?s?|moyens?|gros|petits?|et|ou|à|température|ambiante|en|morceaux|dés|fraîche?s?|bien|actif|dorure|plan|travail|un|une|peu|rafraîchi',
+    'aop|aoc|extra|bio|émiettée?s?|battue?s?|bien|très|froide?s?|moue?s?|mou|tièdes?|fondue?s?|pommade|ramollie?s?|râpée?s?|congelée?s?|pour|le|la|les|l|du|de|d|tourage|feuilletage|tourer|fine?s?|entière?s?|moyens?|gros|petits?|et|ou|à|température|ambiante|en|morceaux|dés|fraîche?s?|bien|actif|dorure|plan|travail|un|une|peu|rafraîchi',
   ),
   acts: [
     ['butter', anywhere('(?:façonner|taper|étaler|abaisser) le beurre[^.;,]*?(?:carré|plaque|rectangle)')],
-    ['lock-in', anywhere('enchâss\\w+(?:[^.;,]{0,12}?beurre)?|enferme[rz] le beurre|enchâssage|beurrage')],
+    [
+      'lock-in',
+      anywhere(
+        'enchâss\\w+(?:[^.;,]{0,12}?beurre)?|enferme[rz] le beurre|enchâssage|beurrage|(?:rabatt|referm)\\p{L}*[^.;,]*(?:par-dessus|sur le beurre|le beurre)',
+      ),
+    ],
     ['turn', anywhere(`(?:(?<n>${COUNT})\\s+)?(?:autres?\\s+|deuxième\\s+|troisième\\s+)?tours?\\s+${KIND}`)],
     ['turn', anywhere('plier en (?:trois|quatre|deux)')],
     ['turn', anywhere(`(?<n>${COUNT})\\s+tours`)],
@@ -60,14 +66,15 @@ export const FR: RecipeWords = {
     [
       'fill',
       anywhere(
-        'tartine[rz] (?:de|la) (?:garniture|crème)|étale[rz] la (?:crème|garniture)|garni[rz]|parseme[rz] les|dépose[rz]',
+        'tartine[rz] (?:de|la) (?:garniture|crème)|étale[rz] la (?:crème|garniture)|garni(?:r|ssez)|parseme[rz] les|dépose[rz]',
       ),
     ],
     ['wash', anywhere('dore[rz]|dorure|badigeonne[rz]')],
     ['finish', anywhere('glace[rz]|nappe[rz]|saupoudre[rz]|sirop')],
     ['preheat', anywhere('préchauffe[rz]')],
-    ['bake', anywhere('cuire|cuisson|enfourne[rz]|four')],
+    ['bake', anywhere('cuire|cuisson|enfourne[rz]|four(?! éteint)')],
     ['cool', anywhere('refroidir|ressuer|ressuage')],
+    ['times', anywhere('(?<n>deux|trois|quatre|\\d) fois')],
     ['repeat', anywhere('recommence[rz]|répéte[rz]|renouvele[rz]')],
   ],
   folds: [
@@ -90,10 +97,15 @@ export const FR: RecipeWords = {
     [5, somewhere('cinq|5')],
     [6, somewhere('six|6')],
   ],
-  each: somewhere('après chaque(?: tour)?|après chacun|entre chaque|chaque fois|entre les tours'),
-  between: somewhere('entre chaque|entre les tours'),
+  each: somewhere(
+    'entre les deux|après chaque(?: tour)?|après chacun|entre chaque|chaque fois|entre les tours',
+  ),
+  between: somewhere('entre les deux|entre chaque|entre les tours'),
   last: somewhere('après le dernier(?: tour)?|à la fin'),
   inARow: somewhere("d['’]affilée|à la suite|sans repos|coup sur coup"),
+  room: somewhere('(?:à )?température ambiante'),
+  doughTemperature:
+    /(?<!\p{L})(?:t\.?p\.?|température (?:de |de la )?pâte)\s*(?:of|von|de|:|=|~|ca\.)?\s*$/iu,
   slow: somewhere('lentement|petite vitesse|1re vitesse|première vitesse'),
   fast: somewhere('vite|2e vitesse|deuxième vitesse|grande vitesse'),
   steam: somewhere('buée|vapeur'),
@@ -113,7 +125,8 @@ export const FR: RecipeWords = {
   ],
   makes:
     /(?:pour|donne|x)\s*(?:environ\s*)?(\d{1,4})(?!\s*(?:g|kg|ml|cl|min|h|cm|mm|%|[.,]\d))(?![\p{L}\d])|\((\d{1,4})(?:\s*(?:pièces|p\.))?\)\s*$|(\d{1,4})\s*(?:pièces|p\.)/iu,
+  gives: /(?<!\p{L})donne\s+(?:environ\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+pièces(?!\p{L})/iu,
   pieces:
-    /(?<![\d.,/])(\d{1,4})(?!\s*(?:%|°|x\s*\d+\s*(?:cm|mm)))(?:\s*x\s*(\d+)\s*g)?\s*(?:(?:\p{L}+ ){0,1}?(?:triangles|rectangles|carrés|tranches|pièces|croissants|pâtons|escargots|boules|bandes)|(?=[.,;]|$))/iu,
+    /(?<![\d.,/])(\d{1,4})(?![.,]\d|\s*(?:%|°|(?:cm|mm|inch(?:es)?|in|min|h|g|kg)(?!\p{L})|x\s*\d+\s*(?:cm|mm)))(?:\s*x\s*(\d+)\s*g)?\s*(?:(?:\p{L}+ ){0,1}?(?:triangles|rectangles|carrés|tranches|pièces|croissants|pâtons|escargots|boules|bandes)|(?=[.,;]|$))/iu,
   then: /[,;–—]\s+|\s+puis\s+|\s+et\s+/giu,
 };

@@ -30,7 +30,8 @@ export type Act =
   | 'preheat'
   | 'bake'
   | 'cool'
-  | 'repeat';
+  | 'repeat'
+  | 'times';
 
 /** Words of recipes in one language. Every expression is for whole words, whatever their case. */
 export interface RecipeWords {
@@ -50,6 +51,8 @@ export interface RecipeWords {
   headings: readonly [StageKind | 'method' | 'ingredients', RegExp][];
   /** What marks butter as the one that is rolled in. */
   rollIn: RegExp;
+  /** What marks an ingredient as one for the wash or the finish. */
+  finishing: RegExp;
   /** What may stand around an ingredient's name and changes nothing about what it is. */
   beside: RegExp;
   acts: readonly [Act, RegExp][];
@@ -62,6 +65,10 @@ export interface RecipeWords {
   between: RegExp;
   last: RegExp;
   inARow: RegExp;
+  /** Where it is neither cold nor warm on purpose. */
+  room: RegExp;
+  /** Right before a temperature, says that it is the dough's own when it is mixed. */
+  doughTemperature: RegExp;
   slow: RegExp;
   fast: RegExp;
   steam: RegExp;
@@ -74,6 +81,8 @@ export interface RecipeWords {
   shapes: readonly [PieceShape, RegExp][];
   /** A yield: the number is its first group that is there. */
   makes: RegExp;
+  /** A yield that a method names: its number is the first group. */
+  gives: RegExp;
   /** Number of pieces beside what they are. */
   pieces: RegExp;
   /** Between parts of a sentence. */

@@ -35,7 +35,7 @@ describe('a recipe', () => {
     'congelation',
     'roules-cannelle',
   ])('becomes a product that is planned here: %s', async (name) => {
-    const { productId } = (await ok(take(textOf(name), name))) as { productId: number };
+    const { productId } = await ok<{ productId: number }>(take(textOf(name), name));
     const product = await productToEdit(house.pool, productId);
     expect(product?.draft.name).toBe(name);
     const due = formatLocal(addLocalDays(await house.now(), 6, 'Europe/Berlin'), 'Europe/Berlin');
