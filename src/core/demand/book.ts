@@ -12,7 +12,7 @@ export interface OrderBook {
   /** Pieces that doughs in the plan make beyond what is ordered. */
   left: Supply[];
   closed: { day: string; note: string }[];
-  stock: { productId: number; pieces: number }[];
+  stock: { productId: number; pieces: number; promised: number }[];
   taken: FromFreezer[];
   proposals: ProposedDough[];
   makers: Maker[];

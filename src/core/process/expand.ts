@@ -211,7 +211,9 @@ export function expandDough(
   for (const output of outputs) {
     const { route } = output.product;
     const inAll = traysFor(output);
-    const loads = Math.min(output.pieces, output.loads ?? Math.ceil(inAll / ovenTrays));
+    // Only what is baked comes in loads.
+    const isBaked = route.output.steps.some(({ kind }) => kind === 'bake');
+    const loads = isBaked ? Math.min(output.pieces, output.loads ?? Math.ceil(inAll / ovenTrays)) : 1;
     const perLoad = Math.ceil(output.pieces / loads);
     for (let nth = 1; nth <= loads; nth++) {
       const part = Math.min(perLoad, output.pieces - perLoad * (nth - 1));
@@ -245,11 +247,11 @@ export function expandDough(
   return { steps, links, ready, kg, bowls, bowlKg: mixed / bowls, cut };
 }
 
-/** The steps from makeup to the end of cooling: as long, trays and tins are not free for other pieces. */
+/** The steps from makeup to the end of cooling, or of freezing: as long, trays and tins are not free for other pieces. */
 function carriedSteps({ steps }: Route): ReadonlySet<string> {
   const main = steps.filter(({ branch }) => branch === undefined);
   const first = main.findIndex(({ kind }) => kind === 'shape' || kind === 'divide');
-  const last = main.findLastIndex(({ kind }) => kind === 'cool' || kind === 'bake');
+  const last = main.findLastIndex(({ kind }) => kind === 'cool' || kind === 'bake' || kind === 'freeze');
   return new Set(main.slice(Math.max(0, first), last + 1).map(({ id }) => id));
 }
 

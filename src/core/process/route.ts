@@ -85,6 +85,8 @@ export interface RouteStep {
   cools?: boolean;
   /** A bake is done when its core has come to the first, °C; the second is the most it should have. */
   core?: readonly [number, number];
+  /** When it ends, its pieces are in the freezer's stock, or no longer. */
+  stock?: 'in' | 'out';
   /** The step ends when a person says so, though nobody stands by it: a bake. */
   ends?: 'tap';
 }

@@ -1,6 +1,7 @@
 import type { Allergen } from '../formula/ingredient';
 import type { BlockWork } from '../process/block-work';
 import type { DoughStep } from '../process/expand';
+import type { OutputWay } from '../process/output-way';
 import type { PieceSpec, ProductSpec, RouteLink } from '../process/route';
 import type { Instant } from '../time/local';
 import type { FloorEvent } from './events';
@@ -12,6 +13,8 @@ export interface OutputRecord {
   product: string;
   pieces: number;
   dueAt: Instant;
+  /** Where its pieces go or come from; left out where they are baked fresh. */
+  way?: Exclude<OutputWay, 'fresh'>;
   freshFor: number;
   /** How a piece is cut or divided, filled and made up. */
   piece: PieceSpec;

@@ -2,11 +2,14 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { doughSize } from '@/core/process/expand';
+import { productOn } from '@/core/process/freezer-routes';
+import { OUTPUT_WAYS, type OutputWay } from '@/core/process/output-way';
 import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
 import { type Db } from '../db/rows';
-import { sizes } from '../store/doughs';
+import { doughsDueFrom, sizes } from '../store/doughs';
+import { frozenBy } from '../store/frozen';
 import { house, houseSettings } from '../store/house';
 import { currentProducts, type ProductVersion } from '../store/products';
 import { searching } from '../searching';
@@ -24,7 +27,7 @@ import {
 
 interface DoughInput {
   clientId: string;
-  outputs: { productId: number; pieces: number; due: string }[];
+  outputs: { productId: number; pieces: number; due: string; way?: OutputWay }[];
   /** Said once more, though the same dough is in the plan already. */
   again?: boolean;
   /** Late is better than not at all: ways out are looked for afterwards. */
@@ -43,6 +46,7 @@ const schema = Joi.object<DoughInput>({
           .messages({ '*': asText(coded('refusals.chooseAProductOfTheHouse')) }),
         pieces,
         due: localTime,
+        way: Joi.string().valid(...OUTPUT_WAYS),
       }),
     )
     .min(1)
@@ -57,7 +61,12 @@ const schema = Joi.object<DoughInput>({
   late: Joi.boolean(),
 });
 
-type Output = { product: ProductVersion; pieces: number; dueAt: number };
+/** A new dough, each output on its way. */
+interface DoughToAdd extends NewDough {
+  outputs: (NewDough['outputs'][number] & { way: OutputWay })[];
+}
+
+type Output = { product: ProductVersion; pieces: number; dueAt: number; way: OutputWay };
 
 async function readOutputs(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,
@@ -66,7 +75,7 @@ async function readOutputs(
 ): Promise<Output[]> {
   const products = await currentProducts(db);
   const daysAhead = (await houseSettings(db)).planDaysAhead;
-  return input.outputs.map(({ productId, pieces, due }, i) => {
+  return input.outputs.map(({ productId, pieces, due, way = 'fresh' }, i) => {
     const product = products.find((p) => p.productId === productId);
     if (!product) throw new Refusal(coded('refusals.theHouseHasNoSuchProduct'), `outputs.${i}.productId`);
     const dueAt = parseLocal(due, zone);
@@ -79,7 +88,7 @@ async function readOutputs(
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
       throw new Refusal(coded('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
     }
-    return { product, pieces, dueAt };
+    return { product: productOn(way, product), pieces, dueAt, way };
   });
 }
 
@@ -93,6 +102,8 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
       );
     }
   });
+  // There is no dough of it to be mixed.
+  if (first?.way === 'from-freezer') return;
   const [{ bowlKg, cutting }, settings] = await Promise.all([sizes(db), houseSettings(db)]);
   const most = settings.mostBowls * bowlKg;
   const size = doughSize(outputs, cutting);
@@ -111,10 +122,28 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
     throw new Refusal(coded('refusals.noSheetThatThisHouseCan'), 'outputs.0.pieces');
 }
 
+/** What comes out of the freezer has to be in it by then, and promised to nobody else. */
+async function refuseNotFrozen(
+  { db, now }: Pick<SearchContext, 'db' | 'now'>,
+  outputs: Output[],
+): Promise<void> {
+  if (outputs.every(({ way }) => way !== 'from-freezer')) return;
+  const doughs = await doughsDueFrom(db, now);
+  for (const [i, { product, pieces, dueAt, way }] of outputs.entries()) {
+    if (way !== 'from-freezer') continue;
+    const there = await frozenBy(db, doughs, { productId: product.productId, at: dueAt });
+    if (there < pieces)
+      throw new Refusal(
+        coded('refusals.notSoManyFrozen', { product: product.name, pieces: there }),
+        `outputs.${i}.pieces`,
+      );
+  }
+}
+
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
 async function refuseTwin({ db, now }: Pick<SearchContext, 'db' | 'now'>, outputs: Output[]): Promise<void> {
   const rows = await doughsDueAt(db, new Date(outputs[0]?.dueAt ?? 0));
-  const own = outputs.map((o) => `${o.product.versionId}:${o.pieces}:${o.dueAt / 1000}`).join();
+  const own = outputs.map((o) => `${o.product.versionId}:${o.pieces}:${o.dueAt / 1000}:${o.way}`).join();
   const plain = (text: string) => text.replace(/\.000/g, '');
   const twin = rows.find((row) => plain(row.outputs) === own);
   if (!twin) return;
@@ -138,7 +167,7 @@ async function nextName(db: Db, kind: string): Promise<string> {
   return `${kind} ${nth}`;
 }
 
-async function provisional(db: Db, outputs: Output[]): Promise<NewDough> {
+async function provisional(db: Db, outputs: Output[]): Promise<DoughToAdd> {
   const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
   const numbered = outputs.map((output, i) => ({ id: PROVISIONAL + i, ...output }));
   return { id: PROVISIONAL, name, outputs: numbered };
@@ -148,7 +177,7 @@ async function provisional(db: Db, outputs: Output[]): Promise<NewDough> {
 async function insertDough(
   { db, person, now }: CommandContext,
   client: string,
-  { outputs }: NewDough,
+  { outputs }: DoughToAdd,
 ): Promise<{ id: number; name: string; outputIds: Map<number, number> }> {
   const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
   const { id } = await writeDough(db, { client, name, now, personId: person.id });
@@ -156,7 +185,7 @@ async function insertDough(
   for (const output of outputs) {
     const made = await insertOutput(db, {
       ...{ doughId: id, versionId: output.product.versionId },
-      ...{ pieces: output.pieces, dueAt: output.dueAt },
+      ...{ pieces: output.pieces, dueAt: output.dueAt, way: output.way },
     });
     outputIds.set(output.id, made.id);
   }
@@ -173,7 +202,7 @@ function keyOf(key: string, outputIds: ReadonlyMap<number, number>): string {
 interface Found {
   /** The same form was sent before: this is what it made. */
   known?: { id: number; name: string };
-  dough?: NewDough;
+  dough?: DoughToAdd;
   place?: FoundPlace;
 }
 
@@ -193,6 +222,7 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     const { zone } = await house(db);
     const outputs = await readOutputs(context, input, zone);
     await refuseUnfit(db, outputs);
+    await refuseNotFrozen(context, outputs);
     if (!input.again) await refuseTwin(context, outputs);
     return searching(context, async () => {
       const dough = await provisional(db, outputs);

@@ -5,7 +5,7 @@ import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
-import { FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
+import { EVENT_KINDS, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
 import { type EventData, eventOf, type FloorEvent, type FloorEventKind } from '@/core/record/events';
 import type { Lesson } from '@/core/wire/lesson';
 import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
@@ -14,6 +14,7 @@ import { fromFahrenheit } from '@/core/units/temperature';
 import { type Db, insertOnce } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
+import { settleFrozen } from '../store/frozen';
 import { houseSettings } from '../store/house';
 import { command, type CommandContext, Refusal } from './command';
 import { eventData } from './event-data';
@@ -193,6 +194,7 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
       ...{ received_at: new Date(now), session_id: sessionId, waited: input.at !== undefined },
     });
     if (recorded && event.kind === 'undo') await unlearn(db, dough, event);
+    if (recorded && EVENT_KINDS[event.kind].moves) await settleFrozen(db, dough.id, now);
     const lesson = recorded ? await learnFrom(db, dough, event) : null;
     return { id: event.id, recorded, lesson };
   },

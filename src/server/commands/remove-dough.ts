@@ -1,4 +1,5 @@
 import { coded } from '@/core/codes/coded';
+import { productOn } from '@/core/process/freezer-routes';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { productVersions } from '../store/products';
@@ -60,9 +61,11 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
       db,
       rows.map((row) => row.versionId),
     );
-    const outputs = rows.flatMap(({ id: outputId, versionId, pieces, dueAt }) => {
+    const outputs = rows.flatMap(({ id: outputId, versionId, pieces, dueAt, way }) => {
       const product = products.get(versionId);
-      return product ? { id: outputId, product, pieces, dueAt: dueAt.getTime() } : [];
+      return product
+        ? { id: outputId, product: productOn(way, product), pieces, dueAt: dueAt.getTime() }
+        : [];
     });
     return searching(context, async () => ({
       name,

@@ -11,7 +11,8 @@ import { CREW } from '@/core/process/expand';
 import { taskId } from '@/core/process/step-ref';
 import { clockTime, dayTime, MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
-import { frozenStock } from '../store/frozen';
+import { doughsDueFrom } from '../store/doughs';
+import { freeFrozen } from '../store/frozen';
 import { houseSettings, people, staffing } from '../store/house';
 import { readWholePlan } from '../store/whole-problem';
 import { replan, type Replanning } from '../replan';
@@ -136,7 +137,7 @@ async function broughtAbout(
   body: Proposal['body'],
 ): Promise<Means> {
   const { zone } = whole;
-  if (way === 'frozen') return fromFreezer(db, { dough, zone }, body);
+  if (way === 'frozen') return fromFreezer(db, { dough, zone, now }, body);
   if (way === 'later') {
     const late = body.late.filter(({ doughId: id }) => id === dough.id);
     const acts = late.flatMap(({ product, readyAt }): ProposalAct[] => {
@@ -179,11 +180,12 @@ async function broughtAbout(
  */
 async function fromFreezer(
   db: SearchContext['db'],
-  { dough, zone }: { dough: DoughRecord; zone: string },
+  { dough, zone, now }: { dough: DoughRecord; zone: string; now: number },
   { late }: Proposal['body'],
 ): Promise<Means> {
   const own = late.filter(({ doughId: id }) => id === dough.id);
-  const stock = new Map((await frozenStock(db)).map(({ product, pieces }) => [product, pieces]));
+  const free = await freeFrozen(db, await doughsDueFrom(db, now));
+  const stock = new Map(free.map(({ product, pieces }) => [product, pieces]));
   const told = own.flatMap(({ product, dueAt, readyAt }) => {
     const output = dough.outputs.find((one) => one.product === product);
     const taken = Math.min(output?.pieces ?? 0, stock.get(product) ?? 0);

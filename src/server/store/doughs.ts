@@ -19,6 +19,8 @@ import {
   scrapOf,
   type Sizes,
 } from '@/core/process/expand';
+import { productOn } from '@/core/process/freezer-routes';
+import type { OutputWay } from '@/core/process/output-way';
 import type { ProductSpec } from '@/core/process/route';
 import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
 import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
@@ -40,6 +42,7 @@ interface OutputRow {
   versionId: number;
   pieces: number;
   dueAt: Date;
+  way: OutputWay;
   madeAt: Date;
 }
 
@@ -50,7 +53,7 @@ interface EventRow extends Omit<FlatEvent, 'at' | 'data' | 'receivedAt'> {
   waited: number;
 }
 
-const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
+const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt, o.way,
   d.created_at AS madeAt FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
 
 /**
@@ -124,8 +127,8 @@ async function assemble(
       lamination: blockWork(outputs, expanded, takes.cutting.blockKg, mixed.get(id)),
       ...(outputs[0]?.product.rises ? { rises: outputs[0].product.rises } : {}),
       yeastGrams: yeastGrams(outputs, expanded),
-      outputs: outputs.map(({ id: outputId, product, pieces, dueAt }) => ({
-        ...{ id: outputId, pieces, dueAt },
+      outputs: outputs.map(({ id: outputId, product, pieces, dueAt, way }) => ({
+        ...{ id: outputId, pieces, dueAt, ...(way === 'fresh' ? {} : { way }) },
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
@@ -149,24 +152,27 @@ async function assemble(
 }
 
 /** Expanded doughs that are remembered, with what they are made of: all that a board has, and as many supposed. */
-const expansions = remembered<{ expanded: ExpandedDough; outputs: readonly DoughOutput[] }>(200);
+const expansions = remembered<{ expanded: ExpandedDough; outputs: readonly OutputOnItsWay[] }>(200);
+
+type OutputOnItsWay = DoughOutput & { way: OutputWay };
 
 interface OutputVersion {
   id: number;
   versionId: number;
   pieces: number;
+  way: OutputWay;
   loads?: number;
 }
 
 /** Product versions never change, so a dough's steps and sizes follow from what is in the key. */
 const expansionKey = (outputs: readonly OutputVersion[], takes: Sizes): string =>
   JSON.stringify([
-    outputs.map(({ id, versionId, pieces, loads }) => [id, versionId, pieces, loads ?? 0]),
+    outputs.map(({ id, versionId, pieces, way, loads }) => [id, versionId, pieces, way, loads ?? 0]),
     takes,
   ]);
 
 /** A dough's steps and sizes. */
-function expandedOnce(outputs: readonly DoughOutput[], takes: Sizes): ExpandedDough {
+function expandedOnce(outputs: readonly OutputOnItsWay[], takes: Sizes): ExpandedDough {
   const key = expansionKey(
     outputs.map((output) => ({ ...output, versionId: output.product.versionId })),
     takes,
@@ -202,9 +208,9 @@ export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | n
     changesOf(db, [id], new Map()),
   ]);
   const times = planned.get(id) ?? (new Map() as StepTimes);
-  const outputs = rows.map(({ id: outputId, versionId, pieces }) => {
+  const outputs = rows.map(({ id: outputId, versionId, pieces, way }) => {
     const loads = loadsAmong([...times.keys()], outputId);
-    return { ...{ id: outputId, versionId, pieces }, ...(loads > 0 ? { loads } : {}) };
+    return { ...{ id: outputId, versionId, pieces, way }, ...(loads > 0 ? { loads } : {}) };
   });
   const known = expansions.peek(expansionKey(outputs, takes));
   if (!known) {
@@ -246,14 +252,14 @@ function blockWork(
 
 /** An output as it stands in the plan: a dough keeps its loads, whatever becomes of the oven. */
 function plannedOutput(
-  { id, doughId, versionId, pieces, dueAt }: OutputRow,
+  { id, doughId, versionId, pieces, dueAt, way }: OutputRow,
   products: ReadonlyMap<number, ProductVersion>,
   times: StepTimes,
   more: number,
 ) {
   const product = products.get(versionId);
   if (!product) throw new Error(`Dough ${doughId} names product version ${versionId}, which is not there.`);
-  const output = { id, product, pieces, dueAt: dueAt.getTime() };
+  const output = { id, product: productOn(way, product), pieces, way, dueAt: dueAt.getTime() };
   const settled = loadsAmong([...times.keys()], id);
   return settled > 0 ? { ...output, loads: settled + more } : output;
 }

@@ -1,3 +1,4 @@
+import type { OutputWay } from '@/core/process/output-way';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 /** The dough that a screen added under its own id. */
@@ -13,12 +14,13 @@ export function insertOutput(
     versionId,
     pieces,
     dueAt,
-  }: { doughId: number; versionId: number; pieces: number; dueAt: number },
+    way = 'fresh',
+  }: { doughId: number; versionId: number; pieces: number; dueAt: number; way?: OutputWay },
 ) {
   return write(
     db,
-    'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at) VALUES (?, ?, ?, ?)',
-    [doughId, versionId, pieces, new Date(dueAt)],
+    'INSERT INTO dough_output (dough_id, product_version_id, pieces, due_at, way) VALUES (?, ?, ?, ?, ?)',
+    [doughId, versionId, pieces, new Date(dueAt), way],
   );
 }
 
@@ -42,7 +44,7 @@ export function doughsDueAt(db: Db, due: Date) {
   return rowsOf<{ name: string; by: string; at: Date; outputs: string }>(
     db,
     `SELECT d.name, p.name AS \`by\`, d.created_at AS at,
-       GROUP_CONCAT(CONCAT_WS(':', o.product_version_id, o.pieces, UNIX_TIMESTAMP(o.due_at)) ORDER BY o.id) AS outputs
+       GROUP_CONCAT(CONCAT_WS(':', o.product_version_id, o.pieces, UNIX_TIMESTAMP(o.due_at), o.way) ORDER BY o.id) AS outputs
      FROM dough d JOIN dough_output o ON o.dough_id = d.id JOIN person p ON p.id = d.created_by
      WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at = ?)
      GROUP BY d.id`,
@@ -98,10 +100,11 @@ export function removedDough(db: Db, doughId: number) {
     versionId: number;
     pieces: number;
     dueAt: Date;
+    way: OutputWay;
     started: number;
   }>(
     db,
-    `SELECT d.name, o.id, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt,
+    `SELECT d.name, o.id, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt, o.way,
          EXISTS (SELECT 1 FROM floor_event WHERE dough_id = d.id) AS started
        FROM dough d JOIN dough_output o ON o.dough_id = d.id WHERE d.id = ? AND d.removed_at IS NOT NULL ORDER BY o.id`,
     [doughId],

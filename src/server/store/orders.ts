@@ -9,7 +9,7 @@ import { quickestWay } from '@/core/process/earliest';
 import { expandDough } from '@/core/process/expand';
 import { addLocalDays } from '@/core/time/local';
 import { doughsDueFrom, sizes } from './doughs';
-import { type Frozen, frozenStock, thawedFor } from './frozen';
+import { freeFrozen, type Frozen, frozenStock, thawedFor } from './frozen';
 import { house, houseSettings } from './house';
 import { currentProducts, type ProductVersion } from './products';
 import { type Db, rowsOf } from '../db/rows';
@@ -20,13 +20,15 @@ export const ORDER_DAYS = 7;
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
-  const [{ standing, closed, wanted }, stock, thawed, products, made, takes, settings, customers] =
+  const doughs = await doughsDueFrom(db, now);
+  const [{ standing, closed, wanted }, stock, free, thawed, products, made, takes, settings, customers] =
     await Promise.all([
       wantedIn(db, span),
       frozenStock(db),
+      freeFrozen(db, doughs),
       thawedFor(db, now),
       currentProducts(db),
-      doughsDueFrom(db, now).then((doughs) => madeBy(db, doughs, now)),
+      madeBy(db, doughs, now),
       sizes(db),
       houseSettings(db),
       rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
@@ -39,11 +41,14 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     cutting: takes.cutting,
   };
   const { covered, left } = assignSupply(wanted, made, thawed);
-  const { open, taken } = takeFrozen(covered, piecesOf(stock));
+  const { open, taken } = takeFrozen(covered, piecesOf(free));
   return {
     customers: customers.map(({ name }) => name),
     ...{ standing, demand: covered, left, closed, taken, makers, making },
-    stock: stock.map(({ productId, pieces }) => ({ productId, pieces })),
+    stock: stock.map(({ productId, pieces }) => ({
+      ...{ productId, pieces },
+      promised: pieces - (free.find((one) => one.productId === productId)?.pieces ?? 0),
+    })),
     proposals: proposeDoughs(open, makers, making),
   };
 }
@@ -69,7 +74,7 @@ const THAW_DAYS = 2;
 
 /** What comes out of the freezer in the coming days, since none of these doughs makes it; the earliest first. */
 export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Thaw[]> {
-  const stock = await frozenStock(db);
+  const stock = await freeFrozen(db, doughs);
   if (stock.length === 0) return [];
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, THAW_DAYS, zone), zone };
@@ -112,7 +117,8 @@ async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Prom
   const productOf = new Map(ids.map(({ outputId, productId }) => [outputId, productId]));
   return doughs.flatMap(({ id, name, outputs, steps }) =>
     outputs
-      .filter(({ id: outputId }) => productOf.has(outputId))
+      // What goes to the freezer is nobody's yet.
+      .filter(({ id: outputId, way }) => productOf.has(outputId) && way !== 'to-freezer')
       .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
         ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
         mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),

@@ -115,9 +115,9 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
           {say('dough.ofDough', { outputWords: outputWords(facts), weight: weight(facts.kg) })}
         </p>
         <p className="text-lg text-quiet">
-          {facts.outputs.map(({ id, product, dueAt }) => (
+          {facts.outputs.map(({ id, product, dueAt, way }) => (
             <span key={id} className="mr-5">
-              {say('dough.due', {
+              {say(way === 'to-freezer' ? 'dough.inTheFreezerBy' : 'dough.due', {
                 value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
                 time: dayTime(dueAt, zone),
               })}
@@ -130,12 +130,14 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
         <Button onClick={() => onNoting(true)} className="min-h-11">
           {say('dough.noteOnThisDough')}
         </Button>
-        <a
-          href={`/dough/${dough.id}/sheet`}
-          className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
-        >
-          {say('dough.mixingSheet')}
-        </a>
+        {dough.steps.some(({ step }) => step.kind === 'mix') && (
+          <a
+            href={`/dough/${dough.id}/sheet`}
+            className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+          >
+            {say('dough.mixingSheet')}
+          </a>
+        )}
         <a href="/plan" className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4">
           {say('dough.plan')}
         </a>

@@ -3,6 +3,7 @@
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
+import type { FromFreezer } from '@/core/demand/frozen';
 import type { Answer } from '@/core/wire/answer';
 import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
@@ -22,11 +23,14 @@ export function Freezer({
   products,
   zone,
   onMove,
+  onPlan,
 }: {
   book: OrderBook;
   products: ReadonlyMap<number, string>;
   zone: string;
   onMove: (input: FrozenMove) => Promise<Answer>;
+  /** Plans a batch of them; null for whoever does not plan. */
+  onPlan: ((batch: FromFreezer) => void) | null;
 }) {
   const say = useWords();
   const [productId, setProductId] = useState(String(book.makers[0]?.productId ?? ''));
@@ -38,12 +42,13 @@ export function Freezer({
       <h2 className="text-xl font-semibold">{say('orders.inTheFreezer')}</h2>
       {book.stock.length === 0 && <p className="text-quiet">{say('orders.nothingShapedLiesFrozen')}</p>}
       <ul>
-        {book.stock.map(({ productId: id, pieces: stock }) => (
+        {book.stock.map(({ productId: id, pieces: stock, promised }) => (
           <li key={id} className="flex justify-between border-b border-hairline py-1">
             <span>
               {stock} {products.get(id)?.toLowerCase()}
             </span>
             <span className="text-quiet">
+              {promised > 0 && `${say('orders.forPlannedBatches', { promised })} `}
               {usedOf(id) > 0
                 ? say('orders.forTheseOrdersThawThe', { usedOf: usedOf(id) })
                 : say('orders.free')}
@@ -62,6 +67,11 @@ export function Freezer({
                   time: dayTime(dueAt, zone),
                 })}
               </span>
+              {onPlan && (
+                <Button onClick={() => onPlan({ productId: id, pieces: wanted, dueAt })}>
+                  {say('orders.planTheBake')}
+                </Button>
+              )}
               <Button
                 onClick={() => void onMove({ productId: id, pieces: -wanted, note: '', forDue: dueAt })}
               >

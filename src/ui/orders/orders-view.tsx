@@ -8,7 +8,7 @@ import type { OrderBook } from '@/core/demand/book';
 import type { OrderWithSources } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
-import { longDayName, dayMonth, parseLocal } from '@/core/time/local';
+import { dayMonth, formatLocal, longDayName, parseLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 import { AddOrder } from './add-order';
@@ -110,7 +110,18 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
       </section>
       <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
         <Proposals book={book} zone={zone} mayPlan={mayPlan} onPlanned={() => router.refresh()} />
-        <Freezer book={book} products={products} zone={zone} onMove={(input) => act('move-frozen', input)} />
+        <Freezer
+          {...{ book, products, zone }}
+          onMove={(input) => act('move-frozen', input)}
+          onPlan={
+            mayPlan
+              ? ({ productId, pieces, dueAt }) => {
+                  const output = { productId, pieces, due: formatLocal(dueAt, zone), way: 'from-freezer' };
+                  void act('add-dough', { clientId: crypto.randomUUID(), outputs: [output] });
+                }
+              : null
+          }
+        />
       </aside>
       <AddOrder open={sheet === 'order'} onClose={closeSheet} book={book} />
       <StandingSheet open={sheet === 'standing'} onClose={closeSheet} book={book} products={products} />

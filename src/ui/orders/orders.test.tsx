@@ -126,7 +126,7 @@ describe('proposed doughs', () => {
     const [first, second] = house.sent.map(({ input }) => input);
     expect(second?.clientId).toBe(first?.clientId);
     expect([first?.late, second?.late]).toEqual([undefined, true]);
-    expect(second?.outputs).toEqual([{ productId: 1, pieces: 120, due: '1970-01-04T00:00' }]);
+    expect(second?.outputs).toEqual([{ productId: 1, pieces: 120, due: '1970-01-04T00:00', way: 'fresh' }]);
     // Planned, it is not among what the house proposes next.
     again(section([]));
     expect(screen.getByText('None is needed for these days.')).toBeTruthy();
@@ -168,31 +168,52 @@ describe('proposed doughs', () => {
     await user.click(button('Split'));
     expect(rows()).toHaveLength(2);
   });
+  it('send what is more than is ordered to the freezer', async () => {
+    house.result = { id: 9 };
+    const more = proposal({
+      outputs: [{ productId: 1, product: 'Butter crescent', pieces: 150, dueAt: 3 * DAY, spare: 30 }],
+    });
+    const { user } = show(section([more]));
+    await user.click(button('Plan it'));
+    const outputs = [
+      { productId: 1, due: '1970-01-04T00:00', pieces: 120, way: 'fresh' },
+      { productId: 1, due: '1970-01-04T00:00', pieces: 30, way: 'to-freezer' },
+    ];
+    await vi.waitFor(() =>
+      expect(house.sent.at(-1)).toMatchObject({ command: 'add-dough', input: { outputs } }),
+    );
+  });
 });
 
 describe('the freezer', () => {
   it('says what lies in it, and what of that the orders use', async () => {
     const move = vi.fn((): Promise<Answer> => Promise.resolve({ ok: true, result: null }));
     const stock = [
-      { productId: 1, pieces: 48 },
-      { productId: 2, pieces: 20 },
+      { productId: 1, pieces: 48, promised: 0 },
+      { productId: 2, pieces: 20, promised: 6 },
     ];
     const taken = [{ productId: 1, pieces: 12, dueAt: DAY }];
+    const plan = vi.fn();
     const { user } = show(
-      <Freezer book={book({ stock, taken })} products={NAMES} zone="UTC" onMove={move} />,
+      <Freezer book={book({ stock, taken })} products={NAMES} zone="UTC" onMove={move} onPlan={plan} />,
     );
     expect(
       screen
         .getAllByRole('listitem')
         .slice(0, 2)
         .map(({ textContent }) => textContent),
-    ).toEqual(['48 butter crescent12 for these orders: thaw the night before', '20 plum danishfree']);
+    ).toEqual([
+      '48 butter crescent12 for these orders: thaw the night before',
+      '20 plum danish6 for planned batches, free',
+    ]);
     await user.type(screen.getByLabelText('In, or −out'), '-8');
     await user.click(screen.getByRole('button', { name: 'Note it' }));
     expect(move).toHaveBeenCalledWith({ productId: 1, pieces: -8, note: '' });
     expect(screen.getByLabelText<HTMLInputElement>('In, or −out').value).toBe('');
     const thaws = within(screen.getByRole('list', { name: 'To thaw' }));
     expect(thaws.getByText(/butter crescent/).textContent).toBe('12 butter crescent for Fri 00:00');
+    await user.click(thaws.getByRole('button', { name: 'Plan the bake' }));
+    expect(plan).toHaveBeenCalledWith({ productId: 1, pieces: 12, dueAt: DAY });
     await user.click(thaws.getByRole('button', { name: 'They are out' }));
     expect(move).toHaveBeenLastCalledWith({ productId: 1, pieces: -12, note: '', forDue: DAY });
   });

@@ -97,8 +97,13 @@ function usePlanning(zone: string) {
     planDough: async (dough: ProposedDough, late: boolean): Promise<boolean> => {
       const key = proposalKey(dough);
       setBusy(key);
-      const outputs = dough.outputs.map(({ productId, pieces, dueAt }) => {
-        return { productId, pieces, due: formatLocal(dueAt, zone) };
+      // What is more than is ordered goes to the freezer.
+      const outputs = dough.outputs.flatMap(({ productId, pieces, spare, dueAt }) => {
+        const own = { productId, due: formatLocal(dueAt, zone) };
+        return [
+          ...(pieces > spare ? [{ ...own, pieces: pieces - spare, way: 'fresh' as const }] : []),
+          ...(spare > 0 ? [{ ...own, pieces: spare, way: 'to-freezer' as const }] : []),
+        ];
       });
       // A proposal that is planned twice, by a second tap, is one dough.
       const id = ids.get(key) ?? crypto.randomUUID();

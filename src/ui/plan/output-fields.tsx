@@ -1,7 +1,9 @@
 'use client';
 
 import { Trash2 } from 'lucide-react';
+import { OUTPUT_WAYS } from '@/core/process/output-way';
 import { Button } from '../kit/button';
+import { Choice } from '../kit/field';
 import { DayTimeFields } from '../kit/day-time';
 import { useWords } from '../kit/words';
 import type { AddingDough, OutputDraft } from './use-adding';
@@ -50,9 +52,20 @@ export function OutputFields({ adding, nth, line, products, zone, now }: Props) 
           ))}
         </select>
       </label>
+      <div className="sm:col-span-2">
+        <Choice
+          label={say('plan.way')}
+          value={line.way}
+          options={OUTPUT_WAYS.map((id) => ({
+            id,
+            name: say('plan.wayOfPieces', { way: id.replace('-', '_') }),
+          }))}
+          onChoose={(id) => change(nth, { way: OUTPUT_WAYS.find((way) => way === id) ?? 'fresh' })}
+        />
+      </div>
       <div className="grid grid-cols-[1fr_auto] items-end gap-3 sm:col-span-2">
         <DayTimeFields
-          label={say('plan.readyOn')}
+          label={say(line.way === 'to-freezer' ? 'plan.frozenBy' : 'plan.readyOn')}
           value={line}
           onChange={(value) => change(nth, value)}
           from={now}

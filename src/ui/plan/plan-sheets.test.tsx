@@ -186,6 +186,9 @@ describe('a dough to be added', () => {
     const [, time] = screen.getAllByLabelText('at');
     if (!pieces || !product || !time) throw new Error('The second product has its fields.');
     await user.type(pieces, '36');
+    const [, way] = screen.getAllByLabelText('Pieces are');
+    if (!way) throw new Error('The second product has a way.');
+    await user.selectOptions(way, 'frozen when shaped');
     await user.selectOptions(product, 'Plum danish');
     await user.clear(time);
     await user.type(time, '7.15');
@@ -194,8 +197,8 @@ describe('a dough to be added', () => {
     await user.click(await screen.findByRole('button', { name: 'Add once more' }));
     const [first, second] = house.sent.map(({ input }) => input);
     expect(first?.outputs).toEqual([
-      { productId: '1', pieces: '120', due: '1970-01-03T06:30' },
-      { productId: '2', pieces: '36', due: '1970-01-03T07:15' },
+      { productId: '1', pieces: '120', due: '1970-01-03T06:30', way: 'fresh' },
+      { productId: '2', pieces: '36', due: '1970-01-03T07:15', way: 'to-freezer' },
     ]);
     expect(second).toEqual({ ...first, again: true });
     await waitFor(() => expect(added).toHaveBeenCalledWith(12));
@@ -217,7 +220,7 @@ describe('a dough to be added', () => {
     expect(screen.getByLabelText<HTMLInputElement>('at').value).toBe('06:00');
     await user.click(button('Add dough'));
     expect(house.sent.at(-1)?.input.outputs).toEqual([
-      { productId: '1', pieces: '120', due: '1970-01-02T06:00' },
+      { productId: '1', pieces: '120', due: '1970-01-02T06:00', way: 'fresh' },
     ]);
     await waitFor(() => expect(added).toHaveBeenCalledWith(13));
   });

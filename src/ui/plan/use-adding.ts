@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { OutputWay } from '@/core/process/output-way';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { localText } from '../kit/day-time';
 import { send } from '../live/command';
@@ -11,6 +12,7 @@ export interface OutputDraft {
   pieces: string;
   day: string;
   time: string;
+  way: OutputWay;
 }
 
 interface Trouble {
@@ -35,6 +37,7 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
     pieces: '',
     day: formatLocal(addLocalDays(now, 2, zone), zone).slice(0, 10),
     time: '06:30',
+    way: 'fresh',
   };
   const [clientId] = useState(() => crypto.randomUUID());
   const [lines, setLines] = useState<OutputDraft[]>([blank]);
@@ -46,8 +49,8 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
   const add = async (how: { again?: true; late?: true } = {}) => {
     setBusy(true);
     setTrouble(null);
-    const outputs = lines.map(({ productId, pieces, day, time }) => ({
-      productId,
+    const outputs = lines.map(({ productId, pieces, day, time, way }) => ({
+      ...{ productId, way },
       pieces: pieces.trim(),
       due: localText({ day, time }),
     }));

@@ -14,6 +14,8 @@ export const orders = {
   fromTheFreezer: '{frozen} from the freezer',
   withoutADough: '{open} without a dough',
   freezer: 'Freezer',
+  planTheBake: 'Plan the bake',
+  forPlannedBatches: '{promised} for planned batches,',
   inTheFreezer: 'In the freezer',
   nothingShapedLiesFrozen: 'Nothing shaped lies frozen.',
   forTheseOrdersThawThe: '{usedOf} for these orders: thaw the night before',

@@ -9,6 +9,10 @@ export const plan = {
   productOutOfThisDough: 'Product {i} out of this dough',
   pieces: 'Pieces',
   product: 'Product',
+  way: 'Pieces are',
+  wayOfPieces:
+    '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} other {{way}}}',
+  frozenBy: 'Frozen by',
   readyOn: 'Ready on',
   leaveOutProduct: 'Leave out product {i}',
   takeTheEarliest: 'Take the earliest',

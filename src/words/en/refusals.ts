@@ -289,4 +289,6 @@ export const refusals = {
   enterANumber: 'Enter a number.',
   whichProductsChangeToo: '{formula} makes {products}. Choose which of them change too.',
   theValueLiesBetween: 'Enter a value from {least} to {most}.',
+  notSoManyFrozen:
+    '{pieces, plural, =0 {No {product} is free in the freezer by then.} other {Only # pieces of {product} are free in the freezer by then.}}',
 } as const;

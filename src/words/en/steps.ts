@@ -28,4 +28,9 @@ export const steps = {
   givenWithTurn: 'given with turn {turn}',
   doesNotSpringBackColdEnough: 'does not spring back; cold enough to cut',
   pressedFlatADentStays: 'pressed flat; a dent stays, nothing springs back',
+  freezeOnTrays: 'Freeze on trays',
+  bagLabelAndStore: 'Bag, label, store',
+  labelWithProductDateAndCount: 'label: product, date, pieces, allergens',
+  takeOutOfTheFreezer: 'Take out of the freezer',
+  thawInTheCold: 'Thaw in the cold',
 } as const;

@@ -1,0 +1,145 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
+import type { Person } from '@/core/bakery/people';
+import { stateOf } from '@/core/record/dough';
+import { addLocalDays, formatLocal } from '@/core/time/local';
+import { runCommand } from '../commands/run';
+import { doughById, doughsDueFrom } from './doughs';
+import { freeFrozen, frozenStock } from './frozen';
+import { orderBook } from './orders';
+import { currentProducts } from './products';
+
+let house: Awaited<ReturnType<typeof demoHouse>>;
+let mara: Person;
+let now: number;
+beforeAll(async () => {
+  house = await demoHouse();
+  mara = house.person('Mara');
+  now = await house.now();
+}, 240_000);
+afterAll(() => house.close());
+
+const ZONE = 'Europe/Berlin';
+const due = (days: number) => `${formatLocal(addLocalDays(now, days, ZONE), ZONE).slice(0, 10)}T15:00`;
+const idOf = async (name: string) =>
+  (await currentProducts(house.pool)).find((product) => product.name === name)?.productId ?? 0;
+interface Wish {
+  product: string;
+  pieces: number;
+  days: number;
+  way?: string;
+}
+const add = async (...wishes: Wish[]) => {
+  const outputs = await Promise.all(
+    wishes.map(async ({ product, pieces, days, way }) => ({
+      ...{ productId: await idOf(product), pieces, due: due(days) },
+      ...(way ? { way } : {}),
+    })),
+  );
+  return runCommand('add-dough', mara, { clientId: randomUUID(), outputs });
+};
+const stockOf = async (product: string) =>
+  (await frozenStock(house.pool)).find((one) => one.product === product)?.pieces ?? 0;
+const freeOf = async (product: string) =>
+  (await freeFrozen(house.pool, await doughsDueFrom(house.pool, now))).find((one) => one.product === product)
+    ?.pieces ?? 0;
+const record = (doughId: number, stepKey: string, kind: string, more: object = {}) =>
+  runCommand('record-event', mara, { id: randomUUID(), doughId, stepKey, kind, ...more });
+
+/** Starts and ends the next step of hands that may begin; what is left are waits that end by the next start. */
+async function workOn(doughId: number, until: (key: string) => boolean): Promise<string> {
+  for (;;) {
+    const dough = await doughById(house.pool, doughId);
+    if (!dough) throw new Error('no dough');
+    const state = stateOf(dough);
+    const next = dough.steps.find(
+      ({ key, step }) =>
+        step.work && state.steps.get(key)?.status === 'open' && state.steps.get(key)?.startable,
+    );
+    if (!next) throw new Error(`nothing can begin of ${dough.steps.map(({ key }) => key).join()}`);
+    await ok(record(doughId, next.key, 'start'));
+    await ok(record(doughId, next.key, 'finish'));
+    if (until(next.key)) return next.key;
+  }
+}
+
+describe('pieces for the freezer', () => {
+  it('come from one dough with fresh ones, and are in stock by the tap of whoever bagged them; undone, they are not', async () => {
+    const before = await stockOf('Butter crescent');
+    const { id } = (await ok(
+      add(
+        { product: 'Butter crescent', pieces: 60, days: 3 },
+        { product: 'Butter crescent', pieces: 40, days: 3, way: 'to-freezer' },
+      ) as Promise<never>,
+    )) as { id: number };
+    const bag = await workOn(id, (key) => key.endsWith('.bag'));
+    expect(await stockOf('Butter crescent')).toBe(before + 40);
+    const finish = (await doughById(house.pool, id))?.events.findLast(
+      (event) => event.stepKey === bag && event.kind === 'finish',
+    );
+    await ok(record(id, bag, 'undo', { undoes: finish?.id }));
+    expect(await stockOf('Butter crescent')).toBe(before);
+    await ok(record(id, bag, 'finish'));
+    expect(await stockOf('Butter crescent')).toBe(before + 40);
+  });
+
+  it('are no supply of an order before they are frozen', async () => {
+    const { id } = (await ok(add({ product: 'Raisin snail', pieces: 45, days: 4, way: 'to-freezer' }))) as {
+      id: number;
+    };
+    const book = await orderBook(house.pool, now);
+    expect(book.left.some(({ doughId }) => doughId === id)).toBe(false);
+    expect(book.demand.flatMap(({ from }) => from).some(({ doughId }) => doughId === id)).toBe(false);
+  });
+});
+
+describe('pieces from the freezer', () => {
+  it('are planned by their own short way, promised to nobody else, and out of stock by a tap', async () => {
+    const product = 'Butter crescent';
+    const [stock, free] = [await stockOf(product), await freeOf(product)];
+    expect(free).toBeGreaterThanOrEqual(30);
+    const { id } = (await ok(add({ product, pieces: 30, days: 2, way: 'from-freezer' }))) as { id: number };
+    const dough = await doughById(house.pool, id);
+    expect(dough?.steps.some(({ step }) => step.kind === 'mix')).toBe(false);
+    expect(dough?.steps.filter(({ outputId }) => outputId === null).map(({ key }) => key)).toEqual([
+      'take-out',
+    ]);
+    expect([await stockOf(product), await freeOf(product)]).toEqual([stock, free - 30]);
+    const book = await orderBook(house.pool, now);
+    const supplied = [...book.left, ...book.demand.flatMap(({ from }) => from)];
+    expect(supplied.some(({ doughId }) => doughId === id)).toBe(true);
+    await workOn(id, (key) => key === 'take-out');
+    expect([await stockOf(product), await freeOf(product)]).toEqual([stock - 30, free - 30]);
+  });
+
+  it('must be there: more than are free is refused with how many there are', async () => {
+    const free = await freeOf('Butter crescent');
+    const refused = await refusal(
+      add({ product: 'Butter crescent', pieces: free + 1, days: 2, way: 'from-freezer' }),
+    );
+    expect([refused.field, refused.message]).toEqual([
+      'outputs.0.pieces',
+      expect.stringContaining(String(free)),
+    ]);
+  });
+
+  it('do not come from a dough that is mixed', async () => {
+    const mixed = add(
+      { product: 'Butter crescent', pieces: 15, days: 3 },
+      { product: 'Butter crescent', pieces: 15, days: 3, way: 'from-freezer' },
+    );
+    expect((await refusal(mixed)).field).toBe('outputs.1.productId');
+  });
+});
+
+describe('every product of the demo', () => {
+  it('can be frozen and baked from the freezer', async () => {
+    const products = await currentProducts(house.pool);
+    for (const { name } of products) {
+      await ok(add({ product: name, pieces: 30, days: 5, way: 'to-freezer' }));
+      await ok(add({ product: name, pieces: 15, days: 6, way: 'from-freezer' }));
+    }
+  });
+});
