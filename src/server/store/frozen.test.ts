@@ -40,6 +40,7 @@ const add = async (...wishes: Wish[]) => {
   );
   return runCommand('add-dough', mara, { clientId: randomUUID(), outputs });
 };
+const added = (...wishes: Wish[]) => ok<{ id: number }>(add(...wishes));
 const stockOf = async (product: string) =>
   (await frozenStock(house.pool)).find((one) => one.product === product)?.pieces ?? 0;
 const freeOf = async (product: string) =>
@@ -68,12 +69,10 @@ async function workOn(doughId: number, until: (key: string) => boolean): Promise
 describe('pieces for the freezer', () => {
   it('come from one dough with fresh ones, and are in stock by the tap of whoever bagged them; undone, they are not', async () => {
     const before = await stockOf('Butter crescent');
-    const { id } = (await ok(
-      add(
-        { product: 'Butter crescent', pieces: 60, days: 3 },
-        { product: 'Butter crescent', pieces: 40, days: 3, way: 'to-freezer' },
-      ) as Promise<never>,
-    )) as { id: number };
+    const { id } = await added(
+      { product: 'Butter crescent', pieces: 60, days: 3 },
+      { product: 'Butter crescent', pieces: 40, days: 3, way: 'to-freezer' },
+    );
     const bag = await workOn(id, (key) => key.endsWith('.bag'));
     expect(await stockOf('Butter crescent')).toBe(before + 40);
     const finish = (await doughById(house.pool, id))?.events.findLast(
@@ -86,9 +85,7 @@ describe('pieces for the freezer', () => {
   });
 
   it('are no supply of an order before they are frozen', async () => {
-    const { id } = (await ok(add({ product: 'Raisin snail', pieces: 45, days: 4, way: 'to-freezer' }))) as {
-      id: number;
-    };
+    const { id } = await added({ product: 'Raisin snail', pieces: 45, days: 4, way: 'to-freezer' });
     const book = await orderBook(house.pool, now);
     expect(book.left.some(({ doughId }) => doughId === id)).toBe(false);
     expect(book.demand.flatMap(({ from }) => from).some(({ doughId }) => doughId === id)).toBe(false);
@@ -100,7 +97,7 @@ describe('pieces from the freezer', () => {
     const product = 'Butter crescent';
     const [stock, free] = [await stockOf(product), await freeOf(product)];
     expect(free).toBeGreaterThanOrEqual(30);
-    const { id } = (await ok(add({ product, pieces: 30, days: 2, way: 'from-freezer' }))) as { id: number };
+    const { id } = await added({ product, pieces: 30, days: 2, way: 'from-freezer' });
     const dough = await doughById(house.pool, id);
     expect(dough?.steps.some(({ step }) => step.kind === 'mix')).toBe(false);
     expect(dough?.steps.filter(({ outputId }) => outputId === null).map(({ key }) => key)).toEqual([

@@ -112,7 +112,7 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
       <div>
         <h1 className="text-4xl font-bold">{dough.name}</h1>
         <p className="text-xl">
-          {say('dough.ofDough', { outputWords: outputWords(facts), weight: weight(facts.kg) })}
+          {say('dough.ofDough', { outputWords: outputWords(say, facts), weight: weight(facts.kg) })}
         </p>
         <p className="text-lg text-quiet">
           {facts.outputs.map(({ id, product, dueAt, way }) => (

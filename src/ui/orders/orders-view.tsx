@@ -5,6 +5,7 @@ import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
+import type { FromFreezer } from '@/core/demand/frozen';
 import type { OrderWithSources } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
@@ -38,7 +39,6 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
     router.refresh();
     return answer;
   };
-  const open = book.demand.reduce((sum, { open: pieces }) => sum + pieces, 0);
   const closeSheet = () => {
     setSheet(null);
     router.refresh();
@@ -52,9 +52,9 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
       >
         <div className="flex flex-wrap items-center gap-2 py-2">
           <p className="text-lg" role="status">
-            {open === 0
+            {openPieces(book) === 0
               ? say('orders.doughsArePlannedForEverything')
-              : say('orders.piecesHaveNoDoughYet', { open })}
+              : say('orders.piecesHaveNoDoughYet', { open: openPieces(book) })}
           </p>
           <span className="ml-auto" />
           {mayPlan && (
@@ -113,14 +113,7 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
         <Freezer
           {...{ book, products, zone }}
           onMove={(input) => act('move-frozen', input)}
-          onPlan={
-            mayPlan
-              ? ({ productId, pieces, dueAt }) => {
-                  const output = { productId, pieces, due: formatLocal(dueAt, zone), way: 'from-freezer' };
-                  void act('add-dough', { clientId: crypto.randomUUID(), outputs: [output] });
-                }
-              : null
-          }
+          onPlan={mayPlan ? (batch) => void act('add-dough', bakeOf(batch, zone)) : null}
         />
       </aside>
       <AddOrder open={sheet === 'order'} onClose={closeSheet} book={book} />
@@ -129,6 +122,14 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
     </main>
   );
 }
+
+const openPieces = ({ demand }: OrderBook) => demand.reduce((sum, { open }) => sum + open, 0);
+
+/** A batch that bakes pieces from the freezer for the order of that time. */
+const bakeOf = ({ productId, pieces, dueAt }: FromFreezer, zone: string) => ({
+  clientId: crypto.randomUUID(),
+  outputs: [{ productId, pieces, due: formatLocal(dueAt, zone), way: 'from-freezer' }],
+});
 
 /** The command that gives an order another number on its day. */
 function changeOf({ source }: OrderWithSources, pieces: number): [string, unknown] {

@@ -57,7 +57,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
       aria-pressed={picked}
       aria-label={say('plan.due', {
         name: dough.name,
-        outputWords: outputWords({ outputs }),
+        outputWords: outputWords(say, { outputs }),
         time: dayTime(lastDue, zone),
         part: words ? `, ${words}` : '',
       })}
@@ -94,7 +94,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
         aria-hidden
       >
         <span className="block text-[16px] font-semibold">{dough.name}</span>
-        <span className="block truncate text-[13px] text-quiet">{outputWords({ outputs })}</span>
+        <span className="block truncate text-[13px] text-quiet">{outputWords(say, { outputs })}</span>
         {words && (
           <span
             className={clsx(

@@ -12,13 +12,14 @@ describe('what is said of a dough', () => {
     const piece = { grams: 60, perTray: 10, scrap: 0 };
     const output = { id: 1, dueAt: 0, freshFor: 0, piece, allergens: [] };
     expect(
-      outputWords({
+      outputWords(say, {
         outputs: [
           { ...output, product: 'Butter crescent', pieces: 120 },
           { ...output, product: 'Raisin snail', pieces: 40 },
+          { ...output, product: 'Raisin snail', pieces: 20, way: 'to-freezer' as const },
         ],
       }),
-    ).toBe('120 butter crescent, 40 raisin snail');
+    ).toBe('120 butter crescent, 40 raisin snail, 20 raisin snail to freeze');
   });
 
   it('is that it is late before anything else, that it is finished, or its turns', () => {

@@ -8,8 +8,15 @@ import { countTurns, turnMessage } from '@/core/record/turns';
 import { duration, fromNow } from '@/core/units/format';
 
 /** `120 butter crescent, 40 raisin snail` */
-export function outputWords({ outputs }: Pick<DoughRecord, 'outputs'>): string {
-  return outputs.map(({ pieces, product }) => `${pieces} ${product.toLowerCase()}`).join(', ');
+export function outputWords(say: Say, { outputs }: Pick<DoughRecord, 'outputs'>): string {
+  return outputs
+    .map(({ pieces, product, way }) => {
+      const words = `${pieces} ${product.toLowerCase()}`;
+      return way === undefined
+        ? words
+        : say(way === 'to-freezer' ? 'plan.toFreeze' : 'plan.fromFrozen', { words });
+    })
+    .join(', ');
 }
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */

@@ -13,6 +13,8 @@ export const plan = {
   wayOfPieces:
     '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} other {{way}}}',
   frozenBy: 'Frozen by',
+  toFreeze: '{words} to freeze',
+  fromFrozen: '{words} from the freezer',
   readyOn: 'Ready on',
   leaveOutProduct: 'Leave out product {i}',
   takeTheEarliest: 'Take the earliest',
