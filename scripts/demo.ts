@@ -1,6 +1,5 @@
 /** Runs the demo: its own MariaDB, its own data folder, its own clock. Started by bin/demo. */
-import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import type { Pool } from 'mysql2/promise';
@@ -12,7 +11,7 @@ import { keepSecrets } from '@/server/auth/secrets';
 import { seedDemo } from '@/server/demo/seed';
 import type { ChildProcess } from 'node:child_process';
 import { startApplication, type Application } from './lib/application';
-import { createDatabase, endProcess, startDatabase, type Database } from './lib/mariadb';
+import { createDatabase, endProcess, passwordOf, startDatabase, type Database } from './lib/mariadb';
 import { startProbes } from './lib/probes';
 import { endLeftovers, type Running } from './lib/running';
 import { freePort, freePortFrom } from './lib/ports';
@@ -36,12 +35,6 @@ let pool: Pool | null = null;
 let ending: Promise<void> | null = null;
 let announced = false;
 
-function passwordOf(home: string): string {
-  const file = join(home, 'password');
-  if (!existsSync(file)) writeFileSync(file, randomBytes(18).toString('hex'), { mode: 0o600 });
-  return readFileSync(file, 'utf8').trim();
-}
-
 /** Ends the application first and the database after it, once, whoever asks. */
 function end(): Promise<void> {
   return (ending ??= (async () => {
@@ -60,7 +53,7 @@ async function main(): Promise<void> {
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Error('--port takes a number from 1 to 65535.');
-  await endLeftovers(runFile);
+  await endLeftovers(runFile, 'scripts/demo.ts');
   if (values.fresh) rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
   const secretsFile = join(folder, 'secrets.json');

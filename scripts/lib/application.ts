@@ -9,16 +9,17 @@ export interface Application {
   stop: () => Promise<void>;
 }
 
-/** Starts the build in `build` on loopback and waits until it answers. `log`: file for what it prints. */
+/** Starts the build in `build` on loopback and waits until it answers. `log`: file for what it prints; without one it prints here. */
 export async function startApplication(options: {
   build: string;
   port: number;
   databaseUrl: string;
-  log: string;
+  log?: string;
 }): Promise<Application> {
   const { build, port, databaseUrl, log } = options;
   // For its owner's eyes alone.
-  const out = openSync(log, 'a', 0o600);
+  const out = log === undefined ? ('inherit' as const) : openSync(log, 'a', 0o600);
+  const why = log === undefined ? 'what it printed says why' : `${log} says why`;
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
@@ -36,8 +37,8 @@ export async function startApplication(options: {
   );
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; ; tries++) {
-    if (child.exitCode !== null) throw new Error(`The application ended at once; ${log} says why.`);
-    if (tries > 600) throw new Error(`The application did not answer within a minute; ${log} says why.`);
+    if (child.exitCode !== null) throw new Error(`The application ended at once; ${why}.`);
+    if (tries > 600) throw new Error(`The application did not answer within a minute; ${why}.`);
     const answer = await fetch(`${address}/api/alive`).catch(() => null);
     if (answer?.ok) break;
     await new Promise((done) => setTimeout(done, 100));

@@ -1,5 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, openSync, rmSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createConnection } from 'mysql2/promise';
 
@@ -107,6 +108,13 @@ async function untilReady(child: ChildProcess, url: string, log: string): Promis
     }
   }
   throw new Error(`MariaDB did not answer within a minute; ${log} says why.`);
+}
+
+/** The password of our user, made at the first time and kept in the folder. */
+export function passwordOf(home: string): string {
+  const file = join(home, 'password');
+  if (!existsSync(file)) writeFileSync(file, randomBytes(18).toString('hex'), { mode: 0o600 });
+  return readFileSync(file, 'utf8').trim();
 }
 
 export async function createDatabase(database: Database, name: string): Promise<string> {

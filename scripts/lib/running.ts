@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 
-/** What a running demo leaves word of, so that the next start knows. */
+/** What runs in a folder, left there so that the next start knows. */
 export interface Running {
   supervisor: number;
   database: number;
@@ -25,15 +25,16 @@ async function endPid(pid: number, marks: string[]): Promise<void> {
 }
 
 /**
- * Ends what a crashed demo has left behind (its database and application may outlive it). Fails with a sentence when
- * the demo is running properly. A process id that now belongs to another program is left alone.
+ * Ends what has outlived a supervisor that crashed: its database and application. Fails with a sentence where the supervisor
+ * is running. A process id that now belongs to another program is left alone.
+ *
+ * @param script - what the supervisor's command line has in it
  */
-export async function endLeftovers(runFile: string): Promise<void> {
+export async function endLeftovers(runFile: string, script: string): Promise<void> {
   if (!existsSync(runFile)) return;
   const running = JSON.parse(readFileSync(runFile, 'utf8')) as Running;
-  if (commandOf(running.supervisor).includes('scripts/demo.ts')) {
-    throw new Error(`The demo is running already: ${running.address}`);
-  }
+  if (commandOf(running.supervisor).includes(script))
+    throw new Error(`It is running already: ${running.address}`);
   await endPid(running.application, ['next']);
   await endPid(running.database, ['mariadbd', 'hefeteig.sock']);
   rmSync(runFile, { force: true });

@@ -1,0 +1,71 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, afterEach, describe, expect, it } from 'vitest';
+import { freePort } from './lib/ports';
+import type { Running } from './lib/running';
+
+const folder = mkdtempSync(join(tmpdir(), 'hefeteig-serve-'));
+let child: ChildProcess | null = null;
+
+/** Starts a bakery with a database of its own, and waits until it is ready. */
+async function start(): Promise<{ address: string; said: () => string; ended: Promise<number | null> }> {
+  const port = String(await freePort());
+  const options = ['--embedded', '--folder', folder, '--build', 'build/test', '--port', port];
+  const env = { ...process.env };
+  // As on a fresh machine: nothing says where a database or secrets are.
+  for (const name of ['DATABASE_URL', 'HEFETEIG_PEPPER', 'HEFETEIG_SESSION_KEYS', 'HEFETEIG_SECRETS'])
+    delete env[name];
+  const own = spawn(process.execPath, ['--import', 'tsx', 'scripts/serve.ts', ...options], {
+    ...{ stdio: ['ignore', 'pipe', 'pipe'], env },
+  });
+  child = own;
+  let said = '';
+  for (const stream of [own.stdout, own.stderr])
+    stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  const ended = new Promise<number | null>((done) => own.once('exit', done));
+  const address = await new Promise<string>((ready, failed) => {
+    own.stdout.on('data', () => {
+      const found = /is ready: (http:\S+)/.exec(said)?.[1];
+      if (found) ready(found);
+    });
+    void ended.then(() => failed(new Error(said)));
+  });
+  return { address, said: () => said, ended };
+}
+
+const running = () => JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as Running;
+const alive = (pid: number) =>
+  existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
+
+afterEach(async () => {
+  if (!child || child.exitCode !== null) return;
+  const ended = new Promise((done) => child?.once('exit', done));
+  child.kill('SIGTERM');
+  await ended;
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+describe('a bakery with its own database', () => {
+  it('needs nothing but a folder: it says how to open it, and ends everything on TERM', async () => {
+    const { address, said, ended } = await start();
+    expect(said()).toMatch(/Open one at http:\/\/127\.0\.0\.1:\d+ with the code \S+ within 15 min/);
+    const page = await fetch(`${address}/opening`);
+    expect(page.status).toBe(200);
+    const { database, application } = running();
+    child?.kill('SIGTERM');
+    expect(await ended).toBe(0);
+    expect([alive(database), alive(application)]).toEqual([false, false]);
+  });
+
+  it('fails where a part of it dies, and starts again on what was there', async () => {
+    const first = await start();
+    const { database } = running();
+    process.kill(database, 'SIGKILL');
+    expect(await first.ended).toBe(1);
+    const again = await start();
+    expect(again.said()).toContain('No bakery yet');
+    expect(again.said()).not.toContain('brought up to date');
+  });
+});
