@@ -1,3 +1,4 @@
+import type { Quantity } from '../codes/coded';
 /** What a bakery reckons with, unless it has set something else. */
 interface Setting {
   /** Unit of the value as it is kept: °C, cm along a bench, mm of thickness, µm of a layer, min, h, kg, g; `share` from 0 to 1. */
@@ -7,10 +8,17 @@ interface Setting {
   /** Least and most that can be meant. */
   least: number;
   most: number;
+  /** Of °C: how far two temperatures are apart, and no temperature itself. */
+  isDifference?: true;
 }
 
 const setting = (unit: string, usual: number, least: number, most: number): Setting => ({
   ...{ unit, usual, least, most },
+});
+
+const difference = (usual: number, least: number, most: number): Setting => ({
+  ...setting('°C', usual, least, most),
+  isDifference: true,
 });
 
 /** All values that a bakery may set. */
@@ -29,15 +37,15 @@ export const SETTINGS = {
    * By what mixing warms a dough, until it was measured. By hand 1 to 2 in all; planetary 0.15 a minute slow and 0.5
    * fast; spiral 0.25 and 0.7.
    */
-  mixingRise: setting('°C', 6, 0, 40),
+  mixingRise: difference(6, 0, 40),
   /** How unsure that is. */
-  mixingRiseSpread: setting('°C', 2.5, 0, 40),
+  mixingRiseSpread: difference(2.5, 0, 40),
   /** Factor of the factor rule, to begin with. */
-  frictionFactor: setting('°C', 18, 0, 40),
+  frictionFactor: difference(18, 0, 40),
   /** How unsure that is. */
-  frictionFactorSpread: setting('°C', 7, 0, 40),
+  frictionFactorSpread: difference(7, 0, 40),
   /** How far off a thermometer at the bench is. */
-  thermometerError: setting('°C', 1, 0, 40),
+  thermometerError: difference(1, 0, 40),
   /** Hotter liquid harms the yeast. */
   warmestLiquid: setting('°C', 43, 0, 100),
   /** Ice as it comes from its box. */
@@ -186,4 +194,23 @@ export function settingsOf(own: Readonly<Partial<Record<string, number>>>): Sett
     return set !== undefined && isMeant(name, set) ? set : SETTINGS[name].usual;
   };
   return Object.fromEntries(NAMES.map((name) => [name, value(name)])) as Settings;
+}
+
+/** A value of a setting as it is shown: with its unit, where it has one that readers choose. */
+export function settingQuantity(name: SettingName, value: number): number | Quantity {
+  const { unit, isDifference }: Setting = SETTINGS[name];
+  switch (unit) {
+    case '°C':
+      return isDifference ? { difference: value } : { celsius: value };
+    case 'cm':
+      return { cm: value };
+    case 'mm':
+      return { mm: value };
+    case 'g':
+      return { grams: value };
+    case 'kg':
+      return { kg: value };
+    default:
+      return value;
+  }
 }

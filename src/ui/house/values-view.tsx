@@ -5,11 +5,12 @@ import { useState } from 'react';
 import { SETTING_GROUPS, type SettingGroup } from '@/core/bakery/setting-groups';
 import { type SettingName, type Settings, SETTINGS } from '@/core/bakery/settings';
 import { dayMonth } from '@/core/time/local';
-import { parseNumber } from '@/core/units/number';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
+import { useUnits } from '../live/units';
+import { settingUnits } from './setting-units';
 
 interface Props {
   settings: Settings;
@@ -66,15 +67,16 @@ interface RowProps {
 function ValueRow({ name, value, change, zone }: RowProps) {
   const say = useWords();
   const router = useRouter();
-  const { unit, usual, least, most } = SETTINGS[name];
-  // A number alone has the unit 1, which nobody reads.
-  const shownUnit = unit === '1' ? '' : unit;
-  const [text, setText] = useState(String(value));
+  const { usual, least, most } = SETTINGS[name];
+  const [units] = useUnits();
+  const { unit, show, read } = settingUnits(name, units);
+  const [typed, setText] = useState<string | null>(null);
+  const text = typed ?? show(value);
   const [trouble, setTrouble] = useState<string | null>(null);
   const keep = async (next: string | null) => {
     const answer = await send('set-value', {
       name,
-      value: next === null ? null : (parseNumber(next) ?? next),
+      value: next === null ? null : (read(next) ?? next),
     });
     setTrouble(answer.ok ? null : answer.message);
     if (answer.ok) router.refresh();
@@ -93,9 +95,9 @@ function ValueRow({ name, value, change, zone }: RowProps) {
           <p className="text-[17px] font-semibold">{label}</p>
           <p className="text-[15px] text-quiet">
             {say('setup.usualFromTo', {
-              usual: `${usual} ${shownUnit}`.trim(),
-              least: String(least),
-              most: String(most),
+              usual: `${show(usual)} ${unit}`.trim(),
+              least: show(least),
+              most: show(most),
             })}
             {change && `; ${say('setup.changedBy', { by: change.by, day: dayMonth(change.at, zone) })}`}
           </p>
@@ -103,25 +105,23 @@ function ValueRow({ name, value, change, zone }: RowProps) {
         <div className="grid grid-cols-[6rem_1fr] items-start gap-2">
           <Field
             label={
-              <span className="sr-only">
-                {shownUnit ? say('setup.valueIn', { setting: label, unit: shownUnit }) : label}
-              </span>
+              <span className="sr-only">{unit ? say('setup.valueIn', { setting: label, unit }) : label}</span>
             }
             inputMode="decimal"
             value={text}
             trouble={trouble}
             onType={setText}
           />
-          <span className="pt-3 text-[15px] whitespace-nowrap text-quiet">{shownUnit}</span>
+          <span className="pt-3 text-[15px] whitespace-nowrap text-quiet">{unit}</span>
         </div>
-        {(text !== String(value) || value !== usual) && (
+        {(text !== show(value) || value !== usual) && (
           <div className="col-span-2 mt-1 flex justify-end gap-2">
             {value !== usual && (
               <Button look="quiet" onClick={() => void keep(null)}>
                 {say('setup.asUsual')}
               </Button>
             )}
-            {text !== String(value) && (
+            {text !== show(value) && (
               <Button look="act" type="submit">
                 {say('setup.keep')}
               </Button>

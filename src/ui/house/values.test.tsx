@@ -78,6 +78,19 @@ describe('a value of the house', () => {
     expect(refresh).not.toHaveBeenCalled();
   });
 
+  it('is in the units of its reader, and kept in its own', async () => {
+    localStorage.setItem('hefeteig-units', JSON.stringify({ mass: 'oz', temperature: 'F', length: 'in' }));
+    const { user } = show(view({ benchLength: 254, mixingRise: 5 }));
+    const bench = row('Longest sheet on the bench, in');
+    expect(bench.input.value).toBe('100');
+    expect(row('Rise by mixing until measured, °F').input.value).toBe('9');
+    await user.clear(bench.input);
+    await user.type(bench.input, '90{Enter}');
+    await waitFor(() => expect(house.sent).toHaveLength(1));
+    expect(house.sent[0]?.input).toEqual({ name: 'benchLength', value: 228.6 });
+    localStorage.removeItem('hefeteig-units');
+  });
+
   it('is as usual again with one tap', async () => {
     const { user } = show(view({ blockKg: 4.5 }));
     await user.click(row('Heaviest block, kg').part.getByRole('button', { name: 'Reset' }));

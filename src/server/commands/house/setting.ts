@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
-import { isMeant, type SettingName, SETTINGS } from '@/core/bakery/settings';
+import { isMeant, type SettingName, SETTINGS, settingQuantity } from '@/core/bakery/settings';
 import { asText } from '@/words/as-text';
 import { houseSettings } from '../../store/house';
 import { saveHouseValue } from '../../store/house-values';
@@ -29,7 +29,13 @@ export const setValue = command<SettingInput, null>({
   async run({ db, audit }, { name, value }) {
     const { usual, least, most } = SETTINGS[name];
     if (value !== null && !isMeant(name, value))
-      throw new Refusal(coded('refusals.theValueLiesBetween', { least, most }), 'value');
+      throw new Refusal(
+        coded('refusals.theValueLiesBetween', {
+          least: settingQuantity(name, least),
+          most: settingQuantity(name, most),
+        }),
+        'value',
+      );
     const before = (await houseSettings(db))[name];
     const next = value ?? usual;
     if (next === before) return null;
