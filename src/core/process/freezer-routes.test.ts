@@ -36,7 +36,7 @@ describe('the way of pieces', () => {
     const { dough, output, fork } = idsOf(thawed);
     expect([dough, output.slice(0, 2), fork]).toEqual([
       ['take-out'],
-      ['thawing', 'proof'],
+      ['thawing', 'to-proof'],
       ['take-out', 'thawing'],
     ]);
     expect(thawed.scheme).toBeNull();

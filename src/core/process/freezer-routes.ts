@@ -29,6 +29,11 @@ const THAW: RouteStep = {
   cover: 'film or bag',
 };
 
+const TO_PROOF: RouteStep = {
+  ...{ id: 'to-proof', kind: 'move', label: coded('steps.toTheProof') },
+  ...NEW_STEPS.move,
+};
+
 /**
  * A product as it is made on the way of an output. To the freezer its pieces' route ends when they are bagged; from it there is
  * no dough to mix, and the route begins when they are taken out. Where the product's own route freezes and thaws, it is parted
@@ -70,7 +75,9 @@ function fromFreezer(route: Route): Route {
   if (own >= 0) return withMain(route, main.slice(own));
   const after = main.findIndex(({ step }) => AFTER_THAWING.includes(step.kind));
   const from = main[after - 1]?.step.kind === 'move' ? after - 1 : after;
-  return withMain(route, [atOnce(THAW), ...(from < 0 ? [] : main.slice(from))]);
+  const rest = from < 0 ? [] : main.slice(from);
+  // Somebody carries them from the cold to where they rise.
+  return withMain(route, [atOnce(THAW), ...(rest[0]?.step.wait ? [atOnce(TO_PROOF)] : []), ...rest]);
 }
 
 const atOnce = (step: RouteStep): ThreadStep => ({ step, gap: AT_ONCE });

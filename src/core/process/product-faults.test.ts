@@ -4,7 +4,7 @@ import { inEnglish } from '../../../test-support/words';
 import { draftRoute, type ProductDraft, routeOfDraft } from './product-draft';
 import { faultByName, type MakingBakery, type ProductFault, productFaults } from './product-faults';
 import type { RouteStep } from './route';
-import { changeStep, removeStep, type ThreadStep } from './threads';
+import { addStep, changeStep, removeStep, type ThreadStep } from './threads';
 
 const RISE = { yeast: 'bakers' as const, celsius: 26, minutes: 110, early: 0.8, late: 1.2 };
 const DRAFT: ProductDraft = {
@@ -130,5 +130,14 @@ describe('a product', () => {
     expect(texts).toContain('mix: Nobody here has the skill.');
     expect(texts).toContainEqual(expect.stringMatching(/^Nobody has weekly shifts yet/));
     expect(texts).not.toContain('load: Nobody here has the skill.');
+  });
+
+  it('has nobody to end a wait behind which comes another, or nothing', () => {
+    const ends = 'Nobody ends this wait. Add a step behind it, such as Move or Finish.';
+    const wait = { shortest: 30, best: 40, longest: 60, shortCost: 1, longCost: 1 };
+    const cold: RouteStep = { id: 'cold', kind: 'retard', label: 'cold', around: 4, settling: 60, wait };
+    expect(said({ dough: addStep(DRAFT.dough, 'retard', cold) })).toEqual([['dough.retard', ends]]);
+    const last = DRAFT.output[0]?.steps.at(-1)?.step.id ?? '';
+    expect(said({ output: addStep(DRAFT.output, last, cold) })).toEqual([['output.cold', ends]]);
   });
 });

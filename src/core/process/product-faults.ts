@@ -124,6 +124,7 @@ function routeFaults({ dough, output, schemeId }: ProductDraft): ProductFault[] 
       : [fault('output', coded('product.noPieces'))]),
     ...(schemeId !== null && !kinds.has('laminate') ? [fault('dough', coded('product.noLaminate'))] : []),
     ...(schemeId === null && kinds.has('laminate') ? [fault('schemeId', coded('product.noScheme'))] : []),
+    ...(['dough', 'output'] as const).flatMap((part) => waitsNobodyEnds({ dough, output }, part)),
     ...repeated([...dough, ...output]).map((id) => fault('dough', coded('product.twoStepsOfOneId', { id }))),
     ...([dough, output] as const).flatMap((threads, nth) =>
       lostThreads(threads).map((message) => fault(nth === 0 ? 'dough' : 'output', message)),
@@ -215,6 +216,23 @@ const isWindow = ({ shortest, best, longest, shortCost, longCost }: NonNullable<
   best <= longest &&
   longest <= MOST.wait &&
   [shortCost, longCost].every((cost) => within(cost, 0, 100));
+
+/** Waits that nothing follows which somebody begins: only a bake is ended by itself. */
+function waitsNobodyEnds(
+  { dough, output }: Pick<ProductDraft, 'dough' | 'output'>,
+  part: 'dough' | 'output',
+): ProductFault[] {
+  const main = (part === 'dough' ? dough : output)[0]?.steps ?? [];
+  const beyond = part === 'dough' ? output[0]?.steps[0] : undefined;
+  return main.flatMap(({ step }, at) => {
+    const next = main[at + 1] ?? beyond;
+    const isWait = (one: RouteStep) => one.wait !== undefined && one.work === undefined;
+    const isEnded = !isWait(step) || step.ends === 'tap' || (next !== undefined && !isWait(next.step));
+    return isEnded
+      ? []
+      : [{ ...fault(`${part}.${step.id}`, coded('product.nobodyEndsIt')), step: step.label }];
+  });
+}
 
 /** A fault as it is said away from its step: with the step's name before it. */
 export const faultByName = ({ step, message }: ProductFault): Coded =>

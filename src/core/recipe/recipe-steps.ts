@@ -51,8 +51,8 @@ export function recipeThreads({ steps, bake }: RecipeReading, say: SayWords): Re
   if (!bake.some(({ minutes }) => minutes)) assumed.push('bakeTime');
   if (main.some(({ minutes, kind }) => minutes && minutes[0] === minutes[1] && isWait(kind)))
     assumed.push('windows');
-  const whole = threadOf(dough, { bake, say, beside: [] });
-  const threads = { dough: whole, output: threadOf(output, { bake, say, beside: whole }) };
+  const whole = threadOf(carried(dough, output[0] ?? null), { bake, say, beside: [] });
+  const threads = { dough: whole, output: threadOf(carried(output, null), { bake, say, beside: whole }) };
   const mix = threads.dough[0]?.steps.find(({ step }) => step.kind === 'mix')?.step.id ?? '';
   for (const one of preferments) {
     const branch = newBranch(
@@ -114,6 +114,16 @@ interface Making {
   say: SayWords;
   /** Threads whose steps have names already. */
   beside: readonly Thread[];
+}
+
+/** Steps with somebody who carries the dough from one wait to the next, and ends the last. */
+function carried(steps: readonly RecipeStep[], beyond: RecipeStep | null): RecipeStep[] {
+  return steps.flatMap((step, at) => {
+    const next = steps[at + 1] ?? beyond;
+    if (!isWait(step.kind)) return [step];
+    if (!next) return [step, bare('finish')];
+    return isWait(next.kind) ? [step, bare('move')] : [step];
+  });
 }
 
 function threadOf(steps: readonly RecipeStep[], { bake, say, beside }: Making): Thread[] {

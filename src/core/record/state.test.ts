@@ -34,6 +34,27 @@ describe('the state of a dough', () => {
     });
   });
 
+  it('goes on behind waits that follow one another: whoever begins the next step ends them all', () => {
+    const at = dough.steps.findIndex(({ key }) => key === 'retard');
+    const retard = dough.steps[at];
+    if (!retard) throw new Error('the dough has a retard');
+    const second = { ...retard, key: 'retard-2' };
+    const links = dough.links.map((link) => (link.from === 'retard' ? { ...link, from: 'retard-2' } : link));
+    const twice = {
+      steps: dough.steps.toSpliced(at + 1, 0, second),
+      links: [...links, { from: 'retard', to: 'retard-2', min: 0, max: 0 }],
+    };
+    const both = [
+      did('start', 'mix', 0),
+      did('finish', 'mix', 16),
+      did('start', 'butter', 400),
+      did('finish', 'butter', 410),
+    ];
+    expect(foldDough(twice, both).steps.get('lock-in')?.startable).toBe(true);
+    const begun = foldDough(twice, [...both, did('start', 'lock-in', 530)]).steps;
+    expect([begun.get('retard')?.status, begun.get('retard-2')?.status]).toEqual(['done', 'done']);
+  });
+
   it('holds the lock-in until dough and butter are both there', () => {
     const mixed = [did('start', 'mix', 0), did('finish', 'mix', 16)];
     expect(stepOf(mixed, 'lock-in')?.startable).toBe(false);

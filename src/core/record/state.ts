@@ -182,6 +182,12 @@ function isReached(graph: Graph, steps: Map<string, StepState>, key: string): bo
   return graph.before(key).every((from) => {
     const state = stateOf(steps, from);
     const step = graph.step(from);
-    return isOver(state) || (state.status === 'running' && !isHandsOn(step) && step.step.ends !== 'tap');
+    if (isOver(state)) return true;
+    // Of waits that follow one another, the last cannot have begun before somebody ends them all.
+    return (
+      !isHandsOn(step) &&
+      step.step.ends !== 'tap' &&
+      (state.status === 'running' || isReached(graph, steps, from))
+    );
   });
 }

@@ -9,10 +9,12 @@ import { MACHINE_KINDS } from '@/core/bakery/machines';
 import type { Person } from '@/core/bakery/people';
 import { draftOfFile, fileOfDraft } from '@/core/exchange/products-file';
 import { productFaults } from '@/core/process/product-faults';
+import { stateOf } from '@/core/record/dough';
+import { isHandsOn } from '@/core/record/state';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { runCommand } from '../commands/run';
 import { productToEdit } from '../product-pages';
-import { doughsDueFrom } from '../store/doughs';
+import { doughById, doughsDueFrom } from '../store/doughs';
 import { people } from '../store/house';
 import { currentProducts } from '../store/products';
 import { setUp } from '../store/set-up';
@@ -124,5 +126,36 @@ describe('a bakery that begins with the shelf', () => {
     expect(
       clashes(problem, present).filter((clash) => !('by' in clash) || Math.abs(clash.by) > SETTLED),
     ).toEqual([]);
+  });
+
+  it.each(WAYS)('is worked to the count of %s, step by step, and read back', async (name) => {
+    const all = await doughsDueFrom(house.pool, Date.now());
+    const id = all.find((one) => one.outputs.some(({ product }) => product === name))?.id ?? 0;
+    const record = (stepKey: string, kind: string, more: object = {}) =>
+      ok(runCommand('record-event', planner, { id: randomUUID(), doughId: id, stepKey, kind, ...more }));
+    const bakes: { key: string; pieces: number }[] = [];
+    for (;;) {
+      const dough = await doughById(house.pool, id);
+      if (!dough) throw new Error(`${name} is not in the plan`);
+      const state = stateOf(dough);
+      if (state.finished) break;
+      const next = dough.steps.find((step) => {
+        const own = state.steps.get(step.key);
+        if (step.step.ends === 'tap') return own?.status === 'running';
+        return isHandsOn(step) && own?.status === 'open' && own.startable;
+      });
+      if (!next) throw new Error(`nothing of ${name} can be done`);
+      if (next.step.ends === 'tap') bakes.push({ key: next.key, pieces: next.load?.pieces ?? 0 });
+      else await record(next.key, 'start');
+      await record(next.key, 'finish');
+    }
+    expect(bakes.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(36);
+    for (const { key, pieces } of bakes)
+      await record(key, 'count', { data: { kind: 'counted', good: pieces - 1, second: 1, waste: 0 } });
+    const worked = await doughById(house.pool, id);
+    const counted = [...(worked ? stateOf(worked).steps.values() : [])]
+      .flatMap(({ records }) => records)
+      .flatMap(({ data }) => (data.kind === 'counted' ? data.good + data.second : []));
+    expect(counted.reduce((sum, pieces) => sum + pieces, 0)).toBe(36);
   });
 });

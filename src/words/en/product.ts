@@ -236,6 +236,7 @@ export const product = {
   coreFromTo: 'Enter a core from 20 to 110 °C, the first not above the second.',
   aPhaseLasts: 'A phase of the bake lasts up to 6 h. Correct it.',
   holdsMoreThanNothing: 'Enter how much of the machine it takes.',
+  nobodyEndsIt: 'Nobody ends this wait. Add a step behind it, such as Move or Finish.',
   nobodyKnowsWhenItHasRisen:
     'It ends when the dough has risen, but nothing is entered of that rise. Enter it under Rises.',
   atStep: '{step}: {fault}',

@@ -32,5 +32,6 @@ export const steps = {
   bagLabelAndStore: 'Bag, label, store',
   labelWithProductDateAndCount: 'label: product, date, pieces, allergens',
   takeOutOfTheFreezer: 'Take out of the freezer',
+  toTheProof: 'To the proof',
   thawInTheCold: 'Thaw in the cold',
 } as const;

@@ -13,7 +13,7 @@ export default async function ValuesPage() {
   const db = pool();
   const [settings, changes, { zone }] = await Promise.all([houseSettings(db), valueChanges(db), house(db)]);
   return (
-    <WordsOf areas={['settings', 'setup']}>
+    <WordsOf areas={['amounts', 'settings', 'setup']}>
       <ValuesView {...{ settings, changes, zone }} />
     </WordsOf>
   );
