@@ -107,6 +107,19 @@ describe('the editor of a product', () => {
     expect(steps(DOUGH).slice(0, 3)).toEqual(['retard', 'Soaker', 'mix']);
   });
 
+  it('takes another school of proof with one choice', async () => {
+    const { user } = show(editor(CRESCENT));
+    await user.selectOptions(
+      screen.getByLabelText('Change the proof'),
+      'overnight in the cold, then warmed up',
+    );
+    expect(steps('Pieces, load by load')).toEqual([
+      ...['shape', 'Retard', 'Move', 'Proof', 'load', 'bake', 'finish'],
+    ]);
+    await user.click(button('Keep as version 4'));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+  });
+
   it('keeps on this device what was not kept, and lets go of it when told to', async () => {
     const { user } = show(editor(CRESCENT));
     await user.type(screen.getByLabelText('Name'), ' of spelt');

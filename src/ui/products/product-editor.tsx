@@ -19,6 +19,7 @@ import { BranchSheet, KindSheet } from './kind-sheet';
 import { newBranch, newStep } from '@/core/process/named-step';
 import type { OpenPart, RoutePart } from './open-part';
 import { PieceSheet } from './piece-sheet';
+import { ProofChoice } from './proof-choice';
 import { RisesSheet } from './rises-sheet';
 import { StepSheet } from './step-sheet';
 import { ThreadList } from './thread-list';
@@ -72,6 +73,7 @@ export function ProductEditor({
       <div className="grid min-w-0 content-start gap-5">
         <ProductHead {...{ draft, setDraft, formulas, schemes, faults, mayChange, setOpen }} />
         {list('dough', say('product.theDough'))}
+        {mayChange && <ProofChoice draft={draft} onChange={(part) => setDraft({ ...draft, ...part })} />}
         {list('output', say('product.thePieces'))}
         {mayChange && <Keeping {...{ kept, edited, faults }} />}
         {kept && (
