@@ -87,6 +87,12 @@ describe('the editor of a product', () => {
     const rises = await screen.findByRole('dialog', { name: 'Rises' });
     await user.type(within(rises).getAllByLabelText('Ready after')[2] as HTMLElement, '70');
     await user.click(within(rises).getByRole('button', { name: 'Keep' }));
+    // Behind it comes another wait: somebody has to end it.
+    expect(screen.getAllByText(/Nobody ends this wait/).length).toBeGreaterThan(0);
+    await user.click(button('Add a step after Bulk fermentation'));
+    await user.click(await screen.findByRole('button', { name: 'Degas' }));
+    const degas = await screen.findByRole('dialog', { name: 'Degas' });
+    await user.click(within(degas).getByRole('button', { name: 'Keep' }));
     await user.click(button('Keep as version 4'));
     await waitFor(() => expect(go).toHaveBeenCalledWith('/products'));
     const [input] = sent() as { productId: number; from: number; draft: ProductDraft }[];

@@ -45,7 +45,10 @@ export function RecipeView(means: { ingredients: readonly Ingredient[]; benchCm:
       <h1 className="text-3xl font-bold">{say('recipe.fromARecipe')}</h1>
       <p className="mb-3 text-quiet">{say('recipe.pasteItAsItIs')}</p>
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)]">
-        <div ref={box} className="grid content-start gap-2 [&_textarea]:min-h-96">
+        <div
+          ref={box}
+          className="grid min-w-0 content-start gap-2 [&_input]:w-full [&_input]:min-w-0 [&_label]:min-w-0 [&_textarea]:min-h-96"
+        >
           <FileIn
             label={say('recipe.recipe')}
             accept=".txt,.md,.json,.csv,text/*,application/json"
