@@ -161,8 +161,10 @@ function ofAmount(
   const ofItself = fruit ? `${String(fruit.unit)} ${String(fruit.part)}` : egg;
   // "Fresh" says how it is, and of yeast which it is.
   const typedName = nameOf(reading, beside.name, amount.remarks.join(' '));
-  // "1 egg, for the wash": what is counted is what it is of.
-  const { ingredient, name } = typedName.ingredient || !ofItself ? typedName : nameOf(reading, ofItself);
+  // "1 egg, for the wash": what is counted is what it is of; yeast in cubes is fresh.
+  const isCube = all.values.flat().some(({ unit }) => unit === 'cube');
+  const itself = ofItself ?? (isCube ? 'fresh yeast' : undefined);
+  const { ingredient, name } = typedName.ingredient || !itself ? typedName : nameOf(reading, itself);
   const body = text.slice(span.from, span.to);
   if (!ingredient && !/\p{L}/u.test(name)) return null;
   const isRollIn = words.rollIn.test(body);

@@ -62,8 +62,10 @@ function amountsOf(
   if (!colon?.[1]) return null;
   const heading = { from: line.from, to: line.from + colon[0].trimEnd().length };
   const stage = headingOf(text, { from: line.from, to: line.from + colon[1].length }, words);
-  if (stage === null && !words.makes.test(colon[1])) return null;
   const parts = readAmountLine(reading, trimmed(text, { from: line.from + colon[0].length, to: line.to }));
+  // "Tourierfett: 250 g Butter": whatever it is called, what follows is plain.
+  const isPlain = parts?.every(({ ingredient, trouble }) => ingredient !== null && trouble === null);
+  if (stage === null && !isPlain && !words.makes.test(colon[1])) return null;
   const isStage = stage !== null && stage !== 'method' && stage !== 'ingredients';
   return parts && { parts, stage: isStage ? stage : null, heading };
 }

@@ -14,6 +14,9 @@ const SIZE = /(\d+(?:[.,]\d+)?)\s*[x×]\s*(\d+(?:[.,]\d+)?)\s*(cm|in)/iu;
 const PIECE_ACTS: ReadonlySet<Act> = new Set(['cut', 'shape', 'divide', 'sheet']);
 /** Weight of a piece: "10 pieces of 80 g". */
 const WEIGHS = /(?:of|à|de|von|zu(?: je)?|je|@)\s*(\d{2,4})\s*g(?![\p{L}])/iu;
+/** A number of whatever is made: not of minutes, centimetres or turns. */
+const ANY_PIECES =
+  /(?:^|\s)(\d{1,3})\s+(?!(?:min|h|heures?|minutes?|stunden?|hours?|hrs?|cm|mm|g|kg|ml|inch|in|tours?|touren|turns?|folds?|mal|times|fois|x)(?!\p{L}))\p{L}{4,}/iu;
 const EACH = /^\s*(?:each|je|chacun)(?![\p{L}])/iu;
 const DOZEN = /(\d+|one|two|three|four|a|eine?|zwei|une|deux)\s+(?:dozen|dutzend|douzaines?)/iu;
 const dozens = (word = '') => headQuantity(word)?.value ?? 1;
@@ -42,6 +45,7 @@ export function piecesIn(
   });
   const pieces: RecipePieces = {};
   let given: number | undefined;
+  let weak: number | undefined;
   for (const sentence of sentences) {
     const acts = sentence.clauses.flatMap(({ cues }) => cues.map(({ act }) => act));
     const said = text.slice(sentence.from, sentence.to);
@@ -56,10 +60,13 @@ export function piecesIn(
     const isCut = acts.some((act) => act !== 'sheet' && PIECE_ACTS.has(act));
     if (isCut || shape === 'triangle') pieces.shape ??= shape;
     if (!isCut) continue;
-    const match = words.pieces.exec(said);
+    const match = words.pieces.exec(said) ?? (acts.includes('sheet') ? null : ANY_PIECES.exec(said));
     // "12 wedges each": of how many is said elsewhere.
     const isEach = match !== null && EACH.test(said.slice(match.index + match[0].length));
-    if (match?.[1] && !isEach) pieces.count ??= Number(match[1]);
+    // What a dough is divided into may be strands of one braid: what the recipe says it makes counts before that.
+    const isWeak = !acts.includes('cut') && !acts.includes('shape');
+    if (match?.[1] && !isEach && isWeak) weak ??= Number(match[1]);
+    else if (match?.[1] && !isEach) pieces.count ??= Number(match[1]);
     const weighs = match?.[2] ?? WEIGHS.exec(said)?.[1];
     if (weighs !== undefined && isCut) pieces.grams ??= Number(weighs);
     const size = pieces.shape && SIZE.exec(said);
@@ -71,7 +78,7 @@ export function piecesIn(
   const [first] = made;
   const { count } = pieces;
   const isOther = first !== undefined && count !== undefined && first.count !== count;
-  pieces.count ??= given ?? first?.count;
+  pieces.count ??= given ?? first?.count ?? weak;
   return {
     pieces: JSON.parse(JSON.stringify(pieces)) as RecipePieces,
     marks: made.map(({ from, to }) => ({ from, to, as: 'pieces' })),

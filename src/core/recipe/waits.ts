@@ -66,6 +66,8 @@ export function waitKind(wait: Wait): { kind: StepKind; isCold: boolean } | null
   if (wait.isRoom && phase === 'dough' && minutes !== null && minutes[0] >= WARM_RISE_FROM)
     return warm('bulk');
   if (phase === 'baked') return is('rest') ? warm('cool') : null;
+  // Shaped pieces that stand so long rise.
+  if (is('rest') && phase === 'shaped' && minutes !== null && minutes[0] > RISE_FROM) return warm('proof');
   if (is('rest'))
     return warm(phase === 'dough' && minutes !== null && minutes[0] >= RISE_FROM ? 'bulk' : 'rest');
   return null;

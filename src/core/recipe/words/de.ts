@@ -74,7 +74,10 @@ export const DE: RecipeWords = {
     ['freeze', anywhere('einfrieren|eingefroren|frosten|schockfrosten')],
     ['freezer', anywhere('froster|gefrierschrank|gefrierfach|tiefkühler')],
     ['retard', anywhere('kühlgare|gärverzögerung')],
-    ['cold', anywhere('kühlschrank|kühlraum|kühlen|kalt ?stellen|kühl ?stellen|in die kälte|gekühlt')],
+    [
+      'cold',
+      anywhere('kühlschrank|kühlung|kühlraum|kühlen|kalt ?stellen|kühl ?stellen|in die kälte|gekühlt'),
+    ],
     ['bulk', anywhere('stockgare|erste gare')],
     ['degas', anywhere('entgasen|zusammenschlagen|ausstoßen|durchstoßen')],
     ['proof', anywhere('stückgare|endgare')],

@@ -97,7 +97,9 @@ export const EN: RecipeWords = {
     ['bulk', anywhere('bulk(?: ferment(?:ation|s)?)?|first (?:rise|proof|prove)|floor time')],
     [
       'degas',
-      anywhere('knock(?:ed)? (?:it )?(?:back|down)|punch(?:ed)? (?:it )?down|deflate\\w*|degas(?:sed)?'),
+      anywhere(
+        'knock(?:ed)? (?:it |the dough )?(?:back|down)|punch(?:ed)? (?:it |the dough )?down|deflate\\w*|degas(?:sed)?',
+      ),
     ],
     ['proof', anywhere('(?:final|second|last) (?:proof|prove|rise)')],
     [
@@ -141,7 +143,10 @@ export const EN: RecipeWords = {
         'glaze(?! with (?:beaten )?egg)|dust with|ice(?= when| with| them)|syrup|toss in|apricot glaze',
       ),
     ],
-    ['preheat', anywhere('(?:pre-?)?heat (?:the |your )?oven')],
+    [
+      'preheat',
+      anywhere('(?:pre-?)?heat (?:the |your )?oven|oven (?:pre)?(?:heats|is heating)(?: up)?(?: to)?'),
+    ],
     ['bake', anywhere('(?<!before )(?:bake|bakes|baked|baking(?=:| (?:for|at|time|temperature)))|oven')],
     ['cool', anywhere('cool(?:s|ed|ing)?(?= on|\\b)')],
     ['times', anywhere('(?<n>three|four|five|\\d) times(?: in (?:all|total))?')],
@@ -168,7 +173,7 @@ export const EN: RecipeWords = {
     [6, somewhere('six|6')],
   ],
   each: somewhere(
-    'after each(?! other)|between (?:the two|them)|between each|each time|each followed|in between|between|after every|following each',
+    'after each(?! other)|after the first(?: and second)?|between (?:the two|them)|between each|each time|each followed|in between|between|after every|following each',
   ),
   between: somewhere('between(?: each| the two| them)?|in between'),
   last: somewhere(
@@ -178,8 +183,8 @@ export const EN: RecipeWords = {
   room: somewhere('room temperature|on the (?:bench|counter)|ambient'),
   doughTemperature:
     /(?<!\p{L})(?:d\.?d\.?t\.?|d\.?t\.?|(?:final |target )?dough temp(?:erature|\.)?)\s*(?:of|von|de|:|=|~|ca\.)?\s*$/iu,
-  slow: somewhere('slow(?:ly)?|low|first speed|1st speed|speed 1'),
-  fast: somewhere('fast|high|second speed|2nd speed|speed 2'),
+  slow: somewhere('slow(?:ly)?|low|on first|1st(?! turn)|first speed|1st speed|speed 1'),
+  fast: somewhere('fast|high|on second|2nd(?! turn)|second speed|2nd speed|speed 2'),
   steam: somewhere('steam'),
   vent: somewhere('vent(?: open)?'),
   filling: somewhere('filling|custard|pastry cream|frangipane|almond cream|jam|soaker'),
