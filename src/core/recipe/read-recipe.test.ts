@@ -163,7 +163,9 @@ describe('any text', () => {
 });
 
 describe('a product of a recipe', () => {
-  const whole = RECIPES.filter(({ text, meaning }) => meaning.steps && !meaning.ask && read(text).pieces.count);
+  const whole = RECIPES.filter(
+    ({ text, meaning }) => meaning.steps && !meaning.ask && read(text).pieces.count,
+  );
   const say = (words: Words) => (typeof words === 'string' ? words : inEnglish(words));
   const bakery = { machines: [], people: [], isStaffed: true };
 
