@@ -197,7 +197,7 @@ export function settingsOf(own: Readonly<Partial<Record<string, number>>>): Sett
 }
 
 /** A value of a setting as it is shown: with its unit, where it has one that readers choose. */
-export function settingQuantity(name: SettingName, value: number): number | Quantity {
+export function settingQuantity(name: SettingName, value: number): number | string | Quantity {
   const { unit, isDifference }: Setting = SETTINGS[name];
   switch (unit) {
     case '°C':
@@ -209,7 +209,8 @@ export function settingQuantity(name: SettingName, value: number): number | Quan
     case 'g':
       return { grams: value };
     case 'kg':
-      return { kg: value };
+      // As it is typed: a quantity of half a kilogram would be 500 g.
+      return `${value} kg`;
     default:
       return value;
   }

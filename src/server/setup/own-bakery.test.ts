@@ -134,7 +134,7 @@ describe('its values', () => {
     expect((await houseSettings(house.pool)).blockKg).toBe(4.5);
     expect((await valueChanges(house.pool)).blockKg).toMatchObject({ by: 'Nora' });
     const { message } = await refusal(runCommand('set-value', planner, { name: 'blockKg', value: 900 }));
-    expect(message).toBe('Enter a value from 0.5 to 60.');
+    expect(message).toBe('Enter a value from 0.5 kg to 60 kg.');
     expect(
       (await refusal(runCommand('set-value', planner, { name: 'blockKg', value: 'much' }))).message,
     ).toBe('Enter a number.');

@@ -8,6 +8,7 @@ import { addLocalDays, formatLocal } from '@/core/time/local';
 import { runCommand } from '../commands/run';
 import { doughById, doughsDueFrom } from './doughs';
 import { freeFrozen, frozenStock } from './frozen';
+import { mixSheet } from './mix';
 import { orderBook } from './orders';
 import { currentProducts } from './products';
 
@@ -100,6 +101,7 @@ describe('pieces from the freezer', () => {
     const { id } = await added({ product, pieces: 30, days: 2, way: 'from-freezer' });
     const dough = await doughById(house.pool, id);
     expect(dough?.steps.some(({ step }) => step.kind === 'mix')).toBe(false);
+    expect(dough && (await mixSheet(house.pool, dough))).toBeNull();
     expect(dough?.steps.filter(({ outputId }) => outputId === null).map(({ key }) => key)).toEqual([
       'take-out',
     ]);

@@ -15,11 +15,15 @@ import { houseSettings } from './house';
 import { places } from './places';
 import { type Db } from '../db/rows';
 
-/** The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. */
+/**
+ * The mixing sheet of a dough: its own formula version, scaled to its weight, split over bowls and rounded. Null where nothing
+ * is mixed: a batch from the freezer.
+ */
 export async function mixSheet(
   db: Db,
   dough: Pick<DoughRecord, 'id' | 'kg' | 'outputs' | 'steps'>,
 ): Promise<MixSheet | null> {
+  if (!dough.steps.some(({ step }) => step.kind === 'mix')) return null;
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;
   const book = await ingredientsAndFormulas(db);

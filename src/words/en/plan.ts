@@ -9,7 +9,7 @@ export const plan = {
   productOutOfThisDough: 'Product {i} out of this dough',
   pieces: 'Pieces',
   product: 'Product',
-  way: 'Pieces are',
+  way: 'Fresh or frozen',
   wayOfPieces:
     '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} other {{way}}}',
   frozenBy: 'Frozen by',
