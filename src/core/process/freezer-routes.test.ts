@@ -40,6 +40,7 @@ describe('the way of pieces', () => {
       ['take-out', 'thawing'],
     ]);
     expect(thawed.scheme).toBeNull();
+    expect(thawed.route.dough.steps[0]?.gives).toBe(-18);
     expect(output.at(-1)).toBe(threadsOf(SMALL_PRODUCT.route.output)[0]?.steps.at(-1)?.step.id);
   });
 

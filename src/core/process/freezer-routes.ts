@@ -21,7 +21,8 @@ const BAG: RouteStep = {
 const TAKE_OUT: RouteStep = {
   ...{ id: 'take-out', kind: 'thaw', label: coded('steps.takeOutOfTheFreezer') },
   ...{ work: { fixed: 3, perPiece: 0.02, people: 1 }, around: -18, settling: 60, place: 'freezer' },
-  stock: 'out',
+  // The pieces are as cold as the freezer, and nothing has been mixed before.
+  ...{ gives: -18, stock: 'out' },
 };
 const THAW: RouteStep = {
   ...{ id: 'thawing', kind: 'thaw', label: coded('steps.thawInTheCold') },

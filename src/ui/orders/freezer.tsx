@@ -48,10 +48,13 @@ export function Freezer({
               {stock} {products.get(id)?.toLowerCase()}
             </span>
             <span className="text-quiet">
-              {promised > 0 && `${say('orders.forPlannedBatches', { promised })} `}
-              {usedOf(id) > 0
-                ? say('orders.forTheseOrdersThawThe', { usedOf: usedOf(id) })
-                : say('orders.free')}
+              {[
+                promised > 0 && say('orders.forPlannedBatches', { promised }),
+                usedOf(id) > 0 && say('orders.forTheseOrdersThawThe', { usedOf: usedOf(id) }),
+                usedOf(id) === 0 && stock > promised && say('orders.free'),
+              ]
+                .filter(Boolean)
+                .join(', ')}
             </span>
           </li>
         ))}

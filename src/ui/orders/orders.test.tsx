@@ -191,6 +191,7 @@ describe('the freezer', () => {
     const stock = [
       { productId: 1, pieces: 48, promised: 0 },
       { productId: 2, pieces: 20, promised: 6 },
+      { productId: 3, pieces: 12, promised: 12 },
     ];
     const taken = [{ productId: 1, pieces: 12, dueAt: DAY }];
     const plan = vi.fn();
@@ -200,11 +201,12 @@ describe('the freezer', () => {
     expect(
       screen
         .getAllByRole('listitem')
-        .slice(0, 2)
+        .slice(0, 3)
         .map(({ textContent }) => textContent),
     ).toEqual([
       '48 butter crescent12 for these orders: thaw the night before',
       '20 plum danish6 for planned batches, free',
+      '12 12 for planned batches',
     ]);
     await user.type(screen.getByLabelText('In, or −out'), '-8');
     await user.click(screen.getByRole('button', { name: 'Note it' }));

@@ -15,7 +15,7 @@ export const orders = {
   withoutADough: '{open} without a dough',
   freezer: 'Freezer',
   planTheBake: 'Plan the bake',
-  forPlannedBatches: '{promised} for planned batches,',
+  forPlannedBatches: '{promised} for planned batches',
   inTheFreezer: 'In the freezer',
   nothingShapedLiesFrozen: 'Nothing shaped lies frozen.',
   forTheseOrdersThawThe: '{usedOf} for these orders: thaw the night before',
