@@ -1,10 +1,11 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { enrolled, post, sessionOf } from '../test-support/tablet';
+import { isAlive, type RunningScript, startScript } from '../test-support/script';
 import { freePort } from './lib/ports';
 import type { Running } from './lib/running';
 
@@ -12,41 +13,15 @@ const folder = mkdtempSync(join(tmpdir(), 'hefeteig-demo-'));
 let demo: ChildProcess | null = null;
 
 /** Starts the demo in its own folder and waits for the line that says it is ready. */
-async function start(
-  ...more: string[]
-): Promise<{ address: string; said: () => string; ended: Promise<number | null> }> {
+async function start(...more: string[]): Promise<RunningScript> {
   const port = String(await freePort());
-  const args = [
-    '--import',
-    'tsx',
-    'scripts/demo.ts',
-    '--folder',
-    folder,
-    '--build',
-    'build/test',
-    '--port',
-    port,
-    ...more,
-  ];
-  const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
-  demo = child;
-  let said = '';
-  for (const stream of [child.stdout, child.stderr])
-    stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
-  const ended = new Promise<number | null>((done) => child.once('exit', done));
-  const address = await new Promise<string>((ready, failed) => {
-    child.stdout.on('data', () => {
-      const found = /ready after .*: (http:\S+)/.exec(said)?.[1];
-      if (found) ready(found);
-    });
-    void ended.then(() => failed(new Error(said)));
-  });
-  return { address, said: () => said, ended };
+  const options = ['--folder', folder, '--build', 'build/test', '--port', port, ...more];
+  const started = await startScript('scripts/demo.ts', options, { ready: /ready after .*: (http:\S+)/ });
+  demo = started.process;
+  return started;
 }
 
 const running = () => JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as Running;
-const alive = (pid: number) =>
-  existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
 
 /** Lets a device in and signs Jonas in over HTTP; sends a command. */
 async function asBaker(address: string) {
@@ -84,7 +59,7 @@ describe('bin/demo', () => {
     });
     demo?.kill('SIGINT');
     expect(await first.ended).toBe(0);
-    expect([pids.database, pids.application].map(alive)).toEqual([false, false]);
+    expect([pids.database, pids.application].map(isAlive)).toEqual([false, false]);
 
     const second = await start();
     expect(await (await asBaker(second.address))(note(id))).toMatchObject({
@@ -126,7 +101,7 @@ describe('bin/demo', () => {
     process.kill(pids.supervisor, 'SIGKILL');
     await first.ended;
     const fresh = await start('--fresh');
-    expect([pids.database, pids.application].map(alive)).toEqual([false, false]);
+    expect([pids.database, pids.application].map(isAlive)).toEqual([false, false]);
     expect(await (await asBaker(fresh.address))(note(id))).toMatchObject({
       ok: true,
       result: { recorded: true },

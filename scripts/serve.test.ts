@@ -1,8 +1,9 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
+import { isAlive, type RunningScript, startScript } from '../test-support/script';
 import { freePort } from './lib/ports';
 import type { Running } from './lib/running';
 
@@ -10,34 +11,19 @@ const folder = mkdtempSync(join(tmpdir(), 'hefeteig-serve-'));
 let child: ChildProcess | null = null;
 
 /** Starts a bakery with a database of its own, and waits until it is ready. */
-async function start(): Promise<{ address: string; said: () => string; ended: Promise<number | null> }> {
+async function start(): Promise<RunningScript> {
   const port = String(await freePort());
-  const options = ['--embedded', '--folder', folder, '--build', 'build/test', '--port', port];
   const env = { ...process.env };
   // As on a fresh machine: nothing says where a database or secrets are.
   for (const name of ['DATABASE_URL', 'HEFETEIG_PEPPER', 'HEFETEIG_SESSION_KEYS', 'HEFETEIG_SECRETS'])
     delete env[name];
-  const own = spawn(process.execPath, ['--import', 'tsx', 'scripts/serve.ts', ...options], {
-    ...{ stdio: ['ignore', 'pipe', 'pipe'], env },
-  });
-  child = own;
-  let said = '';
-  for (const stream of [own.stdout, own.stderr])
-    stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
-  const ended = new Promise<number | null>((done) => own.once('exit', done));
-  const address = await new Promise<string>((ready, failed) => {
-    own.stdout.on('data', () => {
-      const found = /is ready: (http:\S+)/.exec(said)?.[1];
-      if (found) ready(found);
-    });
-    void ended.then(() => failed(new Error(said)));
-  });
-  return { address, said: () => said, ended };
+  const options = ['--embedded', '--folder', folder, '--build', 'build/test', '--port', port];
+  const started = await startScript('scripts/serve.ts', options, { ready: /is ready: (http:\S+)/, env });
+  child = started.process;
+  return started;
 }
 
 const running = () => JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as Running;
-const alive = (pid: number) =>
-  existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
 
 afterEach(async () => {
   if (!child || child.exitCode !== null) return;
@@ -56,7 +42,7 @@ describe('a bakery with its own database', () => {
     const { database, application } = running();
     child?.kill('SIGTERM');
     expect(await ended).toBe(0);
-    expect([alive(database), alive(application)]).toEqual([false, false]);
+    expect([isAlive(database), isAlive(application)]).toEqual([false, false]);
   });
 
   it('fails where a part of it dies, and starts again on what was there', async () => {

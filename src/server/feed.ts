@@ -3,7 +3,7 @@ import type { FloorEvent } from '@/core/record/events';
 import { openSessions } from './auth/session';
 import { pool } from './db/pool';
 import { log } from './log';
-import { floorEventsByIds } from './store/doughs';
+import { floorEventsByIds } from './store/floor-events';
 
 /** How often a process looks for changes made by any process, and how often it looks whose session is over, ms. */
 const LOOK_EVERY = 250;

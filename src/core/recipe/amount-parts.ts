@@ -66,10 +66,9 @@ export function readAmountLine(reading: AmountReading, line: Span): AmountPart[]
 
 /** A part, or what is added up in it: `1 egg beaten with 1 tbsp milk`, `1 yolk + 1 tbsp cream`. `1 cup + 2 tbsp flour` is one. */
 function inSums(reading: AmountReading, whole: Span): (AmountPart | null)[] {
-  const own = readPart(reading, whole);
-  if (own?.ingredient && !own.trouble) return [own];
+  // "1 cup" alone names nothing: only what names something on both sides is two things.
   const apart = split(reading.text, whole, ADDED).map((one) => readPart(reading, one));
-  return apart.length > 1 && apart.every((one) => one?.ingredient) ? apart : [own];
+  return apart.length > 1 && apart.every((one) => one?.ingredient) ? apart : [readPart(reading, whole)];
 }
 
 /** Every amount of something that the book knows, anywhere in a sentence. */

@@ -22,6 +22,14 @@ const DOZEN = /(\d+|one|two|three|four|a|eine?|zwei|une|deux)\s+(?:dozen|dutzend
 const dozens = (word = '') => headQuantity(word)?.value ?? 1;
 const numberOf = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
 
+/** What is not said is not there. */
+const withoutUnsaid = ({ count, shape, grams, size }: RecipePieces): RecipePieces => ({
+  ...(count === undefined ? {} : { count }),
+  ...(shape === undefined ? {} : { shape }),
+  ...(grams === undefined ? {} : { grams }),
+  ...(size === undefined ? {} : { size }),
+});
+
 /** How many pieces of which shape and size: as the method cuts them, else as the recipe says what it makes. */
 export function piecesIn(
   text: string,
@@ -80,7 +88,7 @@ export function piecesIn(
   const isOther = first !== undefined && count !== undefined && first.count !== count;
   pieces.count ??= given ?? first?.count ?? weak;
   return {
-    pieces: JSON.parse(JSON.stringify(pieces)) as RecipePieces,
+    pieces: withoutUnsaid(pieces),
     marks: made.map(({ from, to }) => ({ from, to, as: 'pieces' })),
     asks: isOther ? [{ from: first.from, to: first.to, message: coded('recipe.otherCount', { count }) }] : [],
   };

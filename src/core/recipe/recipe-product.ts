@@ -60,9 +60,7 @@ export function recipeProduct(
   const { piece, isAssumed } = pieceOf(reading, weighed);
   const file: ProductsFile = {
     format: PRODUCTS_FORMAT,
-    formulas: [
-      { name: `${name}`, doughCelsius: reading.doughCelsius, stages: stagesOf(weighed, { book, flour }) },
-    ],
+    formulas: [{ name, doughCelsius: reading.doughCelsius, stages: stagesOf(weighed, { book, flour }) }],
     schemes: scheme
       ? [{ name: say(coded('recipe.schemeOf', { name, scheme: schemeName(scheme) })), scheme }]
       : [],

@@ -1,7 +1,7 @@
 import type { EventOf, FloorEvent, PieceCount } from '@/core/record/events';
 import { MARKS } from '@/core/record/marks';
 import { effectiveEvents } from '@/core/record/undo';
-import { eventsOfKinds } from './doughs';
+import { eventsOfKinds } from './floor-events';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';
 import { type Db, rowsOf, type SqlValue } from '../db/rows';
 

@@ -2,13 +2,6 @@ import { type Equipment, type MachineKind, machinesOf } from '@/core/bakery/mach
 import type { BlockWork } from '@/core/process/block-work';
 import { blockWeights } from '@/core/cutting/dough-size';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
-import {
-  type EventData,
-  eventOf,
-  type FlatEvent,
-  type FloorEvent,
-  type FloorEventKind,
-} from '@/core/record/events';
 import { type DoughState, foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
@@ -25,9 +18,9 @@ import type { ProductSpec } from '@/core/process/route';
 import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
 import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
 import { inLabelOrder } from '@/core/shaping/topping';
-import { json } from '../db/json';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
+import { floorEvents } from './floor-events';
 import { equipment, houseSettings } from './house';
 import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
@@ -44,13 +37,6 @@ interface OutputRow {
   dueAt: Date;
   way: OutputWay;
   madeAt: Date;
-}
-
-interface EventRow extends Omit<FlatEvent, 'at' | 'data' | 'receivedAt'> {
-  at: Date;
-  data: unknown;
-  receivedAt: Date | null;
-  waited: number;
 }
 
 const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS versionId, o.pieces, o.due_at AS dueAt, o.way,
@@ -345,59 +331,4 @@ async function plannedSteps(db: Db, ids: readonly number[]): Promise<Map<number,
   for (const { doughId, key, start, end, pinned, machines } of await stepsInPlan(db, ids))
     byDough.get(doughId)?.set(key, { plannedStart: start, plannedEnd: end, pinned, machines });
   return byDough;
-}
-
-const EVENT_COLUMNS = `id, dough_id AS doughId, step_key AS stepKey, kind, at, person_id AS personId, celsius, text, undoes,
-  data, received_at AS receivedAt, waited`;
-
-/** Years outside of which nothing was ever recorded: a row that says so is damaged, and read as if it were not there. */
-const POSSIBLE = { from: Date.UTC(2000, 0, 1), to: Date.UTC(2200, 0, 1) };
-
-function readEvent({ at, data, receivedAt, waited, ...row }: EventRow): FloorEvent | null {
-  const happened = at.getTime();
-  if (!(happened >= POSSIBLE.from && happened <= POSSIBLE.to)) return null;
-  return eventOf({
-    ...{ ...row, at: happened, data: data === null ? null : json<EventData>(data) },
-    ...(waited && receivedAt ? { receivedAt: receivedAt.getTime() } : {}),
-  });
-}
-
-/** All events of these doughs, in order of recording. */
-export async function floorEvents(db: Db, ids: readonly number[]): Promise<Map<number, FloorEvent[]>> {
-  const rows = await rowsOf<EventRow>(
-    db,
-    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE dough_id IN (?) ORDER BY seq`,
-    [ids],
-  );
-  const byDough = new Map<number, FloorEvent[]>(ids.map((id) => [id, []]));
-  for (const row of rows) {
-    const event = readEvent(row);
-    if (event) byDough.get(row.doughId)?.push(event);
-  }
-  return byDough;
-}
-
-/** Events of some kinds of these doughs, in order of recording. */
-export async function eventsOfKinds(
-  db: Db,
-  ids: readonly number[],
-  kinds: readonly FloorEventKind[],
-): Promise<FloorEvent[]> {
-  const rows = await rowsOf<EventRow>(
-    db,
-    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE dough_id IN (?) AND kind IN (?) ORDER BY seq`,
-    [ids, kinds],
-  );
-  return rows.flatMap((row) => readEvent(row) ?? []);
-}
-
-/** Events by their ids, in order of recording. */
-export async function floorEventsByIds(db: Db, ids: readonly string[]): Promise<FloorEvent[]> {
-  if (ids.length === 0) return [];
-  const rows = await rowsOf<EventRow>(
-    db,
-    `SELECT ${EVENT_COLUMNS} FROM floor_event WHERE id IN (?) ORDER BY seq`,
-    [ids],
-  );
-  return rows.flatMap((row) => readEvent(row) ?? []);
 }

@@ -1,7 +1,7 @@
 import type { ScrapStock } from '@/core/record/scrap';
 import { effectiveEvents } from '@/core/record/undo';
 import { inLabelOrder } from '@/core/shaping/topping';
-import { floorEvents } from './doughs';
+import { floorEvents } from './floor-events';
 import { ingredientsAndFormulas } from './formulas';
 import { houseSettings } from './house';
 import { mixedIn, putIn } from './contents';
