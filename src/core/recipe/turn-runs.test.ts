@@ -59,7 +59,7 @@ describe('turns counted out', () => {
     fc.assert(
       fc.property(groups, (all) => {
         // A mix between them, so that no group is part of another.
-        const steps = all.flatMap((group) => [turn(group), rest(30), { kind: 'mix', ...at }]);
+        const steps = all.flatMap((group): RunStep[] => [turn(group), rest(30), { kind: 'mix', ...at }]);
         const turns = turnRuns(steps).filter(({ kind }) => kind === 'turn');
         expect(turns).toHaveLength(all.reduce((sum, { times }) => sum + times, 0));
       }),
