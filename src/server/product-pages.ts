@@ -17,7 +17,7 @@ export async function productMeans(db: Db) {
     shifts(db),
   ]);
   const bakery: MakingBakery = {
-    machines: pools.map(({ kind }) => ({ kind })),
+    machines: pools.map(({ id, kind, label }) => ({ id, kind, label })),
     people: everybody.map(({ role, skills }) => ({ role, ...(skills ? { skills } : {}) })),
     isStaffed: pattern.length > 0,
   };

@@ -16,11 +16,11 @@ describe('words', () => {
   });
 
   it('make parts of a page of their tags, with the words between them', () => {
-    const parts = say.parts<{ bold: unknown }>('bench.wash', {
-      name: 'milk',
+    const parts = say.parts<{ bold: unknown }>('bench.mark', {
+      mark: 'milk',
       b: (words) => ({ bold: words }),
     });
-    expect(parts).toEqual(['Wash: ', { bold: ['milk'] }]);
+    expect(parts).toEqual(['Mark: ', { bold: ['milk'] }]);
   });
 
   it('list what there are several of', () => {

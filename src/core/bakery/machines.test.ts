@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { machine } from '../../../test-support/equipment';
-import { machinesOf, placeOf } from './machines';
+import { dialFor, machinesOf, placeOf } from './machines';
 
 const ids = (machines: { id: string }[]) => machines.map(({ id }) => id);
 
@@ -18,6 +18,16 @@ describe('machines by kind', () => {
   it('are also those that do as well, after the kind itself, and not the other way round', () => {
     expect(ids(machinesOf('freezer', [blast, freezer]))).toEqual(['freezer', 'blast']);
     expect(ids(machinesOf('blast', [blast, freezer]))).toEqual(['blast']);
+  });
+});
+
+describe('what is set on an oven', () => {
+  it('is what the recipe says, lower for a fan and by what the oven is off', () => {
+    expect(dialFor(machine('oven'), 200)).toBe(200);
+    expect(dialFor(machine('oven', { details: { fan: true } }), 200)).toBe(180);
+    expect(dialFor(machine('oven', { details: { fan: true, correction: 5 } }), 200)).toBe(185);
+    expect(dialFor(machine('oven', { details: { correction: -8 } }), 200)).toBe(192);
+    expect(dialFor(machine('proofer', { details: { correction: 5 } }), 26)).toBe(26);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { MixingWay } from '../heat/friction';
 import type { PlaceKind } from '../heat/places';
 import type { Instant } from '../time/local';
 
@@ -23,6 +24,23 @@ export interface Outage {
   units: number | null;
 }
 
+/** What is told of a machine of some kinds alone; what nobody has told is left out. */
+export interface MachineDetails {
+  /** How a mixer mixes. */
+  mixing?: MixingWay;
+  /** An oven blows its air about, and is set lower for that. */
+  fan?: boolean;
+  /** °C that an oven is set higher for what it says: what it falls short of. */
+  correction?: number;
+  /** What a sheeter, or a bench with a pin, rolls out: the widest and longest sheet, cm. */
+  width?: number;
+  length?: number;
+  /** The smallest gap of a sheeter, mm. */
+  leastGap?: number;
+  /** Largest share of its thickness that a dough loses in one pass of it. */
+  reduction?: number;
+}
+
 /** A machine of the bakery, or several alike that are planned as one. */
 export interface Machine {
   id: string;
@@ -40,7 +58,21 @@ export interface Machine {
   kgAtOnce?: number | null;
   /** The place whose temperature it has inside; null for what stands in the room. */
   place?: string | null;
+  details?: MachineDetails;
   outages?: Outage[];
+}
+
+/** °C that an oven with a fan is set lower by. */
+const FAN = 20;
+
+/**
+ * What is set on a machine for a temperature of the recipe, which is that of an oven without a fan.
+ *
+ * @example dialFor({ kind: 'oven', details: { fan: true, correction: 5 } }, 200) // 185
+ */
+export function dialFor({ kind, details = {} }: Pick<Machine, 'kind' | 'details'>, celsius: number): number {
+  if (kind !== 'oven') return celsius;
+  return celsius - (details.fan ? FAN : 0) + (details.correction ?? 0);
 }
 
 /** A place of the house as far as a step chooses between them. */

@@ -23,18 +23,10 @@ const HOUR = 60 * MINUTE;
 
 const maker = (productId: number, sharing: string, more: Partial<Maker> = {}): Maker => ({
   ...{ productId, name: `Product ${productId}`, sharing, mixed: 0.8, freshFor: 150, lead: 1200 },
-  piece: { grams: 62, perTray: 15, scrap: 0.07 },
+  ...{ piece: { grams: 62, perTray: 15, scrap: 0.07 }, allergens: ['gluten', 'milk'] },
   ...more,
 });
-const nutty = maker(3, 'crescent', {
-  piece: {
-    ...{ grams: 80, perTray: 12, scrap: 0.05 },
-    filling: {
-      ...{ name: 'almond cream', grams: 20, per: 'piece', limit: 30, bareEdge: 1 },
-      ...{ moment: 'spread', where: 'all over', allergens: ['nuts'] },
-    },
-  },
-});
+const nutty = maker(3, 'crescent', { allergens: ['gluten', 'milk', 'nuts'] });
 const MAKERS = [maker(1, 'crescent'), maker(2, 'crescent'), nutty, maker(4, 'brioche')];
 const MAKING = { bowlKg: 40, mostBowls: 3, apart: ['nuts'] as const, cutting: CUTTING };
 

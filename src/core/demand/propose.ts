@@ -10,6 +10,8 @@ import type { OrderWithSources } from './cover';
 /** What the house makes, as far as proposing doughs needs it. */
 export interface Maker extends Pick<ProductSpec, 'name' | 'piece' | 'freshFor' | 'scheme'> {
   productId: number;
+  /** Of its dough and of what goes into and onto it. */
+  allergens: readonly Allergen[];
   /** Products with the same word can come from one dough. */
   sharing: string;
   /** Share of the dough ready to cut that comes out of the mixer. */
@@ -23,7 +25,7 @@ export interface Making {
   /** Kilograms of dough before butter in one bowl, and bowls of one dough at most. */
   bowlKg: number;
   mostBowls: number;
-  /** Fillings with one of these are not made up at one table with others. */
+  /** Products with one of these are not made up at one table with others. */
   apart: readonly Allergen[];
   cutting: CuttingHouse;
 }
@@ -104,9 +106,9 @@ function batchesOf(
   return batches;
 }
 
-/** Allergens of a product's filling that are kept apart. */
-function apartIn({ piece }: Maker, { apart }: Making): Allergen[] {
-  return apart.filter((allergen) => piece.filling?.allergens?.includes(allergen));
+/** Allergens of a product that are kept apart. */
+function apartIn({ allergens }: Maker, { apart }: Making): Allergen[] {
+  return apart.filter((allergen) => allergens.includes(allergen));
 }
 
 function goTogether(a: Batch, b: Batch, making: Making): boolean {

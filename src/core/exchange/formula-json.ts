@@ -1,9 +1,9 @@
 import { coded, type Code, type Coded } from '../codes/coded';
 import { Validator, type OutputUnit } from '@cfworker/json-schema';
-import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Formula, StageKind } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
 import { FORMULA_FORMAT, FORMULA_SCHEMA } from './formula-schema';
+import { jsonLines } from './json-lines';
 import { amountText, draftOfRows, NO_FORMULA, type LineFault, type ReadFormula } from './read';
 
 interface FormulaFile {
@@ -46,22 +46,16 @@ const validator = new Validator(FORMULA_SCHEMA, '7', false);
 
 /** Reads a formula file; every fault with its line. */
 export function readFormulaJson(text: string): ReadFormula {
-  const errors: ParseError[] = [];
-  const tree = parseTree(text, errors);
-  const [broken] = errors;
-  if (broken || !tree) {
-    const line = lineAt(text, broken?.offset ?? 0);
-    return broken
-      ? NO_FORMULA(coded('files.noJsonBecause', { why: spaced(printParseErrorCode(broken.error)) }), line)
-      : NO_FORMULA(coded('files.nothingInIt'), line);
-  }
+  const { tree, broken, lineOf: lineOfPart } = jsonLines(text);
+  if (broken) return NO_FORMULA(coded('files.noJsonBecause', { why: broken.why }), broken.line);
+  if (!tree) return NO_FORMULA(coded('files.nothingInIt'));
   const given: unknown = JSON.parse(text);
   const lineOf = (path: string): number => {
     const steps = path
       .split('/')
       .slice(1)
       .map((step) => (/^\d+$/.test(step) ? Number(step) : step));
-    return lineAt(text, findNodeAtLocation(tree, steps)?.offset ?? 0);
+    return lineOfPart(steps);
   };
   const { valid, errors: broke } = validator.validate(given);
   if (!valid) {
@@ -126,7 +120,3 @@ const once = (faults: LineFault[]) =>
         faults.findIndex(({ line, message }) => line === fault.line && message === fault.message) === i,
     )
     .sort((a, b) => a.line - b.line);
-
-const lineAt = (text: string, offset: number) => text.slice(0, offset).split('\n').length;
-
-const spaced = (code: string) => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();

@@ -3,8 +3,9 @@ import type { Scheme } from '../lamination/scheme';
 import type { ProductDraft } from '../process/product-draft';
 import type { BranchKind, RouteStep } from '../process/route';
 import { AT_ONCE, type Gap, type Thread } from '../process/threads';
+import { type FilePiece, fileOfPiece, pieceOfFile } from './file-piece';
 
-export const PRODUCTS_FORMAT = 'hefeteig-products/1';
+export const PRODUCTS_FORMAT = 'hefeteig-products/2';
 
 /** A thread in a file: where no gap is named, steps follow at once. */
 export interface FileThread {
@@ -16,14 +17,12 @@ export interface FileThread {
 }
 
 /** A product in a file; formula and scheme by their names there. */
-export interface FileProduct extends Pick<
-  ProductDraft,
-  'name' | 'doughName' | 'piece' | 'freshFor' | 'rises'
-> {
+export interface FileProduct extends Pick<ProductDraft, 'name' | 'doughName' | 'freshFor' | 'rises'> {
   /** In a line, what way of working it shows. */
   about?: string;
   formula: string;
   scheme: string | null;
+  piece: FilePiece;
   dough: FileThread[];
   output: FileThread[];
   fork?: Gap;
@@ -65,9 +64,10 @@ const fileThread = ({ branch, joins, steps }: Thread): FileThread => ({
 export function draftOfFile(
   { name, doughName, piece, freshFor, rises, dough, output, fork = AT_ONCE }: FileProduct,
   by: Pick<ProductDraft, 'formulaId' | 'schemeId'>,
+  formulaOf: (name: string) => number | undefined,
 ): ProductDraft {
   return {
-    ...{ name, doughName, piece, freshFor, rises, fork },
+    ...{ name, doughName, piece: pieceOfFile(piece, formulaOf), freshFor, rises, fork },
     ...by,
     ...{ dough: dough.map(threadOf), output: output.map(threadOf) },
   };
@@ -77,11 +77,12 @@ export function draftOfFile(
 export function fileOfDraft(
   draft: ProductDraft,
   { formula, scheme }: Pick<FileProduct, 'formula' | 'scheme'>,
+  formulaName: (id: number) => string | undefined,
 ): FileProduct {
   const { name, doughName, piece, freshFor, rises, dough, output, fork } = draft;
   return {
-    ...{ name, doughName, formula, scheme },
-    ...{ piece, freshFor, rises, dough: dough.map(fileThread), output: output.map(fileThread) },
+    ...{ name, doughName, formula, scheme, piece: fileOfPiece(piece, formulaName) },
+    ...{ freshFor, rises, dough: dough.map(fileThread), output: output.map(fileThread) },
     ...(isAtOnce(fork) ? {} : { fork }),
   };
 }

@@ -1,5 +1,6 @@
 /** How a dough is mixed. */
-export type MixingWay = 'hand' | 'planetary' | 'spiral';
+export const MIXING_WAYS = ['hand', 'planetary', 'spiral'] as const;
+export type MixingWay = (typeof MIXING_WAYS)[number];
 
 /** Degrees a minute at first and at second speed; by hand, in all. Usual values, until a house has measured its own. */
 const WARMS: Record<Exclude<MixingWay, 'hand'>, { slow: number; fast: number }> = {

@@ -149,9 +149,13 @@ interface Size {
 }
 
 function sized(step: RouteStep, size: Size, key: string, label: Words): Omit<DoughStep, 'outputId' | 'load'> {
-  const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting }) => {
+  const uses: Use[] = (step.holds ?? []).map(({ machine, amount, per, setting, only = [] }) => {
     const count = per === 'once' ? amount : Math.ceil(amount * (per === 'kg' ? size.kg : size.trays));
-    return { resource: machine, amount: Math.max(1, count), ...(setting === undefined ? {} : { setting }) };
+    return {
+      ...{ resource: machine, amount: Math.max(1, count) },
+      ...(setting === undefined ? {} : { setting }),
+      ...(only.length > 0 ? { among: only } : {}),
+    };
   });
   const place = { around: step.around, settling: step.settling };
   if (step.work) {
@@ -261,7 +265,12 @@ function usesOf(
   carriers: readonly Carrier[],
 ): Use[] {
   const amounts: Record<Carrier, number> = { tray: trays, tin: pieces * (piece.tins ?? 0) };
-  return carriers.filter((id) => amounts[id] > 0).map((id) => ({ resource: id, amount: amounts[id] }));
+  return carriers
+    .filter((id) => amounts[id] > 0)
+    .map((id) => ({
+      ...{ resource: id, amount: amounts[id] },
+      ...(id === 'tin' && piece.tinKinds ? { among: piece.tinKinds } : {}),
+    }));
 }
 
 function prefixed(link: RouteLink, from: string, to: string): RouteLink {

@@ -39,6 +39,35 @@ const more = (...machines: Equipment['machines']): Equipment => {
   return { ...ONE_OF_EACH, machines: [...ONE_OF_EACH.machines, ...machines] };
 };
 
+describe('a step that may be on some machines only', () => {
+  const big = machine('oven', { id: 'big' });
+  const small = machine('oven', { id: 'small' });
+  const bakery = {
+    ...ONE_OF_EACH,
+    machines: [...ONE_OF_EACH.machines.filter(({ kind }) => kind !== 'oven'), big, small],
+  };
+  const only = (...ids: string[]) => {
+    const product = holding(['mix', 'oven']);
+    const { dough } = product.route;
+    const steps = dough.steps.map((step) =>
+      step.holds ? { ...step, holds: step.holds.map((hold) => ({ ...hold, only: ids })) } : step,
+    );
+    return on(bakery, { ...product, route: { ...product.route, dough: { ...dough, steps } } })('mix');
+  };
+
+  it('is on the preferred one, and may be moved to another that is named', () => {
+    expect(machineOf(only('small', 'big'))).toBe('small');
+    expect(only('small', 'big').uses.at(-1)?.among).toEqual(['small', 'big']);
+  });
+
+  it('is on no other, and on any where none of them is there any more', () => {
+    expect(machineOf(only('small'))).toBe('small');
+    expect(choicesOf(only('small'))).toEqual([]);
+    expect(machineOf(only('sold'))).toBe('big');
+    expect(only('sold').uses.at(-1)?.among).toEqual(['big', 'small']);
+  });
+});
+
 describe('a dough on the machines of a bakery', () => {
   it('holds the one machine of a kind, in whose place it is', () => {
     const step = on(ONE_OF_EACH);

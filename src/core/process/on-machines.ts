@@ -20,7 +20,8 @@ const NONE: ChosenMachines = [];
  *
  * A step is on the machine that `chosen` names; otherwise on the first that takes it, or the one that comes closest where none
  * does.
- * What the bakery has no machine for holds nothing.
+ * What the bakery has no machine for holds nothing. A use of a kind may name the machines that it can be on, the preferred
+ * one first.
  *
  * @param chosen - ids of machines that a step is on, by the step's key
  */
@@ -62,15 +63,22 @@ function stepOn(step: DoughStep, ids: ChosenMachines, equipment: Equipment, bowl
   const kg = step.step.kind === 'mix' ? bowlKg : null;
   const uses = step.uses.flatMap((use): Use[] => {
     if (!isKind(use.resource)) return [use];
-    const machines = machinesOf(use.resource, equipment.machines);
+    const { among: only = [], ...plain } = use;
+    const machines = allowed(machinesOf(use.resource, equipment.machines), only);
     const fitting = machines.filter((machine) => takes(machine, use.amount, kg));
     const named = machines.find(({ id }) => ids.includes(id));
     const machine = named ?? fitting[0] ?? closestTo(kg, machines);
     if (!machine) return [];
     const among = [...new Set([...fitting, machine].map(({ id }) => id))];
-    return [{ ...use, resource: machine.id, ...(among.length > 1 ? { among } : {}) }];
+    return [{ ...plain, resource: machine.id, ...(among.length > 1 ? { among } : {}) }];
   });
   return withPlace({ ...step, uses }, equipment);
+}
+
+/** Those of some machines that a step may be on, the preferred first; all where none of them is there any more. */
+function allowed(machines: readonly Machine[], only: readonly string[]): readonly Machine[] {
+  const own = only.flatMap((id) => machines.filter((machine) => machine.id === id));
+  return own.length > 0 ? own : machines;
 }
 
 function takes({ capacity, kgLeast, kgAtOnce }: Machine, amount: number, kg: number | null): boolean {

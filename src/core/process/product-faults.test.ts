@@ -12,7 +12,11 @@ const DRAFT: ProductDraft = {
   ...{ piece: SMALL_PRODUCT.piece, rises: { proof: RISE }, ...draftRoute(SMALL_PRODUCT.route) },
 };
 const BAKERY: MakingBakery = {
-  machines: [{ kind: 'retarder' }, { kind: 'proofer' }, { kind: 'oven' }],
+  machines: [
+    { id: 'retarder', kind: 'retarder', label: 'retarder' },
+    { id: 'proofer', kind: 'proofer', label: 'proofer' },
+    { id: 'oven', kind: 'oven', label: 'oven' },
+  ],
   people: [{ role: 'baker' }],
   isStaffed: true,
 };

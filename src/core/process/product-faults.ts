@@ -2,6 +2,7 @@ import { coded, type Coded, type Words } from '../codes/coded';
 import { MACHINE_WORDS } from '../bakery/machine-words';
 import { machinesOf, type Machine } from '../bakery/machines';
 import type { Person } from '../bakery/people';
+import { dressingParts } from '../shaping/dressing';
 import type { PieceSpec, Rise, RouteStep } from './route';
 import { skillFor } from './skills';
 import type { ProductDraft } from './product-draft';
@@ -19,7 +20,7 @@ export interface ProductFault {
 
 /** What a bakery has to make a product with. */
 export interface MakingBakery {
-  machines: readonly Pick<Machine, 'kind'>[];
+  machines: readonly Pick<Machine, 'id' | 'kind' | 'label'>[];
   people: readonly Pick<Person, 'skills' | 'role'>[];
   /** Somebody has weekly shifts. */
   isStaffed: boolean;
@@ -76,7 +77,8 @@ function pieceFaults({
   cut,
   tolerance = 0,
   tins = 0,
-  filling,
+  fillings = [],
+  ...dressing
 }: PieceSpec): ProductFault[] {
   const wrong: [boolean, Coded][] = [
     [!within(grams, 1, 20_000), coded('product.aPieceWeighs')],
@@ -94,9 +96,12 @@ function pieceFaults({
       coded('product.aPieceIsCutFrom', { from: { cm: 0.5 }, to: { cm: 150 } }),
     ],
     [cut?.size.shape === 'sector' && !within(cut.size.sectors ?? 0, 2, 64), coded('product.sectors2To64')],
+    [fillings.some(({ grams }) => !(grams > 0 && grams <= 20_000)), coded('product.aFillingHas')],
     [
-      filling !== undefined && !(filling.name.trim() !== '' && filling.grams > 0),
-      coded('product.aFillingHas'),
+      dressingParts({ fillings, ...dressing }).some(
+        ({ name, grams = 0 }) => name.trim() === '' || !within(grams, 0, 20_000),
+      ),
+      coded('product.aPartHasAName'),
     ],
   ];
   return wrong.flatMap(([is, message]) => (is ? [fault('piece', message)] : []));
@@ -159,12 +164,13 @@ function stepFaults(
   { machines, people }: MakingBakery,
 ): Omit<ProductFault, 'at'>[] {
   const { label, kind, work, wait, holds = [], around, settling, gives, core, program = [] } = step;
+  const { strain = 1, speeds = { slow: 0, fast: 0 }, turnTrays = 0, lookAt = 0 } = step;
   const hot = [
     around,
     ...holds.flatMap(({ setting }) => setting ?? []),
     ...program.map(({ celsius }) => celsius),
   ];
-  const skill = skillFor(kind);
+  const skill = skillFor(step);
   const canDo = ({ role, skills }: MakingBakery['people'][number]) =>
     role !== 'viewer' && (skill === null || skills === undefined || skills.includes(skill));
   const wrong: [boolean, Coded][] = [
@@ -183,6 +189,11 @@ function stepFaults(
       coded('product.coreFromTo'),
     ],
     [program.some(({ minutes }) => !within(minutes, 0, 6 * 60)), coded('product.aPhaseLasts')],
+    [!within(strain, 0.5, 5), coded('product.strainUpTo5')],
+    [
+      [speeds.slow, speeds.fast, turnTrays, lookAt].some((minutes) => !within(minutes, 0, 6 * 60)),
+      coded('product.minutesUpTo6h'),
+    ],
     [holds.some(({ amount }) => !(amount > 0 && amount <= 1000)), coded('product.holdsMoreThanNothing')],
     [
       wait !== undefined && step.rise?.decides === true && rises[step.rise.phase] === undefined,
@@ -194,6 +205,10 @@ function stepFaults(
       machinesOf(machine, machines).length === 0,
       coded('product.noMachineOfTheKind', { kind: { inLine: MACHINE_WORDS[machine] } }),
     ]),
+    [
+      holds.some(({ only = [] }) => only.some((id) => !machines.some((machine) => machine.id === id))),
+      coded('product.aMachineIsGone'),
+    ],
     [work !== undefined && people.length > 0 && !people.some(canDo), coded('product.nobodyCanDo')],
   ];
   return [

@@ -1,11 +1,12 @@
 import type { Words } from '../codes/coded';
 import type { MachineKind } from '../bakery/machines';
+import type { Skill } from '../bakery/people';
 import type { Lying, PlaceKind } from '../heat/places';
 import type { PieceSize } from '../cutting/piece';
 import type { Piece } from '../heat/mode';
 import type { Scheme } from '../lamination/scheme';
 import type { Fold } from '../lamination/stack';
-import type { Dressing } from '../shaping/topping';
+import type { Dressing } from '../shaping/dressing';
 import type { ShapeKind } from '../shaping/shapes';
 
 /**
@@ -48,8 +49,17 @@ export interface RouteStep {
   work?: { fixed: number; perKg?: number; perPiece?: number; people: number };
   /** Waits: their window in minutes, and what a minute too short or too long costs. */
   wait?: { shortest: number; best: number; longest: number; shortCost: number; longCost: number };
-  /** What it holds of a kind of machine, from start to end. `setting`: °C that the machine stands at. */
-  holds?: { machine: MachineKind; amount: number; per: 'once' | 'kg' | 'tray'; setting?: number }[];
+  holds?: Hold[];
+  /** What whoever does it must know, where that is not what the kind of the step asks for. */
+  skill?: Skill | 'anybody';
+  /** How heavy it is on the arms, against watching, which is 1; left out where it is as usual for its kind. */
+  strain?: number;
+  /** In what order and how it is done, in the house's words. */
+  method?: string;
+  /** Minutes of mixing at first and at second speed: how much that warms the dough, until it was measured. */
+  speeds?: { slow: number; fast: number };
+  /** The product can be made without it. */
+  optional?: true;
   /** Temperature around the dough, °C, and how fast it follows: minutes until two thirds of the way there. */
   around: number;
   settling: number;
@@ -83,12 +93,27 @@ export interface RouteStep {
   program?: { celsius: number; minutes: number; steam?: boolean; vent?: boolean }[];
   /** Something cooked cools here: within limits, with a record, or it is thrown away. */
   cools?: boolean;
+  /** A bake's trays are turned round so many minutes after they went in: 0 never, half way where nothing is said. */
+  turnTrays?: number;
+  /** The bake is looked at for the first time after so many minutes. */
+  lookAt?: number;
   /** A bake is done when its core has come to the first, °C; the second is the most it should have. */
   core?: readonly [number, number];
   /** When it ends, its pieces are in the freezer's stock, or no longer. */
   stock?: 'in' | 'out';
   /** The step ends when a person says so, though nobody stands by it: a bake. */
   ends?: 'tap';
+}
+
+/** What a step holds of a kind of machine, from start to end. */
+export interface Hold {
+  machine: MachineKind;
+  amount: number;
+  per: 'once' | 'kg' | 'tray';
+  /** °C that the machine stands at. */
+  setting?: number;
+  /** The machines of that kind that it may be on, by their ids, the preferred one first; any where nothing is said. */
+  only?: string[];
 }
 
 /** `min` to `max` minutes from the end of one step to the start of the other; no `max`, no upper bound. */
@@ -128,6 +153,8 @@ export interface PieceSpec extends Dressing {
   tolerance?: number;
   /** Tins a piece is baked in: one for a loaf; none where nothing is said. */
   tins?: number;
+  /** Which tins of the house, by their ids; any where nothing is said. */
+  tinKinds?: string[];
   shape?: ShapeKind;
   /** The product that this one is a variant of: the same piece with another filling. */
   variantOf?: string;

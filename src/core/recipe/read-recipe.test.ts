@@ -174,7 +174,11 @@ describe('a product of a recipe', () => {
     const [product] = file.products;
     const [formula] = file.formulas;
     if (!product || !formula) throw new Error('a product has one of each');
-    const draft = draftOfFile(product, { formulaId: 1, schemeId: product.scheme === null ? null : 1 });
+    const draft = draftOfFile(
+      product,
+      { formulaId: 1, schemeId: product.scheme === null ? null : 1 },
+      () => 1,
+    );
     const wrong = productFaults(draft, bakery).filter(({ isLack }) => !isLack);
     expect(wrong.map(({ at, message }) => [at, inEnglish(message)])).toEqual([]);
     const flours = formula.stages

@@ -72,7 +72,7 @@ export function recipeProduct(
   };
   const by = { formula: name, scheme: file.schemes[0]?.name ?? null };
   return {
-    file: { ...file, products: [fileOfDraft(draft, by)] },
+    file: { ...file, products: [fileOfDraft(draft, by, () => undefined)] },
     assumed: [...assumed, ...(isAssumed ? ['shape' as const] : [])],
   };
 }

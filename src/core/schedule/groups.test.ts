@@ -47,7 +47,7 @@ describe('the plan by person', () => {
     ]);
     const duty = (key: string, id: number): Duty => ({
       ...{ task: taskId(1, key), doughId: 1, dough: 'Crescent 1', label: key, start: 0, end: 0 },
-      ...{ personIds: [id], missing: 0, skill: null },
+      ...{ personIds: [id], missing: 0, skill: null, strain: 1 },
     });
     const rows = byPerson([dough], [person(1), person(2)], [duty('mix', 1), duty('butter', 1)]);
     expect(inEnglish(rows.map(({ name, items }) => [name, items.map(({ label }) => label)]))).toEqual([

@@ -5,7 +5,7 @@ import { MINUTE, type Instant } from '../time/local';
 import type { Presence } from '../time/shifts';
 import type { DoughRecord } from '../record/dough';
 import type { Person, Skill } from '../bakery/people';
-import { skillFor } from '../process/skills';
+import { skillFor, strainOf } from '../process/skills';
 
 /** A hands-on step with who carries it out. */
 export interface Duty {
@@ -19,10 +19,10 @@ export interface Duty {
   /** How many people it wants for whom nobody is there, and what they would have to know. */
   missing: number;
   skill: Skill | null;
+  /** What a minute of it costs the arms, against watching. */
+  strain: number;
 }
 
-/** What a minute of work costs the arms: rolling and dividing by the kilo, as against watching. */
-const STRAIN: Partial<Record<Skill, number>> = { laminate: 2, shape: 1.5, mix: 1.5 };
 /** Going on with the same dough is worth so many minutes of strain: fewer, quieter pieces of work. */
 const CONTINUITY = 25;
 /** Work that follows within this is going on with it, minutes. */
@@ -95,7 +95,7 @@ function stepsOf(doughs: readonly DoughRecord[]): Duty[] {
           {
             ...{ task: taskId(id, key), doughId: id, dough: name, label },
             ...{ start: plannedStart, end: plannedEnd, personIds: [], missing: wanted },
-            skill: skillFor(step.kind),
+            ...{ skill: skillFor(step), strain: strainOf(step) },
           },
         ];
       }),
@@ -120,11 +120,11 @@ function price({ strain, lastDough, lastEnd, since }: Hand, { doughId, start }: 
   return strain - (goesOn ? CONTINUITY : 0) + (tired ? 10 * CONTINUITY : 0);
 }
 
-function give(hand: Hand, { doughId, start, end, skill }: Duty): void {
+function give(hand: Hand, { doughId, start, end, strain }: Duty): void {
   // A new day begins rested.
   if (start - hand.lastEnd > 6 * 60 * MINUTE) hand.strain = 0;
   if (start - hand.lastEnd >= BREAK * MINUTE) hand.since = start;
-  hand.strain += ((end - start) / MINUTE) * (STRAIN[skill ?? 'finish'] ?? 1);
+  hand.strain += ((end - start) / MINUTE) * strain;
   hand.busyUntil = end;
   hand.lastEnd = end;
   hand.lastDough = doughId;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fillingPerPiece, fillingTotals, overfull, type Filling, type FillingNeed } from './filling';
+import { fillingPerPiece, overfull, type Filling } from './filling';
 import { SHAPE_KINDS, SHAPES } from './shapes';
 import { inEnglish } from '../../../test-support/words';
 
@@ -28,18 +28,6 @@ describe('a filling', () => {
     expect(inEnglish(overfull({ ...poppy, grams: 40 }, 144))).toBe(
       '40 g of poppy filling a piece: above 35 g it opens and leaks.',
     );
-  });
-
-  it('is added up by name over doughs, in the order in which it is needed', () => {
-    const need = (filling: Filling, pieces: number, at: number): FillingNeed => ({
-      ...{ filling, pieces, at, pieceArea: 144, product: 'Danish', dough: 'Danish 1' },
-    });
-    const totals = fillingTotals([need(poppy, 10, 30), need(cream, 10, 20), need(poppy, 5, 10)]);
-    expect(totals.map(({ name, grams }) => [name, Math.round(grams)])).toEqual([
-      ['poppy filling', 420],
-      ['almond cream', 120],
-    ]);
-    expect(totals[0]?.needs.map(({ pieces }) => pieces)).toEqual([5, 10]);
   });
 });
 

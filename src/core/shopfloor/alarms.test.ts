@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
+import { machine } from '../../../test-support/equipment';
+import type { Machine } from '../bakery/machines';
 import { COOLING_RULES, type CoolingRule } from '../climate/cooling';
 import { alarms } from './alarms';
 import { excursions } from '../climate/excursions';
@@ -98,6 +100,36 @@ describe('alarms', () => {
     expect(ask([...events, longer], begun + 19).map(({ kind }) => kind)).not.toContain('out');
     const again = ask([...events, longer], begun + 21).find(({ kind }) => kind === 'out');
     expect(again?.id).not.toBe(done?.id);
+  });
+
+  it('turn the trays and look when the product says so, and never where it says never', () => {
+    const events = upTo(BAKE);
+    const begun = (events.at(-1)?.at ?? 0) / MIN;
+    const dough = plannedDough(events);
+    const called = (more: { turnTrays?: number; lookAt?: number }, minute: number) =>
+      alarms(
+        [{ ...dough, steps: dough.steps.map((s) => ({ ...s, step: { ...s.step, ...more } })) }],
+        (begun + minute) * MIN,
+        { leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
+      ).map(({ kind }) => kind);
+    expect(called({ turnTrays: 12, lookAt: 6 }, 7)).toContain('look');
+    expect(called({ turnTrays: 12, lookAt: 6 }, 10)).not.toContain('turn-trays');
+    expect(called({ turnTrays: 12 }, 12)).toContain('turn-trays');
+    expect(called({ turnTrays: 0 }, 17)).not.toContain('turn-trays');
+  });
+
+  it('say what is set on this oven', () => {
+    const dough = plannedDough([]);
+    const oven = dough.steps.find(({ step }) => step.kind === 'bake')?.uses.at(-1)?.resource ?? '';
+    const heat = (details: Machine['details']) =>
+      inEnglish(
+        alarms([dough], dough.steps.at(-1)?.start ?? 0, {
+          ...{ leads: LEADS, taken: [], coolingRule: ONE, zone: 'UTC' },
+          machines: [machine('oven', { id: oven, ...(details ? { details } : {}) })],
+        }).find(({ kind }) => kind === 'preheat')?.message,
+      );
+    expect(heat({ fan: false })).toMatch(/Heat the oven to 185/);
+    expect(heat({ fan: true })).toMatch(/Heat the oven to 165/);
   });
 
   it('call for starter and flour before a levain is set', () => {

@@ -1,5 +1,6 @@
 import { coded, type Coded } from '../codes/coded';
 import { type Instant, MINUTE } from '../time/local';
+import { dialFor, type Machine } from '../bakery/machines';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
@@ -41,6 +42,7 @@ export type AlarmKind =
   | 'alive'
   | 'ready'
   | 'turn-trays'
+  | 'look'
   | 'out'
   | 'place'
   | 'silent'
@@ -92,6 +94,7 @@ export function alarms(
     zone,
     ahead = 0,
     coolingRule,
+    machines = [],
   }: {
     leads: Leads;
     taken: readonly AlarmTaken[];
@@ -101,6 +104,8 @@ export function alarms(
     zone: string;
     ahead?: number;
     coolingRule: CoolingRule;
+    /** What is set on an oven for a temperature follows from what it is. */
+    machines?: readonly Machine[];
   },
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
@@ -109,7 +114,7 @@ export function alarms(
   );
   const called = doughs.flatMap((dough) =>
     dough.steps.flatMap((step) => [
-      ...(preheat({ dough, step }, bakes, { now, leads, zone }) ?? []),
+      ...(preheat({ dough, step }, bakes, { now, leads, zone, machines }) ?? []),
       ...(prepared(dough, step, { now, leads, zone }) ?? []),
       ...(watched(dough, step) ?? []),
       ...cooled(dough, step, { now, rule: coolingRule, zone }),
@@ -139,7 +144,7 @@ interface Bake {
 function preheat(
   { dough, step }: Bake,
   bakes: readonly Bake[],
-  { now, leads, zone }: { now: Instant; leads: Leads; zone: string },
+  { now, leads, zone, machines }: LeadsAt & { machines: readonly Machine[] },
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
@@ -153,8 +158,9 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
+  const oven = machines.find(({ id }) => step.uses.some(({ resource }) => resource === id));
   const message = coded('alarms.heatTheOvenToGoes', {
-    celsius: { celsius: setting },
+    celsius: { celsius: oven ? dialFor(oven, setting) : setting },
     name: dough.name,
     time: { clock: start, zone },
   });
@@ -236,13 +242,26 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
   const name = coded('alarms.stepOf', { dough: dough.name, step: { inLine: step.label } });
   if (step.step.ends === 'tap') {
     const begun = state.startedAt ?? step.plannedStart;
-    const half = begun + Math.round(step.target / 2) * MINUTE;
+    const { turnTrays = Math.round(step.target / 2), lookAt } = step.step;
     return [
-      {
-        ...named('turn-trays', dough, step),
-        at: half,
-        message: coded('alarms.turnTheTraysRoundSwap', { name }),
-      },
+      ...(turnTrays > 0
+        ? [
+            {
+              ...named('turn-trays', dough, step),
+              at: begun + turnTrays * MINUTE,
+              message: coded('alarms.turnTheTraysRoundSwap', { name }),
+            },
+          ]
+        : []),
+      ...(lookAt
+        ? [
+            {
+              ...named('look', dough, step),
+              at: begun + lookAt * MINUTE,
+              message: coded('alarms.lookAtTheColour', { name }),
+            },
+          ]
+        : []),
       // Each "a little longer" asks anew.
       {
         ...named('out', dough, step),

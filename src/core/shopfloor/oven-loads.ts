@@ -12,8 +12,8 @@ export interface OvenLoad {
   status: 'in' | 'coming' | 'out';
   /** In since, or goes in at. */
   start: Instant;
-  /** Trays are turned round and swapped at half time. */
-  turn: Instant;
+  /** When trays are turned round and swapped: at half time, unless the product says otherwise; null never. */
+  turn: Instant | null;
   /** Done at the earliest look: as planned, or later where somebody wanted it longer. */
   done: Instant;
   /** Phases of its program with their own ends; one where the route says nothing more. */
@@ -43,7 +43,7 @@ export function ovenLoads(
       if (status === 'out' && end < now - KEPT * 60 * MINUTE) continue;
       loads[status].push({
         ...{ dough, step, oven, setting: use.setting, trays: use.amount, status, start },
-        turn: start + Math.round(step.target / 2) * MINUTE,
+        turn: turnOf(step, start),
         done: status === 'out' ? end : (step.ready?.at ?? start + step.target * MINUTE),
         phases: phasesOf(step, use.setting, start),
       });
@@ -53,6 +53,11 @@ export function ovenLoads(
   loads.coming.sort((a, b) => a.start - b.start);
   loads.out.sort((a, b) => b.done - a.done);
   return loads;
+}
+
+function turnOf({ step, target }: DoughForecast['steps'][number], start: Instant): Instant | null {
+  const { turnTrays = Math.round(target / 2) } = step;
+  return turnTrays > 0 ? start + turnTrays * MINUTE : null;
 }
 
 function phasesOf(

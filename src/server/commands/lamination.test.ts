@@ -11,7 +11,7 @@ import { ok, refusal } from '../../../test-support/house';
 import { houseNow } from '../store/clock';
 import { doughCut } from '../store/cut-plan';
 import { doughById, doughsDueFrom } from '../store/doughs';
-import { fillingNeeds } from '../store/fillings';
+import { dressingNeeds } from '../store/fillings';
 import { currentProducts } from '../store/products';
 import { rollingHouse } from '../store/rolling';
 import { scrapStock } from '../store/scrap';
@@ -236,8 +236,8 @@ describe('work that is recorded', () => {
     expect(cut?.sheets).toBe(dough.lamination?.blocks);
     expect(cut?.pieces.length).toBe(dough.outputs.length);
     expect(cut?.sheet.width).toBeLessThanOrEqual(58);
-    const needs = await fillingNeeds(house.pool, await houseNow(house.pool));
-    expect(new Set(needs.map(({ filling }) => filling.name))).toContain('poppy filling');
+    const needs = await dressingNeeds(house.pool, await houseNow(house.pool));
+    expect(new Set(needs.map(({ part }) => part.name))).toContain('poppy filling');
     expect(needs.every(({ pieces }) => pieces > 0)).toBe(true);
   });
 

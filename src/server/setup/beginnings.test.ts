@@ -27,7 +27,7 @@ const ZONE = 'Europe/Berlin';
 /** One product of each way of working. */
 const WAYS = SHELF.map(({ products }) => products[0]?.name ?? '');
 const EVERYTHING = {
-  machines: MACHINE_KINDS.map((kind) => ({ kind })),
+  machines: MACHINE_KINDS.map((kind) => ({ id: kind, kind, label: kind })),
   people: [{ role: 'baker' as const }],
   isStaffed: true,
 };
@@ -37,9 +37,12 @@ describe('the shelf', () => {
     '%s is complete, and the same in a file again',
     (_, product) => {
       const { about, ...plain } = product;
-      const draft = draftOfFile(product, { formulaId: 1, schemeId: product.scheme === null ? null : 1 });
+      const names = SHELF.flatMap(({ formulas }) => formulas.map(({ name }) => name));
+      const by = { formulaId: 1, schemeId: product.scheme === null ? null : 1 };
+      const draft = draftOfFile(product, by, (name) => names.indexOf(name));
       expect(productFaults(draft, EVERYTHING).map(({ at, message }) => [at, inEnglish(message)])).toEqual([]);
-      expect(fileOfDraft(draft, { formula: product.formula, scheme: product.scheme })).toEqual(plain);
+      const { formula, scheme } = product;
+      expect(fileOfDraft(draft, { formula, scheme }, (id) => names[id])).toEqual(plain);
       expect(about).toMatch(/^[A-Z].{10,110}$/);
     },
   );

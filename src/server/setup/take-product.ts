@@ -1,6 +1,9 @@
 import { coded } from '@/core/codes/coded';
-import { draftOfFile, type ProductsFile } from '@/core/exchange/products-file';
+import { Fault } from '@/core/codes/fault';
+import { draftOfFile, type FileProduct, type ProductsFile } from '@/core/exchange/products-file';
 import type { Formula } from '@/core/formula/formula';
+import { formulaRef } from '@/core/formula/parts';
+import type { ProductDraft } from '@/core/process/product-draft';
 import type { Instant } from '@/core/time/local';
 import { Refusal } from '../commands/command';
 import { readProductDraft } from '../commands/products/drafted';
@@ -29,17 +32,33 @@ export async function takeProduct(
   await keepFormulas(db, file, by.at);
   await keepSchemes(db, file, by.at);
   const [formulas, schemes] = await Promise.all([currentFormulas(db), currentSchemes(db)]);
-  const draft = draftOfFile(product, {
-    formulaId: formulas.find((one) => one.name === product.formula)?.formulaId ?? null,
-    schemeId: schemes.find((one) => one.name === product.scheme)?.schemeId ?? null,
-  });
+  const formulaOf = (called: string) => formulas.find((one) => one.name === called)?.formulaId;
+  const schemeId = schemes.find((one) => one.name === product.scheme)?.schemeId ?? null;
+  const draft = readFileProduct(product, schemeId, formulaOf);
   return keepNewProduct(db, await readProductDraft(db, draft), by);
 }
 
-/** Formulas of a file, ingredients by the names that the house has for them. */
+/** @throws {Refusal} where a part is made by a formula that neither file nor house has */
+function readFileProduct(
+  product: FileProduct,
+  schemeId: number | null,
+  formulaOf: (name: string) => number | undefined,
+): ProductDraft {
+  try {
+    return draftOfFile(product, { formulaId: formulaOf(product.formula) ?? null, schemeId }, formulaOf);
+  } catch (error) {
+    if (error instanceof Fault) throw new Refusal(error.fault, 'text');
+    throw error;
+  }
+}
+
+/** Formulas of a file, ingredients by the names that the house has for them, or formulas that stand before them. */
 async function keepFormulas(db: Db, { formulas }: ProductsFile, at: Instant): Promise<void> {
   const [own, book] = await Promise.all([currentFormulas(db), ingredients(db)]);
-  const idOf = new Map(book.map(({ id, name }) => [name.toLowerCase(), id]));
+  const idOf = new Map([
+    ...own.map(({ formulaId, name }): [string, string] => [name.toLowerCase(), formulaRef(formulaId)]),
+    ...book.map(({ id, name }): [string, string] => [name.toLowerCase(), id]),
+  ]);
   for (const { name, doughCelsius, stages } of formulas) {
     if (own.some((one) => one.name === name)) continue;
     const body: Formula = {
@@ -55,6 +74,7 @@ async function keepFormulas(db: Db, { formulas }: ProductsFile, at: Instant): Pr
       })),
     };
     const { id } = await write(db, 'INSERT INTO formula (name) VALUES (?)', [name]);
+    idOf.set(name.toLowerCase(), formulaRef(id));
     await keepFirst(db, 'formula', { id, body, at });
   }
 }

@@ -17,7 +17,7 @@ import type { OutputWay } from '@/core/process/output-way';
 import type { ProductSpec } from '@/core/process/route';
 import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
 import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
-import { inLabelOrder } from '@/core/shaping/topping';
+import { inLabelOrder } from '@/core/shaping/dressing';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
 import { floorEvents } from './floor-events';
@@ -273,7 +273,7 @@ export type HouseSizes = Sizes & { equipment: Equipment };
 /** What the largest oven and mixer take at once, what the house counts of trays and tins, and how it rolls and cuts. */
 export async function sizes(db: Db): Promise<HouseSizes> {
   const [all, settings] = await Promise.all([equipment(db), houseSettings(db)]);
-  const { table, laying, benchLength } = rollingBy(settings);
+  const { table, laying, benchLength } = rollingBy(settings, all.machines);
   const of = (kind: MachineKind) => machinesOf(kind, all.machines);
   const mixers = of('mixer').map(({ kgAtOnce }) => kgAtOnce ?? Infinity);
   return {

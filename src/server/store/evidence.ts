@@ -88,6 +88,7 @@ export function withLearnt<P extends ProductSpec & { productId: number }>(
 export async function learntMixing(
   db: Db,
   subject: string,
+  usual: number | null = null,
 ): Promise<{ rise: Learnt & { evidence: Evidence[] }; factor: Learnt & { evidence: Evidence[] } }> {
   const [settings, rises, factors] = await Promise.all([
     houseSettings(db),
@@ -96,7 +97,8 @@ export async function learntMixing(
   ]);
   const learn = (name: 'mixingRise' | 'frictionFactor', all: Evidence[]) => {
     const own = counting(all, subject);
-    const start = { mean: settings[name], spread: settings[`${name}Spread`] };
+    const begin = name === 'mixingRise' ? (usual ?? settings[name]) : settings[name];
+    const start = { mean: begin, spread: settings[`${name}Spread`] };
     // A factor takes up the errors of three or four thermometers, a rise that of one.
     const noise = settings.thermometerError * (name === 'frictionFactor' ? 3 : 1);
     return {

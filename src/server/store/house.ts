@@ -1,5 +1,5 @@
 import { type Person, SKILLS } from '@/core/bakery/people';
-import type { Equipment, Machine, PlaceOfKind } from '@/core/bakery/machines';
+import type { Equipment, Machine, MachineDetails, PlaceOfKind } from '@/core/bakery/machines';
 import type { MachinePool } from '@/core/schedule/problem';
 import {
   capacitySteps,
@@ -10,6 +10,7 @@ import {
   withExceptions,
 } from '@/core/time/shifts';
 import { type Settings, settingsOf } from '@/core/bakery/settings';
+import { json } from '../db/json';
 import { type Db, rowsOf } from '../db/rows';
 
 export interface House {
@@ -52,12 +53,16 @@ export async function people(db: Db): Promise<Person[]> {
 }
 
 /** Machines in the house's order. */
-export function machines(db: Db): Promise<Omit<Machine, 'outages'>[]> {
-  return rowsOf(
+export async function machines(db: Db): Promise<Omit<Machine, 'outages'>[]> {
+  const rows = await rowsOf<Omit<Machine, 'outages' | 'details'> & { details: unknown }>(
     db,
     `SELECT id, kind, label, capacity, unit, changeover_minutes AS changeover, kg_least AS kgLeast, kg_at_once AS kgAtOnce, decks,
-       place_id AS place FROM machine WHERE removed_at IS NULL ORDER BY position`,
+       place_id AS place, details FROM machine WHERE removed_at IS NULL ORDER BY position`,
   );
+  return rows.map(({ details, ...machine }) => ({
+    ...machine,
+    ...(details === null ? {} : { details: json<MachineDetails>(details) }),
+  }));
 }
 
 /** Machines and places that doughs can be on and in. */

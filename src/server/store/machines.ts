@@ -1,5 +1,6 @@
-import type { Machine, MachineKind } from '@/core/bakery/machines';
+import type { Machine, MachineDetails, MachineKind } from '@/core/bakery/machines';
 import type { PlaceKind } from '@/core/heat/places';
+import { json } from '../db/json';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 interface MachineChange {
@@ -11,18 +12,22 @@ interface MachineChange {
   decks: number | undefined;
   kgLeast: number | null;
   kgAtOnce: number | null;
+  details: MachineDetails;
 }
 
 /** Changes a machine. */
 export async function changeMachine(
   db: Db,
-  { label, capacity, unit, changeover, decks, kgLeast, kgAtOnce, id }: MachineChange,
+  { label, capacity, unit, changeover, decks, kgLeast, kgAtOnce, details, id }: MachineChange,
 ): Promise<void> {
   await write(
     db,
     `UPDATE machine SET label = ?, capacity = ?, unit = ?, changeover_minutes = ?, decks = COALESCE(?, decks),
-       kg_least = ?, kg_at_once = ? WHERE id = ?`,
-    [...[label, capacity, unit, changeover, decks ?? null, kgLeast, kgAtOnce, id]],
+       kg_least = ?, kg_at_once = ?, details = ? WHERE id = ?`,
+    [
+      ...[label, capacity, unit, changeover, decks ?? null, kgLeast, kgAtOnce],
+      ...[JSON.stringify(details), id],
+    ],
   );
 }
 
@@ -34,16 +39,19 @@ interface MachineRow {
   decks: number;
   kgLeast: number | null;
   kgAtOnce: number | null;
+  details: MachineDetails;
 }
 
 /** A machine in use, as it is. */
-export function machineById(db: Db, id: string) {
-  return rowOf<MachineRow>(
+export async function machineById(db: Db, id: string): Promise<MachineRow | null> {
+  const row = await rowOf<Omit<MachineRow, 'details'> & { details: unknown }>(
     db,
-    `SELECT kind, label, capacity, changeover_minutes AS changeover, decks, kg_least AS kgLeast, kg_at_once AS kgAtOnce
+    `SELECT kind, label, capacity, changeover_minutes AS changeover, decks, kg_least AS kgLeast,
+       kg_at_once AS kgAtOnce, details
      FROM machine WHERE id = ? AND removed_at IS NULL`,
     [id],
   );
+  return row && { ...row, details: row.details === null ? {} : json<MachineDetails>(row.details) };
 }
 
 /** Other machines of this name. */
@@ -64,12 +72,13 @@ export function machineCalled(db: Db, machineId: string) {
 export async function insertMachines(db: Db, machines: readonly Machine[], from = 0): Promise<void> {
   await write(
     db,
-    `INSERT INTO machine (id, kind, label, capacity, unit, changeover_minutes, decks, kg_least, kg_at_once, place_id, position)
+    `INSERT INTO machine (id, kind, label, capacity, unit, changeover_minutes, decks, kg_least, kg_at_once, place_id, position, details)
      VALUES ?`,
     [
       machines.map(({ id, kind, label, capacity, unit, changeover, ...more }, i) => [
         ...[id, kind, label, capacity, unit, changeover, more.decks ?? 1],
         ...[more.kgLeast ?? null, more.kgAtOnce ?? null, more.place ?? null, from + i],
+        more.details ? JSON.stringify(more.details) : null,
       ]),
     ],
   );

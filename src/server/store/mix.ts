@@ -1,5 +1,7 @@
 import { bowlsFor, oneBowl, roundToScale } from '@/core/formula/bowls';
 import { type Formula, linesOf } from '@/core/formula/formula';
+import type { Machine } from '@/core/bakery/machines';
+import { riseByMixing } from '@/core/heat/friction';
 import type { Ingredient, IngredientBook } from '@/core/formula/ingredient';
 import { mixerOf } from '@/core/process/on-machines';
 import type { MixSheet } from '@/core/process/mix-sheet';
@@ -27,12 +29,14 @@ export async function mixSheet(
   const version = await formulaOfDough(db, dough.id);
   if (!version) return null;
   const book = await ingredientsAndFormulas(db);
-  const [temperatures, takes, settings, learnt] = await Promise.all([
+  const [temperatures, takes, settings] = await Promise.all([
     bowlTemperatures(db),
     sizes(db),
     houseSettings(db),
-    learntMixing(db, mixSubject(mixerOf(dough.steps) ?? '', version.formulaId)),
   ]);
+  const mixer = mixerOf(dough.steps) ?? '';
+  const usual = usualRise(dough.steps, takes.equipment.machines, mixer);
+  const learnt = await learntMixing(db, mixSubject(mixer, version.formulaId), usual);
   const net = dough.outputs.reduce((sum, { pieces, piece }) => sum + pieces * piece.grams, 0);
   const whole = scale(version.formula, book, { by: 'finished', grams: dough.kg * 1000, net });
   const bowls = bowlsFor(whole.doughGrams, takes.bowlKg * 1000);
@@ -44,6 +48,14 @@ export async function mixSheet(
     bowl: roundToScale(oneBowl(whole, bowls), book, steps),
     ingredients: [...used(formula, book), ...book.all.filter(({ id: other }) => !uses(formula, other))],
   };
+}
+
+/** By how much mixing warms the dough by the kind of its mixer and the minutes of its step; null where one is not told. */
+function usualRise(steps: DoughRecord['steps'], machines: readonly Machine[], mixer: string): number | null {
+  const way = machines.find(({ id }) => id === mixer)?.details?.mixing;
+  const speeds = steps.find(({ step }) => step.kind === 'mix')?.step.speeds;
+  if (way === 'hand') return riseByMixing(way, { slow: 0, fast: 0 });
+  return way && speeds ? riseByMixing(way, speeds) : null;
 }
 
 const uses = (formula: Formula, id: string) => linesOf(formula).some(({ ingredient }) => ingredient === id);

@@ -54,12 +54,12 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
 }
 
 function makerOf(product: ProductVersion, takes: Awaited<ReturnType<typeof sizes>>): Maker {
-  const { productId, name, piece, freshFor, scheme, mixed = 1, formulaVersionId, route } = product;
+  const { productId, name, piece, allergens, freshFor, scheme, mixed = 1, formulaVersionId, route } = product;
   const expanded = expandDough([{ id: 0, product, pieces: piece.perTray }], takes);
   const ready = expanded.ready[0]?.key ?? '';
   const sharing = JSON.stringify([formulaVersionId, route.fork.from, route.dough]);
   const lead = quickestWay(expanded, ready).minutes;
-  return { productId, name, piece, freshFor, scheme, mixed, lead, sharing: hashOf(sharing) };
+  return { productId, name, piece, allergens, freshFor, scheme, mixed, lead, sharing: hashOf(sharing) };
 }
 
 /** A short word for a long one; alike only where the long ones are, as far as a bakery has products. */

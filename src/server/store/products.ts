@@ -3,7 +3,9 @@ import { allergensOf, undeclaredIn } from '@/core/formula/analysis';
 import type { Allergen } from '@/core/formula/ingredient';
 import { laminate } from '@/core/process/scheme-steps';
 import type { ProductSpec } from '@/core/process/route';
-import { dressingAllergens, inLabelOrder } from '@/core/shaping/topping';
+import { formulaRef } from '@/core/formula/parts';
+import { dressingAllergens, inLabelOrder } from '@/core/shaping/dressing';
+import { formulasIn } from '@/core/shaping/needs';
 import { json } from '../db/json';
 import { evidence, withLearnt } from './evidence';
 import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
@@ -58,6 +60,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
     // The formula says what is weighed: card and sheet speak of one butter.
     const flourInFat = formula ? flourInRollIn(formula, book) : 0;
     const scheme = found && { ...found, scheme: { ...found.scheme, flourInFat } };
+    const beside = formulasIn(own.piece).flatMap((id) => book.get(formulaRef(id)) ?? []);
     const yeast = formula ? shareOf(linesOf(formula), book, 'yeast') / percentOf(formula) : 0;
     const product = {
       ...row,
@@ -67,10 +70,14 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
       route: { ...own.route, dough: laminate(own.route.dough, scheme?.scheme ?? null) },
       mixed: formula ? mixedShare(formula) : 1,
       yeastShare: yeast,
-      undeclared: formula ? undeclaredIn(formula, book) : [],
+      undeclared: [
+        ...(formula ? undeclaredIn(formula, book) : []),
+        ...beside.flatMap(({ name, allergensUnknown }) => (allergensUnknown ? [name] : [])),
+      ],
       allergens: inLabelOrder([
         ...(formula ? allergensOf(formula, book).map(({ allergen }) => allergen) : []),
         ...dressingAllergens(own.piece),
+        ...beside.flatMap(({ allergens }) => allergens),
       ]),
     };
     return withLearnt(product, learnt);

@@ -11,8 +11,8 @@ const AHEAD = 2;
 /** The alarms of the floor that ring now, taken or not. */
 export async function ringing(db: Db, now: number): Promise<Alarm[]> {
   const board = await sharedBoard(db, now, DAYS_BACK);
-  const { doughs, calls, house } = board;
+  const { doughs, calls, house, machines } = board;
   const conditions = conditionsOf(board);
   const forecasts = doughs.map((dough) => forecastDough(dough, conditions, now));
-  return alarms(forecasts, now, { ...calls, zone: house.zone, ahead: AHEAD });
+  return alarms(forecasts, now, { ...calls, machines, zone: house.zone, ahead: AHEAD });
 }

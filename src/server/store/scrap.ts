@@ -1,6 +1,6 @@
 import type { ScrapStock } from '@/core/record/scrap';
 import { effectiveEvents } from '@/core/record/undo';
-import { inLabelOrder } from '@/core/shaping/topping';
+import { inLabelOrder } from '@/core/shaping/dressing';
 import { floorEvents } from './floor-events';
 import { ingredientsAndFormulas } from './formulas';
 import { houseSettings } from './house';

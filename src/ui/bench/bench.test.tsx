@@ -109,7 +109,7 @@ describe('the card of what is to do', () => {
 describe('what is declared', () => {
   const nutty = output({
     allergens: ['gluten', 'milk', 'nuts'],
-    piece: { ...output().piece, wash: { name: 'milk' }, topping: { mark: 'almond flakes' } },
+    piece: { ...output().piece, toppings: [{ name: 'almond flakes', moment: 'proofed' }] },
   });
   const shown = (key: string, outputs = [nutty]) =>
     show(<Declared step={itemOf([], key).step} outputs={outputs} />);

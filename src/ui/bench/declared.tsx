@@ -2,7 +2,7 @@ import { useWords } from '../kit/words';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
 import type { StepKind } from '@/core/process/route';
-import { crossContactMessage, inLabelOrder } from '@/core/shaping/topping';
+import { crossContactMessage, inLabelOrder, markOf } from '@/core/shaping/dressing';
 
 /** Where somebody touches what is in it, or what lies on it. */
 const OPEN: readonly StepKind[] = [
@@ -19,7 +19,7 @@ const OPEN: readonly StepKind[] = [
 /** From where on kinds look alike, and only the mark tells them apart. */
 const MARKED: readonly StepKind[] = ['shape', 'wash', 'load', 'bake', 'finish'];
 
-/** Wash, mark and allergens of what a step works on. */
+/** Mark and allergens of what a step works on. */
 export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs: readonly OutputRecord[] }) {
   const say = useWords();
   const { kind } = step.step;
@@ -28,13 +28,11 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
   const undeclared = [...new Set(own.flatMap((output) => output.undeclared ?? []))];
   const mind = crossContactMessage(allergens);
   const [only] = own;
+  const mark = step.outputId !== null && only ? markOf(only.piece) : null;
   return (
     <>
-      {step.outputId !== null && only?.piece.wash && kind === 'wash' && (
-        <p>{say.rich('bench.wash', { b: (words) => <b>{words}</b>, name: only.piece.wash.name })}</p>
-      )}
-      {step.outputId !== null && only?.piece.topping && MARKED.includes(kind) && (
-        <p>{say.rich('bench.mark', { b: (words) => <b>{words}</b>, mark: only.piece.topping.mark })}</p>
+      {mark !== null && MARKED.includes(kind) && (
+        <p>{say.rich('bench.mark', { b: (words) => <b>{words}</b>, mark })}</p>
       )}
       {OPEN.includes(kind) && undeclared.length > 0 && (
         <p className="max-w-md border-l-4 border-warn pl-3 text-lg font-semibold text-warn">

@@ -1,4 +1,4 @@
-import type { Machine } from '@/core/bakery/machines';
+import { dialFor, type Machine } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
 import { turnMessage, type TurnCount } from '@/core/record/turns';
@@ -9,6 +9,7 @@ import { machineName } from '../floor/words';
 import { useWords } from '../kit/words';
 import { useCelsius } from '../live/units';
 import { Declared } from './declared';
+import { DressingLines } from './dressing-lines';
 
 interface Props {
   item: AgendaItem;
@@ -19,10 +20,13 @@ interface Props {
 }
 
 /** What to know of the step: how many, how hot, how long, what to look for and mind, what was measured and noted. */
-export function NowFacts({ item: { step, state }, turns, zone, machines, outputs }: Props) {
+export function NowFacts({ item: { dough, step, state }, turns, zone, machines, outputs }: Props) {
   const say = useWords();
   const celsius = useCelsius();
   const last = state.temperatures.at(-1);
+  const dialOf = (id: string, degrees: number) =>
+    dialFor(machines.find((one) => one.id === id) ?? { kind: 'bench' }, degrees);
+  const { speeds } = step.step;
   const facts = [
     step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
     ...step.uses
@@ -30,9 +34,10 @@ export function NowFacts({ item: { step, state }, turns, zone, machines, outputs
       .map((use) =>
         say('bench.machineAt', {
           machine: machineName(use.resource, machines),
-          celsius: celsius(use.setting ?? 0),
+          celsius: celsius(dialOf(use.resource, use.setting ?? 0)),
         }),
       ),
+    speeds ? say('bench.atSpeeds', { slow: duration(speeds.slow), fast: duration(speeds.fast) }) : '',
     isHandsOn(step)
       ? say('bench.about', { duration: duration(step.target) })
       : say('bench.inAll', { duration: duration(step.target) }),
@@ -49,7 +54,9 @@ export function NowFacts({ item: { step, state }, turns, zone, machines, outputs
           <p>{say('bench.doughTo', { celsius: celsius(step.step.gives) })}</p>
         )}
         {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
+        <DressingLines {...{ dough, step, outputs }} />
         <Declared {...{ step, outputs }} />
+        {step.step.method && <p className="max-w-xl text-lg whitespace-pre-line">{step.step.method}</p>}
         {step.step.caution && (
           <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{say.coded(step.step.caution)}</p>
         )}

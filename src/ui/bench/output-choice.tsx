@@ -38,9 +38,12 @@ export function pieceTarget({ piece }: OutputRecord): { target: number; toleranc
 }
 
 /** Grams of filling in a piece when it is weighed: slices of a log are weighed once it was spread and rolled up. */
-export function fillingWhenWeighed({ piece: { cut, filling } }: OutputRecord): number {
-  const isInside = cut?.size.shape === 'slice' && filling?.moment === 'spread';
-  return isInside ? fillingPerPiece(filling, pieceArea(cut.size)) : 0;
+export function fillingWhenWeighed({ piece: { cut, fillings = [] } }: OutputRecord): number {
+  if (cut?.size.shape !== 'slice') return 0;
+  const area = pieceArea(cut.size);
+  return fillings
+    .filter(({ moment }) => moment === 'spread')
+    .reduce((sum, filling) => sum + fillingPerPiece(filling, area), 0);
 }
 
 /** Weighings do not name their output: they belong to the target that they are nearest to. */

@@ -1,27 +1,21 @@
 'use client';
 
 import { useWords } from '../kit/words';
-import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
-import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
+import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { SHAPES } from '@/core/shaping/shapes';
-import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { useSizes } from '../lamination/geometry-strip';
 import type { WorkProps } from './work-props';
 
-/** How this piece is made up: what goes in, the hands' work in pictures, and what goes wrong. */
+/** How this piece is made up: the hands' work in pictures, and what goes wrong. */
 export function ShapeWork({ item, outputs }: WorkProps) {
   const say = useWords();
-  const { units, cm } = useSizes();
+  const { cm } = useSizes();
   const output = outputs.find(({ id }) => id === item.step.outputId) ?? outputs[0];
   if (!output) return null;
-  const { shape: kind, filling, cut } = output.piece;
+  const { shape: kind, cut } = output.piece;
   const shape = kind && SHAPES[kind];
-  const area = cut ? pieceArea(cut.size) : 0;
-  const pieces = item.step.load?.pieces ?? output.pieces;
-  const each = filling ? fillingPerPiece(filling, area) : 0;
   const size = cut?.size;
-  const full = filling && overfull(filling, area);
   return (
     <div className="grid w-full gap-2">
       {size && (
@@ -36,29 +30,6 @@ export function ShapeWork({ item, outputs }: WorkProps) {
                 : '',
           })}
         </p>
-      )}
-      {filling && (
-        <div className="text-lg">
-          <p className="text-xl font-semibold">
-            {say('bench.aPieceInAll', {
-              name: filling.name,
-              mass: showMass(each, units),
-              mass2: showMass(each * pieces, units),
-            })}
-          </p>
-          <p>
-            {say('bench.bareAtTheEdgeSealed', {
-              FILLINGMOMENTS: say.coded(FILLING_MOMENTS[filling.moment]),
-              where: filling.where,
-              cm: cm(filling.bareEdge),
-            })}
-          </p>
-          <p className={full ? 'text-warn' : 'text-quiet'}>
-            {full
-              ? say.coded(full)
-              : say('bench.noMoreThanItOpens', { mass: showMass(filling.limit, units) })}
-          </p>
-        </div>
       )}
       {shape && (
         <>

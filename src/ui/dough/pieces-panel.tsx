@@ -7,7 +7,7 @@ import { trayNeed } from '@/core/cutting/trays';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { OutputRecord } from '@/core/record/dough';
 import { machinesOf, type Machine } from '@/core/bakery/machines';
-import { FILLING_MOMENTS, fillingPerPiece, overfull } from '@/core/shaping/filling';
+import { partsOfPiece } from '@/core/shaping/needs';
 import { SHAPES } from '@/core/shaping/shapes';
 import { showMass } from '@/core/units/reader';
 import { useSizes } from '../lamination/geometry-strip';
@@ -41,7 +41,6 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
       <ul className="grid gap-2 text-[17px]">
         {outputs.map(({ id, product, pieces, piece }) => {
           const area = piece.cut ? pieceArea(piece.cut.size) : 0;
-          const each = piece.filling ? fillingPerPiece(piece.filling, area) : 0;
           const { trays } = trayNeed(pieces, piece.perTray);
           return (
             <li key={id}>
@@ -68,18 +67,16 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
                   part2: piece.shape ? `, ${say.coded(SHAPES[piece.shape].label)}` : '',
                 })}
               </p>
-              {piece.filling && (
-                <p className={overfull(piece.filling, area) ? 'text-warn' : 'text-quiet'}>
+              {partsOfPiece(piece, area).map(({ part, grams, moment, overfull }) => (
+                <p key={`${part.name} ${moment.code}`} className={overfull ? 'text-warn' : 'text-quiet'}>
                   {say('dough.aPieceInAll', {
-                    name: piece.filling.name,
-                    mass: showMass(each, units),
-                    mass2: showMass(each * pieces, units),
-                    overfull: say.coded(
-                      overfull(piece.filling, area) ?? FILLING_MOMENTS[piece.filling.moment],
-                    ),
+                    name: part.name,
+                    mass: showMass(grams, units),
+                    mass2: showMass(grams * pieces, units),
+                    overfull: say.coded(overfull ?? moment),
                   })}
                 </p>
-              )}
+              ))}
               <p className="text-quiet">
                 {say('dough.trayTraysOf', {
                   trays,

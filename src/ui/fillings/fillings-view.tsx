@@ -1,18 +1,28 @@
 'use client';
 
-import { useWords } from '../kit/words';
-import { FILLING_MOMENTS, fillingTotals, overfull, type FillingNeed } from '@/core/shaping/filling';
+import { weighOut } from '@/core/formula/weigh-out';
+import type { Formula } from '@/core/formula/formula';
+import { dressingTotals, type DressingNeed, type DressingTotal } from '@/core/shaping/needs';
 import { SHAPE_KINDS, SHAPES } from '@/core/shaping/shapes';
 import { clockTime, dayName } from '@/core/time/local';
 import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
+import { useWords } from '../kit/words';
 import { Tabs } from '../lamination/tabs';
 import { useUnits } from '../live/units';
 
-/** The days' fillings with their totals, and how each shape is made up. */
-export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: string }) {
+interface Props {
+  needs: DressingNeed[];
+  zone: string;
+  /** Formulas that fillings, washes and toppings are made by, by their numbers. */
+  formulas: Record<number, Formula>;
+  /** What their ingredients are called. */
+  names: Record<string, string>;
+}
+
+/** The days' fillings, washes and toppings with their totals and what to weigh out, and how each shape is made up. */
+export function FillingsView({ needs, zone, formulas, names }: Props) {
   const say = useWords();
-  const [units] = useUnits();
   const days = [...new Map(needs.map(({ at }) => [dayName(at, zone), at])).entries()].sort(
     (a, b) => a[1] - b[1],
   );
@@ -24,31 +34,12 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
         {days.map(([day]) => (
           <section key={day} aria-label={say('fillings.fillingsOf', { day })}>
             <h2 className="text-2xl font-semibold">{day}</h2>
-            {fillingTotals(needs.filter(({ at }) => dayName(at, zone) === day)).map(
-              ({ name, grams, needs: rows }) => (
-                <div key={name} className="mt-2 border-t border-hairline pt-1">
-                  <p className="flex justify-between gap-4 text-xl">
-                    {name} <span className="font-bold">{showMass(grams, units)}</span>
-                  </p>
-                  {rows.map((need) => {
-                    const full = overfull(need.filling, need.pieceArea);
-                    return (
-                      <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">
-                        {say.rich('fillings.pieces', {
-                          time: clockTime(need.at, zone),
-                          product: need.product.toLowerCase(),
-                          dough: need.dough,
-                          pieces: need.pieces,
-                          mass: showMass(need.grams, units),
-                          FILLINGMOMENTS: say.coded(FILLING_MOMENTS[need.filling.moment]),
-                          full: () => full && <span className="block text-warn">{say.coded(full)}</span>,
-                        })}
-                      </p>
-                    );
-                  })}
-                </div>
-              ),
-            )}
+            {dressingTotals(needs.filter(({ at }) => dayName(at, zone) === day)).map((total) => (
+              <Total
+                key={total.name}
+                {...{ total, zone, names, formula: formulas[total.formulaId ?? 0] ?? null }}
+              />
+            ))}
           </section>
         ))}
       </div>
@@ -75,5 +66,51 @@ export function FillingsView({ needs, zone }: { needs: FillingNeed[]; zone: stri
         })}
       </div>
     </main>
+  );
+}
+
+interface TotalProps {
+  total: DressingTotal;
+  zone: string;
+  formula: Formula | null;
+  names: Record<string, string>;
+}
+
+/** One filling, wash or topping of a day: how much in all, who needs it, and its ingredients. */
+function Total({ total: { name, grams, needs }, zone, formula, names }: TotalProps) {
+  const say = useWords();
+  const [units] = useUnits();
+  return (
+    <div className="mt-2 border-t border-hairline pt-1">
+      <p className="flex justify-between gap-4 text-xl">
+        {name} <span className="font-bold">{showMass(grams, units)}</span>
+      </p>
+      {needs.map((need) => (
+        <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">
+          {say.rich('fillings.pieces', {
+            ...{ time: clockTime(need.at, zone), product: need.product.toLowerCase(), dough: need.dough },
+            ...{ pieces: need.pieces, mass: showMass(need.grams, units), moment: say.coded(need.moment) },
+            full: () => need.overfull && <span className="block text-warn">{say.coded(need.overfull)}</span>,
+          })}
+        </p>
+      ))}
+      {formula && (
+        <details>
+          <summary className="min-h-8 cursor-pointer text-[17px]">{say('fillings.weighOut')}</summary>
+          <table className="mt-1 w-full text-[17px]">
+            <tbody>
+              {weighOut(formula, grams).map(({ ingredient, grams: part }, i) => (
+                <tr key={i} className="border-t border-hairline">
+                  <td>{names[ingredient] ?? ingredient}</td>
+                  <td className="text-right font-bold">
+                    {part === null ? say('fillings.toTaste') : showMass(part, units)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </div>
   );
 }

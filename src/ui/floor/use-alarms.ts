@@ -21,7 +21,7 @@ export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: n
     const { taken, ...calls } = board.calls;
     return alarms(doughs, now, {
       ...calls,
-      ...{ zone: board.house.zone },
+      ...{ zone: board.house.zone, machines: board.machines },
       taken: [...own, ...taken],
     });
   }, [board, doughs, now, own]);

@@ -212,7 +212,7 @@ describe('a machine', () => {
     await user.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([
-      { id: 'oven', label: 'Deck oven', capacity: '9', changeover: '20', decks: '4' },
+      { id: 'oven', label: 'Deck oven', capacity: '9', changeover: '20', decks: '4', details: {} },
     ]);
     again(<MachineSheet key="mixer" machine={mixer} onClose={done} />);
     expect(await screen.findByLabelText('Takes (bowl)')).toBeTruthy();

@@ -51,9 +51,24 @@ describe('a new machine', () => {
     expect(inputs()).toEqual([
       {
         ...{ id: '', kind: 'mixer', label: 'Small mixer', capacity: '1', changeover: '0' },
-        ...{ kgLeast: 1.5, kgAtOnce: 'eight or so' },
+        ...{ kgLeast: 1.5, kgAtOnce: 'eight or so', details: {} },
       },
     ]);
+  });
+
+  it('asks of each kind what only it has, with units', async () => {
+    const { user } = show(<MachineSheet machine={null} onClose={telling()} />);
+    await user.selectOptions(await screen.findByLabelText('What it is'), 'Oven');
+    await user.selectOptions(screen.getByLabelText('Fan'), 'with a fan');
+    await user.type(screen.getByLabelText('Set higher by, °C'), '5');
+    await user.click(keep());
+    await waitFor(() => expect(inputs().at(-1)).toMatchObject({ details: { fan: true, correction: 5 } }));
+    await user.selectOptions(screen.getByLabelText('What it is'), 'sheeter');
+    await user.type(screen.getByLabelText('Widest sheet'), '24 in');
+    await user.type(screen.getByLabelText('Thinner in one pass by at most, %'), '35');
+    await user.click(keep());
+    await waitFor(() => expect(inputs()).toHaveLength(2));
+    expect(inputs().at(-1)).toMatchObject({ details: { width: expect.closeTo(60.96, 6) as number, reduction: 0.35 } });
   });
 
   it('says what is wrong beside the field, and stays open', async () => {

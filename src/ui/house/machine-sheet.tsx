@@ -9,10 +9,13 @@ import { Choice, Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { FormEnd } from './form-end';
+import { beginDetails, DetailFields, readDetails } from './machine-details';
 import { unitWords } from './machine-words';
 import { useChange } from './use-change';
 
 const FIELDS = ['label', 'capacity', 'changeover', 'decks', 'kgLeast', 'kgAtOnce'] as const;
+/** Details beside whose fields the house says what is wrong. */
+const DETAILS = ['width', 'length', 'leastGap', 'reduction', 'correction'].map((name) => `details.${name}`);
 const NUMBERS = { capacity: 'numeric', changeover: 'numeric', decks: 'numeric' } as const;
 
 const begin = (machine: Machine | null) => ({
@@ -31,6 +34,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
   const changing = useChange();
   const { change, held } = changing;
   const [form, setForm] = useState(begin(machine));
+  const [details, setDetails] = useState(beginDetails(machine ?? {}));
   const { kind, decks, kgLeast, kgAtOnce, ...rest } = form;
   // What is no number goes to the house as it was typed, which says so.
   const number = (text: string) => parseNumber(text) ?? text.trim();
@@ -43,6 +47,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
       ...(machine ? {} : { kind }),
       ...(kind === 'oven' ? { decks } : {}),
       ...(kind === 'mixer' ? { kgLeast: number(kgLeast), kgAtOnce: number(kgAtOnce) } : {}),
+      details: readDetails(kind, details),
     });
   const field = (name: (typeof FIELDS)[number], label: string) => (
     <Field
@@ -77,7 +82,12 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
         {kind === 'oven' && field('decks', say('house.decks'))}
         {kind === 'mixer' && field('kgLeast', say('house.leastDoughInABowl'))}
         {kind === 'mixer' && field('kgAtOnce', say('house.mostDoughInABowl'))}
-        <FormEnd of={changing} fields={FIELDS} onDone={onClose}>
+        <DetailFields
+          {...{ kind, texts: details }}
+          trouble={(name) => (held?.field === `details.${name}` ? held.message : null)}
+          onChange={(part) => setDetails({ ...details, ...part })}
+        />
+        <FormEnd of={changing} fields={[...FIELDS, ...DETAILS]} onDone={onClose}>
           {machine && (
             <Button className="min-h-11" onClick={() => void done('remove-machine', { id: machine.id })}>
               {say('house.takeOutOfUse')}

@@ -22,7 +22,7 @@ const DAY = 1440 * MIN;
 const house = standInHouse();
 
 const maker = (productId: number, name: string): Maker => ({
-  ...{ productId, name, sharing: 'crescent', mixed: 0.8, freshFor: 150, lead: 1200 },
+  ...{ productId, name, sharing: 'crescent', mixed: 0.8, freshFor: 150, lead: 1200, allergens: [] },
   piece: { grams: 60, perTray: 15, scrap: 0.05 },
 });
 const proposal = (more: Partial<ProposedDough> = {}): ProposedDough => ({

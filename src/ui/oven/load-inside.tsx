@@ -2,6 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { useState } from 'react';
+import { dialFor, type Machine } from '@/core/bakery/machines';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { TemperatureSheet } from '../bench/temperature-sheet';
@@ -74,13 +75,15 @@ export function LoadInside({
           </span>
         </p>
       </div>
-      {phase && <PhaseWords phase={phase} phases={phases} now={now} setting={setting} />}
+      {phase && <PhaseWords {...{ phase, phases, now, setting }} machine={oven.machine} />}
       <p className="text-xl">
         {say('oven.partPart2', {
           part:
-            now < turn
-              ? say('oven.turnAndSwapTheTrays', { timer: timer(turn - now) })
-              : say('oven.traysTurnedAndSwappedAt'),
+            turn === null
+              ? ''
+              : now < turn
+                ? say('oven.turnAndSwapTheTrays', { timer: timer(turn - now) })
+                : say('oven.traysTurnedAndSwappedAt'),
           part2: measured ? say('oven.core', { celsius: showCelsius(measured.celsius, units) }) : '',
         })}
       </p>
@@ -114,27 +117,34 @@ interface PhaseWordsProps {
   phases: { celsius: number; until: Instant; steam: boolean; vent: boolean }[];
   now: number;
   setting: number;
+  machine: Machine;
 }
 
 /** What the oven does at this phase, and what comes next. */
-function PhaseWords({ phase, phases, now, setting }: PhaseWordsProps) {
+function PhaseWords({ phase, phases, now, setting, machine }: PhaseWordsProps) {
   const say = useWords();
   const [units] = useUnits();
+  const isTold = machine.details?.fan !== undefined;
+  const shown = (celsius: number) => showCelsius(dialFor(machine, celsius), units);
   return (
     <p className="mt-1 text-xl">
-      {say.rich('oven.withFan', {
+      {say.rich('oven.phaseNow', {
         b: (words) => <b>{words}</b>,
-        celsius: showCelsius(phase.celsius, units),
+        celsius: shown(phase.celsius),
         ...{ steam: phase.steam, vent: phase.vent },
         part2:
           phases.length > 1 && phase.until > now && phase !== phases.at(-1)
             ? say('oven.more', { timer: timer(phase.until - now) })
             : '',
         span: (words) => <span className="text-quiet">{words}</span>,
-        celsius2: showCelsius(fanCelsius(phase.celsius), units),
+        aside: isTold
+          ? phase.celsius === dialFor(machine, phase.celsius)
+            ? ''
+            : say('oven.inTheRecipe', { celsius: showCelsius(phase.celsius, units) })
+          : say('oven.withAFan', { celsius: showCelsius(fanCelsius(phase.celsius), units) }),
         celsius3: () =>
           phase.celsius !== setting && (
-            <span className="text-quiet">{say('oven.then', { celsius: showCelsius(setting, units) })}</span>
+            <span className="text-quiet">{say('oven.then', { celsius: shown(setting) })}</span>
           ),
       })}
     </p>

@@ -5,6 +5,7 @@ import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
 import { type Machine, machinesOf } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
+import { markOf } from '@/core/shaping/dressing';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
@@ -14,7 +15,7 @@ import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useUnits } from '../live/units';
 import { CountSheet } from './count-sheet';
-import { countOf, countValues } from './words';
+import { countOf, countValues, dialOn } from './words';
 
 export type Tell = (load: OvenLoad, part: EventBody) => void;
 export type Outputs = ReadonlyMap<number, OutputRecord>;
@@ -23,12 +24,13 @@ export type Outputs = ReadonlyMap<number, OutputRecord>;
 export function Mark({ load, outputs }: { load: OvenLoad; outputs: Outputs }) {
   const output = outputs.get(load.step.outputId ?? 0);
   if (!output) return null;
+  const mark = markOf(output.piece);
   return (
     <span className="block text-lg">
       {output.product}
-      {output.piece.topping && (
+      {mark !== null && (
         <>
-          : <b>{output.piece.topping.mark}</b>
+          : <b>{mark}</b>
         </>
       )}
     </span>
@@ -62,7 +64,7 @@ export function LoadComing({
         <span className="block text-lg text-quiet">
           {say('oven.traysMin', {
             oven,
-            celsius: showCelsius(load.setting, units),
+            celsius: showCelsius(dialOn(load.oven, load.setting, machines), units),
             trays: load.trays,
             target: load.step.target,
             part: load.step.load ? say('oven.pieces', { pieces: load.step.load.pieces }) : '',

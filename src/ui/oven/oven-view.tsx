@@ -18,6 +18,7 @@ import { correctionsTold } from './deck-choice';
 import { LoadInside } from './load-inside';
 import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut, type Tell } from './load-rows';
+import { dialOn } from './words';
 
 /** What is in the oven, with its timers; what goes in next; what came out and is to be counted. */
 function OvenView({ board, person: signedIn }: { board: Board; person: Person }) {
@@ -63,7 +64,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
                       {say('oven.goesInAt', {
                         name: next.dough.name,
                         time: nearTime(next.start, now, zone),
-                        celsius: showCelsius(next.setting, units),
+                        celsius: showCelsius(dialOn(next.oven, next.setting, board.machines), units),
                       })}
                     </span>
                   ),

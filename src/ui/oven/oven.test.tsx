@@ -20,7 +20,9 @@ const DECKS: Decks = {
   whole: right,
   each: [{ ...right, ratio: 1.08, bakes: 4 }, right, right],
 };
-const OUTPUTS = new Map([[5, output({ piece: { ...output().piece, topping: { mark: 'sesame' } } })]]);
+const OUTPUTS = new Map([
+  [5, output({ piece: { ...output().piece, toppings: [{ name: 'sesame', moment: 'proofed' }] } })],
+]);
 
 /** Everything before the bake done by minute 1000, when the load went in. */
 function loads(events: FloorEvent[], minute: number) {

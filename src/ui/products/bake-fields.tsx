@@ -12,7 +12,7 @@ const MOST = 8;
 
 interface Props {
   program: readonly PhaseText[];
-  field: (name: 'coreFrom' | 'coreTo') => ReactNode;
+  field: (name: 'coreFrom' | 'coreTo' | 'turnTrays' | 'lookAt') => ReactNode;
   onChange: (program: PhaseText[]) => void;
 }
 
@@ -41,6 +41,8 @@ export function BakeFields({ program, field, onChange }: Props) {
       <div className="mt-2 grid items-end gap-3 sm:grid-cols-4">
         {field('coreFrom')}
         {field('coreTo')}
+        {field('turnTrays')}
+        {field('lookAt')}
         <Button className="min-h-10" disabled={program.length >= MOST} onClick={add}>
           {say('product.addPhase')}
         </Button>
@@ -65,13 +67,13 @@ function PhaseRow({ name, phase, onChange, onDrop }: RowProps) {
         kind="celsius"
         label={name}
         text={phase.celsius}
-        trouble={Number.isNaN(read.celsius) ? say('product.enterAMeasure') : null}
+        trouble={Number.isNaN(read.celsius) ? say('kit.enterAMeasure') : null}
         onText={(celsius) => onChange({ celsius })}
       />
       <Field
         label={say('product.forMinutes')}
         value={phase.minutes}
-        trouble={read.minutes === null ? say('product.enterATime') : null}
+        trouble={read.minutes === null ? say('kit.enterATime') : null}
         onType={(minutes) => onChange({ minutes })}
       />
       <span className="flex flex-wrap items-center gap-x-3 self-center pt-5">

@@ -3,6 +3,7 @@ import { MACHINE_WORDS } from '@/core/bakery/machine-words';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { PLACE_KINDS } from '@/core/heat/places';
 import type { PieceSpec, Rise, RisePhase, RouteStep } from '@/core/process/route';
+import { TOPPING_MOMENTS, WASH_MOMENTS } from '@/core/shaping/dressing';
 import { FILLING_MOMENTS } from '@/core/shaping/filling';
 import { PHASE_NAMES } from '@/core/process/step-words';
 
@@ -55,17 +56,25 @@ export function pieceFacts({ grams, perTray, cut, tolerance = 0 }: PieceSpec): C
   ];
 }
 
+/** The area that a spread filling is told for, cm². */
+export const SPREAD_AREA = 100;
+
 /** What goes into and onto a piece. */
-export function dressingFacts({ filling, wash, topping }: PieceSpec): (Coded | string)[] {
+export function dressingFacts({ fillings = [], washes = [], toppings = [] }: PieceSpec): Coded[] {
   return [
-    filling
-      ? coded('product.fillingFacts', {
-          ...{ name: filling.name, grams: { grams: filling.grams } },
-          moment: { inLine: FILLING_MOMENTS[filling.moment] },
-        })
-      : coded('product.noFilling'),
-    ...(wash ? [wash.name] : []),
-    ...(topping ? [topping.mark] : []),
+    ...(fillings.length === 0 ? [coded('product.noFilling')] : []),
+    ...fillings.map(({ name, grams, per, moment }) =>
+      coded(per === 'piece' ? 'product.fillingFacts' : 'product.spreadFacts', {
+        ...{ name, grams: { grams: per === 'piece' ? grams : grams * SPREAD_AREA } },
+        moment: { inLine: FILLING_MOMENTS[moment] },
+      }),
+    ),
+    ...washes.map(({ name, moment }) =>
+      coded('product.partFacts', { name, moment: { inLine: WASH_MOMENTS[moment] } }),
+    ),
+    ...toppings.map(({ name, moment }) =>
+      coded('product.partFacts', { name, moment: { inLine: TOPPING_MOMENTS[moment] } }),
+    ),
   ];
 }
 

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { PIECE_SHAPES, type PieceShape, SHAPE_WORDS } from '@/core/cutting/piece';
+import type { MakingBakery } from '@/core/process/product-faults';
 import type { PieceSpec } from '@/core/process/route';
 import { SHAPE_KINDS, type ShapeKind, SHAPES } from '@/core/shaping/shapes';
 import { type Say, upperFirst } from '@/words/say';
@@ -9,7 +10,8 @@ import { Choice } from '../kit/field';
 import { without } from '../kit/without';
 import { useWords } from '../kit/words';
 import { FormSheet } from './form-sheet';
-import { typed, type TypedField, useTypedForm } from './typed-form';
+import { MachineChoice } from './machine-choice';
+import { typed, type TypedField, useTypedForm } from '../kit/typed-form';
 
 const FIELDS = (say: Say, shape: PieceShape | '') => {
   const words = shape === '' ? null : SHAPE_WORDS[shape];
@@ -35,15 +37,17 @@ const begin = ({ grams, perTray, scrap, tins, tolerance, cut }: PieceSpec) => ({
 
 interface Props {
   piece: PieceSpec;
+  machines: MakingBakery['machines'];
   onKeep: (piece: PieceSpec) => void;
   onClose: () => void;
 }
 
 /** What a piece is: its weight, how it is cut or divided, and how it stands on a tray. */
-export function PieceSheet({ piece, onKeep, onClose }: Props) {
+export function PieceSheet({ piece, machines, onKeep, onClose }: Props) {
   const say = useWords();
   const [shape, setShape] = useState<PieceShape | ''>(piece.cut?.size.shape ?? '');
   const [as, setAs] = useState<ShapeKind | ''>(piece.shape ?? '');
+  const [tinKinds, setTinKinds] = useState<string[]>(piece.tinKinds ?? []);
   const form = useTypedForm(FIELDS(say, shape), begin(piece));
   const hasHeight = shape !== '' && SHAPE_WORDS[shape].height !== null;
   const keep = () => {
@@ -53,7 +57,7 @@ export function PieceSheet({ piece, onKeep, onClose }: Props) {
     const sectors = shape === 'sector' ? form.read(['sectors']) : {};
     const divided = shape === '' ? form.read(['tolerance']) : {};
     if (!all || !cut || !height || !sectors || !divided) return;
-    onKeep(pieceWith(piece, { ...all, ...cut, ...height, ...sectors, ...divided }, { shape, as }));
+    onKeep(pieceWith(piece, { ...all, ...cut, ...height, ...sectors, ...divided }, { shape, as, tinKinds }));
   };
   return (
     <FormSheet
@@ -63,6 +67,9 @@ export function PieceSheet({ piece, onKeep, onClose }: Props) {
       onClose={onClose}
     >
       {(['grams', 'perTray', 'scrap', 'tins'] as const).map(form.field)}
+      {form.texts.tins.trim() !== '' && (
+        <MachineChoice kind="tin" {...{ machines, only: tinKinds }} onChange={setTinKinds} />
+      )}
       <Choice
         label={say('product.howCut')}
         value={shape}
@@ -93,14 +100,14 @@ type Numbers = Partial<Record<keyof ReturnType<typeof FIELDS>, number | undefine
 function pieceWith(
   before: PieceSpec,
   numbers: Numbers,
-  { shape, as }: { shape: PieceShape | ''; as: ShapeKind | '' },
+  { shape, as, tinKinds }: { shape: PieceShape | ''; as: ShapeKind | ''; tinKinds: string[] },
 ): PieceSpec {
   const { grams = 0, perTray = 0, scrap = 0, tins, tolerance, mm = 0, base = 0, height, sectors } = numbers;
   const size = { base, height: height ?? base, ...(sectors === undefined ? {} : { sectors }) };
   return {
-    ...without(before, 'cut', 'tolerance', 'tins', 'shape'),
+    ...without(before, 'cut', 'tolerance', 'tins', 'tinKinds', 'shape'),
     ...{ grams, perTray, scrap: scrap / 100 },
-    ...(tins === undefined ? {} : { tins }),
+    ...(tins === undefined ? {} : { tins, ...(tinKinds.length > 0 ? { tinKinds } : {}) }),
     ...(shape === '' ? {} : { cut: { mm, size: { shape, ...size } } }),
     ...(shape === '' && tolerance !== undefined ? { tolerance } : {}),
     ...(as === '' ? {} : { shape: as }),

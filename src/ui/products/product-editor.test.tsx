@@ -39,7 +39,7 @@ const editor = (saved: ProductDraft, mayChange = true) => (
     formulas={[{ id: 1, name: 'Crescent dough' }]}
     schemes={[{ id: 2, name: 'Three letter folds' }]}
     bakery={{
-      machines: MACHINE_KINDS.map((kind) => ({ kind })),
+      machines: MACHINE_KINDS.map((kind) => ({ id: kind, kind, label: kind })),
       people: [{ role: 'baker' }],
       isStaffed: true,
     }}
@@ -223,17 +223,34 @@ describe('a piece', () => {
     await screen.findByText(/sectors of a disc, 30.5 cm, at 4 mm/);
   });
 
-  it('has a filling and what it contains', async () => {
+  it('has fillings with what they contain, and a wash for each coat', async () => {
     const { user } = show(editor(CRESCENT));
     await user.click(button('Edit Filling, wash, topping'));
     const sheet = await screen.findByRole('dialog', { name: 'Filling, wash, topping' });
-    await user.type(within(sheet).getByLabelText('Filling'), 'almond cream');
+    await user.click(within(sheet).getByRole('button', { name: 'Add a filling' }));
+    await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
+    expect(within(sheet).getByRole('alert').textContent).toBe('Enter a name.');
+    await user.type(within(sheet).getByLabelText('Name'), 'almond cream');
     await user.click(within(sheet).getByLabelText('nuts'));
+    for (const [coat, moment] of [
+      ['butter', 'Before proof'],
+      ['milk', 'After proof'],
+    ] as const) {
+      await user.click(within(sheet).getByRole('button', { name: 'Add a wash' }));
+      const fields = within(within(sheet).getByRole('region', { name: 'Washes' }));
+      await user.type(fields.getAllByLabelText('Name').at(-1) as HTMLElement, coat);
+      await user.selectOptions(fields.getAllByLabelText('When').at(-1) as HTMLElement, moment);
+    }
     await user.click(within(sheet).getByRole('button', { name: 'Keep' }));
     await screen.findByText(/^almond cream, 20 g per piece/);
+    await screen.findByText('butter, before proof');
     const { draft } = JSON.parse(localStorage.getItem('hefeteig-product-5') ?? '{}') as {
       draft: ProductDraft;
     };
-    expect(draft.piece.filling).toMatchObject({ name: 'almond cream', grams: 20, allergens: ['nuts'] });
+    expect(draft.piece.fillings).toMatchObject([{ name: 'almond cream', grams: 20, allergens: ['nuts'] }]);
+    expect(draft.piece.washes).toEqual([
+      { name: 'butter', moment: 'shaped' },
+      { name: 'milk', moment: 'proofed' },
+    ]);
   });
 });

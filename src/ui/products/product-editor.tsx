@@ -87,7 +87,7 @@ export function ProductEditor({
         )}
       </div>
       <TrialPanel {...{ draft, faults, zone, now }} isStaffed={bakery.isStaffed} mayTry={mayChange} />
-      <OpenSheet {...{ open, draft, setDraft, setOpen }} />
+      <OpenSheet {...{ open, draft, formulas, setDraft, setOpen }} machines={bakery.machines} />
     </main>
   );
 }
@@ -95,12 +95,14 @@ export function ProductEditor({
 interface OpenProps {
   open: OpenPart;
   draft: ProductDraft;
+  formulas: readonly Named[];
+  machines: MakingBakery['machines'];
   setDraft: (draft: ProductDraft) => void;
   setOpen: (open: OpenPart) => void;
 }
 
 /** The sheet that is open, if one is. */
-function OpenSheet({ open, draft, setDraft, setOpen }: OpenProps) {
+function OpenSheet({ open, draft, formulas, machines, setDraft, setOpen }: OpenProps) {
   const say = useWords();
   const onClose = () => setOpen(null);
   const keep = (part: Partial<ProductDraft>) => {
@@ -111,9 +113,13 @@ function OpenSheet({ open, draft, setDraft, setOpen }: OpenProps) {
   const all = [...draft.dough, ...draft.output];
   switch (open.sheet) {
     case 'piece':
-      return <PieceSheet piece={draft.piece} onKeep={(piece) => keep({ piece })} onClose={onClose} />;
+      return (
+        <PieceSheet {...{ machines, onClose }} piece={draft.piece} onKeep={(piece) => keep({ piece })} />
+      );
     case 'dressing':
-      return <DressingSheet piece={draft.piece} onKeep={(piece) => keep({ piece })} onClose={onClose} />;
+      return (
+        <DressingSheet {...{ formulas, onClose }} piece={draft.piece} onKeep={(piece) => keep({ piece })} />
+      );
     case 'rises':
       return <RisesSheet rises={draft.rises} onKeep={(rises) => keep({ rises })} onClose={onClose} />;
     case 'step': {
@@ -125,7 +131,7 @@ function OpenSheet({ open, draft, setDraft, setOpen }: OpenProps) {
       return (
         <StepSheet
           at={isFork ? { ...at, gap: draft.fork } : at}
-          {...{ isFirst, onClose }}
+          {...{ isFirst, machines, onClose }}
           onKeep={(step) =>
             keep({ [part]: changeStep(draft[part], step), ...(isFork ? { fork: step.gap } : {}) })
           }

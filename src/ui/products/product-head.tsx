@@ -137,7 +137,7 @@ function FreshFor({ minutes, trouble, onChange }: FreshProps) {
     <Field
       label={say('product.freshFor')}
       value={text}
-      trouble={parseMinutes(text) === null ? say('product.enterATime') : trouble}
+      trouble={parseMinutes(text) === null ? say('kit.enterATime') : trouble}
       onType={(now) => {
         // What cannot be read is no length of time: none that stood here before is kept in its place.
         const read = parseMinutes(now) ?? 0;

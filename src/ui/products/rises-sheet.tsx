@@ -8,7 +8,7 @@ import { Choice } from '../kit/field';
 import { useWords } from '../kit/words';
 import { FormSheet } from './form-sheet';
 import { PHASE_NAMES } from '@/core/process/step-words';
-import { typed, type TypedField, useTypedForm } from './typed-form';
+import { typed, type TypedField, useTypedForm } from '../kit/typed-form';
 
 type Rises = Partial<Record<RisePhase, Rise>>;
 const PHASES: readonly RisePhase[] = ['levain', 'sponge', 'bulk', 'proof'];

@@ -1,13 +1,14 @@
 import type { MachineKind } from '@/core/bakery/machines';
 import type { PlaceKind } from '@/core/heat/places';
-import type { RisePhase, RouteStep } from '@/core/process/route';
+import type { Skill } from '@/core/bakery/people';
+import type { Hold, RisePhase, RouteStep, StepKind } from '@/core/process/route';
 import type { Gap, ThreadStep } from '@/core/process/threads';
 import { parseMinutes, showMinutes } from '@/core/units/duration';
 import { readMeasure } from '@/core/units/measure';
 import { METRIC } from '@/core/units/reader';
 import type { Say } from '@/words/say';
 import { without } from '../kit/without';
-import { typed, type TypedField, type useTypedForm } from './typed-form';
+import { typed, type TypedField, type useTypedForm } from '../kit/typed-form';
 
 /** A phase of a bake as it is typed; `key` stays its own however many come and go before it. */
 export interface PhaseText {
@@ -18,6 +19,9 @@ export interface PhaseText {
   vent: boolean;
 }
 
+/** Steps of which it is asked how long they run at which speed. */
+export const MIXED: readonly StepKind[] = ['mix', 'knead'];
+
 /** What is chosen of a step, and what is typed in rows. */
 export interface StepChoices {
   machine: MachineKind | '';
@@ -26,6 +30,10 @@ export interface StepChoices {
   purpose: 'time' | 'core' | RisePhase;
   program: readonly PhaseText[];
   cools: boolean;
+  skill: Skill | 'anybody' | '';
+  optional: boolean;
+  /** Machines that it may be on, the preferred first; none for any. */
+  only: readonly string[];
 }
 
 /** The fields of a step. */
@@ -52,6 +60,12 @@ export const STEP_FIELDS = (say: Say) => {
     gives: { kind: 'celsius', label: say('product.gives') },
     coreFrom: { kind: 'celsius', ...optional, label: say('product.coreFrom') },
     coreTo: { kind: 'celsius', ...optional, label: say('product.coreTo') },
+    turnTrays: { ...minutes, ...optional, label: say('product.turnTrays'), hint: say('product.turnHint') },
+    lookAt: { ...minutes, ...optional, label: say('product.lookAt') },
+    speedSlow: { ...minutes, ...optional, label: say('product.speedSlow') },
+    speedFast: { ...minutes, ...optional, label: say('product.speedFast') },
+    strain: { kind: 'number', ...optional, label: say('product.strain') },
+    method: { kind: 'text', label: say('product.method') },
     cover: { kind: 'text', label: say('product.cover') },
     check: { kind: 'text', label: say('product.check') },
     caution: { kind: 'text', label: say('product.caution') },
@@ -110,6 +124,9 @@ export function beginStep({ step, gap }: ThreadStep): Record<StepField, string> 
       gives: typed(step.gives, '°C'),
     },
     ...{ coreFrom: typed(core?.[0], '°C'), coreTo: typed(core?.[1], '°C') },
+    ...{ turnTrays: minutesText(step.turnTrays), lookAt: minutesText(step.lookAt) },
+    ...{ speedSlow: minutesText(step.speeds?.slow), speedFast: minutesText(step.speeds?.fast) },
+    ...{ strain: typed(step.strain), method: step.method ?? '' },
     ...{ cover: step.cover ?? '', check: words(step.check), caution: words(step.caution) },
     signs: step.alive?.signs.join('\n') ?? '',
   };
@@ -130,12 +147,23 @@ export function readStep(
   const holds = choices.machine === '' ? {} : read(['amount', 'setting']);
   const heat = step.kind === 'laminate' ? {} : read(['around']);
   const gives = step.gives === undefined ? {} : read(['gives']);
-  const core = step.kind === 'bake' ? read(['coreFrom', 'coreTo']) : {};
+  const core = step.kind === 'bake' ? read(['coreFrom', 'coreTo', 'turnTrays', 'lookAt']) : {};
+  const hands = step.work ? read(['strain']) : {};
+  const speeds = MIXED.includes(step.kind) ? read(['speedSlow', 'speedFast']) : {};
   const program = readPhases(choices.program);
   if (!gaps || !work || !wait || !until || !holds || !heat || !gives || !core || !program) return null;
-  const numbers = { ...work, ...wait, ...until, ...holds, ...heat, ...gives, ...core } as Partial<
-    Record<StepField, number>
-  >;
+  if (!hands || !speeds) return null;
+  const numbers = {
+    ...work,
+    ...wait,
+    ...until,
+    ...holds,
+    ...heat,
+    ...gives,
+    ...core,
+    ...hands,
+    ...speeds,
+  } as Partial<Record<StepField, number>>;
   return { step: stepWith(step, { texts, numbers, choices, program }), gap: gapWith(gap, gaps) };
 }
 
@@ -151,13 +179,25 @@ interface Entered {
   program: Phase[];
 }
 
+/** What the sheet says anew in full, so that what it leaves empty is gone. */
+const REDONE = ['cover', 'check', 'caution', 'method', 'skill', 'strain', 'optional', 'speeds'] as const;
+
 function stepWith(step: RouteStep, entered: Entered): RouteStep {
   const { texts, numbers } = entered;
-  const said = (name: 'cover' | 'check' | 'caution') =>
+  const { skill, optional } = entered.choices;
+  const { speedSlow, speedFast, strain } = numbers;
+  const said = (name: 'cover' | 'check' | 'caution' | 'method') =>
     texts[name].trim() === '' ? {} : { [name]: texts[name].trim() };
   return {
-    ...without(withTimes(withPlace(step, entered), entered), 'cover', 'check', 'caution'),
+    ...without(withTimes(withPlace(step, entered), entered), ...REDONE),
     label: texts.label.trim(),
+    ...said('method'),
+    ...(skill === '' ? {} : { skill }),
+    ...(strain === undefined ? {} : { strain }),
+    ...(optional ? { optional } : {}),
+    ...(speedSlow === undefined && speedFast === undefined
+      ? {}
+      : { speeds: { slow: speedSlow ?? 0, fast: speedFast ?? 0 } }),
     ...said('cover'),
     ...said('check'),
     ...said('caution'),
@@ -168,10 +208,19 @@ function stepWith(step: RouteStep, entered: Entered): RouteStep {
   };
 }
 
-function withPlace(step: RouteStep, { numbers, choices: { machine, per, place } }: Entered): RouteStep {
+function withPlace(step: RouteStep, { numbers, choices: { machine, per, place, only } }: Entered): RouteStep {
   const { holds = [] } = step;
   const { amount = 1, setting } = numbers;
-  const own = machine === '' ? [] : [{ machine, amount, per, ...(setting === undefined ? {} : { setting }) }];
+  const own: Hold[] =
+    machine === ''
+      ? []
+      : [
+          {
+            ...{ machine, amount, per },
+            ...(setting === undefined ? {} : { setting }),
+            ...(only.length > 0 ? { only: [...only] } : {}),
+          },
+        ];
   const all = [...own, ...holds.slice(1)];
   return {
     ...without(step, 'holds', 'place'),
@@ -184,9 +233,11 @@ function withPlace(step: RouteStep, { numbers, choices: { machine, per, place } 
 function withTimes(step: RouteStep, { numbers, choices, program }: Entered): RouteStep {
   const { fixed = 0, perKg = 0, perPiece = 0, people = 1 } = numbers;
   const { shortest = 0, best = 0, longest = 0, shortCost = 0, longCost = 0 } = numbers;
-  const { coreFrom, coreTo } = numbers;
+  const { coreFrom, coreTo, turnTrays, lookAt } = numbers;
   return {
-    ...without(step, 'until', 'rise', 'cools', 'core', 'program'),
+    ...without(step, 'until', 'rise', 'cools', 'core', 'program', 'turnTrays', 'lookAt'),
+    ...(turnTrays === undefined ? {} : { turnTrays }),
+    ...(lookAt === undefined ? {} : { lookAt }),
     ...(step.work ? { work: { fixed, perKg, perPiece, people } } : {}),
     ...(step.wait ? { wait: { shortest, best, longest, shortCost, longCost } } : {}),
     ...riseOf(step.rise, step, choices.purpose),

@@ -4,6 +4,7 @@ import { show, telling } from '../../../test-support/view';
 import { draftOfFile } from '@/core/exchange/products-file';
 import type { ThreadStep } from '@/core/process/threads';
 import { SHELF } from '@/server/setup/shelf';
+import type { MakingBakery } from '@/core/process/product-faults';
 import { StepSheet } from './step-sheet';
 
 const PRODUCTS = SHELF.flatMap(({ products }) => products);
@@ -11,7 +12,7 @@ const PRODUCTS = SHELF.flatMap(({ products }) => products);
 function stepsOf(name: string): ThreadStep[] {
   const product = PRODUCTS.find((one) => one.name === name);
   if (!product) throw new Error(`The shelf has no ${name}.`);
-  const { dough, output } = draftOfFile(product, { formulaId: 1, schemeId: 1 });
+  const { dough, output } = draftOfFile(product, { formulaId: 1, schemeId: 1 }, () => 1);
   return [...dough, ...output].flatMap(({ steps }) => steps);
 }
 function stepOf(product: string, id: string): ThreadStep {
@@ -20,9 +21,11 @@ function stepOf(product: string, id: string): ThreadStep {
   return found;
 }
 
-function open(at: ThreadStep) {
+function open(at: ThreadStep, machines: MakingBakery['machines'] = []) {
   const kept = telling();
-  const { user } = show(<StepSheet at={at} isFirst={false} onKeep={kept} onClose={telling()} />);
+  const { user } = show(
+    <StepSheet {...{ machines, at }} isFirst={false} onKeep={kept} onClose={telling()} />,
+  );
   const keep = async () => user.click(await screen.findByRole('button', { name: 'Keep' }));
   const write = async (field: HTMLElement, text: string) => {
     await user.clear(field);
@@ -102,6 +105,42 @@ describe('the sheet of a step', () => {
     await keep();
     expect(outcome()?.step).toMatchObject({ until: 6, place: 'room', around: 18 });
     expect(outcome()?.step.holds).toBeUndefined();
+  });
+
+  it('is for whom, how heavy, at which speeds and by which method the bakery says', async () => {
+    const { user, keep, write, outcome } = open(stepOf('Fruit snail', 'mix'));
+    await user.selectOptions(await field('Done by somebody who can'), 'anybody');
+    await write(await field('How heavy, 1 to 5'), '2.5');
+    await write(await field('At first speed'), '4 min');
+    await write(await field('At second speed'), '6 min');
+    await write(await field('Method'), 'Liquids first.{Enter}Salt after two minutes.');
+    await user.click(await field('Can be left out'));
+    await keep();
+    expect(outcome()?.step).toMatchObject({
+      ...{ skill: 'anybody', strain: 2.5, speeds: { slow: 4, fast: 6 }, optional: true },
+      method: 'Liquids first.\nSalt after two minutes.',
+    });
+  });
+
+  it('may be on some of several machines, one of them preferred', async () => {
+    const ovens = ['deck', 'rack', 'small'].map((id) => ({ id, kind: 'oven' as const, label: `${id} oven` }));
+    const { user, keep, outcome } = open(stepOf('Fruit snail', 'bake'), ovens);
+    await user.click(await field('rack oven'));
+    await user.selectOptions(await field('Preferred'), 'small oven');
+    await keep();
+    expect(outcome()?.step.holds?.[0]?.only).toEqual(['small', 'deck']);
+    await user.click(await field('rack oven'));
+    await user.selectOptions(await field('Preferred'), 'none');
+    await keep();
+    expect(outcome()?.step.holds?.[0]).not.toHaveProperty('only');
+  });
+
+  it('turns trays and looks when the bakery says', async () => {
+    const { keep, write, outcome } = open(stepOf('Fruit snail', 'bake'));
+    await write(await field('Turn the trays after'), '0');
+    await write(await field('First look after'), '9 min');
+    await keep();
+    expect(outcome()?.step).toMatchObject({ turnTrays: 0, lookAt: 9 });
   });
 
   it('has a pause before it, without end where the latest is left empty', async () => {

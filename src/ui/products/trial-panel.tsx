@@ -60,7 +60,7 @@ export function TrialPanel({ draft, isStaffed, faults, mayTry, zone, now }: Prop
             label={say('product.pieces')}
             inputMode="numeric"
             value={pieces}
-            trouble={isCount ? null : say('product.enterANumber')}
+            trouble={isCount ? null : say('kit.enterANumber')}
             onType={setPieces}
           />
           <DayTimeFields

@@ -2,6 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { pieceInLists } from '@/core/exchange/first-products';
+import type { PieceSpec } from '@/core/process/route';
 import type { ProductDraft } from '@/core/process/product-draft';
 
 const keyOf = (name: string) => `hefeteig-product-${name}`;
@@ -15,7 +17,9 @@ interface Unsaved {
 function readUnsaved(name: string): Unsaved | null {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Partial<Unsaved> | null;
-    return Array.isArray(kept?.draft?.dough) && Array.isArray(kept.draft.output) ? (kept as Unsaved) : null;
+    if (!Array.isArray(kept?.draft?.dough) || !Array.isArray(kept.draft.output)) return null;
+    const { draft, from } = kept as Unsaved;
+    return { draft: { ...draft, piece: pieceInLists(draft.piece) as PieceSpec }, from };
   } catch {
     // A browser that keeps nothing, or something else under this name, offers nothing.
     return null;

@@ -6,6 +6,7 @@ export const alarms = {
   butterOutOfTheCold: 'Butter out of the cold for {name} {when}.',
   forRipeStarterYeastFlour:
     '{label} for {name} {when}: {isLevain, select, true {ripe starter} other {yeast}}, flour and water to hand.',
+  lookAtTheColour: '{name}: look at the colour, door open for a moment only.',
   turnTheTraysRoundSwap: '{name}: turn the trays round, swap the levels.',
   shouldBeDoneColourCore: '{name} should be done: colour, core, out.',
   shouldBeReadyIsIt: '{name} should be ready: is it alive?',

@@ -1,6 +1,8 @@
 export const fillings = {
-  noPlannedDoughAsksFor: 'No planned dough asks for a filling.',
-  fillingsOf: 'Fillings of {day}',
-  pieces: '{time} {product}, {dough}: {pieces} pieces, {mass}; {FILLINGMOMENTS}<full></full>',
+  noPlannedDoughAsksFor: 'No planned dough needs a filling, wash or topping.',
+  fillingsOf: 'Fillings, washes and toppings of {day}',
+  pieces: '{time} {product}, {dough}: {pieces} pieces, {mass}; {moment}<full></full>',
+  weighOut: 'Weigh out',
+  toTaste: 'as needed',
   shapes: 'Shapes',
 } as const;

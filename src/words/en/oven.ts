@@ -23,8 +23,10 @@ export const oven = {
   out2: 'out {time}',
   more: ', {timer} more',
   then: ', then {celsius}',
-  withFan:
-    '<b>{celsius}</b>{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{part2}<span> (with fan {celsius2})</span><celsius3></celsius3>',
+  withAFan: ' (with fan {celsius})',
+  inTheRecipe: ' ({celsius} in the recipe)',
+  phaseNow:
+    '<b>{celsius}</b>{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{part2}<span>{aside}</span><celsius3></celsius3>',
   turnAndSwapTheTrays: 'turn and swap the trays in {timer}',
   traysTurnedAndSwappedAt: 'trays turned and swapped at half time?',
   core: '; core {celsius}',

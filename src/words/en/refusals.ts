@@ -1,4 +1,8 @@
 export const refusals = {
+  aSheetIsRolledOut: 'A sheet that can be rolled out is {from} to {to} long or wide.',
+  aCorrectionIs: 'A correction is from −60 to 60 °C.',
+  aLeastGapIs: 'The smallest gap is {from} to {to}.',
+  aPassTakesOff: 'One pass takes off 5 to 70 %.',
   findsNoFreeHandsOrMachine: '“{only}” finds no free hands or machine in these days.',
   findsNoPlaceInTheBakery: '{name} finds no place in the bakery: {labels} cannot be fitted in together.',
   noPlaceForWasFoundIn: 'No place for {name} was found in {seconds} s. Fewer pieces or another time may fit.',

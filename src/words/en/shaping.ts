@@ -1,4 +1,9 @@
 export const shaping = {
+  laidOverTheSheet: 'laid over the sheet, rolled in with it',
+  beforeProof: 'before proof',
+  afterProof: 'after proof',
+  beforeTheBake: 'before the bake',
+  afterTheBake: 'after the bake',
   spreadOnTheSheetBefore: 'spread on the sheet before rolling',
   laidInBeforeShaping: 'laid in before shaping',
   betweenTwoSheets: 'between two sheets',

@@ -1,7 +1,9 @@
 import { titled } from '../../titled';
+import { linesOf } from '@/core/formula/formula';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { fillingNeeds } from '@/server/store/fillings';
+import { dressingNeeds } from '@/server/store/fillings';
+import { currentFormulas, ingredientsAndFormulas } from '@/server/store/formulas';
 import { house } from '@/server/store/house';
 import { WordsOf } from '@/ui/kit/words-of';
 import { FillingsView } from '@/ui/fillings/fillings-view';
@@ -11,10 +13,22 @@ export const metadata = titled('lamination.fillingsAndShapes');
 export default async function FillingsPage() {
   const { now } = await housePage('/fillings');
   const db = pool();
-  const [bakery, needs] = await Promise.all([house(db), fillingNeeds(db, now)]);
+  const [bakery, needs, current, book] = await Promise.all([
+    house(db),
+    dressingNeeds(db, now),
+    currentFormulas(db),
+    ingredientsAndFormulas(db),
+  ]);
+  const used = new Set(needs.flatMap(({ part }) => part.formulaId ?? []));
+  const formulas = current.filter(({ formulaId }) => used.has(formulaId));
+  const named = formulas.flatMap(({ formula }) => linesOf(formula).map(({ ingredient }) => ingredient));
   return (
     <WordsOf areas={['fillings', 'lamination', 'shaping']}>
-      <FillingsView needs={needs} zone={bakery.zone} />
+      <FillingsView
+        {...{ needs, zone: bakery.zone }}
+        formulas={Object.fromEntries(formulas.map(({ formulaId, formula }) => [formulaId, formula]))}
+        names={Object.fromEntries(named.map((id) => [id, book.get(id)?.name ?? id]))}
+      />
     </WordsOf>
   );
 }

@@ -18,7 +18,7 @@ export default async function HousePage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['files', 'heat', 'house']}>
+    <WordsOf areas={['amounts', 'files', 'heat', 'house']}>
       <HouseView {...{ book, record, zone, person }} />
     </WordsOf>
   );

@@ -1,6 +1,7 @@
 import Joi from 'joi';
-import { coded } from '@/core/codes/coded';
-import { MACHINE_KINDS, type MachineKind } from '@/core/bakery/machines';
+import { coded, type Coded } from '@/core/codes/coded';
+import { MACHINE_KINDS, type MachineDetails, type MachineKind } from '@/core/bakery/machines';
+import { MIXING_WAYS } from '@/core/heat/friction';
 import type { PlaceKind } from '@/core/heat/places';
 import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
@@ -29,6 +30,7 @@ interface MachineInput {
   decks?: number;
   kgLeast?: number | null;
   kgAtOnce?: number | null;
+  details: MachineDetails;
   sure: boolean;
 }
 
@@ -50,6 +52,38 @@ const kilograms = Joi.number()
   .default(null)
   .allow(null)
   .messages({ '*': asText(coded('refusals.kilogramsOfABowl')) });
+
+/** What is told of some kinds alone; of another kind it is not kept. */
+const OWN: Partial<Record<MachineKind, readonly (keyof MachineDetails)[]>> = {
+  mixer: ['mixing'],
+  oven: ['fan', 'correction'],
+  sheeter: ['width', 'length', 'leastGap', 'reduction'],
+  bench: ['width', 'length'],
+};
+
+const between = (least: number, most: number, message: Coded) =>
+  Joi.number()
+    .min(least)
+    .max(most)
+    .messages({ '*': asText(message) });
+const sheetCm = between(
+  20,
+  1000,
+  coded('refusals.aSheetIsRolledOut', { from: { cm: 20 }, to: { cm: 1000 } }),
+);
+const details = Joi.object({
+  mixing: Joi.valid(...MIXING_WAYS),
+  fan: Joi.boolean(),
+  correction: between(-60, 60, coded('refusals.aCorrectionIs')),
+  ...{ width: sheetCm, length: sheetCm },
+  leastGap: between(0.2, 40, coded('refusals.aLeastGapIs', { from: { mm: 0.2 }, to: { mm: 40 } })),
+  reduction: between(0.05, 0.7, coded('refusals.aPassTakesOff')),
+}).default({});
+
+const ownDetails = (kind: MachineKind, all: MachineDetails): MachineDetails =>
+  Object.fromEntries(
+    Object.entries(all).filter(([name]) => OWN[kind]?.includes(name as keyof MachineDetails)),
+  );
 
 /** What a machine is, how much it takes, and how long a change of its setting is. A new one has an empty id. */
 export const saveMachine = command<MachineInput, { hurts: number }>({
@@ -85,6 +119,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       .messages({ '*': asText(coded('refusals.anOvenHas1To12')) }),
     kgLeast: kilograms,
     kgAtOnce: kilograms,
+    details,
     sure,
   }),
   doughOf: () => null,
@@ -110,7 +145,10 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
       const known = await machineById(db, input.id);
       if (!known) throw new Refusal(coded('refusals.thereIsNoSuchMachine'), 'id');
       const { kind, ...was } = known;
-      const next = { label, capacity, changeover, decks: input.decks ?? was.decks, kgLeast, kgAtOnce };
+      const next = {
+        ...{ label, capacity, changeover, decks: input.decks ?? was.decks, kgLeast, kgAtOnce },
+        details: ownDetails(kind, input.details),
+      };
       const is = kind === 'mixer' ? next : { ...next, kgLeast: was.kgLeast, kgAtOnce: was.kgAtOnce };
       await changeMachine(db, { ...is, id: input.id, unit: unitOf(kind, capacity) });
       await context.audit(coded('record.machine', { machine: was.label }), was, is);
@@ -136,7 +174,7 @@ export const removeMachine = command<{ id: string; sure: boolean }, { hurts: num
 /** Adds a machine at the end of the house's order, and the place inside it where it has a temperature of its own. */
 async function addMachine(
   db: Db,
-  { kind = 'bench', label, capacity, changeover, decks, kgLeast, kgAtOnce }: MachineInput,
+  { kind = 'bench', label, capacity, changeover, decks, kgLeast, kgAtOnce, details: all }: MachineInput,
 ): Promise<void> {
   const { ids, next } = await machineCount(db);
   const id = [kind, ...ids.map((_, i) => `${kind}-${i + 2}`)].find((one) => !ids.includes(one)) ?? kind;
@@ -155,6 +193,7 @@ async function addMachine(
       {
         ...{ id, kind, label, capacity, unit, changeover, decks: decks ?? 1, place },
         ...{ kgLeast: isMixer ? kgLeast : null, kgAtOnce: isMixer ? kgAtOnce : null },
+        details: ownDetails(kind, all),
       },
     ],
     next,

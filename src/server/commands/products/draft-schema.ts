@@ -1,11 +1,13 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
 import { MACHINE_KINDS } from '@/core/bakery/machines';
+import { SKILLS } from '@/core/bakery/people';
 import { PIECE_SHAPES } from '@/core/cutting/piece';
 import { ALLERGENS } from '@/core/formula/ingredient';
 import { LYING, PLACE_KINDS } from '@/core/heat/places';
 import type { ProductDraft } from '@/core/process/product-draft';
 import { BRANCH_KINDS, STEP_KINDS } from '@/core/process/route';
+import { TOPPING_MOMENTS, WASH_MOMENTS } from '@/core/shaping/dressing';
 import { FILLING_MOMENTS } from '@/core/shaping/filling';
 import { SHAPE_KINDS } from '@/core/shaping/shapes';
 import { asText } from '@/words/as-text';
@@ -22,29 +24,41 @@ const allergens = Joi.array().items(oneOf(ALLERGENS)).max(ALLERGENS.length);
 const PHASES = ['sponge', 'levain', 'bulk', 'proof'];
 
 export const gap = Joi.object({ min: number, max: Joi.number() });
-export const piece = Joi.object({
-  ...{ grams: number, perTray: number, scrap: number, tolerance: Joi.number(), tins: Joi.number() },
-  cut: Joi.object({
-    mm: number,
-    size: Joi.object({
-      shape: oneOf(PIECE_SHAPES).required(),
-      ...{ base: number, height: number, sectors: Joi.number() },
-    }).required(),
-  }),
-  shape: oneOf(SHAPE_KINDS),
-  variantOf: Joi.string().max(80),
-  filling: Joi.object({
-    ...{ name: text(80), grams: number, per: oneOf(['piece', 'area']).required(), limit: number },
-    ...{
-      bareEdge: number,
-      moment: oneOf(Object.keys(FILLING_MOMENTS)).required(),
-      where: text(200),
-      allergens,
-    },
-  }),
-  wash: Joi.object({ name: text(80), allergens }),
-  topping: Joi.object({ mark: text(80), allergens }),
-});
+/** A piece whose parts name their formulas by `made`: by number in a draft, by name in a file. */
+export const pieceWith = (made: Record<string, Joi.Schema>) => {
+  const moment = (of: object) => oneOf(Object.keys(of)).required();
+  const part = { name: text(80), ...made, allergens };
+  const list = (of: Record<string, Joi.Schema>) => Joi.array().max(8).items(Joi.object(of));
+  return Joi.object({
+    ...{ grams: number, perTray: number, scrap: number, tolerance: Joi.number(), tins: Joi.number() },
+    cut: Joi.object({
+      mm: number,
+      size: Joi.object({
+        shape: oneOf(PIECE_SHAPES).required(),
+        ...{ base: number, height: number, sectors: Joi.number() },
+      }).required(),
+    }),
+    shape: oneOf(SHAPE_KINDS),
+    variantOf: Joi.string().max(80),
+    tinKinds: Joi.array().items(Joi.string().max(40)).max(40),
+    fillings: list({
+      ...{
+        ...part,
+        grams: number,
+        per: oneOf(['piece', 'area']).required(),
+        limit: number,
+        bareEdge: number,
+      },
+      ...{ moment: moment(FILLING_MOMENTS), where: text(200) },
+    }),
+    washes: list({
+      ...{ ...part, grams: Joi.number(), moment: moment(WASH_MOMENTS), where: Joi.string().max(200) },
+    }),
+    toppings: list({
+      ...{ ...part, grams: Joi.number(), moment: moment(TOPPING_MOMENTS), where: Joi.string().max(200) },
+    }),
+  });
+};
 
 export const step = Joi.object({
   id: Joi.string()
@@ -62,10 +76,14 @@ export const step = Joi.object({
       Joi.object({
         machine: oneOf(MACHINE_KINDS).required(),
         ...{ amount: number, per: oneOf(['once', 'kg', 'tray']).required(), setting: Joi.number() },
+        only: Joi.array().items(Joi.string().max(40)).max(40),
       }),
     ),
   ...{ around: number, settling: number, cooler: Joi.number(), until: Joi.number(), gives: Joi.number() },
   place: oneOf(Object.keys(PLACE_KINDS)),
+  ...{ skill: oneOf([...SKILLS, 'anybody']), strain: Joi.number(), method: Joi.string().max(2000) },
+  ...{ speeds: Joi.object({ slow: number, fast: number }), optional: Joi.valid(true) },
+  ...{ turnTrays: Joi.number(), lookAt: Joi.number() },
   piece: Joi.object({
     shape: oneOf(['slab', 'cylinder', 'sphere']).required(),
     ...{ mm: number, lying: oneOf(Object.keys(LYING)).required() },
@@ -116,7 +134,7 @@ export const draftSchema = Joi.object<ProductDraft>({
   formulaId: Joi.number().integer().positive().allow(null).required(),
   olderFormula: Joi.object({ versionId: number, version: number }),
   schemeId: Joi.number().integer().positive().allow(null).required(),
-  piece: piece.required(),
+  piece: pieceWith({ formulaId: Joi.number().integer().positive() }).required(),
   freshFor: number,
   rises,
   ...{ dough: threads, output: threads, fork: gap.required() },

@@ -5,7 +5,7 @@ import { STAGE_KINDS } from '@/core/formula/formula';
 import { BRANCH_KINDS } from '@/core/process/route';
 import { asText } from '@/words/as-text';
 import { schemeForm } from '../save-scheme';
-import { gap, number, oneOf, piece, rises, step, text } from './draft-schema';
+import { gap, number, oneOf, pieceWith, rises, step, text } from './draft-schema';
 
 const formula = Joi.object({
   name: text(80),
@@ -34,22 +34,28 @@ const threads = Joi.array()
   )
   .required();
 
+/** A list in which no name comes twice, however it is written. */
+const ofOneName = () =>
+  Joi.array()
+    .max(60)
+    .unique((a: { name?: string }, b: { name?: string }) => a.name?.toLowerCase() === b.name?.toLowerCase())
+    .messages({ 'array.unique': asText(coded('product.nameTwiceInFile')) });
+
 /** The form of a file of products; what is in it is judged as a product of the editor is. */
 export const productsFile = Joi.object<ProductsFile>({
   format: Joi.valid(PRODUCTS_FORMAT)
     .required()
     .messages({ '*': asText(coded('product.fileOfAnotherKind', { format: PRODUCTS_FORMAT })) }),
-  formulas: Joi.array().max(60).items(formula).required(),
-  schemes: Joi.array()
-    .max(60)
+  formulas: ofOneName().items(formula).required(),
+  schemes: ofOneName()
     .items(Joi.object({ name: text(80), scheme: schemeForm.required() }))
     .required(),
-  products: Joi.array()
-    .max(60)
+  products: ofOneName()
     .items(
       Joi.object({
         ...{ about: Joi.string().max(200), name: text(200), doughName: text(200), formula: text(80) },
-        ...{ scheme: Joi.string().max(80).allow(null).required(), piece: piece.required(), freshFor: number },
+        scheme: Joi.string().max(80).allow(null).required(),
+        ...{ piece: pieceWith({ formula: Joi.string().max(80) }).required(), freshFor: number },
         ...{ rises, dough: threads, output: threads, fork: gap },
       }),
     )

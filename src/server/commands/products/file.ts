@@ -1,9 +1,11 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
+import { inTodaysForm } from '@/core/exchange/first-products';
 import type { ProductsFile } from '@/core/exchange/products-file';
 import { asText } from '@/words/as-text';
 import { takeProduct } from '../../setup/take-product';
 import { check } from '../check';
+import { readJsonFile } from './json-file';
 import { command, Refusal } from '../command';
 import { lockPlan } from '../plan-version';
 import { productsFile } from './file-schema';
@@ -14,22 +16,10 @@ export const LONGEST_PRODUCTS = 220_000;
 /**
  * Reads a file of products.
  *
- * @throws {Refusal} where it is no such file, or a part of it cannot be read
+ * @throws {Refusal} where it is no such file, or a part of it cannot be read, with the line that it stands in
  */
 export function readProductsText(text: string): ProductsFile {
-  let read: unknown;
-  try {
-    read = JSON.parse(text);
-  } catch {
-    throw new Refusal(coded('product.noJson'), 'text');
-  }
-  const isObject = typeof read === 'object' && read !== null && !Array.isArray(read);
-  try {
-    return check(productsFile, isObject ? read : {});
-  } catch (error) {
-    if (!(error instanceof Refusal) || error.field === null || error.field === 'format') throw error;
-    throw new Refusal(coded('product.filePartUnread', { part: error.field }), 'text');
-  }
+  return readJsonFile(text, (raw) => check(productsFile, inTodaysForm(raw)));
 }
 
 /** Takes products from a file over, with their formulas and ways to laminate: all of them, or none. */

@@ -263,7 +263,7 @@ describe('products as a file', () => {
     if (!formula || !scheme || !product) throw new Error('A snail is laminated.');
     return {
       ...file,
-      formulas: [{ ...formula, name: 'Northern dough' }],
+      formulas: [{ ...formula, name: 'Northern dough' }, ...file.formulas.slice(1)],
       schemes: [{ ...scheme, name: 'Northern turns' }],
       products: [{ ...product, name: 'Northern snail', formula: 'Northern dough', scheme: 'Northern turns' }],
     };
@@ -273,7 +273,8 @@ describe('products as a file', () => {
     const file = await foreign();
     expect(await previewProducts(house.pool, JSON.stringify(file))).toEqual({
       products: [{ name: 'Northern snail', about: '', isHere: false }],
-      ...{ brings: ['Northern dough', 'Northern turns'], keepsOwn: [] },
+      brings: ['Northern dough', 'Northern turns'],
+      keepsOwn: ['Almond cream', 'Egg wash'],
     });
     expect(await ok(take(file, ['Northern snail']))).toEqual({ products: 1 });
     const [own, snail] = [await exported('Northern snail'), await exported('Raisin snail')];
@@ -289,7 +290,7 @@ describe('products as a file', () => {
     const [product] = file.products;
     const half = {
       ...file,
-      formulas: file.formulas.map((one) => ({ ...one, name: 'Southern dough' })),
+      formulas: file.formulas.map((one, i) => (i === 0 ? { ...one, name: 'Southern dough' } : one)),
       products: [{ ...product, name: 'Southern snail', formula: 'Southern dough' }],
     };
     await refusal(take(half, ['Southern snail', 'Eastern snail']));
@@ -300,14 +301,19 @@ describe('products as a file', () => {
 
   it.each<[string, (file: ProductsFile) => unknown, RegExp]>([
     ['no JSON', () => '{ "format": ', /This is no JSON file/],
-    ['a list', () => [], /must begin with the format hefeteig-products\/1/],
+    ['a list', () => [], /must begin with the format hefeteig-products\/2/],
     ['another version', (file) => ({ ...file, format: 'hefeteig-products/9' }), /must begin with the format/],
     ['a script', () => '<script>alert(1)</script>', /This is no JSON file/],
     ['nothing', () => '', /at most 220 000|This is no JSON/],
     [
+      'two formulas of one name',
+      (file) => ({ ...file, formulas: [...file.formulas, ...file.formulas] }),
+      /have the same name/,
+    ],
+    [
       'a weight in words',
       (file) => ({ ...file, products: [{ ...file.products[0], piece: { grams: 'much' } }] }),
-      /cannot be read: products\.0\.piece\.grams/,
+      /^Line \d+ of the file cannot be read: products\.0\.piece\.grams/,
     ],
     [
       'an ingredient that nobody knows',

@@ -6,9 +6,9 @@ import { METRIC } from '@/core/units/reader';
 import { readMeasure, type MeasureKind } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
 import type { MessageKey } from '@/words/message';
-import { Field } from '../kit/field';
-import { MeasureField } from '../kit/measure-field';
-import { useWords } from '../kit/words';
+import { Field } from './field';
+import { MeasureField } from './measure-field';
+import { useWords } from './words';
 
 /** What a field of a form holds: words, a number, a length of time, or a measurement with its unit. */
 export interface TypedField {
@@ -28,8 +28,8 @@ function readTyped({ kind, isOptional }: TypedField, text: string): number | und
 }
 
 const ASKS: Partial<Record<TypedField['kind'], MessageKey>> = {
-  number: 'product.enterANumber',
-  minutes: 'product.enterATime',
+  number: 'kit.enterANumber',
+  minutes: 'kit.enterATime',
 };
 
 /** Fields of one form, as they were typed. What cannot be read is said beside its field, and nothing typed is lost. */
@@ -46,7 +46,7 @@ export function useTypedForm<Name extends string>(
   };
   const field = (name: Name): ReactNode => {
     const { kind, label, hint } = fields[name];
-    const trouble = wrong === name ? say(ASKS[kind] ?? 'product.enterAMeasure') : null;
+    const trouble = wrong === name ? say(ASKS[kind] ?? 'kit.enterAMeasure') : null;
     const shared = { key: name, label, hint, trouble };
     return kind === 'text' || kind === 'number' || kind === 'minutes' ? (
       <Field {...shared} key={name} value={texts[name]} onType={(text) => set(name, text)} />
