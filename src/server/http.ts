@@ -1,6 +1,9 @@
 /** Largest body a command may have; a note is at most a few kilobytes. */
 export const LARGEST_BODY = 256 * 1024;
 
+/** Largest body with a file in it: a whole set-up, its quotes escaped. */
+export const LARGEST_FILE = 3 * 1024 * 1024;
+
 /** True for a request that a page of this very host has sent. A form on another site is not one. */
 export function fromOwnPage(request: Request): boolean {
   const origin = request.headers.get('origin');

@@ -62,6 +62,20 @@ export interface Machine {
   outages?: Outage[];
 }
 
+/** What is told of some kinds alone; of another kind it is not kept. */
+const OWN: Partial<Record<MachineKind, readonly (keyof MachineDetails)[]>> = {
+  mixer: ['mixing'],
+  oven: ['fan', 'correction'],
+  sheeter: ['width', 'length', 'leastGap', 'reduction'],
+  bench: ['width', 'length'],
+};
+
+/** Of what is told of a machine, what its kind has. */
+export const ownDetails = (kind: MachineKind, all: MachineDetails): MachineDetails =>
+  Object.fromEntries(
+    Object.entries(all).filter(([name]) => OWN[kind]?.includes(name as keyof MachineDetails)),
+  );
+
 /** °C that an oven with a fan is set lower by. */
 const FAN = 20;
 

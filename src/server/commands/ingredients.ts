@@ -15,8 +15,8 @@ const share = (what: string) =>
     .required()
     .messages({ '*': asText(coded('refusals.theShareOfLiesBetween0', { what })) });
 
-const schema = Joi.object<Ingredient>({
-  id: Joi.string().max(60).allow('').required(),
+/** What is said of an ingredient, as its page and files say it. */
+const FACTS = {
   name: Joi.string()
     .trim()
     .lowercase()
@@ -66,7 +66,12 @@ const schema = Joi.object<Ingredient>({
     .messages({ '*': asText(coded('refusals.proteinLiesBetween0And30')) }),
   strength: Joi.string().valid('weak', 'medium', 'strong'),
   note: Joi.string().trim().allow('').max(200),
-});
+};
+
+/** An ingredient of a file. */
+export const ingredientForm = Joi.object(FACTS);
+
+const schema = Joi.object<Ingredient>({ id: Joi.string().max(60).allow('').required(), ...FACTS });
 
 /** Adds an ingredient, or changes what the house knows of one. */
 export const saveIngredient = command<Ingredient, { id: string }>({

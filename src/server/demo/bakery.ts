@@ -1,27 +1,23 @@
-import type { Person } from '@/core/bakery/people';
+import { check } from '../commands/check';
+import { setUpFile } from '../commands/house/set-up-schema';
+import lindenried from './lindenried.json' with { type: 'json' };
 
-/** Backhaus Lindenried, made up: a town bakery with a shop and two café customers. */
-export const HOUSE = { name: 'Backhaus Lindenried', zone: 'Europe/Berlin' };
+/** Backhaus Lindenried, made up: a town bakery with a shop and two café customers. Its file is one of any bakery. */
+export const SET_UP = check(setUpFile, lindenried);
+
+/** Zone of the demo's times. */
+export const ZONE = SET_UP.zone;
 
 /** The demo's clock opens here: Thursday, 19 November 2026, 04:10 local time. */
 export const OPENING = '2026-11-19T04:10';
 
-/** Everybody's PIN is on the sign-in notice that the demo prints. */
-export const PEOPLE: (Omit<Person, 'id'> & {
-  pin: string;
-  shifts: { days: number[]; from: number; to: number } | null;
-})[] = [
-  { name: 'Mara', role: 'planner', team: 'plan', pin: '471147', shifts: null },
-  { name: 'Jonas', role: 'baker', team: 'nights', pin: '1203', shifts: week([1, 2, 3, 4, 5, 6, 7], 1, 9) },
-  { name: 'Ida', role: 'baker', team: 'nights', pin: '2806', shifts: week([1, 2, 3, 4, 5, 6, 7], 2, 10) },
-  { name: 'Selma', role: 'baker', team: 'lamination', pin: '3317', shifts: week([1, 2, 3, 4, 5, 6], 6, 14) },
-  { name: 'Anton', role: 'baker', team: 'lamination', pin: '5090', shifts: week([1, 2, 3, 4, 5, 6], 7, 15) },
-  { name: 'Piet', role: 'baker', team: 'mixing', pin: '6482', shifts: week([1, 2, 3, 4, 5, 6, 7], 13, 21) },
-];
+/** Everybody's PIN, which the notice of the demo's sign-in prints; no file of a set-up holds one. */
+const PINS: Readonly<Record<string, string>> = {
+  ...{ Mara: '471147', Jonas: '1203', Ida: '2806', Selma: '3317', Anton: '5090', Piet: '6482' },
+};
 
-function week(days: number[], fromHour: number, toHour: number) {
-  return { days, from: fromHour * 60, to: toHour * 60 };
-}
+/** Who works there, with their PINs. */
+export const PEOPLE = SET_UP.people.map((person) => ({ ...person, pin: PINS[person.name] ?? '' }));
 
 /**
  * Doughs of the week: what, how many, ready when (day 0 is the Tuesday before the opening). `justOrdered`: planned from the
@@ -147,9 +143,3 @@ export const PAST_MIXES: [daysAgo: number, rise: number, factor: number][] = [
   [9, 7.7, 12],
   [7, 6.9, 10],
 ];
-
-/** What it makes, from the shelf, in the order in which it began with them. */
-export const PRODUCTS = [
-  ...['Butter crescent', 'Chocolate roll', 'Raisin snail', 'Poppy danish', 'Brioche knot', 'Brioche loaf'],
-  ...['Levain crescent', 'Sugared bun', 'Almond crescent', 'Seeded cheese crescent', 'Plum danish'],
-] as const;

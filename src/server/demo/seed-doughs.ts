@@ -14,7 +14,7 @@ import { risesOf, sizes } from '../store/doughs';
 import { machines, shifts } from '../store/house';
 import { today } from '../store/places';
 import { currentProducts } from '../store/products';
-import { DOUGHS, HOUSE } from './bakery';
+import { DOUGHS, ZONE } from './bakery';
 import { history } from './history';
 
 /** Moves of the engine for each dough of the demo: a number, not a time, so that the demo is the same everywhere. */
@@ -22,9 +22,9 @@ const MOVES_PER_DOUGH = 60;
 
 /** What all doughs of the demo are planned with. */
 async function demoHouse(db: Db, now: Instant) {
-  const tuesday = localMidnight(addLocalDays(now, -2, HOUSE.zone), HOUSE.zone);
-  const end = addLocalDays(now, 6, HOUSE.zone);
-  const there = presences(await shifts(db), tuesday, end, HOUSE.zone);
+  const tuesday = localMidnight(addLocalDays(now, -2, ZONE), ZONE);
+  const end = addLocalDays(now, 6, ZONE);
+  const there = presences(await shifts(db), tuesday, end, ZONE);
   const minute = (at: Instant) => Math.round((at - tuesday) / MINUTE);
   const [planner] = await rowsOf<{ id: number }>(db, "SELECT id FROM person WHERE role = 'planner'");
   return {
@@ -72,7 +72,7 @@ function wantedOf({ products, tuesday }: DemoHouse, { outputs }: DemoDough) {
     const [hour = 0, minutes = 0] = time.split(':').map(Number);
     const known = products.find(({ name }) => name === product);
     if (!known) throw new Error(`The demo has no product ${product}.`);
-    const dueAt = atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), hour * 60 + minutes, HOUSE.zone);
+    const dueAt = atLocalMinute(addLocalDays(tuesday, day, ZONE), hour * 60 + minutes, ZONE);
     return { product: known, pieces, dueAt };
   });
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { addLocalDays, atLocalMinute, type Instant } from '@/core/time/local';
 import { rowsOf, write, type Db } from '../db/rows';
-import { FROZEN, HOUSE, SINGLE, STANDING } from './bakery';
+import { FROZEN, ZONE, SINGLE, STANDING } from './bakery';
 
 const minuteOf = (time: string): number => {
   const [hour = 0, minute = 0] = time.split(':').map(Number);
@@ -10,7 +10,7 @@ const minuteOf = (time: string): number => {
 
 /** Customers with what they want, and what is in the freezer. */
 export async function seedOrders(db: Db, now: Instant): Promise<void> {
-  const tuesday = addLocalDays(now, -2, HOUSE.zone);
+  const tuesday = addLocalDays(now, -2, ZONE);
   const products = await rowsOf<{ id: number; name: string }>(db, 'SELECT id, name FROM product');
   const productOf = new Map(products.map(({ id, name }) => [name, id]));
   const customers = [...new Set([...STANDING, ...SINGLE].map(({ customer }) => customer))];
@@ -28,15 +28,12 @@ export async function seedOrders(db: Db, now: Instant): Promise<void> {
   await write(db, 'INSERT INTO single_order (client_id, customer_id, product_id, due_at, pieces) VALUES ?', [
     SINGLE.map(({ customer, product, day, time, pieces }) => [
       ...[randomUUID(), customerOf(customer), productOf.get(product) ?? 0],
-      ...[
-        new Date(atLocalMinute(addLocalDays(tuesday, day, HOUSE.zone), minuteOf(time), HOUSE.zone)),
-        pieces,
-      ],
+      ...[new Date(atLocalMinute(addLocalDays(tuesday, day, ZONE), minuteOf(time), ZONE)), pieces],
     ]),
   ]);
   await write(db, 'INSERT INTO frozen_move (product_id, pieces, at, note) VALUES ?', [
     FROZEN.map(({ product, pieces }) => {
-      return [productOf.get(product) ?? 0, pieces, new Date(addLocalDays(now, -3, HOUSE.zone)), 'shaped'];
+      return [productOf.get(product) ?? 0, pieces, new Date(addLocalDays(now, -3, ZONE)), 'shaped'];
     }),
   ]);
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
+import { SET_UP_PARTS } from '@/core/exchange/set-up-parts';
 import { addLocalDays, type Instant, MINUTE, parseLocal } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { tokenHash } from '../auth/token';
@@ -10,19 +11,19 @@ import { currentFormulas } from '../store/formulas';
 import { currentProducts } from '../store/products';
 import {
   DEVICES,
-  HOUSE,
   LAST_WORDS,
   OPENING,
   PAST_BAKES,
   PAST_MIXES,
   PAST_PROOFS,
   PEOPLE,
-  PRODUCTS,
+  SET_UP,
+  ZONE,
 } from './bakery';
-import { MACHINES } from '../setup/machines';
-import { takeBeginning } from '../setup/beginnings';
+import { takeSetUp } from '../setup/take-set-up';
 import { keepUsualIngredients, keepUsualSchemes, openHouse } from '../setup/open-house';
-import { insertMachines } from '../store/machines';
+import { people } from '../store/house';
+import { setPin } from '../store/people';
 import { seedDoughs } from './seed-doughs';
 import { seedOrders } from './seed-orders';
 
@@ -30,13 +31,9 @@ import { seedOrders } from './seed-orders';
 export async function seedDemo(pool: Pool): Promise<boolean> {
   const [there] = await rowsOf<{ id: number }>(pool, 'SELECT id FROM house');
   if (there) return false;
-  const now = parseLocal(OPENING, HOUSE.zone) as Instant;
+  const now = parseLocal(OPENING, ZONE) as Instant;
   await transaction(pool, async (db) => {
     await seedHouse(db, now);
-    await keepUsualIngredients(db);
-    const at = addLocalDays(now, -30, HOUSE.zone);
-    await keepUsualSchemes(db, at);
-    for (const product of PRODUCTS) await takeBeginning(db, product, { at, personId: null });
     await seedReadings(db, now);
     await seedDevices(db);
     await seedHandover(db, now);
@@ -47,19 +44,16 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
   return true;
 }
 
+/** The bakery as its file has it, opened and filled by what opens and fills any other; and the PINs, which no file has. */
 async function seedHouse(db: Db, now: Instant): Promise<void> {
-  await openHouse(db, HOUSE);
-  await insertMachines(db, MACHINES);
-  for (const { name, role, team, pin, shifts: pattern } of PEOPLE) {
-    const { id } = await write(
-      db,
-      'INSERT INTO person (name, role, team, pin_hash, pin_peppered) VALUES (?, ?, ?, ?, TRUE)',
-      [...[name, role, team, await hashPin(pin)]],
-    );
-    if (!pattern) continue;
-    await write(db, 'INSERT INTO shift (person_id, weekday, start_minute, end_minute) VALUES ?', [
-      pattern.days.map((day) => [id, day, pattern.from, pattern.to]),
-    ]);
+  await openHouse(db, SET_UP);
+  await keepUsualIngredients(db);
+  const at = addLocalDays(now, -30, ZONE);
+  await keepUsualSchemes(db, at);
+  await takeSetUp(db, SET_UP, SET_UP_PARTS, { at, personId: null });
+  for (const { id, name } of await people(db)) {
+    const pin = PEOPLE.find((one) => one.name === name)?.pin ?? '';
+    await setPin(db, await hashPin(pin), id);
   }
   await write(db, 'INSERT INTO demo_clock (id, shown_at, real_at, rate, paused) VALUES (1, ?, ?, 1, FALSE)', [
     ...[new Date(now), new Date()],

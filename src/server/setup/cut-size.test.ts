@@ -7,13 +7,13 @@ import { planBlock } from '@/core/lamination/geometry';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import { seeded } from '@/core/solver/random';
 import { CUTTING } from '../../../test-support/rolling';
-import { PRODUCTS } from '../demo/bakery';
+import { SET_UP } from '../demo/bakery';
 import { SHELF } from './shelf';
 
 const ALL = SHELF.flatMap(({ products }) => products);
-const CUT = PRODUCTS.flatMap((name) => ALL.filter((one) => one.name === name)).flatMap(({ name, piece }) =>
-  piece.cut ? [{ name, ...piece.cut, scrap: piece.scrap }] : [],
-);
+const CUT = (SET_UP.beginnings ?? [])
+  .flatMap((name) => ALL.filter((one) => one.name === name))
+  .flatMap(({ name, piece }) => (piece.cut ? [{ name, ...piece.cut, scrap: piece.scrap }] : []));
 const random = seeded(2026);
 const oneOf = <T>(all: readonly T[]): T => {
   const one = all[random.below(all.length)];

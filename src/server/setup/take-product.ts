@@ -14,6 +14,9 @@ import { ingredients } from '../store/ingredients';
 import { productCalled } from '../store/product-versions';
 import { currentSchemes } from '../store/schemes';
 
+/** Products with all that they are made by, whatever file they are in. */
+type ProductsParts = Omit<ProductsFile, 'format'>;
+
 /**
  * Makes a product of a file the house's own: the formulas and ways to laminate of the file, where the house has none of
  * their names, and the product in its first version.
@@ -23,7 +26,7 @@ import { currentSchemes } from '../store/schemes';
  */
 export async function takeProduct(
   db: Db,
-  file: ProductsFile,
+  file: ProductsParts,
   name: string,
   by: { at: Instant; personId: number | null },
 ): Promise<number | null> {
@@ -53,7 +56,7 @@ function readFileProduct(
 }
 
 /** Formulas of a file, ingredients by the names that the house has for them, or formulas that stand before them. */
-async function keepFormulas(db: Db, { formulas }: ProductsFile, at: Instant): Promise<void> {
+async function keepFormulas(db: Db, { formulas }: ProductsParts, at: Instant): Promise<void> {
   const [own, book] = await Promise.all([currentFormulas(db), ingredients(db)]);
   const idOf = new Map([
     ...own.map(({ formulaId, name }): [string, string] => [name.toLowerCase(), formulaRef(formulaId)]),
@@ -79,7 +82,7 @@ async function keepFormulas(db: Db, { formulas }: ProductsFile, at: Instant): Pr
   }
 }
 
-async function keepSchemes(db: Db, { schemes }: ProductsFile, at: Instant): Promise<void> {
+async function keepSchemes(db: Db, { schemes }: ProductsParts, at: Instant): Promise<void> {
   const own = await currentSchemes(db);
   for (const { name, scheme } of schemes) {
     if (own.some((one) => one.name === name)) continue;

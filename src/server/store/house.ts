@@ -71,7 +71,7 @@ export async function equipment(db: Db): Promise<Equipment> {
     machines(db),
     rowsOf<PlaceOfKind>(
       db,
-      "SELECT id, kind FROM place WHERE NOT in_dough AND purpose = 'dough' ORDER BY position",
+      "SELECT id, kind FROM place WHERE NOT in_dough AND purpose = 'dough' AND removed_at IS NULL ORDER BY position",
     ),
   ]);
   return { machines: all, places };

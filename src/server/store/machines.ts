@@ -97,35 +97,12 @@ export async function machineCount(db: Db): Promise<{ ids: string[]; next: numbe
 export async function freePlace(db: Db, kinds: readonly PlaceKind[]): Promise<string | null> {
   const [row] = await rowsOf<{ id: string }>(
     db,
-    `SELECT id FROM place WHERE kind IN (?) AND purpose = 'dough' AND NOT in_dough
+    `SELECT id FROM place WHERE kind IN (?) AND purpose = 'dough' AND NOT in_dough AND removed_at IS NULL
        AND id NOT IN (SELECT place_id FROM machine WHERE place_id IS NOT NULL AND removed_at IS NULL)
      ORDER BY position LIMIT 1`,
     [kinds],
   );
   return row?.id ?? null;
-}
-
-/** A place as it is made for the inside of a machine: °C that it usually has, and between which a reading can be true. */
-interface NewPlace {
-  id: string;
-  label: string;
-  kind: PlaceKind;
-  usual: number;
-  lowest: number;
-  highest: number;
-}
-
-/** Adds a place at the end of the house's order. */
-export async function insertPlace(
-  db: Db,
-  { id, label, kind, usual, lowest, highest }: NewPlace,
-): Promise<void> {
-  await write(
-    db,
-    `INSERT INTO place (id, label, kind, usual, lowest, highest, position)
-     SELECT ?, ?, ?, ?, ?, ?, COALESCE(MAX(position), 0) + 1 FROM place`,
-    [id, label, kind, usual, lowest, highest],
-  );
 }
 
 /** Takes a machine out of use, or back into use; its past keeps it. */

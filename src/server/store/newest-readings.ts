@@ -39,7 +39,7 @@ export async function newestReadings(db: Db, now: number): Promise<PlaceReadings
   const places = await rowsOf<Omit<PlaceRow, 'inDough'> & { inDough: number }>(
     db,
     `SELECT id, label, kind, purpose, usual, lowest, highest, in_dough AS inDough, alarm_low AS low, alarm_high AS high,
-       alarm_minutes AS minutes FROM place ORDER BY position`,
+       alarm_minutes AS minutes FROM place WHERE removed_at IS NULL ORDER BY position`,
   );
   if (places.length === 0) return [];
   const [ever, lately, until] = [new Date(0), new Date(now - DOUBT_TOLD), new Date(now)];

@@ -14,6 +14,10 @@ import { RecordView } from './record-view';
 import { ExceptionsSection } from './exceptions-section';
 import { MachinesSection } from './machines-section';
 import { PeopleSection } from './people-section';
+import { PlaceSheet } from './place-sheet';
+import { PlacesSection } from './places-section';
+import { ReadSetUp } from './read-set-up';
+import { SendersSection } from './senders-section';
 
 /** Who works when and can do what, what the machines take, and what is different on single days. */
 export function HouseView({
@@ -43,11 +47,19 @@ export function HouseView({
           <a href="/house/values" className="underline underline-offset-4">
             {say('house.values')}
           </a>
+          <a href="/api/setup" download className="underline underline-offset-4">
+            {say('house.exportSetUp')}
+          </a>
+          <button className="underline underline-offset-4" onClick={() => setOpen({ sheet: 'set-up' })}>
+            {say('house.importSetUp')}
+          </button>
         </nav>
       )}
       <PeopleSection mayPlan={mayPlan} onOpen={setOpen} book={book} />
       <div className="grid content-start gap-6">
         <MachinesSection book={book} mayPlan={mayPlan} onOpen={setOpen} />
+        <PlacesSection {...{ book, mayPlan }} onOpen={setOpen} />
+        {mayPlan && <SendersSection {...{ book, zone }} />}
         <ExceptionsSection {...{ book, zone, mayPlan }} onOpen={setOpen} />
       </div>
       <RecordView {...{ record, zone, mayPlan }} />
@@ -57,6 +69,10 @@ export function HouseView({
       {open?.sheet === 'machine' && (
         <MachineSheet machine={book.machines.find(({ id }) => id === open.id) ?? null} onClose={close} />
       )}
+      {open?.sheet === 'place' && (
+        <PlaceSheet place={book.places.find(({ id }) => id === open.id) ?? null} onClose={close} />
+      )}
+      {open?.sheet === 'set-up' && <ReadSetUp onClose={close} />}
       {open?.sheet === 'busy' && <BusySheet book={book} zone={zone} onClose={close} />}
       {open?.sheet === 'exception' && <ExceptionSheet book={book} onClose={close} />}
     </main>

@@ -36,7 +36,7 @@ const away: Exception = {
   ...{ start: 600 * MIN, end: 900 * MIN, note: 'first aid course' },
 };
 const book = (more: Partial<HouseBook> = {}): HouseBook => {
-  return { people: [mara, jonas], machines: [mixer, oven], exceptions: [], ...more };
+  return { people: [mara, jonas], machines: [mixer, oven], exceptions: [], places: [], senders: [], ...more };
 };
 const record: HouseRecord = {
   devices: [{ id: 3, name: 'Bench tablet', enrolledAt: 60 * MIN, by: 'Mara' }],

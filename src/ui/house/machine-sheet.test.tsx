@@ -68,7 +68,9 @@ describe('a new machine', () => {
     await user.type(screen.getByLabelText('Thinner in one pass by at most, %'), '35');
     await user.click(keep());
     await waitFor(() => expect(inputs()).toHaveLength(2));
-    expect(inputs().at(-1)).toMatchObject({ details: { width: expect.closeTo(60.96, 6) as number, reduction: 0.35 } });
+    expect(inputs().at(-1)).toMatchObject({
+      details: { width: expect.closeTo(60.96, 6) as number, reduction: 0.35 },
+    });
   });
 
   it('says what is wrong beside the field, and stays open', async () => {

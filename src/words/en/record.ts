@@ -13,6 +13,8 @@ export const record = {
   addressOfThePlan: 'calendar address of the plan',
   person: 'person {name}',
   machine: 'machine {machine}',
+  place: 'place {place}',
+  setUpOf: 'set-up of {name}',
   codeForADevice: 'code for a device',
   device: 'device {name}',
   exceptionFor: 'exception for {name}',

@@ -1,4 +1,11 @@
 export const refusals = {
+  aPlaceHasBetween: 'A place has between {from} and {to}.',
+  aPlaceHasANameOf: 'A place has a name of 1 to 60 characters.',
+  thereIsAPlaceCalled: 'There is a place called {label} already.',
+  usualBetweenLowestAndHighest: 'The usual temperature lies between the lowest and the highest.',
+  placeIsInsideMachine: 'This is the inside of {machine}. Take the machine out of use instead.',
+  aSenderHasANameOf: 'A device has a name of 1 to 60 characters.',
+  thereIsASenderCalled: 'There is a device called {label} already.',
   aSheetIsRolledOut: 'A sheet that can be rolled out is {from} to {to} long or wide.',
   aCorrectionIs: 'A correction is from −60 to 60 °C.',
   aLeastGapIs: 'The smallest gap is {from} to {to}.',

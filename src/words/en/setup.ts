@@ -1,5 +1,22 @@
 /** Opening and setting up a bakery: the first run, the list of what is still missing, and the values that it reckons with. */
 export const setup = {
+  readASetUp: 'Import a set-up',
+  filesHaveThisForm:
+    'A set-up that was exported here or in another bakery, or one of <a>this form</a>. No file holds a PIN.',
+  fileOfASetUp: 'File of a set-up',
+  takeOver: 'Take over from {name}',
+  partPlaces: '{count, plural, one {# place} other {# places}}:',
+  partMachines: '{count, plural, one {# machine} other {# machines}}:',
+  partPeople: '{count, plural, one {# person} other {# people}}:',
+  partValues: '{count, plural, one {# house value} other {# house values}}:',
+  partProducts: '{count, plural, one {# product} other {# products}}:',
+  valueChange: '{value} {was} → {becomes}',
+  bringsNothing: 'Everything in this file is here already.',
+  peopleNeedPins: 'People come without a PIN: give each one before they sign in.',
+  staysAsItIs: 'Here already, and left as it is: {names}.',
+  fileOfAnotherKind: 'This is no file of a set-up: it must begin with the format {format}.',
+  fileTooLong: 'A file of a set-up has at most 1 000 000 characters.',
+  chooseAPart: 'Choose at least one part of the file.',
   setUp: 'Set-up',
   intro: 'What a first plan needs. Leave and come back at any time.',
   machines: 'Machines',

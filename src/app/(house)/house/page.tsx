@@ -18,7 +18,7 @@ export default async function HousePage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'files', 'heat', 'house']}>
+    <WordsOf areas={['amounts', 'files', 'heat', 'house', 'settings', 'setup']}>
       <HouseView {...{ book, record, zone, person }} />
     </WordsOf>
   );

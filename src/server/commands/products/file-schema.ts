@@ -34,18 +34,17 @@ const threads = Joi.array()
   )
   .required();
 
+const nameIn = (one: Record<string, unknown>, key: string) => String(one[key] ?? '').toLowerCase();
+
 /** A list in which no name comes twice, however it is written. */
-const ofOneName = () =>
+export const ofOneName = (key = 'name') =>
   Joi.array()
     .max(60)
-    .unique((a: { name?: string }, b: { name?: string }) => a.name?.toLowerCase() === b.name?.toLowerCase())
+    .unique((a: Record<string, unknown>, b: Record<string, unknown>) => nameIn(a, key) === nameIn(b, key))
     .messages({ 'array.unique': asText(coded('product.nameTwiceInFile')) });
 
-/** The form of a file of products; what is in it is judged as a product of the editor is. */
-export const productsFile = Joi.object<ProductsFile>({
-  format: Joi.valid(PRODUCTS_FORMAT)
-    .required()
-    .messages({ '*': asText(coded('product.fileOfAnotherKind', { format: PRODUCTS_FORMAT })) }),
+/** Formulas, ways to laminate and products, as files have them. */
+export const productsParts = () => ({
   formulas: ofOneName().items(formula).required(),
   schemes: ofOneName()
     .items(Joi.object({ name: text(80), scheme: schemeForm.required() }))
@@ -60,6 +59,14 @@ export const productsFile = Joi.object<ProductsFile>({
       }),
     )
     .required(),
+});
+
+/** The form of a file of products; what is in it is judged as a product of the editor is. */
+export const productsFile = Joi.object<ProductsFile>({
+  format: Joi.valid(PRODUCTS_FORMAT)
+    .required()
+    .messages({ '*': asText(coded('product.fileOfAnotherKind', { format: PRODUCTS_FORMAT })) }),
+  ...productsParts(),
 });
 
 /** The same form as a JSON Schema, for whoever writes such files; published as `/schemas/products.schema.json`. */
