@@ -1,5 +1,6 @@
 import { type SettingName, SETTINGS } from '@/core/bakery/settings';
 import { SET_UP_FORMAT, type SetUpFile } from '@/core/exchange/set-up-file';
+import type { Ingredient } from '@/core/formula/ingredient';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
 import type { Db } from './db/rows';
 import { productsFile } from './products-out';
@@ -9,8 +10,17 @@ import { ingredients } from './store/ingredients';
 
 /** The whole set-up of the house as a file: no PIN, no token, no order, nothing of its doughs. */
 export async function setUpFile(db: Db): Promise<SetUpFile> {
-  const { format, ...products } = await productsFile(db);
-  const [{ name, zone }, places, pools, everybody, pattern, settings, book] = await Promise.all([
+  const [
+    { formulas, schemes, products },
+    { name, zone, units, apart },
+    places,
+    pools,
+    everybody,
+    pattern,
+    settings,
+    book,
+  ] = await Promise.all([
+    productsFile(db),
     house(db),
     housePlaces(db),
     machines(db),
@@ -21,7 +31,7 @@ export async function setUpFile(db: Db): Promise<SetUpFile> {
   ]);
   const names = Object.keys(SETTINGS) as SettingName[];
   return {
-    ...{ format: SET_UP_FORMAT, name, zone },
+    ...{ format: SET_UP_FORMAT, name, zone, units, apart: [...apart] },
     places: places.map(({ id, label, kind, purpose, usual, lowest, highest, inDough }) => ({
       ...{ id, label, kind, purpose, usual, lowest, highest, inDough },
     })),
@@ -42,9 +52,13 @@ export async function setUpFile(db: Db): Promise<SetUpFile> {
     values: Object.fromEntries(
       names.flatMap((one) => (settings[one] === SETTINGS[one].usual ? [] : [[one, settings[one]]])),
     ),
-    ingredients: book
-      .filter(({ id }) => !USUAL_INGREDIENTS.some((usual) => usual.id === id))
-      .map(({ id, ...facts }) => facts),
-    ...products,
+    ingredients: book.filter(({ id }) => !USUAL_INGREDIENTS.some((usual) => usual.id === id)).map(factsOf),
+    ...{ formulas, schemes, products },
   };
+}
+
+function factsOf(ingredient: Ingredient): Omit<Ingredient, 'id'> {
+  const facts: Partial<Ingredient> = { ...ingredient };
+  delete facts.id;
+  return facts as Omit<Ingredient, 'id'>;
 }

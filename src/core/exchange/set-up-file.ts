@@ -2,7 +2,8 @@ import type { HousePlace } from '../bakery/house-book';
 import type { Machine } from '../bakery/machines';
 import type { Person, Skill } from '../bakery/people';
 import type { SettingName } from '../bakery/settings';
-import type { Ingredient } from '../formula/ingredient';
+import type { Allergen, Ingredient } from '../formula/ingredient';
+import type { ReaderUnits } from '../units/reader';
 import type { Shift } from '../time/shifts';
 import type { FileProduct, ProductsFile } from './products-file';
 
@@ -27,6 +28,9 @@ export interface SetUpFile extends Omit<ProductsFile, 'format'> {
   format: typeof SET_UP_FORMAT;
   name: string;
   zone: string;
+  units?: ReaderUnits;
+  /** Allergens that are kept apart. */
+  apart?: Allergen[];
   places: FilePlace[];
   machines: FileMachine[];
   people: FilePerson[];

@@ -114,6 +114,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'remove-exception': PLANNER,
   'save-machine': PLANNER,
   'remove-machine': PLANNER,
+  'save-house': PLANNER,
   'save-place': PLANNER,
   'take-set-up': PLANNER,
   'remove-place': PLANNER,

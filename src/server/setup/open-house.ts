@@ -3,6 +3,7 @@ import type { Pool } from 'mysql2/promise';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
 import { USUAL_SCHEMES } from '@/core/lamination/usual';
 import type { Instant } from '@/core/time/local';
+import type { ReaderUnits } from '@/core/units/reader';
 import { hashPin } from '../auth/pin';
 import { Refusal } from '../commands/command';
 import { type Db, rowOf, transaction, write } from '../db/rows';
@@ -12,11 +13,15 @@ import { type Db, rowOf, transaction, write } from '../db/rows';
  *
  * @returns whether it was opened: not where the database has one already
  */
-export async function openHouse(db: Db, { name, zone }: { name: string; zone: string }): Promise<boolean> {
-  const { touched } = await write(db, 'INSERT IGNORE INTO house (id, name, time_zone) VALUES (1, ?, ?)', [
-    name,
-    zone,
-  ]);
+export async function openHouse(
+  db: Db,
+  { name, zone, units }: { name: string; zone: string; units?: ReaderUnits },
+): Promise<boolean> {
+  const { touched } = await write(
+    db,
+    'INSERT IGNORE INTO house (id, name, time_zone, units) VALUES (1, ?, ?, ?)',
+    [name, zone, units ? JSON.stringify(units) : null],
+  );
   return touched === 1;
 }
 
@@ -29,7 +34,7 @@ export async function openHouse(db: Db, { name, zone }: { name: string; zone: st
  */
 export function openBakery(
   pool: Pool,
-  house: { name: string; zone: string; planner: string; pin: string },
+  house: { name: string; zone: string; planner: string; pin: string; units?: ReaderUnits },
 ): Promise<number> {
   return transaction(pool, async (db) => {
     if (!(await openHouse(db, house))) {

@@ -7,7 +7,7 @@ import type { Instant } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
 import { Refusal } from '../commands/command';
 import type { Db } from '../db/rows';
-import { machines, people } from '../store/house';
+import { changeHouse, house, machines, people } from '../store/house';
 import { changePlace, housePlaces, insertPlace, placeIds } from '../store/house-places';
 import { saveHouseValue } from '../store/house-values';
 import { ingredientLike, writeIngredient } from '../store/ingredients';
@@ -33,9 +33,12 @@ export async function takeSetUp(
   const idOf = await takeMachines(db, file, has('machines'));
   if (has('places')) await takePlaces(db, file);
   if (has('people')) await takePeople(db, file);
-  if (has('values'))
+  if (has('values')) {
+    const { units, apart } = file;
+    await changeHouse(db, { ...(await house(db)), ...(units ? { units } : {}), ...(apart ? { apart } : {}) });
     for (const [name, value] of Object.entries(file.values) as [SettingName, number][])
       await saveHouseValue(db, name, value);
+  }
   if (!has('products')) return;
   await takeIngredients(db, file);
   const own = { ...file, products: file.products.map((product) => onHouseMachines(product, idOf)) };

@@ -9,13 +9,20 @@ import {
   type Shift,
   withExceptions,
 } from '@/core/time/shifts';
+import { KEPT_APART } from '@/core/demand/propose';
+import type { Allergen } from '@/core/formula/ingredient';
+import { METRIC, type ReaderUnits } from '@/core/units/reader';
 import { type Settings, settingsOf } from '@/core/bakery/settings';
 import { json } from '../db/json';
-import { type Db, rowsOf } from '../db/rows';
+import { type Db, rowsOf, write } from '../db/rows';
 
 export interface House {
   name: string;
   zone: string;
+  /** How the house writes for whoever has chosen nothing else. */
+  units: ReaderUnits;
+  /** Allergens that are not made up at one table with others. */
+  apart: readonly Allergen[];
 }
 
 export async function house(db: Db): Promise<House> {
@@ -26,8 +33,16 @@ export async function house(db: Db): Promise<House> {
 
 /** The bakery, or null in a database that was only just migrated. */
 export async function houseIfAny(db: Db): Promise<House | null> {
-  const [row] = await rowsOf<House>(db, 'SELECT name, time_zone AS zone FROM house');
-  return row ? { name: row.name, zone: row.zone } : null;
+  const [row] = await rowsOf<Pick<House, 'name' | 'zone'> & { units: unknown; apart: unknown }>(
+    db,
+    'SELECT name, time_zone AS zone, units, apart FROM house',
+  );
+  if (!row) return null;
+  const { name, zone, units, apart } = row;
+  return {
+    ...{ name, zone, units: units === null ? METRIC : json<ReaderUnits>(units) },
+    apart: apart === null ? KEPT_APART : json<Allergen[]>(apart),
+  };
 }
 
 /** Thresholds of the house by name; see the notes in the table. */
@@ -184,4 +199,11 @@ export async function means(
       steps: capacitySteps(pool.capacity, pool.outages ?? [], origin),
     })),
   };
+}
+
+/** Changes what the house is called, where it is, how it writes and what it keeps apart. */
+export async function changeHouse(db: Db, { name, zone, units, apart }: House): Promise<void> {
+  await write(db, 'UPDATE house SET name = ?, time_zone = ?, units = ?, apart = ?', [
+    ...[name, zone, JSON.stringify(units), JSON.stringify(apart)],
+  ]);
 }

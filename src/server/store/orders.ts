@@ -4,7 +4,7 @@ import type { OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
 import { takeFrozen } from '@/core/demand/frozen';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
-import { KEPT_APART, type Maker, proposeDoughs } from '@/core/demand/propose';
+import { type Maker, proposeDoughs } from '@/core/demand/propose';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough } from '@/core/process/expand';
 import { addLocalDays } from '@/core/time/local';
@@ -18,7 +18,7 @@ import { type Db, rowsOf } from '../db/rows';
 export const ORDER_DAYS = 7;
 
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
-  const { zone } = await house(db);
+  const { zone, apart } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
   const doughs = await doughsDueFrom(db, now);
   const [{ standing, closed, wanted }, stock, free, thawed, products, made, takes, settings, customers] =
@@ -37,7 +37,7 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const making = {
     bowlKg: takes.bowlKg,
     mostBowls: settings.mostBowls,
-    apart: KEPT_APART,
+    apart,
     cutting: takes.cutting,
   };
   const { covered, left } = assignSupply(wanted, made, thawed);

@@ -6,6 +6,7 @@ import type { OpenSheet } from './open-sheet';
 import type { Person } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
 import type { HouseRecord } from '@/core/bakery/house-record';
+import { type BakerySelf, BakerySheet } from './bakery-sheet';
 import { BusySheet } from './busy-sheet';
 import { ExceptionSheet } from './exception-sheet';
 import { MachineSheet } from './machine-sheet';
@@ -23,24 +24,30 @@ import { SendersSection } from './senders-section';
 export function HouseView({
   book,
   record,
-  zone,
+  self,
+  zones,
   person,
 }: {
   book: HouseBook;
   record: HouseRecord;
-  zone: string;
+  self: BakerySelf;
+  zones: readonly string[];
   person: Person;
 }) {
   const say = useWords();
   const [open, setOpen] = useState<OpenSheet>(null);
   const mayPlan = person.role === 'planner';
   const close = () => setOpen(null);
+  const { zone } = self;
 
   return (
     <main className="mx-auto grid w-full max-w-7xl gap-x-8 gap-y-6 p-4 lg:grid-cols-[1.4fr_1fr]">
       <h1 className="sr-only">{say('house.house')}</h1>
       {mayPlan && (
         <nav aria-label={say('house.setUpAndValues')} className="-mb-3 flex gap-4 lg:col-span-2">
+          <button className="underline underline-offset-4" onClick={() => setOpen({ sheet: 'bakery' })}>
+            {say('house.nameAndUnits')}
+          </button>
           <a href="/setup" className="underline underline-offset-4">
             {say('house.setUp')}
           </a>
@@ -72,6 +79,7 @@ export function HouseView({
       {open?.sheet === 'place' && (
         <PlaceSheet place={book.places.find(({ id }) => id === open.id) ?? null} onClose={close} />
       )}
+      {open?.sheet === 'bakery' && <BakerySheet {...{ self, zones }} onClose={close} />}
       {open?.sheet === 'set-up' && <ReadSetUp onClose={close} />}
       {open?.sheet === 'busy' && <BusySheet book={book} zone={zone} onClose={close} />}
       {open?.sheet === 'exception' && <ExceptionSheet book={book} onClose={close} />}

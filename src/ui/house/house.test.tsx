@@ -9,6 +9,7 @@ import type { Exception, HouseBook } from '@/core/bakery/house-book';
 import type { HouseRecord } from '@/core/bakery/house-record';
 import { BusySheet } from './busy-sheet';
 import { ExceptionSheet } from './exception-sheet';
+import { METRIC } from '@/core/units/reader';
 import { HouseView } from './house-view';
 import { MachineSheet } from './machine-sheet';
 import { PersonSheet } from './person-sheet';
@@ -52,7 +53,10 @@ const inputs = () => house.sent.map(({ input }) => input);
 
 describe('the house', () => {
   const view = (shown: HouseBook, person: Person = mara) => (
-    <HouseView book={shown} record={record} zone="UTC" person={person} />
+    <HouseView
+      {...{ book: shown, record, person, zones: ['UTC', 'Europe/Berlin'] }}
+      self={{ name: 'Corner bakery', zone: 'UTC', units: METRIC }}
+    />
   );
 
   it('reads every shift out to those who cannot see its strip', () => {
@@ -217,6 +221,26 @@ describe('a machine', () => {
     again(<MachineSheet key="mixer" machine={mixer} onClose={done} />);
     expect(await screen.findByLabelText('Takes (bowl)')).toBeTruthy();
     expect(screen.queryByLabelText('Decks')).toBeNull();
+  });
+});
+
+describe('the bakery itself', () => {
+  it('has a name, a zone and units that hold for whoever has chosen none', async () => {
+    const { user } = show(
+      <HouseView
+        {...{ book: book(), record, person: mara, zones: ['UTC', 'Europe/Berlin'] }}
+        self={{ name: 'Corner bakery', zone: 'UTC', units: METRIC }}
+      />,
+    );
+    await user.click(screen.getByRole('button', { name: 'Name and units' }));
+    await user.selectOptions(await screen.findByLabelText('Time zone'), 'Europe/Berlin');
+    await user.selectOptions(screen.getByLabelText('Temperatures'), '°F');
+    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await waitFor(() =>
+      expect(inputs()).toEqual([
+        { name: 'Corner bakery', zone: 'Europe/Berlin', units: { ...METRIC, temperature: 'F' } },
+      ]),
+    );
   });
 });
 

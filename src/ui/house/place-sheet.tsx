@@ -31,7 +31,7 @@ const degreesOf = ([usual, lowest, highest]: readonly number[]) => ({
 const begin = (place: HousePlace | null) => ({
   label: place?.label ?? '',
   what: place?.inDough ? 'probe' : (place?.purpose ?? 'dough'),
-  kind: place?.kind ?? ('room' as PlaceKind),
+  kind: place?.kind ?? 'room',
   ...degreesOf(place ? [place.usual, place.lowest, place.highest] : USUAL.room),
 });
 
@@ -88,7 +88,7 @@ export function PlaceSheet({ place, onClose }: { place: HousePlace | null; onClo
             onChoose={(what) => setForm({ ...form, what })}
           />
         )}
-        {!isProbe && place?.machine == null && (
+        {!isProbe && (place?.machine ?? null) === null && (
           <Choice
             label={say('house.whatAir')}
             value={form.kind}

@@ -4,18 +4,21 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SETTING_GROUPS, type SettingGroup } from '@/core/bakery/setting-groups';
 import { type SettingName, type Settings, SETTINGS } from '@/core/bakery/settings';
+import type { Allergen } from '@/core/formula/ingredient';
 import { dayMonth } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { useUnits } from '../live/units';
+import { ApartChoice } from './apart-choice';
 import { settingUnits } from './setting-units';
 
 interface Props {
   settings: Settings;
   changes: Partial<Record<SettingName, { by: string; at: number }>>;
   zone: string;
+  apart: readonly Allergen[];
 }
 
 const GROUP_KEYS = {
@@ -30,7 +33,7 @@ const GROUP_KEYS = {
 } as const satisfies Record<SettingGroup, `setup.${string}`>;
 
 /** Every value that the house reckons with: what it means, its unit and range, and who set it. */
-export function ValuesView({ settings, changes, zone }: Props) {
+export function ValuesView({ settings, changes, zone, apart }: Props) {
   const say = useWords();
   const groups = Object.keys(SETTING_GROUPS) as SettingGroup[];
   return (
@@ -52,6 +55,7 @@ export function ValuesView({ settings, changes, zone }: Props) {
           </ul>
         </section>
       ))}
+      <ApartChoice apart={apart} />
     </main>
   );
 }

@@ -16,8 +16,20 @@ const view = (set: Parameters<typeof settingsOf>[0] = {}) => (
     settings={settingsOf(set)}
     changes={{ blockKg: { by: 'Mara', at: Date.UTC(2024, 2, 9) } }}
     zone="UTC"
+    apart={['nuts']}
   />
 );
+describe('allergens kept apart', () => {
+  it('are ticked one by one', async () => {
+    const { user } = show(view());
+    expect(screen.getByLabelText<HTMLInputElement>('nuts').checked).toBe(true);
+    await user.click(screen.getByLabelText('sesame'));
+    await user.click(screen.getByLabelText('nuts'));
+    expect(house.sent.map(({ input }) => input)).toEqual([{ apart: ['nuts', 'sesame'] }, { apart: [] }]);
+    expect(refresh).toHaveBeenCalledTimes(2);
+  });
+});
+
 const row = (label: string) => {
   const input = screen.getByLabelText<HTMLInputElement>(label);
   return { input, part: within(input.closest('li') as HTMLElement) };

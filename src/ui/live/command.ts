@@ -42,7 +42,7 @@ export async function letIn(code: string, name: string): Promise<Answer> {
 }
 
 /** Opens a bakery in an empty database, and lets this device in. */
-export async function openBakery(body: Record<string, string>): Promise<Answer> {
+export async function openBakery(body: Record<string, unknown>): Promise<Answer> {
   return answerOf(await ask('/api/opening', { body, by: null }));
 }
 

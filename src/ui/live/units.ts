@@ -3,22 +3,34 @@
 import { useMemo } from 'react';
 import { METRIC, showCelsius, type ReaderUnits } from '@/core/units/reader';
 import { retold } from '@/core/units/retold';
-import { useKept } from './kept';
+import { keepHere, useKept } from './kept';
 
+/** What this reader has chosen, and what the house writes for whoever has chosen nothing. */
 const KEY = 'hefeteig-units';
+const HOUSE_KEY = 'hefeteig-house-units';
 
-function unitsIn(text: string | null): ReaderUnits {
+function partOf(text: string | null): Partial<ReaderUnits> {
   try {
-    return { ...METRIC, ...(JSON.parse(text ?? '{}') as Partial<ReaderUnits>) };
+    return JSON.parse(text ?? '{}') as Partial<ReaderUnits>;
   } catch {
-    return METRIC;
+    return {};
   }
 }
 
+const unitsIn = (own: string | null, house: string | null): ReaderUnits => ({
+  ...METRIC,
+  ...partOf(house),
+  ...partOf(own),
+});
+
+/** Keeps on this device how the house writes. */
+export const keepHouseUnits = (units: ReaderUnits): void => keepHere(HOUSE_KEY, JSON.stringify(units));
+
 /** How this reader likes to read, kept on this device; what is stored of doughs is SI all the same. */
 export function useUnits(): [ReaderUnits, (change: Partial<ReaderUnits>) => void] {
-  const [text, keep] = useKept(KEY);
-  const units = useMemo(() => (text === null ? METRIC : unitsIn(text)), [text]);
+  const [own, keep] = useKept(KEY);
+  const [house] = useKept(HOUSE_KEY);
+  const units = useMemo(() => (own === null && house === null ? METRIC : unitsIn(own, house)), [own, house]);
   return [units, (part) => keep(JSON.stringify({ ...units, ...part }))];
 }
 
@@ -29,8 +41,10 @@ export function useRetold(): (sentence: string) => string {
 }
 
 /** A sentence of the house in the units of this device, for what is no part of a page. */
-export const retoldHere = (sentence: string): string =>
-  retold(sentence, unitsIn(typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY)));
+export function retoldHere(sentence: string): string {
+  const kept = (key: string) => (typeof localStorage === 'undefined' ? null : localStorage.getItem(key));
+  return retold(sentence, unitsIn(kept(KEY), kept(HOUSE_KEY)));
+}
 
 /** Temperatures as this reader likes to read them. */
 export function useCelsius(): (celsius: number) => string {

@@ -7,6 +7,7 @@ import { useWords } from '../kit/words';
 import { Awake } from '../live/awake';
 import { openBakery, signIn } from '../live/command';
 import { go } from '../live/go';
+import { useUnits } from '../live/units';
 import { UnitChoices } from '../rooms/unit-choices';
 
 const neverChanges = () => () => undefined;
@@ -28,11 +29,12 @@ export function FirstRun({ zones, isKnown }: Props) {
   const [form, setForm] = useState(EMPTY);
   const [trouble, setTrouble] = useState<{ message: string; field: string | null } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [units] = useUnits();
   const here = useSyncExternalStore(neverChanges, zoneHere, () => '');
   const zone = form.zone || here;
   const open = async () => {
     setBusy(true);
-    const answer = await openBakery({ ...form, zone });
+    const answer = await openBakery({ ...form, zone, units });
     if (answer.ok) {
       const { personId } = answer.result as { personId: number };
       const inside = await signIn(personId, form.pin);

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { standInHouse } from '../../../test-support/stand-in';
 import { show } from '../../../test-support/view';
 import type { SetUp } from '@/core/process/set-up';
+import { METRIC } from '@/core/units/reader';
 import { FirstRun } from './first-run';
 import { SetUpView } from './set-up-view';
 
@@ -37,7 +38,7 @@ describe('the first run', () => {
         command: '/api/opening',
         input: {
           ...{ code: 'ABCD2345', name: 'Corner bakery', zone: 'Europe/Berlin' },
-          ...{ planner: 'Nora', pin: '735190' },
+          ...{ planner: 'Nora', pin: '735190', units: METRIC },
         },
       },
       { command: '/api/session', input: { personId: 7, pin: '735190' } },

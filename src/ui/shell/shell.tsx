@@ -5,13 +5,15 @@ import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import { type ReactNode, Suspense } from 'react';
+import { type ReactNode, Suspense, useEffect } from 'react';
 import type { Person } from '@/core/bakery/people';
+import type { ReaderUnits } from '@/core/units/reader';
 import { looksOn, maySee } from '@/core/shopfloor/rights';
 import { Awake } from '../live/awake';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { backToSignIn, signOut } from '../live/command';
 import { Live } from '../live/live';
+import { keepHouseUnits } from '../live/units';
 import type { Somebody } from '../sign-in/names';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
@@ -47,7 +49,7 @@ export function Shell({
   clock,
   children,
 }: {
-  house: { name: string; zone: string };
+  house: { name: string; zone: string; units?: ReaderUnits };
   person: Person;
   sessionId: number;
   /** How far the house was when this page was made. */
@@ -58,6 +60,10 @@ export function Shell({
   children: ReactNode;
 }) {
   const say = useWords();
+  const { units } = house;
+  useEffect(() => {
+    if (units) keepHouseUnits(units);
+  }, [units]);
   const path = usePathname();
   const { night, toggle } = useTheme();
   const leave = async () => {

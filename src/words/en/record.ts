@@ -13,6 +13,7 @@ export const record = {
   addressOfThePlan: 'calendar address of the plan',
   person: 'person {name}',
   machine: 'machine {machine}',
+  bakery: 'the bakery',
   place: 'place {place}',
   setUpOf: 'set-up of {name}',
   codeForADevice: 'code for a device',

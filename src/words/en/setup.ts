@@ -1,5 +1,7 @@
 /** Opening and setting up a bakery: the first run, the list of what is still missing, and the values that it reckons with. */
 export const setup = {
+  keptApart: 'Allergens kept apart',
+  keptApartMeans: 'Products with one of these are proposed as doughs of their own, after the plain ones.',
   readASetUp: 'Import a set-up',
   filesHaveThisForm:
     'A set-up that was exported here or in another bakery, or one of <a>this form</a>. No file holds a PIN.',

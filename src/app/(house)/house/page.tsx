@@ -12,14 +12,17 @@ export const metadata = titled('titles.house');
 export default async function HousePage() {
   const { person, now } = await housePage('/house');
   const db = pool();
-  const [book, record, { zone }] = await Promise.all([
+  const [book, record, { name, zone, units }] = await Promise.all([
     houseBook(db, now),
     houseRecord(db, person),
     house(db),
   ]);
   return (
     <WordsOf areas={['amounts', 'files', 'heat', 'house', 'settings', 'setup']}>
-      <HouseView {...{ book, record, zone, person }} />
+      <HouseView
+        {...{ book, record, person, self: { name, zone, units } }}
+        zones={Intl.supportedValuesOf('timeZone')}
+      />
     </WordsOf>
   );
 }

@@ -1,9 +1,11 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
+import type { ReaderUnits } from '@/core/units/reader';
 import { REFUSED } from '@/core/wire/answer';
 import { pinFault } from '@/server/auth/pin';
 import { enrolByCode, tabletHere } from '@/server/auth/tablet';
 import { check } from '@/server/commands/check';
+import { unitsForm, zoneForm } from '@/server/commands/house/house';
 import { pool } from '@/server/db/pool';
 import { no, unbroken } from '@/server/door';
 import { jsonBody } from '@/server/http';
@@ -17,6 +19,7 @@ interface Opening {
   zone: string;
   planner: string;
   pin: string;
+  units?: ReaderUnits;
 }
 
 const text = (most: number) => Joi.string().trim().min(1).max(most).required();
@@ -24,10 +27,8 @@ const text = (most: number) => Joi.string().trim().min(1).max(most).required();
 const schema = Joi.object<Opening>({
   code: Joi.string().allow('').max(40).required(),
   name: text(100).messages({ '*': asText(coded('refusals.aBakeryHasAName')) }),
-  zone: Joi.string()
-    .valid(...Intl.supportedValuesOf('timeZone'))
-    .required()
-    .messages({ '*': asText(coded('refusals.chooseATimeZone')) }),
+  zone: zoneForm,
+  units: unitsForm,
   planner: text(60).messages({ '*': asText(coded('refusals.thePlannerHasAName')) }),
   pin: Joi.string()
     .required()

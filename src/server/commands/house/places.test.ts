@@ -25,7 +25,7 @@ const CELLAR = {
 
 describe('places', () => {
   it('are added, changed and taken out of use by a planner; nobody else', async () => {
-    const { id } = (await ok(runCommand('save-place', mara, CELLAR))) as { id: string };
+    const { id } = await ok<{ id: string }>(runCommand('save-place', mara, CELLAR));
     expect((await places(house.pool, await house.now())).find((one) => one.id === id)).toMatchObject({
       ...{ label: 'Cellar', usual: 14, kind: 'room' },
     });
@@ -37,7 +37,7 @@ describe('places', () => {
     await ok(runCommand('remove-place', mara, { id }));
     expect((await book()).places.map(({ label }) => label)).not.toContain('Cool cellar');
     // A name that is free again, and an id that is not.
-    const again = (await ok(runCommand('save-place', mara, CELLAR))) as { id: string };
+    const again = await ok<{ id: string }>(runCommand('save-place', mara, CELLAR));
     expect(again.id).not.toBe(id);
     expect((await refusal(runCommand('save-place', jonas, CELLAR))).message).toMatch(/planner/);
   });
@@ -81,7 +81,7 @@ describe('probes and scales', () => {
 
   it('send from when their token was made until it is withdrawn', async () => {
     const input = { kind: 'probes', label: 'Cold room gateway' };
-    const { token } = (await ok(runCommand('make-sender', mara, input))) as { token: string };
+    const { token } = await ok<{ token: string }>(runCommand('make-sender', mara, input));
     expect(await asks(token)).not.toBeNull();
     expect((await refusal(runCommand('make-sender', mara, input))).message).toMatch(
       /called Cold room gateway/,

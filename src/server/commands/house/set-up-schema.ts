@@ -4,11 +4,13 @@ import { MACHINE_KINDS } from '@/core/bakery/machines';
 import { SKILLS } from '@/core/bakery/people';
 import { isMeant, type SettingName, SETTINGS } from '@/core/bakery/settings';
 import { SET_UP_FORMAT, type SetUpFile } from '@/core/exchange/set-up-file';
+import { ALLERGENS } from '@/core/formula/ingredient';
 import { PLACE_KINDS } from '@/core/heat/places';
 import { asText } from '@/words/as-text';
 import { ingredientForm } from '../ingredients';
 import { oneOf, text } from '../products/draft-schema';
 import { ofOneName, productsParts } from '../products/file-schema';
+import { unitsForm } from './house';
 import { machineForm } from './machine-form';
 
 const id = Joi.string().max(40).required();
@@ -55,7 +57,8 @@ export const setUpFile = Joi.object<SetUpFile>({
   format: Joi.valid(SET_UP_FORMAT)
     .required()
     .messages({ '*': asText(coded('setup.fileOfAnotherKind', { format: SET_UP_FORMAT })) }),
-  ...{ name: text(80), zone: text(60) },
+  ...{ name: text(100), zone: text(60), units: unitsForm },
+  apart: Joi.array().items(oneOf(ALLERGENS)).unique(),
   places: ofOneName('label').items(place).required(),
   machines: ofOneName('label').items(machine).required(),
   people: ofOneName().items(person).required(),

@@ -34,7 +34,10 @@ const threads = Joi.array()
   )
   .required();
 
-const nameIn = (one: Record<string, unknown>, key: string) => String(one[key] ?? '').toLowerCase();
+const nameIn = (one: Record<string, unknown>, key: string) => {
+  const { [key]: name } = one;
+  return typeof name === 'string' ? name.toLowerCase() : name;
+};
 
 /** A list in which no name comes twice, however it is written. */
 export const ofOneName = (key = 'name') =>

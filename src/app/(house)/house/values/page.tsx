@@ -11,10 +11,14 @@ export const metadata = titled('titles.houseValues');
 export default async function ValuesPage() {
   await housePage('/house/values');
   const db = pool();
-  const [settings, changes, { zone }] = await Promise.all([houseSettings(db), valueChanges(db), house(db)]);
+  const [settings, changes, { zone, apart }] = await Promise.all([
+    houseSettings(db),
+    valueChanges(db),
+    house(db),
+  ]);
   return (
     <WordsOf areas={['amounts', 'settings', 'setup']}>
-      <ValuesView {...{ settings, changes, zone }} />
+      <ValuesView {...{ settings, changes, zone, apart }} />
     </WordsOf>
   );
 }
