@@ -62,10 +62,12 @@ export function HouseView({
           </button>
         </nav>
       )}
-      <PeopleSection mayPlan={mayPlan} onOpen={setOpen} book={book} />
+      <div className="grid content-start gap-6">
+        <PeopleSection mayPlan={mayPlan} onOpen={setOpen} book={book} />
+        <PlacesSection {...{ book, mayPlan }} onOpen={setOpen} />
+      </div>
       <div className="grid content-start gap-6">
         <MachinesSection book={book} mayPlan={mayPlan} onOpen={setOpen} />
-        <PlacesSection {...{ book, mayPlan }} onOpen={setOpen} />
         {mayPlan && <SendersSection {...{ book, zone }} />}
         <ExceptionsSection {...{ book, zone, mayPlan }} onOpen={setOpen} />
       </div>

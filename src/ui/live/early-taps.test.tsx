@@ -17,7 +17,12 @@ function View() {
       <button type="button" onClick={() => done('tapped')}>
         Tap
       </button>
-      <input aria-label="amount" />
+      <input aria-label="amount" onChange={(event) => done(event.target.value)} />
+      <select aria-label="proof" onChange={(event) => done(event.target.value)}>
+        <option>warm</option>
+        <option>room</option>
+      </select>
+      <input type="checkbox" aria-label="steam" onChange={(event) => done(event.target.checked)} />
       <button>Send</button>
       <Awake />
     </form>
@@ -52,6 +57,22 @@ it('does what was tapped and sent before the page was awake, once, in its order'
   expect(done).not.toHaveBeenCalled();
   await waken(house);
   expect(done.mock.calls).toEqual([['tapped'], ['sent']]);
+});
+
+it('does what was typed, chosen and ticked before the page was awake', async () => {
+  const house = asleep();
+  const field = (name: string) => screen.getByLabelText<HTMLInputElement>(name);
+  const changed = (name: string) => field(name).dispatchEvent(new Event('change', { bubbles: true }));
+  field('amount').value = '12';
+  changed('amount');
+  field('proof').value = 'room';
+  changed('proof');
+  field('steam').checked = true;
+  changed('steam');
+  expect(done).not.toHaveBeenCalled();
+  await waken(house);
+  expect(done.mock.calls.map(([what]) => what)).toEqual(expect.arrayContaining(['12', 'room']));
+  expect([field('amount').value, field('proof').value, field('steam').checked]).toEqual(['12', 'room', true]);
 });
 
 it('leaves a page alone that is awake', async () => {

@@ -49,14 +49,18 @@ export function PartFields({ part, nth, formulas, isTried, onChange, onDrop }: P
           });
         }}
       />
-      <Choice
-        label={say('product.moment')}
-        value={part.moment}
-        options={moments.map(([id, words]) => ({ id, name: upperFirst(say.coded(words)) }))}
-        onChoose={(moment) => onChange({ moment })}
-      />
       <Amounts {...{ part, onChange }} />
-      <Field label={say('product.where')} value={part.where} onType={(where) => onChange({ where })} />
+      <div className="sm:col-span-2">
+        <Choice
+          label={say('product.moment')}
+          value={part.moment}
+          options={moments.map(([id, words]) => ({ id, name: upperFirst(say.coded(words)) }))}
+          onChoose={(moment) => onChange({ moment })}
+        />
+      </div>
+      <div className="sm:col-span-3">
+        <Field label={say('product.where')} value={part.where} onType={(where) => onChange({ where })} />
+      </div>
       <Contains chosen={part.allergens} onChange={(allergens) => onChange({ allergens })} />
       <Button look="quiet" className="justify-self-start" onClick={onDrop}>
         {say('product.remove', { step: name })}

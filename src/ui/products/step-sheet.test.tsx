@@ -109,7 +109,7 @@ describe('the sheet of a step', () => {
 
   it('is for whom, how heavy, at which speeds and by which method the bakery says', async () => {
     const { user, keep, write, outcome } = open(stepOf('Fruit snail', 'mix'));
-    await user.selectOptions(await field('Done by somebody who can'), 'anybody');
+    await user.selectOptions(await field('Skill needed'), 'anybody');
     await write(await field('How heavy, 1 to 5'), '2.5');
     await write(await field('At first speed'), '4 min');
     await write(await field('At second speed'), '6 min');
