@@ -40,12 +40,13 @@ export async function productToEdit(
     currentSchemes(db),
   ]);
   if (!product || !kept) return null;
-  const { piece, route, freshFor, rises = {}, formulaVersionId, schemeVersionId } = kept;
+  const { piece, route, freshFor, lateness, rises = {}, formulaVersionId, schemeVersionId } = kept;
   const newest = formulas.find(({ id }) => id === formulaVersionId);
   const older = newest ? null : await formulaVersion(db, formulaVersionId);
   const scheme = schemes.find(({ versionId }) => versionId === schemeVersionId);
   const draft: ProductDraft = {
     ...{ name: product.name, doughName: product.doughName, piece, freshFor, rises },
+    ...(lateness === undefined ? {} : { lateness }),
     ...{ formulaId: (newest ?? older)?.formulaId ?? null, schemeId: scheme?.schemeId ?? null },
     ...(older ? { olderFormula: { versionId: older.id, version: older.version } } : {}),
     ...draftRoute(route),

@@ -17,7 +17,10 @@ export interface FileThread {
 }
 
 /** A product in a file; formula and scheme by their names there. */
-export interface FileProduct extends Pick<ProductDraft, 'name' | 'doughName' | 'freshFor' | 'rises'> {
+export interface FileProduct extends Pick<
+  ProductDraft,
+  'name' | 'doughName' | 'freshFor' | 'lateness' | 'rises'
+> {
   /** In a line, what way of working it shows. */
   about?: string;
   formula: string;
@@ -62,12 +65,13 @@ const fileThread = ({ branch, joins, steps }: Thread): FileThread => ({
 
 /** A product of a file as a draft, by the numbers that its formula and scheme have in the house. */
 export function draftOfFile(
-  { name, doughName, piece, freshFor, rises, dough, output, fork = AT_ONCE }: FileProduct,
+  { name, doughName, piece, freshFor, lateness, rises, dough, output, fork = AT_ONCE }: FileProduct,
   by: Pick<ProductDraft, 'formulaId' | 'schemeId'>,
   formulaOf: (name: string) => number | undefined,
 ): ProductDraft {
   return {
     ...{ name, doughName, piece: pieceOfFile(piece, formulaOf), freshFor, rises, fork },
+    ...(lateness === undefined ? {} : { lateness }),
     ...by,
     ...{ dough: dough.map(threadOf), output: output.map(threadOf) },
   };
@@ -79,8 +83,9 @@ export function fileOfDraft(
   { formula, scheme }: Pick<FileProduct, 'formula' | 'scheme'>,
   formulaName: (id: number) => string | undefined,
 ): FileProduct {
-  const { name, doughName, piece, freshFor, rises, dough, output, fork } = draft;
+  const { name, doughName, piece, freshFor, lateness, rises, dough, output, fork } = draft;
   return {
+    ...(lateness === undefined ? {} : { lateness }),
     ...{ name, doughName, formula, scheme, piece: fileOfPiece(piece, formulaName) },
     ...{ freshFor, rises, dough: dough.map(fileThread), output: output.map(fileThread) },
     ...(isAtOnce(fork) ? {} : { fork }),

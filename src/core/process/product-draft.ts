@@ -14,6 +14,8 @@ export interface ProductDraft {
   piece: PieceSpec;
   /** Minutes for which the goods count as fresh. */
   freshFor: number;
+  /** What a minute late costs, against what is usual, which is 1. */
+  lateness?: number;
   rises: Partial<Record<RisePhase, Rise>>;
   /** Steps of the whole dough, up to where it is cut or divided. */
   dough: Thread[];

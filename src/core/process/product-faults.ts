@@ -59,13 +59,14 @@ export function productFaults(draft: ProductDraft, bakery: MakingBakery): Produc
 
 const fault = (at: string, message: Coded): ProductFault => ({ at, message });
 
-function headFaults({ name, doughName, formulaId, freshFor }: ProductDraft): ProductFault[] {
+function headFaults({ name, doughName, formulaId, freshFor, lateness = 1 }: ProductDraft): ProductFault[] {
   return [
     ...(within(name.trim().length, 2, 80) ? [] : [fault('name', coded('product.nameOf2To80'))]),
     ...(within(doughName.trim().length, 2, 60)
       ? []
       : [fault('doughName', coded('product.doughNameOf2To60'))]),
     ...(formulaId === null ? [fault('formulaId', coded('product.chooseAFormula'))] : []),
+    ...(within(lateness, 0.1, 10) ? [] : [fault('name', coded('product.latenessFrom'))]),
     ...(within(freshFor, 15, 14 * 24 * 60) ? [] : [fault('freshFor', coded('product.freshFrom15Min'))]),
   ];
 }

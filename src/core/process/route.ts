@@ -177,6 +177,8 @@ export interface ProductSpec {
   route: ProductRoute;
   /** Minutes for which the goods count as fresh. */
   freshFor: number;
+  /** What a minute late costs, against what is usual, which is 1. */
+  lateness?: number;
   rises?: Partial<Record<RisePhase, Rise>>;
   scheme?: SchemeVersion | null;
   /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */

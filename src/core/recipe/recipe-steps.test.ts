@@ -35,6 +35,15 @@ describe('the threads of a recipe', () => {
     expect(assumed).toContain('divide');
   });
 
+  it('keep with each step what the text says of it, and nothing with what the house adds', () => {
+    const { dough, output } = threads(
+      'Mix the flour, water and salt until smooth. Rise 1 h. Divide in 12. Shape. Proof 1 h. Bake 18 min at 190 °C.',
+    );
+    expect(stepOf(dough, 'mix')?.method).toBe('Mix the flour, water and salt until smooth.');
+    expect(stepOf(output, 'bake')?.method).toMatch(/^Bake 18 min at 190 °C/);
+    expect(stepOf(output, 'load')).not.toHaveProperty('method');
+  });
+
   it('have windows as they are given, and some give where one time is', () => {
     const { dough, output } = threads(
       'Mix. Rise 60 to 90 min. Divide. Shape. Final proof 100 min. Bake 18 min at 190 °C.',

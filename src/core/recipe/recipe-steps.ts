@@ -23,7 +23,7 @@ const FAN = 20;
 const LAMINATION: readonly StepKind[] = ['butter', 'temper', 'lock-in', 'turn'];
 
 /** The steps of a recipe as a product's threads. Steps that the house names itself get their usual values for what is not said. */
-export function recipeThreads({ steps, bake }: RecipeReading, say: SayWords): RecipeThreads {
+export function recipeThreads({ text, steps, bake }: RecipeReading, say: SayWords): RecipeThreads {
   const assumed: Assumed[] = [];
   const { main, preferments, filling } = withoutBranches(withoutLamination(steps));
   const fork = forkOf(main);
@@ -51,8 +51,12 @@ export function recipeThreads({ steps, bake }: RecipeReading, say: SayWords): Re
   if (!bake.some(({ minutes }) => minutes)) assumed.push('bakeTime');
   if (main.some(({ minutes, kind }) => minutes && minutes[0] === minutes[1] && isWait(kind)))
     assumed.push('windows');
-  const whole = threadOf(carried(dough, output[0] ?? null), { bake, say, beside: [] });
-  const threads = { dough: whole, output: threadOf(carried(output, null), { bake, say, beside: whole }) };
+  const made = { text, begins: steps.map(({ from }) => from), bake, say };
+  const whole = threadOf(carried(dough, output[0] ?? null), { ...made, beside: [] });
+  const threads = {
+    dough: whole,
+    output: threadOf(carried(output, null), { ...made, beside: whole }),
+  };
   const mix = threads.dough[0]?.steps.find(({ step }) => step.kind === 'mix')?.step.id ?? '';
   for (const one of preferments) {
     const branch = newBranch(
@@ -110,6 +114,9 @@ function forkOf(steps: readonly RecipeStep[]): number {
 }
 
 interface Making {
+  text: string;
+  /** Where a step of the text begins. */
+  begins: readonly number[];
   bake: readonly RecipeBake[];
   say: SayWords;
   /** Threads whose steps have names already. */
@@ -126,18 +133,34 @@ function carried(steps: readonly RecipeStep[], beyond: RecipeStep | null): Recip
   });
 }
 
-function threadOf(steps: readonly RecipeStep[], { bake, say, beside }: Making): Thread[] {
+function threadOf(steps: readonly RecipeStep[], { beside, ...making }: Making): Thread[] {
   const isBake = ({ kind }: RecipeStep) => kind === 'bake';
   // Phases of a bake are one step.
   const once = steps.filter((step, at) => !isBake(step) || steps.findIndex(isBake) === at);
   return once.reduceRight<Thread[]>(
-    (threads, own) => addStep(threads, null, stepOf(own, { bake, say, beside: [...beside, ...threads] })),
+    (threads, own) => addStep(threads, null, stepOf(own, { ...making, beside: [...beside, ...threads] })),
     [{ steps: [], joins: null }],
   );
 }
 
-function stepOf(own: RecipeStep, { bake, say, beside }: Making): RouteStep {
-  const step = newStep(own.kind as OwnKind, beside, say);
+/** Words of a recipe that are kept with a step, at most. */
+const LONGEST_METHOD = 600;
+
+/**
+ * What the text says of a step, in its own words: from where it begins to where the next one does, or its paragraph ends.
+ * Nothing where the house has added the step.
+ */
+function methodOf({ from, to }: RecipeStep, { text, begins }: Making): Pick<RouteStep, 'method'> {
+  if (to <= from) return {};
+  const next = Math.max(to, Math.min(text.length, ...begins.filter((at) => at > from)));
+  const [paragraph = ''] = text.slice(from, next).split(/\n\s*\n/);
+  const said = paragraph.replace(/\s+/g, ' ').trim();
+  return said === '' ? {} : { method: said.slice(0, LONGEST_METHOD) };
+}
+
+function stepOf(own: RecipeStep, making: Making): RouteStep {
+  const { bake, say, beside } = making;
+  const step = { ...newStep(own.kind as OwnKind, beside, say), ...methodOf(own, making) };
   if (own.kind === 'bake') return { ...step, ...bakeOf(step, bake) };
   if (step.wait) return { ...step, ...waitOf(step, own) };
   if (step.work && own.minutes) return { ...step, work: { ...step.work, fixed: own.minutes[0] + HANDLING } };

@@ -16,6 +16,8 @@ export interface OutputRecord {
   /** Where its pieces go or come from; left out where they are baked fresh. */
   way?: Exclude<OutputWay, 'fresh'>;
   freshFor: number;
+  /** What a minute late costs, against what is usual; left out where it is usual. */
+  lateness?: number;
   /** How a piece is cut or divided, filled and made up. */
   piece: PieceSpec;
   /** What is in it that has to be declared: formula, filling, wash, topping, and what really went in. */

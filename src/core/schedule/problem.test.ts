@@ -27,6 +27,24 @@ describe('a dough to be planned amid what stands', () => {
     expect(ovenOf([bake(100), bake(430, 9)])).toEqual(STEPS);
   });
 
+  it('is the dearer to be late with the more its product says, and never for nothing', () => {
+    const costOf = (lateness?: number) =>
+      planProblem(
+        FRAME,
+        [
+          {
+            ...{ id: 1, expanded: smallDough() },
+            promises: [
+              { outputId: 5, due: 3000, freshFor: 150, ...(lateness === undefined ? {} : { lateness }) },
+            ],
+          },
+        ],
+        [],
+      ).outputs[0]?.lateCost;
+    const usual = costOf() ?? 0;
+    expect([costOf(1), costOf(4), costOf(0.01)]).toEqual([usual, usual * 4, 1]);
+  });
+
   it('has nothing where what stands holds more than there is, and is planned all the same', () => {
     const standing = [bake(310)];
     expect(ovenOf(standing)).toEqual([

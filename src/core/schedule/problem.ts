@@ -15,8 +15,8 @@ export interface MachinePool {
 export interface DoughToPlan {
   id: number;
   expanded: Pick<ExpandedDough, 'steps' | 'links' | 'ready'>;
-  /** `keep`: a plan that is late is no plan. */
-  promises: { outputId: number; due: number; freshFor: number; keep?: boolean }[];
+  /** `lateness`: what a minute late costs, against what is usual. `keep`: a plan that is late is no plan. */
+  promises: { outputId: number; due: number; freshFor: number; lateness?: number; keep?: boolean }[];
 }
 
 /** A step of another dough that keeps its place: `[start, end]` minutes, and what it holds meanwhile. */
@@ -36,7 +36,7 @@ export interface PlanningFrame {
   machines: readonly MachinePool[];
 }
 
-/** Cost of a minute of lateness and of a minute of staleness of one output. */
+/** Usual cost of a minute of lateness and of a minute of staleness of one output. */
 const LATE_COST = 20;
 const STALE_COST = 2;
 
@@ -75,12 +75,12 @@ export function planProblem(
     expanded.ready.flatMap(({ outputId, key }) => {
       const promise = promises.find((p) => p.outputId === outputId);
       if (!promise) return [];
-      const { due, freshFor } = promise;
+      const { due, freshFor, lateness = 1 } = promise;
       return {
         id: taskId(id, key),
         task: taskId(id, key),
         due,
-        lateCost: LATE_COST,
+        lateCost: Math.max(1, Math.round(LATE_COST * lateness)),
         freshFor,
         staleCost: STALE_COST,
       };

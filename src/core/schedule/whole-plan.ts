@@ -76,8 +76,8 @@ export function wholePlan(
     open.map(({ dough, expanded }) => ({
       id: dough.id,
       expanded,
-      promises: dough.outputs.map(({ id, dueAt, freshFor }) => {
-        return { outputId: id, due: Math.max(0, minute(dueAt)), freshFor };
+      promises: dough.outputs.map(({ id, dueAt, freshFor, lateness = 1 }) => {
+        return { outputId: id, due: Math.max(0, minute(dueAt)), freshFor, lateness };
       }),
     })),
     [],

@@ -61,6 +61,7 @@ export async function findPlace(
       outputId: output.id,
       due: Math.max(0, minute(dueOf(output))),
       freshFor: output.product.freshFor,
+      lateness: output.product.lateness ?? 1,
       keep,
     }));
     return planSettled(dough.id, settled, (expanded) =>

@@ -27,7 +27,8 @@ export async function findOpenPart(
   const from = Math.min(now, ...dough.events.map(({ at }) => at));
   const { origin, minute, frame, standing } = await doughFrame(db, dough, { now, from });
   const { expanded, pins } = openPart(forecast, dough.outputs, now, minute);
-  const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor }) => ({
+  const promises = dough.outputs.map(({ id: outputId, dueAt, freshFor, lateness = 1 }) => ({
+    lateness,
     outputId,
     due: Math.max(0, minute(dueAt)),
     freshFor,

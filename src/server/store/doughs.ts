@@ -118,6 +118,7 @@ async function assemble(
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
+        ...(product.lateness === undefined ? {} : { lateness: product.lateness }),
         ...(product.undeclared.length > 0 ? { undeclared: product.undeclared } : {}),
         ...(product.rises ? { rises: product.rises } : {}),
         allergens: inLabelOrder([...product.allergens, ...(brought.get(id) ?? [])]),

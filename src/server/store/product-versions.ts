@@ -43,7 +43,7 @@ export async function makeByNewFormula(
 }
 
 /** What of a product's version is kept as one: its piece, its way and how it rises. */
-export type ProductBody = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'rises'>;
+export type ProductBody = Pick<ProductSpec, 'piece' | 'route' | 'freshFor' | 'lateness' | 'rises'>;
 
 /** A product by its number, with its newest version; null where there is none, or it is out of use and such are not meant. */
 export function productById(

@@ -223,6 +223,16 @@ describe('a piece', () => {
     await screen.findByText(/sectors of a disc, 30.5 cm, at 4 mm/);
   });
 
+  it('says what being late with it costs', async () => {
+    const { user } = show(editor(CRESCENT));
+    await user.selectOptions(screen.getByLabelText('If it is late'), 'must be on time');
+    const kept = () =>
+      (JSON.parse(localStorage.getItem('hefeteig-product-5') ?? '{}') as { draft: ProductDraft }).draft;
+    expect(kept().lateness).toBe(4);
+    await user.selectOptions(screen.getByLabelText('If it is late'), 'as usual');
+    expect(kept()).not.toHaveProperty('lateness');
+  });
+
   it('has fillings with what they contain, and a wash for each coat', async () => {
     const { user } = show(editor(CRESCENT));
     await user.click(button('Edit Filling, wash, topping'));

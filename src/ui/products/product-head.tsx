@@ -5,6 +5,7 @@ import type { ProductDraft } from '@/core/process/product-draft';
 import type { ProductFault } from '@/core/process/product-faults';
 import { parseMinutes, showMinutes } from '@/core/units/duration';
 import type { Words } from '@/core/codes/coded';
+import type { Say } from '@/words/say';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { without } from '../kit/without';
@@ -61,6 +62,17 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
         />
         <FormulaChoice {...{ draft, formulas, setDraft }} />
         <Choice
+          label={say('product.ifLate')}
+          value={String(draft.lateness ?? 1)}
+          options={latenessOptions(say, draft.lateness ?? 1)}
+          onChoose={(weight) =>
+            setDraft({
+              ...without(draft, 'lateness'),
+              ...(weight === '1' ? {} : { lateness: Number(weight) }),
+            })
+          }
+        />
+        <Choice
           label={say('product.scheme')}
           value={String(draft.schemeId ?? '')}
           trouble={troubleAt('schemeId')}
@@ -94,6 +106,17 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
       </div>
     </>
   );
+}
+
+/** What being late costs against what is usual, in steps; one that a file brought stays among them. */
+function latenessOptions(say: Say, own: number): { id: string; name: string }[] {
+  const usual = [
+    { id: '0.25', name: say('product.lateMattersLittle') },
+    { id: '1', name: say('product.lateAsUsual') },
+    { id: '4', name: say('product.lateMattersMuch') },
+  ];
+  const isThere = usual.some(({ id }) => id === String(own));
+  return isThere ? usual : [...usual, { id: String(own), name: say('product.lateTimes', { own }) }];
 }
 
 type FormulaProps = Pick<Props, 'draft' | 'formulas' | 'setDraft'>;

@@ -135,7 +135,7 @@ export const draftSchema = Joi.object<ProductDraft>({
   olderFormula: Joi.object({ versionId: number, version: number }),
   schemeId: Joi.number().integer().positive().allow(null).required(),
   piece: pieceWith({ formulaId: Joi.number().integer().positive() }).required(),
-  freshFor: number,
+  ...{ freshFor: number, lateness: Joi.number() },
   rises,
   ...{ dough: threads, output: threads, fork: gap.required() },
 }).messages({ '*': asText(coded('product.formIsOfAnotherVersion')) });

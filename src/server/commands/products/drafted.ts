@@ -49,7 +49,10 @@ export async function readProductDraft(db: Db, draft: ProductDraft): Promise<Dra
   return {
     ...{ name: draft.name.trim(), doughName: draft.doughName.trim() },
     ...{ formulaVersionId: formula.id, schemeVersionId: scheme?.versionId ?? null },
-    body: { piece: draft.piece, route, freshFor: draft.freshFor, rises: draft.rises },
+    body: {
+      ...{ piece: draft.piece, route, freshFor: draft.freshFor, rises: draft.rises },
+      ...(draft.lateness === undefined ? {} : { lateness: draft.lateness }),
+    },
   };
 }
 

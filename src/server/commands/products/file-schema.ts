@@ -58,6 +58,7 @@ export const productsParts = () => ({
         ...{ about: Joi.string().max(200), name: text(200), doughName: text(200), formula: text(80) },
         scheme: Joi.string().max(80).allow(null).required(),
         ...{ piece: pieceWith({ formula: Joi.string().max(80) }).required(), freshFor: number },
+        lateness: Joi.number(),
         ...{ rises, dough: threads, output: threads, fork: gap },
       }),
     )

@@ -68,9 +68,9 @@ describe('a product', () => {
     if (!proof?.step.wait) throw new Error('A loaf proofs.');
     const longer = { ...proof.step.wait, longest: proof.step.wait.longest + 60 };
     const output = changeStep(loaf.draft.output, { ...proof, step: { ...proof.step, wait: longer } });
-    await ok(save({ ...loaf, draft: { ...loaf.draft, output, freshFor: 777 } }));
+    await ok(save({ ...loaf, draft: { ...loaf.draft, output, freshFor: 777, lateness: 4 } }));
     const newest = (await currentProducts(house.pool)).find(({ name }) => name === 'Brioche loaf');
-    expect(newest?.freshFor).toBe(777);
+    expect(newest).toMatchObject({ freshFor: 777, lateness: 4 });
     const kept = await doughById(house.pool, planned.id);
     expect(kept?.outputs.map(({ freshFor }) => freshFor)).not.toContain(777);
     expect(kept?.steps.map(({ key }) => key)).toEqual(planned.steps.map(({ key }) => key));
