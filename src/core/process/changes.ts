@@ -1,17 +1,19 @@
 import { coded } from '../codes/coded';
 import type { DoughStep, ExpandedDough } from './expand';
+import { withoutSteps } from './left-out';
 
 /**
  * Where one dough leaves its product's route, as a planner decided. `target` is a step's key for `longer` and
- * `cooler-room`, the number of an output otherwise.
+ * `cooler-room`, the id that it has in its route for `left-out`, the number of an output otherwise.
  *
  * - `longer`: a wait may last half as long again as its longest; it costs what every long minute costs.
  * - `room-proof`: the last rise on racks in the room and not in the proofer; its window follows today's temperature.
  * - `cooler-room`: a rise in the room a few degrees cooler (a window open, a cooler corner): it takes longer, and lasts longer.
+ * - `left-out`: a step that can be left out is not done.
  * - `split-bake`: baked in one load more than the trays would need, so that a part can go in where the whole has no room.
  */
 export interface DoughChange {
-  kind: 'longer' | 'room-proof' | 'cooler-room' | 'split-bake';
+  kind: 'longer' | 'room-proof' | 'cooler-room' | 'split-bake' | 'left-out';
   target: string;
 }
 
@@ -29,8 +31,12 @@ export function extraLoads(changes: readonly DoughChange[], outputId: number): n
 }
 
 /** The steps with their waits and places as decided; loads are split when a dough is expanded. */
-export function withChanges(dough: ExpandedDough, changes: readonly DoughChange[]): ExpandedDough {
-  if (changes.length === 0) return dough;
+export function withChanges(whole: ExpandedDough, changes: readonly DoughChange[]): ExpandedDough {
+  if (changes.length === 0) return whole;
+  const dough = withoutSteps(
+    whole,
+    changes.flatMap(({ kind, target }) => (kind === 'left-out' ? [target] : [])),
+  );
   const has = (kind: DoughChange['kind'], target: string) =>
     changes.some((change) => change.kind === kind && change.target === target);
   const inRoom = (step: DoughStep): DoughStep => {

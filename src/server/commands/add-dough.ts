@@ -1,13 +1,15 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
+import type { DoughChange } from '@/core/process/changes';
 import { doughSize } from '@/core/process/expand';
 import { productOn } from '@/core/process/freezer-routes';
+import { optionalSteps } from '@/core/process/left-out';
 import { OUTPUT_WAYS, type OutputWay } from '@/core/process/output-way';
 import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
-import { type Db } from '../db/rows';
+import { type Db, insertOnce } from '../db/rows';
 import { doughsDueFrom, sizes } from '../store/doughs';
 import { frozenBy } from '../store/frozen';
 import { house, houseSettings } from '../store/house';
@@ -28,6 +30,8 @@ import {
 interface DoughInput {
   clientId: string;
   outputs: { productId: number; pieces: number; due: string; way?: OutputWay }[];
+  /** Steps that are left out of it, by their ids in the route. */
+  without?: string[];
   /** Said once more, though the same dough is in the plan already. */
   again?: boolean;
   /** Late is better than not at all: ways out are looked for afterwards. */
@@ -57,6 +61,7 @@ const schema = Joi.object<DoughInput>({
       'array.max': asText(coded('refusals.atMost8ProductsOutOf')),
       'any.required': asText(coded('refusals.aDoughHasAtLeastOne')),
     }),
+  without: Joi.array().items(Joi.string().max(40)).max(40).unique(),
   again: Joi.boolean(),
   late: Joi.boolean(),
 });
@@ -167,10 +172,10 @@ async function nextName(db: Db, kind: string): Promise<string> {
   return `${kind} ${nth}`;
 }
 
-async function provisional(db: Db, outputs: Output[]): Promise<DoughToAdd> {
+async function provisional(db: Db, outputs: Output[], changes: DoughChange[]): Promise<DoughToAdd> {
   const name = await nextName(db, outputs[0]?.product.doughName ?? 'Dough');
   const numbered = outputs.map((output, i) => ({ id: PROVISIONAL + i, ...output }));
-  return { id: PROVISIONAL, name, outputs: numbered };
+  return { id: PROVISIONAL, name, outputs: numbered, changes };
 }
 
 /** Writes the dough down; returns its number and those that its outputs were given, by their provisional ones. */
@@ -199,6 +204,19 @@ function keyOf(key: string, outputIds: ReadonlyMap<number, number>): string {
   return given === undefined ? key : `${given}${key.slice(cut)}`;
 }
 
+/**
+ * What is left out of a dough.
+ *
+ * @throws {Refusal} where it is a step that the products cannot do without
+ */
+function leftOut(outputs: readonly Output[], ids: readonly string[]): DoughChange[] {
+  const known = new Set(outputs.flatMap(({ product }) => optionalSteps(product).map(({ id }) => id)));
+  return ids.map((target) => {
+    if (!known.has(target)) throw new Refusal(coded('refusals.cannotBeLeftOut'), 'without');
+    return { kind: 'left-out', target };
+  });
+}
+
 interface Found {
   /** The same form was sent before: this is what it made. */
   known?: { id: number; name: string };
@@ -225,7 +243,7 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     await refuseNotFrozen(context, outputs);
     if (!input.again) await refuseTwin(context, outputs);
     return searching(context, async () => {
-      const dough = await provisional(db, outputs);
+      const dough = await provisional(db, outputs, leftOut(outputs, input.without ?? []));
       return { dough, place: await findPlace(db, dough, { now, late: input.late ?? false }) };
     });
   },
@@ -237,6 +255,8 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     if (!dough || !place) throw new StaleBasis();
     await lockBasis(db, place.basis);
     const { id, name, outputIds } = await insertDough(context, input.clientId, dough);
+    for (const change of dough.changes ?? [])
+      await insertOnce(db, 'dough_change', { dough_id: id, ...change });
     const steps = place.steps.map((step) => ({ ...step, key: keyOf(step.key, outputIds) }));
     await takePlace(
       db,

@@ -87,6 +87,21 @@ describe('adding a dough', () => {
     expect(times(after)).toEqual(times(before));
   });
 
+  it('leaves out what its product can do without, for good, and nothing else', async () => {
+    const input = dough('Butter crescent', 60, '2026-11-22T06:30');
+    const { id } = await ok<{ id: number }>(runCommand('add-dough', mara, { ...input, without: ['degas'] }));
+    const kept = await doughById(house.pool, id);
+    const keys = kept?.steps.map(({ key }) => key) ?? [];
+    expect(keys).toContain('bulk');
+    expect(keys).not.toContain('degas');
+    expect(kept?.links.some(({ from, to }) => from === 'bulk' && to === 'retard')).toBe(true);
+    const other = dough('Butter crescent', 60, '2026-11-23T06:30');
+    expect((await refusal(runCommand('add-dough', mara, { ...other, without: ['mix'] }))).message).toMatch(
+      /cannot be left out/,
+    );
+    await ok(runCommand('remove-dough', mara, { doughId: id }));
+  });
+
   it('makes one dough of a form sent twice', async () => {
     const input = dough('Brioche knot', 40, '2026-11-21T10:00');
     const [first, second] = await Promise.all([

@@ -4,6 +4,7 @@ import type { FeasiblePlan, Times } from '@/core/solver/problem';
 import type { Solution } from '@/core/solver/solve';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough, type ExpandedDough } from '@/core/process/expand';
+import { type DoughChange, withChanges } from '@/core/process/changes';
 import { choicesOf, movedTo, onMachines } from '@/core/process/on-machines';
 import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
@@ -24,6 +25,8 @@ export interface NewDough {
   id: number;
   name: string;
   outputs: { id: number; product: ProductVersion; pieces: number; dueAt: number }[];
+  /** Where it leaves its product's route. */
+  changes?: readonly DoughChange[];
 }
 
 /** A place for a dough's steps, and the plan version amid which it was found. */
@@ -47,7 +50,8 @@ export async function findPlace(
   const basis = await readBasis(db);
   const { zone, origin, minute, frame, standing } = await doughFrame(db, dough, { now, from: now });
   const [takes, temperatures] = await Promise.all([sizes(db), today(db)]);
-  const base = onMachines(expandDough(dough.outputs, takes), takes.equipment);
+  const whole = withChanges(expandDough(dough.outputs, takes), dough.changes ?? []);
+  const base = onMachines(whole, takes.equipment);
   const settled: WindowsOf = (lengths, chosen) => {
     const steps = base.steps.map((step) =>
       movedTo(step, chosen[taskId(dough.id, step.key)] ?? [], takes.equipment),

@@ -1,6 +1,7 @@
 import { flourInRollIn, linesOf, percentOf, shareOf } from '@/core/formula/formula';
 import { allergensOf, undeclaredIn } from '@/core/formula/analysis';
 import type { Allergen } from '@/core/formula/ingredient';
+import { type OptionalStep, optionalSteps } from '@/core/process/left-out';
 import { laminate } from '@/core/process/scheme-steps';
 import type { ProductSpec } from '@/core/process/route';
 import { formulaRef } from '@/core/formula/parts';
@@ -92,6 +93,16 @@ export async function productsAsSet(
   return rows.map(({ productId, name, schemeVersionId, body }) => ({
     ...{ productId, name, rises: json<ProductBody>(body).rises },
     laminated: schemeVersionId !== null,
+  }));
+}
+
+/** What can be planned: every product by name, with the steps that can be left out of a dough of it. */
+export async function plannableProducts(
+  db: Db,
+): Promise<{ id: number; name: string; optional: OptionalStep[] }[]> {
+  const rows = await rowsOf<ProductRow>(db, NEWEST);
+  return rows.map(({ productId, name, body }) => ({
+    ...{ id: productId, name, optional: optionalSteps(json<ProductBody>(body)) },
   }));
 }
 

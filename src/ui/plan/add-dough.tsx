@@ -5,13 +5,13 @@ import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { OutputFields } from './output-fields';
-import { useAdding } from './use-adding';
+import { type AddingDough, type Plannable, useAdding } from './use-adding';
 
 interface Props {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   onAdded: (id: number) => void;
-  products: { id: number; name: string }[];
+  products: Plannable[];
   zone: string;
   now: number;
 }
@@ -57,6 +57,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
         <Plus aria-hidden size={16} />
         {say('plan.anotherProductOutOfThe')}
       </Button>
+      <LeftOut {...{ adding, products }} />
       {trouble && !isNamed && (
         <p role="alert" className="text-lg text-warn">
           {trouble.message}
@@ -73,5 +74,32 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
         </Button>
       </div>
     </form>
+  );
+}
+
+/** Steps that this dough may be made without; nothing where its products have none. */
+function LeftOut({ adding, products }: { adding: AddingDough; products: readonly Plannable[] }) {
+  const say = useWords();
+  const { lines, without, leaveOut } = adding;
+  const chosen = products.filter(({ id }) => lines.some((line) => line.productId === String(id)));
+  const steps = new Map(chosen.flatMap(({ optional }) => optional.map((step) => [step.id, step] as const)));
+  if (steps.size === 0) return null;
+  return (
+    <fieldset>
+      <legend className="text-[15px]">{say('plan.leaveOut')}</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {[...steps.values()].map(({ id, label }) => (
+          <label key={id} className="flex min-h-9 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={without.includes(id)}
+              onChange={() => leaveOut(id)}
+            />
+            {say.coded(label)}
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }

@@ -168,8 +168,8 @@ describe('a dough to be added', () => {
       onOpenChange={telling()}
       onAdded={added}
       products={[
-        { id: 1, name: 'Butter crescent' },
-        { id: 2, name: 'Plum danish' },
+        { id: 1, name: 'Butter crescent', optional: [{ id: 'degas', label: 'Degas' }] },
+        { id: 2, name: 'Plum danish', optional: [] },
       ]}
       zone="UTC"
       now={0}
@@ -202,6 +202,17 @@ describe('a dough to be added', () => {
     ]);
     expect(second).toEqual({ ...first, again: true });
     await waitFor(() => expect(added).toHaveBeenCalledWith(12));
+  });
+
+  it('leaves out what its products can do without', async () => {
+    house.result = { id: 14 };
+    const { user } = show(form());
+    await user.type(await screen.findByLabelText('Pieces'), '120');
+    await user.click(screen.getByLabelText('Degas'));
+    await user.click(button('Add dough'));
+    await waitFor(() => expect(house.sent.at(-1)?.input).toMatchObject({ without: ['degas'] }));
+    await user.selectOptions(screen.getByLabelText('Product'), 'Plum danish');
+    expect(screen.queryByText('Leave out of this dough')).toBeNull();
   });
 
   it('that cannot be ready by then is told beside its time, with the earliest that works', async () => {

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Person } from '@/core/bakery/people';
+import type { Plannable } from './use-adding';
 import type { DoughRecord } from '@/core/record/dough';
 import type { Proposal } from '@/core/schedule/proposal';
 import type { Board } from '@/core/wire/board';
@@ -16,7 +17,7 @@ export type PlanSheet = 'add' | 'keys' | 'files' | 'ways';
 interface Props {
   board: Board;
   basis: number;
-  products: { id: number; name: string }[];
+  products: Plannable[];
   person: Person;
   now: number;
   open: PlanSheet | null;

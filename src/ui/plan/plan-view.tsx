@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import type { Plannable } from './use-adding';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Proposal } from '@/core/schedule/proposal';
@@ -23,7 +24,7 @@ import { useTakingOut } from './use-taking-out';
 interface Props {
   board: Board;
   plan: PlanState;
-  products: { id: number; name: string }[];
+  products: Plannable[];
   person: Person;
 }
 

@@ -1,10 +1,18 @@
 'use client';
 
 import { useState } from 'react';
+import type { OptionalStep } from '@/core/process/left-out';
 import type { OutputWay } from '@/core/process/output-way';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { localText } from '../kit/day-time';
 import { send } from '../live/command';
+
+/** A product that can be planned, and the steps that can be left out of a dough of it. */
+export interface Plannable {
+  id: number;
+  name: string;
+  optional: OptionalStep[];
+}
 
 /** A product out of the new dough, as it is typed. */
 export interface OutputDraft {
@@ -43,6 +51,7 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
   const [lines, setLines] = useState<OutputDraft[]>([blank]);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [busy, setBusy] = useState(false);
+  const [without, setWithout] = useState<readonly string[]>([]);
   const change = (nth: number, part: Partial<OutputDraft>) =>
     setLines(lines.map((line, i) => (i === nth ? { ...line, ...part } : line)));
 
@@ -54,7 +63,10 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
       pieces: pieces.trim(),
       due: localText({ day, time }),
     }));
-    const answer = await send('add-dough', { clientId, outputs, ...how });
+    const answer = await send('add-dough', {
+      ...{ clientId, outputs, ...how },
+      ...(without.length > 0 ? { without } : {}),
+    });
     setBusy(false);
     if (answer.ok) return onAdded((answer.result as { id: number }).id);
     setTrouble({
@@ -65,7 +77,9 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
     });
   };
   return {
-    ...{ lines, trouble, busy, change, add },
+    ...{ lines, trouble, busy, without, change, add },
+    leaveOut: (id: string) =>
+      setWithout(without.includes(id) ? without.filter((one) => one !== id) : [...without, id]),
     troubleAt: (nth: number, part: keyof OutputDraft | 'due') =>
       trouble?.field === `outputs.${nth}.${part}` ? trouble : null,
     more: () => setLines([...lines, { ...(lines.at(-1) ?? blank), pieces: '' }]),

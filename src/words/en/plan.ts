@@ -1,4 +1,5 @@
 export const plan = {
+  leaveOut: 'Leave out of this dough',
   thePlanAsItCouldBe: 'The plan as it could be',
   costsTheSame: 'costs the same',
   pointPoints: '{more} {more, plural, one {point} other {points}}',

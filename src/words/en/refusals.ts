@@ -1,4 +1,5 @@
 export const refusals = {
+  cannotBeLeftOut: 'That step cannot be left out. Mark it under Products first.',
   aPlaceHasBetween: 'A place has between {from} and {to}.',
   aPlaceHasANameOf: 'A place has a name of 1 to 60 characters.',
   thereIsAPlaceCalled: 'There is a place called {label} already.',

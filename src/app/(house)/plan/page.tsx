@@ -8,7 +8,7 @@ import { houseSettings } from '@/server/store/house';
 import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
-import { productNames } from '@/server/store/products';
+import { plannableProducts } from '@/server/store/products';
 import { WordsOf } from '@/ui/kit/words-of';
 import { PlanScreen } from '@/ui/plan/plan-view';
 
@@ -18,7 +18,7 @@ export default async function PlanPage() {
   const { person, now } = await housePage('/plan');
   const [packed, products, basis, history, mends, settings] = await Promise.all([
     packedBoard(pool(), now, 2),
-    productNames(pool()),
+    plannableProducts(pool()),
     newestPlan(pool()),
     planHistory(pool()),
     openMends(pool()),
