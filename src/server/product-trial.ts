@@ -69,12 +69,13 @@ function trialOf(
 ): ProductTrial {
   const times = new Map(placed.map((step) => [step.key, step]));
   const steps = expanded.steps
-    .map(({ key, label, uses }) => {
+    .map(({ key, label, uses, around, step }) => {
       const { start = 0, end = 0, machines: chosen = [] } = times.get(key) ?? {};
       const people = uses.find(({ resource }) => resource === CREW)?.amount ?? 0;
       const fixed = uses.flatMap(({ resource, among }) => (resource === CREW || among ? [] : [resource]));
       const on = [...new Set([...fixed, ...chosen])].flatMap((id) => names.get(id) ?? []);
-      return { key, label, start, end, people, machines: on };
+      const { branch = null } = step;
+      return { key, label, start, end, people, celsius: around, branch, machines: on };
     })
     .sort((a, b) => a.start - b.start || a.end - b.end);
   const ready = Math.max(...expanded.ready.map(({ key }) => times.get(key)?.end ?? 0));

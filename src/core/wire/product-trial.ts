@@ -1,4 +1,5 @@
 import type { Words } from '../codes/coded';
+import type { BranchKind } from '../process/route';
 import type { Instant } from '../time/local';
 
 /** A batch of a product in this bakery, as it would be planned amid all that is planned already. */
@@ -11,6 +12,10 @@ export interface ProductTrial {
     end: Instant;
     /** People who have their hands on it; 0 for a wait. */
     people: number;
+    /** Temperature around it, °C. */
+    celsius: number;
+    /** What it is made alongside as; null for the dough and its pieces. */
+    branch: BranchKind | null;
     /** Machines that it is on, as the bakery calls them. */
     machines: string[];
   }[];

@@ -19,16 +19,25 @@ const TRIAL: ProductTrial = {
       label: 'Mix',
       start: NOW + 30 * HOUR,
       end: NOW + 30.2 * HOUR,
-      people: 1,
+      ...{ people: 1, celsius: 22, branch: null },
       machines: ['Mixer'],
     },
-    { key: 'bulk', label: 'Bulk', start: NOW + 30.2 * HOUR, end: NOW + 31 * HOUR, people: 0, machines: [] },
+    {
+      key: 'bulk',
+      label: 'Bulk',
+      start: NOW + 30.2 * HOUR,
+      end: NOW + 31 * HOUR,
+      people: 0,
+      celsius: 22,
+      branch: null,
+      machines: [],
+    },
     {
       key: '1.1.bake',
       label: 'Bake',
       start: NOW + 50 * HOUR,
       end: NOW + 50.3 * HOUR,
-      people: 0,
+      ...{ people: 0, celsius: 185, branch: null },
       machines: ['Deck oven', 'Trays'],
     },
   ],
@@ -46,6 +55,7 @@ describe('a batch in this bakery', () => {
     const { user } = show(panel());
     await screen.findByText('Starts Fri 10:00');
     expect(screen.getByText('Ready Sat 07:00')).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Thread from Fri 10:00 to Sat 07:00' })).toBeTruthy();
     expect(screen.getByText('3.6 kg of dough, 1 bowl, hands 1 h 02')).toBeTruthy();
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       ...['Fri 10:00Mix Mixer', '10:12Bulk ', 'Sat 06:00Bake Deck oven, Trays'],

@@ -10,6 +10,7 @@ import { DayTimeFields, localText } from '../kit/day-time';
 import { Field } from '../kit/field';
 import { useWords } from '../kit/words';
 import { Faults } from './thread-list';
+import { TrialThread } from './trial-thread';
 import { useTrial } from './use-trial';
 
 interface Props {
@@ -101,6 +102,7 @@ function Trial({ trial, zone }: { trial: ProductTrial; zone: string }) {
           coded('product.trialFacts', { kg: { kg }, bowls, minutes: { minutes: Math.round(hands) } }),
         )}
       </p>
+      <TrialThread {...{ trial, zone }} />
       <ol className="text-[15px]">
         {steps.map((step, i) => {
           const isNewDay = i === 0 || dayOf(step.start, zone) !== dayOf(steps[i - 1]?.start ?? 0, zone);

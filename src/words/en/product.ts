@@ -181,6 +181,7 @@ export const product = {
   inThisBakery: 'In this bakery',
   pieces: 'Pieces',
   readyOn: 'Ready on',
+  threadFromTo: 'Thread from {from} to {to}',
   workingItOut: 'Working it out …',
   startsAt: 'Starts {time}',
   readyBy: 'Ready {time}',
