@@ -62,6 +62,16 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
         />
         <FormulaChoice {...{ draft, formulas, setDraft }} />
         <Choice
+          label={say('product.scheme')}
+          value={String(draft.schemeId ?? '')}
+          trouble={troubleAt('schemeId')}
+          options={[
+            { id: '', name: say('product.notLaminated') },
+            ...schemes.map(({ id, name }) => ({ id: String(id), name })),
+          ]}
+          onChoose={(id) => change({ schemeId: chosen(id) })}
+        />
+        <Choice
           label={say('product.ifLate')}
           value={String(draft.lateness ?? 1)}
           options={latenessOptions(say, draft.lateness ?? 1)}
@@ -71,16 +81,6 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
               ...(weight === '1' ? {} : { lateness: Number(weight) }),
             })
           }
-        />
-        <Choice
-          label={say('product.scheme')}
-          value={String(draft.schemeId ?? '')}
-          trouble={troubleAt('schemeId')}
-          options={[
-            { id: '', name: say('product.notLaminated') },
-            ...schemes.map(({ id, name }) => ({ id: String(id), name })),
-          ]}
-          onChoose={(id) => change({ schemeId: chosen(id) })}
         />
       </fieldset>
       <div className="grid gap-4 sm:grid-cols-3">
