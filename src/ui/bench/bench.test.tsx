@@ -46,6 +46,36 @@ describe('the card of what is to do', () => {
     expect(told.mock.calls[0]?.[0]).toMatchObject({ doughId: 1, stepKey: '5.1.load' });
   });
 
+  it('says by which method and at which speeds it is done, and what goes on at this very step', () => {
+    const load = itemOf([], '5.1.load');
+    const own = {
+      ...load.step.step,
+      ...{ method: 'Rows of four.', optional: true as const, speeds: { slow: 4, fast: 6 } },
+    };
+    const pieces = output({
+      piece: {
+        ...output().piece,
+        fillings: [
+          {
+            ...{ name: 'custard', grams: 10, per: 'piece', limit: 8, bareEdge: 0 },
+            ...{ moment: 'proofed', where: 'in the middle' },
+          },
+          {
+            ...{ name: 'almond cream', grams: 20, per: 'piece', limit: 30, bareEdge: 1 },
+            ...{ moment: 'laid', where: 'a strip' },
+          },
+        ],
+      },
+    });
+    show(card({ ...load, step: { ...load.step, step: own } }, telling(), [], [pieces]));
+    expect(screen.getByText('Rows of four.')).toBeTruthy();
+    expect(screen.getByText(/4 min at first speed, 6 min at second/)).toBeTruthy();
+    expect(screen.getByText('This dough can do without it: then skip it.')).toBeTruthy();
+    expect(screen.getByText(/^custard: 10.0 g a piece, /)).toBeTruthy();
+    expect(screen.getByText('10 g of custard a piece: above 8 g it opens and leaks.')).toBeTruthy();
+    expect(screen.queryByText(/almond cream/)).toBeNull();
+  });
+
   it('asks once before it cuts a wait short, and does as it is told', async () => {
     const told = telling();
     const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));

@@ -56,6 +56,7 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
         {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
         <DressingLines {...{ dough, step, outputs }} />
         <Declared {...{ step, outputs }} />
+        {step.step.optional && <p className="text-lg text-quiet">{say('bench.canBeLeftOut')}</p>}
         {step.step.method && <p className="max-w-xl text-lg whitespace-pre-line">{step.step.method}</p>}
         {step.step.caution && (
           <p className="max-w-md border-l-4 border-edge pl-3 text-lg">{say.coded(step.step.caution)}</p>
