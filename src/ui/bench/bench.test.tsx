@@ -76,6 +76,16 @@ describe('the card of what is to do', () => {
     expect(screen.queryByText(/almond cream/)).toBeNull();
   });
 
+  it('names a mark once', () => {
+    const marked = output({
+      piece: { ...output().piece, toppings: [{ name: 'sesame', moment: 'proofed' }] },
+    });
+    const item = itemOf([], '5.1.load');
+    const wash = { ...item.step, step: { ...item.step.step, kind: 'wash' as const } };
+    show(card({ ...item, step: wash }, telling(), [], [marked]));
+    expect(screen.getAllByText('sesame')).toHaveLength(1);
+  });
+
   it('asks once before it cuts a wait short, and does as it is told', async () => {
     const told = telling();
     const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));

@@ -3,6 +3,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import { dressingOfStep } from '@/core/process/dressed-step';
 import type { OutputRecord } from '@/core/record/dough';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
+import type { Topping } from '@/core/shaping/dressing';
 import { fillingPerPiece, overfull, type Filling } from '@/core/shaping/filling';
 import type { DressingPart } from '@/core/shaping/part';
 import { showMass } from '@/core/units/reader';
@@ -28,13 +29,16 @@ export function DressingLines({ dough, step, outputs }: Props) {
           {fillings.map((filling) => (
             <FillingLines key={filling.name} {...{ filling, area, count }} />
           ))}
-          {[...washes, ...toppings].map((part) => (
+          {[...washes, ...toppings.filter(isNoMark)].map((part) => (
             <PartLine key={`${part.name} ${part.where ?? ''}`} {...{ part, count }} />
           ))}
         </div>
       );
     });
 }
+
+/** What tells a kind apart before the bake is said as its mark, unless it is weighed. */
+const isNoMark = ({ moment, grams = 0 }: Topping) => moment === 'baked' || grams > 0;
 
 function FillingLines({ filling, area, count }: { filling: Filling; area: number; count: number }) {
   const say = useWords();
