@@ -273,11 +273,14 @@ test('its first dough is worked on the bench to its count, and read back', async
 
 /** Whether there is something to do, now or next: what comes next is there in a moment, unless that was all. */
 async function something(act: Locator, first: Locator): Promise<boolean> {
-  for (let looks = 0; looks < 30; looks++) {
-    if ((await act.isVisible()) || (await first.isVisible())) return true;
-    await page.waitForTimeout(100);
-  }
-  return false;
+  return act
+    .or(first)
+    .first()
+    .waitFor({ timeout: 3000 })
+    .then(
+      () => true,
+      () => false,
+    );
 }
 
 /** Mornings, all week. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { machine } from '../../../test-support/equipment';
-import { dialFor, machinesOf, placeOf } from './machines';
+import { dialFor, dialOn, machinesOf, placeOf } from './machines';
 
 const ids = (machines: { id: string }[]) => machines.map(({ id }) => id);
 
@@ -27,6 +27,8 @@ describe('what is set on an oven', () => {
     expect(dialFor(machine('oven', { details: { fan: true } }), 200)).toBe(180);
     expect(dialFor(machine('oven', { details: { fan: true, correction: 5 } }), 200)).toBe(185);
     expect(dialFor(machine('oven', { details: { correction: -8 } }), 200)).toBe(192);
+    expect(dialOn('small', 200, [machine('oven', { id: 'small', details: { fan: true } })])).toBe(180);
+    expect(dialOn('sold', 200, [])).toBe(200);
     expect(dialFor(machine('proofer', { details: { correction: 5 } }), 26)).toBe(26);
   });
 });

@@ -89,6 +89,16 @@ export function dialFor({ kind, details = {} }: Pick<Machine, 'kind' | 'details'
   return celsius - (details.fan ? FAN : 0) + (details.correction ?? 0);
 }
 
+/** The same on the machine of this id; as it is where the house has none of it. */
+export function dialOn(
+  id: string,
+  celsius: number,
+  machines: readonly Pick<Machine, 'id' | 'kind' | 'details'>[],
+): number {
+  const own = machines.find((machine) => machine.id === id);
+  return own ? dialFor(own, celsius) : celsius;
+}
+
 /** A place of the house as far as a step chooses between them. */
 export interface PlaceOfKind {
   id: string;

@@ -1,6 +1,6 @@
 import { coded, type Coded } from '../codes/coded';
 import { type Instant, MINUTE } from '../time/local';
-import { dialFor, type Machine } from '../bakery/machines';
+import { dialOn, type Machine } from '../bakery/machines';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
@@ -158,9 +158,9 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
-  const oven = machines.find(({ id }) => step.uses.some(({ resource }) => resource === id));
+  const oven = step.uses.find((use) => use.setting !== undefined)?.resource ?? '';
   const message = coded('alarms.heatTheOvenToGoes', {
-    celsius: { celsius: oven ? dialFor(oven, setting) : setting },
+    celsius: { celsius: dialOn(oven, setting, machines) },
     name: dough.name,
     time: { clock: start, zone },
   });

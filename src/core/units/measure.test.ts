@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KITCHENS } from './measures';
 import { measure, readMeasure, showMeasure, type MeasureKind } from './measure';
-import type { ReaderUnits } from './reader';
+import { METRIC, type ReaderUnits } from './reader';
 
 const SYSTEMS: ReaderUnits[] = (['g', 'oz'] as const).flatMap((mass) =>
   (['C', 'F'] as const).flatMap((temperature) =>
@@ -55,5 +55,14 @@ describe('a measurement in a field', () => {
     for (const kind of Object.keys(FIELDS) as MeasureKind[])
       expect([kind, readMeasure(kind, 'warm', units)]).toEqual([kind, NaN]);
     expect(showMeasure(measure('mm', NaN), units)).toBe('');
+  });
+});
+
+describe('a weight that a field asks for', () => {
+  it('is no word for an amount that nobody weighs, and may be nothing where that is written', () => {
+    for (const text of ['a little', 'enough', 'to taste', 'some'])
+      expect(readMeasure('grams', text, METRIC), text).toBeNaN();
+    expect(readMeasure('grams', '0 g', METRIC)).toBe(0);
+    expect(readMeasure('grams', '12 g', METRIC)).toBe(12);
   });
 });

@@ -1,4 +1,4 @@
-import { dialFor, type Machine } from '@/core/bakery/machines';
+import { dialOn, type Machine } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
 import { turnMessage, type TurnCount } from '@/core/record/turns';
@@ -24,8 +24,6 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
   const say = useWords();
   const celsius = useCelsius();
   const last = state.temperatures.at(-1);
-  const dialOf = (id: string, degrees: number) =>
-    dialFor(machines.find((one) => one.id === id) ?? { kind: 'bench' }, degrees);
   const { speeds } = step.step;
   const facts = [
     step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
@@ -34,7 +32,7 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
       .map((use) =>
         say('bench.machineAt', {
           machine: machineName(use.resource, machines),
-          celsius: celsius(dialOf(use.resource, use.setting ?? 0)),
+          celsius: celsius(dialOn(use.resource, use.setting ?? 0, machines)),
         }),
       ),
     speeds ? say('bench.atSpeeds', { slow: duration(speeds.slow), fast: duration(speeds.fast) }) : '',

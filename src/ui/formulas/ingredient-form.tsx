@@ -3,14 +3,9 @@
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import {
-  type Allergen,
-  ALLERGENS,
-  type Ingredient,
-  INGREDIENT_KINDS,
-  type IngredientKind,
-} from '@/core/formula/ingredient';
+import { type Ingredient, INGREDIENT_KINDS, type IngredientKind } from '@/core/formula/ingredient';
 import { parseNumber } from '@/core/units/number';
+import { AllergenBoxes } from '../kit/allergen-boxes';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { send } from '../live/command';
@@ -97,7 +92,7 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
         {field('heat', say('formulas.heatKJKgK'))}
         {field('protein', say('formulas.protein'))}
       </div>
-      <AllergenBoxes facts={facts} onFacts={setFacts} />
+      <Contains facts={facts} onFacts={setFacts} />
       {trouble &&
         (trouble.field === null ||
           !['name', 'note', 'density', 'heat', 'protein', ...SHARES].includes(trouble.field)) && (
@@ -163,35 +158,20 @@ function NameFields({ facts, onFacts, troubleAt, typed, onTyped }: NameFieldsPro
   );
 }
 
-interface AllergenBoxesProps {
+interface ContainsProps {
   facts: Ingredient;
   onFacts: (value: Ingredient) => void;
 }
 
 /** Which allergens it contains; none is something to be stated. */
-function AllergenBoxes({ facts, onFacts }: AllergenBoxesProps) {
+function Contains({ facts, onFacts }: ContainsProps) {
   const say = useWords();
   const { allergensUnknown, ...known } = facts;
-  const toggle = (allergen: Allergen) =>
-    onFacts({
-      ...known,
-      allergens: ALLERGENS.filter((one) => (one === allergen) !== facts.allergens.includes(one)),
-    });
   const none = facts.allergens.length === 0 && !allergensUnknown;
   return (
     <fieldset>
       <legend className="mb-1 text-[15px]">{say('formulas.contains')}</legend>
-      <div className="flex flex-wrap gap-x-4 gap-y-1">
-        {ALLERGENS.map((allergen) => (
-          <label key={allergen} className="flex min-h-8 items-center gap-1.5">
-            <input
-              type="checkbox"
-              checked={facts.allergens.includes(allergen)}
-              onChange={() => toggle(allergen)}
-            />{' '}
-            {allergen}
-          </label>
-        ))}
+      <AllergenBoxes chosen={facts.allergens} onChange={(allergens) => onFacts({ ...known, allergens })}>
         <label className="flex min-h-8 items-center gap-1.5 font-semibold">
           <input
             type="checkbox"
@@ -202,7 +182,7 @@ function AllergenBoxes({ facts, onFacts }: AllergenBoxesProps) {
           />
           {say('formulas.noneOfThese')}
         </label>
-      </div>
+      </AllergenBoxes>
       {allergensUnknown && <p className="mt-1 text-[15px] text-warn">{say('formulas.notSaidYetLabelsOf')}</p>}
     </fieldset>
   );

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import type { EventBody } from '@/core/record/events';
 import { useState } from 'react';
-import { type Machine, machinesOf } from '@/core/bakery/machines';
+import { dialOn, type Machine, machinesOf } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import { markOf } from '@/core/shaping/dressing';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
@@ -15,7 +15,7 @@ import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useUnits } from '../live/units';
 import { CountSheet } from './count-sheet';
-import { countOf, countValues, dialOn } from './words';
+import { countOf, countValues } from './words';
 
 export type Tell = (load: OvenLoad, part: EventBody) => void;
 export type Outputs = ReadonlyMap<number, OutputRecord>;

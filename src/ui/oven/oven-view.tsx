@@ -3,6 +3,7 @@
 import { useWords } from '../kit/words';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
+import { dialOn } from '@/core/bakery/machines';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
@@ -18,7 +19,6 @@ import { correctionsTold } from './deck-choice';
 import { LoadInside } from './load-inside';
 import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut, type Tell } from './load-rows';
-import { dialOn } from './words';
 
 /** What is in the oven, with its timers; what goes in next; what came out and is to be counted. */
 function OvenView({ board, person: signedIn }: { board: Board; person: Person }) {

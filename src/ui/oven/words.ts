@@ -1,4 +1,4 @@
-import { dialFor, type Machine } from '@/core/bakery/machines';
+import { dialFor } from '@/core/bakery/machines';
 import type { PieceCount } from '@/core/record/events';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 
@@ -14,12 +14,6 @@ export function timer(ms: number): string {
 /** A fan bakes about 20 °C hotter than its dial. */
 export const fanCelsius = (celsius: number): number =>
   dialFor({ kind: 'oven', details: { fan: true } }, celsius);
-
-/** What is set on an oven of the house for a temperature of the recipe. */
-export function dialOn(oven: string, celsius: number, machines: readonly Machine[]): number {
-  const own = machines.find(({ id }) => id === oven);
-  return own ? dialFor(own, celsius) : celsius;
-}
 
 /** The last word on how a load came out. */
 export function countOf({ dough, step }: OvenLoad): PieceCount | null {

@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import type { MachineKind } from '@/core/bakery/machines';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
+import { dialOn } from '@/core/bakery/machines';
 import { loadBins, settingSpans } from '@/core/shopfloor/loads';
 import { crewSteps } from '@/core/time/shifts';
 import { type TimeScale, xOf } from '../thread/geometry';
@@ -36,7 +37,10 @@ export function MachineLoads({
     const pools = [hands, ...SHOWN.flatMap((shown) => board.machines.filter(({ kind }) => kind === shown))];
     return pools.map((pool) => ({
       ...pool,
-      settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }),
+      settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }).map((span) => ({
+        ...span,
+        setting: dialOn(pool.id, span.setting, board.machines),
+      })),
       bins: loadBins(doughs, pool.id, { from: scale.from, to: scale.to }, binOf(scale)),
     }));
   }, [board, doughs, scale, say]);

@@ -1,8 +1,8 @@
 'use client';
 
-import { ALLERGENS, type Allergen } from '@/core/formula/ingredient';
 import type { Words } from '@/core/codes/coded';
 import { upperFirst } from '@/words/say';
+import { AllergenBoxes } from '../kit/allergen-boxes';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { MeasureField } from '../kit/measure-field';
@@ -61,7 +61,10 @@ export function PartFields({ part, nth, formulas, isTried, onChange, onDrop }: P
       <div className="sm:col-span-3">
         <Field label={say('product.where')} value={part.where} onType={(where) => onChange({ where })} />
       </div>
-      <Contains chosen={part.allergens} onChange={(allergens) => onChange({ allergens })} />
+      <fieldset className="col-span-full">
+        <legend className="text-[15px]">{say('product.contains')}</legend>
+        <AllergenBoxes chosen={part.allergens} onChange={(allergens) => onChange({ allergens })} />
+      </fieldset>
       <Button look="quiet" className="justify-self-start" onClick={onDrop}>
         {say('product.remove', { step: name })}
       </Button>
@@ -111,39 +114,5 @@ function Amounts({ part, onChange }: Pick<Props, 'part' | 'onChange'>) {
         onText={(bareEdge) => onChange({ bareEdge })}
       />
     </>
-  );
-}
-
-interface ContainsProps {
-  chosen: readonly Allergen[];
-  onChange: (chosen: Allergen[]) => void;
-}
-
-/** The fourteen allergens, those that are in it ticked. */
-function Contains({ chosen, onChange }: ContainsProps) {
-  const say = useWords();
-  return (
-    <fieldset className="col-span-full">
-      <legend className="text-[15px]">{say('product.contains')}</legend>
-      <div className="flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
-        {ALLERGENS.map((allergen) => (
-          <label key={allergen} className="flex min-h-8 items-center gap-1">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={chosen.includes(allergen)}
-              onChange={() =>
-                onChange(
-                  chosen.includes(allergen)
-                    ? chosen.filter((one) => one !== allergen)
-                    : ALLERGENS.filter((one) => one === allergen || chosen.includes(one)),
-                )
-              }
-            />
-            {allergen}
-          </label>
-        ))}
-      </div>
-    </fieldset>
   );
 }

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { shelvesOf } from '@/core/bakery/decks';
-import { machinesOf, type Machine } from '@/core/bakery/machines';
+import { dialOn, machinesOf, type Machine } from '@/core/bakery/machines';
 import { meetings } from '@/core/shopfloor/meetings';
 import { proofWatch, type WatchedWait } from '@/core/shopfloor/proof-watch';
 import { clockTime } from '@/core/time/local';
@@ -144,7 +144,7 @@ function Row({
       <span className="col-span-2 text-lg md:col-span-1">
         {bake && (
           <>
-            {name} {celsius(bake.setting)} {clockTime(bake.planned, zone)}
+            {name} {celsius(dialOn(bake.oven, bake.setting, ovens))} {clockTime(bake.planned, zone)}
             <span className={bake.free > latest ? 'block font-bold text-warn' : 'block text-quiet'}>
               {bake.free <= now
                 ? say('proof.freeNow', { name })
