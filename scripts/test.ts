@@ -6,14 +6,15 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { startDatabase, type Database } from './lib/mariadb';
 import { prepareEnvironment } from '../test-support/environment';
 import { freePort } from './lib/ports';
 
+/** How checks and tests went, and which did not hold, to be named once more at the end. */
 interface Tally {
   passed: number;
-  failed: number;
+  failed: string[];
 }
 
 const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-test-'));
@@ -49,20 +50,47 @@ const check =
   (command: string, args: string[]) =>
   async (output: Output): Promise<Tally> => {
     const code = await run(bin(command), args, { output });
-    return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+    return code === 0 ? { passed: 1, failed: [] } : { passed: 0, failed: [command] };
   };
 
-/** Counts from a runner's report; a runner that fails without a failed test counts as one failure. */
+/** What a runner's report says; a runner that fails without a failed test counts as one failure. */
 function counted(code: number, file: string, read: (report: unknown) => Tally): Tally {
   try {
     const tally = read(JSON.parse(readFileSync(file, 'utf8')));
-    const silent = code !== 0 && tally.failed === 0;
-    const empty = tally.passed + tally.failed === 0;
-    return silent || empty ? { ...tally, failed: tally.failed + 1 } : tally;
+    const silent = code !== 0 && tally.failed.length === 0;
+    const empty = tally.passed + tally.failed.length === 0;
+    return silent || empty
+      ? { ...tally, failed: [...tally.failed, `the runner ended with ${code} without a failed test`] }
+      : tally;
   } catch {
-    return { passed: 0, failed: 1 };
+    return { passed: 0, failed: ['the runner left no report'] };
   }
 }
+
+interface VitestReport {
+  numPassedTests: number;
+  testResults: { name: string; assertionResults: { status: string; fullName: string }[] }[];
+}
+
+const failedInVitest = ({ testResults }: VitestReport): string[] =>
+  testResults.flatMap(({ name, assertionResults }) =>
+    assertionResults
+      .filter(({ status }) => status === 'failed')
+      .map(({ fullName }) => `${relative('.', name)}: ${fullName}`),
+  );
+
+interface PlaywrightSuite {
+  suites?: PlaywrightSuite[];
+  specs?: { title: string; file: string; tests: { status: string }[] }[];
+}
+
+/** A test that held only at its second run is none that holds. */
+const failedInPlaywright = ({ suites = [], specs = [] }: PlaywrightSuite): string[] => [
+  ...specs
+    .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected' || status === 'flaky'))
+    .map(({ title, file }) => `${file}: ${title}`),
+  ...suites.flatMap(failedInPlaywright),
+];
 
 async function vitest(project: string, output: Output, env: Record<string, string> = {}): Promise<Tally> {
   const file = join(scratch, `${project}.json`);
@@ -75,10 +103,10 @@ async function vitest(project: string, output: Output, env: Record<string, strin
     `--outputFile.json=${file}`,
   ];
   const code = await run(bin('vitest'), args, { env, output });
-  return counted(code, file, (report) => {
-    const { numPassedTests, numFailedTests } = report as { numPassedTests: number; numFailedTests: number };
-    return { passed: numPassedTests, failed: numFailedTests };
-  });
+  return counted(code, file, (report) => ({
+    passed: (report as VitestReport).numPassedTests,
+    failed: failedInVitest(report as VitestReport),
+  }));
 }
 
 /** A server whose own zone is not UTC, and changes its clocks: none of that may be seen. */
@@ -102,10 +130,10 @@ async function played(config: string, output: Output): Promise<Tally> {
     },
     output,
   });
-  return counted(code, file, (report) => {
-    const { stats } = report as { stats: { expected: number; flaky: number; unexpected: number } };
-    return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
-  });
+  return counted(code, file, (report) => ({
+    passed: (report as { stats: { expected: number } }).stats.expected,
+    failed: failedInPlaywright(report as PlaywrightSuite),
+  }));
 }
 
 /** Not a test: takes the pictures of docs/screenshots anew, from the same build and demo data. */
@@ -144,25 +172,26 @@ async function lane(waiting: string[], total: Tally): Promise<void> {
     const output: Output = [];
     const { passed, failed } = await (SUITES[name] as (output: Output) => Promise<Tally>)(output);
     total.passed += passed;
-    total.failed += failed;
+    total.failed.push(...failed.map((what) => `${name}: ${what}`));
     process.stdout.write(Buffer.concat(output));
     console.log(
-      `\n== ${name}: ${failed === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
+      `\n== ${name}: ${failed.length === 0 ? 'ok' : 'FAILED'} in ${((performance.now() - begun) / 1000).toFixed(0)} s\n`,
     );
   }
 }
 
 async function main(): Promise<number> {
   const named = process.argv.slice(2);
-  if (named[0] === 'screenshots') return (await pictures()).failed;
+  if (named[0] === 'screenshots') return (await pictures()).failed.length;
   const unknown = named.find((name) => !(name in SUITES));
   if (unknown) throw new Error(`There is no suite ${unknown}; there are ${Object.keys(SUITES).join(', ')}.`);
   const wanted = named.length > 0 ? named : Object.keys(SUITES);
-  const total: Tally = { passed: 0, failed: 0 };
+  const total: Tally = { passed: 0, failed: [] };
   const waiting = [...wanted];
   await Promise.all(Array.from({ length: LANES }, () => lane(waiting, total)));
-  console.log(`${total.passed} passed, ${total.failed} failed`);
-  return total.failed === 0 ? 0 : 1;
+  for (const what of total.failed) console.log(`failed: ${what}`);
+  console.log(`${total.passed} passed, ${total.failed.length} failed`);
+  return total.failed.length === 0 ? 0 : 1;
 }
 
 async function cleanUp(): Promise<void> {
