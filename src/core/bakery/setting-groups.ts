@@ -12,6 +12,7 @@ export const SETTING_GROUPS = {
     'coolingRule',
   ],
   planning: ['planDaysAhead', 'planSeconds', 'stayCost', 'passShiftMinutes', 'lateMatters', 'smallShift'],
+  stock: ['piecesKeep', 'coldDoughKeeps', 'frozenDoughKeeps'],
   calls: ['preheatLead', 'washLead', 'butterLead', 'levainLead', 'thawLead'],
   mixing: [
     'mixingRise',

@@ -161,6 +161,12 @@ export const SETTINGS = {
   levainLead: setting('min', 30, 0, 240),
   /** How long before they are due frozen pieces are to be taken out: a night in the cold, proof and bake. */
   thawLead: setting('min', 840, 0, 2880),
+  /** How long shaped pieces keep in the freezer: two to six weeks. */
+  piecesKeep: setting('days', 30, 1, 365),
+  /** How long a finished dough keeps in the cold: one to two days. */
+  coldDoughKeeps: setting('h', 48, 1, 168),
+  /** How long a finished dough keeps in the freezer. */
+  frozenDoughKeeps: setting('days', 21, 1, 365),
   /** For how long readings of probes are kept one by one; after that one a minute. */
   rawDays: setting('days', 31, 1, 366),
   /** How far an oven or deck may be off the written minutes of a bake, to begin with: a share of them. */

@@ -26,6 +26,8 @@ export interface ToCut {
   /** Share of a final sheet that its uneven ends take, 0 to below 1. */
   scrap: number;
   pieces: readonly { size: PieceSize; pieces: number }[];
+  /** Grams that are cut off the blocks behind the last fold, and kept as dough; none where nothing is said. */
+  kept?: number;
 }
 
 /** How large a dough is made, so that it gives what is to be cut from it. */
@@ -93,7 +95,7 @@ export function doughToCut(asked: ToCut, house: CuttingHouse): CutSize | null {
     (sum, { size, pieces }) => sum + pieces * pieceGrams(size, asked.mm, densityOf(asked)),
     0,
   );
-  const fewest = blocksFor(net / 1000, house.blockKg);
+  const fewest = blocksFor((net + (asked.kept ?? 0)) / 1000, house.blockKg);
   const most = Math.ceil(fewest * (1 + MOST_LOSS)) + MORE_BLOCKS;
   let first: CutSize | null = null;
   let blocks = fewest;
@@ -113,6 +115,7 @@ function densityOf({ mixed, scheme: { flourInFat } }: ToCut): number {
 /** The smallest dough in so many blocks, if it is smaller than `bound` grams. */
 function inBlocks(asked: ToCut, house: CuttingHouse, blocks: number, bound: number): CutSize | null {
   const { trim } = house.laying;
+  const kept = (asked.kept ?? 0) / blocks;
   const each = asked.pieces.map(({ size, pieces }) => ({ size, pieces: Math.ceil(pieces / blocks) }));
   const tries = usefulWidths(asked.pieces, house.table.width - 2 * trim)
     .flatMap((width) => {
@@ -124,11 +127,20 @@ function inBlocks(asked: ToCut, house: CuttingHouse, blocks: number, bound: numb
   let best: CutSize | null = null;
   for (const { wide, area } of tries) {
     const start = (area * asked.mm * densityOf(asked)) / 10;
-    const most = Math.min(house.blockKg * 1000, (best?.grams ?? bound) / blocks);
-    const grams = leastBlock(asked, house, { wide, each, start, most });
-    if (grams !== null) best = { grams: grams * blocks, blocks, wide };
+    const most = Math.min(house.blockKg * 1000, (best?.grams ?? bound) / blocks) - kept;
+    const grams = leastBlock(asked, house, { wide, each, start, most, kept });
+    if (grams !== null) best = { grams: (grams + kept) * blocks, blocks, wide };
   }
   return best;
+}
+
+/** What is looked for in a block: how wide its sheet is, what it has to give, and between which grams it may weigh. */
+interface Searched {
+  wide: number;
+  each: ToCut['pieces'];
+  start: number;
+  most: number;
+  kept: number;
 }
 
 /** Widths of a trimmed sheet that some number of rows fills, either way round. */
@@ -142,19 +154,23 @@ function usefulWidths(pieces: ToCut['pieces'], most: number): number[] {
   return [...new Set(widths.map((width) => Math.ceil(width * 1e4) / 1e4))];
 }
 
-/** Whole grams of the lightest block below `most` whose sheets give every piece; null where none near its pieces does. */
+/**
+ * Whole grams of the lightest block below `most` whose sheets give every piece, beside what is cut off it and kept; null where none
+ * near its pieces does.
+ */
 function leastBlock(
   { scheme, mixed, mm, scrap }: ToCut,
   house: CuttingHouse,
-  { wide, each, start, most }: { wide: number; each: ToCut['pieces']; start: number; most: number },
+  { wide, each, start, most, kept }: Searched,
 ): number | null {
   const gives = (grams: number): boolean => {
-    const weights = blockWeights(grams, mixed, scheme);
+    const weights = blockWeights(grams + kept, mixed, scheme);
     const plan = planBlockIfAny(scheme, weights, mm, { ...house, wide });
     if (!plan || plan.turns.some(({ cutInto }) => cutInto > 1)) return false;
     const { sheet } = plan.final;
     if (sheet.width > house.table.width + 1e-6 || Math.abs(sheet.mm - mm) > 1e-6) return false;
-    const { parts, length, width } = sheetParts(sheet, scrap, house);
+    const rolled = { ...sheet, length: (sheet.length * grams) / (grams + kept) };
+    const { parts, length, width } = sheetParts(rolled, scrap, house);
     const needed = sectionsLength(
       width,
       each.map(({ size, pieces }) => ({ size, pieces: Math.ceil(pieces / parts) })),

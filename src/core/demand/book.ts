@@ -1,7 +1,16 @@
 import type { OrderWithSources, Supply } from './cover';
-import type { FromFreezer } from './frozen';
+import type { FromFreezer, Stock } from './stock';
 import type { StandingOrder } from './orders';
 import type { Maker, Making, ProposedDough } from './propose';
+
+/** What is kept for later: pieces, or grams of dough; how much of it planned batches use, and which products it can become. */
+export interface Kept extends Pick<Stock, 'kind' | 'amount' | 'lots'> {
+  name: string;
+  /** A product that it was put away as. */
+  productId: number;
+  promised: number;
+  makes: number[];
+}
 
 /** Everything that the orders page shows. */
 export interface OrderBook {
@@ -12,7 +21,7 @@ export interface OrderBook {
   /** Pieces that doughs in the plan make beyond what is ordered. */
   left: Supply[];
   closed: { day: string; note: string }[];
-  stock: { productId: number; pieces: number; promised: number }[];
+  stock: Kept[];
   taken: FromFreezer[];
   proposals: ProposedDough[];
   makers: Maker[];

@@ -1,5 +1,5 @@
 import { MINUTE, type Instant } from '../time/local';
-import type { FromFreezer } from './frozen';
+import type { FromFreezer } from './stock';
 import type { Demand } from './orders';
 
 /** Pieces that a dough in the plan will make. */

@@ -4,7 +4,7 @@ import { CUTTING } from '../../../test-support/rolling';
 import { MINUTE, parseLocal } from '../time/local';
 import { readOrdersCsv } from '../exchange/orders-csv';
 import { assignSupply, type Supply } from './cover';
-import { takeFrozen } from './frozen';
+import { takeFrozen } from './stock';
 import { demandBetween, type StandingOrder } from './orders';
 import {
   makeTheSame,

@@ -6,6 +6,7 @@ import { planBlockIfAny } from '../lamination/geometry';
 import type { Fold } from '../lamination/stack';
 
 import type { BlockWork } from '../process/block-work';
+import { endsAsDough } from '../process/output-way';
 import type { DoughRecord, OutputRecord } from '../record/dough';
 import type { DoughState } from '../record/state';
 import type { RollingHouse } from '../bakery/rolling';
@@ -21,16 +22,26 @@ export interface CutSheets extends SheetParts {
   density: number;
 }
 
-/** How a dough's blocks are rolled out and cut after these folds; null where they cannot be rolled. */
+/**
+ * How a dough's blocks are rolled out and cut after these folds, or after those of the scheme where nothing is said; null where they
+ * cannot be rolled, or all of it is kept as dough.
+ */
 export function cutSheets(
-  { scheme, weights, mm, wide, scrap, blocks }: BlockWork,
-  folds: readonly { fold: Fold; mm: number }[],
+  { scheme, weights, mm, wide, scrap, blocks, kept = 0 }: BlockWork,
+  folds: readonly { fold: Fold; mm: number }[] | undefined,
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutSheets | null {
-  const plan = planBlockIfAny(scheme.scheme, weights, mm, { ...rolling, folds, wide });
-  if (!plan) return null;
-  const { sheet, passes } = plan.final;
-  return { blocks, rolled: sheet, passes, density: plan.density, ...sheetParts(sheet, scrap, rolling) };
+  const plan = planBlockIfAny(scheme.scheme, weights, mm, {
+    ...{ ...rolling, wide },
+    ...(folds ? { folds } : {}),
+  });
+  if (!plan || kept >= 1) return null;
+  const rest = (slab: Slab): Slab => ({ ...slab, length: slab.length * (1 - kept) });
+  const rolled = rest(plan.final.sheet);
+  return {
+    ...{ blocks, rolled, density: plan.density, ...sheetParts(rolled, scrap, rolling) },
+    passes: plan.final.passes.map((pass) => ({ ...pass, length: pass.length * (1 - kept) })),
+  };
 }
 
 /** A dough with what was recorded of it folded. */
@@ -43,7 +54,9 @@ export function sheetsOfDough(
 ): CutSheets | null {
   if (!lamination) return null;
   const { given, toCome } = foldsOf(steps, state, 1);
-  return cutSheets(lamination, [...given, ...toCome], rolling);
+  // Dough from stock was folded before.
+  const isFolded = !steps.some(({ step }) => step.turn !== undefined);
+  return cutSheets(lamination, isFolded ? undefined : [...given, ...toCome], rolling);
 }
 
 /** What a dough's sheets do not give of an output. */
@@ -73,7 +86,9 @@ export function cutShort(
   if (!sheets) return [];
   const { length, width, parts, blocks, rolled } = sheets;
   const cuts = outputs.flatMap((output) =>
-    output.piece.cut ? [{ output, size: output.piece.cut.size, pieces: output.pieces }] : [],
+    output.piece.cut && !endsAsDough(output.way)
+      ? [{ output, size: output.piece.cut.size, pieces: output.pieces }]
+      : [],
   );
   const each = cuts.map(({ size, pieces }) => ({ size, pieces: Math.ceil(pieces / (blocks * parts)) }));
   const needed = sectionsLength(width, each);

@@ -12,4 +12,6 @@ export interface BlockWork {
   wide: number | null;
   /** Share of a final sheet that its uneven ends take. */
   scrap: number;
+  /** Share of each block, 0 to 1, that is cut off behind the last fold and kept as dough; left out where none is. */
+  kept?: number;
 }

@@ -89,7 +89,7 @@ export type Carrier = Extract<MachineKind, 'tray' | 'tin'>;
 export const CREW = 'crew';
 
 /** A product as far as its dough's weight follows from it. */
-export type DoughPart = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed'>;
+export type DoughPart = Pick<ProductSpec, 'piece' | 'scheme' | 'mixed' | 'keptAsDough'>;
 
 /** Grams of dough for these pieces by their weight alone, with each product's own scrap. */
 function byWeight(outputs: readonly { product: Pick<ProductSpec, 'piece'>; pieces: number }[]): number {
@@ -107,22 +107,24 @@ export function scrapOf(outputs: readonly { product: Pick<ProductSpec, 'piece'>;
 
 /**
  * Kilograms of dough ready to cut for these outputs. A laminated dough is as large as its sheets have to be, a divided one
- * as heavy as its pieces.
+ * as heavy as its pieces; what is kept as dough weighs what its pieces would, and is cut off the blocks.
  */
 export function doughSize(
   outputs: readonly { product: DoughPart; pieces: number }[],
   house: CuttingHouse,
 ): { kg: number; cut: CutSize | null } {
   const grams = byWeight(outputs);
-  const [first] = outputs;
+  const rolled = outputs.filter(({ product }) => !product.keptAsDough);
+  const [first] = rolled;
   const scheme = first?.product.scheme?.scheme;
-  const cuts = outputs.flatMap(({ product: { piece }, pieces }) =>
+  const cuts = rolled.flatMap(({ product: { piece }, pieces }) =>
     piece.cut ? [{ ...piece.cut, pieces }] : [],
   );
   const [sheet] = cuts;
-  if (!scheme || !sheet || cuts.length < outputs.length) return { kg: grams / 1000, cut: null };
+  if (!scheme || !sheet || cuts.length < rolled.length) return { kg: grams / 1000, cut: null };
   const mixed = first?.product.mixed ?? 1;
-  const cut = doughToCut({ scheme, mixed, mm: sheet.mm, scrap: scrapOf(outputs), pieces: cuts }, house);
+  const kept = grams - byWeight(rolled);
+  const cut = doughToCut({ scheme, mixed, mm: sheet.mm, scrap: scrapOf(rolled), pieces: cuts, kept }, house);
   return { kg: (cut?.grams ?? grams) / 1000, cut };
 }
 
@@ -190,7 +192,8 @@ function sized(step: RouteStep, size: Size, key: string, label: Words): Omit<Dou
  * Works out the steps of one dough: times from weights and pieces, shelves and trays from sizes. An output with more
  * trays than the oven takes is baked in loads of equal size, each with its own way from the fork; a dough that is more
  * than a bowl is mixed in equal bowls, one after the other.
- * All outputs must be able to share the dough; their common part is that of the first.
+ * All outputs must be able to share the dough; their common part is that of the one whose dough goes furthest, since a part that
+ * is kept as dough leaves it earlier.
  */
 export function expandDough(
   outputs: readonly DoughOutput[],
@@ -199,12 +202,11 @@ export function expandDough(
   const first = outputs[0];
   if (!first) throw new Error('A dough has at least one output.');
   const { kg, cut } = doughSize(outputs, cutting);
-  const ownWeight = byWeight(outputs);
   const pieces = outputs.reduce((sum, output) => sum + output.pieces, 0);
   const trays = outputs.reduce((sum, output) => sum + traysFor(output), 0);
   const mixed = kg * (first.product.mixed ?? 1);
   const bowls = bowlsFor(mixed, bowlKg);
-  const { dough } = first.product.route;
+  const { dough } = longestDough(outputs).product.route;
   const steps: DoughStep[] = dough.steps.map((step) => ({
     ...sized(step, { bowls, kg, pieces, trays }, step.id, step.label),
     outputId: null,
@@ -230,7 +232,7 @@ export function expandDough(
       const prefix = loadPrefix(output.id, nth);
       const size = {
         bowls,
-        kg: (kg * byWeight([{ product: output.product, pieces: part }])) / ownWeight,
+        kg: doughOfOutput(outputs, { product: output.product, pieces: part }, kg),
         pieces: part,
         trays: load.trays,
       };
@@ -249,6 +251,25 @@ export function expandDough(
     }
   }
   return { steps, links, ready, kg, bowls, bowlKg: mixed / bowls, cut };
+}
+
+const longestDough = (outputs: readonly DoughOutput[]): DoughOutput =>
+  outputs.reduce((longest, one) =>
+    one.product.route.dough.steps.length > longest.product.route.dough.steps.length ? one : longest,
+  );
+
+type Weighed = { product: Pick<ProductSpec, 'piece' | 'keptAsDough'>; pieces: number };
+
+/** Kilograms of a dough for one of its outputs: what is kept weighs what its pieces would, the others share what is rolled. */
+export function doughOfOutput(outputs: readonly Weighed[], output: Weighed, kg: number): number {
+  if (output.product.keptAsDough) return byWeight([output]) / 1000;
+  const rolled = outputs.filter(({ product }) => !product.keptAsDough);
+  return (kg * (1 - keptShare(outputs, kg)) * byWeight([output])) / byWeight(rolled);
+}
+
+/** Share of a dough of `kg` that is kept as dough, 0 to 1. */
+export function keptShare(outputs: readonly Weighed[], kg: number): number {
+  return byWeight(outputs.filter(({ product }) => product.keptAsDough)) / 1000 / kg;
 }
 
 /** The steps from makeup to the end of cooling, or of freezing: as long, trays and tins are not free for other pieces. */

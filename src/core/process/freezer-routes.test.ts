@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SMALL_PRODUCT } from '../../../test-support/small-dough';
-import { productOn } from './freezer-routes';
+import { productOn } from './product-on';
 import type { ProductSpec, RouteStep } from './route';
 import { addBranch, addStep, routeOf, threadsOf } from './threads';
 

@@ -1,8 +1,7 @@
 import { coded } from '../codes/coded';
 import { NEW_STEPS } from './new-step';
-import type { OutputWay } from './output-way';
 import type { ProductSpec, Route, RouteStep, StepKind } from './route';
-import { AT_ONCE, routeOf, threadsOf, type Thread, type ThreadStep } from './threads';
+import { AT_ONCE, threadsOf, type ThreadStep, withMain } from './threads';
 
 /** Kinds of steps that shaped pieces go on with: they are frozen before the first of these. */
 const AFTER_SHAPING: readonly StepKind[] = ['retard', 'proof', 'move', 'wash', 'load', 'bake', 'thaw'];
@@ -35,22 +34,16 @@ const TO_PROOF: RouteStep = {
   ...NEW_STEPS.move,
 };
 
-/**
- * A product as it is made on the way of an output. To the freezer its pieces' route ends when they are bagged; from it there is
- * no dough to mix, and the route begins when they are taken out. Where the product's own route freezes and thaws, it is parted
- * there.
- *
- * @example
- * productOn('to-freezer', crescent).route.output.steps.map(({ id }) => id); // ['shape', 'to-freezer', 'bag']
- */
-export function productOn<Product extends ProductSpec>(way: OutputWay, product: Product): Product {
-  if (way === 'fresh') return product;
+/** A product whose pieces are frozen when they are shaped: they end bagged; where its own route freezes, there. */
+export function toFreezer<Product extends ProductSpec>(product: Product): Product {
   const { route } = product;
-  if (way === 'to-freezer') {
-    const output = toFreezer(route.output);
-    return { ...product, route: { ...route, output, fork: { ...route.fork, to: firstStep(output) } } };
-  }
-  const output = fromFreezer(route.output);
+  const output = untilFrozen(route.output);
+  return { ...product, route: { ...route, output, fork: { ...route.fork, to: firstStep(output) } } };
+}
+
+/** A product of frozen pieces: there is no dough to mix, and its route begins when they are taken out. */
+export function fromFreezer<Product extends ProductSpec>(product: Product): Product {
+  const output = sinceFrozen(product.route.output);
   return {
     ...product,
     ...{ scheme: null, mixed: 1 },
@@ -62,7 +55,7 @@ export function productOn<Product extends ProductSpec>(way: OutputWay, product: 
   };
 }
 
-function toFreezer(route: Route): Route {
+function untilFrozen(route: Route): Route {
   const main = threadsOf(route)[0]?.steps ?? [];
   const own = main.findIndex(({ step }) => step.kind === 'freeze');
   const after = main.findIndex(({ step }) => AFTER_SHAPING.includes(step.kind));
@@ -70,7 +63,7 @@ function toFreezer(route: Route): Route {
   return withMain(route, [...kept, ...(own >= 0 ? [BAG] : [FREEZE, BAG]).map(atOnce)]);
 }
 
-function fromFreezer(route: Route): Route {
+function sinceFrozen(route: Route): Route {
   const main = threadsOf(route)[0]?.steps ?? [];
   const own = main.findIndex(({ step }) => step.kind === 'thaw');
   if (own >= 0) return withMain(route, main.slice(own));
@@ -82,18 +75,5 @@ function fromFreezer(route: Route): Route {
 }
 
 const atOnce = (step: RouteStep): ThreadStep => ({ step, gap: AT_ONCE });
-
-/** A route of these steps, with what is made beside those of its own that stay. */
-function withMain(route: Route, steps: readonly ThreadStep[]): Route {
-  const threads: Thread[] = [{ steps: [...steps], joins: null }];
-  const kept = new Set(steps.map(({ step }) => step.id));
-  // A thread comes behind the one that it joins.
-  for (const thread of threadsOf(route).slice(1)) {
-    if (!thread.joins || !kept.has(thread.joins.step)) continue;
-    threads.push(thread);
-    for (const { step } of thread.steps) kept.add(step.id);
-  }
-  return routeOf(threads);
-}
 
 const firstStep = (route: Route): string => threadsOf(route)[0]?.steps[0]?.step.id ?? '';

@@ -183,6 +183,8 @@ export interface ProductSpec {
   scheme?: SchemeVersion | null;
   /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */
   mixed?: number;
+  /** It is put away as dough: no pieces are cut or divided from it. */
+  keptAsDough?: true;
 }
 
 /** Two products can come from one dough when it is mixed and laminated the same way up to the fork. */

@@ -204,3 +204,16 @@ export function freeStepId(threads: readonly Thread[], kind: string): string {
   while (taken.has(`${kind}-${nth}`)) nth++;
   return `${kind}-${nth}`;
 }
+
+/** A route of these steps, with what is made beside those of its own that stay. */
+export function withMain(route: Route, steps: readonly ThreadStep[]): Route {
+  const threads: Thread[] = [{ steps: [...steps], joins: null }];
+  const kept = new Set(steps.map(({ step }) => step.id));
+  // A thread comes behind the one that it joins.
+  for (const thread of threadsOf(route).slice(1)) {
+    if (!thread.joins || !kept.has(thread.joins.step)) continue;
+    threads.push(thread);
+    for (const { step } of thread.steps) kept.add(step.id);
+  }
+  return routeOf(threads);
+}

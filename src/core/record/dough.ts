@@ -15,6 +15,8 @@ export interface OutputRecord {
   dueAt: Instant;
   /** Where its pieces go or come from; left out where they are baked fresh. */
   way?: Exclude<OutputWay, 'fresh'>;
+  /** Its part of the dough, kg. */
+  doughKg?: number;
   freshFor: number;
   /** What a minute late costs, against what is usual; left out where it is usual. */
   lateness?: number;

@@ -73,7 +73,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'sign-handover': BAKERS,
   'tell-place': BAKERS,
   'decline-evidence': BAKERS,
-  'move-frozen': BAKERS,
+  'move-stock': BAKERS,
   // Formulas and lamination.
   'save-formula': PLANNER,
   'save-product': PLANNER,

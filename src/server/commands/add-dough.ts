@@ -3,15 +3,21 @@ import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { DoughChange } from '@/core/process/changes';
 import { doughSize } from '@/core/process/expand';
-import { productOn } from '@/core/process/freezer-routes';
+import { productOn } from '@/core/process/product-on';
 import { optionalSteps } from '@/core/process/left-out';
-import { OUTPUT_WAYS, type OutputWay } from '@/core/process/output-way';
+import {
+  beginAlike,
+  comesFromStock,
+  endsAsDough,
+  OUTPUT_WAYS,
+  type OutputWay,
+} from '@/core/process/output-way';
 import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
 import { type Db, insertOnce } from '../db/rows';
-import { doughsDueFrom, sizes } from '../store/doughs';
-import { frozenBy } from '../store/frozen';
+import { sizes } from '../store/doughs';
+import { type OutputToAdd, refuseNotKept } from './kept-enough';
 import { house, houseSettings } from '../store/house';
 import { currentProducts, type ProductVersion } from '../store/products';
 import { searching } from '../searching';
@@ -71,7 +77,8 @@ interface DoughToAdd extends NewDough {
   outputs: (NewDough['outputs'][number] & { way: OutputWay })[];
 }
 
-type Output = { product: ProductVersion; pieces: number; dueAt: number; way: OutputWay };
+/** An output of a dough that is to be added. */
+type Output = OutputToAdd & { whole: ProductVersion };
 
 async function readOutputs(
   { db, now }: Pick<SearchContext, 'db' | 'now'>,
@@ -93,14 +100,14 @@ async function readOutputs(
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
       throw new Refusal(coded('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
     }
-    return { product: productOn(way, product), pieces, dueAt, way };
+    return { product: productOn(way, product), whole: product, pieces, dueAt, way };
   });
 }
 
 async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   const [first] = outputs;
-  outputs.forEach(({ product }, i) => {
-    if (first && !canShareDough(first.product, product)) {
+  outputs.forEach(({ product, whole, way }, i) => {
+    if (first && !(canShareDough(first.whole, whole) && beginAlike(first.way, way))) {
       throw new Refusal(
         coded('refusals.comesFromAnotherDoughThanAdd', { name: product.name, name2: first.product.name }),
         `outputs.${i}.productId`,
@@ -108,7 +115,7 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
     }
   });
   // There is no dough of it to be mixed.
-  if (first?.way === 'from-freezer') return;
+  if (comesFromStock(first?.way)) return;
   const [{ bowlKg, cutting }, settings] = await Promise.all([sizes(db), houseSettings(db)]);
   const most = settings.mostBowls * bowlKg;
   const size = doughSize(outputs, cutting);
@@ -123,26 +130,14 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
       'outputs.0.pieces',
     );
   }
-  if (first?.product.scheme && !size.cut && outputs.every(({ product }) => product.piece.cut))
+  const rolled = outputs.filter(({ way }) => !endsAsDough(way));
+  if (
+    first?.product.scheme &&
+    !size.cut &&
+    rolled.length > 0 &&
+    rolled.every(({ product }) => product.piece.cut)
+  )
     throw new Refusal(coded('refusals.noSheetThatThisHouseCan'), 'outputs.0.pieces');
-}
-
-/** What comes out of the freezer has to be in it by then, and promised to nobody else. */
-async function refuseNotFrozen(
-  { db, now }: Pick<SearchContext, 'db' | 'now'>,
-  outputs: Output[],
-): Promise<void> {
-  if (outputs.every(({ way }) => way !== 'from-freezer')) return;
-  const doughs = await doughsDueFrom(db, now);
-  for (const [i, { product, pieces, dueAt, way }] of outputs.entries()) {
-    if (way !== 'from-freezer') continue;
-    const there = await frozenBy(db, doughs, { productId: product.productId, at: dueAt });
-    if (there < pieces)
-      throw new Refusal(
-        coded('refusals.notSoManyFrozen', { product: product.name, pieces: there }),
-        `outputs.${i}.pieces`,
-      );
-  }
 }
 
 /** Refuses a dough that stands in the plan already, unless it is said once more. */
@@ -240,7 +235,7 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     const { zone } = await house(db);
     const outputs = await readOutputs(context, input, zone);
     await refuseUnfit(db, outputs);
-    await refuseNotFrozen(context, outputs);
+    await refuseNotKept(context, outputs);
     if (!input.again) await refuseTwin(context, outputs);
     return searching(context, async () => {
       const dough = await provisional(db, outputs, leftOut(outputs, input.without ?? []));

@@ -7,13 +7,11 @@ import { insertOnce } from '../db/rows';
 import { house } from '../store/house';
 import { command, type CommandContext, Refusal } from './command';
 import { clientId, localTime, pieces } from './schemas';
-import { calendarDay, instant } from './times';
+import { calendarDay } from './times';
 import {
   changeSingleOrder,
   closedNote,
   customersCalled,
-  frozenPieces,
-  insertFrozenMove,
   openDay,
   productById,
   removeStandingChange,
@@ -236,53 +234,5 @@ export const closeDay = command<{ day: string; closed: boolean; note: string }, 
       await writeClosedDay(db, input.day, input.note);
     } else await openDay(db, input.day);
     return null;
-  },
-});
-
-/** Pieces that went into the freezer, or came out of it (below 0); `forDue`: for orders of that time, ms, which is to come. */
-export const moveFrozen = command<
-  { productId: number; pieces: number; note: string; forDue: number | null },
-  { stock: number }
->({
-  name: 'move-frozen',
-  schema: Joi.object({
-    productId,
-    pieces: Joi.number()
-      .integer()
-      .min(-10_000)
-      .max(10_000)
-      .invalid(0)
-      .required()
-      .messages({ '*': asText(coded('refusals.howManyPiecesWentInOr')) }),
-    note: Joi.string().trim().allow('').max(200).default(''),
-    forDue: instant
-      .allow(null)
-      .default(null)
-      .messages({
-        '*': asText(coded('refusals.forWhichOrderAreTheyName')),
-      }),
-  }),
-  doughOf: () => null,
-  async run({ db, now }, input) {
-    await refuseUnknown(db, input.productId);
-    if (input.forDue !== null && input.pieces > 0)
-      throw new Refusal(coded('refusals.onlyWhatComesOutOfThe'), 'forDue');
-    if (input.forDue !== null && input.forDue <= now)
-      throw new Refusal(coded('refusals.theTimeOfThatOrderHas'), 'forDue');
-    const row = await frozenPieces(db, input.productId);
-    const stock = Number(row?.pieces ?? 0) + input.pieces;
-    if (stock < 0)
-      throw new Refusal(
-        coded('refusals.thereAreOnlyInTheFreezer', { stock: stock - input.pieces }),
-        'pieces',
-      );
-    await insertFrozenMove(db, {
-      productId: input.productId,
-      pieces: input.pieces,
-      now,
-      note: input.note,
-      forDue: input.forDue,
-    });
-    return { stock };
   },
 });

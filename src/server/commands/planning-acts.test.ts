@@ -255,7 +255,7 @@ describe('frozen pieces', () => {
       house.pool,
       "SELECT id FROM product WHERE name = 'Sugared bun'",
     );
-    return ok(runCommand('move-frozen', mara, { productId: rows[0]?.id, pieces, note: '' }));
+    return ok(runCommand('move-stock', mara, { productId: rows[0]?.id, amount: pieces, note: '' }));
   };
 
   it('are no way out where none are in the freezer', async () => {

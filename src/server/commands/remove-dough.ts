@@ -1,5 +1,5 @@
 import { coded } from '@/core/codes/coded';
-import { productOn } from '@/core/process/freezer-routes';
+import { productOn } from '@/core/process/product-on';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
 import { productVersions } from '../store/products';

@@ -17,7 +17,7 @@ afterAll(() => house.close());
 
 const TABLES = [
   ...[
-    'frozen_move',
+    'stock_move',
     'extra_shift',
     'absence',
     'single_order',
@@ -48,7 +48,7 @@ const counts = async () =>
 
 /** Commands that would count twice if they were done twice. */
 const REPEATED: [name: string, who: () => Person, input: () => unknown][] = [
-  ['move-frozen', () => jonas, () => ({ productId: 1, pieces: 12, note: 'shaped', forDue: null })],
+  ['move-stock', () => jonas, () => ({ productId: 1, amount: 12, note: 'shaped', forDue: null })],
   [
     'add-exception',
     () => mara,
@@ -100,20 +100,20 @@ describe('a command that comes twice under one number', () => {
 
   it('is done once when both come at the same moment', async () => {
     const [key, before] = [uuid(), await counts()];
-    const input = { productId: 1, pieces: 5, note: '', forDue: null };
+    const input = { productId: 1, amount: 5, note: '', forDue: null };
     const answers = await Promise.all(
-      Array.from({ length: 8 }, () => ok(runCommand('move-frozen', jonas, input, { key }))),
+      Array.from({ length: 8 }, () => ok(runCommand('move-stock', jonas, input, { key }))),
     );
     expect(new Set(answers.map((one) => JSON.stringify(one))).size).toBe(1);
-    expect((await counts()).frozen_move).toBe((before.frozen_move ?? 0) + 1);
+    expect((await counts()).stock_move).toBe((before.stock_move ?? 0) + 1);
   });
 
   it('was refused, and is looked at anew the second time', async () => {
     const key = uuid();
-    const tooMany = { productId: 1, pieces: -9_000, note: '', forDue: null };
-    await refusal(runCommand('move-frozen', jonas, tooMany, { key }));
-    await refusal(runCommand('move-frozen', jonas, tooMany, { key }));
-    await ok(runCommand('move-frozen', jonas, { ...tooMany, pieces: 1 }, { key }));
+    const tooMany = { productId: 1, amount: -9_000, note: '', forDue: null };
+    await refusal(runCommand('move-stock', jonas, tooMany, { key }));
+    await refusal(runCommand('move-stock', jonas, tooMany, { key }));
+    await ok(runCommand('move-stock', jonas, { ...tooMany, amount: 1 }, { key }));
   });
 
   it('is refused under the number of another command, or of another person', async () => {
@@ -123,7 +123,7 @@ describe('a command that comes twice under one number', () => {
       (await refusal(runCommand('tell-place', mara, { place: 'bakery', celsius: 23 }, { key }))).message,
     ).toMatch(/load the page again/);
     await refusal(
-      runCommand('move-frozen', jonas, { productId: 1, pieces: 1, note: '', forDue: null }, { key }),
+      runCommand('move-stock', jonas, { productId: 1, amount: 1, note: '', forDue: null }, { key }),
     );
   });
 });

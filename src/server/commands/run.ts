@@ -20,15 +20,7 @@ import { setLimits } from './set-limits';
 import { tellPlace } from './tell-place';
 import { type Command, type CommandContext, type Live, Refusal, StaleBasis } from './command';
 import { doneBefore, DoneMeanwhile, keepDone } from './done';
-import {
-  addOrder,
-  changeOrder,
-  changeStanding,
-  closeDay,
-  moveFrozen,
-  saveStanding,
-  takeOrders,
-} from './orders';
+import { addOrder, changeOrder, changeStanding, closeDay, saveStanding, takeOrders } from './orders';
 import { makeAddress, withdrawAddress } from './house/address';
 import { changePin } from './house/change-pin';
 import { addException, removeException, takeBusy } from './house/exceptions';
@@ -51,6 +43,7 @@ import { tryWay } from './try-way';
 import { redoPlan, undoPlan } from './undo-plan';
 import { recordEvent } from './record-event';
 import { removeDough, restoreDough } from './remove-dough';
+import { moveStock } from './stock';
 import { setClock } from './set-clock';
 import { signHandover, takeAlarm, writeHandover } from './floor-calls';
 import { check } from './check';
@@ -107,7 +100,7 @@ register(changeOrder);
 register(saveStanding);
 register(changeStanding);
 register(closeDay);
-register(moveFrozen);
+register(moveStock);
 register(saveShifts);
 register(addException);
 register(removeException);
@@ -139,7 +132,7 @@ export const commandNames = (): string[] => [...COMMANDS.keys()];
 /** What the floor does all night: it has connections that no planning act can take. */
 const FLOOR = new Set([
   ...['record-event', 'take-alarm', 'write-handover', 'sign-handover', 'tell-place', 'decline-evidence'],
-  ...['move-frozen', 'set-clock', 'change-pin', 'end-sessions'],
+  ...['move-stock', 'set-clock', 'change-pin', 'end-sessions'],
 ]);
 
 /** How often something is worked out anew because the plan changed meanwhile. */

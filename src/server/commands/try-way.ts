@@ -12,7 +12,7 @@ import { taskId } from '@/core/process/step-ref';
 import { clockTime, dayTime, MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { doughsDueFrom } from '../store/doughs';
-import { freeFrozen } from '../store/frozen';
+import { freePieces, keepables } from '../store/stock';
 import { houseSettings, people, staffing } from '../store/house';
 import { readWholePlan } from '../store/whole-problem';
 import { replan, type Replanning } from '../replan';
@@ -184,8 +184,11 @@ async function fromFreezer(
   { late }: Proposal['body'],
 ): Promise<Means> {
   const own = late.filter(({ doughId: id }) => id === dough.id);
-  const free = await freeFrozen(db, await doughsDueFrom(db, now));
-  const stock = new Map(free.map(({ product, pieces }) => [product, pieces]));
+  const [free, products] = await Promise.all([
+    doughsDueFrom(db, now).then((doughs) => freePieces(db, doughs, now)),
+    keepables(db),
+  ]);
+  const stock = new Map(products.map(({ productId, name }) => [name, free.get(productId) ?? 0]));
   const told = own.flatMap(({ product, dueAt, readyAt }) => {
     const output = dough.outputs.find((one) => one.product === product);
     const taken = Math.min(output?.pieces ?? 0, stock.get(product) ?? 0);

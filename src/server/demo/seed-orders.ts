@@ -31,9 +31,15 @@ export async function seedOrders(db: Db, now: Instant): Promise<void> {
       ...[new Date(atLocalMinute(addLocalDays(tuesday, day, ZONE), minuteOf(time), ZONE)), pieces],
     ]),
   ]);
-  await write(db, 'INSERT INTO frozen_move (product_id, pieces, at, note) VALUES ?', [
+  await write(db, 'INSERT INTO stock_move (product_id, item, amount, at, note) VALUES ?', [
     FROZEN.map(({ product, pieces }) => {
-      return [productOf.get(product) ?? 0, pieces, new Date(addLocalDays(now, -3, ZONE)), 'shaped'];
+      return [
+        productOf.get(product) ?? 0,
+        `p${productOf.get(product)}`,
+        pieces,
+        new Date(addLocalDays(now, -3, ZONE)),
+        'shaped',
+      ];
     }),
   ]);
 }

@@ -2,6 +2,7 @@ import { type DoughRecord, stateOf } from '@/core/record/dough';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { sheetsOfDough } from '@/core/forecast/cut-sheets';
 import type { PieceSize } from '@/core/cutting/piece';
+import { endsAsDough } from '@/core/process/output-way';
 import { productVersions } from './products';
 import { type Db, rowsOf } from '../db/rows';
 
@@ -38,7 +39,7 @@ export async function doughCut(db: Db, dough: DoughRecord, rolling: RollingHouse
   const pieces = dough.outputs.flatMap((output) => {
     const product = products.get(rows.find(({ id }) => id === output.id)?.versionId ?? 0);
     const cut = product?.piece.cut;
-    if (!product || !cut) return [];
+    if (!product || !cut || endsAsDough(output.way)) return [];
     return [
       {
         ...{ name: output.product.toLowerCase(), size: cut.size, target: product.piece.grams },

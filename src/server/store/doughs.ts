@@ -6,14 +6,16 @@ import { type DoughState, foldDough } from '@/core/record/state';
 import { blocksFor } from '@/core/lamination/geometry';
 import {
   type DoughOutput,
+  doughOfOutput,
   expandDough,
   type ExpandedDough,
+  keptShare,
   loadsAmong,
   scrapOf,
   type Sizes,
 } from '@/core/process/expand';
-import { productOn } from '@/core/process/freezer-routes';
-import type { OutputWay } from '@/core/process/output-way';
+import { productOn } from '@/core/process/product-on';
+import { type OutputWay, keepsDough } from '@/core/process/output-way';
 import type { ProductSpec } from '@/core/process/route';
 import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
 import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
@@ -115,6 +117,7 @@ async function assemble(
       yeastGrams: yeastGrams(outputs, expanded),
       outputs: outputs.map(({ id: outputId, product, pieces, dueAt, way }) => ({
         ...{ id: outputId, pieces, dueAt, ...(way === 'fresh' ? {} : { way }) },
+        ...(keepsDough(way) ? { doughKg: doughOfOutput(outputs, { product, pieces }, kg) } : {}),
         product: product.name,
         piece: product.piece,
         freshFor: product.freshFor,
@@ -225,7 +228,8 @@ function blockWork(
   blockKg: number,
   really?: MixedWeights,
 ): BlockWork | null {
-  const product = outputs[0]?.product;
+  const rolled = outputs.filter((output) => !output.product.keptAsDough);
+  const product = (rolled[0] ?? outputs[0])?.product;
   if (!product?.scheme) return null;
   const { scheme, mixed: share = 1 } = product;
   const mixed = really ?? { dough: kg * 1000 * share, rollIn: kg * 1000 * (1 - share) };
@@ -233,6 +237,7 @@ function blockWork(
   const whole = mixed.dough + mixed.rollIn;
   return {
     ...{ scheme, blocks, mm: product.piece.cut?.mm ?? 4, wide: cut?.wide ?? null, scrap: scrapOf(outputs) },
+    ...(rolled.length < outputs.length ? { kept: keptShare(outputs, kg) } : {}),
     weights: blockWeights(whole / blocks, mixed.dough / whole, scheme.scheme),
   };
 }

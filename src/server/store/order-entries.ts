@@ -1,31 +1,5 @@
 import { type Db, rowOf, write } from '../db/rows';
 
-/** Writes down pieces into the freezer or out of it. */
-export async function insertFrozenMove(
-  db: Db,
-  {
-    productId,
-    pieces,
-    now,
-    note,
-    forDue,
-  }: { productId: number; pieces: number; now: number; note: string; forDue: number | null },
-): Promise<void> {
-  await write(db, 'INSERT INTO frozen_move (product_id, pieces, at, note, for_due) VALUES (?, ?, ?, ?, ?)', [
-    ...[productId, pieces, new Date(now), note],
-    forDue === null ? null : new Date(forDue),
-  ]);
-}
-
-/** How many pieces of a product are frozen; locked. */
-export function frozenPieces(db: Db, productId: number) {
-  return rowOf<{ pieces: number | null }>(
-    db,
-    'SELECT CAST(SUM(pieces) AS SIGNED) AS pieces FROM frozen_move WHERE product_id = ? FOR UPDATE',
-    [productId],
-  );
-}
-
 /** Opens a day again. */
 export async function openDay(db: Db, day: string): Promise<void> {
   await write(db, 'DELETE FROM closed_day WHERE day = ?', [day]);
@@ -138,7 +112,7 @@ export function singleOrder(db: Db, id: number) {
 
 /** The product of this id. */
 export function productById(db: Db, product: number) {
-  return rowOf<{ id: number }>(db, 'SELECT id FROM product WHERE id = ?', [product]);
+  return rowOf<{ id: number; name: string }>(db, 'SELECT id, name FROM product WHERE id = ?', [product]);
 }
 
 /** Customers of this name. */

@@ -1,15 +1,16 @@
 import type { Thaw } from '@/core/shopfloor/alarms';
 import type { DoughRecord } from '@/core/record/dough';
-import type { OrderBook } from '@/core/demand/book';
+import type { Kept, OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
-import { takeFrozen } from '@/core/demand/frozen';
+import { type Stock, takeFrozen } from '@/core/demand/stock';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
 import { type Maker, proposeDoughs } from '@/core/demand/propose';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough } from '@/core/process/expand';
+import { goesToStock } from '@/core/process/output-way';
 import { addLocalDays } from '@/core/time/local';
 import { doughsDueFrom, sizes } from './doughs';
-import { freeFrozen, type Frozen, frozenStock, thawedFor } from './frozen';
+import { freePieces, freeStock, type Keepable, keepables, stockNow, thawedFor } from './stock';
 import { house, houseSettings } from './house';
 import { currentProducts, type ProductVersion } from './products';
 import { type Db, rowsOf } from '../db/rows';
@@ -21,11 +22,11 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone, apart } = await house(db);
   const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
   const doughs = await doughsDueFrom(db, now);
-  const [{ standing, closed, wanted }, stock, free, thawed, products, made, takes, settings, customers] =
+  const [{ standing, closed, wanted }, stock, pieces, thawed, products, made, takes, settings, customers] =
     await Promise.all([
       wantedIn(db, span),
-      frozenStock(db),
-      freeFrozen(db, doughs),
+      keptNow(db, doughs),
+      freePieces(db, doughs, now),
       thawedFor(db, now),
       currentProducts(db),
       madeBy(db, doughs, now),
@@ -41,14 +42,10 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     cutting: takes.cutting,
   };
   const { covered, left } = assignSupply(wanted, made, thawed);
-  const { open, taken } = takeFrozen(covered, piecesOf(free));
+  const { open, taken } = takeFrozen(covered, pieces);
   return {
     customers: customers.map(({ name }) => name),
-    ...{ standing, demand: covered, left, closed, taken, makers, making },
-    stock: stock.map(({ productId, pieces }) => ({
-      ...{ productId, pieces },
-      promised: pieces - (free.find((one) => one.productId === productId)?.pieces ?? 0),
-    })),
+    ...{ standing, demand: covered, left, closed, taken, makers, making, stock },
     proposals: proposeDoughs(open, makers, making),
   };
 }
@@ -74,22 +71,38 @@ const THAW_DAYS = 2;
 
 /** What comes out of the freezer in the coming days, since none of these doughs makes it; the earliest first. */
 export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Thaw[]> {
-  const stock = await freeFrozen(db, doughs);
-  if (stock.length === 0) return [];
+  const pieces = await freePieces(db, doughs, now);
+  if (pieces.size === 0) return [];
   const { zone } = await house(db);
   const span = { from: now, to: addLocalDays(now, THAW_DAYS, zone), zone };
-  const [{ wanted }, made, thawed] = await Promise.all([
+  const [{ wanted }, made, thawed, products] = await Promise.all([
     wantedIn(db, span),
     madeBy(db, doughs, now),
     thawedFor(db, now),
+    keepables(db),
   ]);
-  const nameOf = new Map(stock.map(({ productId, product }) => [productId, product]));
-  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, piecesOf(stock));
+  const nameOf = new Map(products.map(({ productId, name }) => [productId, name]));
+  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, pieces);
   return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
 }
 
-const piecesOf = (stock: readonly Frozen[]) =>
-  new Map(stock.map(({ productId, pieces }) => [productId, pieces]));
+/** What is kept for later, what of it is promised, and what can be made of it. */
+async function keptNow(db: Db, doughs: readonly DoughRecord[]): Promise<Kept[]> {
+  const [stock, free, products] = await Promise.all([stockNow(db), freeStock(db, doughs), keepables(db)]);
+  return stock.map((one) => {
+    const usable = free.find(({ item, kind }) => item === one.item && kind === one.kind)?.amount ?? 0;
+    const alike = products.filter((product) => itemOf(product, one.kind) === one.item);
+    const [first] = alike;
+    const { kind, lots, amount } = one;
+    return {
+      ...{ kind, lots, amount, promised: amount - usable, productId: first?.productId ?? 0 },
+      name: (kind === 'pieces' ? first?.name : first?.doughName) ?? '',
+      makes: alike.filter(({ removed }) => !removed).map(({ productId }) => productId),
+    };
+  });
+}
+
+const itemOf = ({ pieces, dough }: Keepable, kind: Stock['kind']) => (kind === 'pieces' ? pieces : dough);
 
 /** What is ordered for some days, with what it follows from. */
 async function wantedIn(db: Db, span: { from: number; to: number; zone: string }) {
@@ -118,7 +131,7 @@ async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Prom
   return doughs.flatMap(({ id, name, outputs, steps }) =>
     outputs
       // What goes to the freezer is nobody's yet.
-      .filter(({ id: outputId, way }) => productOf.has(outputId) && way !== 'to-freezer')
+      .filter(({ id: outputId, way }) => productOf.has(outputId) && !goesToStock(way))
       .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
         ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
         mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),

@@ -3,6 +3,7 @@
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
+import { goesToStock } from '@/core/process/output-way';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { misfits } from '@/core/schedule/misfit';
@@ -117,7 +118,7 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
         <p className="text-lg text-quiet">
           {facts.outputs.map(({ id, product, dueAt, way }) => (
             <span key={id} className="mr-5">
-              {say(way === 'to-freezer' ? 'dough.inTheFreezerBy' : 'dough.due', {
+              {say(goesToStock(way) ? 'dough.putAwayBy' : 'dough.due', {
                 value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
                 time: dayTime(dueAt, zone),
               })}

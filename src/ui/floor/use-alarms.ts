@@ -45,7 +45,7 @@ export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: n
   const takeOut = async (alarm: Alarm) => {
     if (!alarm.thaw) return;
     const { productId, pieces, dueAt } = alarm.thaw;
-    const answer = await send('move-frozen', { productId, pieces: -pieces, forDue: dueAt });
+    const answer = await send('move-stock', { productId, amount: -pieces, forDue: dueAt });
     if (answer.ok) take(alarm);
     else setTrouble(answer.message);
   };

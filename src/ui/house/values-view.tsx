@@ -24,6 +24,7 @@ interface Props {
 const GROUP_KEYS = {
   readings: 'setup.readings',
   planning: 'setup.planning',
+  stock: 'setup.stock',
   calls: 'setup.calls',
   mixing: 'setup.mixing',
   formulas: 'setup.formulas',

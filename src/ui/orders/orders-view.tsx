@@ -5,24 +5,35 @@ import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
-import type { FromFreezer } from '@/core/demand/frozen';
+import type { FromFreezer } from '@/core/demand/stock';
 import type { OrderWithSources } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
-import { dayMonth, formatLocal, longDayName, parseLocal } from '@/core/time/local';
+import { dayMonth, formatLocal, type Instant, longDayName, parseLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 import { AddOrder } from './add-order';
 import { DemandRow } from './demand-row';
-import { Freezer } from './freezer';
+
 import { Proposals } from './proposals';
 import { ReadOrders } from './read-orders';
 import { StandingSheet } from './standing-sheet';
+import { StockPanel } from './stock';
 
 type SheetName = 'order' | 'standing' | 'read' | null;
 
 /** What is to be ready in the coming days, what of it no dough makes yet, and the doughs that would. */
-export function OrdersView({ book, zone, person }: { book: OrderBook; zone: string; person: Person }) {
+export function OrdersView({
+  book,
+  zone,
+  now,
+  person,
+}: {
+  book: OrderBook;
+  zone: string;
+  now: Instant;
+  person: Person;
+}) {
   const say = useWords();
   const router = useRouter();
   const [sheet, setSheet] = useState<SheetName>(null);
@@ -75,44 +86,15 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
             {trouble}
           </p>
         )}
-        {days.map(({ day, at, closed, demand }) => (
-          <section key={day} aria-label={longDayName(at, zone)} className="mb-4">
-            <div className="flex items-baseline gap-3 border-b border-edge">
-              <h2 className="text-xl font-semibold">
-                {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
-              </h2>
-              {closed !== null && <span>{say('orders.closed', { part: closed ? `: ${closed}` : '' })}</span>}
-              {mayPlan && (
-                <Button
-                  look="quiet"
-                  className="ml-auto"
-                  onClick={() => void act('close-day', { day, closed: closed === null })}
-                >
-                  {closed === null ? say('orders.closeTheDay') : say('orders.openTheDay')}
-                </Button>
-              )}
-            </div>
-            {demand.length === 0 && <p className="py-1 text-quiet">{say('orders.nothingIsWanted')}</p>}
-            <ul>
-              {demand.map((want) => (
-                <DemandRow
-                  key={`${want.source.kind}${want.source.id}`}
-                  want={want}
-                  product={products.get(want.productId) ?? ''}
-                  frozen={frozenFor(book, want)}
-                  zone={zone}
-                  onChange={mayPlan ? (pieces) => void act(...changeOf(want, pieces)) : null}
-                />
-              ))}
-            </ul>
-          </section>
+        {days.map((one) => (
+          <OrdersDay key={one.day} {...{ one, book, products, zone }} act={mayPlan ? act : null} />
         ))}
       </section>
       <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
         <Proposals book={book} zone={zone} mayPlan={mayPlan} onPlanned={() => router.refresh()} />
-        <Freezer
-          {...{ book, products, zone }}
-          onMove={(input) => act('move-frozen', input)}
+        <StockPanel
+          {...{ book, products, zone, now }}
+          onMove={(input) => act('move-stock', input)}
           onPlan={mayPlan ? (batch) => void act('add-dough', bakeOf(batch, zone)) : null}
         />
       </aside>
@@ -120,6 +102,55 @@ export function OrdersView({ book, zone, person }: { book: OrderBook; zone: stri
       <StandingSheet open={sheet === 'standing'} onClose={closeSheet} book={book} products={products} />
       <ReadOrders open={sheet === 'read'} onClose={closeSheet} book={book} zone={zone} />
     </main>
+  );
+}
+
+/** One day: what is wanted of it, whether it is closed. `act` is null for whoever only looks. */
+function OrdersDay({
+  one: { day, at, closed, demand },
+  book,
+  products,
+  zone,
+  act,
+}: {
+  one: ReturnType<typeof byDay>[number];
+  book: OrderBook;
+  products: ReadonlyMap<number, string>;
+  zone: string;
+  act: ((command: string, input: unknown) => Promise<unknown>) | null;
+}) {
+  const say = useWords();
+  return (
+    <section aria-label={longDayName(at, zone)} className="mb-4">
+      <div className="flex items-baseline gap-3 border-b border-edge">
+        <h2 className="text-xl font-semibold">
+          {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
+        </h2>
+        {closed !== null && <span>{say('orders.closed', { part: closed ? `: ${closed}` : '' })}</span>}
+        {act && (
+          <Button
+            look="quiet"
+            className="ml-auto"
+            onClick={() => void act('close-day', { day, closed: closed === null })}
+          >
+            {closed === null ? say('orders.closeTheDay') : say('orders.openTheDay')}
+          </Button>
+        )}
+      </div>
+      {demand.length === 0 && <p className="py-1 text-quiet">{say('orders.nothingIsWanted')}</p>}
+      <ul>
+        {demand.map((want) => (
+          <DemandRow
+            key={`${want.source.kind}${want.source.id}`}
+            want={want}
+            product={products.get(want.productId) ?? ''}
+            frozen={frozenFor(book, want)}
+            zone={zone}
+            onChange={act ? (pieces) => void act(...changeOf(want, pieces)) : null}
+          />
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -7,10 +7,8 @@ import { show, telling } from '../../../test-support/view';
 import type { OrderBook } from '@/core/demand/book';
 import type { OrderWithSources } from '@/core/demand/cover';
 import type { Maker, ProposedDough } from '@/core/demand/propose';
-import type { Answer } from '@/core/wire/answer';
 import { AddOrder } from './add-order';
 import { DemandRow } from './demand-row';
-import { Freezer } from './freezer';
 import { Proposals } from './proposals';
 import { ReadOrders } from './read-orders';
 import { StandingSheet } from './standing-sheet';
@@ -182,42 +180,6 @@ describe('proposed doughs', () => {
     await vi.waitFor(() =>
       expect(house.sent.at(-1)).toMatchObject({ command: 'add-dough', input: { outputs } }),
     );
-  });
-});
-
-describe('the freezer', () => {
-  it('says what lies in it, and what of that the orders use', async () => {
-    const move = vi.fn((): Promise<Answer> => Promise.resolve({ ok: true, result: null }));
-    const stock = [
-      { productId: 1, pieces: 48, promised: 0 },
-      { productId: 2, pieces: 20, promised: 6 },
-      { productId: 3, pieces: 12, promised: 12 },
-    ];
-    const taken = [{ productId: 1, pieces: 12, dueAt: DAY }];
-    const plan = vi.fn();
-    const { user } = show(
-      <Freezer book={book({ stock, taken })} products={NAMES} zone="UTC" onMove={move} onPlan={plan} />,
-    );
-    expect(
-      screen
-        .getAllByRole('listitem')
-        .slice(0, 3)
-        .map(({ textContent }) => textContent),
-    ).toEqual([
-      '48 butter crescent12 for these orders: thaw the night before',
-      '20 plum danish6 for planned batches, free',
-      '12 12 for planned batches',
-    ]);
-    await user.type(screen.getByLabelText('In, or −out'), '-8');
-    await user.click(screen.getByRole('button', { name: 'Note it' }));
-    expect(move).toHaveBeenCalledWith({ productId: 1, pieces: -8, note: '' });
-    expect(screen.getByLabelText<HTMLInputElement>('In, or −out').value).toBe('');
-    const thaws = within(screen.getByRole('list', { name: 'To thaw' }));
-    expect(thaws.getByText(/butter crescent/).textContent).toBe('12 butter crescent for Fri 00:00');
-    await user.click(thaws.getByRole('button', { name: 'Plan the bake' }));
-    expect(plan).toHaveBeenCalledWith({ productId: 1, pieces: 12, dueAt: DAY });
-    await user.click(thaws.getByRole('button', { name: 'They are out' }));
-    expect(move).toHaveBeenLastCalledWith({ productId: 1, pieces: -12, note: '', forDue: DAY });
   });
 });
 

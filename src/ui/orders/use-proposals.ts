@@ -33,7 +33,8 @@ export function useProposals(book: OrderBook, zone: string, onPlanned: () => voi
   // Each is a dough that has to be rolled and cut once more: not at every look.
   const rooms = useMemo(() => {
     const missing = (id: number) =>
-      KEPT_FROZEN - (book.stock.find(({ productId }) => productId === id)?.pieces ?? 0);
+      KEPT_FROZEN -
+      (book.stock.find(({ kind, makes }) => kind === 'pieces' && makes.includes(id))?.amount ?? 0);
     return doughs.map((dough) =>
       dough.outputs.some(({ spare }) => spare > 0) ? null : roomForFreezer(dough, makers, making, missing),
     );

@@ -15,7 +15,7 @@ import { dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { FollowDough } from '../rooms/follow-dough';
-import { stateWords, whenWords } from './words';
+import { outputWord, stateWords, whenWords } from './words';
 import type { DoughPanelProps } from './dough-panel-props';
 import { PanelStep } from './panel-step';
 import type { CutShort } from '@/core/forecast/cut-sheets';
@@ -101,20 +101,12 @@ interface PanelPromiseProps {
 /** What is promised from the dough, and whether it is kept. */
 function PanelPromise({ promise, zone }: PanelPromiseProps) {
   const say = useWords();
-  const {
-    output: { pieces, product, dueAt },
-    late,
-    stale,
-    sure,
-    missing,
-  } = promise;
+  const { output, late, stale, sure, missing } = promise;
   return (
     <div>
       <p className="flex justify-between gap-2">
-        <span>
-          {pieces} {product.toLowerCase()}
-        </span>
-        <span className="text-quiet">{dayTime(dueAt, zone)}</span>
+        <span>{outputWord(say, output)}</span>
+        <span className="text-quiet">{dayTime(output.dueAt, zone)}</span>
       </p>
       {sure !== null && (
         <p className="text-right text-[15px] text-quiet">

@@ -1,7 +1,7 @@
 'use client';
 
 import { Trash2 } from 'lucide-react';
-import { OUTPUT_WAYS } from '@/core/process/output-way';
+import { goesToStock, OUTPUT_WAYS } from '@/core/process/output-way';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
 import { DayTimeFields } from '../kit/day-time';
@@ -58,14 +58,14 @@ export function OutputFields({ adding, nth, line, products, zone, now }: Props) 
           value={line.way}
           options={OUTPUT_WAYS.map((id) => ({
             id,
-            name: say('plan.wayOfPieces', { way: id.replace('-', '_') }),
+            name: say('plan.wayOfPieces', { way: id.replaceAll('-', '_') }),
           }))}
           onChoose={(id) => change(nth, { way: OUTPUT_WAYS.find((way) => way === id) ?? 'fresh' })}
         />
       </div>
       <div className="grid grid-cols-[1fr_auto] items-end gap-3 sm:col-span-2">
         <DayTimeFields
-          label={say(line.way === 'to-freezer' ? 'plan.frozenBy' : 'plan.readyOn')}
+          label={say(goesToStock(line.way) ? 'plan.putAwayBy' : 'plan.readyOn')}
           value={line}
           onChange={(value) => change(nth, value)}
           from={now}

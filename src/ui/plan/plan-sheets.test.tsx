@@ -186,7 +186,7 @@ describe('a dough to be added', () => {
     const [, time] = screen.getAllByLabelText('at');
     if (!pieces || !product || !time) throw new Error('The second product has its fields.');
     await user.type(pieces, '36');
-    const [, way] = screen.getAllByLabelText('Fresh or frozen');
+    const [, way] = screen.getAllByLabelText('Fresh, frozen or kept as dough');
     if (!way) throw new Error('The second product has a way.');
     await user.selectOptions(way, 'frozen when shaped');
     await user.selectOptions(product, 'Plum danish');

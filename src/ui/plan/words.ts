@@ -7,17 +7,18 @@ import { minutesBehind } from '@/core/forecast/times';
 import { countTurns, turnMessage } from '@/core/record/turns';
 import { duration, fromNow } from '@/core/units/format';
 
-/** `120 butter crescent, 40 raisin snail` */
-export function outputWords(say: Say, { outputs }: Pick<DoughRecord, 'outputs'>): string {
-  return outputs
-    .map(({ pieces, product, way }) => {
-      const words = `${pieces} ${product.toLowerCase()}`;
-      return way === undefined
-        ? words
-        : say(way === 'to-freezer' ? 'plan.toFreeze' : 'plan.fromFrozen', { words });
-    })
-    .join(', ');
+/** `120 butter crescent`, `40 raisin snail to freeze`, `dough for 24 butter crescent to keep cold` */
+export function outputWord(
+  say: Say,
+  { pieces, product, way }: Pick<OutputRecord, 'pieces' | 'product' | 'way'>,
+) {
+  const words = `${pieces} ${product.toLowerCase()}`;
+  return way === undefined ? words : say('plan.onItsWay', { way: way.replaceAll('-', '_'), words });
 }
+
+/** All outputs of a dough: `120 butter crescent, 40 raisin snail to freeze`. */
+export const outputWords = (say: Say, { outputs }: Pick<DoughRecord, 'outputs'>): string =>
+  outputs.map((output) => outputWord(say, output)).join(', ');
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */
 export function stateWords(say: Say, dough: DoughForecast, now: number): string {

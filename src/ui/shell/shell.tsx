@@ -38,6 +38,31 @@ const views = (say: Say) =>
 
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
+/** The views that somebody may see. */
+function Views({ person }: { person: Person }) {
+  const say = useWords();
+  const path = usePathname();
+  return (
+    <nav aria-label={say('shell.views')} className="flex flex-wrap gap-0.5 xl:gap-1">
+      {views(say)
+        .filter(({ href }) => maySee(person, href))
+        .map(({ href, name, paths }) => (
+          <a
+            key={href}
+            href={href}
+            aria-current={isHere(path, paths) ? 'page' : undefined}
+            className={clsx(
+              'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
+              isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
+            )}
+          >
+            {name}
+          </a>
+        ))}
+    </nav>
+  );
+}
+
 /** The frame of every page behind the sign-in: where you are, what time it is, who you are. */
 export function Shell({
   house,
@@ -64,7 +89,6 @@ export function Shell({
   useEffect(() => {
     if (units) keepHouseUnits(units);
   }, [units]);
-  const path = usePathname();
   const { night, toggle } = useTheme();
   const leave = async () => {
     await signOut();
@@ -73,7 +97,8 @@ export function Shell({
   return (
     <Who value={person}>
       <ClockProvider made={clock}>
-        <Live personId={person.id} cursor={cursor}>
+        {/* One page is one session's: what one has begun to write is never kept under the name of the next. */}
+        <Live key={sessionId} personId={person.id} cursor={cursor}>
           {/* The service worker keeps the page for this person alone. */}
           <div className="flex min-h-dvh flex-col" data-person={person.id}>
             <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
@@ -85,23 +110,7 @@ export function Shell({
                   name: house.name,
                 })}
               </p>
-              <nav aria-label={say('shell.views')} className="flex flex-wrap gap-0.5 xl:gap-1">
-                {views(say)
-                  .filter(({ href }) => maySee(person, href))
-                  .map(({ href, name, paths }) => (
-                    <a
-                      key={href}
-                      href={href}
-                      aria-current={isHere(path, paths) ? 'page' : undefined}
-                      className={clsx(
-                        'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
-                        isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
-                      )}
-                    >
-                      {name}
-                    </a>
-                  ))}
-              </nav>
+              <Views person={person} />
               <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
                 <LineState />
                 <HouseClock zone={house.zone} />

@@ -45,7 +45,7 @@ export const dough = {
   yieldBecamePiecesWasUsed: 'Yield: {share} became pieces, {share2} was used.',
   ofDough: '{outputWords}, {weight} of dough',
   due: '{value}due {time}',
-  inTheFreezerBy: '{value}in the freezer by {time}',
+  putAwayBy: '{value}put away by {time}',
   noteOnThisDough: 'Note on this dough',
   mixingSheet: 'Mixing sheet',
   plan: 'Plan',

@@ -10,12 +10,12 @@ export const plan = {
   productOutOfThisDough: 'Product {i} out of this dough',
   pieces: 'Pieces',
   product: 'Product',
-  way: 'Fresh or frozen',
+  way: 'Fresh, frozen or kept as dough',
   wayOfPieces:
-    '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} other {{way}}}',
-  frozenBy: 'Frozen by',
-  toFreeze: '{words} to freeze',
-  fromFrozen: '{words} from the freezer',
+    '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} dough_to_cold {kept cold as dough} dough_to_freezer {frozen as dough} dough_from_cold {from dough kept cold} other {from frozen dough}}',
+  putAwayBy: 'Put away by',
+  onItsWay:
+    '{way, select, to_freezer {{words} to freeze} from_freezer {{words} from the freezer} dough_to_cold {dough for {words} to keep cold} dough_to_freezer {dough for {words} to freeze} dough_from_cold {{words} from dough kept cold} other {{words} from frozen dough}}',
   readyOn: 'Ready on',
   leaveOutProduct: 'Leave out product {i}',
   takeTheEarliest: 'Take the earliest',

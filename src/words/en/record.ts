@@ -8,6 +8,7 @@ export const record = {
   orderOfProduct: 'order of {customer}: {product}',
   standingOrder: 'standing order of {customer}: product {product} at {time}',
   standingOnDay: 'standing order {id} on {day}',
+  thrownAway: 'thrown away from stock: {product}',
   closedDay: 'closed day {day}',
   addressOf: 'calendar address of {name}',
   addressOfThePlan: 'calendar address of the plan',

@@ -52,6 +52,7 @@ export const setup = {
   asUsual: 'Reset',
   valueIn: '{setting}, {unit}',
   readings: 'Readings',
+  stock: 'What is kept for later',
   planning: 'Planning',
   calls: 'Calls ahead of time',
   mixing: 'Mixing',

@@ -34,4 +34,9 @@ export const steps = {
   takeOutOfTheFreezer: 'Take out of the freezer',
   toTheProof: 'To the proof',
   thawInTheCold: 'Thaw in the cold',
+  wrapAndKeepCold: 'Wrap, label, keep cold as dough',
+  wrapAndFreeze: 'Wrap, label, freeze as dough',
+  labelWithDoughWeightAndDate: 'label: dough, weight, date, allergens',
+  takeDoughFromTheCold: 'Take the dough from the cold',
+  takeDoughFromTheFreezer: 'Take the dough from the freezer',
 } as const;

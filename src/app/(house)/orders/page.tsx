@@ -13,7 +13,7 @@ export default async function OrdersPage() {
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return (
     <WordsOf areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'orders', 'shaping', 'steps']}>
-      <OrdersView book={book} zone={zone} person={person} />
+      <OrdersView {...{ book, zone, now, person }} />
     </WordsOf>
   );
 }

@@ -244,19 +244,19 @@ describe('orders', () => {
     const [thaw] = (await shown()).filter(({ dueAt }) => dueAt === due);
     const before = await book();
     const stockOf = (of: typeof before) =>
-      of.stock.find(({ productId }) => productId === thaw?.productId)?.pieces ?? 0;
-    const out = { productId: thaw?.productId, pieces: -7, forDue: due };
-    expect((await refusal(runCommand('move-frozen', jonas, { ...out, pieces: 7 }))).message).toMatch(
+      of.stock.find(({ productId }) => productId === thaw?.productId)?.amount ?? 0;
+    const out = { productId: thaw?.productId, amount: -7, forDue: due };
+    expect((await refusal(runCommand('move-stock', jonas, { ...out, amount: 7 }))).message).toMatch(
       /Only what comes out/,
     );
     for (const forDue of ['soon', -1, 1e20, 1e15, 0.5])
-      expect((await refusal(runCommand('move-frozen', jonas, { ...out, forDue }))).message).toMatch(
+      expect((await refusal(runCommand('move-stock', jonas, { ...out, forDue }))).message).toMatch(
         /For which order/,
       );
     const past = { ...out, forDue: (await now()) - MINUTE };
-    expect((await refusal(runCommand('move-frozen', jonas, past))).message).toMatch(/has passed/);
+    expect((await refusal(runCommand('move-stock', jonas, past))).message).toMatch(/has passed/);
     expect(stockOf(await book())).toBe(stockOf(before));
-    await ok(runCommand('move-frozen', jonas, out));
+    await ok(runCommand('move-stock', jonas, out));
     const after = await book();
     expect(stockOf(after)).toBe(stockOf(before) - 7);
     expect(after.demand.find(({ dueAt, pieces }) => dueAt === due && pieces === 7)).toMatchObject({
@@ -268,12 +268,10 @@ describe('orders', () => {
 
   it('take from the freezer no more than there is', async () => {
     const productId = (await book()).stock[0]?.productId;
-    expect((await refusal(runCommand('move-frozen', jonas, { productId, pieces: -900 }))).message).toMatch(
+    expect((await refusal(runCommand('move-stock', jonas, { productId, amount: -900 }))).message).toMatch(
       /only \d+ in the freezer/,
     );
-    const { stock } = await ok<{ stock: number }>(
-      runCommand('move-frozen', jonas, { productId, pieces: 10 }),
-    );
+    const { stock } = await ok<{ stock: number }>(runCommand('move-stock', jonas, { productId, amount: 10 }));
     expect(stock).toBeGreaterThan(10);
   });
 });

@@ -3,11 +3,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/bakery/people';
+import type { StockKind } from '@/core/process/output-way';
 import { stateOf } from '@/core/record/dough';
+import { rowsOf } from '../db/rows';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { runCommand } from '../commands/run';
 import { doughById, doughsDueFrom } from './doughs';
-import { freeFrozen, frozenStock } from './frozen';
+import { freePieces, keepables, stockNow } from './stock';
 import { mixSheet } from './mix';
 import { orderBook } from './orders';
 import { currentProducts } from './products';
@@ -42,11 +44,12 @@ const add = async (...wishes: Wish[]) => {
   return runCommand('add-dough', mara, { clientId: randomUUID(), outputs });
 };
 const added = (...wishes: Wish[]) => ok<{ id: number }>(add(...wishes));
-const stockOf = async (product: string) =>
-  (await frozenStock(house.pool)).find((one) => one.product === product)?.pieces ?? 0;
+const stockOf = async (product: string) => {
+  const item = `p${await idOf(product)}`;
+  return (await stockNow(house.pool)).find((one) => one.item === item)?.amount ?? 0;
+};
 const freeOf = async (product: string) =>
-  (await freeFrozen(house.pool, await doughsDueFrom(house.pool, now))).find((one) => one.product === product)
-    ?.pieces ?? 0;
+  (await freePieces(house.pool, await doughsDueFrom(house.pool, now), now)).get(await idOf(product)) ?? 0;
 const record = (doughId: number, stepKey: string, kind: string, more: object = {}) =>
   runCommand('record-event', mara, { id: randomUUID(), doughId, stepKey, kind, ...more });
 
@@ -133,12 +136,82 @@ describe('pieces from the freezer', () => {
   });
 });
 
+const doughOf = async (product: string, kind: StockKind) => {
+  const own = (await keepables(house.pool)).find(({ name }) => name === product);
+  return (await stockNow(house.pool)).find((one) => one.item === own?.dough && one.kind === kind);
+};
+
+describe('dough that is kept', () => {
+  it('is part of a dough, in stock by weight when it is wrapped, and becomes another product another day', async () => {
+    const { id } = await added(
+      { product: 'Butter crescent', pieces: 60, days: 2 },
+      { product: 'Chocolate roll', pieces: 48, days: 2, way: 'dough-to-cold' },
+    );
+    await workOn(id, (key) => key.endsWith('.keep'));
+    const lot = await doughOf('Butter crescent', 'cold-dough');
+    const dough = await doughById(house.pool, id);
+    const output = dough?.outputs.find(({ way }) => way === 'dough-to-cold');
+    expect(lot?.amount).toBe(Math.round(1000 * (output?.doughKg ?? 0)));
+    expect(lot?.amount).toBeGreaterThan(2000);
+    // The rest of the dough is rolled out for what is fresh.
+    expect(dough?.steps.some(({ step }) => step.kind === 'sheet')).toBe(true);
+
+    const next = await added({ product: 'Butter crescent', pieces: 24, days: 1, way: 'dough-from-cold' });
+    const made = await doughById(house.pool, next.id);
+    expect(made?.steps.some(({ step }) => step.kind === 'mix' || step.turn !== undefined)).toBe(false);
+    const taken = Math.round(1000 * (made?.outputs[0]?.doughKg ?? 0));
+    await workOn(next.id, (key) => key === 'fetch');
+    expect((await doughOf('Chocolate roll', 'cold-dough'))?.amount).toBe((lot?.amount ?? 0) - taken);
+  });
+
+  it('is refused where there is less than that takes, or where it is too old by then', async () => {
+    const much = await refusal(
+      add({ product: 'Butter crescent', pieces: 400, days: 1, way: 'dough-from-cold' }),
+    );
+    expect(much.field).toBe('outputs.0.pieces');
+    expect(much.message).toMatch(/This takes .+ kg of dough\. In the cold, .+ kg of Crescent dough is free/);
+    // Two days in the cold, and no more.
+    const old = await refusal(
+      add({ product: 'Butter crescent', pieces: 12, days: 9, way: 'dough-from-cold' }),
+    );
+    expect(old.message).toMatch(/0 g|0\.0 kg/);
+    const other = await refusal(
+      add({ product: 'Brioche knot', pieces: 12, days: 3, way: 'dough-from-cold' }),
+    );
+    expect(other.message).toMatch(/Brioche dough/);
+  });
+
+  it('is thrown away with a reason, which the house remembers', async () => {
+    const productId = await idOf('Butter crescent');
+    const before = (await doughOf('Butter crescent', 'cold-dough'))?.amount ?? 0;
+    const discard = (more: object) =>
+      runCommand('move-stock', mara, {
+        ...{ productId, kind: 'cold-dough', amount: -500, note: 'got warm', discarded: true },
+        ...more,
+      });
+    expect((await refusal(discard({ note: '' }))).field).toBe('note');
+    expect((await refusal(discard({ amount: 500 }))).field).toBe('amount');
+    expect((await refusal(discard({ amount: -before - 1 }))).message).toMatch(/There is only/);
+    expect((await refusal(discard({ amount: 0 }))).field).toBe('amount');
+    expect((await refusal(discard({ kind: 'soup' }))).field).toBe('kind');
+    await ok(discard({}));
+    expect((await doughOf('Butter crescent', 'cold-dough'))?.amount).toBe(before - 500);
+    const [record] = await rowsOf<{ subject: string; becomes: string }>(
+      house.pool,
+      "SELECT subject, becomes FROM audit WHERE command = 'move-stock' ORDER BY id DESC LIMIT 1",
+    );
+    expect(JSON.stringify(record)).toMatch(/Butter crescent.*500.*got warm/);
+  });
+});
+
 describe('every product of the demo', () => {
-  it('can be frozen and baked from the freezer', async () => {
+  it('can be frozen, as pieces and as dough, and baked from either', async () => {
     const products = await currentProducts(house.pool);
     for (const { name } of products) {
       await ok(add({ product: name, pieces: 30, days: 5, way: 'to-freezer' }));
       await ok(add({ product: name, pieces: 15, days: 6, way: 'from-freezer' }));
+      await ok(add({ product: name, pieces: 40, days: 7, way: 'dough-to-freezer' }));
+      await ok(add({ product: name, pieces: 15, days: 9, way: 'dough-from-freezer' }));
     }
   });
 });
