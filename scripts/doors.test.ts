@@ -82,6 +82,7 @@ const ADDRESS: Partial<Record<Page, string>> = {
   '/dough/[id]': '/dough/5',
   '/dough/[id]/sheet': '/dough/5/sheet',
   '/dough/[id]/cut': '/dough/5/cut',
+  '/dough/[id]/labels': '/dough/5/labels',
   '/batch/[id]': '/batch/1',
   '/formulas/[id]': '/formulas/1',
   '/rooms/[id]': '/rooms/retarder',

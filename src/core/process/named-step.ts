@@ -5,7 +5,8 @@ import { LAMINATE } from './scheme-steps';
 import { BRANCH_STEP_NAMES, COOLING_CAUTION, KIND_CAUTIONS, KIND_NAMES } from './step-words';
 import { freeStepId, type Thread } from './threads';
 
-export type SayWords = (words: Words) => string;
+/** Names things in the house's language; or leaves them messages, which whoever reads them says. */
+export type SayWords = (words: Words) => Words;
 
 /** A step of a kind with its usual values, named in the reader's language: the name is the bakery's own from then on. */
 export function newStep(kind: OwnKind, threads: readonly Thread[], say: SayWords): RouteStep {

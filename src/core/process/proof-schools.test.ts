@@ -4,7 +4,8 @@ import { inEnglish } from '../../../test-support/words';
 import type { Words } from '../codes/coded';
 import { draftRoute } from './product-draft';
 import { productFaults } from './product-faults';
-import { PROOF_SCHOOLS, type ProofSchool, withProof } from './proof-schools';
+import { PROOF_SCHOOLS, type ProofSchool } from './proof-school';
+import { withProof } from './proof-schools';
 import { addBranch, addStep } from './threads';
 
 const say = (words: Words) => (typeof words === 'string' ? words : inEnglish(words));

@@ -1,15 +1,9 @@
 import type { OwnKind, StepBody } from './new-step';
 import { newStep, type SayWords } from './named-step';
+import type { ProofSchool } from './proof-school';
 import type { ProductDraft } from './product-draft';
-import type { Rise, StepKind } from './route';
-import { addStep, removeStep, type Thread } from './threads';
-
-export const PROOF_SCHOOLS = ['warm', 'room', 'cold', 'cold-after-start', 'levain'] as const;
-/**
- * Schools of the final proof: in a warm proofer; at room temperature; overnight in the cold, then warmed up while the oven
- * heats; the same after a start at room temperature; a levain's long one in a cool room.
- */
-export type ProofSchool = (typeof PROOF_SCHOOLS)[number];
+import type { ProductSpec, Rise, StepKind } from './route';
+import { addStep, removeStep, routeOf, type Thread, threadsOf } from './threads';
 
 type Window = readonly [shortest: number, best: number, longest: number];
 type Part = { kind: Extract<OwnKind, 'proof' | 'retard' | 'rest' | 'move'> } & Partial<StepBody>;
@@ -74,4 +68,20 @@ export function withProof(
   const isLevain = proof?.yeast === 'levain';
   const rise = school === 'levain' ? LEVAIN_RISE : proof && !isLevain ? proof : YEAST_RISE;
   return { output, rises: { ...draft.rises, proof: rise } };
+}
+
+/** A product whose pieces are proofed by another school, for one dough; the steps of its own are as the product has them. */
+export function proofedBy<Product extends ProductSpec>(
+  school: ProofSchool | null,
+  product: Product,
+): Product {
+  if (school === null) return product;
+  const { route } = product;
+  const [dough, output] = [threadsOf(route.dough), threadsOf(route.output)];
+  const { output: threads, rises } = withProof(
+    { dough, output, rises: product.rises ?? {} },
+    school,
+    (words) => words,
+  );
+  return { ...product, rises, route: { ...route, output: routeOf(threads) } };
 }

@@ -1,4 +1,4 @@
-import { coded } from '../codes/coded';
+import { coded, type Words } from '../codes/coded';
 import { Fault } from '../codes/fault';
 import type { PieceSize } from '../cutting/piece';
 import { pieceArea } from '../cutting/piece';
@@ -7,7 +7,6 @@ import { STAGE_KINDS } from '../formula/formula';
 import type { IngredientBook } from '../formula/ingredient';
 import { laminatedDensity } from '../lamination/stack';
 import { schemeName, type Scheme, type Turn } from '../lamination/scheme';
-import type { SayWords } from '../process/named-step';
 import type { PieceSpec, Rise, RisePhase } from '../process/route';
 import type { ShapeKind } from '../shaping/shapes';
 import type { Range, RecipeAmount, RecipeReading } from './reading';
@@ -46,7 +45,7 @@ const FRESH_FOR = 240;
  */
 export function recipeProduct(
   reading: RecipeReading,
-  { name, book, say }: { name: string; book: IngredientBook; say: SayWords },
+  { name, book, say }: { name: string; book: IngredientBook; say: (words: Words) => string },
 ): RecipeProduct {
   const weighed = reading.amounts.filter(({ ingredient, grams }) => ingredient !== null && grams !== null);
   const isFlour = ({ ingredient }: RecipeAmount) => book.get(ingredient ?? '')?.kind === 'flour';

@@ -24,6 +24,7 @@ export const PAGES = {
   '/dough/[id]': ALL,
   '/dough/[id]/sheet': CREW,
   '/dough/[id]/cut': CREW,
+  '/dough/[id]/labels': CREW,
   '/batches': CREW,
   '/batch/[id]': CREW,
   '/formulas': CREW,

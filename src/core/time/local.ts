@@ -110,6 +110,10 @@ export function dayMonth(at: Instant, zone: string): string {
   return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
 }
 
+/** Day, month and year, for what is kept by others: `27 Oct 2026`. */
+export const fullDate = (at: Instant, zone: string): string =>
+  `${dayMonth(at, zone)} ${formatLocal(at, zone).slice(0, 4)}`;
+
 /** `06:30`, for a minute of the day. */
 export function clockOfDay(minute: number): string {
   const two = (n: number) => String(n).padStart(2, '0');

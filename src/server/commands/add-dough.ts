@@ -12,6 +12,8 @@ import {
   OUTPUT_WAYS,
   type OutputWay,
 } from '@/core/process/output-way';
+import { PROOF_SCHOOLS, type ProofSchool } from '@/core/process/proof-school';
+import { proofedBy } from '@/core/process/proof-schools';
 import { canShareDough } from '@/core/process/route';
 import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { fromNow, weight } from '@/core/units/format';
@@ -38,6 +40,8 @@ interface DoughInput {
   outputs: { productId: number; pieces: number; due: string; way?: OutputWay }[];
   /** Steps that are left out of it, by their ids in the route. */
   without?: string[];
+  /** By which school its pieces are proofed, where it is not the products' own. */
+  school?: ProofSchool;
   /** Said once more, though the same dough is in the plan already. */
   again?: boolean;
   /** Late is better than not at all: ways out are looked for afterwards. */
@@ -68,6 +72,7 @@ const schema = Joi.object<DoughInput>({
       'any.required': asText(coded('refusals.aDoughHasAtLeastOne')),
     }),
   without: Joi.array().items(Joi.string().max(40)).max(40).unique(),
+  school: Joi.string().valid(...PROOF_SCHOOLS),
   again: Joi.boolean(),
   late: Joi.boolean(),
 });
@@ -100,7 +105,8 @@ async function readOutputs(
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
       throw new Refusal(coded('refusals.thePlanReachesDaysAhead', { daysAhead }), `outputs.${i}.due`);
     }
-    return { product: productOn(way, product), whole: product, pieces, dueAt, way };
+    const proofed = proofedBy(input.school ?? null, product);
+    return { product: productOn(way, proofed), whole: product, pieces, dueAt, way };
   });
 }
 
@@ -238,7 +244,8 @@ export const addDough = command<DoughInput, { id: number; name: string }, Found>
     await refuseNotKept(context, outputs);
     if (!input.again) await refuseTwin(context, outputs);
     return searching(context, async () => {
-      const dough = await provisional(db, outputs, leftOut(outputs, input.without ?? []));
+      const school = input.school ? [{ kind: 'proof-school' as const, target: input.school }] : [];
+      const dough = await provisional(db, outputs, [...leftOut(outputs, input.without ?? []), ...school]);
       return { dough, place: await findPlace(db, dough, { now, late: input.late ?? false }) };
     });
   },

@@ -100,6 +100,40 @@ describe('adding a dough', () => {
       /cannot be left out/,
     );
     await ok(runCommand('remove-dough', mara, { doughId: id }));
+    // What was left out stays so when it is put back, and so it is planned.
+    await ok(runCommand('restore-dough', mara, { doughId: id }));
+    expect((await doughById(house.pool, id))?.steps.map(({ key }) => key)).toEqual(keys);
+    await ok(runCommand('remove-dough', mara, { doughId: id }));
+  });
+
+  it('proofs one dough by another school than its product, here and when something is recorded of it', async () => {
+    const input = { ...dough('Butter crescent', 45, '2026-11-24T06:30'), school: 'room' };
+    const { id } = await ok<{ id: number }>(runCommand('add-dough', mara, input));
+    const proofs = async (doughId: number) =>
+      (await doughById(house.pool, doughId))?.steps.filter(({ step }) => step.kind === 'proof') ?? [];
+    const [room] = await proofs(id);
+    expect(room?.step.place).toBe('room');
+    expect(room?.uses.some(({ setting }) => setting !== undefined)).toBe(false);
+    expect((await doughById(house.pool, id))?.steps.some(({ key }) => key.endsWith('.night'))).toBe(false);
+    await ok(
+      runCommand('record-event', mara, {
+        id: randomUUID(),
+        doughId: id,
+        stepKey: room?.key,
+        kind: 'note',
+        text: 'x',
+      }),
+    );
+    // Every other dough of the product is as the product is.
+    const usual = await ok<{ id: number }>(
+      runCommand('add-dough', mara, dough('Butter crescent', 45, '2026-11-25T06:30')),
+    );
+    expect((await proofs(usual.id))[0]?.step.place).not.toBe('room');
+    await ok(runCommand('remove-dough', mara, { doughId: id }));
+    await ok(runCommand('restore-dough', mara, { doughId: id }));
+    expect((await proofs(id))[0]?.step.place).toBe('room');
+    expect((await refusal(runCommand('add-dough', mara, { ...input, school: 'oven' }))).field).toBe('school');
+    for (const doughId of [id, usual.id]) await ok(runCommand('remove-dough', mara, { doughId }));
   });
 
   it('makes one dough of a form sent twice', async () => {

@@ -1,7 +1,10 @@
 import { coded } from '@/core/codes/coded';
+import { schoolOf } from '@/core/process/changes';
 import { productOn } from '@/core/process/product-on';
+import { proofedBy } from '@/core/process/proof-schools';
 import Joi from 'joi';
 import { MINUTE } from '@/core/time/local';
+import { changesOf } from '../store/doughs';
 import { productVersions } from '../store/products';
 import { command, Refusal } from './command';
 import { findPlace, type FoundPlace, takePlace } from './plan-dough';
@@ -57,19 +60,28 @@ export const restoreDough = command<DoughRef, { name: string }, Back>({
     if (first.started) return { name, place: null };
     if (rows.some((row) => row.dueAt.getTime() <= now + MINUTE))
       throw new Refusal(coded('refusals.itsTimeHasPassed'), 'doughId');
-    const products = await productVersions(
-      db,
-      rows.map((row) => row.versionId),
-    );
+    const [products, decided] = await Promise.all([
+      productVersions(
+        db,
+        rows.map((row) => row.versionId),
+      ),
+      changesOf(db, [id]),
+    ]);
+    const changes = decided.get(id) ?? [];
     const outputs = rows.flatMap(({ id: outputId, versionId, pieces, dueAt, way }) => {
       const product = products.get(versionId);
       return product
-        ? { id: outputId, product: productOn(way, product), pieces, dueAt: dueAt.getTime() }
+        ? {
+            id: outputId,
+            product: productOn(way, proofedBy(schoolOf(changes), product)),
+            pieces,
+            dueAt: dueAt.getTime(),
+          }
         : [];
     });
     return searching(context, async () => ({
       name,
-      place: await findPlace(db, { id, name, outputs }, { now }),
+      place: await findPlace(db, { id, name, outputs, changes }, { now }),
     }));
   },
   async run({ db, person, now }, { doughId: id }, { name, place }) {

@@ -16,9 +16,11 @@ import {
 } from '@/core/process/expand';
 import { productOn } from '@/core/process/product-on';
 import { type OutputWay, keepsDough } from '@/core/process/output-way';
+import type { ProofSchool } from '@/core/process/proof-school';
+import { proofedBy } from '@/core/process/proof-schools';
 import type { ProductSpec } from '@/core/process/route';
 import { type ChosenMachines, onMachines } from '@/core/process/on-machines';
-import { type DoughChange, extraLoads, withChanges } from '@/core/process/changes';
+import { type DoughChange, extraLoads, schoolOf, withChanges } from '@/core/process/changes';
 import { inLabelOrder } from '@/core/shaping/dressing';
 import { remembered } from '../remembered';
 import { broughtIn } from './contents';
@@ -100,7 +102,8 @@ async function assemble(
     const own = rows.filter((row) => row.doughId === id);
     const times = planned.get(id) ?? (new Map() as StepTimes);
     const more = (outputId: number) => extraLoads(changes.get(id) ?? [], outputId);
-    const outputs = own.map((row) => plannedOutput(row, products, times, more(row.id)));
+    const school = schoolOf(decided.get(id) ?? []);
+    const outputs = own.map((row) => plannedOutput(row, products, times, { more: more(row.id), school }));
     return { id, first: own[0], times, outputs, expanded: expandedOnce(outputs, takes) };
   });
   const mixed = await reallyMixed(db, events, new Map(sized.map(({ id, expanded }) => [id, expanded])));
@@ -144,20 +147,22 @@ async function assemble(
 /** Expanded doughs that are remembered, with what they are made of: all that a board has, and as many supposed. */
 const expansions = remembered<{ expanded: ExpandedDough; outputs: readonly OutputOnItsWay[] }>(200);
 
-type OutputOnItsWay = DoughOutput & { way: OutputWay };
+/** An output on its way, and by which school its pieces are proofed; null: by the product's. */
+type OutputOnItsWay = DoughOutput & { way: OutputWay; school: ProofSchool | null };
 
 interface OutputVersion {
   id: number;
   versionId: number;
   pieces: number;
   way: OutputWay;
+  school: ProofSchool | null;
   loads?: number;
 }
 
 /** Product versions never change, so a dough's steps and sizes follow from what is in the key. */
 const expansionKey = (outputs: readonly OutputVersion[], takes: Sizes): string =>
   JSON.stringify([
-    outputs.map(({ id, versionId, pieces, way, loads }) => [id, versionId, pieces, way, loads ?? 0]),
+    outputs.map((one) => [one.id, one.versionId, one.pieces, one.way, one.loads ?? 0, one.school]),
     takes,
   ]);
 
@@ -195,12 +200,13 @@ export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | n
     sizes(db),
     plannedSteps(db, [id]),
     floorEvents(db, [id]),
-    changesOf(db, [id], new Map()),
+    changesOf(db, [id]),
   ]);
   const times = planned.get(id) ?? (new Map() as StepTimes);
+  const school = schoolOf(decided.get(id) ?? []);
   const outputs = rows.map(({ id: outputId, versionId, pieces, way }) => {
     const loads = loadsAmong([...times.keys()], outputId);
-    return { ...{ id: outputId, versionId, pieces, way }, ...(loads > 0 ? { loads } : {}) };
+    return { ...{ id: outputId, versionId, pieces, way, school }, ...(loads > 0 ? { loads } : {}) };
   });
   const known = expansions.peek(expansionKey(outputs, takes));
   if (!known) {
@@ -247,20 +253,21 @@ function plannedOutput(
   { id, doughId, versionId, pieces, dueAt, way }: OutputRow,
   products: ReadonlyMap<number, ProductVersion>,
   times: StepTimes,
-  more: number,
+  { more, school }: { more: number; school: ProofSchool | null },
 ) {
   const product = products.get(versionId);
   if (!product) throw new Error(`Dough ${doughId} names product version ${versionId}, which is not there.`);
-  const output = { id, product: productOn(way, product), pieces, way, dueAt: dueAt.getTime() };
+  const proofed = productOn(way, proofedBy(school, product));
+  const output = { id, product: proofed, pieces, way, school, dueAt: dueAt.getTime() };
   const settled = loadsAmong([...times.keys()], id);
   return settled > 0 ? { ...output, loads: settled + more } : output;
 }
 
 /** Changes of doughs that are decided, and those that are supposed. */
-async function changesOf(
+export async function changesOf(
   db: Db,
   ids: readonly number[],
-  supposed: ReadonlyMap<number, readonly DoughChange[]>,
+  supposed: ReadonlyMap<number, readonly DoughChange[]> = new Map(),
 ): Promise<Map<number, DoughChange[]>> {
   const rows = await rowsOf<DoughChange & { doughId: number }>(
     db,

@@ -15,6 +15,10 @@ export interface MixedWeights {
 const isChange = (data: FloorEvent['data']): data is MixChange =>
   data?.kind === 'weighed' || data?.kind === 'adjusted' || data?.kind === 'swapped';
 
+/** What was done differently while a dough was mixed, as far as it still counts. */
+export const mixChanges = (events: readonly FloorEvent[]): MixChange[] =>
+  effectiveEvents(events).flatMap(({ data }) => (isChange(data) ? [data] : []));
+
 /**
  * What doughs weigh that were mixed otherwise than their sheets say, by dough. Those of which nothing of this is recorded
  * are left out, and cost nothing.
@@ -27,7 +31,7 @@ export async function reallyMixed(
   const touched = [...events].flatMap(([id, all]) => {
     const size = expanded.get(id);
     if (!size || !all.some(({ data }) => isChange(data))) return [];
-    const changes = effectiveEvents(all).flatMap(({ data }) => (isChange(data) ? [data] : []));
+    const changes = mixChanges(all);
     return changes.length > 0 ? [{ id, size, changes }] : [];
   });
   if (touched.length === 0) return new Map();

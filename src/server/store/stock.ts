@@ -23,23 +23,28 @@ const KIND_OF_WAY = `CASE WHEN o.way IN ('to-freezer', 'from-freezer') THEN 'pie
        WHEN o.way IN ('dough-to-cold', 'dough-from-cold') THEN 'cold-dough' ELSE 'frozen-dough' END`;
 const NEWEST = 'v.version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)';
 
+/** Minutes for which what is kept keeps, by kind. */
+export async function keepMinutes(db: Db): Promise<Record<StockKind, number>> {
+  const { piecesKeep, coldDoughKeeps, frozenDoughKeeps } = await houseSettings(db);
+  const day = 24 * 60;
+  return {
+    ...{ pieces: piecesKeep * day, 'cold-dough': coldDoughKeeps * 60 },
+    'frozen-dough': frozenDoughKeeps * day,
+  };
+}
+
 /** Everything that is kept for later, with its lots, the oldest first. */
 export async function stockNow(db: Db): Promise<Stock[]> {
-  const [rows, { piecesKeep, coldDoughKeeps, frozenDoughKeeps }] = await Promise.all([
+  const [rows, keeps] = await Promise.all([
     rowsOf<Omit<StockMove, 'at'> & { at: Date }>(
       db,
       'SELECT item, kind, amount, at, dough_id AS doughId FROM stock_move ORDER BY at, id',
     ),
-    houseSettings(db),
+    keepMinutes(db),
   ]);
-  const day = 24 * 60;
   return stockAfter(
     rows.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
-    {
-      pieces: piecesKeep * day,
-      'cold-dough': coldDoughKeeps * 60,
-      'frozen-dough': frozenDoughKeeps * day,
-    },
+    keeps,
   );
 }
 

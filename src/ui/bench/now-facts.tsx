@@ -54,6 +54,11 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
         {step.step.check && <p>{say('bench.lookFor', { check: say.coded(step.step.check) })}</p>}
         <DressingLines {...{ dough, step, outputs }} />
         <Declared {...{ step, outputs }} />
+        {step.step.stock === 'in' && (
+          <a href={`/dough/${dough.id}/labels`} className="justify-self-start text-lg underline">
+            {say('bench.printLabels')}
+          </a>
+        )}
         {step.step.optional && <p className="text-lg text-quiet">{say('bench.canBeLeftOut')}</p>}
         {step.step.method && <p className="max-w-xl text-lg whitespace-pre-line">{step.step.method}</p>}
         {step.step.caution && (

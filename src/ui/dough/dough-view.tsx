@@ -139,6 +139,12 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
             {say('dough.mixingSheet')}
           </a>
         )}
+        <a
+          href={`/dough/${dough.id}/labels`}
+          className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+        >
+          {say('dough.labels')}
+        </a>
         <a href="/plan" className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4">
           {say('dough.plan')}
         </a>

@@ -1,7 +1,10 @@
 'use client';
 
 import { Plus } from 'lucide-react';
+import { goesToStock } from '@/core/process/output-way';
+import { PROOF_SCHOOLS } from '@/core/process/proof-school';
 import { Button } from '../kit/button';
+import { Choice } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { OutputFields } from './output-fields';
@@ -57,6 +60,7 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
         <Plus aria-hidden size={16} />
         {say('plan.anotherProductOutOfThe')}
       </Button>
+      {lines.some(({ way }) => !goesToStock(way)) && <SchoolChoice adding={adding} />}
       <LeftOut {...{ adding, products }} />
       {trouble && !isNamed && (
         <p role="alert" className="text-lg text-warn">
@@ -74,6 +78,25 @@ function AddDoughForm({ onOpenChange, onAdded, products, zone, now }: Props) {
         </Button>
       </div>
     </form>
+  );
+}
+
+/** How the pieces of this dough are proofed, where that is another way than the product's. */
+function SchoolChoice({ adding }: { adding: AddingDough }) {
+  const say = useWords();
+  return (
+    <Choice
+      label={say('plan.proof')}
+      value={adding.school ?? ''}
+      options={[
+        { id: '', name: say('plan.proofAsUsual') },
+        ...PROOF_SCHOOLS.map((id) => ({
+          id,
+          name: say('common.proofOf', { school: id.replaceAll('-', '_') }),
+        })),
+      ]}
+      onChoose={(id) => adding.setSchool(PROOF_SCHOOLS.find((one) => one === id) ?? null)}
+    />
   );
 }
 

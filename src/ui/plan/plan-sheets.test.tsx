@@ -209,8 +209,11 @@ describe('a dough to be added', () => {
     const { user } = show(form());
     await user.type(await screen.findByLabelText('Pieces'), '120');
     await user.click(screen.getByLabelText('Degas'));
+    await user.selectOptions(screen.getByLabelText('Proof'), 'at room temperature');
     await user.click(button('Add dough'));
-    await waitFor(() => expect(house.sent.at(-1)?.input).toMatchObject({ without: ['degas'] }));
+    await waitFor(() =>
+      expect(house.sent.at(-1)?.input).toMatchObject({ without: ['degas'], school: 'room' }),
+    );
     await user.selectOptions(screen.getByLabelText('Product'), 'Plum danish');
     expect(screen.queryByText('Leave out of this dough')).toBeNull();
   });

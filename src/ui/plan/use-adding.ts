@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { OptionalStep } from '@/core/process/left-out';
 import type { OutputWay } from '@/core/process/output-way';
+import type { ProofSchool } from '@/core/process/proof-school';
 import { addLocalDays, formatLocal } from '@/core/time/local';
 import { localText } from '../kit/day-time';
 import { send } from '../live/command';
@@ -52,6 +53,7 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [busy, setBusy] = useState(false);
   const [without, setWithout] = useState<readonly string[]>([]);
+  const [school, setSchool] = useState<ProofSchool | null>(null);
   const change = (nth: number, part: Partial<OutputDraft>) =>
     setLines(lines.map((line, i) => (i === nth ? { ...line, ...part } : line)));
 
@@ -66,6 +68,7 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
     const answer = await send('add-dough', {
       ...{ clientId, outputs, ...how },
       ...(without.length > 0 ? { without } : {}),
+      ...(school ? { school } : {}),
     });
     setBusy(false);
     if (answer.ok) return onAdded((answer.result as { id: number }).id);
@@ -77,7 +80,7 @@ export function useAdding({ first, zone, now, onAdded }: Adding) {
     });
   };
   return {
-    ...{ lines, trouble, busy, without, change, add },
+    ...{ lines, trouble, busy, without, school, setSchool, change, add },
     leaveOut: (id: string) =>
       setWithout(without.includes(id) ? without.filter((one) => one !== id) : [...without, id]),
     troubleAt: (nth: number, part: keyof OutputDraft | 'due') =>

@@ -1,7 +1,8 @@
 'use client';
 
 import type { ProductDraft } from '@/core/process/product-draft';
-import { PROOF_SCHOOLS, withProof } from '@/core/process/proof-schools';
+import { PROOF_SCHOOLS } from '@/core/process/proof-school';
+import { withProof } from '@/core/process/proof-schools';
 import { Choice } from '../kit/field';
 import { useWords } from '../kit/words';
 
@@ -15,7 +16,7 @@ export function ProofChoice({ draft, onChange }: Props) {
   const say = useWords();
   const schools = PROOF_SCHOOLS.map((id) => ({
     id,
-    name: say('product.proofOf', { school: id.replaceAll('-', '_') }),
+    name: say('common.proofOf', { school: id.replaceAll('-', '_') }),
   }));
   return (
     <div className="max-w-md">

@@ -23,6 +23,7 @@ export const bench = {
   take: 'Take {what}',
   hasTakeIt: '{name} has {what}; take it',
   take2: 'take',
+  printLabels: 'Print labels',
   canBeLeftOut: 'This dough can do without it: then skip it.',
   atSpeeds: '{slow} at first speed, {fast} at second',
   mark: 'Mark: <b>{mark}</b>',

@@ -18,4 +18,6 @@ export const common = {
   cupsAndSpoons: 'Cups and spoons',
   at: '{name} at {celsius}',
   understood: 'Understood',
+  proofOf:
+    '{school, select, warm {warm, in the proofer} room {at room temperature} cold {overnight in the cold, then warmed up} cold_after_start {a start in the room, then overnight in the cold} levain {levain, 12 h in a cool room} other {{school}}}',
 } as const;

@@ -47,6 +47,7 @@ export const dough = {
   due: '{value}due {time}',
   putAwayBy: '{value}put away by {time}',
   noteOnThisDough: 'Note on this dough',
+  labels: 'Labels',
   mixingSheet: 'Mixing sheet',
   plan: 'Plan',
   aPromiseOfThisDough: 'A promise of this dough is out of reach, even at its shortest waits.',

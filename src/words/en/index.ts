@@ -15,6 +15,7 @@ import { handover } from './handover';
 import { heat } from './heat';
 import { house } from './house';
 import { kit } from './kit';
+import { labels } from './labels';
 import { lamination } from './lamination';
 import { live } from './live';
 import { meetings } from './meetings';
@@ -62,6 +63,7 @@ export const en = {
   heat,
   house,
   kit,
+  labels,
   lamination,
   live,
   meetings,

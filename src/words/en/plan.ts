@@ -10,6 +10,8 @@ export const plan = {
   productOutOfThisDough: 'Product {i} out of this dough',
   pieces: 'Pieces',
   product: 'Product',
+  proof: 'Proof',
+  proofAsUsual: 'as the product',
   way: 'Fresh, frozen or kept as dough',
   wayOfPieces:
     '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} dough_to_cold {kept cold as dough} dough_to_freezer {frozen as dough} dough_from_cold {from dough kept cold} other {from frozen dough}}',

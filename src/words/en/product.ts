@@ -272,8 +272,6 @@ export const product = {
   holdsMoreThanNothing: 'Enter how much of the machine it takes.',
   changeTheProof: 'Change the proof',
   asBelow: 'as in the steps below',
-  proofOf:
-    '{school, select, warm {warm, in the proofer} room {at room temperature} cold {overnight in the cold, then warmed up} cold_after_start {a start in the room, then overnight in the cold} levain {levain, 12 h in a cool room} other {{school}}}',
   nobodyEndsIt: 'Nobody ends this wait. Add a step behind it, such as Move or Finish.',
   nobodyKnowsWhenItHasRisen:
     'It ends when the dough has risen, but nothing is entered of that rise. Enter it under Rises.',

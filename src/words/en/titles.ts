@@ -12,6 +12,7 @@ export const titles = {
   house: 'House',
   ingredients: 'Ingredients',
   lamination: 'Lamination',
+  labels: 'Labels',
   mixingSheet: 'Mixing sheet',
   newFormula: 'New formula',
   orders: 'Orders',

@@ -1,0 +1,51 @@
+import clsx from 'clsx';
+import { Fragment } from 'react';
+import type { GoodsLabel } from '@/core/wire/label';
+import { fullDate } from '@/core/time/local';
+import { weight } from '@/core/units/format';
+import { useWords } from '../kit/words';
+import { type LabelSize, textSize } from './label-sizes';
+
+/** One label as it is printed: name, ingredients by weight with allergens in bold, what it contains, dates, batch. */
+export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: LabelSize; zone: string }) {
+  const say = useWords();
+  const { product, kept, ingredients, contains, batch, madeAt, bestBefore, doughGrams } = label;
+  const isDough = kept === 'cold-dough' || kept === 'frozen-dough';
+  const characters = ingredients.reduce((sum, { name }) => sum + name.length + 2, 0);
+  return (
+    <article
+      aria-label={product}
+      className={clsx('label-face', `label-${size}`, `label-text-${textSize(size, characters)}`)}
+    >
+      <h2 className="label-name">{isDough ? say('labels.asDough', { dough: product }) : product}</h2>
+      <p>
+        {say.rich('labels.ingredients', {
+          list: () =>
+            ingredients.map(({ name, allergens }, i) => (
+              <Fragment key={name}>
+                {i > 0 && ', '}
+                {allergens.length > 0 ? <b>{name.toLowerCase()}</b> : name.toLowerCase()}
+              </Fragment>
+            )),
+        })}
+      </p>
+      {contains.length > 0 && (
+        <p className="font-bold">{say('labels.contains', { allergens: contains.join(', ') })}</p>
+      )}
+      {kept !== null && <p>{say('labels.keep', { isFrozen: kept !== 'cold-dough' })}</p>}
+      <p className="label-dates">
+        <span>
+          {say('labels.made', {
+            kept: kept === null ? 'fresh' : kept.replace('-', '_'),
+            day: fullDate(madeAt, zone),
+          })}
+        </span>
+        <b>{say('labels.bestBefore', { day: fullDate(bestBefore, zone) })}</b>
+        <span>
+          {say('labels.batch', { batch })}
+          {isDough && `, ${weight(doughGrams / 1000)}`}
+        </span>
+      </p>
+    </article>
+  );
+}
