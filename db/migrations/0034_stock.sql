@@ -12,3 +12,7 @@ ALTER TABLE dough_output
   MODIFY COLUMN way ENUM(
     'fresh', 'to-freezer', 'from-freezer', 'dough-to-cold', 'dough-to-freezer', 'dough-from-cold', 'dough-from-freezer'
   ) NOT NULL DEFAULT 'fresh';
+INSERT IGNORE INTO house_value (name, value, unit, note) VALUES
+  ('pieces_keep', 30, 'days', 'How long shaped pieces keep in the freezer: two to six weeks.'),
+  ('cold_dough_keeps', 48, 'h', 'How long a finished dough keeps in the cold: one to two days.'),
+  ('frozen_dough_keeps', 21, 'days', 'How long a finished dough keeps in the freezer.');

@@ -6,12 +6,14 @@ import type { Instant } from '../time/local';
 export const MACHINE_KINDS = [
   'mixer',
   'bench',
+  'divider',
   'sheeter',
   'retarder',
   'freezer',
   'blast',
   'proofer',
   'oven',
+  'rack',
   'tray',
   'tin',
 ] as const;
@@ -111,8 +113,11 @@ export interface Equipment {
   places: readonly PlaceOfKind[];
 }
 
-/** Kinds that do what another does as well: a blast freezer freezes, and faster. */
-const ALSO: Partial<Record<MachineKind, readonly MachineKind[]>> = { freezer: ['blast'] };
+/** Kinds that do what another does as well: a blast freezer freezes, and faster; what a divider does is done by hand at a bench. */
+const ALSO: Partial<Record<MachineKind, readonly MachineKind[]>> = {
+  freezer: ['blast'],
+  divider: ['bench'],
+};
 const ALSO_PLACES: Partial<Record<PlaceKind, readonly PlaceKind[]>> = {
   retarder: ['fridge'],
   freezer: ['blast'],

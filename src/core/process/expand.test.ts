@@ -46,7 +46,7 @@ describe('expanding a dough', () => {
 
   it('holds trays and tins from makeup to the end of cooling, and no longer', () => {
     const product = { ...SMALL_PRODUCT, piece: { ...SMALL_PRODUCT.piece, tins: 2 } };
-    const carriers = ['tray', 'tin'] as const;
+    const carriers = ['rack', 'tray', 'tin'] as const;
     const { steps } = expandDough([{ id: 1, product, pieces: 40 }], { ...SMALL_SIZES, carriers });
     const held = (carrier: string) =>
       steps
@@ -54,6 +54,7 @@ describe('expanding a dough', () => {
         .map(({ step }) => step.kind);
     expect(held('tray')).toEqual(['shape', 'proof', 'load', 'bake']);
     expect(held('tin')).toEqual(held('tray'));
+    expect(held('rack')).toEqual(held('tray'));
     const shape = steps.find(({ step }) => step.kind === 'shape');
     expect(shape?.uses).toContainEqual({ resource: 'tray', amount: traysFor(output(1, 40)) });
     expect(shape?.uses).toContainEqual({ resource: 'tin', amount: 80 });

@@ -78,13 +78,13 @@ export interface Sizes {
   ovenTrays: number;
   /** Kilograms of dough before butter in one bowl of the largest mixer. */
   bowlKg: number;
-  /** What pieces stand on or in and the house counts: trays, tins. Nothing is held of what it does not count. */
+  /** What pieces stand on or in and the house counts: trays, the racks that these are on, tins. Nothing is held of what it does not count. */
   carriers: readonly Carrier[];
   cutting: CuttingHouse;
 }
 
 /** What pieces stand on or in, from makeup until they have cooled. */
-export type Carrier = Extract<MachineKind, 'tray' | 'tin'>;
+export type Carrier = Extract<MachineKind, 'rack' | 'tray' | 'tin'>;
 
 export const CREW = 'crew';
 
@@ -285,7 +285,7 @@ function usesOf(
   { piece }: ProductSpec,
   carriers: readonly Carrier[],
 ): Use[] {
-  const amounts: Record<Carrier, number> = { tray: trays, tin: pieces * (piece.tins ?? 0) };
+  const amounts: Record<Carrier, number> = { rack: trays, tray: trays, tin: pieces * (piece.tins ?? 0) };
   return carriers
     .filter((id) => amounts[id] > 0)
     .map((id) => ({

@@ -39,6 +39,14 @@ const more = (...machines: Equipment['machines']): Equipment => {
   return { ...ONE_OF_EACH, machines: [...ONE_OF_EACH.machines, ...machines] };
 };
 
+describe('a step at a divider', () => {
+  it('is on the house’s divider, and at a bench by hand where it has none', () => {
+    const divided = holding(['mix', 'divider']);
+    expect(machineOf(on(ONE_OF_EACH, divided)('mix'))).toBe('bench');
+    expect(machineOf(on(more(machine('divider', { id: 'press' })), divided)('mix'))).toBe('press');
+  });
+});
+
 describe('a step that may be on some machines only', () => {
   const big = machine('oven', { id: 'big' });
   const small = machine('oven', { id: 'small' });

@@ -62,12 +62,14 @@ export const unitOf = (kind: MachineKind, count: number): string => wordsIn('en'
 const UNITS = {
   mixer: 'house.bowls',
   bench: 'house.tables',
+  divider: 'house.tables',
   sheeter: 'house.tables',
   retarder: 'house.shelves',
   freezer: 'house.shelves',
   blast: 'house.shelves',
   proofer: 'house.trays',
   oven: 'house.trays',
+  rack: 'house.trays',
   tray: 'house.trays',
   tin: 'house.tins',
 } as const satisfies Record<MachineKind, `house.${string}`>;

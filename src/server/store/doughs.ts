@@ -292,7 +292,7 @@ export async function sizes(db: Db): Promise<HouseSizes> {
   return {
     ovenTrays: Math.max(1, ...of('oven').map(({ capacity }) => capacity)),
     bowlKg: mixers.length > 0 ? Math.max(...mixers) : Infinity,
-    carriers: (['tray', 'tin'] as const).filter((kind) => of(kind).length > 0),
+    carriers: (['rack', 'tray', 'tin'] as const).filter((kind) => of(kind).length > 0),
     cutting: { table, laying, benchLength, blockKg: settings.blockKg },
     equipment: all,
   };

@@ -21,8 +21,15 @@ describe('a new machine', () => {
     const kind = await screen.findByLabelText<HTMLSelectElement>('What it is');
     expect([...kind.options].map(({ value }) => value)).toEqual([...MACHINE_KINDS]);
     const takes = {
-      ...{ mixer: 'bowls', bench: 'tables', sheeter: 'tables', retarder: 'shelves', freezer: 'shelves' },
-      ...{ blast: 'shelves', proofer: 'trays', oven: 'trays', tray: 'trays', tin: 'tins' },
+      ...{
+        mixer: 'bowls',
+        bench: 'tables',
+        sheeter: 'tables',
+        divider: 'tables',
+        retarder: 'shelves',
+        freezer: 'shelves',
+      },
+      ...{ blast: 'shelves', proofer: 'trays', oven: 'trays', rack: 'trays', tray: 'trays', tin: 'tins' },
     };
     for (const one of MACHINE_KINDS) {
       await user.selectOptions(kind, one);

@@ -7,8 +7,9 @@ export const unitWords = (say: Say, count = 2): Record<MachineKind, string> => {
   const shelves = say('house.shelves', { count });
   const trays = say('house.trays', { count });
   return {
-    ...{ mixer: say('house.bowls', { count }), bench: tables, sheeter: tables },
+    ...{ mixer: say('house.bowls', { count }), bench: tables, divider: tables, sheeter: tables },
     ...{ retarder: shelves, freezer: shelves, blast: shelves, proofer: trays, oven: trays, tray: trays },
+    rack: trays,
     tin: say('house.tins', { count }),
   };
 };

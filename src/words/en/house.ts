@@ -144,6 +144,8 @@ export const house = {
   kindBlast: 'Blast freezer',
   kindProofer: 'Proofer',
   kindOven: 'Oven',
+  kindDivider: 'Divider',
+  kindRack: 'Racks',
   kindTray: 'Trays',
   kindTin: 'Tins',
   leastDoughInABowl: 'Least dough in a bowl, kg',
