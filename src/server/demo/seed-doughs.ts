@@ -14,7 +14,7 @@ import { risesOf, sizes } from '../store/doughs';
 import { machines, shifts } from '../store/house';
 import { today } from '../store/places';
 import { currentProducts } from '../store/products';
-import { DOUGHS, ZONE } from './bakery';
+import { WEEK, ZONE } from './bakery';
 import { history } from './history';
 
 /** Moves of the engine for each dough of the demo: a number, not a time, so that the demo is the same everywhere. */
@@ -36,7 +36,7 @@ async function demoHouse(db: Db, now: Instant) {
 }
 
 type DemoHouse = Awaited<ReturnType<typeof demoHouse>>;
-type DemoDough = (typeof DOUGHS)[number];
+type DemoDough = (typeof WEEK.doughs)[number];
 
 /** Plans the doughs one after the other, each amid those before it, and records what would have happened by now. */
 export async function seedDoughs(db: Db, now: Instant): Promise<void> {
@@ -46,7 +46,7 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
   ]);
   const placed: Standing[] = [];
   const counts = new Map<string, number>();
-  for (const dough of DOUGHS) {
+  for (const dough of WEEK.doughs) {
     const wanted = wantedOf(house, dough);
     const kind = wanted[0]?.product.doughName ?? 'Dough';
     counts.set(kind, (counts.get(kind) ?? FIRST_NUMBERS[kind] ?? 0) + 1);

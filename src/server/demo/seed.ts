@@ -9,17 +9,7 @@ import { deckSubject } from '../store/decks';
 import { mixSubject, referenceSubject } from '../store/evidence';
 import { currentFormulas } from '../store/formulas';
 import { currentProducts } from '../store/products';
-import {
-  DEVICES,
-  LAST_WORDS,
-  OPENING,
-  PAST_BAKES,
-  PAST_MIXES,
-  PAST_PROOFS,
-  PEOPLE,
-  SET_UP,
-  ZONE,
-} from './bakery';
+import { OPENING, PEOPLE, SET_UP, WEEK, ZONE } from './bakery';
 import { takeSetUp } from '../setup/take-set-up';
 import { keepUsualIngredients, keepUsualSchemes, openHouse } from '../setup/open-house';
 import { people } from '../store/house';
@@ -82,7 +72,7 @@ async function seedReadings(db: Db, now: Instant): Promise<void> {
 }
 
 async function seedHandover(db: Db, now: Instant): Promise<void> {
-  const { by, hoursAgo, words } = LAST_WORDS;
+  const { by, hoursAgo, words } = WEEK.lastWords;
   await write(
     db,
     'INSERT INTO handover (client_id, at, person_id, words) SELECT ?, ?, id, ? FROM person WHERE name = ?',
@@ -93,7 +83,7 @@ async function seedHandover(db: Db, now: Instant): Promise<void> {
 /** Tokens of the demo's own stand-ins; a real house makes its own. */
 async function seedDevices(db: Db): Promise<void> {
   await write(db, 'INSERT INTO device (id, kind, token_hash) VALUES ?', [
-    DEVICES.map(({ id, kind, token }) => [id, kind, tokenHash(token)]),
+    WEEK.devices.map(({ id, kind, token }) => [id, kind, tokenHash(token)]),
   ]);
 }
 
@@ -103,14 +93,14 @@ async function seedEvidence(db: Db, now: Instant): Promise<void> {
   const [formula] = (await currentFormulas(db)).filter(({ name }) => name === 'Crescent dough');
   if (!crescent || !formula) throw new Error('The demo has no crescents.');
   const at = (daysAgo: number) => new Date(now - daysAgo * 24 * 60 * MINUTE);
-  const proofs = PAST_PROOFS.map(([daysAgo, minutes, verdict]) => {
+  const proofs = WEEK.proofs.map(({ daysAgo, minutes, verdict }) => {
     return ['reference', referenceSubject(crescent.productId, 'proof'), minutes, verdict, at(daysAgo)];
   });
-  const mixes = PAST_MIXES.flatMap(([daysAgo, rise, factor]) => [
+  const mixes = WEEK.mixes.flatMap(({ daysAgo, rise, factor }) => [
     ['rise', mixSubject('mixer', formula.formulaId), rise, null, at(daysAgo)],
     ['factor', mixSubject('mixer', formula.formulaId), factor, null, at(daysAgo)],
   ]);
-  const bakes = PAST_BAKES.flatMap(([daysAgo, decks, ratio]) =>
+  const bakes = WEEK.bakes.flatMap(({ daysAgo, decks, ratio }) =>
     ['oven', ...decks.map((deck) => deckSubject('oven', deck))].map((subject) => {
       return ['bake', subject, ratio, null, at(daysAgo)];
     }),
