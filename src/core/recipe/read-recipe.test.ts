@@ -188,6 +188,21 @@ describe('a product of a recipe', () => {
     expect(flours.reduce((sum, { percent }) => sum + percent, 0)).toBeCloseTo(100, 2);
   });
 
+  it('stands in its tins: a loaf in each, rolls in the holes of one or together in a pan', () => {
+    const pieceOf = (method: string) =>
+      recipeProduct(read(`${LIST}Mix. Rise 1 hour. ${method} Proof 1 hour. Bake at 180 °C for 30 minutes.`), {
+        ...{ name: 'x', book, say },
+      }).file.products[0]?.piece;
+    const flour = 820;
+    const loaf = pieceOf('Shape and lay into two 25 cm loaf tins.');
+    expect([loaf?.tins, Math.round(loaf?.grams ?? 0) > flour / 3]).toEqual([1, true]);
+    expect(pieceOf('Shape into balls, one in each hole of a 12-hole muffin tin.')).toMatchObject({
+      perTray: 12,
+    });
+    const pan = pieceOf('Divide into 15 pieces, shape into balls and set in a greased pan of 24 x 34 cm.');
+    expect([pan?.perTray, pan?.tins]).toEqual([15, undefined]);
+  });
+
   it('needs flour and a number of pieces', () => {
     const make = (text: string) => () => recipeProduct(read(text), { name: 'x', book, say });
     expect(faultOf(make('200 g milk\n50 g sugar\n20 g butter\nMix. Shape 12 rolls. Bake.'))).toContain(

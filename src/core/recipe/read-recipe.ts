@@ -11,7 +11,8 @@ import { readMethod } from './method';
 import { piecesIn } from './pieces';
 import type { Ask, Mark, RecipeAmount, RecipeReading, Span } from './reading';
 import { recipeText } from './recipe-text';
-import { overlap, segments, trimmed } from './spans';
+import { overlap, segments, trimmed, withoutSpans } from './spans';
+import { tinsIn } from './tins';
 import { turnRuns } from './turn-runs';
 import { languageOf, RECIPE_WORDS } from './words';
 import type { RecipeWords } from './words/recipe-words';
@@ -63,12 +64,17 @@ export function readRecipeText(raw: string, { book, kitchen, benchCm }: RecipeHo
     { book, isLaminated: turns.length > 0 },
   );
   const names = lines.filter(({ is }) => is === 'title' || is === 'other' || is === 'heading');
-  const pieces = piecesIn(text, { sentences, names: [...names, ...headsOf(lines)], words });
+  const tins = tinsIn(text, sentences, words);
+  const pieces = piecesIn(withoutSpans(text, tins.tins), {
+    sentences,
+    names: [...names, ...headsOf(lines)],
+    words,
+  });
   const title = lines.find(({ is }) => is === 'title');
   const marks = marksOf(
     lines,
     [...parts.map(({ part }) => part), ...named],
-    [...method.marks, ...pieces.marks],
+    [...method.marks, ...pieces.marks, ...tins.marks],
   );
   return {
     ...{ text, language, amounts, turns, steps },
@@ -78,6 +84,7 @@ export function readRecipeText(raw: string, { book, kitchen, benchCm }: RecipeHo
       doughCelsius: method.doughCelsius,
       bake: method.bake,
       pieces: pieces.pieces,
+      tins: tins.tins,
       sheetMm: sheetMmOf(text, sentences),
     },
     marks,

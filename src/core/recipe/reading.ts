@@ -48,6 +48,16 @@ export interface RecipeBake extends Span {
   vent?: true;
 }
 
+/** A tin, mould or pan that the pieces are baked in. */
+export interface RecipeTin extends Span {
+  kind: 'loaf' | 'round' | 'holes' | 'pan';
+  count: number;
+  /** Its sides, or its diameter, cm. */
+  size?: number[];
+  /** Places for single pieces in it. */
+  holes?: number;
+}
+
 export interface RecipePieces {
   count?: number;
   shape?: PieceShape;
@@ -81,6 +91,7 @@ export interface RecipeReading {
   steps: RecipeStep[];
   bake: RecipeBake[];
   pieces: RecipePieces;
+  tins: RecipeTin[];
   /** What the dough is to have after mixing, °C. */
   doughCelsius: number | null;
   /** Thickness of the final sheet, mm. */

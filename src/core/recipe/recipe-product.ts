@@ -9,7 +9,7 @@ import { laminatedDensity } from '../lamination/stack';
 import { schemeName, type Scheme, type Turn } from '../lamination/scheme';
 import type { PieceSpec, Rise, RisePhase } from '../process/route';
 import type { ShapeKind } from '../shaping/shapes';
-import type { Range, RecipeAmount, RecipeReading } from './reading';
+import type { Range, RecipeAmount, RecipePieces, RecipeReading, RecipeTin } from './reading';
 import { type Assumed, recipeThreads } from './recipe-steps';
 
 /** A recipe as a product of the house, in the form in which products come from files. */
@@ -53,7 +53,7 @@ export function recipeProduct(
     weighed.filter((one) => isFlour(one) && one.stage !== 'filling' && one.stage !== 'finish'),
   );
   if (flour <= 0) throw new Fault(coded('recipe.noFlour'));
-  if (!reading.pieces.count) throw new Fault(coded('recipe.noCount'));
+  if (!reading.pieces.count && reading.tins.length === 0) throw new Fault(coded('recipe.noCount'));
   const { dough, output, assumed } = recipeThreads(reading, say);
   const scheme = schemeOf(reading);
   const { piece, isAssumed } = pieceOf(reading, weighed);
@@ -122,17 +122,18 @@ function schemeOf({ steps, turns, lockIn, amounts }: RecipeReading): Scheme | nu
 
 /** One piece: its weight from all that goes into the pieces, its size as it is given or usual. */
 function pieceOf(
-  { pieces, sheetMm, turns }: RecipeReading,
+  { pieces, sheetMm, turns, tins }: RecipeReading,
   amounts: readonly RecipeAmount[],
 ): { piece: PieceSpec; isAssumed: boolean } {
   const inPieces = amounts.filter(({ stage }) => stage !== 'filling' && stage !== 'finish');
   const all = sumOf(inPieces);
-  const { count = 1, shape } = pieces;
+  const { count, perTin, isOneATin } = inTins(pieces, tins);
+  const { shape } = pieces;
   const usual = shape === undefined ? undefined : USUAL_SIZES[shape];
   const scrap = usual ? SCRAP.cut : SCRAP.divided;
   const grams = Math.max(1, Math.round(pieces.grams ?? (all * (1 - scrap)) / count));
-  const perTray = Math.max(4, Math.min(40, Math.round(900 / grams)));
-  const common = { grams, perTray, scrap };
+  const perTray = perTin ?? Math.max(4, Math.min(40, Math.round(900 / grams)));
+  const common = { grams, perTray, scrap, ...(isOneATin ? { tins: 1 } : {}) };
   if (!usual) {
     return {
       piece: { ...common, tolerance: Math.max(1, Math.round(grams * 0.03)), shape: 'bun' },
@@ -152,6 +153,19 @@ function pieceOf(
   };
   const made = SHAPE_OF[size.shape];
   return { piece: { ...common, cut, ...(made ? { shape: made } : {}) }, isAssumed: !pieces.size };
+}
+
+/** How many pieces there are, and how many of them stand in one tin: a loaf alone, rolls in the holes or the pan together. */
+function inTins(
+  { count }: RecipePieces,
+  tins: readonly RecipeTin[],
+): { count: number; perTin: number | null; isOneATin: boolean } {
+  const [tin] = tins;
+  if (!tin) return { count: count ?? 1, perTin: null, isOneATin: false };
+  const places = tin.count * (tin.holes ?? 1);
+  if (tin.kind === 'holes') return { count: count ?? places, perTin: tin.holes ?? null, isOneATin: false };
+  const isOneATin = (count ?? places) <= places;
+  return { count: count ?? places, perTin: isOneATin ? null : Math.ceil((count ?? 1) / places), isOneATin };
 }
 
 const rounded = (cm: number) => Number(cm.toFixed(1));

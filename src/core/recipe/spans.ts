@@ -10,6 +10,10 @@ export function trimmed(text: string, { from, to }: Span): Span {
   return { from: start, to: Math.max(start, to - (part.length - part.trimEnd().length)) };
 }
 
+/** A text with blanks in place of some parts, so that every other part stays where it was. */
+export const withoutSpans = (text: string, spans: readonly Span[]): string =>
+  spans.reduce((left, { from, to }) => left.slice(0, from) + ' '.repeat(to - from) + left.slice(to), text);
+
 /** The parts that a separator leaves, in order, without blanks around them and without empty ones. */
 export function split(text: string, whole: Span, separator: RegExp): Span[] {
   const parts: Span[] = [];

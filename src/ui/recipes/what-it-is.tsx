@@ -20,7 +20,7 @@ const SCHEME_NAMES: Partial<Record<StepKind, Coded>> = {
 /** What a recipe was read as: its ingredients by stage, its steps, bake and pieces. */
 export function WhatItIs({ reading }: { reading: RecipeReading }) {
   const say = useWords();
-  const { amounts, steps, bake, pieces } = reading;
+  const { amounts, steps, bake, pieces, tins } = reading;
   const stages = [...new Set(amounts.map(({ stage }) => stage))];
   return (
     <div className="grid gap-5">
@@ -52,6 +52,23 @@ export function WhatItIs({ reading }: { reading: RecipeReading }) {
                 phase.isFan && say('recipe.fan'),
                 phase.steam && say('recipe.steam'),
                 phase.vent && say('recipe.vent'),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          ))}
+        </Part>
+      )}
+      {tins.length > 0 && (
+        <Part name={say('recipe.tins')}>
+          {tins.map(({ kind, count, size = [], holes, from }) => (
+            <p key={from}>
+              {[
+                say('recipe.tinOf', { count, kind }),
+                holes !== undefined && say('recipe.holes', { count: holes }),
+                ...(size.length > 0
+                  ? [size.map((cm) => say.coded(coded('recipe.side', { cm: { cm } }))).join(' × ')]
+                  : []),
               ]
                 .filter(Boolean)
                 .join(' · ')}

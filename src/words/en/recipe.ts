@@ -51,4 +51,9 @@ export const recipe = {
   editText: 'Edit text',
   keepAsRead: 'Keep as read',
   schemeOf: '{name}: {scheme}',
+  tins: 'Tins',
+  tinOf:
+    '{kind, select, loaf {{count, plural, one {# loaf tin} other {# loaf tins}}} round {{count, plural, one {# round tin} other {# round tins}}} holes {{count, plural, one {# tin with holes} other {# tins with holes}}} other {{count, plural, one {# pan} other {# pans}}}}',
+  holes: '{count, plural, one {# hole} other {# holes}}',
+  side: '{cm}',
 } as const;

@@ -151,6 +151,17 @@ export const DE: RecipeWords = {
     ['rectangle', somewhere('rechtecke?n?')],
     ['strip', somewhere('streifen')],
   ],
+  tins: [
+    ['holes', anywhere('muffinblech(?:e|s)?|muffinform(?:en)?')],
+    ['loaf', anywhere('kasten(?:back)?form(?:en)?|kastenbackformen|toastbrotform(?:en)?')],
+    [
+      'round',
+      anywhere(
+        'springform(?:en)?|gugelhupfform(?:en)?|kranzform(?:en)?|runde[nr]? (?:back)?form(?:en)?|briocheförmchen|briocheform(?:en)?',
+      ),
+    ],
+    ['pan', anywhere('auflaufform(?:en)?|backform(?:en)?|(?:gebutterten?|gefetteten?|eckigen?) form(?:en)?')],
+  ],
   makes:
     /(?:ergibt|für|reicht für|x)\s*(?:etwa|ca\.?)?\s*(\d{1,4})(?!\s*(?:g|kg|ml|min|h|cm|mm|%|[.,]\d))(?![\p{L}\d])|(\d{1,4})\s*(?:stück|stk\.?|st\.|hörnchen|kipferl|brötchen)(?![\p{L}])/iu,
   gives: /(?<!\p{L})ergibt\s+(?:etwa\s+|ca\.\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+Stück(?!\p{L})/iu,

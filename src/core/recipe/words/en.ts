@@ -201,6 +201,22 @@ export const EN: RecipeWords = {
     ['sector', somewhere('wedges?|sectors?')],
     ['strip', somewhere('strips')],
   ],
+  tins: [
+    ['holes', anywhere('(?:muffin|bun|popover|cupcake) (?:tins?|pans?|trays?)|(?:tins?|moulds?) with holes')],
+    ['loaf', anywhere('loaf (?:tins?|pans?)|bread (?:tins?|pans?)|pullman (?:tins?|pans?)')],
+    [
+      'round',
+      anywhere(
+        '(?:round|cake|springform|brioche|bundt|ring) (?:cake )?(?:tins?|pans?|moulds?|forms?)|springforms?',
+      ),
+    ],
+    [
+      'pan',
+      anywhere(
+        '(?:baking|roasting|square|rectangular|deep) (?:pans?|dish(?:es)?|tins?)|(?:buttered|greased|lined) (?:pans?|tins?|dish(?:es)?)|(?:tins?|pans?)(?= of \\d)',
+      ),
+    ],
+  ],
   makes:
     /(?:makes|yields?|serves|for|gives|quantity|x)\s*(?:about\s*)?[:x]?\s*(\d{1,4})(?!\s*(?:g|kg|ml|min|h|cm|mm|in|hours?|minutes?|%|x|[.,]\d))(?![\p{L}\d])|\((\d{1,4})(?:\s*(?:pieces|pcs|rolls|crescents))?\)\s*$|(\d{1,4})\s*(?:pieces|pcs|rolls|crescents)(?![\p{L}])/iu,
   gives: /(?<!\p{L})(?:makes|yields)\s+(?:about\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+pieces(?!\p{L})/iu,

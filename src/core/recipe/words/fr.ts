@@ -123,6 +123,20 @@ export const FR: RecipeWords = {
     ['rectangle', somewhere('rectangles(?! de pâte)')],
     ['strip', somewhere('bandes|lanières')],
   ],
+  tins: [
+    ['holes', anywhere('moules? à muffins|plaques? à muffins')],
+    ['loaf', anywhere('moules? à cake|moules? à pain(?: de mie)?')],
+    [
+      'round',
+      anywhere(
+        'moules? (?:ronds?|à manqué|à brioches?|à charnière|à kouglof|à savarin)|cercles? à entremets',
+      ),
+    ],
+    [
+      'pan',
+      anywhere('moules? (?:carrés?|rectangulaires?|beurrés?)|plats? (?:à four|à gratin)|moules?(?= de \\d)'),
+    ],
+  ],
   makes:
     /(?:pour|donne|x)\s*(?:environ\s*)?(\d{1,4})(?!\s*(?:g|kg|ml|cl|min|h|cm|mm|%|[.,]\d))(?![\p{L}\d])|\((\d{1,4})(?:\s*(?:pièces|p\.))?\)\s*$|(\d{1,4})\s*(?:pièces|p\.)/iu,
   gives: /(?<!\p{L})donne\s+(?:environ\s+)?(\d{1,4})|(?<![\d.,])(\d{1,4})\s+pièces(?!\p{L})/iu,

@@ -1,6 +1,7 @@
 import type { PieceShape } from '../../cutting/piece';
 import type { StageKind } from '../../formula/formula';
 import type { Fold, LockIn } from '../../lamination/stack';
+import type { RecipeTin } from '../reading';
 
 /** What a word of a method does to the dough, before it is known where in the work it is said. */
 export type Act =
@@ -79,6 +80,8 @@ export interface RecipeWords {
   /** A levain or sponge that is being made. */
   preferments: readonly ['levain' | 'sponge', RegExp][];
   shapes: readonly [PieceShape, RegExp][];
+  /** Tins and pans: what a kind is called, the narrower words first. */
+  tins: readonly [RecipeTin['kind'], RegExp][];
   /** A yield: the number is its first group that is there. */
   makes: RegExp;
   /** A yield that a method names: its number is the first group. */
