@@ -11,7 +11,16 @@ export const SETTING_GROUPS = {
     'rawDays',
     'coolingRule',
   ],
-  planning: ['planDaysAhead', 'planSeconds', 'stayCost', 'passShiftMinutes', 'lateMatters', 'smallShift'],
+  planning: [
+    'planDaysAhead',
+    'planSeconds',
+    'stayCost',
+    'passShiftMinutes',
+    'lateMatters',
+    'smallShift',
+    'outageAssumed',
+    'repairsByBakers',
+  ],
   stock: ['piecesKeep', 'coldDoughKeeps', 'frozenDoughKeeps'],
   calls: ['preheatLead', 'washLead', 'butterLead', 'levainLead', 'thawLead'],
   mixing: [

@@ -167,6 +167,10 @@ export const SETTINGS = {
   coldDoughKeeps: setting('h', 48, 1, 168),
   /** How long a finished dough keeps in the freezer. */
   frozenDoughKeeps: setting('days', 21, 1, 365),
+  /** A machine that is reported out is reckoned to be out for so long, until it is back. */
+  outageAssumed: setting('h', 12, 0.5, 336),
+  /** Bakers accept a repair of the plan while no planner is on shift: 1 yes, 0 no. */
+  repairsByBakers: setting('1', 1, 0, 1),
   /** For how long readings of probes are kept one by one; after that one a minute. */
   rawDays: setting('days', 31, 1, 366),
   /** How far an oven or deck may be off the written minutes of a bake, to begin with: a share of them. */

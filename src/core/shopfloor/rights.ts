@@ -75,6 +75,8 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'tell-place': BAKERS,
   'decline-evidence': BAKERS,
   'move-stock': BAKERS,
+  'report-trouble': BAKERS,
+  'end-trouble': BAKERS,
   // Formulas and lamination.
   'save-formula': PLANNER,
   'save-product': PLANNER,
@@ -99,7 +101,8 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'redo-plan': PLANNER,
   'follow-dough': BAKERS,
   'propose-mend': BAKERS,
-  'accept-proposal': PLANNER,
+  // A baker only where the house lets them, and no planner is there.
+  'accept-proposal': BAKERS,
   'drop-proposal': BAKERS,
   'try-way': PLANNER,
   // Orders.

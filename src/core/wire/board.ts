@@ -10,6 +10,7 @@ import { probeReadings, type Conditions } from '../forecast/conditions';
 import type { Today } from '../forecast/windows';
 import type { Instant } from '../time/local';
 import type { Presence } from '../time/shifts';
+import type { Trouble } from './trouble';
 
 /** What a signed-in screen starts from. */
 export interface Board {
@@ -39,6 +40,8 @@ export interface Board {
     thaws: Thaw[];
     silent: SilentProbe[];
     coolingRule: CoolingRule;
+    /** Machines that are out and people who cannot work, now. */
+    troubles: Trouble[];
   };
 }
 
@@ -50,6 +53,7 @@ export const NO_CALLS: Board['calls'] = {
   thaws: [],
   silent: [],
   coolingRule: COOLING_RULES[0] as CoolingRule,
+  troubles: [],
 };
 
 /** How long a finished dough is still of use to the floor, hours: for its count, an undo, a handover. */

@@ -6,12 +6,12 @@ import { drifts } from '@/core/schedule/drift';
 import type { Proposal, ProposalAct, ProposalBody } from '@/core/schedule/proposal';
 import { MINUTE } from '@/core/time/local';
 import { insertOnce } from '../db/rows';
-import { houseSettings, machinePools } from '../store/house';
+import { houseSettings, machinePools, whoAcceptsRepairs } from '../store/house';
 import { stepsInPlan } from '../store/planned-steps';
 import { openProposal } from '../store/proposals';
 import { rollingHouse } from '../store/rolling';
 import { readWholePlan } from '../store/whole-problem';
-import { replan } from '../replan';
+import { replanWithStuck } from '../replan-stuck';
 import { searching } from '../searching';
 import { command, type CommandContext, Refusal, type SearchContext } from './command';
 import { refuseOldBasis } from './plan-basis';
@@ -95,7 +95,7 @@ async function workOutMend(
     onBetter: (points: number, late: string[]) => live.onBetter(points, late.length),
   };
   const seconds = wanted ?? settings.planSeconds;
-  const body = planOf(await replan(db, now, { seconds, causes, ...watched }));
+  const body = planOf(await replanWithStuck(db, now, { seconds, causes, ...watched }));
   const title = found[0] ? say.coded(found[0].message) : say('plan.thePlanAsItCouldBe');
   return { basis, kind: found.length > 0 ? 'mend' : 'better', title, body };
 }
@@ -125,12 +125,22 @@ export const acceptProposal = command<{ id: number }, { title: string }>({
     await lockPlan(context.db);
     const proposal = await openProposal(context.db, id);
     if (!proposal) throw new Refusal(coded('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
+    await refuseUnlessMayAccept(context, proposal);
     await refuseOldBasis(context.db, proposal.basis);
     await refuseBegun(context, placedOf(proposal.body));
     await accept(context, proposal);
     return { title: proposal.title };
   },
 });
+
+/** A baker accepts a repair where the house lets them, while no planner is there; nothing else. */
+async function refuseUnlessMayAccept({ db, now, person }: CommandContext, { kind }: Proposal): Promise<void> {
+  if (person.role === 'planner') return;
+  if (kind !== 'mend') throw new Refusal(coded('refusals.onlyRepairs'), 'id');
+  const who = await whoAcceptsRepairs(db, now);
+  if (who === 'planners') throw new Refusal(coded('refusals.onlyPlannersAccept'), 'id');
+  if (who !== 'bakers') throw new Refusal(coded('refusals.aPlannerIsHere', { name: who.name }), 'id');
+}
 
 async function accept({ db, now, person }: CommandContext, proposal: Proposal): Promise<void> {
   const { body } = proposal;

@@ -3,6 +3,7 @@ import { COOLING_RULES, type CoolingRule } from '@/core/climate/cooling';
 import type { SilentProbe } from '@/core/shopfloor/alarms';
 import { type Excursion, excursions } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
+import { troublesNow } from './exceptions';
 import { houseSettings } from './house';
 import { believed, type PlaceReadings } from './newest-readings';
 import { type Db, rowsOf } from '../db/rows';
@@ -23,8 +24,9 @@ export function coolingRuleOf(number: number): CoolingRule {
 
 /** Leads, alarms taken, and places that are too warm or too cold, or of which nobody hears any more. */
 export async function calls(db: Db, now: number, newest: readonly PlaceReadings[]): Promise<Calls> {
-  const [settings, taken] = await Promise.all([
+  const [settings, troubles, taken] = await Promise.all([
     houseSettings(db),
+    troublesNow(db, now),
     rowsOf<{ alarm: string; personId: number; at: Date }>(
       db,
       'SELECT alarm, person_id AS personId, at FROM alarm_taken WHERE at > ?',
@@ -38,6 +40,7 @@ export async function calls(db: Db, now: number, newest: readonly PlaceReadings[
       ...{ levain: settings.levainLead, thaw: settings.thawLead },
     },
     coolingRule: coolingRuleOf(settings.coolingRule),
+    troubles,
     taken: taken.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
     silent: silentOf(limited, now, { probe: settings.probeHolds, typed: settings.typedHolds }),
     excursions: await excursionsOf(db, now, limited),

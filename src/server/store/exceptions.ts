@@ -1,3 +1,4 @@
+import type { Trouble } from '@/core/wire/trouble';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 /** Removes absences. */
@@ -23,18 +24,53 @@ interface Absence {
   from: Date;
   to: Date;
   note: string;
+  /** Who reported it from the floor. */
+  reportedBy?: number;
 }
 
 /** Writes down that a person is away or a machine is out. */
-export async function insertAbsence(
+export function insertAbsence(
   db: Db,
-  { personId, machineId, units, from, to, note }: Absence,
-): Promise<void> {
-  await write(
+  { personId, machineId, units, from, to, note, reportedBy = 0 }: Absence,
+) {
+  return write(
     db,
-    'INSERT INTO absence (person_id, machine_id, units, start_at, end_at, note) VALUES (?, ?, ?, ?, ?, ?)',
-    [personId, machineId, units, from, to, note],
+    `INSERT INTO absence (person_id, machine_id, units, start_at, end_at, note, reported_by)
+     VALUES (?, ?, ?, ?, ?, ?, NULLIF(?, 0))`,
+    [personId, machineId, units, from, to, note, reportedBy],
   );
+}
+
+const TROUBLE = `SELECT id, machine_id AS machineId, person_id AS personId, units, start_at AS since, end_at AS until, note
+     FROM absence`;
+
+type TroubleRow = Omit<Trouble, 'since' | 'until'> & { since: Date; until: Date };
+
+const troubleOf = ({ since, until, ...row }: TroubleRow): Trouble => ({
+  ...row,
+  since: since.getTime(),
+  until: until.getTime(),
+});
+
+/** Machines that are out now, and people who were reported as not able to work; holidays are no trouble. */
+export async function troublesNow(db: Db, now: number): Promise<Trouble[]> {
+  const rows = await rowsOf<TroubleRow>(
+    db,
+    `${TROUBLE} WHERE start_at <= ? AND end_at > ? AND (machine_id IS NOT NULL OR reported_by IS NOT NULL) ORDER BY start_at, id`,
+    [new Date(now), new Date(now)],
+  );
+  return rows.map(troubleOf);
+}
+
+/** One of them, locked; null where there is none of that number. */
+export async function lockedTrouble(db: Db, id: number): Promise<Trouble | null> {
+  const row = await rowOf<TroubleRow>(db, `${TROUBLE} WHERE id = ? FOR UPDATE`, [id]);
+  return row ? troubleOf(row) : null;
+}
+
+/** Lets an absence end earlier. */
+export async function shortenAbsence(db: Db, id: number, to: number): Promise<void> {
+  await write(db, 'UPDATE absence SET end_at = ? WHERE id = ?', [new Date(to), id]);
 }
 
 /** Writes down that somebody works more. */

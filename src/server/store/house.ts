@@ -169,6 +169,13 @@ export async function whoIsOnShift(db: Db, now: number): Promise<(Person & { her
   return everybody.map((person) => ({ ...person, here: here.has(person.id) }));
 }
 
+/** Who accepts a repair of the plan now: planners alone, by the house's choice; a planner who is on shift; or bakers too. */
+export async function whoAcceptsRepairs(db: Db, now: number): Promise<'planners' | 'bakers' | Person> {
+  const [{ repairsByBakers }, everybody] = await Promise.all([houseSettings(db), whoIsOnShift(db, now)]);
+  if (repairsByBakers < 1) return 'planners';
+  return everybody.find(({ role, here }) => role === 'planner' && here) ?? 'bakers';
+}
+
 /** Machines with what of them is out between two moments. */
 export async function machinePools(db: Db, from: number, to: number): Promise<Machine[]> {
   const [pools, out] = await Promise.all([machines(db), absences(db, from, to)]);

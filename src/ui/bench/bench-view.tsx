@@ -9,8 +9,7 @@ import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { lastUndoable } from '@/core/record/undo';
 import { together } from '@/core/shopfloor/together';
-import { AlarmBand } from '../floor/alarm-band';
-import { FloorTabs } from '../floor/floor-tabs';
+import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { Refusal } from '../kit/refusal';
 import { useAtTablet } from '../live/at-tablet';
@@ -71,8 +70,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
   return (
     <main className="flex flex-1 flex-col">
       <h1 className="sr-only">{say('bench.benchOf', { name: person.name })}</h1>
-      <FloorTabs />
-      <AlarmBand {...calls} zone={zone} />
+      <FloorHead {...{ board, calls }} />
       <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
         <section aria-label={say('bench.now')} className="bg-flour p-5">
           <Refusal message={trouble} onRead={calm} />

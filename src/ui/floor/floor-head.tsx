@@ -1,28 +1,29 @@
 'use client';
 
+import type { Board } from '@/core/wire/board';
 import { AlarmBand } from './alarm-band';
-import { FloorTabs } from './floor-tabs';
+import { FloorTop } from './floor-top';
 import type { useAlarms } from './use-alarms';
 
-/** The top of a floor screen: the others beside it, what somebody has to see to, and what the house has refused. */
+/** The top of a floor screen: the others beside it, what is out, what somebody has to see to, and what the house has refused. */
 export function FloorHead({
+  board,
   calls,
-  zone,
-  trouble,
+  trouble = null,
 }: {
+  board: Board;
   calls: ReturnType<typeof useAlarms>;
-  zone: string;
-  trouble: string | null;
+  trouble?: string | null;
 }) {
   return (
     <>
-      <FloorTabs />
+      <FloorTop board={board} />
       <AlarmBand
         open={calls.open}
         trouble={calls.trouble}
         take={calls.take}
         takeOut={calls.takeOut}
-        zone={zone}
+        zone={board.house.zone}
       />
       {trouble && (
         <p role="alert" className="border-l-4 border-warn px-5 py-2 text-xl text-warn">

@@ -3,9 +3,10 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import clsx from 'clsx';
+import { TriangleAlert } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import { useContext } from 'react';
-import { maySee, type Page } from '@/core/shopfloor/rights';
+import { mayDo, maySee, type Page } from '@/core/shopfloor/rights';
 import { Who } from '../live/who';
 
 const tabsWords = (say: Say): readonly { href: Page; name: string }[] => [
@@ -16,15 +17,15 @@ const tabsWords = (say: Say): readonly { href: Page; name: string }[] => [
   { href: '/batches', name: say('floor.batches') },
 ];
 
-/** The five screens of the floor, one knuckle away from each other. */
-export function FloorTabs() {
+/** The five screens of the floor, one knuckle away from each other, and how to report that something is wrong. */
+export function FloorTabs({ onTrouble }: { onTrouble?: () => void }) {
   const say = useWords();
   const path = usePathname();
   const who = useContext(Who);
   return (
     <nav
       aria-label={say('floor.floor')}
-      className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-5 print:hidden"
+      className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-6 print:hidden"
     >
       {tabsWords(say)
         .filter(({ href }) => !who || maySee(who, href))
@@ -44,6 +45,15 @@ export function FloorTabs() {
             </a>
           );
         })}
+      {onTrouble && (!who || mayDo(who, 'report-trouble')) && (
+        <button
+          className="flex min-h-14 items-center justify-center gap-2 bg-ground text-xl text-warn"
+          onClick={onTrouble}
+        >
+          <TriangleAlert aria-hidden size={20} />
+          {say('floor.trouble')}
+        </button>
+      )}
     </nav>
   );
 }

@@ -10,7 +10,7 @@ import { handover } from '@/core/shopfloor/handover';
 import { probeReadings } from '@/core/forecast/conditions';
 import { type HandoverWords, LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { clockTime, dayTime } from '@/core/time/local';
-import { FloorTabs } from '../floor/floor-tabs';
+import { FloorTop } from '../floor/floor-top';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
 import { Button } from '../kit/button';
@@ -45,7 +45,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (
     <main className="flex-1 bg-flour">
-      <FloorTabs />
+      <FloorTop board={board} />
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
         <header className="flex items-baseline justify-between gap-4 lg:col-span-2 print:col-span-1">
           <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>

@@ -13,7 +13,16 @@ import { NowLine } from '../thread/ground';
 
 const ROW = 24;
 /** Kinds of machines that are short at times; benches and mixers hardly are, and their work shows in the rows above. */
-const SHOWN: readonly MachineKind[] = ['sheeter', 'retarder', 'blast', 'proofer', 'oven', 'rack', 'tray', 'tin'];
+const SHOWN: readonly MachineKind[] = [
+  'sheeter',
+  'retarder',
+  'blast',
+  'proofer',
+  'oven',
+  'rack',
+  'tray',
+  'tin',
+];
 
 /** Minutes of one bar: what shows, and no finer. */
 const binOf = ({ from, to }: TimeScale) => ((to - from) / 3_600_000 <= 24 ? 5 : 30);

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Drift } from '@/core/schedule/drift';
 import type { Proposal } from '@/core/schedule/proposal';
 import { Button } from '../kit/button';
@@ -46,6 +46,14 @@ export function PlanNews({
       setTold(say('plan.noBetterPlanWasFound'));
     else onLook(proposal);
   };
+  const isAsked = useRef(false);
+  useEffect(() => {
+    // Whoever has just reported what is wrong does not look for the button.
+    if (isAsked.current || !new URLSearchParams(location.search).has('repair')) return;
+    isAsked.current = true;
+    history.replaceState(history.state, '', location.pathname);
+    void work();
+  });
   useKeys({ b: () => mayPlan && !search && void work() });
   if (!first && !newest && !told && !search) return null;
   return (

@@ -17,6 +17,7 @@ export type PlanSheet = 'add' | 'keys' | 'files' | 'ways';
 interface Props {
   board: Board;
   basis: number;
+  mayRepair: boolean;
   products: Plannable[];
   person: Person;
   now: number;
@@ -33,7 +34,18 @@ interface Props {
 }
 
 /** What can lie over the plan: a dough to add, the keys, files, a proposal, ways out. */
-export function PlanSheets({ board, basis, products, person, now, open, onOpen, facts, ...props }: Props) {
+export function PlanSheets({
+  board,
+  basis,
+  mayRepair,
+  products,
+  person,
+  now,
+  open,
+  onOpen,
+  facts,
+  ...props
+}: Props) {
   const { looked, onLooked, onAdded, onChanged } = props;
   const { zone } = board.house;
   const is = (sheet: PlanSheet) => ({
@@ -49,7 +61,7 @@ export function PlanSheets({ board, basis, products, person, now, open, onOpen, 
         proposal={looked}
         zone={zone}
         machines={board.machines}
-        mayAccept={person.role === 'planner'}
+        mayAccept={person.role === 'planner' || (mayRepair && looked?.kind === 'mend')}
         onClose={() => {
           onLooked();
           onChanged();

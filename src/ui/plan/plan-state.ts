@@ -6,6 +6,8 @@ export interface PlanState {
   basis: number;
   history: { undo: string | null; redo: string | null };
   mends: Proposal[];
+  /** Whether whoever looks may accept a repair now. */
+  mayRepair: boolean;
   /** Minutes behind from which it matters. */
   lateMatters: number;
   /** What a minute's move of a hands-on step counts. */

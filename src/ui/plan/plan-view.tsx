@@ -81,6 +81,7 @@ function PlanView({ board, plan, products, person }: Props) {
       <PlanSheets
         {...{ board, products, person, now, facts, looked }}
         basis={plan.basis}
+        mayRepair={plan.mayRepair}
         open={sheet}
         onOpen={setSheet}
         onLooked={() => setLooked(null)}

@@ -21,5 +21,7 @@ export const reasons = {
   thaw: 'thaw {pieces} {product} in the cold overnight and prove them for {time}',
   worksAsWell: '{name} works {from} to {to} as well',
   letGo: '{count, plural, one {# fixed step is} other {# fixed steps are}} let go',
+  cannotWait:
+    '{dough} cannot wait: {step} would take {minutes}, {longest} at most. Put it in the cold, bake it elsewhere, or record it as lost.',
   forThePlan: 'for the plan',
 } as const;

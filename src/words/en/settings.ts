@@ -18,6 +18,8 @@ export const settings = {
   butterLead: 'Call for the butter before it is needed by',
   levainLead: 'Call before a levain or sponge is set by',
   thawLead: 'Take frozen pieces out before they are due by',
+  outageAssumed: 'A machine reported out is planned as out for',
+  repairsByBakers: 'Bakers may accept repairs while no planner is on shift (1 yes, 0 no)',
   piecesKeep: 'Frozen pieces keep for',
   coldDoughKeeps: 'Dough in the cold keeps for',
   frozenDoughKeeps: 'Dough in the freezer keeps for',

@@ -1,10 +1,10 @@
 import { redirect } from 'next/navigation';
-import { maySee } from '@/core/shopfloor/rights';
+import { mayDo, maySee } from '@/core/shopfloor/rights';
 import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { newestPlan } from '@/server/store/planned-steps';
-import { houseSettings } from '@/server/store/house';
+import { houseSettings, whoAcceptsRepairs } from '@/server/store/house';
 import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
@@ -16,19 +16,21 @@ export const metadata = titled('titles.plan');
 
 export default async function PlanPage() {
   const { person, now } = await housePage('/plan');
-  const [packed, products, basis, history, mends, settings] = await Promise.all([
+  const [packed, products, basis, history, mends, settings, accepts] = await Promise.all([
     packedBoard(pool(), now, 2),
     plannableProducts(pool()),
     newestPlan(pool()),
     planHistory(pool()),
     openMends(pool()),
     houseSettings(pool()),
+    whoAcceptsRepairs(pool(), now),
   ]);
   // Where nothing is made yet there is nothing to plan: set-up says what is missing.
   if (products.length === 0 && maySee(person, '/setup')) redirect('/setup');
   const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
   const weights = { lateMatters: settings.lateMatters, stay: settings.stayCost };
-  const plan = { basis, history: told, mends, ...weights };
+  const mayRepair = person.role === 'planner' || (accepts === 'bakers' && mayDo(person, 'accept-proposal'));
+  const plan = { basis, history: told, mends, mayRepair, ...weights };
   return (
     <WordsOf
       areas={[

@@ -1,0 +1,121 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoHouse } from '../../../test-support/demo-house';
+import { ok, refusal } from '../../../test-support/house';
+import type { Person } from '@/core/bakery/people';
+import type { Proposal } from '@/core/schedule/proposal';
+import { rowsOf, write } from '../db/rows';
+import { board } from '../store/board';
+import { whoAcceptsRepairs } from '../store/house';
+import { runCommand } from './run';
+
+let house: Awaited<ReturnType<typeof demoHouse>>;
+let mara: Person;
+let jonas: Person;
+let now: number;
+beforeAll(async () => {
+  house = await demoHouse();
+  [mara, jonas, now] = [house.person('Mara'), house.person('Jonas'), await house.now()];
+}, 240_000);
+afterAll(() => house.close());
+
+const HOUR = 3_600_000;
+const shown = async () => (await board(house.pool, now, 1)).calls.troubles;
+const report = (what: object, who = jonas) => runCommand('report-trouble', who, what);
+const set = (name: string, value: number) => runCommand('set-value', mara, { name, value });
+
+describe('trouble on the floor', () => {
+  it('is a fact whatever it does to the plan: a machine is out from now on, for as long as the house assumes', async () => {
+    const { id } = await ok<{ id: number }>(report({ machineId: 'oven' }));
+    expect(await shown()).toEqual([
+      { id, machineId: 'oven', personId: null, units: null, since: now, until: now + 12 * HOUR, note: '' },
+    ]);
+    const oven = (await board(house.pool, now, 1)).machines.find((machine) => machine.id === 'oven');
+    expect(oven?.outages).toEqual([{ start: now, end: now + 12 * HOUR, units: null }]);
+    expect((await refusal(report({ machineId: 'oven' }))).message).toMatch(/reported out already/);
+    await ok(runCommand('end-trouble', jonas, { id }));
+    // Over within its first minute, it was a slip of the finger.
+    expect(await rowsOf(house.pool, 'SELECT id FROM absence WHERE id = ?', [id])).toEqual([]);
+  });
+
+  it('that is over stays in the book, with who reported it and when it ended', async () => {
+    const { id } = await ok<{ id: number }>(report({ machineId: 'oven' }));
+    await write(house.pool, 'UPDATE absence SET start_at = ? WHERE id = ?', [new Date(now - HOUR), id]);
+    await ok(runCommand('end-trouble', jonas, { id }));
+    const [row] = await rowsOf<{ by: number; minutes: number }>(
+      house.pool,
+      'SELECT reported_by AS `by`, TIMESTAMPDIFF(MINUTE, start_at, end_at) AS minutes FROM absence WHERE id = ?',
+      [id],
+    );
+    expect(row).toEqual({ by: jonas.id, minutes: 60 });
+    expect(await shown()).toEqual([]);
+    expect((await refusal(runCommand('end-trouble', jonas, { id }))).message).toMatch(/over already/);
+  });
+
+  it('is a part of a machine, a person, and for as long as somebody says', async () => {
+    const half = await ok<{ id: number }>(report({ machineId: 'proofer', units: 10, hours: 2 }));
+    const ill = await ok<{ id: number }>(report({ personId: house.person('Ida').id, note: 'fever' }));
+    const troubles = await shown();
+    expect(troubles.find(({ id }) => id === half.id)).toMatchObject({ units: 10, until: now + 2 * HOUR });
+    expect(troubles.find(({ id }) => id === ill.id)).toMatchObject({ note: 'fever' });
+    const there = (await board(house.pool, now, 1)).presences;
+    const today = there.filter(({ personId, end }) => personId === house.person('Ida').id && end > now);
+    expect(today.every(({ start }) => start >= now + 12 * HOUR)).toBe(true);
+    // Holidays are no trouble: nobody has reported them.
+    await write(
+      house.pool,
+      "INSERT INTO absence (person_id, start_at, end_at, note) VALUES (?, ?, ?, 'holiday')",
+      [house.person('Anton').id, new Date(now - HOUR), new Date(now + 90 * HOUR)],
+    );
+    expect((await shown()).some(({ note }) => note === 'holiday')).toBe(false);
+    for (const { id } of [half, ill]) await ok(runCommand('end-trouble', jonas, { id }));
+  });
+
+  it('is refused where it says nothing, or cannot be meant', async () => {
+    expect((await refusal(report({}))).message).toMatch(/Choose a machine or a person/);
+    expect((await refusal(report({ machineId: 'oven', personId: 1 }))).field).toBe('machineId');
+    expect((await refusal(report({ machineId: 'no-such' }))).message).toMatch(/no such machine/i);
+    expect((await refusal(report({ machineId: 'oven', hours: 9000 }))).field).toBe('hours');
+    expect((await refusal(report({ machineId: 'oven', units: 0 }))).field).toBe('units');
+    expect((await refusal(runCommand('end-trouble', jonas, { id: 999_999 }))).message).toMatch(
+      /over already/,
+    );
+  });
+});
+
+describe('a repair of the plan', () => {
+  const mend = async (who: Person) =>
+    (await ok<{ proposal: Proposal }>(runCommand('propose-mend', who, { seconds: 1 }))).proposal;
+  const accept = (who: Person, { id }: Proposal) => runCommand('accept-proposal', who, { id });
+
+  it('is accepted by a baker while no planner is on shift, and by nobody else than a planner otherwise', async () => {
+    // At ten past four no planner is there.
+    expect(await whoAcceptsRepairs(house.pool, now)).toBe('bakers');
+    const { id } = await ok<{ id: number }>(report({ machineId: 'oven', hours: 5 }));
+    const proposal = await mend(jonas);
+    expect(proposal.kind).toBe('mend');
+    // The one oven is out for longer than its loads can wait: what has to be decided comes first, and the rest is a plan.
+    expect(proposal.body.needs[0]).toMatch(/^Crescent 38 cannot wait: .+ at most\. Put it in the cold/);
+    await ok(set('repairsByBakers', 0));
+    expect((await refusal(accept(jonas, proposal))).message).toMatch(/only planners accept repairs/);
+    await ok(set('repairsByBakers', 1));
+    await write(house.pool, 'INSERT INTO extra_shift (person_id, start_at, end_at) VALUES (?, ?, ?)', [
+      ...[mara.id, new Date(now - HOUR), new Date(now + HOUR)],
+    ]);
+    expect((await refusal(accept(jonas, proposal))).message).toMatch(/Mara is on shift/);
+    await write(house.pool, 'DELETE FROM extra_shift WHERE person_id = ?', [mara.id]);
+    await ok(accept(jonas, proposal));
+    const [version] = await rowsOf<{ madeBy: number }>(
+      house.pool,
+      'SELECT made_by AS madeBy FROM plan_version ORDER BY id DESC LIMIT 1',
+    );
+    expect(version?.madeBy).toBe(jonas.id);
+    // No load goes into an oven that is out.
+    const doughs = (await board(house.pool, now, 1)).doughs;
+    const bakes = doughs.flatMap(({ steps }) => steps.filter(({ step }) => step.kind === 'bake'));
+    const during = bakes.filter(
+      ({ plannedStart, plannedEnd }) => plannedStart < now + 5 * HOUR && plannedEnd > now,
+    );
+    expect(during).toEqual([]);
+    await ok(runCommand('end-trouble', jonas, { id }));
+  });
+});

@@ -1,0 +1,31 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { Board } from '@/core/wire/board';
+import type { Trouble } from '@/core/wire/trouble';
+import { FloorTabs } from './floor-tabs';
+import { TroubleBand } from './trouble-band';
+
+// Fetched when something is wrong; without a line the service worker has it.
+const TroubleSheet = dynamic(() => import('./trouble-sheet').then((module) => module.TroubleSheet), {
+  ssr: false,
+});
+
+/** The screens of the floor, how to report that something is wrong, and what is out now. */
+export function FloorTop({ board }: { board: Board }) {
+  const [reporting, setReporting] = useState(false);
+  const nameOf = ({ machineId, personId }: Trouble) =>
+    (machineId === null
+      ? board.people.find(({ id }) => id === personId)?.name
+      : board.machines.find(({ id }) => id === machineId)?.label) ?? '';
+  return (
+    <>
+      <FloorTabs onTrouble={() => setReporting(true)} />
+      <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
+      {reporting && (
+        <TroubleSheet machines={board.machines} people={board.people} onClose={() => setReporting(false)} />
+      )}
+    </>
+  );
+}

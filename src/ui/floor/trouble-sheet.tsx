@@ -1,0 +1,100 @@
+'use client';
+
+import { type ReactNode, useState } from 'react';
+import type { Machine } from '@/core/bakery/machines';
+import type { Person } from '@/core/bakery/people';
+import { Button } from '../kit/button';
+import { Choice } from '../kit/field';
+import { Sheet } from '../kit/sheet';
+import { useWords } from '../kit/words';
+import { send } from '../live/command';
+import { go } from '../live/go';
+
+/** Hours that are offered; nothing: until it is back. */
+const HOURS = ['1', '2', '4', '8', '24'];
+/** Where a repair of the plan is worked out at once. */
+const REPAIR = '/plan?repair';
+
+/** How much of a machine is out: all of it, or half. */
+const unitsOf = ({ capacity }: Machine, part: string): number | null =>
+  part === 'half' && capacity > 1 ? Math.ceil(capacity / 2) : null;
+
+/** What is broken, or who cannot work: one tap says it, from now on; then a repair of the plan is worked out. */
+export function TroubleSheet({
+  machines,
+  people,
+  onClose,
+}: {
+  machines: readonly Machine[];
+  people: readonly Person[];
+  onClose: () => void;
+}) {
+  const say = useWords();
+  const [hours, setHours] = useState('');
+  const [part, setPart] = useState('all');
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const report = async (what: { machineId: string; units: number | null } | { personId: number }) => {
+    setBusy(true);
+    const answer = await send('report-trouble', { ...what, hours: hours === '' ? null : Number(hours) });
+    setBusy(false);
+    if (answer.ok) go(REPAIR);
+    else setRefused(answer.message);
+  };
+  return (
+    <Sheet open onOpenChange={(open) => !open && onClose()} title={say('floor.whatIsWrong')}>
+      <div className="mb-4 grid gap-3 sm:grid-cols-2">
+        <Choice
+          label={say('floor.forHowLong')}
+          size="floor"
+          value={hours}
+          options={[
+            { id: '', name: say('floor.untilReportedBack') },
+            ...HOURS.map((id) => ({ id, name: say('floor.forHours', { hours: Number(id) }) })),
+          ]}
+          onChoose={setHours}
+        />
+        <Choice
+          label={say('floor.howMuchOfIt')}
+          size="floor"
+          value={part}
+          options={['all', 'half'].map((id) => ({ id, name: say('floor.partOfIt', { part: id }) }))}
+          onChoose={setPart}
+        />
+      </div>
+      {refused && (
+        <p role="alert" className="mb-3 border-l-4 border-warn pl-3 text-xl text-warn">
+          {refused}
+        </p>
+      )}
+      <Group name={say('floor.broken')}>
+        {machines.map((machine) => (
+          <Button
+            key={machine.id}
+            floor
+            disabled={busy}
+            onClick={() => void report({ machineId: machine.id, units: unitsOf(machine, part) })}
+          >
+            {machine.label}
+          </Button>
+        ))}
+      </Group>
+      <Group name={say('floor.cannotWork')}>
+        {people.map(({ id, name }) => (
+          <Button key={id} floor disabled={busy} onClick={() => void report({ personId: id })}>
+            {name}
+          </Button>
+        ))}
+      </Group>
+    </Sheet>
+  );
+}
+
+function Group({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <section aria-label={name} className="mb-4">
+      <h3 className="mb-2 text-lg font-semibold">{name}</h3>
+      <div className="flex flex-wrap gap-2">{children}</div>
+    </section>
+  );
+}

@@ -1,0 +1,103 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ONE_OF_EACH } from '../../../test-support/equipment';
+import { standInHouse } from '../../../test-support/stand-in';
+import { show } from '../../../test-support/view';
+import type { Person } from '@/core/bakery/people';
+import type { Trouble } from '@/core/wire/trouble';
+import { Who } from '../live/who';
+import { TroubleBand } from './trouble-band';
+import { TroubleSheet } from './trouble-sheet';
+
+const house = standInHouse();
+const go = vi.hoisted(() => vi.fn());
+vi.mock('../live/go', () => ({ go }));
+beforeEach(() => go.mockReset());
+
+const HOUR = 3_600_000;
+const ida: Person = { id: 3, name: 'Ida', role: 'baker', team: 'nights' };
+const oven = ONE_OF_EACH.machines.find(({ kind }) => kind === 'oven');
+if (!oven) throw new Error('There is an oven.');
+
+describe('something that is wrong', () => {
+  const sheet = async () => {
+    const { user } = show(
+      <TroubleSheet machines={[{ ...oven, capacity: 9 }]} people={[ida]} onClose={() => undefined} />,
+    );
+    await screen.findByRole('dialog');
+    return user;
+  };
+
+  it('is one tap on what is broken: from now on, until it is back; then a repair is worked out', async () => {
+    house.result = { id: 1 };
+    const user = await sheet();
+    await user.click(
+      within(screen.getByRole('region', { name: 'Out of order' })).getByRole('button', { name: oven.label }),
+    );
+    expect(house.sent.at(-1)).toMatchObject({
+      command: 'report-trouble',
+      input: { machineId: oven.id, units: null, hours: null },
+    });
+    await waitFor(() => expect(go).toHaveBeenCalledWith('/plan?repair'));
+  });
+
+  it('is half of a machine for some hours, or somebody who is ill; what is refused is said and nothing is left', async () => {
+    const user = await sheet();
+    await user.selectOptions(screen.getByLabelText('For how long'), '4 h');
+    await user.selectOptions(screen.getByLabelText('How much of a machine'), 'half of it');
+    house.refuse({ message: 'Oven is reported out already.', field: 'machineId' });
+    await user.click(screen.getByRole('button', { name: oven.label }));
+    expect(house.sent.at(-1)?.input).toEqual({ machineId: oven.id, units: 5, hours: 4 });
+    expect(screen.getByRole('alert').textContent).toBe('Oven is reported out already.');
+    expect(go).not.toHaveBeenCalled();
+    house.result = { id: 2 };
+    await user.click(screen.getByRole('button', { name: 'Ida' }));
+    expect(house.sent.at(-1)?.input).toEqual({ personId: 3, hours: 4 });
+  });
+});
+
+describe('what is out now', () => {
+  const out: Trouble = {
+    ...{ id: 7, machineId: 'oven', personId: null, units: null, note: '' },
+    ...{ since: 3 * HOUR, until: 15 * HOUR },
+  };
+  const band = (troubles: Trouble[], role: Person['role'] = 'baker') =>
+    show(
+      <Who value={{ id: 3, role }}>
+        <TroubleBand
+          troubles={troubles}
+          nameOf={({ machineId }) => (machineId === null ? 'Ida' : 'Oven')}
+          zone="UTC"
+        />
+      </Who>,
+      4 * 60,
+    );
+
+  it('stands on every screen of the floor until somebody says that it is back', async () => {
+    house.result = null;
+    const { user } = band([out, { ...out, id: 8, machineId: null, personId: 3, note: 'fever' }]);
+    const texts = () =>
+      within(screen.getByRole('region', { name: 'Out now' }))
+        .getAllByRole('button')
+        .map((button) => button.closest('p')?.textContent);
+    expect(texts()).toEqual([
+      'Oven out since 03:00, planned until Thu 15:00It is back',
+      'Ida not here since 03:00, planned until Thu 15:00: feverThey are back',
+    ]);
+    await user.click(screen.getByRole('button', { name: 'It is back' }));
+    expect(house.sent.at(-1)).toMatchObject({ command: 'end-trouble', input: { id: 7 } });
+    await waitFor(() => expect(texts()).toHaveLength(1));
+  });
+
+  it('is only told to who looks on, and is gone when its time is over', () => {
+    band(
+      [
+        { ...out, units: 4 },
+        { ...out, id: 9, until: 3.5 * HOUR },
+      ],
+      'viewer',
+    );
+    expect(screen.getByText(/\(4 of it\) since 03:00/)).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
