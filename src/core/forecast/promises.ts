@@ -1,6 +1,7 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from './forecast';
 import type { DoughRecord, OutputRecord } from '../record/dough';
+import { lostOf } from '../record/losses';
 
 /** A promise against the plan: when its goods are ready, and how late or stale they are then. */
 export interface PromiseState {
@@ -12,14 +13,14 @@ export interface PromiseState {
   stale: number;
 }
 
-/** The promises of a dough as plan and floor have them now. */
+/** The promises of a dough as plan and floor have them now; what is lost as a whole is promised to nobody any more. */
 export function promisesOf(
-  dough: Pick<DoughForecast, 'steps'>,
+  dough: Pick<DoughForecast, 'steps' | 'state'>,
   { outputs }: Pick<DoughRecord, 'outputs'>,
 ): PromiseState[] {
   return outputs.flatMap((output) => {
     const ends = dough.steps.filter(({ outputId }) => outputId === output.id).map(({ end }) => end);
-    if (ends.length === 0) return [];
+    if (ends.length === 0 || lostOf(dough.state.losses, output) >= output.pieces) return [];
     const readyAt = Math.max(...ends);
     const early = (output.dueAt - readyAt) / MINUTE - output.freshFor;
     return [

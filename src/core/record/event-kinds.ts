@@ -120,6 +120,8 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
     ...{ may: 'crew', data: ['decks'] },
     fold: (state, { data }) => Object.assign(state, { decks: data.decks, oven: data.oven ?? state.oven }),
   },
+  // It is of no step, and ends those of what is lost (`losses.ts`).
+  lost: { ...{ may: 'bakers', data: ['lost'], moves: true }, fold: () => undefined },
 };
 
 /** All kinds, in the order of the table. */

@@ -104,6 +104,13 @@ export interface DeckChoice {
   decks: number[];
 }
 
+/** What was lost or spoilt: the whole dough (`output` null), all pieces of an output (`pieces` null), or some of them. */
+export interface LossRecord {
+  kind: 'lost';
+  output: number | null;
+  pieces: number | null;
+}
+
 /** What the floor records for itself; a state keeps it in order. */
 export type FloorRecord =
   FoldRecord | HandCheck | PieceWeight | Scrap | TrimmingsReuse | PieceCount | BatchMarks;
@@ -117,6 +124,7 @@ export type EventData =
   | ProbePlacement
   | PlaceChange
   | DeckChoice
+  | LossRecord
   | FloorRecord;
 
 /**
@@ -146,6 +154,8 @@ interface Payloads {
   needle: { data: ProbePlacement };
   move: { data: PlaceChange };
   deck: { data: DeckChoice };
+  /** Of the whole dough, not of a step; with why. */
+  lost: { text: string; data: LossRecord };
 }
 
 export type FloorEventKind = keyof Payloads;
@@ -163,7 +173,7 @@ interface EventHead {
    */
   id: string;
   doughId: number;
-  /** Null for a note on the whole dough. */
+  /** Null for what is recorded of the whole dough: a note, a loss. */
   stepKey: string | null;
   at: Instant;
   personId: number;

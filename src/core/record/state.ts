@@ -4,12 +4,14 @@ import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
 import { foldEvent } from './event-kinds';
 import type { FloorEvent } from './events';
+import { endLost, lossesIn, type Loss } from './losses';
 import type { StepState } from './step-state';
 import { effectiveEvents } from './undo';
 
 export interface DoughState {
   steps: Map<string, StepState>;
   notes: StepState['notes'];
+  losses: Loss[];
   /** All steps done or skipped. */
   finished: boolean;
   started: boolean;
@@ -58,13 +60,16 @@ export function isHandsOn(step: DoughStep): boolean {
 export function foldDough(route: Route, events: readonly FloorEvent[]): DoughState {
   const steps = new Map(route.steps.map(({ key }) => [key, freshState(key)]));
   const notes: StepState['notes'] = [];
-  for (const event of effectiveEvents(events)) {
+  const effective = effectiveEvents(events);
+  const losses = lossesIn(effective);
+  for (const event of effective) {
     const state = event.stepKey === null ? undefined : steps.get(event.stepKey);
     if (state) foldEvent(state, event);
     else if (event.kind === 'note') notes.push({ text: event.text, at: event.at, personId: event.personId });
   }
   const graph = graphOf(route);
   coverTurns(route, graph, steps);
+  endLost(route.steps, losses, steps);
   deriveWaits(route, graph, steps);
   for (const step of route.steps) {
     const state = stateOf(steps, step.key);
@@ -74,6 +79,7 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
   return {
     steps,
     notes,
+    losses,
     finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
     started: all.some(({ status }) => status !== 'open'),
   };

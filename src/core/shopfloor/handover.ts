@@ -90,8 +90,17 @@ function unusualOf(dough: DoughForecast): Unusual[] {
   const onDough = dough.state.notes.map(({ text, at, personId }) => {
     return { at, personId, message: coded('handover.noteOn', { what: dough.name, text }) };
   });
+  const lost = dough.state.losses.map(({ output, pieces, why, at, personId }): Unusual => {
+    const parts = { what: dough.name, pieces: pieces ?? 0, isWhole: output === null, why };
+    return { at, personId, message: coded('handover.lost', parts) };
+  });
+  const wasLost = (outputId: number | null) =>
+    dough.state.losses.some(
+      ({ output, pieces }) => pieces === null && (output === null || output === outputId),
+    );
   return [
     ...onDough,
+    ...lost,
     ...dough.steps.flatMap((step) => {
       const state = dough.state.steps.get(step.key);
       if (!state) return [];
@@ -99,7 +108,7 @@ function unusualOf(dough: DoughForecast): Unusual[] {
       const told: Unusual[] = state.notes.map(({ text, at, personId }) => {
         return { at, personId, message: coded('handover.noteOn', { what, text }) };
       });
-      if (state.status === 'skipped' && state.finishedAt !== null)
+      if (state.status === 'skipped' && state.finishedAt !== null && !wasLost(step.outputId))
         told.push({
           ...{ at: state.finishedAt, personId: state.finishedBy },
           message: coded('handover.leftOut', {

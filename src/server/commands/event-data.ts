@@ -41,6 +41,10 @@ const score = Joi.number()
   .messages({ '*': asText(coded('refusals.marksGoFrom1To5')) });
 
 const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
+  lost: Joi.object({
+    output: Joi.number().integer().positive().allow(null).required(),
+    pieces: pieces.min(1).allow(null),
+  }),
   verdict: Joi.object({
     verdict: Joi.string()
       .valid('under', 'right', 'over')

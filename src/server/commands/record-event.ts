@@ -6,7 +6,14 @@ import Joi from 'joi';
 import { rises, stateOf } from '@/core/record/dough';
 import { cooling } from '@/core/climate/cooling';
 import { EVENT_KINDS, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
-import { type EventData, eventOf, type FloorEvent, type FloorEventKind } from '@/core/record/events';
+import {
+  type EventData,
+  eventOf,
+  type EventOf,
+  type FloorEvent,
+  type FloorEventKind,
+} from '@/core/record/events';
+import { lostOf } from '@/core/record/losses';
 import type { Lesson } from '@/core/wire/lesson';
 import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
 import { isHandsOn } from '@/core/record/state';
@@ -59,7 +66,7 @@ const schema = Joi.object<EventInput>({
     .messages({ '*': asText(coded('refusals.typeATemperatureSuchAs24')) }),
   text: Joi.string()
     .trim()
-    .when('kind', { is: Joi.valid('note', 'skip'), then: Joi.required() })
+    .when('kind', { is: Joi.valid('note', 'skip', 'lost'), then: Joi.required() })
     .messages({ '*': asText(coded('refusals.sayItInAFewWords')) }),
   undoes: Joi.string()
     .guid()
@@ -80,8 +87,9 @@ async function refuseNonsense(
   const step = dough.steps.find(({ key }) => key === event.stepKey);
   if (event.stepKey !== null && !step)
     throw new Refusal(coded('refusals.hasNoSuchStep', { name: dough.name }), 'stepKey');
-  if (event.stepKey === null && event.kind !== 'note')
+  if (event.stepKey === null && !OF_THE_DOUGH.includes(event.kind))
     throw new Refusal(coded('refusals.sayWhichStep'), 'stepKey');
+  if (event.kind === 'lost') refuseOddLoss(dough, event);
   if ((event.text?.length ?? 0) > settings.longestNote)
     throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: settings.longestNote }), 'text');
   if (event.celsius !== null) refuseOddTemperature(event.celsius, step, settings);
@@ -95,6 +103,20 @@ async function refuseNonsense(
   if (!step) return;
   if (event.kind === 'start') await refuseOddStart(db, dough, step, now);
   if (event.kind === 'finish') refuseOddFinish(dough, step, event.at);
+}
+
+/** What is recorded of a whole dough, and of no step of it; taken back as well. */
+const OF_THE_DOUGH: readonly FloorEventKind[] = ['note', 'lost', 'undo'];
+
+function refuseOddLoss(dough: DoughToCheck, { data: { output, pieces } }: EventOf<'lost'>): void {
+  const { losses, finished } = stateOf(dough);
+  if (finished) throw new Refusal(coded('refusals.nothingOfItIsLeft', { dough: dough.name }), 'doughId');
+  const own = dough.outputs.find(({ id }) => id === output);
+  if (output !== null && !own)
+    throw new Refusal(coded('refusals.hasNoSuchOutput', { name: dough.name }), 'data.output');
+  if (!own || pieces === null) return;
+  const left = own.pieces - lostOf(losses, own);
+  if (pieces > left) throw new Refusal(coded('refusals.onlySoManyAreLeft', { pieces: left }), 'data.pieces');
 }
 
 function refuseOddTemperature(celsius: number, step: CheckedStep | undefined, settings: Settings): void {

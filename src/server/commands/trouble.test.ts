@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
 import { ok, refusal } from '../../../test-support/house';
@@ -6,6 +7,8 @@ import type { Proposal } from '@/core/schedule/proposal';
 import { rowsOf, write } from '../db/rows';
 import { board } from '../store/board';
 import { whoAcceptsRepairs } from '../store/house';
+import { orderBook } from '../store/orders';
+import { readWholePlan } from '../store/whole-problem';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -117,5 +120,57 @@ describe('a repair of the plan', () => {
     );
     expect(during).toEqual([]);
     await ok(runCommand('end-trouble', jonas, { id }));
+  });
+});
+
+describe('a dough that is lost', () => {
+  const doughCalled = async (name: string) => {
+    const found = (await board(house.pool, now, 2)).doughs.find((dough) => dough.name === name);
+    if (!found) throw new Error(`There is no ${name}.`);
+    return found;
+  };
+  const lose = (doughId: number, data: object, who = jonas) =>
+    runCommand('record-event', who, {
+      ...{ id: randomUUID(), doughId, stepKey: null, kind: 'lost', text: 'fell down' },
+      data: { kind: 'lost', output: null, pieces: null, ...data },
+    });
+  const openOf = async (doughId: number) => {
+    const { demand } = await orderBook(house.pool, now);
+    return demand.reduce(
+      (sum, { from }) =>
+        sum + from.filter((one) => one.doughId === doughId).reduce((all, { pieces }) => all + pieces, 0),
+      0,
+    );
+  };
+
+  it('makes its orders open again, in part or as a whole; taken back, it is theirs again', async () => {
+    const dough = await doughCalled('Crescent 39');
+    const [crescent] = dough.outputs;
+    const before = await openOf(dough.id);
+    await ok(lose(dough.id, { output: crescent?.id, pieces: 60 }));
+    const fewer = await openOf(dough.id);
+    expect(fewer).toBe(before - 60);
+    const whole = await ok<{ id: string }>(lose(dough.id, {}));
+    expect(await openOf(dough.id)).toBe(0);
+    expect((await refusal(lose(dough.id, {}))).message).toMatch(/Nothing of Crescent 39 is left/);
+    // A plan knows nothing of it any more.
+    const { doughs } = await readWholePlan(house.pool, now);
+    expect(doughs.some(({ id }) => id === dough.id)).toBe(false);
+    await ok(
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: dough.id, stepKey: null, kind: 'undo', undoes: whole.id },
+      }),
+    );
+    expect(await openOf(dough.id)).toBe(fewer);
+  });
+
+  it('is refused where it cannot be, and from a helper', async () => {
+    const dough = await doughCalled('Danish 13');
+    const [danish] = dough.outputs;
+    expect((await refusal(lose(dough.id, { output: 999 }))).field).toBe('data.output');
+    expect((await refusal(lose(dough.id, { output: danish?.id, pieces: 5000 }))).field).toBe('data.pieces');
+    expect((await refusal(lose(dough.id, { output: danish?.id, pieces: 0 }))).ok).toBe(false);
+    const helper = { ...jonas, role: 'helper' as const };
+    expect((await refusal(lose(dough.id, {}, helper))).message).toMatch(/may not judge/);
   });
 });

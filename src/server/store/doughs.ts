@@ -180,7 +180,7 @@ export type DoughToCheck = Pick<
   DoughRecord,
   'id' | 'name' | 'madeAt' | 'kg' | 'steps' | 'links' | 'events' | 'rises'
 > & {
-  outputs: Pick<OutputRecord, 'id' | 'rises'>[];
+  outputs: Pick<OutputRecord, 'id' | 'pieces' | 'rises'>[];
   blocks: number;
 };
 
@@ -218,8 +218,8 @@ export async function doughToCheck(db: Db, id: number): Promise<DoughToCheck | n
   return {
     ...{ id, name: first.name, madeAt: first.madeAt.getTime(), kg, links, events: events.get(id) ?? [] },
     ...(rises ? { rises } : {}),
-    outputs: known.outputs.map(({ id: outputId, product }) => ({
-      id: outputId,
+    outputs: known.outputs.map(({ id: outputId, pieces, product }) => ({
+      ...{ id: outputId, pieces },
       ...(product.rises ? { rises: product.rises } : {}),
     })),
     blocks: known.outputs[0]?.product.scheme ? (cut?.blocks ?? blocksFor(kg, takes.cutting.blockKg)) : 1,

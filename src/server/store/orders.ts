@@ -1,5 +1,6 @@
 import type { Thaw } from '@/core/shopfloor/alarms';
-import type { DoughRecord } from '@/core/record/dough';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
+import { lostOf } from '@/core/record/losses';
 import type { Kept, OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
 import { type Stock, takeFrozen } from '@/core/demand/stock';
@@ -128,15 +129,22 @@ async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Prom
     [new Date(now)],
   );
   const productOf = new Map(ids.map(({ outputId, productId }) => [outputId, productId]));
-  return doughs.flatMap(({ id, name, outputs, steps }) =>
-    outputs
-      // What goes to the freezer is nobody's yet.
-      .filter(({ id: outputId, way }) => productOf.has(outputId) && !goesToStock(way))
-      .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
-        ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, pieces, dueAt, freshFor },
-        mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
-      })),
-  );
+  return doughs.flatMap((dough) => {
+    const { id, name, outputs, steps } = dough;
+    const { losses } = stateOf(dough);
+    return (
+      outputs
+        // What goes to the freezer is nobody's yet.
+        .filter(({ id: outputId, way }) => productOf.has(outputId) && !goesToStock(way))
+        .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
+          ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, dueAt, freshFor },
+          // What is lost is nobody's: its orders are open again.
+          pieces: pieces - lostOf(losses, { id: outputId, pieces }),
+          mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
+        }))
+        .filter(({ pieces }) => pieces > 0)
+    );
+  });
 }
 
 export async function standingOrders(db: Db): Promise<StandingOrder[]> {

@@ -1,5 +1,7 @@
 'use client';
 
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Recording } from '@/core/record/events';
 import type { Board } from '@/core/wire/board';
 import { AlarmBand } from './alarm-band';
 import { FloorTop } from './floor-top';
@@ -8,16 +10,20 @@ import type { useAlarms } from './use-alarms';
 /** The top of a floor screen: the others beside it, what is out, what somebody has to see to, and what the house has refused. */
 export function FloorHead({
   board,
+  doughs,
+  record,
   calls,
   trouble = null,
 }: {
   board: Board;
+  doughs: readonly DoughForecast[];
+  record: (recording: Recording) => Promise<void>;
   calls: ReturnType<typeof useAlarms>;
   trouble?: string | null;
 }) {
   return (
     <>
-      <FloorTop board={board} />
+      <FloorTop {...{ board, doughs }} onRecord={(recording) => void record(recording)} />
       <AlarmBand
         open={calls.open}
         trouble={calls.trouble}

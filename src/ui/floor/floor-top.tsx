@@ -2,6 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { Recording } from '@/core/record/events';
 import type { Board } from '@/core/wire/board';
 import type { Trouble } from '@/core/wire/trouble';
 import { FloorTabs } from './floor-tabs';
@@ -13,7 +15,15 @@ const TroubleSheet = dynamic(() => import('./trouble-sheet').then((module) => mo
 });
 
 /** The screens of the floor, how to report that something is wrong, and what is out now. */
-export function FloorTop({ board }: { board: Board }) {
+export function FloorTop({
+  board,
+  doughs,
+  onRecord,
+}: {
+  board: Board;
+  doughs: readonly DoughForecast[];
+  onRecord: (recording: Recording) => void;
+}) {
   const [reporting, setReporting] = useState(false);
   const nameOf = ({ machineId, personId }: Trouble) =>
     (machineId === null
@@ -24,7 +34,16 @@ export function FloorTop({ board }: { board: Board }) {
       <FloorTabs onTrouble={() => setReporting(true)} />
       <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
       {reporting && (
-        <TroubleSheet machines={board.machines} people={board.people} onClose={() => setReporting(false)} />
+        <TroubleSheet
+          machines={board.machines}
+          people={board.people}
+          doughs={board.doughs.flatMap(({ id, name, outputs }) => {
+            const state = doughs.find((dough) => dough.id === id)?.state;
+            return state?.started && !state.finished ? [{ id, name, outputs, losses: state.losses }] : [];
+          })}
+          onRecord={onRecord}
+          onClose={() => setReporting(false)}
+        />
       )}
     </>
   );

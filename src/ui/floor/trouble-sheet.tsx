@@ -3,12 +3,19 @@
 import { type ReactNode, useState } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import type { Person } from '@/core/bakery/people';
+import type { DoughRecord } from '@/core/record/dough';
+import type { Recording } from '@/core/record/events';
+import type { DoughState } from '@/core/record/state';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { go } from '../live/go';
+import { LossForm } from './loss-form';
+
+/** A dough of which something can be lost, and what was lost of it. */
+export type LosableDough = Pick<DoughRecord, 'id' | 'name' | 'outputs'> & Pick<DoughState, 'losses'>;
 
 /** Hours that are offered; nothing: until it is back. */
 const HOURS = ['1', '2', '4', '8', '24'];
@@ -23,10 +30,15 @@ const unitsOf = ({ capacity }: Machine, part: string): number | null =>
 export function TroubleSheet({
   machines,
   people,
+  doughs,
+  onRecord,
   onClose,
 }: {
   machines: readonly Machine[];
   people: readonly Person[];
+  /** Doughs under way, of which something can be lost. */
+  doughs: readonly LosableDough[];
+  onRecord: (recording: Recording) => void;
   onClose: () => void;
 }) {
   const say = useWords();
@@ -34,6 +46,7 @@ export function TroubleSheet({
   const [part, setPart] = useState('all');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
+  const [losing, setLosing] = useState<LosableDough | null>(null);
   const report = async (what: { machineId: string; units: number | null } | { personId: number }) => {
     setBusy(true);
     const answer = await send('report-trouble', { ...what, hours: hours === '' ? null : Number(hours) });
@@ -41,6 +54,23 @@ export function TroubleSheet({
     if (answer.ok) go(REPAIR);
     else setRefused(answer.message);
   };
+  if (losing)
+    return (
+      <Sheet
+        open
+        onOpenChange={(open) => !open && onClose()}
+        title={say('floor.lostOf', { dough: losing.name })}
+      >
+        <LossForm
+          dough={losing}
+          losses={losing.losses}
+          onRecord={(recording) => {
+            onRecord(recording);
+            onClose();
+          }}
+        />
+      </Sheet>
+    );
   return (
     <Sheet open onOpenChange={(open) => !open && onClose()} title={say('floor.whatIsWrong')}>
       <div className="mb-4 grid gap-3 sm:grid-cols-2">
@@ -79,6 +109,15 @@ export function TroubleSheet({
           </Button>
         ))}
       </Group>
+      {doughs.length > 0 && (
+        <Group name={say('floor.lostOrSpoilt')}>
+          {doughs.map((dough) => (
+            <Button key={dough.id} floor disabled={busy} onClick={() => setLosing(dough)}>
+              {dough.name}
+            </Button>
+          ))}
+        </Group>
+      )}
       <Group name={say('floor.cannotWork')}>
         {people.map(({ id, name }) => (
           <Button key={id} floor disabled={busy} onClick={() => void report({ personId: id })}>

@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { standInHouse } from '../../../test-support/stand-in';
-import { show } from '../../../test-support/view';
+import { output, show } from '../../../test-support/view';
 import type { Person } from '@/core/bakery/people';
 import type { Trouble } from '@/core/wire/trouble';
 import { Who } from '../live/who';
@@ -16,13 +16,25 @@ beforeEach(() => go.mockReset());
 
 const HOUR = 3_600_000;
 const ida: Person = { id: 3, name: 'Ida', role: 'baker', team: 'nights' };
+const CRESCENT = {
+  ...{ id: 38, name: 'Crescent 38', losses: [] },
+  outputs: [output({ id: 5, pieces: 40 }), output({ id: 6, product: 'Snail', pieces: 24 })],
+};
+const recorded = vi.fn();
+const closed = vi.fn();
 const oven = ONE_OF_EACH.machines.find(({ kind }) => kind === 'oven');
 if (!oven) throw new Error('There is an oven.');
 
 describe('something that is wrong', () => {
   const sheet = async () => {
     const { user } = show(
-      <TroubleSheet machines={[{ ...oven, capacity: 9 }]} people={[ida]} onClose={() => undefined} />,
+      <TroubleSheet
+        machines={[{ ...oven, capacity: 9 }]}
+        people={[ida]}
+        doughs={[CRESCENT]}
+        onRecord={recorded}
+        onClose={closed}
+      />,
     );
     await screen.findByRole('dialog');
     return user;
@@ -53,6 +65,43 @@ describe('something that is wrong', () => {
     house.result = { id: 2 };
     await user.click(screen.getByRole('button', { name: 'Ida' }));
     expect(house.sent.at(-1)?.input).toEqual({ personId: 3, hours: 4 });
+  });
+});
+
+describe('a dough that is lost', () => {
+  const losing = async () => {
+    recorded.mockReset();
+    const { user } = show(
+      <TroubleSheet machines={[]} people={[]} doughs={[CRESCENT]} onRecord={recorded} onClose={closed} />,
+    );
+    await user.click(await screen.findByRole('button', { name: 'Crescent 38' }));
+    return user;
+  };
+
+  it('is recorded by the tap on why: all of it, unless something else is chosen', async () => {
+    const user = await losing();
+    await user.click(screen.getByRole('button', { name: 'overproofed' }));
+    expect(recorded).toHaveBeenCalledWith({
+      ...{ doughId: 38, stepKey: null, kind: 'lost', text: 'overproofed' },
+      data: { kind: 'lost', output: null, pieces: null },
+    });
+    expect(closed).toHaveBeenCalled();
+  });
+
+  it('is some pieces of one product, no more than there are, in one’s own words too', async () => {
+    const user = await losing();
+    await user.selectOptions(screen.getByLabelText('What is lost'), 'Snail');
+    await user.type(screen.getByLabelText('Pieces lost'), '30');
+    expect(screen.getByText('Enter 1 to 24.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'dropped' }).disabled).toBe(true);
+    await user.clear(screen.getByLabelText('Pieces lost'));
+    await user.type(screen.getByLabelText('Pieces lost'), '8');
+    await user.type(screen.getByLabelText('Another reason'), 'tray on the floor');
+    await user.click(screen.getByRole('button', { name: 'Record loss' }));
+    expect(recorded).toHaveBeenCalledWith({
+      ...{ doughId: 38, stepKey: null, kind: 'lost', text: 'tray on the floor' },
+      data: { kind: 'lost', output: 6, pieces: 8 },
+    });
   });
 });
 

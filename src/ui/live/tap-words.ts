@@ -24,6 +24,7 @@ export const eventWords = (say: Say): Record<FloorEventKind, string> => ({
   needle: say('live.coreProbe'),
   move: 'moved',
   deck: 'deck',
+  lost: 'lost',
 });
 
 /**

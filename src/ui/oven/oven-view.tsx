@@ -40,7 +40,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">{say('oven.oven2')}</h1>
-      <FloorHead {...{ board, calls, trouble }} />
+      <FloorHead {...{ board, doughs, record, calls, trouble }} />
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
         <section aria-label={say('oven.inTheOven')} className="min-w-0 bg-flour p-5">
           {ovens.map((oven) => (

@@ -42,7 +42,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">{say('proof.proofWatch')}</h1>
-      <FloorHead {...{ board, calls, trouble }} />
+      <FloorHead {...{ board, doughs, record, calls, trouble }} />
       {clashes.length > 0 && (
         <section aria-label={say('proof.togetherAtTheOven')} className="border-b border-hairline px-5 py-3">
           <h2 className="text-lg text-quiet">{say('proof.togetherAtTheOven2')}</h2>

@@ -30,6 +30,7 @@ export const handover = {
   notRisenEnough: 'not risen enough',
   risenTooFar: 'risen too far',
   noReasonSaid: 'no reason said',
+  lost: '{what} {isWhole, select, true {lost} other {{pieces, plural, =0 {lost in part} other {: # pieces lost}}}}: {why}',
   leftOut: '{what} left out: {skipReason}',
   beganLate: '{what} began {duration} late',
   tookInsteadOf: '{what} took {duration} instead of {duration2}',

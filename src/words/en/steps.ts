@@ -33,6 +33,7 @@ export const steps = {
   labelWithProductDateAndCount: 'label: product, date, pieces, allergens',
   takeOutOfTheFreezer: 'Take out of the freezer',
   toTheProof: 'To the proof',
+  lost: 'lost: {why}',
   thawInTheCold: 'Thaw in the cold',
   wrapAndKeepCold: 'Wrap, label, keep cold as dough',
   wrapAndFreeze: 'Wrap, label, freeze as dough',
