@@ -139,12 +139,16 @@ describe('cover', () => {
       { productId: 1, dueAt: noon, open: 20 },
       { productId: 2, dueAt: noon, open: 5 },
     ];
-    const { open: rest, taken } = takeFrozen(open, new Map([[1, 30]]));
+    const { open: rest, taken } = takeFrozen(open, new Map([[1, 30]]), noon - 8 * HOUR);
     expect(taken).toEqual([
       { productId: 1, pieces: 20, dueAt: noon },
       { productId: 1, pieces: 10, dueAt: noon + HOUR },
     ]);
     expect(rest.map((one) => one.open)).toEqual([0, 5, 30]);
+    // What is due before they have thawed gets none.
+    expect(takeFrozen(open, new Map([[1, 30]]), noon + 1).taken).toEqual([
+      { productId: 1, pieces: 30, dueAt: noon + HOUR },
+    ]);
   });
 });
 

@@ -9,17 +9,22 @@ export interface FromFreezer {
   dueAt: Instant;
 }
 
-/** Gives frozen stock to what no dough makes yet, the earliest first; what is left is the open demand. */
+/**
+ * Gives frozen stock to what no dough makes yet, the earliest first; what is left is the open demand.
+ *
+ * @param from - what is due before that has no time to thaw any more
+ */
 export function takeFrozen<D extends { productId: number; dueAt: Instant; open: number }>(
   demand: readonly D[],
   stock: ReadonlyMap<number, number>,
+  from: Instant,
 ): { open: D[]; taken: FromFreezer[] } {
   const left = new Map(stock);
   const taken: FromFreezer[] = [];
   const open = [...demand]
     .sort((a, b) => a.dueAt - b.dueAt)
     .map((want) => {
-      const pieces = Math.min(want.open, left.get(want.productId) ?? 0);
+      const pieces = want.dueAt < from ? 0 : Math.min(want.open, left.get(want.productId) ?? 0);
       if (pieces <= 0) return want;
       left.set(want.productId, (left.get(want.productId) ?? 0) - pieces);
       taken.push({ productId: want.productId, pieces, dueAt: want.dueAt });

@@ -29,6 +29,9 @@ const THAW: RouteStep = {
   cover: 'film or bag',
 };
 
+/** Minutes that pieces need at the least to thaw. */
+export const LEAST_THAW = NEW_STEPS.thaw.wait?.shortest ?? 0;
+
 const TO_PROOF: RouteStep = {
   ...{ id: 'to-proof', kind: 'move', label: coded('steps.toTheProof') },
   ...NEW_STEPS.move,

@@ -64,7 +64,7 @@ describe('a bakery that begins with the shelf', () => {
     const sizes: Partial<Record<string, [number, object?]>> = {
       mixer: [1, { kgLeast: 1, kgAtOnce: 20 }],
       oven: [6, { decks: 2 }],
-      ...{ bench: [2], tray: [60], tin: [80], retarder: [30], freezer: [10], proofer: [14] },
+      ...{ bench: [2], rack: [60], tray: [60], tin: [80], retarder: [30], freezer: [10], proofer: [14] },
     };
     // One freezer and no blast freezer beside it: the rules of a plan are checked without choices.
     for (const kind of MACHINE_KINDS.filter((one) => one !== 'blast')) {

@@ -8,8 +8,9 @@ import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/co
 import { type Maker, proposeDoughs } from '@/core/demand/propose';
 import { quickestWay } from '@/core/process/earliest';
 import { expandDough } from '@/core/process/expand';
+import { LEAST_THAW } from '@/core/process/freezer-routes';
 import { goesToStock } from '@/core/process/output-way';
-import { addLocalDays } from '@/core/time/local';
+import { addLocalDays, MINUTE } from '@/core/time/local';
 import { doughsDueFrom, sizes } from './doughs';
 import { freePieces, freeStock, type Keepable, keepables, stockNow, thawedFor } from './stock';
 import { house, houseSettings } from './house';
@@ -43,7 +44,7 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     cutting: takes.cutting,
   };
   const { covered, left } = assignSupply(wanted, made, thawed);
-  const { open, taken } = takeFrozen(covered, pieces);
+  const { open, taken } = takeFrozen(covered, pieces, thawsBy(now));
   return {
     customers: customers.map(({ name }) => name),
     ...{ standing, demand: covered, left, closed, taken, makers, making, stock },
@@ -67,6 +68,9 @@ function hashOf(text: string): string {
   return `${text.length}.${hash}`;
 }
 
+/** When pieces that come out of the freezer now have thawed at the earliest. */
+const thawsBy = (now: number): number => now + LEAST_THAW * MINUTE;
+
 /** How far ahead it is looked for what has to thaw, days. */
 const THAW_DAYS = 2;
 
@@ -83,7 +87,7 @@ export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: numb
     keepables(db),
   ]);
   const nameOf = new Map(products.map(({ productId, name }) => [productId, name]));
-  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, pieces);
+  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, pieces, thawsBy(now));
   return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
 }
 
