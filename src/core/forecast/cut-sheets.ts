@@ -10,7 +10,7 @@ import { endsAsDough } from '../process/output-way';
 import type { DoughRecord, OutputRecord } from '../record/dough';
 import type { DoughState } from '../record/state';
 import type { RollingHouse } from '../bakery/rolling';
-import { foldsOf } from '../record/turns';
+import { foldsByScheme } from '../record/turns';
 
 /** The final sheets of a dough, one of each block, and how each is parted and trimmed to be cut. */
 export interface CutSheets extends SheetParts {
@@ -23,18 +23,15 @@ export interface CutSheets extends SheetParts {
 }
 
 /**
- * How a dough's blocks are rolled out and cut after these folds, or after those of the scheme where nothing is said; null where they
- * cannot be rolled, or all of it is kept as dough.
+ * How a dough's blocks are rolled out and cut after these folds; null where they cannot be rolled, or all of it is kept as
+ * dough.
  */
 export function cutSheets(
   { scheme, weights, mm, wide, scrap, blocks, kept = 0 }: BlockWork,
-  folds: readonly { fold: Fold; mm: number }[] | undefined,
+  folds: readonly { fold: Fold; mm: number }[],
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutSheets | null {
-  const plan = planBlockIfAny(scheme.scheme, weights, mm, {
-    ...{ ...rolling, wide },
-    ...(folds ? { folds } : {}),
-  });
+  const plan = planBlockIfAny(scheme.scheme, weights, mm, { ...rolling, folds, wide });
   if (!plan || kept >= 1) return null;
   const rest = (slab: Slab): Slab => ({ ...slab, length: slab.length * (1 - kept) });
   const rolled = rest(plan.final.sheet);
@@ -53,10 +50,8 @@ export function sheetsOfDough(
   rolling: Pick<RollingHouse, 'table' | 'laying' | 'benchLength'>,
 ): CutSheets | null {
   if (!lamination) return null;
-  const { given, toCome } = foldsOf(steps, state, 1);
-  // Dough from stock was folded before.
-  const isFolded = !steps.some(({ step }) => step.turn !== undefined);
-  return cutSheets(lamination, isFolded ? undefined : [...given, ...toCome], rolling);
+  const { given, toCome } = foldsByScheme({ steps, state }, lamination.scheme.scheme, 1);
+  return cutSheets(lamination, [...given, ...toCome], rolling);
 }
 
 /** What a dough's sheets do not give of an output. */

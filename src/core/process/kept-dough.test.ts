@@ -115,7 +115,7 @@ describe('a laminated dough of which a part is kept', () => {
         ...{ scheme: whole.scheme, blocks: cut.blocks, mm: 3.9, wide: cut.wide, scrap: 0.04, kept: share },
         weights: blockWeights((kg * 1000) / cut.blocks, 0.78, scheme),
       };
-      const sheets = cutSheets(work, undefined, ROLLING);
+      const sheets = cutSheets(work, scheme.turns, ROLLING);
       if (!sheets) throw new Error('It can be rolled.');
       const each = Math.ceil(fresh / (sheets.blocks * sheets.parts));
       const wanted = [{ size: whole.piece.cut.size, pieces: each }];

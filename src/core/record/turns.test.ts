@@ -1,9 +1,9 @@
 import { coded } from '../codes/coded';
 import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
-import { laminatedDough, turned } from '../../../test-support/laminated';
+import { laminatedDough, turned, usualScheme } from '../../../test-support/laminated';
 import type { FloorEvent } from './events';
-import { blockName, countTurns, foldsOf, turnMessage } from './turns';
+import { blockName, countTurns, foldsByScheme, foldsOf, turnMessage } from './turns';
 import { inEnglish } from '../../../test-support/words';
 
 const toButter = ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [
@@ -116,4 +116,21 @@ describe('checks by hand', () => {
 
 it('blocks are called by letters', () => {
   expect([1, 2, 26].map(blockName)).toEqual(['A', 'B', 'Z']);
+});
+
+describe('the folds of a dough that was kept', () => {
+  it('are all of its scheme: it has no turns of its own, and nothing is to come', () => {
+    const { steps, state } = after([]);
+    const scheme = usualScheme('Three letter folds');
+    const rolled = steps.filter(({ step }) => step.turn === undefined);
+    const kept = foldsByScheme({ steps: rolled, state }, scheme, 1);
+    expect(kept.given.map(({ fold, turn: nth }) => [fold, nth])).toEqual([
+      ['letter', 1],
+      ['letter', 2],
+      ['letter', 3],
+    ]);
+    expect(kept.toCome).toEqual([]);
+    // One that has turns of its own is counted by what was recorded.
+    expect(foldsByScheme({ steps, state }, scheme, 1)).toEqual(foldsOf(steps, state, 1));
+  });
 });

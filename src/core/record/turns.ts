@@ -1,4 +1,5 @@
 import { coded, type Coded } from '../codes/coded';
+import type { Scheme } from '../lamination/scheme';
 import type { Fold } from '../lamination/stack';
 import type { DoughStep } from '../process/expand';
 import type { DoughState } from './state';
@@ -45,6 +46,16 @@ export function foldsOf(steps: Steps, state: DoughState, block: number): BlockFo
     else if (own?.status !== 'skipped') folds.toCome.push({ fold, mm, turn });
   }
   return folds;
+}
+
+/** The same of a dough by its scheme: one without turns of its own is of dough that was kept, and had all of them before. */
+export function foldsByScheme(
+  { steps, state }: { steps: Steps; state: DoughState },
+  { turns }: Pick<Scheme, 'turns'>,
+  block: number,
+): BlockFolds {
+  if (steps.some(({ step }) => step.turn !== undefined)) return foldsOf(steps, state, block);
+  return { given: turns.map(({ fold, mm }, i) => ({ fold, mm, turn: i + 1 })), toCome: [] };
 }
 
 /** Counts the turns of a dough that lies in `blocks` blocks. */

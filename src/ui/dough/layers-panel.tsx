@@ -6,7 +6,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import type { BlockWork } from '@/core/process/block-work';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import type { FoldRecord } from '@/core/record/events';
-import { type BlockFolds, blockName, countTurns, foldsOf, turnMessage } from '@/core/record/turns';
+import { type BlockFolds, blockName, countTurns, foldsByScheme, turnMessage } from '@/core/record/turns';
 import { foldAdvice, outcomeMessage } from '@/core/lamination/advice';
 import { fractionOf, operationsOf, schemeName } from '@/core/lamination/scheme';
 import { type Fold, pileOf } from '@/core/lamination/stack';
@@ -35,7 +35,7 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
 
   const blocks = Array.from({ length: work.blocks }, (_, i) => ({
     block: i + 1,
-    ...foldsOf(dough.steps, dough.state, i + 1),
+    ...foldsByScheme(dough, scheme, i + 1),
   }));
   const first = blocks[0];
   const advice = foldAdvice(scheme, work.weights, {
