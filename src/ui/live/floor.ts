@@ -7,7 +7,9 @@ import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
 import { createForecaster } from '@/core/forecast/forecaster';
 import { conditionsOf, type Board } from '@/core/wire/board';
 import { eventOf, type FloorEvent, type Recording } from '@/core/record/events';
+import { nextTime } from '@/core/record/next-time';
 import type { Lesson } from '@/core/wire/lesson';
+import { useClock } from './clock';
 import { backToSignIn } from './command';
 import { onHeard } from './heard';
 import { flush, keep, onSent, waitingEvents } from './outbox';
@@ -32,6 +34,8 @@ function newTo(events: readonly FloorEvent[], more: readonly FloorEvent[], dough
  */
 export function useFloor(board: Board, personId: number, now: number) {
   const say = useWords();
+  // To the second: what waits on the tablet and is sent later has to come behind what was stored before it.
+  const { now: fine } = useClock();
   const [sent, setSent] = useState<FloorEvent[]>([]);
   const [heard, setHeard] = useState<FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<Words | null>(null);
@@ -82,7 +86,8 @@ export function useFloor(board: Board, personId: number, now: number) {
     // Ordered by the time they were made: of two words in one minute the later counts.
     const id = uuidv7();
     const blank = { celsius: null, text: null, undoes: null, data: null };
-    const event = eventOf({ ...blank, ...recording, id, at: Math.round(now), personId });
+    const known = records.find((dough) => dough.id === recording.doughId)?.events ?? [];
+    const event = eventOf({ ...blank, ...recording, id, at: nextTime(known, Math.round(fine)), personId });
     setTrouble(null);
     setSent((before) => [...before, event]);
     await keep(
