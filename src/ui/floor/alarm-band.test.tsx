@@ -51,7 +51,7 @@ describe('the band of alarms', () => {
     const takeOut = telling();
     const thaw = { productId: 1, product: 'Butter crescent', pieces: 24, dueAt: 900 * MIN };
     const { user } = show(band([{ ...alarm('thaw', 1), thaw }, alarm('wash', 5)], telling(), null, takeOut));
-    await user.click(screen.getByRole('button', { name: 'They are out' }));
+    await user.click(screen.getByRole('button', { name: 'Taken out to thaw' }));
     expect(takeOut.mock.calls).toEqual([[expect.objectContaining({ thaw })]]);
   });
 

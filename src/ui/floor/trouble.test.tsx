@@ -130,10 +130,10 @@ describe('what is out now', () => {
         .getAllByRole('button')
         .map((button) => button.closest('p')?.textContent);
     expect(texts()).toEqual([
-      'Oven out since 03:00, planned until Thu 15:00It is back',
-      'Ida not here since 03:00, planned until Thu 15:00: feverThey are back',
+      'Oven out since 03:00, planned until Thu 15:00Back in use',
+      'Ida not here since 03:00, planned until Thu 15:00: feverBack at work',
     ]);
-    await user.click(screen.getByRole('button', { name: 'It is back' }));
+    await user.click(screen.getByRole('button', { name: 'Back in use' }));
     expect(house.sent.at(-1)).toMatchObject({ command: 'end-trouble', input: { id: 7 } });
     await waitFor(() => expect(texts()).toHaveLength(1));
   });

@@ -126,7 +126,7 @@ describe('the stock', () => {
     expect(thaws.getByText(/butter crescent/).textContent).toBe('12 butter crescent for Fri 00:00');
     await user.click(thaws.getByRole('button', { name: 'Plan the bake' }));
     expect(onPlan).toHaveBeenCalledWith({ productId: 1, pieces: 12, dueAt: DAY });
-    await user.click(thaws.getByRole('button', { name: 'They are out' }));
+    await user.click(thaws.getByRole('button', { name: 'Taken out to thaw' }));
     expect(onMove).toHaveBeenLastCalledWith({ productId: 1, kind: 'pieces', amount: -12, forDue: DAY });
   });
 });

@@ -11,7 +11,7 @@ export const common = {
   thatIsNotATemperature: 'That is not a temperature. Type a number, with F for Fahrenheit.',
   whatWasGiven: 'What was given?',
   aLittleSmall: 'a little small',
-  theyAreOut: 'They are out',
+  theyAreOut: 'Taken out to thaw',
   findingItsPlace: 'Finding its place …',
   fileToRead: 'File to read',
   line: 'Line {line}: {message}',

@@ -10,7 +10,7 @@ export const floor = {
   broken: 'Out of order',
   cannotWork: 'Ill or not here',
   lostOrSpoilt: 'Lost or spoilt',
-  lostOf: 'Lost of {dough}',
+  lostOf: 'Loss: {dough}',
   whatIsLost: 'What is lost',
   wholeDough: 'the whole dough',
   piecesLost: 'Pieces lost',
@@ -31,7 +31,7 @@ export const floor = {
   outNow: 'Out now',
   isOut:
     '<b>{name} {isMachine, select, true {out} other {not here}}</b>{units, plural, =0 {} other { (# of it)}} since {since}, planned until {until}{note}',
-  isBack: '{isMachine, select, true {It is back} other {They are back}}',
+  isBack: '{isMachine, select, true {Back in use} other {Back at work}}',
   off: 'off',
   on: 'on',
   alarms: 'Alarms',
