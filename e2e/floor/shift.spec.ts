@@ -22,10 +22,10 @@ test('without a line one tablet goes on, also under another name; all of it arri
   await shared.context().setOffline(true);
   const first = alarms(shared).getByRole('listitem').first();
   const call = ((await first.textContent()) ?? '')
-    .replace(/I see to it$/, '')
+    .replace(/I’m on it$/, '')
     .slice(6)
     .trim();
-  await first.getByRole('button', { name: 'I see to it' }).click();
+  await first.getByRole('button', { name: 'I’m on it' }).click();
   await expect(alarms(shared).getByText(call)).toBeHidden();
   await expect(shared.getByText(/Offline, 1 to send/)).toBeVisible();
   // Meanwhile somebody with a line sees to the same thing.

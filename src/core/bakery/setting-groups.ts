@@ -22,7 +22,7 @@ export const SETTING_GROUPS = {
     'repairsByBakers',
   ],
   stock: ['piecesKeep', 'coldDoughKeeps', 'frozenDoughKeeps'],
-  calls: ['preheatLead', 'washLead', 'butterLead', 'levainLead', 'thawLead'],
+  calls: ['preheatLead', 'washLead', 'butterLead', 'levainLead', 'thawLead', 'catchUpAfter'],
   mixing: [
     'mixingRise',
     'mixingRiseSpread',

@@ -161,6 +161,8 @@ export const SETTINGS = {
   levainLead: setting('min', 30, 0, 240),
   /** How long before they are due frozen pieces are to be taken out: a night in the cold, proof and bake. */
   thawLead: setting('min', 840, 0, 2880),
+  /** After so long without anything recorded, the tablet asks once what was done meanwhile. */
+  catchUpAfter: setting('min', 45, 10, 720),
   /** How long shaped pieces keep in the freezer: two to six weeks. */
   piecesKeep: setting('days', 30, 1, 365),
   /** How long a finished dough keeps in the cold: one to two days. */

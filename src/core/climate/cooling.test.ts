@@ -55,9 +55,9 @@ describe('a cooked filling', () => {
   it('says what to do in each case', () => {
     const say = (...pairs: [number, number][]) =>
       inEnglish(coolingMessage(cooling(ONE, 0, told(...pairs), 125 * MIN), 'Europe/Berlin'));
-    expect(say([0, 70], [60, 20])).toMatch(/^Stop: .*throw it away/);
+    expect(say([0, 70], [60, 20])).toMatch(/^Stop: .*Throw it away/);
     expect(say([0, 70], [60, 9])).toMatch(/^Cold in time/);
-    expect(say([30, 70])).toMatch(/^At 10 °C or colder by/);
-    expect(say()).toMatch(/nobody has measured/);
+    expect(say([30, 70])).toMatch(/^Must be at 10 °C or colder by/);
+    expect(say()).toMatch(/not measured/);
   });
 });

@@ -24,8 +24,9 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
   },
   start: {
     ...{ may: 'crew', data: [], moves: true },
-    fold(state, { at, personId }) {
+    fold(state, { at, personId, receivedAt }) {
       if (state.startedAt !== null) return;
+      state.enteredAt = receivedAt ?? null;
       state.startedAt = at;
       state.startedBy = personId;
       if (state.status === 'open') state.status = 'running';
@@ -33,8 +34,10 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
   },
   finish: {
     ...{ may: 'crew', data: [], moves: true },
-    fold(state, { at, personId }) {
-      if (state.finishedAt === null) finish(state, at, personId);
+    fold(state, { at, personId, receivedAt }) {
+      if (state.finishedAt !== null) return;
+      state.enteredAt = receivedAt ?? null;
+      finish(state, at, personId);
     },
   },
   skip: {
@@ -120,8 +123,9 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
     ...{ may: 'crew', data: ['decks'] },
     fold: (state, { data }) => Object.assign(state, { decks: data.decks, oven: data.oven ?? state.oven }),
   },
-  // It is of no step, and ends those of what is lost (`losses.ts`).
+  // These two are of no step, and end the steps of what is over (`losses.ts`).
   lost: { ...{ may: 'bakers', data: ['lost'], moves: true }, fold: () => undefined },
+  close: { ...{ may: 'bakers', data: [], moves: true }, fold: () => undefined },
 };
 
 /** All kinds, in the order of the table. */

@@ -156,6 +156,8 @@ interface Payloads {
   deck: { data: DeckChoice };
   /** Of the whole dough, not of a step; with why. */
   lost: { text: string; data: LossRecord };
+  /** Of the whole dough: what is open of it is over, and nobody recorded how it went. */
+  close: object;
 }
 
 export type FloorEventKind = keyof Payloads;

@@ -1,4 +1,4 @@
-import { coded } from '../codes/coded';
+import { coded, type Coded } from '../codes/coded';
 import type { DoughStep } from '../process/expand';
 import type { Instant } from '../time/local';
 import type { FloorEvent } from './events';
@@ -31,25 +31,41 @@ export function lossesIn(events: readonly FloorEvent[]): Loss[] {
 
 /** Ends the steps of what is lost: nobody begins them any more, and no wait of them goes on. */
 export function endLost(
-  steps: readonly Pick<DoughStep, 'key' | 'outputId'>[],
+  steps: readonly OfOutput[],
   losses: readonly Loss[],
   states: ReadonlyMap<string, StepState>,
 ): void {
   for (const { output, pieces, why, at, personId } of losses) {
     if (pieces !== null) continue;
-    for (const { key, outputId } of steps) {
-      const state = states.get(key);
-      if (!state || (output !== null && outputId !== output)) continue;
-      if (state.status === 'done' || state.status === 'skipped') continue;
-      Object.assign(state, {
-        ...{
-          status: 'skipped',
-          finishedAt: at,
-          finishedBy: personId,
-          skipReason: coded('steps.lost', { why }),
-        },
-      });
-    }
+    const own = steps.filter(({ outputId }) => output === null || outputId === output);
+    endOpen(own, states, { at, personId, reason: coded('steps.lost', { why }) });
+  }
+}
+
+/** Ends what is open of a dough that was closed without a record. */
+export function endClosed(
+  steps: readonly OfOutput[],
+  events: readonly FloorEvent[],
+  states: ReadonlyMap<string, StepState>,
+): void {
+  for (const { kind, at, personId } of events)
+    if (kind === 'close') endOpen(steps, states, { at, personId, reason: coded('steps.notRecorded') });
+}
+
+type OfOutput = Pick<DoughStep, 'key' | 'outputId'>;
+
+function endOpen(
+  steps: readonly OfOutput[],
+  states: ReadonlyMap<string, StepState>,
+  { at, personId, reason }: { at: Instant; personId: number; reason: Coded },
+): void {
+  for (const { key } of steps) {
+    const state = states.get(key);
+    if (!state || state.status === 'done' || state.status === 'skipped') continue;
+    Object.assign(state, {
+      ...{ status: 'skipped', finishedAt: at, finishedBy: personId, skipReason: reason },
+      isEndedWithDough: true,
+    });
   }
 }
 

@@ -4,7 +4,8 @@ import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
 import { foldEvent } from './event-kinds';
 import type { FloorEvent } from './events';
-import { endLost, lossesIn, type Loss } from './losses';
+import { endClosed, endLost, lossesIn, type Loss } from './losses';
+import type { Instant } from '../time/local';
 import type { StepState } from './step-state';
 import { effectiveEvents } from './undo';
 
@@ -12,6 +13,8 @@ export interface DoughState {
   steps: Map<string, StepState>;
   notes: StepState['notes'];
   losses: Loss[];
+  /** When and by whom it was closed without a record; null where it was not. */
+  closed: { at: Instant; personId: number } | null;
   /** All steps done or skipped. */
   finished: boolean;
   started: boolean;
@@ -70,16 +73,19 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
   const graph = graphOf(route);
   coverTurns(route, graph, steps);
   endLost(route.steps, losses, steps);
+  endClosed(route.steps, effective, steps);
   deriveWaits(route, graph, steps);
   for (const step of route.steps) {
     const state = stateOf(steps, step.key);
     state.startable = isHandsOn(step) && state.status === 'open' && isReached(graph, steps, step.key);
   }
   const all = [...steps.values()];
+  const closing = effective.findLast(({ kind }) => kind === 'close');
   return {
     steps,
     notes,
     losses,
+    closed: closing ? { at: closing.at, personId: closing.personId } : null,
     finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
     started: all.some(({ status }) => status !== 'open'),
   };
@@ -96,6 +102,8 @@ function freshState(key: string): StepState {
     takenBy: null,
     finishedBy: null,
     skipReason: null,
+    isEndedWithDough: false,
+    enteredAt: null,
     temperatures: [],
     notes: [],
     verdict: null,

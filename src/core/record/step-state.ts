@@ -17,6 +17,10 @@ export interface StepState {
   takenBy: number | null;
   finishedBy: number | null;
   skipReason: Words | null;
+  /** It was not left out for itself: its dough, or its part of it, was lost or closed. */
+  isEndedWithDough: boolean;
+  /** When its end or, before that, its start was entered, where that was later than it happened. */
+  enteredAt: Instant | null;
   /** `receivedAt`: when the house heard of one that had waited on a tablet. */
   temperatures: { celsius: number; at: Instant; personId: number; receivedAt?: Instant }[];
   notes: { text: string; at: Instant; personId: number }[];

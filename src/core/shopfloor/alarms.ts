@@ -4,6 +4,8 @@ import { dialOn, type Machine } from '../bakery/machines';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
+import type { StepState } from '../record/step-state';
+import { hasStopped } from './catch-up';
 
 /** How long before a step its preparation is called for, minutes: house values. */
 export interface Leads {
@@ -95,6 +97,7 @@ export function alarms(
     ahead = 0,
     coolingRule,
     machines = [],
+    quiet = Infinity,
   }: {
     leads: Leads;
     taken: readonly AlarmTaken[];
@@ -106,15 +109,19 @@ export function alarms(
     coolingRule: CoolingRule;
     /** What is set on an oven for a temperature follows from what it is. */
     machines?: readonly Machine[];
+    /** Nobody is called to a dough of which nothing was recorded for so long, minutes, though something should have been. */
+    quiet?: number;
   },
 ): Alarm[] {
   const by = new Map(taken.map(({ alarm, ...who }) => [alarm, who]));
-  const bakes = doughs.flatMap((dough) =>
+  const known = doughs.filter((dough) => !hasStopped(dough, now, quiet));
+  const bakes = known.flatMap((dough) =>
     dough.steps.filter(({ step }) => step.kind === 'bake').map((step) => ({ dough, step })),
   );
-  const called = doughs.flatMap((dough) =>
+  const heated = heatedBy(bakes, by, now);
+  const called = known.flatMap((dough) =>
     dough.steps.flatMap((step) => [
-      ...(preheat({ dough, step }, bakes, { now, leads, zone, machines }) ?? []),
+      ...(preheat({ dough, step }, bakes, { now, leads, zone, machines, heated }) ?? []),
       ...(prepared(dough, step, { now, leads, zone }) ?? []),
       ...(watched(dough, step) ?? []),
       ...cooled(dough, step, { now, rule: coolingRule, zone }),
@@ -136,15 +143,44 @@ const named = (kind: AlarmKind, dough: DoughForecast, step: Step) => ({
 /** The setting of the oven that a bake needs. */
 const settingOf = (step: Step) => step.uses.find(({ setting }) => setting !== undefined)?.setting;
 
+/** The oven that a bake is planned in. */
+const ovenFor = (step: Step) => step.uses.find(({ setting }) => setting !== undefined)?.resource ?? '';
+
 interface Bake {
   dough: DoughForecast;
   step: Step;
 }
 
+/** How long after somebody has said that they heat an oven it counts as heated, minutes. */
+const HEATED_FOR = 120;
+
+/** Ovens at the settings to which somebody heats them already: one call is enough for all loads that follow. */
+function heatedBy(
+  bakes: readonly Bake[],
+  taken: ReadonlyMap<string, { at: Instant }>,
+  now: Instant,
+): ReadonlyMap<string, string> {
+  const heated = new Map<string, string>();
+  for (const { dough, step } of bakes) {
+    const { id } = named('preheat', dough, step);
+    const since = taken.get(id)?.at;
+    if (since !== undefined && since > now - HEATED_FOR * MINUTE) heated.set(heatOf(step), id);
+  }
+  return heated;
+}
+
+const heatOf = (step: Step) => `${ovenFor(step)} ${settingOf(step)}`;
+
 function preheat(
   { dough, step }: Bake,
   bakes: readonly Bake[],
-  { now, leads, zone, machines }: LeadsAt & { machines: readonly Machine[] },
+  {
+    now,
+    leads,
+    zone,
+    machines,
+    heated,
+  }: LeadsAt & { machines: readonly Machine[]; heated: ReadonlyMap<string, string> },
 ): Draft[] | null {
   if (step.step.kind !== 'bake' || !isOpen(dough, step)) return null;
   const setting = settingOf(step);
@@ -158,9 +194,10 @@ function preheat(
       other.end > at - STILL_HOT * MINUTE,
   );
   if (setting === undefined || hot) return null;
-  const oven = step.uses.find((use) => use.setting !== undefined)?.resource ?? '';
+  const { id } = named('preheat', dough, step);
+  if ((heated.get(heatOf(step)) ?? id) !== id) return null;
   const message = coded('alarms.heatTheOvenToGoes', {
-    celsius: { celsius: dialOn(oven, setting, machines) },
+    celsius: { celsius: dialOn(ovenFor(step), setting, machines) },
     name: dough.name,
     time: { clock: start, zone },
   });
@@ -271,8 +308,11 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
       },
     ];
   }
-  // Asked again for each new time that somebody's look has set.
-  const id = (kind: AlarmKind) => `${kind}/${dough.id}/${step.key}/${state.notBefore ?? 0}`;
+  const look = lastLook(state);
+  // Who has seen that it is ready need not be asked again; the plan says what comes next.
+  if (look && look.isReady) return null;
+  // Asked again after each look that found it not ready yet.
+  const id = (kind: AlarmKind) => `${kind}/${dough.id}/${step.key}/${look ? look.at : 0}`;
   if (step.step.alive)
     return [
       {
@@ -293,6 +333,21 @@ function watched(dough: DoughForecast, step: Step): Draft[] | null {
       message: coded('alarms.shouldBeReadyLook', { name }),
     },
   ];
+}
+
+/** The last look at what rises or rests, and whether it was found ready then; null where nobody has looked. */
+function lastLook({ verdict, alive, records }: StepState): { at: Instant; isReady: boolean } | null {
+  const looks = [
+    ...(verdict ? [{ at: verdict.at, isReady: verdict.verdict !== 'under' }] : []),
+    ...alive.map(({ at, answer }) => ({ at, isReady: answer === 'ready' })),
+    ...records.flatMap(({ data, at }) =>
+      data.kind === 'checked' ? [{ at, isReady: data.answer === 'good' }] : [],
+    ),
+  ];
+  return looks.reduce<(typeof looks)[number] | null>(
+    (last, one) => (last && last.at > one.at ? last : one),
+    null,
+  );
 }
 
 function thawed(thaw: Thaw, leads: Leads, zone: string): Draft {

@@ -94,13 +94,11 @@ function unusualOf(dough: DoughForecast): Unusual[] {
     const parts = { what: dough.name, pieces: pieces ?? 0, isWhole: output === null, why };
     return { at, personId, message: coded('handover.lost', parts) };
   });
-  const wasLost = (outputId: number | null) =>
-    dough.state.losses.some(
-      ({ output, pieces }) => pieces === null && (output === null || output === outputId),
-    );
+  const closed = dough.state.closed;
   return [
     ...onDough,
     ...lost,
+    ...(closed ? [{ ...closed, message: coded('handover.closed', { what: dough.name }) }] : []),
     ...dough.steps.flatMap((step) => {
       const state = dough.state.steps.get(step.key);
       if (!state) return [];
@@ -108,7 +106,7 @@ function unusualOf(dough: DoughForecast): Unusual[] {
       const told: Unusual[] = state.notes.map(({ text, at, personId }) => {
         return { at, personId, message: coded('handover.noteOn', { what, text }) };
       });
-      if (state.status === 'skipped' && state.finishedAt !== null && !wasLost(step.outputId))
+      if (state.status === 'skipped' && state.finishedAt !== null && !state.isEndedWithDough)
         told.push({
           ...{ at: state.finishedAt, personId: state.finishedBy },
           message: coded('handover.leftOut', {

@@ -55,7 +55,7 @@ describe('the table of rights', () => {
 
   it('lets a helper tick and measure, fold to the end, and neither judge nor leave out', () => {
     expect(FLOOR_EVENT_KINDS.filter((kind) => !mayRecord(PEOPLE.helper, kind)).sort()).toEqual(
-      ['alive', 'check', 'conditions', 'lost', 'marks', 'mix', 'scrap', 'skip', 'verdict'].sort(),
+      ['alive', 'check', 'close', 'conditions', 'lost', 'marks', 'mix', 'scrap', 'skip', 'verdict'].sort(),
     );
     expect(mayRecord(PEOPLE.helper, 'turn')).toBe(true);
   });

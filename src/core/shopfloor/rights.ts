@@ -60,6 +60,7 @@ export const ROUTES = {
   'GET /api/setup': PLANNER,
   'GET /api/products': CREW,
   'GET /api/formulas': CREW,
+  'GET /api/doors': CREW,
   'GET /api/photos': CREW,
   'PUT /api/photos': CREW,
 } satisfies Record<string, readonly Actor[]>;

@@ -40,6 +40,8 @@ export interface Board {
     thaws: Thaw[];
     silent: SilentProbe[];
     coolingRule: CoolingRule;
+    /** Minutes without a record after which it is asked what was done. */
+    quiet: number;
     /** Machines that are out and people who cannot work, now. */
     troubles: Trouble[];
   };
@@ -53,6 +55,7 @@ export const NO_CALLS: Board['calls'] = {
   thaws: [],
   silent: [],
   coolingRule: COOLING_RULES[0] as CoolingRule,
+  quiet: 720,
   troubles: [],
 };
 

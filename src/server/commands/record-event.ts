@@ -16,7 +16,8 @@ import {
 import { lostOf } from '@/core/record/losses';
 import type { Lesson } from '@/core/wire/lesson';
 import { mayRecord, mayUndo } from '@/core/shopfloor/rights';
-import { isHandsOn } from '@/core/record/state';
+import { type DoughState, isHandsOn } from '@/core/record/state';
+import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
 import { type Db, insertOnce } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
@@ -90,6 +91,7 @@ async function refuseNonsense(
   if (event.stepKey === null && !OF_THE_DOUGH.includes(event.kind))
     throw new Refusal(coded('refusals.sayWhichStep'), 'stepKey');
   if (event.kind === 'lost') refuseOddLoss(dough, event);
+  if (event.kind === 'close') refuseFinished(dough);
   if ((event.text?.length ?? 0) > settings.longestNote)
     throw new Refusal(coded('refusals.thatIsLongerThanANote', { house: settings.longestNote }), 'text');
   if (event.celsius !== null) refuseOddTemperature(event.celsius, step, settings);
@@ -101,16 +103,21 @@ async function refuseNonsense(
   if (event.kind === 'verdict') refuseOddVerdict(dough, step);
   if (event.kind === 'undo') refuseOddUndo(dough, event, person);
   if (!step) return;
-  if (event.kind === 'start') await refuseOddStart(db, dough, step, now);
+  if (event.kind === 'start') await refuseOddStart(db, dough, step, { now, at: event.at });
   if (event.kind === 'finish') refuseOddFinish(dough, step, event.at);
 }
 
 /** What is recorded of a whole dough, and of no step of it; taken back as well. */
-const OF_THE_DOUGH: readonly FloorEventKind[] = ['note', 'lost', 'undo'];
+const OF_THE_DOUGH: readonly FloorEventKind[] = ['note', 'lost', 'close', 'undo'];
+
+function refuseFinished(dough: DoughToCheck): DoughState {
+  const state = stateOf(dough);
+  if (state.finished) throw new Refusal(coded('refusals.isOverAlready', { dough: dough.name }), 'doughId');
+  return state;
+}
 
 function refuseOddLoss(dough: DoughToCheck, { data: { output, pieces } }: EventOf<'lost'>): void {
-  const { losses, finished } = stateOf(dough);
-  if (finished) throw new Refusal(coded('refusals.nothingOfItIsLeft', { dough: dough.name }), 'doughId');
+  const { losses } = refuseFinished(dough);
   const own = dough.outputs.find(({ id }) => id === output);
   if (output !== null && !own)
     throw new Refusal(coded('refusals.hasNoSuchOutput', { name: dough.name }), 'data.output');
@@ -148,12 +155,21 @@ function refuseOddUndo(dough: DoughToCheck, event: FloorEvent, person: Person): 
   if (!mayUndo(person, target)) throw new Refusal(coded('refusals.thatWasRecordedBySomebodyElse'), 'undoes');
 }
 
-async function refuseOddStart(db: Db, dough: DoughToCheck, step: CheckedStep, now: number): Promise<void> {
+/** By how much the clocks of two tablets may differ, ms. */
+const CLOCKS = 2 * MINUTE;
+
+async function refuseOddStart(
+  db: Db,
+  dough: DoughToCheck,
+  step: CheckedStep,
+  { now, at }: { now: number; at: number },
+): Promise<void> {
   if (!isHandsOn(step)) throw new Refusal(coded('refusals.startsByItself', { label: step.label }), 'stepKey');
   await refuseSpoilt(db, dough, step.key, now);
   const { steps } = stateOf(dough);
   const own = steps.get(step.key);
-  if (own?.status !== 'open' || own.startable) return;
+  if (own?.status !== 'open') return;
+  if (own.startable) return refuseBeforeOthers(dough, step, at);
   const before = dough.links
     .filter((link) => link.to === step.key)
     .map((link) => dough.steps.find(({ key }) => key === link.from))
@@ -162,6 +178,18 @@ async function refuseOddStart(db: Db, dough: DoughToCheck, step: CheckedStep, no
     coded('refusals.comesFirstFinishOrSkipIt', { label: before?.label ?? coded('refusals.theStepBefore') }),
     'stepKey',
   );
+}
+
+/** What was entered afterwards cannot have begun before what leads to it was over. */
+function refuseBeforeOthers(dough: DoughToCheck, { key, label }: CheckedStep, at: number): void {
+  const { steps } = stateOf(dough);
+  for (const { from } of dough.links.filter(({ to }) => to === key)) {
+    const before = dough.steps.find((one) => one.key === from);
+    const state = steps.get(from);
+    const over = before && isHandsOn(before) ? state?.finishedAt : state?.startedAt;
+    if (before && (over ?? -Infinity) > at + CLOCKS)
+      throw new Refusal(coded('refusals.cannotStartBeforeThat', { label, before: before.label }), 'at');
+  }
 }
 
 function refuseOddFinish(dough: DoughToCheck, { key, label }: CheckedStep, at: number): void {

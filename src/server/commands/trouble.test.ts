@@ -152,7 +152,7 @@ describe('a dough that is lost', () => {
     expect(fewer).toBe(before - 60);
     const whole = await ok<{ id: string }>(lose(dough.id, {}));
     expect(await openOf(dough.id)).toBe(0);
-    expect((await refusal(lose(dough.id, {}))).message).toMatch(/Nothing of Crescent 39 is left/);
+    expect((await refusal(lose(dough.id, {}))).message).toMatch(/Crescent 39 is over already/);
     // A plan knows nothing of it any more.
     const { doughs } = await readWholePlan(house.pool, now);
     expect(doughs.some(({ id }) => id === dough.id)).toBe(false);

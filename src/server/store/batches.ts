@@ -110,7 +110,7 @@ function newestBatches(db: Db, search: Sought): Promise<Row[]> {
     db,
     `SELECT STRAIGHT_JOIN d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
        COALESCE(
-         (SELECT MAX(e.at) FROM floor_event e WHERE e.dough_id = d.id AND e.kind IN ('finish', 'skip', 'lost')),
+         (SELECT MAX(e.at) FROM floor_event e WHERE e.dough_id = d.id AND e.kind IN ('finish', 'skip', 'lost', 'close')),
          MAX(o.due_at)) AS finishedAt
      FROM (SELECT DISTINCT dough_id FROM dough_output ${from.length > 0 ? 'WHERE due_at >= ?' : ''}) late
        JOIN dough d ON d.id = late.dough_id JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id

@@ -41,6 +41,7 @@ export async function calls(db: Db, now: number, newest: readonly PlaceReadings[
     },
     coolingRule: coolingRuleOf(settings.coolingRule),
     troubles,
+    quiet: settings.catchUpAfter,
     taken: taken.map(({ at, ...row }) => ({ ...row, at: at.getTime() })),
     silent: silentOf(limited, now, { probe: settings.probeHolds, typed: settings.typedHolds }),
     excursions: await excursionsOf(db, now, limited),

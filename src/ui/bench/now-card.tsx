@@ -23,13 +23,16 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => module.EarlierSheet), {
+  ssr: false,
+});
 const HAS_PANEL: readonly string[] = ['mix', 'lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
 
 interface Props {
   item: AgendaItem;
   now: number;
   zone: string;
-  record: (recording: Recording) => Promise<unknown>;
+  record: (recording: Recording, at?: number) => Promise<unknown>;
   by: string;
   mine: boolean;
   rolling: RollingHouse;
@@ -45,6 +48,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
   const say = useWords();
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<NowSheet | null>(null);
+  const [earlier, setEarlier] = useState(false);
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const running = state.status === 'running';
   const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
@@ -77,7 +81,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
         </a>
       )}
       {together.length > 0 && <InOneGo items={[item, ...together]} running={running} record={record} />}
-      <div className="mt-3 grid grid-cols-3 gap-3">
+      <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Button floor onClick={() => setSheet('note')}>
           {say('bench.note')}
         </Button>
@@ -85,8 +89,12 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
         <Button floor onClick={() => setSheet('skip')}>
           {say('bench.skip')}
         </Button>
+        <Button floor onClick={() => setEarlier(true)}>
+          {say('bench.earlier')}
+        </Button>
       </div>
       <NowSheets {...{ item, tell }} open={sheet} onOpen={setSheet} />
+      {earlier && <EarlierSheet {...{ item, now, zone, record }} onClose={() => setEarlier(false)} />}
     </article>
   );
 }

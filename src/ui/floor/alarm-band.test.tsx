@@ -2,6 +2,7 @@ import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
+import { groupAlarms } from '@/core/shopfloor/alarm-groups';
 import type { Alarm, AlarmKind } from '@/core/shopfloor/alarms';
 import { AlarmBand } from './alarm-band';
 import { coded } from '@/core/codes/coded';
@@ -12,7 +13,7 @@ const alarm = (kind: AlarmKind, minute: number): Alarm => ({
   takenBy: null,
 });
 const band = (open: Alarm[], take = telling(), trouble: string | null = null, takeOut = telling()) => (
-  <AlarmBand {...{ open, take, takeOut, trouble }} zone="UTC" />
+  <AlarmBand open={groupAlarms(open)} {...{ take, takeOut, trouble }} zone="UTC" />
 );
 
 describe('the band of alarms', () => {
@@ -25,7 +26,7 @@ describe('the band of alarms', () => {
     const { user } = show(band([alarm('wash', 5), alarm('preheat', 1), alarm('out', 9), alarm('silent', 0)]));
     const shown = () =>
       screen.getAllByRole('listitem').map(({ textContent }) => textContent?.slice(6, 12).trim());
-    expect(shown()).toEqual(['out sh', 'wash s']);
+    expect(shown()).toEqual(['out sh', 'prehea']);
     await user.click(screen.getByRole('button', { name: '2 more' }));
     expect(shown()).toHaveLength(4);
     await user.click(screen.getByRole('button', { name: 'less' }));
@@ -35,15 +36,15 @@ describe('the band of alarms', () => {
   it('says the day of what was called for on another one', () => {
     show(band([alarm('wash', 5), alarm('preheat', 24 * 60 + 5)]), 24 * 60 + 10);
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent?.slice(0, 9))).toEqual([
-      'Thu 00:05',
       '00:05 pre',
+      'Thu 00:05',
     ]);
   });
 
   it('is taken with one tap', async () => {
     const take = telling();
     const { user } = show(band([alarm('wash', 5)], take));
-    await user.click(screen.getByRole('button', { name: 'I see to it' }));
+    await user.click(screen.getByRole('button', { name: 'I’m on it' }));
     expect(take).toHaveBeenCalledWith(expect.objectContaining({ id: 'wash/1/x' }));
   });
 

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import { Bell, BellOff } from 'lucide-react';
 import { useState } from 'react';
-import type { Alarm } from '@/core/shopfloor/alarms';
+import type { AlarmGroup } from '@/core/shopfloor/alarm-groups';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useSound } from './use-sound';
@@ -11,10 +11,6 @@ import { nearTime } from './words';
 
 /** Alarms shown at once; the rest is counted. */
 const SHOWN = 2;
-
-/** What burns or spoils within minutes comes first; otherwise what was called for first. */
-const URGENT: readonly Alarm['kind'][] = ['out', 'turn-trays', 'place'];
-const rank = ({ kind }: Alarm) => (URGENT.includes(kind) ? URGENT.indexOf(kind) : URGENT.length);
 
 /** What somebody has to see to now, until somebody says that they do. */
 export function AlarmBand({
@@ -24,10 +20,10 @@ export function AlarmBand({
   trouble,
   zone,
 }: {
-  open: readonly Alarm[];
-  take: (alarm: Alarm) => void;
+  open: readonly AlarmGroup[];
+  take: (alarm: AlarmGroup) => void;
   /** Tells that what was called for is out of the freezer. */
-  takeOut: (alarm: Alarm) => void;
+  takeOut: (alarm: AlarmGroup) => void;
   trouble: string | null;
   zone: string;
 }) {
@@ -36,8 +32,7 @@ export function AlarmBand({
   const now = useMinute();
   const { on, toggle } = useSound(open.length > 0);
   const [all, setAll] = useState(false);
-  const sorted = [...open].sort((a, b) => rank(a) - rank(b));
-  const shown = all ? sorted : sorted.slice(0, SHOWN);
+  const shown = all ? open : open.slice(0, SHOWN);
   if (open.length === 0 && !trouble) return null;
   return (
     <section

@@ -16,16 +16,17 @@ export function FloorHead({
   trouble = null,
 }: {
   board: Board;
+  /** All of them, also those of which nothing was recorded for long. */
   doughs: readonly DoughForecast[];
-  record: (recording: Recording) => Promise<void>;
+  record: (recording: Recording, at?: number) => Promise<void>;
   calls: ReturnType<typeof useAlarms>;
   trouble?: string | null;
 }) {
   return (
     <>
-      <FloorTop {...{ board, doughs }} onRecord={(recording) => void record(recording)} />
+      <FloorTop {...{ board, doughs }} onRecord={(...recorded) => void record(...recorded)} />
       <AlarmBand
-        open={calls.open}
+        open={calls.called}
         trouble={calls.trouble}
         take={calls.take}
         takeOut={calls.takeOut}

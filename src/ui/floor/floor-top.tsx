@@ -6,6 +6,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Recording } from '@/core/record/events';
 import type { Board } from '@/core/wire/board';
 import type { Trouble } from '@/core/wire/trouble';
+import { CatchUpBand } from './catch-up-band';
 import { FloorTabs } from './floor-tabs';
 import { TroubleBand } from './trouble-band';
 
@@ -21,8 +22,9 @@ export function FloorTop({
   onRecord,
 }: {
   board: Board;
+  /** All of them, also those of which nothing was recorded for long. */
   doughs: readonly DoughForecast[];
-  onRecord: (recording: Recording) => void;
+  onRecord: (recording: Recording, at?: number) => void;
 }) {
   const [reporting, setReporting] = useState(false);
   const nameOf = ({ machineId, personId }: Trouble) =>
@@ -33,6 +35,7 @@ export function FloorTop({
     <>
       <FloorTabs onTrouble={() => setReporting(true)} />
       <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
+      <CatchUpBand {...{ board, doughs, onRecord }} />
       {reporting && (
         <TroubleSheet
           machines={board.machines}

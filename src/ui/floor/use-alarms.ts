@@ -2,7 +2,9 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
-import { alarms, type Alarm, type AlarmTaken } from '@/core/shopfloor/alarms';
+import { type AlarmGroup, groupAlarms } from '@/core/shopfloor/alarm-groups';
+import { alarms, type AlarmTaken } from '@/core/shopfloor/alarms';
+import { isOnCall } from '@/core/shopfloor/on-call';
 import type { Board } from '@/core/wire/board';
 import { REFUSED } from '@/core/wire/answer';
 import { send } from '../live/command';
@@ -37,23 +39,26 @@ export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: n
       setTrouble(outcome.answer.message);
     });
   }, []);
-  const take = ({ id, message }: Alarm) => {
+  const take = ({ all }: AlarmGroup) => {
     setTrouble(null);
-    setOwn((before) => [...before, { alarm: id, personId, at: now }]);
-    keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, say.coded(message));
+    setOwn((before) => [...before, ...all.map(({ id }) => ({ alarm: id, personId, at: now }))]);
+    for (const { id, message } of all)
+      keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, say.coded(message));
   };
-  const takeOut = async (alarm: Alarm) => {
+  const takeOut = async (alarm: AlarmGroup) => {
     if (!alarm.thaw) return;
     const { productId, pieces, dueAt } = alarm.thaw;
     const answer = await send('move-stock', { productId, amount: -pieces, forDue: dueAt });
     if (answer.ok) take(alarm);
     else setTrouble(answer.message);
   };
+  const open = useMemo(() => groupAlarms(due.filter(({ takenBy }) => takenBy === null)), [due]);
   return {
-    open: due.filter(({ takenBy }) => takenBy === null),
-    due,
+    open,
+    /** Off shift nobody is called. */
+    called: isOnCall(personId, now, { presences: board.presences, doughs }) ? open : [],
     take,
-    takeOut: (alarm: Alarm) => void takeOut(alarm),
+    takeOut: (alarm: AlarmGroup) => void takeOut(alarm),
     trouble,
   };
 }

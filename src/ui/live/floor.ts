@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
 import { createForecaster } from '@/core/forecast/forecaster';
+import { hasStopped } from '@/core/shopfloor/catch-up';
 import { conditionsOf, type Board } from '@/core/wire/board';
 import { eventOf, type FloorEvent, type Recording } from '@/core/record/events';
 import { nextTime } from '@/core/record/next-time';
@@ -16,6 +17,9 @@ import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
 import { retoldHere } from './units';
 import type { Words } from '@/core/codes/coded';
+
+/** A dough whose record stopped so long ago, minutes, is no work that is late: it is asked what became of it. */
+const STALE = 6 * 60;
 
 /** Events heard of from other tablets that are remembered; the board has them long before so many have come. */
 const HEARD = 200;
@@ -79,15 +83,19 @@ export function useFloor(board: Board, personId: number, now: number) {
   );
   const conditions = useMemo(() => conditionsOf(board), [board]);
   const [forecast] = useState(createForecaster);
-  const doughs = useMemo(() => forecast(records, conditions, now), [forecast, records, conditions, now]);
+  const all = useMemo(() => forecast(records, conditions, now), [forecast, records, conditions, now]);
+  const doughs = useMemo(() => all.filter((dough) => !hasStopped(dough, now, STALE)), [all, now]);
   const events = useMemo(() => records.flatMap((dough) => dough.events), [records]);
 
-  async function record(recording: Recording): Promise<void> {
+  /** Records something that happens now, or that happened at an earlier time which somebody has entered. */
+  async function record(recording: Recording, enteredAt?: number): Promise<void> {
     // Ordered by the time they were made: of two words in one minute the later counts.
     const id = uuidv7();
     const blank = { celsius: null, text: null, undoes: null, data: null };
     const known = records.find((dough) => dough.id === recording.doughId)?.events ?? [];
-    const event = eventOf({ ...blank, ...recording, id, at: nextTime(known, Math.round(fine)), personId });
+    const at = enteredAt ?? nextTime(known, Math.round(fine));
+    const late = enteredAt === undefined ? {} : { receivedAt: Math.round(fine) };
+    const event = eventOf({ ...blank, ...recording, ...late, id, at, personId });
     setTrouble(null);
     setSent((before) => [...before, event]);
     await keep(
@@ -97,11 +105,13 @@ export function useFloor(board: Board, personId: number, now: number) {
         event,
         board.doughs.find(({ id }) => id === event.doughId),
       ),
+      enteredAt !== undefined,
     );
   }
 
   return {
-    ...{ doughs, records, conditions, events, record },
+    /** Doughs that the floor works with; `all` also has those of which nothing was recorded for so long that nobody knows. */
+    ...{ doughs, all, records, conditions, events, record },
     trouble: trouble && say.coded(trouble),
     calm: () => setTrouble(null),
   };

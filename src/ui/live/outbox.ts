@@ -152,9 +152,13 @@ function sessionOf(personId: number): number {
   return session?.personId === personId ? session.sessionId : 0;
 }
 
-/** Keeps an event until it has arrived, and sends what waits. */
-export const keep = (event: FloorEvent, about = ''): Promise<void> =>
-  put({ event, late: false, sessionId: sessionOf(event.personId), about });
+/**
+ * Keeps an event until it has arrived, and sends what waits.
+ *
+ * @param late - it happened earlier than now, so its own time is sent with it
+ */
+export const keep = (event: FloorEvent, about = '', late = false): Promise<void> =>
+  put({ event, late, sessionId: sessionOf(event.personId), about });
 
 /** Keeps a call until it has arrived, and sends what waits. Returns it as it is kept. */
 export function keepCall(call: Omit<FloorCall, 'id'>, about = ''): FloorCall {

@@ -25,6 +25,7 @@ export const eventWords = (say: Say): Record<FloorEventKind, string> => ({
   move: 'moved',
   deck: 'deck',
   lost: 'lost',
+  close: say('live.closed'),
 });
 
 /**

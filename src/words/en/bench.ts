@@ -1,4 +1,5 @@
 export const bench = {
+  earlier: 'Earlier …',
   bends: 'Bends',
   dentsUnderAFingerLock: 'dents under a finger: lock it in',
   snaps: 'Snaps',

@@ -31,6 +31,7 @@ export const handover = {
   risenTooFar: 'risen too far',
   noReasonSaid: 'no reason said',
   lost: '{what} {isWhole, select, true {lost} other {{pieces, plural, =0 {lost in part} other {: # pieces lost}}}}: {why}',
+  closed: '{what} closed: its last steps were not recorded',
   leftOut: '{what} left out: {skipReason}',
   beganLate: '{what} began {duration} late',
   tookInsteadOf: '{what} took {duration} instead of {duration2}',

@@ -12,4 +12,5 @@ export const live = {
   doesNotAnswer: 'The bakery’s computer does not answer. Nothing was changed; try again in a moment.',
   notConfirmed: 'Not confirmed: somebody else recorded it under this name.',
   photo: 'Photo',
+  closed: 'closed, not recorded',
 } as const;

@@ -124,7 +124,7 @@ export const refusals = {
   aPlannerIsHere: '{name} is on shift and accepts repairs.',
   onlyPlannersAccept: 'In this bakery only planners accept repairs.',
   onlyRepairs: 'Only a planner accepts this.',
-  nothingOfItIsLeft: 'Nothing of {dough} is left to lose.',
+  isOverAlready: '{dough} is over already.',
   hasNoSuchOutput: '{name} has no such product.',
   onlySoManyAreLeft: 'Only {pieces} are left of it.',
   howMuchWentInOrOut: 'Enter how much went in (more than 0) or came out (less than 0).',
@@ -241,6 +241,7 @@ export const refusals = {
   thatWasRecordedBySomebodyElse: 'That was recorded by somebody else; a baker can undo it.',
   startsByItself: '{label} starts by itself.',
   comesFirstFinishOrSkipIt: '{label} comes first; finish or skip it.',
+  cannotStartBeforeThat: '{label} cannot have started before {before} was over.',
   cannotEndBeforeItStarted: '{label} cannot end before it started.',
   wasNotAtCInTime:
     '{label} was not at {to} °C in time. Do not use it: throw it away, make it anew, and skip this step or undo a wrong temperature.',

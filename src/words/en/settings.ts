@@ -17,6 +17,7 @@ export const settings = {
   washLead: 'Mix the wash before brushing by',
   butterLead: 'Call for the butter before it is needed by',
   levainLead: 'Call before a levain or sponge is set by',
+  catchUpAfter: 'Ask what was done after so long without a record',
   thawLead: 'Take frozen pieces out before they are due by',
   outageAssumed: 'A machine reported out is planned as out for',
   repairsByBakers: 'Bakers may accept repairs while no planner is on shift (1 yes, 0 no)',
