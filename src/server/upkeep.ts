@@ -4,6 +4,7 @@ import { pool } from './db/pool';
 import { log } from './log';
 import { sumUpDays } from './store/place-hours';
 import { houseNow } from './store/clock';
+import { keepPastOrders } from './store/past-orders';
 import { removeOlder, removeOldProposals, removeOldSteps, takeUpkeep } from './store/upkeep';
 
 const LOOK_EVERY = 5 * 60_000;
@@ -30,6 +31,7 @@ export async function clearUp(db: Pool): Promise<void> {
   await thinPlans(db);
   const now = await houseNow(db);
   await removeOldProposals(db, new Date(now - KEPT.proposalDays * 24 * 3_600_000));
+  await keepPastOrders(db, now);
   // Before they are thinned: an hour is summed up from what was really read.
   await sumUpDays(db, now);
   await thinReadings(db, now);

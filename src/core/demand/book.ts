@@ -1,5 +1,6 @@
 import type { OrderWithSources, Supply } from './cover';
 import type { FromFreezer, Stock } from './stock';
+import type { Shortage, Told } from './short';
 import type { StandingOrder } from './orders';
 import type { Maker, Making, ProposedDough } from './propose';
 
@@ -18,6 +19,9 @@ export interface OrderBook {
   standing: StandingOrder[];
   /** What is to be ready in the coming days, and which dough makes it. */
   demand: OrderWithSources[];
+  /** Orders that cannot be delivered as they were taken, and what their customers were told of it. */
+  short: Shortage[];
+  told: Told[];
   /** Pieces that doughs in the plan make beyond what is ordered. */
   left: Supply[];
   closed: { day: string; note: string }[];

@@ -25,7 +25,7 @@ export interface OrderWithSources extends Demand {
 }
 
 /** Goods due up to so many minutes after an order still count for it: the van waits that long. */
-const GRACE = 15;
+export const GRACE = 15;
 
 /** An order whose time was moved by no more than this still gets what thaws for it, minutes. */
 const THAWS_FOR = 12 * 60;

@@ -42,6 +42,7 @@ export const PAGES = {
   '/rooms/[id]': CREW,
   '/workbench': CREW,
   '/orders': BAKERS,
+  '/orders/past': BAKERS,
   '/house': BAKERS,
   '/house/values': PLANNER,
   '/setup': PLANNER,
@@ -78,6 +79,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'move-stock': BAKERS,
   'report-trouble': BAKERS,
   'end-trouble': BAKERS,
+  'mark-told': BAKERS,
   // Formulas and lamination.
   'save-formula': PLANNER,
   'save-product': PLANNER,

@@ -3,6 +3,9 @@ import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { lostOf } from '@/core/record/losses';
 import type { Kept, OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
+import { shortages, supplyKey } from '@/core/demand/short';
+import { forecastDough } from '@/core/forecast/forecast';
+import { promisesOf } from '@/core/forecast/promises';
 import { type Stock, takeFrozen } from '@/core/demand/stock';
 import { dayOf, demandBetween, type SingleOrder, type StandingOrder } from '@/core/demand/orders';
 import { type Maker, proposeDoughs } from '@/core/demand/propose';
@@ -11,6 +14,8 @@ import { expandDough } from '@/core/process/expand';
 import { LEAST_THAW } from '@/core/process/freezer-routes';
 import { goesToStock } from '@/core/process/output-way';
 import { addLocalDays, MINUTE } from '@/core/time/local';
+import { conditions } from './conditions';
+import { toldSince } from './customers-told';
 import { doughsDueFrom, sizes } from './doughs';
 import { freePieces, freeStock, type Keepable, keepables, stockNow, thawedFor } from './stock';
 import { house, houseSettings } from './house';
@@ -20,22 +25,37 @@ import { type Db, rowsOf } from '../db/rows';
 /** Days that are looked ahead. */
 export const ORDER_DAYS = 7;
 
+/** Doughs that were due so lately, hours, may still be what an order to come is made of. */
+const RECENT = 12;
+
 export async function orderBook(db: Db, now: number): Promise<OrderBook> {
   const { zone, apart } = await house(db);
-  const span = { from: now, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone };
-  const doughs = await doughsDueFrom(db, now);
-  const [{ standing, closed, wanted }, stock, pieces, thawed, products, made, takes, settings, customers] =
-    await Promise.all([
-      wantedIn(db, span),
-      keptNow(db, doughs),
-      freePieces(db, doughs, now),
-      thawedFor(db, now),
-      currentProducts(db),
-      madeBy(db, doughs, now),
-      sizes(db),
-      houseSettings(db),
-      rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
-    ]);
+  const since = now - RECENT * 60 * MINUTE;
+  const recent = await doughsDueFrom(db, since);
+  const doughs = recent.filter(({ outputs }) => outputs.some(({ dueAt }) => dueAt >= now));
+  const [
+    { standing, closed, wanted },
+    stock,
+    pieces,
+    thawed,
+    products,
+    made,
+    takes,
+    settings,
+    customers,
+    told,
+  ] = await Promise.all([
+    wantedIn(db, { from: since, to: addLocalDays(now, ORDER_DAYS + 1, zone), zone }),
+    keptNow(db, doughs),
+    freePieces(db, doughs, now),
+    thawedFor(db, since),
+    currentProducts(db),
+    madeBy(db, recent, since),
+    sizes(db),
+    houseSettings(db),
+    rowsOf<{ name: string }>(db, 'SELECT name FROM customer ORDER BY name'),
+    toldSince(db, since),
+  ]);
   const makers = products.map((product) => makerOf(product, takes));
   const making = {
     bowlKg: takes.bowlKg,
@@ -43,13 +63,34 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     apart,
     cutting: takes.cutting,
   };
-  const { covered, left } = assignSupply(wanted, made, thawed);
+  // What was due a moment ago has taken its pieces from the same doughs.
+  const { covered: all, left } = assignSupply(wanted, made, thawed);
+  const covered = all.filter(({ dueAt }) => dueAt > now);
   const { open, taken } = takeFrozen(covered, pieces, thawsBy(now));
+  const readyAt = await forecastReady(db, recent, now);
   return {
     customers: customers.map(({ name }) => name),
-    ...{ standing, demand: covered, left, closed, taken, makers, making, stock },
+    ...{ standing, demand: covered, left, taken, makers, making, stock, told },
+    closed: closed.filter(({ day }) => day >= dayOf(now, zone)),
+    short: shortages(open, { makers, readyAt, left }, now),
     proposals: proposeDoughs(open, makers, making),
   };
+}
+
+/** When the pieces of these doughs are ready, as they are forecast, by dough and product. */
+async function forecastReady(
+  db: Db,
+  doughs: readonly DoughRecord[],
+  now: number,
+): Promise<ReadonlyMap<string, number>> {
+  const [bakery, productOf] = await Promise.all([conditions(db, now), productsOfOutputs(db, doughs)]);
+  return new Map(
+    doughs.flatMap((dough) =>
+      promisesOf(forecastDough(dough, bakery, now), dough).map(
+        ({ output, readyAt }) => [supplyKey(dough.id, productOf.get(output.id) ?? 0), readyAt] as const,
+      ),
+    ),
+  );
 }
 
 function makerOf(product: ProductVersion, takes: Awaited<ReturnType<typeof sizes>>): Maker {
@@ -79,15 +120,16 @@ export async function thawsFor(db: Db, doughs: readonly DoughRecord[], now: numb
   const pieces = await freePieces(db, doughs, now);
   if (pieces.size === 0) return [];
   const { zone } = await house(db);
-  const span = { from: now, to: addLocalDays(now, THAW_DAYS, zone), zone };
+  const since = now - RECENT * 60 * MINUTE;
   const [{ wanted }, made, thawed, products] = await Promise.all([
-    wantedIn(db, span),
-    madeBy(db, doughs, now),
-    thawedFor(db, now),
+    wantedIn(db, { from: since, to: addLocalDays(now, THAW_DAYS, zone), zone }),
+    madeBy(db, doughs, since),
+    thawedFor(db, since),
     keepables(db),
   ]);
   const nameOf = new Map(products.map(({ productId, name }) => [productId, name]));
-  const { taken } = takeFrozen(assignSupply(wanted, made, thawed).covered, pieces, thawsBy(now));
+  const covered = assignSupply(wanted, made, thawed).covered.filter(({ dueAt }) => dueAt > now);
+  const { taken } = takeFrozen(covered, pieces, thawsBy(now));
   return taken.map((one) => ({ ...one, product: nameOf.get(one.productId) ?? '' }));
 }
 
@@ -110,7 +152,7 @@ async function keptNow(db: Db, doughs: readonly DoughRecord[]): Promise<Kept[]> 
 const itemOf = ({ pieces, dough }: Keepable, kind: Stock['kind']) => (kind === 'pieces' ? pieces : dough);
 
 /** What is ordered for some days, with what it follows from. */
-async function wantedIn(db: Db, span: { from: number; to: number; zone: string }) {
+export async function wantedIn(db: Db, span: { from: number; to: number; zone: string }) {
   const [standing, single, closed] = await Promise.all([
     standingOrders(db),
     singleOrders(db, span),
@@ -124,22 +166,32 @@ async function wantedIn(db: Db, span: { from: number; to: number; zone: string }
   return { standing, closed, wanted };
 }
 
-/** What these doughs make that is due from now on. */
-async function madeBy(db: Db, doughs: readonly DoughRecord[], now: number): Promise<Supply[]> {
-  const ids = await rowsOf<{ outputId: number; productId: number }>(
+/** The product of each output of these doughs. */
+export async function productsOfOutputs(
+  db: Db,
+  doughs: readonly Pick<DoughRecord, 'outputs'>[],
+): Promise<ReadonlyMap<number, number>> {
+  const ids = doughs.flatMap(({ outputs }) => outputs.map(({ id }) => id));
+  if (ids.length === 0) return new Map();
+  const rows = await rowsOf<{ outputId: number; productId: number }>(
     db,
     `SELECT o.id AS outputId, v.product_id AS productId FROM dough_output o
-     JOIN product_version v ON v.id = o.product_version_id WHERE o.due_at >= ?`,
-    [new Date(now)],
+     JOIN product_version v ON v.id = o.product_version_id WHERE o.id IN (?)`,
+    [ids],
   );
-  const productOf = new Map(ids.map(({ outputId, productId }) => [outputId, productId]));
+  return new Map(rows.map(({ outputId, productId }) => [outputId, productId]));
+}
+
+/** What these doughs make that is due from some moment on. */
+async function madeBy(db: Db, doughs: readonly DoughRecord[], from: number): Promise<Supply[]> {
+  const productOf = await productsOfOutputs(db, doughs);
   return doughs.flatMap((dough) => {
     const { id, name, outputs, steps } = dough;
     const { losses } = stateOf(dough);
     return (
       outputs
         // What goes to the freezer is nobody's yet.
-        .filter(({ id: outputId, way }) => productOf.has(outputId) && !goesToStock(way))
+        .filter(({ dueAt, way }) => dueAt >= from && !goesToStock(way))
         .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
           ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, dueAt, freshFor },
           // What is lost is nobody's: its orders are open again.

@@ -21,3 +21,9 @@ export function listedProducts(db: Db, now: number): Promise<ListedProduct[]> {
 /** Products that were taken out of use, by name. */
 export const removedProducts = (db: Db): Promise<{ productId: number; name: string }[]> =>
   rowsOf(db, 'SELECT id AS productId, name FROM product WHERE removed_at IS NOT NULL ORDER BY name');
+
+/** The names of all products there ever were, by number. */
+export async function productNames(db: Db): Promise<[number, string][]> {
+  const rows = await rowsOf<{ id: number; name: string }>(db, 'SELECT id, name FROM product');
+  return rows.map(({ id, name }) => [id, name]);
+}

@@ -49,12 +49,12 @@ export async function stockNow(db: Db): Promise<Stock[]> {
 }
 
 /** What was taken out of the freezer for orders that are still to come. */
-export async function thawedFor(db: Db, now: number): Promise<FromFreezer[]> {
+export async function thawedFor(db: Db, from: number): Promise<FromFreezer[]> {
   const rows = await rowsOf<{ productId: number; dueAt: Date; pieces: number }>(
     db,
     `SELECT product_id AS productId, for_due AS dueAt, CAST(-SUM(amount) AS SIGNED) AS pieces
      FROM stock_move WHERE for_due >= ? GROUP BY product_id, for_due ORDER BY for_due`,
-    [new Date(now)],
+    [new Date(from)],
   );
   return rows.map(({ dueAt, pieces, ...row }) => ({
     ...row,

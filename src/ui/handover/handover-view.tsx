@@ -2,6 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { Printer } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Person } from '@/core/bakery/people';
@@ -13,7 +14,11 @@ import { clockTime, dayTime } from '@/core/time/local';
 import { FloorTop } from '../floor/floor-top';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
+import type { Shortage, Told } from '@/core/demand/short';
 import { Button } from '../kit/button';
+import { Refusal } from '../kit/refusal';
+import { send } from '../live/command';
+import { ShortList, type TellInput } from '../orders/short-list';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useAtTablet } from '../live/at-tablet';
@@ -27,10 +32,12 @@ interface Props {
   board: Board;
   words: HandoverWords[];
   person: Person;
+  /** Orders that go short, with names of products by number; null for whoever sees no orders. */
+  shortOrders: { short: Shortage[]; told: Told[]; products: [number, string][] } | null;
 }
 
 /** What the next shift has to know, on one page that writes itself; the last shift adds its words, the next signs. */
-export function HandoverView({ board, words: kept, person: signedIn }: Props) {
+export function HandoverView({ board, words: kept, person: signedIn, shortOrders }: Props) {
   const say = useWords();
 
   const person = useAtTablet(signedIn);
@@ -69,6 +76,7 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
           )}
           <Say {...{ person, now }} />
         </section>
+        {shortOrders && <ShortSection {...shortOrders} zone={zone} />}
         <section aria-labelledby="standing">
           <h2 id="standing" className="mb-1 text-lg text-quiet">
             {say('handover.whereEverythingIs')}
@@ -111,6 +119,28 @@ export function HandoverView({ board, words: kept, person: signedIn }: Props) {
         </div>
       </div>
     </main>
+  );
+}
+
+/** Orders that go short, and which customers know. */
+function ShortSection({ short, told, products, zone }: NonNullable<Props['shortOrders']> & { zone: string }) {
+  const router = useRouter();
+  const [refused, setRefused] = useState<string | null>(null);
+  if (short.length === 0) return null;
+  const tell = async (input: TellInput) => {
+    const answer = await send('mark-told', input);
+    setRefused(answer.ok ? null : answer.message);
+    router.refresh();
+  };
+  return (
+    <div className="lg:col-span-2 print:col-span-1">
+      <ShortList
+        {...{ short, told, zone }}
+        products={new Map(products)}
+        onTell={(input) => void tell(input)}
+      />
+      <Refusal message={refused} onRead={() => setRefused(null)} />
+    </div>
   );
 }
 

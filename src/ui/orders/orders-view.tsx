@@ -17,6 +17,7 @@ import { DemandRow } from './demand-row';
 
 import { Proposals } from './proposals';
 import { ReadOrders } from './read-orders';
+import { ShortList } from './short-list';
 import { StandingSheet } from './standing-sheet';
 import { StockPanel } from './stock';
 
@@ -68,6 +69,9 @@ export function OrdersView({
               : say('orders.piecesHaveNoDoughYet', { open: openPieces(book) })}
           </p>
           <span className="ml-auto" />
+          <a href="/orders/past" className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline">
+            {say('orders.pastOrders')}
+          </a>
           {mayPlan && (
             <>
               <Button look="quiet" onClick={() => setSheet('read')}>
@@ -86,6 +90,12 @@ export function OrdersView({
             {trouble}
           </p>
         )}
+        <ShortList
+          short={book.short}
+          told={book.told}
+          {...{ products, zone }}
+          onTell={(input) => void act('mark-told', input)}
+        />
         {days.map((one) => (
           <OrdersDay key={one.day} {...{ one, book, products, zone }} act={mayPlan ? act : null} />
         ))}

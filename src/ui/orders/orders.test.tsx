@@ -29,7 +29,15 @@ const proposal = (more: Partial<ProposedDough> = {}): ProposedDough => ({
   ...more,
 });
 const book = (more: Partial<OrderBook> = {}): OrderBook => ({
-  ...{ customers: ['Station kiosk', 'Choir'], standing: [], demand: [], left: [], closed: [] },
+  ...{
+    customers: ['Station kiosk', 'Choir'],
+    standing: [],
+    demand: [],
+    left: [],
+    closed: [],
+    short: [],
+    told: [],
+  },
   ...{ stock: [], taken: [], proposals: [], makers: [maker(1, 'Butter crescent'), maker(2, 'Plum danish')] },
   making: { bowlKg: 20, mostBowls: 3, apart: ['nuts'], cutting: CUTTING },
   ...more,

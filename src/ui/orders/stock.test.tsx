@@ -37,7 +37,19 @@ function panel({ stock, taken = [] }: { stock: Kept[]; taken?: FromFreezer[] }) 
   const onMove = vi.fn((): Promise<Answer> => Promise.resolve({ ok: true, result: null }));
   const onPlan = vi.fn();
   const book: OrderBook = {
-    ...{ stock, taken, makers, customers: [], standing: [], demand: [], left: [], closed: [], proposals: [] },
+    ...{
+      stock,
+      taken,
+      makers,
+      customers: [],
+      standing: [],
+      demand: [],
+      left: [],
+      closed: [],
+      proposals: [],
+      short: [],
+      told: [],
+    },
     making: { bowlKg: 20, mostBowls: 3, apart: [], cutting: CUTTING },
   };
   const view = show(<StockPanel {...{ book, products: NAMES, zone: 'UTC', now: 3 * DAY, onMove, onPlan }} />);

@@ -1,4 +1,27 @@
 export const orders = {
+  shortOrders: 'Orders that go short',
+  customersToTell:
+    '{open, plural, =0 {Short orders: all customers told} one {# customer to tell} other {# customers to tell}}',
+  piecesMissing:
+    '{missing} of {pieces} {product} missing{isEver, select, true {, earliest {time}} other {}}.',
+  piecesLate: '{late} of {pieces} {product} late, ready {time}.',
+  offerInstead: 'Could have instead: {offers}.',
+  someOf: '{pieces} {product}',
+  toldBy: 'Told {time}, {by}',
+  notTold: 'Not told',
+  markTold: 'Told {customer}',
+  pastOrders: 'Past orders',
+  ordersToCome: 'Orders to come',
+  noPastOrders: 'No orders in the last 7 days.',
+  dayOutcome:
+    '{ordered} ordered, {onTime} in time{late, plural, =0 {} other {, # late}}{short, plural, =0 {} other {, # short}}',
+  due: 'Due',
+  ordered: 'Ordered',
+  inTime: 'In time',
+  lateColumn: 'Late',
+  shortColumn: 'Short',
+  lateUntil: '{late} until {time}',
+  notRecorded: 'not recorded',
   addOrder: 'Add order',
   customer: 'Customer',
   product: 'Product',

@@ -15,6 +15,7 @@ export const titles = {
   labels: 'Labels',
   mixingSheet: 'Mixing sheet',
   newFormula: 'New formula',
+  pastOrders: 'Past orders',
   orders: 'Orders',
   oven: 'Oven',
   place: 'Place',

@@ -2,6 +2,9 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { lastWords } from '@/server/store/handovers';
+import { maySee } from '@/core/shopfloor/rights';
+import { orderBook } from '@/server/store/orders';
+import { productNames } from '@/server/store/product-list';
 import { floorBoard } from '@/server/store/shared-board';
 import { WordsOf } from '@/ui/kit/words-of';
 import { HandoverScreen } from '@/ui/handover/handover-view';
@@ -10,12 +13,32 @@ export const metadata = titled('titles.handover');
 
 export default async function Page() {
   const { person, now } = await housePage('/handover');
-  const [packed, words] = await Promise.all([floorBoard(pool(), now), lastWords(pool())]);
+  const db = pool();
+  const mayTell = maySee(person, '/orders');
+  const [packed, words, book, products] = await Promise.all([
+    floorBoard(db, now),
+    lastWords(db),
+    // Customers are for those who may see orders, and not for a screen on the wall.
+    mayTell ? orderBook(db, now) : null,
+    mayTell ? productNames(db) : [],
+  ]);
+  const shortOrders = book && { short: book.short, told: book.told, products };
   return (
     <WordsOf
-      areas={['cutting', 'floor', 'handover', 'heat', 'lamination', 'oven', 'shaping', 'steps', 'turns']}
+      areas={[
+        'cutting',
+        'floor',
+        'handover',
+        'heat',
+        'lamination',
+        'orders',
+        'oven',
+        'shaping',
+        'steps',
+        'turns',
+      ]}
     >
-      <HandoverScreen packed={packed} rest={{ words, person }} />
+      <HandoverScreen packed={packed} rest={{ words, person, shortOrders }} />
     </WordsOf>
   );
 }
