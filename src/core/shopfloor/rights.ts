@@ -25,6 +25,8 @@ export const PAGES = {
   '/dough/[id]/sheet': CREW,
   '/dough/[id]/cut': CREW,
   '/dough/[id]/labels': CREW,
+  '/dough/[id]/card': CREW,
+  '/papers/[kind]': CREW,
   '/batches': CREW,
   '/batch/[id]': CREW,
   '/formulas': CREW,
@@ -61,7 +63,9 @@ export const ROUTES = {
   'GET /api/setup': PLANNER,
   'GET /api/products': CREW,
   'GET /api/formulas': CREW,
+  'GET /api/amounts': CREW,
   'GET /api/doors': CREW,
+  'GET /api/papers': CREW,
   'GET /api/photos': CREW,
   'PUT /api/photos': CREW,
 } satisfies Record<string, readonly Actor[]>;

@@ -23,6 +23,9 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+const StepAmounts = dynamic(() => import('./step-amounts').then((module) => module.StepAmounts), {
+  ssr: false,
+});
 const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => module.EarlierSheet), {
   ssr: false,
 });
@@ -71,6 +74,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
           <WorkPanel {...{ item, outputs, tell, running }} rolling={props.rolling} scale={props.scale} />
         </div>
       )}
+      {step.step.kind !== 'mix' && step.step.work && <StepAmounts doughId={dough.id} stepKey={step.key} />}
       <NowFacts {...{ item, turns, zone, machines, outputs }} />
       {step.step.kind === 'mix' && (
         <a

@@ -145,6 +145,12 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
         >
           {say('dough.labels')}
         </a>
+        <a
+          href={`/dough/${dough.id}/card`}
+          className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4"
+        >
+          {say('dough.routeCard')}
+        </a>
         <a href="/plan" className="grid min-h-11 place-items-center rounded border border-edge bg-flour px-4">
           {say('dough.plan')}
         </a>

@@ -10,6 +10,7 @@ import type { Board } from '@/core/wire/board';
 import { handover } from '@/core/shopfloor/handover';
 import { probeReadings } from '@/core/forecast/conditions';
 import { type HandoverWords, LONGEST_WORDS } from '@/core/shopfloor/handover-words';
+import { maySee } from '@/core/shopfloor/rights';
 import { clockTime, dayTime } from '@/core/time/local';
 import { FloorTop } from '../floor/floor-top';
 import { useAlarms } from '../floor/use-alarms';
@@ -56,10 +57,17 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
         <header className="flex items-baseline justify-between gap-4 lg:col-span-2 print:col-span-1">
           <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>
-          <Button floor className="flex items-center gap-2 print:hidden" onClick={() => window.print()}>
-            <Printer aria-hidden size={22} />
-            {say('handover.print')}
-          </Button>
+          <span className="flex items-center gap-4 print:hidden">
+            {maySee(person, '/papers/[kind]') && (
+              <a href="/papers/production" className="grid min-h-14 place-items-center text-xl underline">
+                {say('handover.printedLists')}
+              </a>
+            )}
+            <Button floor className="flex items-center gap-2" onClick={() => window.print()}>
+              <Printer aria-hidden size={22} />
+              {say('handover.print')}
+            </Button>
+          </span>
         </header>
         <section aria-labelledby="words" className="lg:col-span-2 print:col-span-1">
           <h2 id="words" className="text-lg text-quiet">

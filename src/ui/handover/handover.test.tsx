@@ -38,7 +38,9 @@ const board = boardOf({
   ],
 });
 const WORDS: HandoverWords[] = [{ id: 7, at: 0, by: 'Ida', words: 'The door sticks.', readBy: [] }];
-const page = (words = WORDS) => <HandoverView board={board} words={words} person={jonas} shortOrders={null} />;
+const page = (words = WORDS) => (
+  <HandoverView board={board} words={words} person={jonas} shortOrders={null} />
+);
 
 let away = false;
 let sent: string[] = [];

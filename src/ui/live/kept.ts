@@ -4,7 +4,8 @@ import { useCallback, useSyncExternalStore } from 'react';
 
 const CHANGED = 'hefeteig-kept';
 
-function read(key: string): string | null {
+/** A text that this device keeps; null where there is none. */
+export function readHere(key: string): string | null {
   try {
     return localStorage.getItem(key);
   } catch {
@@ -32,7 +33,7 @@ export function keepHere(key: string, text: string): void {
 export function useKept(key: string): [string | null, (text: string) => void] {
   const text = useSyncExternalStore(
     subscribe,
-    useCallback(() => read(key), [key]),
+    useCallback(() => readHere(key), [key]),
     () => null,
   );
   return [text, useCallback((next: string) => keepHere(key, next), [key])];

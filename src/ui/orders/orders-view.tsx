@@ -69,6 +69,12 @@ export function OrdersView({
               : say('orders.piecesHaveNoDoughYet', { open: openPieces(book) })}
           </p>
           <span className="ml-auto" />
+          <a
+            href="/papers/deliveries"
+            className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline"
+          >
+            {say('orders.deliveries')}
+          </a>
           <a href="/orders/past" className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline">
             {say('orders.pastOrders')}
           </a>

@@ -150,7 +150,7 @@ function MixSide({ sheet, book, onTell, scrap, facts, dough, mixStep, changes }:
     book,
   );
   return (
-    <div className="bg-ground p-5 print:hidden">
+    <div className="bg-ground p-5 print:bg-white print:p-0">
       <WaterPanel
         sheet={sheet}
         book={book}
@@ -158,30 +158,32 @@ function MixSide({ sheet, book, onTell, scrap, facts, dough, mixStep, changes }:
         measured={state?.temperatures.at(-1)?.celsius ?? null}
         onTell={onTell}
       />
-      <ScrapOffers
-        {...scrap}
-        doughGrams={facts.kg * 1000}
-        records={state?.records ?? []}
-        allergens={analyse(mix.formula, book).allergens.map(({ allergen }) => allergen)}
-        onTake={(data) => onTell({ kind: 'scrap', data })}
-      />
-      <ActualPanel
-        planned={analyse(sheet.formula.formula, book)}
-        actual={analyse(mix.formula, book)}
-        words={mix.words.map(say.coded)}
-        book={book}
-        onChange={(data) => onTell({ kind: 'mix', data })}
-        onAdopt={async () => {
-          const answer = await send('adopt-mix', { clientId: crypto.randomUUID(), doughId: dough.id });
-          if (answer.ok) router.refresh();
-          return answer.ok
-            ? say('sheet.versionOfIsKept', {
-                version: (answer.result as { version: number }).version,
-                name: sheet.formula.name,
-              })
-            : answer.message;
-        }}
-      />
+      <div className="print:hidden">
+        <ScrapOffers
+          {...scrap}
+          doughGrams={facts.kg * 1000}
+          records={state?.records ?? []}
+          allergens={analyse(mix.formula, book).allergens.map(({ allergen }) => allergen)}
+          onTake={(data) => onTell({ kind: 'scrap', data })}
+        />
+        <ActualPanel
+          planned={analyse(sheet.formula.formula, book)}
+          actual={analyse(mix.formula, book)}
+          words={mix.words.map(say.coded)}
+          book={book}
+          onChange={(data) => onTell({ kind: 'mix', data })}
+          onAdopt={async () => {
+            const answer = await send('adopt-mix', { clientId: crypto.randomUUID(), doughId: dough.id });
+            if (answer.ok) router.refresh();
+            return answer.ok
+              ? say('sheet.versionOfIsKept', {
+                  version: (answer.result as { version: number }).version,
+                  name: sheet.formula.name,
+                })
+              : answer.message;
+          }}
+        />
+      </div>
     </div>
   );
 }

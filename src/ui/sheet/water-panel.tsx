@@ -97,13 +97,15 @@ export function WaterPanel({ sheet, book, conditions, measured, onTell }: Props)
       <Button
         look={conditions ? 'plain' : 'act'}
         floor
-        className="w-full"
+        className="w-full print:hidden"
         disabled={!mixing}
         onClick={tellWater}
       >
         {conditions ? say('sheet.waterTakenAgainSo') : say('sheet.waterTakenSo')}
       </Button>
-      <MeasuredDough onTell={onTell} measured={measured} conditions={conditions} />
+      <div className="print:hidden">
+        <MeasuredDough onTell={onTell} measured={measured} conditions={conditions} />
+      </div>
     </section>
   );
 }

@@ -1,4 +1,6 @@
 export const amounts = {
+  stage:
+    '{stage, select, levain {Levain} stiff_levain {Stiff levain} sponge {Sponge} poolish {Poolish} autolyse {Autolyse} roll_in {Butter block} filling {Filling} finish {Finish} other {Dough}}',
   writeAnAmountANumber:
     'Write an amount: a number with a unit, such as 54 %, 540 g, 1/2 tbsp or 2 eggs, or “to taste”.',
   aRangeGoesFromThe: 'A range goes from the lower to the higher.',

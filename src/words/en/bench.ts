@@ -1,5 +1,8 @@
 export const bench = {
   earlier: 'Earlier …',
+  weighOut: 'Weigh out',
+  amountOf: '{title}, {mass} in all',
+  toTaste: 'to taste',
   bends: 'Bends',
   dentsUnderAFingerLock: 'dents under a finger: lock it in',
   snaps: 'Snaps',

@@ -1,4 +1,5 @@
 export const dough = {
+  routeCard: 'Route card',
   threadOfPlannedAndReal: 'Thread of {name}: planned and real temperatures over time',
   dashedAsPlannedInColour:
     'Dashed: as planned. In colour: what happened, then what is to come. Temperatures between readings are worked out.',

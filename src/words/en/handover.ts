@@ -1,4 +1,5 @@
 export const handover = {
+  printedLists: 'Printed lists',
   noteOn: '{what}: “{text}”',
   judged: '{what}: {verdict}',
   stepOf: '{dough}, {step}',

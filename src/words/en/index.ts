@@ -21,6 +21,7 @@ import { live } from './live';
 import { meetings } from './meetings';
 import { orders } from './orders';
 import { oven } from './oven';
+import { papers } from './papers';
 import { plan } from './plan';
 import { product } from './product';
 import { proof } from './proof';
@@ -69,6 +70,7 @@ export const en = {
   meetings,
   orders,
   oven,
+  papers,
   plan,
   product,
   proof,

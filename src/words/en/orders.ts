@@ -11,6 +11,7 @@ export const orders = {
   notTold: 'Not told',
   markTold: 'Told {customer}',
   pastOrders: 'Past orders',
+  deliveries: 'Deliveries',
   ordersToCome: 'Orders to come',
   noPastOrders: 'No orders in the last 7 days.',
   dayOutcome:

@@ -300,6 +300,7 @@ export const refusals = {
   theStepBefore: 'The step before',
   this: 'This',
   noCalendarAtThisAddress: 'There is no calendar at this address.',
+  noSuchList: 'There is no such list or day.',
   noSuchFormulaOrForm: 'There is no such formula, or no such form of it.',
   noSuchPhoto: 'There is no such photo.',
   thePlanComesAs: 'The plan comes as calendar, csv, problem or plan.',

@@ -15,6 +15,8 @@ export const titles = {
   labels: 'Labels',
   mixingSheet: 'Mixing sheet',
   newFormula: 'New formula',
+  papers: 'Printed lists',
+  routeCard: 'Route card',
   pastOrders: 'Past orders',
   orders: 'Orders',
   oven: 'Oven',
