@@ -47,7 +47,7 @@ describe('the table of rights', () => {
   it('shows them no customers, no notes of absences, no calendars, no batches and no photos', () => {
     for (const actor of ['viewer', 'resting'] as const) {
       const seen = (Object.keys(PAGES) as Page[]).filter((page) => maySee(PEOPLE[actor], page));
-      expect(seen).toEqual(['/bench', '/proof', '/oven', '/handover', '/plan', '/dough/[id]']);
+      expect(seen).toEqual(['/bench', '/proof', '/oven', '/handover', '/wall', '/plan', '/dough/[id]']);
       const used = (Object.keys(ROUTES) as Route[]).filter((route) => mayUse(PEOPLE[actor], route));
       expect(used).toEqual(['GET /api/feed', 'POST /api/commands']);
     }

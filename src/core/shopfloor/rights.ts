@@ -20,6 +20,7 @@ export const PAGES = {
   '/proof': ALL,
   '/oven': ALL,
   '/handover': ALL,
+  '/wall': ALL,
   '/plan': ALL,
   '/dough/[id]': ALL,
   '/dough/[id]/sheet': CREW,

@@ -71,8 +71,8 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
     <main className="flex flex-1 flex-col">
       <h1 className="sr-only">{say('bench.benchOf', { name: person.name })}</h1>
       <FloorHead {...{ board, record, calls }} doughs={all} />
-      <div className="grid flex-1 content-start gap-px bg-hairline md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
-        <section aria-label={say('bench.now')} className="bg-flour p-5">
+      <div className="grid flex-1 content-start gap-px bg-hairline max-sm:contents md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
+        <section aria-label={say('bench.now')} className="bg-flour p-5 max-sm:order-1 max-sm:p-3">
           <Refusal message={trouble} onRead={calm} />
           {looked ? (
             <WaitCard

@@ -1,5 +1,5 @@
 import { screen, within } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';
@@ -20,6 +20,9 @@ const PLACES = [
   { place: 'tap', label: 'Tap water', celsius: 12, humidity: null, at: 0 },
 ];
 const NEEDLES = [{ id: 'needle-1', label: 'Needle 1', celsius: 11.3, at: 60 * MIN }];
+
+// Amounts are asked for beside the card; here nobody answers.
+vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no line')));
 
 describe('the card of what is to do', () => {
   const card = (item: AgendaItem, told = telling(), together: AgendaItem[] = [], outputs = [output()]) => (

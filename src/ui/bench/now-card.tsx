@@ -14,7 +14,7 @@ import { useWords } from '../kit/words';
 import { TakePhoto } from '../batch/take-photo';
 import { NowAct } from './now-act';
 import { NowFacts } from './now-facts';
-import { NowSheets, type NowSheet } from './now-sheets';
+import type { NowSheet } from './now-sheets';
 import { NowWhen } from './now-when';
 import { InOneGo } from './in-one-go';
 
@@ -23,6 +23,8 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+// With it comes what reads amounts as they are typed.
+const NowSheets = dynamic(() => import('./now-sheets').then((module) => module.NowSheets), { ssr: false });
 const StepAmounts = dynamic(() => import('./step-amounts').then((module) => module.StepAmounts), {
   ssr: false,
 });
@@ -97,7 +99,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
           {say('bench.earlier')}
         </Button>
       </div>
-      <NowSheets {...{ item, tell }} open={sheet} onOpen={setSheet} />
+      {sheet && <NowSheets {...{ item, tell }} open={sheet} onOpen={setSheet} />}
       {earlier && <EarlierSheet {...{ item, now, zone, record }} onClose={() => setEarlier(false)} />}
     </article>
   );

@@ -16,6 +16,9 @@ beforeEach(() => localStorage.setItem('hefeteig-units', JSON.stringify({ tempera
 const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
 const PLACES = [{ place: 'retarder', label: 'Retarder', celsius: 4, humidity: null, at: 0 }];
 
+// Amounts are asked for beside the card; here nobody answers.
+vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no line')));
+
 describe('a tablet that reads Fahrenheit', () => {
   it('has no Celsius on the card of what waits, neither measured nor of places', () => {
     const item = itemOf([...mixed, did('temperature', 'retard', 60, { celsius: 10 })], 'retard', 60);

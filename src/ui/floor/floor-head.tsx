@@ -23,7 +23,8 @@ export function FloorHead({
   trouble?: string | null;
 }) {
   return (
-    <>
+    // On a phone the one thing to do and its button come before anything else.
+    <div className="max-sm:order-2">
       <FloorTop {...{ board, doughs }} onRecord={(...recorded) => void record(...recorded)} />
       <AlarmBand
         open={calls.called}
@@ -37,6 +38,6 @@ export function FloorHead({
           {trouble}
         </p>
       )}
-    </>
+    </div>
   );
 }

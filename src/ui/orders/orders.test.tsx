@@ -63,9 +63,7 @@ describe('an order of a day', () => {
   it('says which dough makes it and until when it can be changed, and what has none', () => {
     const from = [{ doughId: 7, dough: 'Crescent 38', pieces: 30, mixAt: DAY + 60 * MIN }];
     const { again } = show(row(want({ from, open: 10 })));
-    expect(text()).toBe(
-      '06:3040Butter crescentChoir30 from Crescent 38, change until Fri 01:0010 without a dough',
-    );
+    expect(text()).toBe('06:3040Butter crescentChoir30 from Crescent 38, mixed Fri 01:0010 without a dough');
     again(row(want({ open: 40 }), 24));
     expect(text()).toContain('24 from the freezer16 without a dough');
     again(row(want({ thawed: 16, open: 24 }), 24));

@@ -5,10 +5,10 @@ import type { Say } from '@/words/say';
 import clsx from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import { type ReactNode, Suspense, useEffect } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { ReaderUnits } from '@/core/units/reader';
-import { looksOn, maySee } from '@/core/shopfloor/rights';
+import { looksOn, maySee, type Page } from '@/core/shopfloor/rights';
 import { Awake } from '../live/awake';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { backToSignIn, signOut } from '../live/command';
@@ -39,11 +39,14 @@ const views = (say: Say) =>
 const isHere = (path: string, paths: readonly string[]) => paths.some((one) => path.startsWith(one));
 
 /** The views that somebody may see. */
-function Views({ person }: { person: Person }) {
+function Views({ person, isOpen }: { person: Person; isOpen: boolean }) {
   const say = useWords();
   const path = usePathname();
   return (
-    <nav aria-label={say('shell.views')} className="flex flex-wrap gap-0.5 xl:gap-1">
+    <nav
+      aria-label={say('shell.views')}
+      className={clsx('flex flex-wrap gap-0.5 xl:gap-1', isOpen ? 'max-sm:order-last' : 'max-sm:hidden')}
+    >
       {views(say)
         .filter(({ href }) => maySee(person, href))
         .map(({ href, name, paths }) => (
@@ -60,6 +63,70 @@ function Views({ person }: { person: Person }) {
           </a>
         ))}
     </nav>
+  );
+}
+
+const WALL: Page = '/wall';
+
+/** The head of a page: where one can go, whether the line is up, what time it is, who is signed in. */
+function ShellHead({
+  house,
+  person,
+  people,
+  idleMinutes,
+  night,
+  onTheme,
+}: {
+  house: { name: string; zone: string };
+  person: Person;
+  people: readonly Somebody[];
+  idleMinutes: number;
+  night: boolean;
+  onTheme: () => void;
+}) {
+  const say = useWords();
+  // On a phone the views are behind a button: the work comes first.
+  const [isOpen, setOpen] = useState(false);
+  const leave = async () => {
+    await signOut();
+    backToSignIn();
+  };
+  return (
+    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
+      <p className="text-xl font-bold max-[1100px]:sr-only">
+        {say.rich('shell.hefeteig', {
+          span: (words) => <span className="hidden text-sm font-normal text-quiet 2xl:inline">{words}</span>,
+          name: house.name,
+        })}
+      </p>
+      <Views person={person} isOpen={isOpen} />
+      <button
+        className="min-h-11 rounded border border-edge px-3 sm:hidden"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(!isOpen)}
+      >
+        {say('shell.menu')}
+      </button>
+      <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
+        <LineState />
+        <HouseClock zone={house.zone} />
+        <PersonSwitch {...{ person, people, idleMinutes }} zone={house.zone} />
+        <button
+          className="grid size-11 place-items-center rounded"
+          onClick={onTheme}
+          aria-label={night ? say('shell.dayTheme') : say('shell.nightTheme')}
+        >
+          {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
+        </button>
+        <button
+          className="grid size-11 place-items-center rounded"
+          onClick={leave}
+          aria-label={say('shell.signOut')}
+        >
+          <LogOut aria-hidden size={20} />
+        </button>
+      </div>
+    </header>
   );
 }
 
@@ -84,16 +151,14 @@ export function Shell({
   clock: RunningClock;
   children: ReactNode;
 }) {
-  const say = useWords();
   const { units } = house;
+  const say = useWords();
   useEffect(() => {
     if (units) keepHouseUnits(units);
   }, [units]);
   const { night, toggle } = useTheme();
-  const leave = async () => {
-    await signOut();
-    backToSignIn();
-  };
+  // A screen on the wall has room for what is read from afar, and nothing to tap.
+  const isOnWall = usePathname() === WALL;
   return (
     <Who value={person}>
       <ClockProvider made={clock}>
@@ -101,36 +166,7 @@ export function Shell({
         <Live key={sessionId} personId={person.id} cursor={cursor}>
           {/* The service worker keeps the page for this person alone. */}
           <div className="flex min-h-dvh flex-col" data-person={person.id}>
-            <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
-              <p className="text-xl font-bold max-[1100px]:sr-only">
-                {say.rich('shell.hefeteig', {
-                  span: (words) => (
-                    <span className="hidden text-sm font-normal text-quiet 2xl:inline">{words}</span>
-                  ),
-                  name: house.name,
-                })}
-              </p>
-              <Views person={person} />
-              <div className="ml-auto flex items-center gap-1.5 xl:gap-3">
-                <LineState />
-                <HouseClock zone={house.zone} />
-                <PersonSwitch {...{ person, people, idleMinutes }} zone={house.zone} />
-                <button
-                  className="grid size-11 place-items-center rounded"
-                  onClick={toggle}
-                  aria-label={night ? say('shell.dayTheme') : say('shell.nightTheme')}
-                >
-                  {night ? <Sun aria-hidden size={20} /> : <Moon aria-hidden size={20} />}
-                </button>
-                <button
-                  className="grid size-11 place-items-center rounded"
-                  onClick={leave}
-                  aria-label={say('shell.signOut')}
-                >
-                  <LogOut aria-hidden size={20} />
-                </button>
-              </div>
-            </header>
+            {!isOnWall && <ShellHead {...{ house, person, people, idleMinutes, night }} onTheme={toggle} />}
             <Unconfirmed {...{ person, sessionId }} zone={house.zone} />
             <RefusedList people={people} zone={house.zone} />
             <Suspense fallback={<p className="p-10 text-lg text-quiet">{say('common.layingOutTheWork')}</p>}>

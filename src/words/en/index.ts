@@ -42,6 +42,7 @@ import { steps } from './steps';
 import { thread } from './thread';
 import { titles } from './titles';
 import { turns } from './turns';
+import { wall } from './wall';
 import { waysOut } from './ways-out';
 import { workbench } from './workbench';
 
@@ -91,6 +92,7 @@ export const en = {
   thread,
   titles,
   turns,
+  wall,
   waysOut,
   workbench,
 } as const;

@@ -33,7 +33,7 @@ export const orders = {
   usually: ', usually {usual}',
   customerPart: '{customer}{part}',
   from: '{part} from ',
-  changeUntil: '{part}{dough}, <span>change until {time}</span>',
+  changeUntil: '{part}{dough}, <span>mixed {time}</span>',
   outOfTheFreezerThawing: '{thawed} out of the freezer, thawing',
   fromTheFreezer: '{frozen} from the freezer',
   withoutADough: '{open} without a dough',

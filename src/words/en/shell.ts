@@ -1,4 +1,5 @@
 export const shell = {
+  menu: 'Menu',
   somebody: 'Somebody',
   notRecorded: 'Not recorded',
   notRecorded2: 'Not recorded, {nameOf}',

@@ -15,6 +15,7 @@ export const titles = {
   labels: 'Labels',
   mixingSheet: 'Mixing sheet',
   newFormula: 'New formula',
+  wall: 'Wall screen',
   papers: 'Printed lists',
   routeCard: 'Route card',
   pastOrders: 'Past orders',

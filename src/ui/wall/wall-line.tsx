@@ -1,0 +1,38 @@
+import clsx from 'clsx';
+
+/** One line on the wall: the time large, what it is, and whose or how much. */
+export function WallLine({
+  time,
+  what,
+  about,
+  aside,
+  isUrgent = false,
+}: {
+  time: string;
+  what: string;
+  about: string;
+  aside?: string;
+  isUrgent?: boolean;
+}) {
+  return (
+    <div className="flex h-full items-center gap-6">
+      <span
+        className={clsx(
+          'w-44 shrink-0 font-label text-[60px] leading-none font-bold',
+          isUrgent && 'text-warn',
+        )}
+      >
+        {time}
+      </span>
+      <span className="min-w-0 flex-1">
+        <span className="block truncate text-[44px] leading-[1.15] font-semibold">{what}</span>
+        <span
+          className={clsx('block truncate text-[32px] leading-[1.15]', isUrgent ? 'text-warn' : 'text-quiet')}
+        >
+          {about}
+        </span>
+      </span>
+      {aside && <span className="shrink-0 text-[36px]">{aside}</span>}
+    </div>
+  );
+}

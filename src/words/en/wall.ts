@@ -1,0 +1,17 @@
+export const wall = {
+  wall: 'Wall screen',
+  now: 'Now',
+  next: 'Next',
+  rising: 'Rising and resting',
+  nextIn: 'Next in',
+  nothingUnderWay: 'Nothing under way.',
+  nothingNext: 'Nothing for now.',
+  nothingRises: 'Nothing rises.',
+  ovenEmpty: 'The oven is empty.',
+  readyAt: '{step}, ready then',
+  readyUntil: '{step}, ready until then',
+  trays: '{trays, plural, one {# tray} other {# trays}}',
+  outSince: '{name} out since {time}',
+  more: '{count, plural, one {# more alarm} other {# more alarms}}',
+  pageOf: '{page} / {pages}',
+} as const;
