@@ -32,7 +32,7 @@ test('an order becomes a dough in the plan, with the time until which it can be 
     .filter({ hasText: '36 plum danish' });
   await expect(proposal).toContainText(/kg in 1 bowl, \d+ % full; nothing left over/);
   await proposal.getByRole('button', { name: 'Plan it' }).click();
-  await expect(order).toContainText(/Danish \d+, change until \w{3} \d\d:\d\d/, { timeout: 30_000 });
+  await expect(order).toContainText(/Danish \d+, mixed \w{3} \d\d:\d\d/, { timeout: 30_000 });
   await expect(proposal).toHaveCount(0);
 
   // What was promised can be cut, exactly: plan, sheet and order tell one count.

@@ -30,4 +30,6 @@ export interface OrderBook {
   proposals: ProposedDough[];
   makers: Maker[];
   making: Making;
+  /** No planner is there, and the house lets bakers take orders then. */
+  bakersTakeOrders: boolean;
 }

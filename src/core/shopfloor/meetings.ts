@@ -1,5 +1,6 @@
 import { coded, type Coded } from '../codes/coded';
 import { MINUTE, type Instant } from '../time/local';
+import { type CoolPlace, coldestPlace } from './cool-place';
 import type { Oven, WatchedWait } from './proof-watch';
 
 /** Something that can be done about two loads that meet. */
@@ -23,17 +24,8 @@ export interface Meeting {
   ways: MeetingWay[];
 }
 
-/** A place of the house, as warm as it is now. */
-export interface CoolPlace {
-  place: string;
-  label: string;
-  celsius: number;
-}
-
 type Load = WatchedWait & { bake: NonNullable<WatchedWait['bake']> };
 
-/** What stands in the cold rises no further worth counting, and does not freeze, °C. */
-const COLD = { from: 0, to: 12 };
 /** A wait shorter than this is not worth carrying trays, minutes. */
 const WORTH_CARRYING = 10;
 
@@ -48,9 +40,7 @@ export function meetings(
   places: readonly CoolPlace[] = [],
 ): Meeting[] {
   const loads = watched.filter((one): one is Load => one.bake !== null);
-  const cold = places
-    .filter(({ celsius }) => celsius >= COLD.from && celsius <= COLD.to)
-    .sort((a, b) => a.celsius - b.celsius)[0];
+  const cold = coldestPlace(places);
   return loads.flatMap((first, i) =>
     loads.slice(i + 1).flatMap((second) => {
       const { bake: a } = first;

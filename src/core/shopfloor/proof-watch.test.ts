@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { machine } from '../../../test-support/equipment';
 import { did, forecastAt, MIN, plannedDough, plannedRecord, smallDough } from '../../../test-support/floor';
-import { meetings, type CoolPlace } from './meetings';
+import type { CoolPlace } from './cool-place';
+import { meetings } from './meetings';
 import { proofWatch } from './proof-watch';
 import { ovenLoads } from './oven-loads';
 import { handover } from './handover';

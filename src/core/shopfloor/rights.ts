@@ -66,6 +66,7 @@ export const ROUTES = {
   'GET /api/formulas': CREW,
   'GET /api/amounts': CREW,
   'GET /api/doors': CREW,
+  'GET /api/ingredients': CREW,
   'GET /api/papers': CREW,
   'GET /api/photos': CREW,
   'PUT /api/photos': CREW,
@@ -85,6 +86,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'report-trouble': BAKERS,
   'end-trouble': BAKERS,
   'mark-told': BAKERS,
+  'report-out-of': BAKERS,
   // Formulas and lamination.
   'save-formula': PLANNER,
   'save-product': PLANNER,
@@ -114,7 +116,8 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'drop-proposal': BAKERS,
   'try-way': PLANNER,
   // Orders.
-  'add-order': PLANNER,
+  // A baker only where the house lets them, and no planner is there.
+  'add-order': BAKERS,
   'take-orders': PLANNER,
   'change-order': PLANNER,
   'save-standing': PLANNER,

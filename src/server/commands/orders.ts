@@ -4,7 +4,7 @@ import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
 import { insertOnce } from '../db/rows';
-import { house } from '../store/house';
+import { house, whoAcceptsRepairs } from '../store/house';
 import { command, type CommandContext, Refusal } from './command';
 import { clientId, localTime, pieces } from './schemas';
 import { calendarDay } from './times';
@@ -76,6 +76,14 @@ const single = { clientId, customer, productId, pieces, due: localTime };
 /** Orders are taken for so many days ahead; longer is a slip of the year. */
 const LONGEST_AHEAD = 366;
 
+/** A rush order is taken by whoever is there while no planner is, where the house lets bakers plan then. */
+async function refuseWhilePlanned({ db, now, person }: CommandContext): Promise<void> {
+  if (person.role === 'planner') return;
+  const who = await whoAcceptsRepairs(db, now);
+  if (who === 'planners') throw new Refusal(coded('refusals.onlyPlannersTakeOrders'));
+  if (who !== 'bakers') throw new Refusal(coded('refusals.aPlannerTakesOrders', { name: who.name }));
+}
+
 async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Promise<void> {
   const { zone } = await house(db);
   const dueAt = parseLocal(input.due, zone);
@@ -105,6 +113,7 @@ export const addOrder = command<OrderInput, null>({
   schema: Joi.object(single),
   doughOf: () => null,
   async run(context, input) {
+    await refuseWhilePlanned(context);
     await addOne(context, input);
     return null;
   },

@@ -18,7 +18,7 @@ import { conditions } from './conditions';
 import { toldSince } from './customers-told';
 import { doughsDueFrom, sizes } from './doughs';
 import { freePieces, freeStock, type Keepable, keepables, stockNow, thawedFor } from './stock';
-import { house, houseSettings } from './house';
+import { house, houseSettings, whoAcceptsRepairs } from './house';
 import { currentProducts, type ProductVersion } from './products';
 import { type Db, rowsOf } from '../db/rows';
 
@@ -72,6 +72,7 @@ export async function orderBook(db: Db, now: number): Promise<OrderBook> {
     customers: customers.map(({ name }) => name),
     ...{ standing, demand: covered, left, taken, makers, making, stock, told },
     closed: closed.filter(({ day }) => day >= dayOf(now, zone)),
+    bakersTakeOrders: (await whoAcceptsRepairs(db, now)) === 'bakers',
     short: shortages(open, { makers, readyAt, left }, now),
     proposals: proposeDoughs(open, makers, making),
   };

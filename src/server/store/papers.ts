@@ -77,7 +77,8 @@ async function productionLines(db: Db, day: Day, now: number): Promise<Productio
   }));
 }
 
-async function miseLines(db: Db, day: Day, now: number): Promise<MiseLine[]> {
+/** What is weighed out for the work between two moments. */
+export async function miseLines(db: Db, day: Day, now: number): Promise<MiseLine[]> {
   const { work } = await workOf(db, day, now);
   const doughs = [...new Set(work.map(({ record }) => record))];
   const amounts = await amountsOf(db, doughs);

@@ -1,5 +1,5 @@
 import { screen } from '@testing-library/react';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN } from '../../../test-support/floor';
 import { ROLLING } from '../../../test-support/rolling';

@@ -15,6 +15,8 @@ const TroubleSheet = dynamic(() => import('./trouble-sheet').then((module) => mo
   ssr: false,
 });
 
+const LoadRescue = dynamic(() => import('./load-rescue').then((module) => module.LoadRescue), { ssr: false });
+
 /** The screens of the floor, how to report that something is wrong, and what is out now. */
 export function FloorTop({
   board,
@@ -35,6 +37,7 @@ export function FloorTop({
     <>
       <FloorTabs onTrouble={() => setReporting(true)} />
       <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
+      {board.calls.troubles.length > 0 && <LoadRescue {...{ board, onRecord }} />}
       <CatchUpBand {...{ board, doughs, onRecord }} />
       {reporting && (
         <TroubleSheet

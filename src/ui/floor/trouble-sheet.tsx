@@ -1,6 +1,7 @@
 'use client';
 
-import { type ReactNode, useState } from 'react';
+import { maySee } from '@/core/shopfloor/rights';
+import { type ReactNode, useContext, useState } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import type { Person } from '@/core/bakery/people';
 import type { DoughRecord } from '@/core/record/dough';
@@ -12,7 +13,9 @@ import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { go } from '../live/go';
+import { Who } from '../live/who';
 import { LossForm } from './loss-form';
+import { OutOfSheet } from './out-of-sheet';
 
 /** A dough of which something can be lost, and what was lost of it. */
 export type LosableDough = Pick<DoughRecord, 'id' | 'name' | 'outputs'> & Pick<DoughState, 'losses'>;
@@ -21,6 +24,8 @@ export type LosableDough = Pick<DoughRecord, 'id' | 'name' | 'outputs'> & Pick<D
 const HOURS = ['1', '2', '4', '8', '24'];
 /** Where a repair of the plan is worked out at once. */
 const REPAIR = '/plan?repair';
+/** Where a rush order is taken at once. */
+const RUSH = '/orders?rush';
 
 /** How much of a machine is out: all of it, or half. */
 const unitsOf = ({ capacity }: Machine, part: string): number | null =>
@@ -46,6 +51,8 @@ export function TroubleSheet({
   const [part, setPart] = useState('all');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
+  const who = useContext(Who);
+  const [ranOut, setRanOut] = useState(false);
   const [losing, setLosing] = useState<LosableDough | null>(null);
   const report = async (what: { machineId: string; units: number | null } | { personId: number }) => {
     setBusy(true);
@@ -54,6 +61,7 @@ export function TroubleSheet({
     if (answer.ok) go(REPAIR);
     else setRefused(answer.message);
   };
+  if (ranOut) return <OutOfSheet onClose={onClose} />;
   if (losing)
     return (
       <Sheet
@@ -118,6 +126,16 @@ export function TroubleSheet({
           ))}
         </Group>
       )}
+      <Group name={say('floor.ranOut')}>
+        <Button floor disabled={busy} onClick={() => setRanOut(true)}>
+          {say('floor.ingredientOut')}
+        </Button>
+        {(!who || maySee(who, '/orders')) && (
+          <Button floor disabled={busy} onClick={() => go(RUSH)}>
+            {say('floor.rushOrder')}
+          </Button>
+        )}
+      </Group>
       <Group name={say('floor.cannotWork')}>
         {people.map(({ id, name }) => (
           <Button key={id} floor disabled={busy} onClick={() => void report({ personId: id })}>

@@ -29,15 +29,18 @@ export function OrdersView({
   zone,
   now,
   person,
+  adding = false,
 }: {
   book: OrderBook;
   zone: string;
   now: Instant;
   person: Person;
+  /** Somebody comes to take a rush order. */
+  adding?: boolean;
 }) {
   const say = useWords();
   const router = useRouter();
-  const [sheet, setSheet] = useState<SheetName>(null);
+  const [sheet, setSheet] = useState<SheetName>(adding ? 'order' : null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const mayPlan = person.role === 'planner';
   const products = useMemo(
@@ -84,11 +87,13 @@ export function OrdersView({
                 {say('orders.readAFile')}
               </Button>
               <Button onClick={() => setSheet('standing')}>{say('orders.standingOrders')}</Button>
-              <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('order')}>
-                <Plus aria-hidden size={18} />
-                {say('orders.addOrder2')}
-              </Button>
             </>
+          )}
+          {(mayPlan || book.bakersTakeOrders) && (
+            <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('order')}>
+              <Plus aria-hidden size={18} />
+              {say('orders.addOrder2')}
+            </Button>
           )}
         </div>
         {trouble && (

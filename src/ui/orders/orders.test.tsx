@@ -37,6 +37,7 @@ const book = (more: Partial<OrderBook> = {}): OrderBook => ({
     closed: [],
     short: [],
     told: [],
+    bakersTakeOrders: false,
   },
   ...{ stock: [], taken: [], proposals: [], makers: [maker(1, 'Butter crescent'), maker(2, 'Plum danish')] },
   making: { bowlKg: 20, mostBowls: 3, apart: ['nuts'], cutting: CUTTING },

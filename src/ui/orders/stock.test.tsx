@@ -49,6 +49,7 @@ function panel({ stock, taken = [] }: { stock: Kept[]; taken?: FromFreezer[] }) 
       proposals: [],
       short: [],
       told: [],
+      bakersTakeOrders: false,
     },
     making: { bowlKg: 20, mostBowls: 3, apart: [], cutting: CUTTING },
   };

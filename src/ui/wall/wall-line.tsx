@@ -14,6 +14,8 @@ export function WallLine({
   aside?: string;
   isUrgent?: boolean;
 }) {
+  // "Fri 20:55": the day is for whoever wonders, the time for everybody.
+  const [clock = '', day] = time.split(' ').reverse();
   return (
     <div className="flex h-full items-center gap-6">
       <span
@@ -22,7 +24,8 @@ export function WallLine({
           isUrgent && 'text-warn',
         )}
       >
-        {time}
+        {day && <span className="block text-[30px] font-normal">{day}</span>}
+        {clock}
       </span>
       <span className="min-w-0 flex-1">
         <span className="block truncate text-[44px] leading-[1.15] font-semibold">{what}</span>

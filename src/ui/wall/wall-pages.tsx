@@ -37,7 +37,12 @@ export function WallPages({
   }, [pages]);
   const at = page % pages;
   return (
-    <section aria-label={title} className="flex min-h-0 flex-1 flex-col bg-flour px-8 py-3">
+    <section
+      aria-label={title}
+      className="flex min-h-0 min-w-0 flex-col bg-flour px-8 py-3"
+      // A list of one line leaves its room to the other one of its column.
+      style={{ flex: `${Math.min(MOST, Math.max(1, lines.length))} 1 0` }}
+    >
       <h2 className="flex justify-between text-[32px] text-quiet">
         {title}
         {pages > 1 && <span>{say('wall.pageOf', { page: at + 1, pages })}</span>}
@@ -59,6 +64,9 @@ export function WallPages({
     </section>
   );
 }
+
+/** Lines up to which a list asks for more room. */
+const MOST = 3;
 
 /** Height of a line, px: two rows that are read from four metres. */
 const LINE = 116;

@@ -36,7 +36,7 @@ function WallView({ board, person }: { board: Board; person: Person }) {
         <p className="font-label text-[88px] leading-none font-bold">{clockTime(now, zone)}</p>
       </header>
       <WallAlarms alarms={calls.open} troubles={board.calls.troubles} {...{ board, now }} />
-      <div className="grid min-h-0 flex-1 grid-cols-[1.25fr_1fr_0.9fr] gap-1 bg-hairline">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,0.9fr)] gap-1 bg-hairline">
         <WallWork {...{ running, next, coming, nameOf, zone }} />
         <WallRising watched={proofWatch(doughs, ovens, now)} {...{ now, zone }} />
         <WallOven {...{ loads, zone, ovens }} />

@@ -9,6 +9,12 @@ export const floor = {
   whatIsWrong: 'What is wrong?',
   broken: 'Out of order',
   cannotWork: 'Ill or not here',
+  ranOut: 'Ran out',
+  ingredientOut: 'Ingredient …',
+  rushOrder: 'Rush order',
+  outOf: 'Which ingredient?',
+  notedOutOf:
+    'Noted for the next shift. {needed, plural, =0 {Nothing planned needs it} one {# step needs it} other {# steps need it}} in the next two days.',
   lostOrSpoilt: 'Lost or spoilt',
   lostOf: 'Loss: {dough}',
   whatIsLost: 'What is lost',
@@ -32,6 +38,11 @@ export const floor = {
   isOut:
     '<b>{name} {isMachine, select, true {out} other {not here}}</b>{units, plural, =0 {} other { (# of it)}} since {since}, planned until {until}{note}',
   isBack: '{isMachine, select, true {Back in use} other {Back at work}}',
+  loadsInTrouble: 'Loads in trouble',
+  outKeepsUntil: '{machine} out. Keeps until {time}.',
+  rescue:
+    '{kind, select, cold {Into {into}: keeps until {time}} oven {Into {into} at {time}} other {Bake now}}',
+  nothingSavesIt: 'No cold place or other oven is free. Record it as lost if it is.',
   catchUp: 'Catch up',
   notNow: 'Not now',
   nothingRecordedSince:

@@ -300,6 +300,8 @@ export const refusals = {
   theStepBefore: 'The step before',
   this: 'This',
   noCalendarAtThisAddress: 'There is no calendar at this address.',
+  onlyPlannersTakeOrders: 'In this bakery planners take the orders.',
+  aPlannerTakesOrders: '{name} plans and is on shift. Ask them to take the order.',
   noSuchList: 'There is no such list or day.',
   noSuchFormulaOrForm: 'There is no such formula, or no such form of it.',
   noSuchPhoto: 'There is no such photo.',

@@ -8,12 +8,16 @@ import { OrdersView } from '@/ui/orders/orders-view';
 
 export const metadata = titled('titles.orders');
 
-export default async function OrdersPage() {
+export default async function OrdersPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const { person, now } = await housePage('/orders');
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return (
     <WordsOf areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'orders', 'shaping', 'steps']}>
-      <OrdersView {...{ book, zone, now, person }} />
+      <OrdersView {...{ book, zone, now, person }} adding={'rush' in (await searchParams)} />
     </WordsOf>
   );
 }
