@@ -158,6 +158,7 @@ const SUITES: Record<string, (output: Output) => Promise<Tally>> = {
   views: (output) => vitest('views', output),
   types: check('tsc', ['--noEmit']),
   own: (output) => played('playwright.own.config.ts', output),
+  nights: (output) => played('playwright.nights.config.ts', output),
   imports: check('depcruise', ['--config', '.dependency-cruiser.mjs', 'src']),
   format: check('prettier', ['--check', '--log-level', 'warn', '.']),
 };

@@ -17,8 +17,15 @@ export default function setUp(): Promise<() => Promise<void>> {
   });
 }
 
-/** The built application on a database of its own, filled by `fill`; gives what ends it. */
-export async function applicationWith(fill: (pool: Pool) => Promise<void>): Promise<() => Promise<void>> {
+/**
+ * The built application on a database of its own, filled by `fill`; gives what ends it.
+ *
+ * @param keep - is given a pool of that database, which it ends itself
+ */
+export async function applicationWith(
+  fill: (pool: Pool) => Promise<void>,
+  keep?: (pool: Pool) => void,
+): Promise<() => Promise<void>> {
   const base = process.env.HEFETEIG_TEST_DATABASE;
   if (!base) throw new Error('Run the tests by bin/test: they need a MariaDB server.');
   const name = `browser_${randomBytes(4).toString('hex')}`;
@@ -27,7 +34,8 @@ export async function applicationWith(fill: (pool: Pool) => Promise<void>): Prom
   await migrate(base + name);
   const pool = connect(base + name);
   await fill(pool);
-  await pool.end();
+  if (keep) keep(pool);
+  else await pool.end();
   const folder = mkdtempSync(join(tmpdir(), 'hefeteig-browser-'));
   const application = await startApplication({
     build: process.env.HEFETEIG_BUILD ?? 'build/test',

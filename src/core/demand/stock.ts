@@ -119,7 +119,7 @@ type Moving = Pick<DoughRecord, 'steps' | 'links' | 'events' | 'outputs'>;
 
 /** What a dough has moved by what was recorded of it, by output: above nothing into stock, below nothing out. */
 export function movedByRecord(dough: Moving): Map<number, number> {
-  const { steps } = stateOf(dough);
+  const { steps, frozen } = stateOf(dough);
   const moved = new Map<number, number>();
   for (const { key, step, outputId, load } of dough.steps) {
     if (!step.stock || steps.get(key)?.status !== 'done') continue;
@@ -127,6 +127,12 @@ export function movedByRecord(dough: Moving): Map<number, number> {
       const amount = amountOf(output, load?.pieces ?? output.pieces);
       moved.set(output.id, (moved.get(output.id) ?? 0) + (step.stock === 'in' ? amount : -amount));
     }
+  }
+  for (const { id, way } of dough.outputs) {
+    const counted = frozen.get(id);
+    // What was counted into the freezer is what is there, whatever was planned; of fresh pieces as well.
+    if (counted !== undefined && (way === undefined || (way === 'to-freezer' && moved.has(id))))
+      moved.set(id, counted);
   }
   return moved;
 }

@@ -1,7 +1,7 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from './forecast';
 import type { DoughRecord, OutputRecord } from '../record/dough';
-import { lostOf } from '../record/losses';
+import { piecesLeft } from '../record/frozen';
 
 /** A promise against the plan: when its goods are ready, and how late or stale they are then. */
 export interface PromiseState {
@@ -20,7 +20,7 @@ export function promisesOf(
 ): PromiseState[] {
   return outputs.flatMap((output) => {
     const ends = dough.steps.filter(({ outputId }) => outputId === output.id).map(({ end }) => end);
-    if (ends.length === 0 || lostOf(dough.state.losses, output) >= output.pieces) return [];
+    if (ends.length === 0 || piecesLeft(dough.state, output) === 0) return [];
     const readyAt = Math.max(...ends);
     const early = (output.dueAt - readyAt) / MINUTE - output.freshFor;
     return [

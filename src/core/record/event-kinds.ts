@@ -123,6 +123,8 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
     ...{ may: 'crew', data: ['decks'] },
     fold: (state, { data }) => Object.assign(state, { decks: data.decks, oven: data.oven ?? state.oven }),
   },
+  // How many are in the freezer counts for the output, not for the step (`frozen.ts`).
+  bag: { ...{ may: 'crew', data: ['frozen'], moves: true }, fold: () => undefined },
   // These two are of no step, and end the steps of what is over (`losses.ts`).
   lost: { ...{ may: 'bakers', data: ['lost'], moves: true }, fold: () => undefined },
   close: { ...{ may: 'bakers', data: [], moves: true }, fold: () => undefined },

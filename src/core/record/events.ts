@@ -104,6 +104,12 @@ export interface DeckChoice {
   decks: number[];
 }
 
+/** Shaped pieces that went into the freezer, whatever was planned: so many of this step's output. */
+export interface PiecesFrozen {
+  kind: 'frozen';
+  pieces: number;
+}
+
 /** What was lost or spoilt: the whole dough (`output` null), all pieces of an output (`pieces` null), or some of them. */
 export interface LossRecord {
   kind: 'lost';
@@ -125,6 +131,7 @@ export type EventData =
   | PlaceChange
   | DeckChoice
   | LossRecord
+  | PiecesFrozen
   | FloorRecord;
 
 /**
@@ -158,6 +165,7 @@ interface Payloads {
   lost: { text: string; data: LossRecord };
   /** Of the whole dough: what is open of it is over, and nobody recorded how it went. */
   close: object;
+  bag: { data: PiecesFrozen };
 }
 
 export type FloorEventKind = keyof Payloads;

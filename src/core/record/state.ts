@@ -4,6 +4,7 @@ import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
 import { foldEvent } from './event-kinds';
 import type { FloorEvent } from './events';
+import { frozenIn } from './frozen';
 import { endClosed, endLost, lossesIn, type Loss } from './losses';
 import type { Instant } from '../time/local';
 import type { StepState } from './step-state';
@@ -13,6 +14,8 @@ export interface DoughState {
   steps: Map<string, StepState>;
   notes: StepState['notes'];
   losses: Loss[];
+  /** Pieces in the freezer by what was recorded, by output. */
+  frozen: ReadonlyMap<number, number>;
   /** When and by whom it was closed without a record; null where it was not. */
   closed: { at: Instant; personId: number } | null;
   /** All steps done or skipped. */
@@ -85,6 +88,7 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
     steps,
     notes,
     losses,
+    frozen: frozenIn(effective, route.steps),
     closed: closing ? { at: closing.at, personId: closing.personId } : null,
     finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
     started: all.some(({ status }) => status !== 'open'),

@@ -45,6 +45,8 @@ export async function refuseOddWork(
       return refuseOddPlace(db, data, at, now);
     case 'decks':
       return refuseOddDecks(db, data, at);
+    case 'frozen':
+      return refuseOddFrozen(data, at);
     case 'counted':
       return refuseOddCount(data, at);
     case 'marked':
@@ -122,6 +124,15 @@ function refuseOddCount({ good, second, waste }: Data<'counted'>, { step, label 
   // A sheet may give a row more than was planned; twice as many is a slip of the finger.
   if (told > 2 * made)
     throw new Refusal(coded('refusals.piecesWerePlannedAreMoreThan', { made, told }), 'data.good');
+}
+
+/** Pieces are bagged when they are shaped, or where they are frozen; never more than there are. */
+function refuseOddFrozen({ pieces }: Data<'frozen'>, { dough, step, label }: AtStep): void {
+  const output = dough.outputs.find(({ id }) => id === step?.outputId);
+  if (!output || !step || (step.step.kind !== 'shape' && step.step.stock !== 'in'))
+    throw new Refusal(coded('refusals.hasNoPiecesToFreeze', { label }), 'stepKey');
+  const most = step.load?.pieces ?? output.pieces;
+  if (pieces > most) throw new Refusal(coded('refusals.onlySoManyAreLeft', { pieces: most }), 'data.pieces');
 }
 
 function refuseEarlyMarks({ dough, step }: AtStep): void {

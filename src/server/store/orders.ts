@@ -1,6 +1,6 @@
 import type { Thaw } from '@/core/shopfloor/alarms';
 import { type DoughRecord, stateOf } from '@/core/record/dough';
-import { lostOf } from '@/core/record/losses';
+import { piecesLeft } from '@/core/record/frozen';
 import type { Kept, OrderBook } from '@/core/demand/book';
 import { assignSupply, type Supply } from '@/core/demand/cover';
 import { shortages, supplyKey } from '@/core/demand/short';
@@ -188,15 +188,16 @@ async function madeBy(db: Db, doughs: readonly DoughRecord[], from: number): Pro
   const productOf = await productsOfOutputs(db, doughs);
   return doughs.flatMap((dough) => {
     const { id, name, outputs, steps } = dough;
-    const { losses } = stateOf(dough);
+    const state = stateOf(dough);
     return (
       outputs
         // What goes to the freezer is nobody's yet.
         .filter(({ dueAt, way }) => dueAt >= from && !goesToStock(way))
-        .map(({ id: outputId, pieces, dueAt, freshFor }) => ({
-          ...{ doughId: id, dough: name, productId: productOf.get(outputId) ?? 0, dueAt, freshFor },
-          // What is lost is nobody's: its orders are open again.
-          pieces: pieces - lostOf(losses, { id: outputId, pieces }),
+        .map((output) => ({
+          ...{ doughId: id, dough: name, productId: productOf.get(output.id) ?? 0 },
+          ...{ dueAt: output.dueAt, freshFor: output.freshFor },
+          // What is lost or frozen is nobody's: its orders are open again.
+          pieces: piecesLeft(state, output),
           mixAt: Math.min(...steps.map(({ plannedStart }) => plannedStart)),
         }))
         .filter(({ pieces }) => pieces > 0)

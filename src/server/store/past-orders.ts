@@ -5,7 +5,7 @@ import { forecastDough } from '@/core/forecast/forecast';
 import { promisesOf } from '@/core/forecast/promises';
 import { goesToStock } from '@/core/process/output-way';
 import type { DoughRecord, OutputRecord } from '@/core/record/dough';
-import { lostOf } from '@/core/record/losses';
+import { piecesLeft } from '@/core/record/frozen';
 import { stateOf } from '@/core/record/dough';
 import { addLocalDays } from '@/core/time/local';
 import { conditions } from './conditions';
@@ -68,12 +68,13 @@ export async function pastOrders(db: Db, now: number): Promise<Outcome[]> {
 
 /** Pieces of an output that came out good, by the count of its loads; where nobody counted, those that were planned and not lost. */
 function goodOf(dough: DoughRecord, output: OutputRecord): number {
-  const { steps, losses } = stateOf(dough);
+  const state = stateOf(dough);
+  const { steps } = state;
   const counts = dough.steps
     .filter(({ outputId }) => outputId === output.id)
     .flatMap(({ key }) => steps.get(key)?.records ?? [])
     .flatMap(({ data }) => (data.kind === 'counted' ? [data.good + data.second] : []));
-  const planned = output.pieces - lostOf(losses, output);
+  const planned = piecesLeft(state, output);
   return counts.length === 0
     ? planned
     : Math.min(

@@ -20,6 +20,7 @@ const item = (kind: string) =>
 const WITH_DOUGH = `JOIN formula_version f ON f.id = v.formula_version_id
      LEFT JOIN scheme_version s ON s.id = v.scheme_version_id`;
 const KIND_OF_WAY = `CASE WHEN o.way IN ('to-freezer', 'from-freezer') THEN 'pieces'
+       WHEN o.way = 'fresh' THEN 'pieces'
        WHEN o.way IN ('dough-to-cold', 'dough-from-cold') THEN 'cold-dough' ELSE 'frozen-dough' END`;
 const NEWEST = 'v.version = (SELECT MAX(version) FROM product_version WHERE product_id = v.product_id)';
 
@@ -70,13 +71,13 @@ interface StockOutput {
   kind: StockKind;
 }
 
-/** Outputs that go to stock or come from it: of all doughs, or of one. */
+/** Outputs that go to stock or come from it, of all doughs; of one, all: fresh pieces can be frozen as well. */
 async function stockOutputs(db: Db, doughId: number | null = null): Promise<Map<number, StockOutput>> {
   const rows = await rowsOf<StockOutput>(
     db,
     `SELECT o.id AS outputId, v.id AS versionId, ${KIND_OF_WAY} AS kind, ${item(KIND_OF_WAY)} AS item
      FROM dough_output o JOIN product_version v ON v.id = o.product_version_id ${WITH_DOUGH}
-     WHERE o.way <> 'fresh' ${doughId === null ? '' : 'AND o.dough_id = ?'}`,
+     WHERE ${doughId === null ? "o.way <> 'fresh'" : 'o.dough_id = ?'}`,
     doughId === null ? [] : [doughId],
   );
   return new Map(rows.map((row) => [row.outputId, row]));

@@ -23,6 +23,9 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+const FreezePieces = dynamic(() => import('./freeze-pieces').then((module) => module.FreezePieces), {
+  ssr: false,
+});
 // With it comes what reads amounts as they are typed.
 const NowSheets = dynamic(() => import('./now-sheets').then((module) => module.NowSheets), { ssr: false });
 const StepAmounts = dynamic(() => import('./step-amounts').then((module) => module.StepAmounts), {
@@ -85,6 +88,9 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
         >
           {say('bench.mixingSheetWaterAndIce')}
         </a>
+      )}
+      {(step.step.kind === 'shape' || step.step.stock === 'in') && (
+        <FreezePieces {...{ item, outputs, tell }} />
       )}
       {together.length > 0 && <InOneGo items={[item, ...together]} running={running} record={record} />}
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">

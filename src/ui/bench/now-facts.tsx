@@ -25,8 +25,11 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
   const celsius = useCelsius();
   const last = state.temperatures.at(-1);
   const { speeds } = step.step;
+  const isFresh = outputs.some(({ id, way }) => id === step.outputId && way === undefined);
+  const frozen = isFresh ? (dough.state.frozen.get(step.outputId ?? 0) ?? 0) : 0;
   const facts = [
     step.load ? say('bench.piecesOnTrays', { pieces: step.load.pieces, trays: step.load.trays }) : '',
+    frozen > 0 && step.step.kind !== 'shape' ? say('bench.lessFrozen', { frozen }) : '',
     ...step.uses
       .filter((use) => use.setting !== undefined)
       .map((use) =>

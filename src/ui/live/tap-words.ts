@@ -26,6 +26,7 @@ export const eventWords = (say: Say): Record<FloorEventKind, string> => ({
   deck: 'deck',
   lost: 'lost',
   close: say('live.closed'),
+  bag: say('live.frozen'),
 });
 
 /**

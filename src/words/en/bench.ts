@@ -1,5 +1,11 @@
 export const bench = {
   earlier: 'Earlier …',
+  lessFrozen: '{frozen} fewer, frozen',
+  toTheFreezer: 'To the freezer',
+  piecesToTheFreezer: 'Pieces to the freezer, of {most}',
+  piecesFromTo: 'Enter 0 to {most}.',
+  recordFrozen: 'Freeze',
+  ofThemFrozen: '{frozen} in the freezer, {left} go on.',
   weighOut: 'Weigh out',
   amountOf: '{title}, {mass} in all',
   toTaste: 'to taste',

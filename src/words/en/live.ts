@@ -13,4 +13,5 @@ export const live = {
   notConfirmed: 'Not confirmed: somebody else recorded it under this name.',
   photo: 'Photo',
   closed: 'closed, not recorded',
+  frozen: 'pieces frozen',
 } as const;

@@ -302,6 +302,7 @@ export const refusals = {
   noCalendarAtThisAddress: 'There is no calendar at this address.',
   onlyPlannersTakeOrders: 'In this bakery planners take the orders.',
   aPlannerTakesOrders: '{name} plans and is on shift. Ask them to take the order.',
+  hasNoPiecesToFreeze: '{label} has no pieces to freeze.',
   noSuchList: 'There is no such list or day.',
   noSuchFormulaOrForm: 'There is no such formula, or no such form of it.',
   noSuchPhoto: 'There is no such photo.',

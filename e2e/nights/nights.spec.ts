@@ -1,0 +1,153 @@
+import { expect, type Page, test } from '@playwright/test';
+import { alarms, TABLET } from '../support/floor';
+import { everybodyLeaves, expectAccessible, signIn } from '../support/people';
+import { beginNight, type Night } from '../support/night';
+
+let night: Night;
+test.beforeEach(async () => {
+  night = await beginNight();
+});
+test.afterEach(async () => {
+  await everybodyLeaves();
+  await night.end();
+});
+
+/** Counts taps: buttons, links, ticks. */
+const tapping = () => {
+  let taps = 0;
+  return {
+    tap: async (target: ReturnType<Page['getByRole']>) => {
+      taps += 1;
+      await target.click();
+    },
+    taps: () => taps,
+  };
+};
+const bench = (page: Page) => page.getByRole('region', { name: 'next', exact: true });
+
+test('the oven breaks with loads in the proofer, one baker and no planner: saved, and a plan in five taps', async ({
+  browser,
+}) => {
+  const page = await signIn(browser, 'Jonas', TABLET);
+  const { tap, taps } = tapping();
+  await tap(page.getByRole('button', { name: 'Trouble' }));
+  const broken = page.getByRole('dialog').getByRole('region', { name: 'Out of order' });
+  await tap(broken.getByRole('button', { name: 'Oven', exact: true }));
+  await page.waitForURL(/\/plan/);
+  await tap(page.getByRole('button', { name: /^Accept/ }).first());
+  await expect(page.getByRole('button', { name: /^Accept/ })).toHaveCount(0, { timeout: 120_000 });
+
+  await page.goto('/bench');
+  await expect(page.getByRole('region', { name: 'Out now' })).toContainText('Oven');
+  const danger = page.getByRole('region', { name: 'Loads in trouble' });
+  await expect(danger).toContainText('Crescent 38');
+  await expectAccessible(page);
+  const cold = danger.getByRole('button', { name: /^Into retarder: keeps until/i });
+  while ((await cold.count()) > 0) {
+    const before = await cold.count();
+    await tap(cold.first());
+    await expect(cold).toHaveCount(before - 1);
+  }
+  expect(taps()).toBeLessThanOrEqual(6);
+
+  // No screen promises what the oven cannot do, and nothing calls for it.
+  for (const view of ['/bench', '/proof', '/oven', '/handover']) {
+    await page.goto(view);
+    await expect(page.getByRole('region', { name: 'Out now' })).toContainText('Oven');
+    await expect(page.getByText(/Heat oven/)).toHaveCount(0);
+    await expect(page.getByText('05:38')).toHaveCount(0);
+  }
+  await expect(page.getByText('Everything went as planned.')).toHaveCount(0);
+});
+
+test('two hours without a tap are caught up in two', async ({ browser }) => {
+  await night.pass(130);
+  const page = await signIn(browser, 'Jonas', TABLET);
+  const { tap, taps } = tapping();
+  await expect(page.getByText(/^Nothing recorded since 04:07: \d+ steps may be done\.$/)).toBeVisible();
+  // Nobody is called to what nobody knows of.
+  await expect(alarms(page).getByText(/Crescent 38/)).toHaveCount(0);
+  await tap(page.getByRole('button', { name: 'Catch up' }));
+  await expectAccessible(page);
+  await tap(page.getByRole('dialog').getByRole('button', { name: /^Record \d+ steps$/ }));
+  expect(taps()).toBe(2);
+  await expect(page.getByRole('button', { name: 'Catch up' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'now', exact: true })).toContainText(/Rack and count/);
+  await expect(bench(page).getByText(/^late/)).toHaveCount(0);
+
+  // On the batch's page they are marked as entered later.
+  await page.goto('/oven');
+  await expect(page.getByRole('region', { name: 'Came out' })).toContainText('Crescent 38');
+  await page.goto('/handover');
+  await expect(page.getByText('Everything went as planned.')).toHaveCount(0);
+});
+
+test('a step that was done at another time is entered with it', async ({ browser }) => {
+  await night.pass(20);
+  const page = await signIn(browser, 'Jonas', TABLET);
+  const now = page.getByRole('region', { name: 'now', exact: true });
+  await expect(now.getByRole('heading', { name: 'Degas and press flat' })).toBeVisible();
+  await now.getByRole('button', { name: 'Earlier …' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('textbox', { name: 'Done at' }).fill('25:00');
+  await expect(sheet.getByRole('button', { name: 'Record' })).toBeDisabled();
+  await sheet.getByRole('textbox', { name: 'Done at' }).fill('04:00');
+  await expect(sheet.getByRole('button', { name: 'Record' })).toBeDisabled();
+  await sheet.getByRole('textbox', { name: 'Done at' }).fill('0415');
+  await sheet.getByRole('button', { name: 'Record' }).click();
+  await expect(now.getByRole('heading', { name: 'Degas and press flat' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Undo/ })).toContainText('04:15');
+});
+
+test('a dough that is dropped is gone from every screen, and its customers are told one by one', async ({
+  browser,
+}) => {
+  const page = await signIn(browser, 'Jonas', TABLET);
+  const { tap, taps } = tapping();
+  await tap(page.getByRole('button', { name: 'Trouble' }));
+  await tap(
+    page
+      .getByRole('dialog')
+      .getByRole('region', { name: 'Lost or spoilt' })
+      .getByRole('button', { name: 'Crescent 38' }),
+  );
+  await tap(page.getByRole('dialog').getByRole('button', { name: 'dropped' }));
+  expect(taps()).toBe(3);
+  await expect(bench(page).getByText('Crescent 38')).toHaveCount(0);
+  await page.goto('/proof');
+  await expect(page.getByRole('button', { name: /Crescent 38/ })).toHaveCount(0);
+
+  await page.goto('/handover');
+  const short = page.getByRole('region', { name: 'Orders that go short' });
+  await expect(short).toContainText('70 of 70 Butter crescent missing');
+  await expect(short).toContainText('30 of 30 Butter crescent missing');
+  await expect(page.getByText(/Crescent 38 lost: dropped/)).toBeVisible();
+  await expectAccessible(page);
+  await tap(short.getByRole('button', { name: 'Told Shop' }));
+  await expect(short.getByText(/^Told 04:10, Jonas$/)).toBeVisible();
+  await page.goto('/orders');
+  const again = page.getByRole('region', { name: 'Orders that go short' });
+  await expect(again.getByText(/^Told 04:10, Jonas$/)).toBeVisible();
+  await expect(again.getByRole('button', { name: /^Told Café am Wehr/ }).first()).toBeVisible();
+});
+
+test('after two days without a tap the application is of use at once', async ({ browser }) => {
+  await night.pass(48 * 60);
+  const page = await signIn(browser, 'Jonas', TABLET);
+  // Saturday 04:10: no alarms of what was due on Thursday, nothing days late.
+  await expect(page.getByText(/late \d{2,} h/)).toHaveCount(0);
+  await expect(alarms(page).getByText(/should be|Mix egg wash|Heat oven/)).toHaveCount(0);
+  const { tap, taps } = tapping();
+  await tap(page.getByRole('button', { name: 'Catch up' }));
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByRole('region', { name: 'Over, not recorded' })).toContainText('Crescent 38');
+  await tap(sheet.getByRole('button', { name: /^Close (it|all \d+) as not recorded$/ }));
+  await expect(sheet.getByRole('region', { name: 'Over, not recorded' })).toHaveCount(0);
+  const rest = sheet.getByRole('button', { name: /^Record \d+ steps$/ });
+  if (await rest.isVisible()) await tap(rest);
+  expect(taps()).toBeLessThanOrEqual(3);
+  await page.goto('/handover');
+  await expect(page.getByText(/Crescent 38 closed: its last steps were not recorded/)).toBeVisible();
+  await page.goto('/orders/past');
+  await expect(page.getByRole('heading', { name: 'Past orders' })).toBeVisible();
+});
