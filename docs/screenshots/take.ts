@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { signIn } from '../../e2e/support/people';
+import { setClock } from '../../e2e/support/floor';
 import { record } from '../../e2e/support/record';
 
 async function keep(page: Page, name: string): Promise<void> {
@@ -32,9 +33,20 @@ async function keepAll(page: Page, name: string): Promise<void> {
   await page.evaluate(() => {
     document.documentElement.dataset.theme = 'day';
   });
+  await keepSheet(page, name, shots, SIZES);
+  if (before) await page.setViewportSize(before);
+}
+
+/** Several pictures on one sheet, in two columns of these sizes. */
+async function keepSheet(
+  page: Page,
+  name: string,
+  shots: readonly { width: number; height: number; picture: string }[],
+  columns: readonly { width: number; height: number }[],
+): Promise<void> {
   const sheet = await page.context().newPage();
-  const [wide, narrow] = SIZES.map(({ width }) => width) as [number, number];
-  const [tall] = SIZES.map(({ height }) => height) as [number];
+  const [wide, narrow] = columns.map(({ width }) => width) as [number, number];
+  const [tall] = columns.map(({ height }) => height) as [number];
   await sheet.setViewportSize({ width: wide + narrow + 3 * GAP, height: 2 * tall + 3 * GAP });
   const images = shots.map(
     ({ width, height, picture }) =>
@@ -45,7 +57,6 @@ async function keepAll(page: Page, name: string): Promise<void> {
   );
   await sheet.screenshot({ path: `docs/screenshots/${name}.png` });
   await sheet.close();
-  if (before) await page.setViewportSize(before);
 }
 
 test('one current picture of each main view', async ({ browser }) => {
@@ -57,15 +68,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.getByRole('link', { name: 'Open dough' }).click();
   await expect(planner.getByRole('heading', { name: 'Crescent 39', level: 1 })).toBeVisible();
   await keep(planner, 'dough');
-  await planner.goto('/plan');
-  await planner.getByRole('button', { name: /promises? late/ }).click();
-  await planner.getByRole('button', { name: 'Ways out' }).click();
-  await expect(planner.getByRole('button', { name: /Promise it for later/ })).toBeVisible({
-    timeout: 30_000,
-  });
-  await expect(planner.getByText('Working out:')).toHaveCount(0, { timeout: 60_000 });
-  await planner.getByRole('button', { name: /Promise it for later/ }).click();
-  await keep(planner, 'ways-out');
   await planner.goto('/orders');
   await expect(planner.getByRole('heading', { name: 'Proposed doughs' })).toBeVisible();
   await keep(planner, 'orders');
@@ -102,16 +104,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await expect(planner.getByRole('row', { name: /^chocolate roll/ })).toBeVisible();
   await keep(planner, 'cut-plan');
 
-  const laminator = await signIn(browser, 'Selma', { width: 1024, height: 768 });
-  for (const key of ['butter', 'butter-out', 'lock-in']) {
-    await record(laminator, 5, key, 'start');
-    await record(laminator, 5, key, 'finish');
-  }
-  await record(laminator, 5, 'turn-1', 'start');
-  await laminator.goto('/bench');
-  await expect(laminator.getByRole('list', { name: 'Gaps of the sheeter' })).toBeVisible();
-  await keep(laminator, 'bench-turn');
-
   const baker = await signIn(browser, 'Jonas', { width: 1024, height: 768 });
   await expect(baker.getByRole('region', { name: 'Now' })).toBeVisible();
   await keepAll(baker, 'bench');
@@ -146,4 +138,44 @@ test('one current picture of each main view', async ({ browser }) => {
   await baker.getByRole('button', { name: /^is on deck/ }).click();
   await expect(baker.getByRole('button', { name: 'deck 1', pressed: true })).toBeVisible();
   await keepAll(baker, 'oven');
+
+  await baker.setViewportSize({ width: 1920, height: 1080 });
+  await baker.goto('/wall');
+  await expect(baker.getByRole('region', { name: 'Rising and resting' })).toContainText('Crescent 38');
+  await keep(baker, 'wall');
+  await keepTroubled(baker);
 });
+
+/** What the floor looks like when the night is not as planned: trouble, catching up, a phone, a printed list; on one sheet. */
+async function keepTroubled(page: Page): Promise<void> {
+  const [tablet, phone] = [
+    { width: 1024, height: 768 },
+    { width: 360, height: 768 },
+  ];
+  const shots: { width: number; height: number; picture: string }[] = [];
+  const take = async (size: { width: number; height: number }) => {
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
+    const picture = await page.screenshot({ animations: 'disabled' });
+    shots.push({ ...size, picture: picture.toString('base64') });
+  };
+  await page.setViewportSize(tablet);
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Trouble' }).click();
+  await expect(page.getByRole('dialog').getByRole('region', { name: 'Out of order' })).toBeVisible();
+  await take(tablet);
+  await page.setViewportSize(phone);
+  await page.goto('/bench');
+  await expect(page.getByRole('region', { name: 'Now' })).toBeVisible();
+  await take(phone);
+  await page.setViewportSize(tablet);
+  await page.goto('/bench');
+  await setClock(page, '09:20');
+  await page.getByRole('button', { name: 'Catch up' }).click();
+  await expect(page.getByRole('dialog').getByRole('button', { name: /^Record \d+ steps$/ })).toBeVisible();
+  await take(tablet);
+  await page.setViewportSize(phone);
+  await page.goto('/papers/production');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await take(phone);
+  await keepSheet(page, 'trouble', shots, [tablet, phone]);
+}

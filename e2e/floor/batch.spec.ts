@@ -27,7 +27,7 @@ test('a finished batch is judged in some taps, says what the log has of its faul
 
   const ida = await signIn(browser, 'Ida', { width: 360, height: 740 });
   await ida.goto('/batches');
-  await ida.getByLabel('Product').fill('brioche');
+  await ida.getByRole('textbox', { name: 'Product' }).fill('brioche');
   await ida.getByLabel('Marks').selectOption({ label: '3 or less (fair)' });
   await ida.getByRole('button', { name: 'Find' }).click();
   await expect(ida.getByRole('row', { name: /Brioche 6.*2\.8 of 5/ })).toBeVisible();

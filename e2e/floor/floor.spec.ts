@@ -74,7 +74,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await expect(inside).toContainText('8 of 9 trays in');
   await expect(inside).toContainText('205 °C, steam');
   await setClock(ida, '05:40');
-  await expect(alarms(ida).getByText(/turn the trays round/)).toBeVisible();
+  await expect(alarms(ida).getByText(/turn trays, swap levels/)).toBeVisible();
   await setClock(ida, '05:50');
   await expect(inside).toContainText('over; look at the colour');
   await inside.getByRole('button', { name: '+2 min' }).click();

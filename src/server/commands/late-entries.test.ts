@@ -11,6 +11,7 @@ import { conditionsOf } from '@/core/wire/board';
 import { write } from '../db/rows';
 import { board } from '../store/board';
 import { doorsOpened } from '../store/doors';
+import { orderBook } from '../store/orders';
 import { runCommand } from './run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -91,6 +92,48 @@ describe('what is entered afterwards', () => {
     expect((await refusal(record(close))).message).toMatch(/is over already/);
     await ok(record({ doughId: over.id, stepKey: null, kind: 'undo', undoes: id }));
     expect((await floor()).doughs.find((dough) => dough.id === over.id)?.state.finished).toBe(false);
+  });
+
+  it('of pieces that were bagged puts them into stock, and opens their orders; more than there are is refused', async () => {
+    const { doughs } = await floor();
+    const found = doughs.flatMap((dough) =>
+      dough.steps
+        .filter(({ step, load }) => step.kind === 'shape' && (load?.pieces ?? 0) >= 60)
+        .filter(({ key }) => dough.state.steps.get(key)?.status === 'open')
+        .map((step) => ({ dough, step })),
+    );
+    const [shape] = found;
+    if (!shape) throw new Error('Something is shaped today.');
+    const bag = (pieces: number) =>
+      record({
+        ...{ doughId: shape.dough.id, stepKey: shape.step.key, kind: 'bag' },
+        data: { kind: 'frozen', pieces },
+      });
+    const book = async () => orderBook(house.pool, await house.now());
+    const before = await book();
+    const openIn = ({ demand }: typeof before) => demand.reduce((sum, { open }) => sum + open, 0);
+    const most = shape.step.load?.pieces ?? 0;
+    expect((await refusal(bag(most + 1))).field).toBe('data.pieces');
+    await ok(bag(60));
+    const after = await book();
+    const pieces = (of: typeof before) =>
+      of.stock.filter(({ kind }) => kind === 'pieces').reduce((sum, { amount }) => sum + amount, 0);
+    expect(pieces(after) - pieces(before)).toBe(60);
+    expect(openIn(after)).toBeGreaterThanOrEqual(openIn(before));
+    await ok(bag(0));
+    expect(pieces(await book())).toBe(pieces(before));
+    const mix = shape.dough.steps.find(({ step }) => step.kind === 'mix');
+    if (mix)
+      expect(
+        (
+          await refusal(
+            record({
+              ...{ doughId: shape.dough.id, stepKey: mix.key, kind: 'bag' },
+              data: { kind: 'frozen', pieces: 1 },
+            }),
+          )
+        ).message,
+      ).toMatch(/no pieces to freeze/);
   });
 
   it('is offered at the time at which a probe saw the door', async () => {

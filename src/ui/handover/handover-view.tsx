@@ -55,9 +55,9 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
     <main className="flex-1 bg-flour">
       <FloorTop {...{ board }} doughs={all} onRecord={(...recorded) => void record(...recorded)} />
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
-        <header className="flex items-baseline justify-between gap-4 lg:col-span-2 print:col-span-1">
+        <header className="flex flex-wrap items-baseline justify-between gap-x-4 lg:col-span-2 print:col-span-1">
           <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>
-          <span className="flex items-center gap-4 print:hidden">
+          <span className="flex flex-wrap items-center gap-4 print:hidden">
             {maySee(person, '/papers/[kind]') && (
               <a href="/papers/production" className="grid min-h-14 place-items-center text-xl underline">
                 {say('handover.printedLists')}
@@ -207,19 +207,33 @@ interface UnusualListProps {
 function UnusualList({ page, zone, board }: UnusualListProps) {
   const say = useWords();
   const nameOf = (id: number | null) => board.people.find((p) => p.id === id)?.name;
+  const { troubles } = board.calls;
   return (
     <section aria-labelledby="unusual">
       <h2 id="unusual" className="mb-1 text-lg text-quiet">
         {say('handover.notAsUsualLast12')}
       </h2>
       <ul className="text-lg">
+        {troubles.map(({ id, since, machineId, personId, note }) => (
+          <li key={`trouble ${id}`} className="border-b border-hairline py-1">
+            <b>{clockTime(since, zone)}</b>{' '}
+            {say('handover.outUntilReported', {
+              name:
+                board.machines.find((machine) => machine.id === machineId)?.label ?? nameOf(personId) ?? '',
+              isMachine: machineId !== null,
+              note: note === '' ? '' : `: ${note}`,
+            })}
+          </li>
+        ))}
         {page.unusual.map(({ at, personId, message }) => (
           <li key={`${at} ${say.coded(message)}`} className="border-b border-hairline py-1">
             <b>{clockTime(at, zone)}</b> {say.coded(message)}
             {nameOf(personId) && <span className="text-quiet">, {nameOf(personId)}</span>}
           </li>
         ))}
-        {page.unusual.length === 0 && <li>{say('handover.everythingWentAsPlanned')}</li>}
+        {page.unusual.length === 0 && troubles.length === 0 && (
+          <li>{say('handover.everythingWentAsPlanned')}</li>
+        )}
       </ul>
     </section>
   );

@@ -55,6 +55,32 @@ beforeEach(() => {
 });
 
 describe('the handover', () => {
+  it('never says that all went as planned while something is out', () => {
+    const out = {
+      id: 1,
+      machineId: null,
+      personId: 2,
+      units: null,
+      since: 10 * MIN,
+      until: 9000 * MIN,
+      note: 'fever',
+    };
+    const calm = boardOf({ people: [jonas, ida] });
+    const shown = (troubles: (typeof out)[]) => (
+      <HandoverView
+        board={{ ...calm, calls: { ...calm.calls, troubles } }}
+        words={WORDS}
+        person={jonas}
+        shortOrders={null}
+      />
+    );
+    const { again } = show(shown([]), 20);
+    expect(screen.getByText('Everything went as planned.')).toBeTruthy();
+    again(shown([out]));
+    expect(screen.queryByText('Everything went as planned.')).toBeNull();
+    expect(screen.getByText(/Ida not here: fever/)).toBeTruthy();
+  });
+
   it('says where a dough is: place, shelf, since when, how cold by the needle in it', () => {
     show(page(), NOW);
     const where = within(screen.getByRole('region', { name: 'where everything is' })).getByRole('listitem');

@@ -1,4 +1,5 @@
 export const handover = {
+  outUntilReported: '{name} {isMachine, select, true {out of order} other {not here}}{note}',
   printedLists: 'Printed lists',
   noteOn: '{what}: “{text}”',
   judged: '{what}: {verdict}',
