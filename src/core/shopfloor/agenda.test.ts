@@ -44,4 +44,15 @@ describe('the load of a machine', () => {
     expect(bins[Math.floor((bake?.start ?? 0) / (60 * MIN))]).toBe(4);
     expect(bins.reduce((sum, held) => sum + held, 0)).toBe(4);
   });
+
+  it('leaves out what was due so long ago that nobody knows what became of it, and nothing of the same dough that is due now', () => {
+    const { steps } = planned([]);
+    const mix = steps.find(({ key }) => key === 'mix');
+    const butter = steps.find(({ key }) => key === 'butter');
+    const at = (minute: number) =>
+      agenda([planned([], 60, 40, minute)], minute * MIN).next.map(({ step }) => step.key);
+    expect(at((mix?.plannedStart ?? 0) / MIN + 359)).toContain('mix');
+    expect(at((mix?.plannedStart ?? 0) / MIN + 361)).not.toContain('mix');
+    expect(at((butter?.plannedStart ?? 0) / MIN + 300)).toContain('butter');
+  });
 });

@@ -19,6 +19,12 @@ export interface Agenda {
   waiting: AgendaItem[];
 }
 
+/** What was due so long ago, minutes, is no work that is late: it is asked what became of it. */
+const STALE = 6 * 60;
+
+/** Whether something that was due then is too long ago to be work. */
+export const isStale = (dueAt: Instant, now: Instant): boolean => dueAt < now - STALE * MINUTE;
+
 /**
  * Sorts the open steps of all doughs for the bench. `running`: hands-on steps under way, then what must be taken out
  * by hand and is due. `next`: steps that could start, in the order of the plan. `coming`: hands-on steps that something
@@ -34,8 +40,10 @@ export function agenda(doughs: readonly DoughForecast[], now: Instant, horizonMi
       const item = (at: Instant): AgendaItem => ({ dough, step, state, inMinutes: until(at) });
       if (state.status === 'running') {
         const ends = step.ready?.at ?? step.start + step.target * MINUTE;
+        if (isStale(step.ready?.latest ?? ends, now)) continue;
         (isHandsOn(step) ? result.running : result.waiting).push(item(ends));
-      } else if (state.startable) result.next.push(item(step.dueAt));
+      } else if (isStale(step.dueAt, now)) continue;
+      else if (state.startable) result.next.push(item(step.dueAt));
       else if (state.status === 'open' && isHandsOn(step) && until(step.start) <= horizonMinutes) {
         result.coming.push(item(step.start));
       }

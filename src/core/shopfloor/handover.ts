@@ -86,6 +86,19 @@ function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
   };
 }
 
+/** What was entered long after it was done, in one line a dough. */
+function enteredLater({ name, state }: DoughForecast): Unusual[] {
+  const late = [...state.steps.values()].filter(
+    ({ enteredAt, startedAt, finishedAt }) =>
+      enteredAt !== null && enteredAt - (finishedAt ?? startedAt ?? enteredAt) >= MATTERS * MINUTE,
+  );
+  const [first] = late;
+  if (!first) return [];
+  const at = Math.max(...late.map(({ enteredAt }) => enteredAt ?? 0));
+  const message = coded('handover.enteredLater', { what: name, steps: late.length });
+  return [{ at, personId: first.finishedBy ?? first.startedBy, message }];
+}
+
 function unusualOf(dough: DoughForecast): Unusual[] {
   const onDough = dough.state.notes.map(({ text, at, personId }) => {
     return { at, personId, message: coded('handover.noteOn', { what: dough.name, text }) };
@@ -98,6 +111,7 @@ function unusualOf(dough: DoughForecast): Unusual[] {
   return [
     ...onDough,
     ...lost,
+    ...enteredLater(dough),
     ...(closed ? [{ ...closed, message: coded('handover.closed', { what: dough.name }) }] : []),
     ...dough.steps.flatMap((step) => {
       const state = dough.state.steps.get(step.key);

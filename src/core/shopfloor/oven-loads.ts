@@ -1,5 +1,6 @@
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
+import { isStale } from './agenda';
 
 /** One load in the oven or on its way there. */
 export interface OvenLoad {
@@ -39,6 +40,8 @@ export function ovenLoads(
       const oven = state.oven ?? use.resource;
       const { start, end } = step;
       const status = state.status === 'running' ? 'in' : state.status === 'done' ? 'out' : 'coming';
+      if (status === 'coming' && isStale(step.plannedStart, now)) continue;
+      if (status === 'in' && isStale(step.ready?.latest ?? end, now)) continue;
       if (status === 'coming' && start > now + AHEAD * 60 * MINUTE) continue;
       if (status === 'out' && end < now - KEPT * 60 * MINUTE) continue;
       loads[status].push({

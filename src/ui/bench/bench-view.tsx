@@ -37,7 +37,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
-  const { doughs, all, events, record, trouble, calm } = useFloor(board, person.id, now);
+  const { doughs, events, record, trouble, calm } = useFloor(board, person.id, now);
   const [held, setHeld] = useState<string | null>(null);
   const calls = useAlarms(board, doughs, now, person.id);
   const { whose, choose, only } = useBenchFor(board, person.id);
@@ -70,7 +70,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
   return (
     <main className="flex flex-1 flex-col">
       <h1 className="sr-only">{say('bench.benchOf', { name: person.name })}</h1>
-      <FloorHead {...{ board, record, calls }} doughs={all} />
+      <FloorHead {...{ board, record, calls }} doughs={doughs} />
       <div className="grid flex-1 content-start gap-px bg-hairline max-sm:contents md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
         <section aria-label={say('bench.now')} className="bg-flour p-5 max-sm:order-1 max-sm:p-3">
           <Refusal message={trouble} onRead={calm} />

@@ -127,7 +127,7 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
           {words}
         </p>
       </div>
-      <div className="flex gap-3">
+      <div className="flex flex-wrap gap-3">
         <Button onClick={() => onNoting(true)} className="min-h-11">
           {say('dough.noteOnThisDough')}
         </Button>

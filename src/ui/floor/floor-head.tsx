@@ -16,7 +16,6 @@ export function FloorHead({
   trouble = null,
 }: {
   board: Board;
-  /** All of them, also those of which nothing was recorded for long. */
   doughs: readonly DoughForecast[];
   record: (recording: Recording, at?: number) => Promise<void>;
   calls: ReturnType<typeof useAlarms>;

@@ -24,7 +24,6 @@ export function FloorTop({
   onRecord,
 }: {
   board: Board;
-  /** All of them, also those of which nothing was recorded for long. */
   doughs: readonly DoughForecast[];
   onRecord: (recording: Recording, at?: number) => void;
 }) {

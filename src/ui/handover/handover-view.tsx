@@ -45,7 +45,7 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
   const now = useMinute();
   const celsius = useCelsius();
   const { zone } = board.house;
-  const { doughs, all, record } = useFloor(board, person.id, now);
+  const { doughs, record } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const { words, trouble } = useCalls(kept, board.people);
   const page = handover(doughs, now, probeReadings(board.needles));
@@ -53,7 +53,7 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (
     <main className="flex-1 bg-flour">
-      <FloorTop {...{ board }} doughs={all} onRecord={(...recorded) => void record(...recorded)} />
+      <FloorTop {...{ board }} doughs={doughs} onRecord={(...recorded) => void record(...recorded)} />
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
         <header className="flex flex-wrap items-baseline justify-between gap-x-4 lg:col-span-2 print:col-span-1">
           <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>

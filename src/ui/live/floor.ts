@@ -5,7 +5,6 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { OF_SOMEBODY_ELSE, SIGNED_OUT } from '@/core/wire/answer';
 import { createForecaster } from '@/core/forecast/forecaster';
-import { hasStopped } from '@/core/shopfloor/catch-up';
 import { conditionsOf, type Board } from '@/core/wire/board';
 import { eventOf, type FloorEvent, type Recording } from '@/core/record/events';
 import { nextTime } from '@/core/record/next-time';
@@ -17,9 +16,6 @@ import { flush, keep, onSent, waitingEvents } from './outbox';
 import { aboutTap } from './tap-words';
 import { retoldHere } from './units';
 import type { Words } from '@/core/codes/coded';
-
-/** A dough whose record stopped so long ago, minutes, is no work that is late: it is asked what became of it. */
-const STALE = 6 * 60;
 
 /** Events heard of from other tablets that are remembered; the board has them long before so many have come. */
 const HEARD = 200;
@@ -83,8 +79,7 @@ export function useFloor(board: Board, personId: number, now: number) {
   );
   const conditions = useMemo(() => conditionsOf(board), [board]);
   const [forecast] = useState(createForecaster);
-  const all = useMemo(() => forecast(records, conditions, now), [forecast, records, conditions, now]);
-  const doughs = useMemo(() => all.filter((dough) => !hasStopped(dough, now, STALE)), [all, now]);
+  const doughs = useMemo(() => forecast(records, conditions, now), [forecast, records, conditions, now]);
   const events = useMemo(() => records.flatMap((dough) => dough.events), [records]);
 
   /** Records something that happens now, or that happened at an earlier time which somebody has entered. */
@@ -110,8 +105,7 @@ export function useFloor(board: Board, personId: number, now: number) {
   }
 
   return {
-    /** Doughs that the floor works with; `all` also has those of which nothing was recorded for so long that nobody knows. */
-    ...{ doughs, all, records, conditions, events, record },
+    ...{ doughs, records, conditions, events, record },
     trouble: trouble && say.coded(trouble),
     calm: () => setTrouble(null),
   };

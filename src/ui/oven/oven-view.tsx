@@ -26,7 +26,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
-  const { doughs, all, record, trouble } = useFloor(board, person.id, now);
+  const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const loads = ovenLoads(doughs, now);
   const tell: Tell = ({ dough, step }, part) =>
@@ -40,7 +40,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">{say('oven.oven2')}</h1>
-      <FloorHead {...{ board, record, calls, trouble }} doughs={all} />
+      <FloorHead {...{ board, record, calls, trouble }} doughs={doughs} />
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
         <section aria-label={say('oven.inTheOven')} className="min-w-0 bg-flour p-5">
           {ovens.map((oven) => (

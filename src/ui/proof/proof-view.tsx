@@ -32,7 +32,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const person = useAtTablet(signedIn);
   const now = useMinute();
   const { zone } = board.house;
-  const { doughs, all, record, trouble } = useFloor(board, person.id, now);
+  const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const [held, setHeld] = useState<string | null>(null);
   const ovens = machinesOf('oven', board.machines);
@@ -42,7 +42,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   return (
     <main className="flex-1 bg-flour">
       <h1 className="sr-only">{say('proof.proofWatch')}</h1>
-      <FloorHead {...{ board, record, calls, trouble }} doughs={all} />
+      <FloorHead {...{ board, record, calls, trouble }} doughs={doughs} />
       {clashes.length > 0 && (
         <section aria-label={say('proof.togetherAtTheOven')} className="border-b border-hairline px-5 py-3">
           <h2 className="text-lg text-quiet">{say('proof.togetherAtTheOven2')}</h2>

@@ -1,4 +1,5 @@
 export const handover = {
+  enteredLater: '{what}: {steps, plural, one {# step} other {# steps}} entered later',
   outUntilReported: '{name} {isMachine, select, true {out of order} other {not here}}{note}',
   printedLists: 'Printed lists',
   noteOn: '{what}: “{text}”',
