@@ -118,6 +118,7 @@ describe('the table of rights', () => {
       '/api/plan': '/api/plan?as=csv',
       '/api/formulas': '/api/formulas/1',
       '/api/products': '/api/products/1',
+      '/api/amounts': '/api/amounts/5',
       '/api/photos': `/api/photos/${uuid()}${method === 'PUT' ? '?dough=5' : ''}`,
       '/api/commands': '/api/commands/no-such-command',
     };

@@ -114,7 +114,7 @@ describe('the card of what is to do', () => {
     const one = itemOf([], '5.1.finish');
     const other = { ...one, dough: { ...one.dough, id: 2, name: 'Crescent 2' } };
     const { user } = show(card(one, told, [other]));
-    await user.click(screen.getByRole('button', { name: /^Start all 2 in one go/ }));
+    await user.click(await screen.findByRole('button', { name: /^Start all 2 in one go/ }));
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).doughId)).toEqual([1, 2]);
   });
 

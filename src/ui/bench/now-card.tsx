@@ -16,13 +16,13 @@ import { NowAct } from './now-act';
 import { NowFacts } from './now-facts';
 import type { NowSheet } from './now-sheets';
 import { NowWhen } from './now-when';
-import { InOneGo } from './in-one-go';
 
 // Drawings and their sums come after the card: the button must be there first.
 const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+const InOneGo = dynamic(() => import('./in-one-go').then((module) => module.InOneGo), { ssr: false });
 const FreezePieces = dynamic(() => import('./freeze-pieces').then((module) => module.FreezePieces), {
   ssr: false,
 });

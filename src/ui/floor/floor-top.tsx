@@ -8,13 +8,15 @@ import type { Board } from '@/core/wire/board';
 import type { Trouble } from '@/core/wire/trouble';
 import { CatchUpBand } from './catch-up-band';
 import { FloorTabs } from './floor-tabs';
-import { TroubleBand } from './trouble-band';
 
 // Fetched when something is wrong; without a line the service worker has it.
 const TroubleSheet = dynamic(() => import('./trouble-sheet').then((module) => module.TroubleSheet), {
   ssr: false,
 });
 
+const TroubleBand = dynamic(() => import('./trouble-band').then((module) => module.TroubleBand), {
+  ssr: false,
+});
 const LoadRescue = dynamic(() => import('./load-rescue').then((module) => module.LoadRescue), { ssr: false });
 
 /** The screens of the floor, how to report that something is wrong, and what is out now. */
@@ -35,7 +37,9 @@ export function FloorTop({
   return (
     <>
       <FloorTabs onTrouble={() => setReporting(true)} />
-      <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
+      {board.calls.troubles.length > 0 && (
+        <TroubleBand troubles={board.calls.troubles} nameOf={nameOf} zone={board.house.zone} />
+      )}
       {board.calls.troubles.length > 0 && <LoadRescue {...{ board, onRecord }} />}
       <CatchUpBand {...{ board, doughs, onRecord }} />
       {reporting && (
