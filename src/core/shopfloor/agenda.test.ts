@@ -51,8 +51,8 @@ describe('the load of a machine', () => {
     const butter = steps.find(({ key }) => key === 'butter');
     const at = (minute: number) =>
       agenda([planned([], 60, 40, minute)], minute * MIN).next.map(({ step }) => step.key);
-    expect(at((mix?.plannedStart ?? 0) / MIN + 359)).toContain('mix');
-    expect(at((mix?.plannedStart ?? 0) / MIN + 361)).not.toContain('mix');
+    expect(at((mix?.plannedStart ?? 0) / MIN + 1439)).toContain('mix');
+    expect(at((mix?.plannedStart ?? 0) / MIN + 1441)).not.toContain('mix');
     expect(at((butter?.plannedStart ?? 0) / MIN + 300)).toContain('butter');
   });
 });

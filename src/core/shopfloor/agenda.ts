@@ -19,8 +19,8 @@ export interface Agenda {
   waiting: AgendaItem[];
 }
 
-/** What was due so long ago, minutes, is no work that is late: it is asked what became of it. */
-const STALE = 6 * 60;
+/** What was due so long ago, minutes, is no work that is late: it is asked what became of it. Within a day somebody may still begin it. */
+const STALE = 24 * 60;
 
 /** Whether something that was due then is too long ago to be work. */
 export const isStale = (dueAt: Instant, now: Instant): boolean => dueAt < now - STALE * MINUTE;
