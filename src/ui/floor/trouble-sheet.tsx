@@ -51,7 +51,6 @@ export function TroubleSheet({
   const [part, setPart] = useState('all');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
-  const who = useContext(Who);
   const [ranOut, setRanOut] = useState(false);
   const [losing, setLosing] = useState<LosableDough | null>(null);
   const report = async (what: { machineId: string; units: number | null } | { personId: number }) => {
@@ -126,16 +125,7 @@ export function TroubleSheet({
           ))}
         </Group>
       )}
-      <Group name={say('floor.ranOut')}>
-        <Button floor disabled={busy} onClick={() => setRanOut(true)}>
-          {say('floor.ingredientOut')}
-        </Button>
-        {(!who || maySee(who, '/orders')) && (
-          <Button floor disabled={busy} onClick={() => go(RUSH)}>
-            {say('floor.rushOrder')}
-          </Button>
-        )}
-      </Group>
+      <RanOut busy={busy} onIngredient={() => setRanOut(true)} />
       <Group name={say('floor.cannotWork')}>
         {people.map(({ id, name }) => (
           <Button key={id} floor disabled={busy} onClick={() => void report({ personId: id })}>
@@ -144,6 +134,24 @@ export function TroubleSheet({
         ))}
       </Group>
     </Sheet>
+  );
+}
+
+/** What there is too little of: an ingredient, or goods for somebody who needs them now. */
+function RanOut({ busy, onIngredient }: { busy: boolean; onIngredient: () => void }) {
+  const say = useWords();
+  const who = useContext(Who);
+  return (
+    <Group name={say('floor.ranOut')}>
+      <Button floor disabled={busy} onClick={onIngredient}>
+        {say('floor.ingredientOut')}
+      </Button>
+      {(!who || maySee(who, '/orders')) && (
+        <Button floor disabled={busy} onClick={() => go(RUSH)}>
+          {say('floor.rushOrder')}
+        </Button>
+      )}
+    </Group>
   );
 }
 
