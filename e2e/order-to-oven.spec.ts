@@ -41,11 +41,11 @@ test('a planner adds 120 butter crescents and a baker works on them while both s
   await setClock(planner, planned.startsWith('Thu') ? 'Thu 19.11.' : 'Fri 20.11.', planned.slice(4));
 
   const baker = await signIn(browser, 'Selma', { width: 1024, height: 768 });
-  await baker
-    .getByRole('button', { name: /Make butter block\s*Crescent 40/ })
-    .or(baker.getByRole('heading', { name: 'Make butter block' }))
-    .first()
-    .click();
+  // Others of its kind may be on the card: it is this dough's.
+  const own = baker.getByRole('button', { name: /Make butter block\s*Crescent 40/ });
+  const onCard = baker.getByRole('region', { name: 'Now' }).getByText('Crescent 40', { exact: true });
+  await expect(own.or(onCard).first()).toBeVisible();
+  if (await own.isVisible()) await own.click();
   await expect(baker.getByRole('region', { name: 'Now' })).toContainText('Crescent 40');
   await baker.getByRole('button', { name: 'Start make butter block' }).click();
   await expect(baker.getByRole('button', { name: 'Done', exact: true })).toBeVisible();

@@ -61,23 +61,7 @@ export function TroubleSheet({
     else setRefused(answer.message);
   };
   if (ranOut) return <OutOfSheet onClose={onClose} />;
-  if (losing)
-    return (
-      <Sheet
-        open
-        onOpenChange={(open) => !open && onClose()}
-        title={say('floor.lostOf', { dough: losing.name })}
-      >
-        <LossForm
-          dough={losing}
-          losses={losing.losses}
-          onRecord={(recording) => {
-            onRecord(recording);
-            onClose();
-          }}
-        />
-      </Sheet>
-    );
+  if (losing) return <LossSheet dough={losing} {...{ onRecord, onClose }} />;
   return (
     <Sheet open onOpenChange={(open) => !open && onClose()} title={say('floor.whatIsWrong')}>
       <div className="mb-4 grid gap-3 sm:grid-cols-2">
@@ -133,6 +117,35 @@ export function TroubleSheet({
           </Button>
         ))}
       </Group>
+    </Sheet>
+  );
+}
+
+/** What of a dough is lost, and why. */
+function LossSheet({
+  dough,
+  onRecord,
+  onClose,
+}: {
+  dough: LosableDough;
+  onRecord: (recording: Recording) => void;
+  onClose: () => void;
+}) {
+  const say = useWords();
+  return (
+    <Sheet
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={say('floor.lostOf', { dough: dough.name })}
+    >
+      <LossForm
+        dough={dough}
+        losses={dough.losses}
+        onRecord={(recording) => {
+          onRecord(recording);
+          onClose();
+        }}
+      />
     </Sheet>
   );
 }
