@@ -62,8 +62,10 @@ export function CatchUpSheet({
   }));
   const steps = rows.reduce((sum, { done }) => sum + done.length, 0);
   const isWrong =
-    rows.some(({ done }) => done.some(({ isTooEarly }) => isTooEarly)) ||
-    [...answers.values()].some(({ ends }) => [...ends.values()].includes(null));
+    // What is not recorded may say what it likes.
+    rows.some(({ dough, done }) =>
+      done.some(({ step, isTooEarly }) => isTooEarly || answersOf(dough.id).ends.get(step.key) === null),
+    );
   const recordAll = () => {
     for (const { dough, done } of rows)
       for (const { recording, at } of done.flatMap((one) => entriesOf(dough, one))) onRecord(recording, at);

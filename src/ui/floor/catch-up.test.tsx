@@ -82,6 +82,19 @@ describe('nobody has recorded anything for long', () => {
     expect(recorded()).toEqual([]);
   });
 
+  it('does not mind a time that makes no sense where the step is unticked', async () => {
+    const user = await open(900);
+    const [, second] = screen.getAllByRole('checkbox') as [HTMLElement, HTMLElement];
+    const [, time] = screen.getAllByRole('textbox') as [HTMLInputElement, HTMLInputElement];
+    await user.clear(time);
+    await user.type(time, 'soon');
+    expect(screen.getByRole('alert')).toBeTruthy();
+    await user.click(second);
+    expect(screen.queryByRole('alert')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Record 1 step' }));
+    expect(recorded().at(-1)?.kind).toBe('finish');
+  });
+
   it('for days is closed as not recorded with one tap', async () => {
     const user = await open(4000);
     const over = screen.getByRole('region', { name: 'Over, not recorded' });

@@ -89,12 +89,12 @@ export function ShortList({
                 <span className="flex items-center gap-2 text-quiet">
                   <Check aria-hidden size={20} />
                   {say('orders.toldBy', { by: known.by, time: clockTime(known.at, zone) })}
-                  <Button look="quiet" className="min-h-11" onClick={() => tell(false)}>
+                  <Button look="quiet" className="min-h-14" onClick={() => tell(false)}>
                     {say('orders.notTold')}
                   </Button>
                 </span>
               ) : (
-                <Button className="min-h-11 px-4" onClick={() => tell(true)}>
+                <Button className="min-h-14 px-4" onClick={() => tell(true)}>
                   {say('orders.markTold', { customer: order.customer })}
                 </Button>
               )}

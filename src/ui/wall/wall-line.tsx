@@ -1,5 +1,8 @@
 import clsx from 'clsx';
 
+/** A name longer than this is set smaller, so that all of it is read. */
+const LONG = 18;
+
 /** One line on the wall: the time large, what it is, and whose or how much. */
 export function WallLine({
   time,
@@ -28,7 +31,14 @@ export function WallLine({
         {clock}
       </span>
       <span className="min-w-0 flex-1">
-        <span className="block truncate text-[44px] leading-[1.15] font-semibold">{what}</span>
+        <span
+          className={clsx(
+            'line-clamp-2 leading-[1.1] font-semibold',
+            what.length > LONG ? 'text-[34px]' : 'text-[44px]',
+          )}
+        >
+          {what}
+        </span>
         <span
           className={clsx('block truncate text-[32px] leading-[1.15]', isUrgent ? 'text-warn' : 'text-quiet')}
         >

@@ -29,11 +29,7 @@ export function WallRising({
             key={`${dough.id}/${step.key}`}
             time={nearTime(isReady ? latest : best, now, zone)}
             what={dough.name}
-            about={
-              isReady
-                ? say('wall.readyUntil', { step: say.coded(step.label) })
-                : say('wall.readyAt', { step: say.coded(step.label) })
-            }
+            about={isReady ? say('wall.readyUntil', { step: say.coded(step.label) }) : say.coded(step.label)}
             isUrgent={now > latest}
           />
         );
