@@ -45,11 +45,13 @@ describe('an order goes short', () => {
 
   it('and is offered what is over by then, of another product, the most first and no more than is short', () => {
     const left = [
-      { productId: 2, pieces: 5, dueAt: at('07:00') },
-      { productId: 3, pieces: 40, dueAt: at('07:30') },
-      { productId: 4, pieces: 9, dueAt: at('07:30') },
-      { productId: 5, pieces: 90, dueAt: at('08:01') },
-      { productId: 1, pieces: 90, dueAt: at('07:00') },
+      { productId: 2, pieces: 5, dueAt: at('07:00'), freshFor: 150 },
+      { productId: 3, pieces: 40, dueAt: at('07:30'), freshFor: 150 },
+      { productId: 4, pieces: 9, dueAt: at('07:30'), freshFor: 150 },
+      { productId: 5, pieces: 90, dueAt: at('08:01'), freshFor: 150 },
+      { productId: 1, pieces: 90, dueAt: at('07:00'), freshFor: 150 },
+      // Stale by eight.
+      { productId: 6, pieces: 90, dueAt: at('05:00'), freshFor: 150 },
     ];
     const [one] = shortages([order(30, '08:00', { open: 12 })], making({ left }), at('07:00'));
     expect(one?.instead).toEqual([

@@ -17,7 +17,7 @@ export interface Shortage {
   /** Pieces that come after the time they were ordered for, and when the last of them does. */
   late: number;
   lateUntil: Instant | null;
-  /** Other products that are over and ready by then, the most first. */
+  /** Other products that are over, and ready and fresh then, the most first. */
   instead: Instead[];
 }
 
@@ -30,7 +30,7 @@ export interface Makings {
   /** When a dough's pieces of a product are ready, as it is forecast; `doughId productId`. */
   readyAt: ReadonlyMap<string, Instant>;
   /** What planned doughs make beyond what is ordered. */
-  left: readonly Pick<Supply, 'productId' | 'pieces' | 'dueAt'>[];
+  left: readonly Pick<Supply, 'productId' | 'pieces' | 'dueAt' | 'freshFor'>[];
 }
 
 /** How a dough's pieces of a product are known among the forecasts. */
@@ -69,6 +69,8 @@ export function shortages(
         lateUntil: late > 0 ? Math.max(...behind.map(({ at }) => at)) : null,
         instead: left
           .filter((one) => one.productId !== productId && one.dueAt <= dueAt && one.pieces > 0)
+          // What is stale by then is no offer.
+          .filter((one) => one.dueAt + one.freshFor * MINUTE >= dueAt)
           .map((one) => ({ productId: one.productId, pieces: Math.min(one.pieces, missing + late) }))
           .sort((a, b) => b.pieces - a.pieces)
           .slice(0, OFFERS),
