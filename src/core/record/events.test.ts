@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { effectiveEvents, lastUndoable } from './undo';
+import { effectiveEvents, lastActs, lastUndoable } from './undo';
 import { eventOf, type FlatEvent, type FloorEvent } from './events';
 
 const event = (part: Partial<FlatEvent>): FloorEvent =>
@@ -75,5 +75,19 @@ describe('the events that count', () => {
     const events = [event({ id: 'a', at: 1, personId: 1 }), event({ id: 'b', at: 2, personId: 2 })];
     expect(lastUndoable(events, 1)?.id).toBe('a');
     expect(lastUndoable(events, 3)).toBeNull();
+  });
+
+  it('are the team’s last acts, the latest first, without what was taken back or is long ago', () => {
+    const events = [
+      event({ id: 'a', at: 1 }),
+      event({ id: 'b', at: 5, personId: 2 }),
+      event({ id: 'c', at: 9 }),
+      event({ id: 'd', kind: 'undo', at: 10, undoes: 'b' }),
+      event({ id: 'e', at: 9, personId: 3 }),
+    ];
+    const ids = (since: number, most: number) => lastActs(events, { since, most }).map(({ id }) => id);
+    expect(ids(0, 9)).toEqual(['e', 'c', 'a']);
+    expect(ids(2, 1)).toEqual(['e']);
+    expect(ids(2, 9)).toEqual(['e', 'c']);
   });
 });

@@ -130,21 +130,31 @@ function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState 
   return state;
 }
 
-/** Turns that were given at one go with an earlier one are over, and so are the rests between them. */
+/** Turns that every block had in one go with an earlier one are over, and so are the rests between them. */
 function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): void {
+  // The last turn that each block has had; those that were never named by themselves have had `ofAll`.
+  const reach = new Map<number, number>();
+  let ofAll = 0;
   for (const { key, step } of route.steps) {
-    if (step.turn === undefined) continue;
-    const covering = stateOf(steps, key).records.findLast(
-      ({ data }) => data.kind === 'turned' && data.covers > 0,
-    );
-    if (covering?.data.kind !== 'turned') continue;
-    const last = step.turn + covering.data.covers;
-    for (const between of stepsUpTo(graph, key, last)) {
+    const own = stateOf(steps, key);
+    const last = own.records.findLast(({ data }) => data.kind === 'turned');
+    if (step.turn === undefined || !last) continue;
+    for (const { data } of own.records) {
+      if (data.kind !== 'turned') continue;
+      const to = step.turn + data.covers;
+      if (data.block === null) ofAll = Math.max(ofAll, to);
+      else reach.set(data.block, Math.max(reach.get(data.block) ?? 0, to));
+    }
+    // Which blocks there are is known once all have had a turn.
+    const each = own.status === 'done' ? [...reach.values()] : [];
+    const covered = Math.max(ofAll, each.length > 0 ? Math.min(...each) : 0);
+    if (covered <= step.turn) continue;
+    for (const between of stepsUpTo(graph, key, covered)) {
       const state = stateOf(steps, between);
       if (isOver(state)) continue;
       state.status = 'skipped';
-      state.finishedAt = covering.at;
-      state.finishedBy = covering.personId;
+      state.finishedAt = last.at;
+      state.finishedBy = last.personId;
       state.skipReason = coded('steps.givenWithTurn', { turn: step.turn });
     }
   }

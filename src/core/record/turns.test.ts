@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
 import { laminatedDough, turned, usualScheme } from '../../../test-support/laminated';
 import type { FloorEvent } from './events';
-import { blockName, countTurns, foldsByScheme, foldsOf, turnMessage } from './turns';
+import { blockName, blocksLeft, countTurns, foldsByScheme, foldsOf, turnMessage } from './turns';
 import { inEnglish } from '../../../test-support/words';
 
 const toButter = ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [
@@ -85,6 +85,35 @@ describe('the folds of a block', () => {
   it('stay in doubt for nobody: two tablets that finish the same turn count it once', () => {
     const events = [...turn(1, 100), did('finish', 'turn-1', 109), did('start', 'turn-1', 101)];
     expect(inEnglish(words(events))).toBe('turn 1 of 3 done');
+  });
+
+  it('of one block that had two turns in one go are waited for by the others, and it by nobody', () => {
+    const double = [
+      did('start', 'turn-1', 100),
+      turned('turn-1', 110, { block: 2, folds: ['letter', 'letter'], covers: 1, ends: false }),
+      turned('turn-1', 120, { block: 1 }),
+    ];
+    const left = (events: FloorEvent[], nth: number) =>
+      blocksLeft(after(events, 2), { turn: nth, blocks: 2 });
+    expect(left(double.slice(0, 2), 1)).toEqual([1]);
+    expect(left(double, 2)).toEqual([1]);
+    expect(left(double, 3)).toEqual([1, 2]);
+    expect(given(double, 2, 2)).toEqual(['letter', 'letter']);
+    expect(inEnglish(words(double, 2))).toBe('turn 1 of 3 done, A 1, B 2');
+    const even = [...double, did('start', 'turn-2', 200), turned('turn-2', 210, { block: 1 })];
+    expect(after(even, 2).state.steps.get('turn-2')?.status).toBe('done');
+    expect(inEnglish(words(even, 2))).toBe('turn 2 of 3 done');
+  });
+
+  it('make a turn over that every block had in one go with the one before', () => {
+    const both = [2, 1].map((block, i) =>
+      turned('turn-1', 110 + i, { block, folds: ['letter', 'letter'], covers: 1, ends: i === 1 }),
+    );
+    const { state } = after([did('start', 'turn-1', 100), ...both], 2);
+    expect(state.steps.get('turn-2')?.status).toBe('skipped');
+    expect(state.steps.get('turn-3')?.startable).toBe(true);
+    const first = after([did('start', 'turn-1', 100), ...both.slice(0, 1)], 2);
+    expect(first.state.steps.get('turn-2')?.status).toBe('open');
   });
 
   it('cover no more turns than the scheme has', () => {

@@ -2,7 +2,9 @@ import { coded, type Coded } from '../codes/coded';
 import type { Scheme } from '../lamination/scheme';
 import type { Fold } from '../lamination/stack';
 import type { DoughStep } from '../process/expand';
+import type { FoldRecord } from './events';
 import type { DoughState } from './state';
+import type { StepState } from './step-state';
 
 /** Which folds a block has had and which are still to come, in order. */
 export interface BlockFolds {
@@ -32,20 +34,47 @@ type Steps = readonly Pick<DoughStep, 'key' | 'step'>[];
  */
 export function foldsOf(steps: Steps, state: DoughState, block: number): BlockFolds {
   const folds: BlockFolds = { given: [], toCome: [] };
+  let reach = 0;
   for (const { key, step } of steps) {
     if (step.turn === undefined) continue;
     const { fold, mm } = step.given ?? { fold: 'letter' as const, mm: 8 };
     const own = state.steps.get(key);
     // The last word on a turn counts, so that what was told wrong can be told again.
-    const turned = own?.records.findLast(
-      ({ data }) => data.kind === 'turned' && (data.block === null || data.block === block),
-    )?.data;
+    const turned = turnsOf(own, block).at(-1);
     const turn = step.turn;
-    if (turned?.kind === 'turned') folds.given.push(...turned.folds.map((one) => ({ fold: one, mm, turn })));
+    if (turned) folds.given.push(...turned.folds.map((one) => ({ fold: one, mm, turn })));
+    else if (turn <= reach) continue;
     else if (own?.status === 'done') folds.given.push({ fold, mm, turn });
     else if (own?.status !== 'skipped') folds.toCome.push({ fold, mm, turn });
+    reach = Math.max(reach, ...turnsOf(own, block).map(({ covers }) => turn + covers));
   }
   return folds;
+}
+
+/** What was recorded of a turn's folds for this block, by itself or with all others, in order. */
+function turnsOf(state: StepState | undefined, block: number): FoldRecord[] {
+  return (state?.records ?? []).flatMap(({ data }) =>
+    data.kind === 'turned' && (data.block === null || data.block === block) ? [data] : [],
+  );
+}
+
+/**
+ * Blocks, counted from 1, that have not had this turn yet, in the order of their letters: neither was it recorded for them,
+ * nor did they get it in one go with an earlier turn. They may be taken in any order.
+ *
+ * @example
+ * blocksLeft(dough, { turn: 2, blocks: 3 }); // [1, 3]: B has had turns 1 and 2 in one go
+ */
+export function blocksLeft(
+  { steps, state }: { steps: Steps; state: DoughState },
+  { turn, blocks }: { turn: number; blocks: number },
+): number[] {
+  const upTo = steps.filter(({ step }) => step.turn !== undefined && step.turn <= turn);
+  return Array.from({ length: blocks }, (_, i) => i + 1).filter((block) =>
+    upTo.every(({ key, step }) =>
+      turnsOf(state.steps.get(key), block).every(({ covers }) => (step.turn ?? 0) + covers < turn),
+    ),
+  );
 }
 
 /** The same of a dough by its scheme: one without turns of its own is of dough that was kept, and had all of them before. */

@@ -1,3 +1,4 @@
+import type { Instant } from '../time/local';
 import type { FloorEvent } from './events';
 
 /**
@@ -30,6 +31,20 @@ export function lastUndoable(events: readonly FloorEvent[], personId: number): F
   const counting = new Set(effectiveEvents(events).map(({ id }) => id));
   const own = events.filter((event) => event.personId === personId && counting.has(event.id));
   return own.reduce<FloorEvent | null>((last, event) => (last && last.at > event.at ? last : event), null);
+}
+
+/** What the team did last that still counts, the latest first: at most `most` of what was done since `since`. */
+export function lastActs(
+  events: readonly FloorEvent[],
+  { since, most }: { since: Instant; most: number },
+): FloorEvent[] {
+  const counting = new Set(effectiveEvents(events).map(({ id }) => id));
+  // The latest first, and of one moment what was recorded last: sorting keeps the order of what is equal.
+  return events
+    .filter((event) => event.at >= since && counting.has(event.id))
+    .reverse()
+    .sort((a, b) => b.at - a.at)
+    .slice(0, most);
 }
 
 /** 0 for what happened, 1 for an undo of it, 2 for an undo of that undo, and so on; circles end. */

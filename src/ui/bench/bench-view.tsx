@@ -7,7 +7,6 @@ import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
 import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
-import { lastUndoable } from '@/core/record/undo';
 import { together } from '@/core/shopfloor/together';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
@@ -57,9 +56,6 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
   ];
   const looked = lists.waiting.find((item) => idOf(item) === held && item.step.step.ends !== 'tap');
   const chosen = looked ?? candidates.find((item) => idOf(item) === held) ?? candidates[0];
-  const last = lastUndoable(events, person.id);
-
-  const undoable = last && now - last.at < 60 * 60_000 ? last : null;
   const pick = (item: AgendaItem) => {
     setHeld(idOf(item));
     // The card is at the top, what was tapped may be far below.
@@ -109,9 +105,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
                 : say('bench.nothingToStart', { here: benchWords(say)[whose].here })}
             </p>
           )}
-          {undoable && (
-            <UndoLast record={record} undoable={undoable} zone={zone} last={last} doughs={doughs} />
-          )}
+          <UndoLast {...{ record, events, doughs, zone, now }} me={person} people={board.people} />
         </section>
         <NextList
           running={[...mine, ...theirs, ...out].filter((item) => item !== chosen)}

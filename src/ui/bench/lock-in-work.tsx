@@ -13,6 +13,7 @@ import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { FitPanel } from '../lamination/fit-panel';
 import { useSizes } from '../lamination/geometry-strip';
+import { Weighed } from '../lamination/weighed';
 import type { WorkProps } from './work-props';
 
 /** Sizes of butter and dough for the lock-in of this dough's blocks, and what to do with a block of another size. */
@@ -76,36 +77,53 @@ function WithoutBlock({ work, rolling }: { work: BlockWork; rolling: RollingHous
   if (beginning.way === 'discs') {
     const open = planBlockIfAny(work.scheme.scheme, work.weights, work.mm, rolling)?.open;
     return (
-      <p className="text-xl">
-        {say.rich('bench.discsOfButterBetweenEach', {
-          span: (words) => <span className="font-semibold">{words}</span>,
-          each,
-          discs: beginning.discs,
-          mass: mass(work.weights.dough / beginning.discs),
-          part: open
-            ? say('bench.acrossAt', { cm: cm(acrossOf(open)), length: showLength(open.mm, units) })
-            : '',
-          mass2: mass(work.weights.fat / (beginning.discs - 1)),
-        })}
-      </p>
+      <div className="grid w-full gap-3">
+        <p className="text-xl">
+          {say.rich('bench.discsOfButterBetweenEach', {
+            span: (words) => <span className="font-semibold">{words}</span>,
+            each,
+            discs: beginning.discs,
+            mass: mass(work.weights.dough / beginning.discs),
+            part: open
+              ? say('bench.acrossAt', { cm: cm(acrossOf(open)), length: showLength(open.mm, units) })
+              : '',
+            mass2: mass(work.weights.fat / (beginning.discs - 1)),
+          })}
+        </p>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Weighed
+            label={say('bench.oneDiscWeighs')}
+            of="dough"
+            asked={work.weights.dough / beginning.discs}
+          />
+          <Weighed
+            label={say('bench.butterBetweenTwo')}
+            of="butter"
+            asked={work.weights.fat / (beginning.discs - 1)}
+          />
+        </div>
+      </div>
     );
   }
   if (!('additions' in beginning)) return null;
   return (
-    <p className="text-xl">
-      {say.rich('bench.butter2', {
-        span: (words) => <span className="font-semibold">{words}</span>,
-        each,
-        mass: mass(work.weights.fat),
-        part:
-          beginning.additions > 1
-            ? say('bench.inPartsOf', {
-                additions: beginning.additions,
-                mass: mass(work.weights.fat / beginning.additions),
-              })
-            : '',
-      })}
-    </p>
+    <div className="grid w-full gap-3">
+      <p className="text-xl">
+        {say.rich('bench.butter2', {
+          span: (words) => <span className="font-semibold">{words}</span>,
+          each,
+          mass: mass(work.weights.fat),
+          part:
+            beginning.additions > 1
+              ? say('bench.inPartsOf', {
+                  additions: beginning.additions,
+                  mass: mass(work.weights.fat / beginning.additions),
+                })
+              : '',
+        })}
+      </p>
+      <Weighed label={say('bench.butterWeighs')} of="butter" asked={work.weights.fat / beginning.additions} />
+    </div>
   );
 }
 

@@ -20,19 +20,22 @@ interface Props {
   short: ReturnType<typeof cutsShort>;
   tell: (part: EventBody) => void;
   onTemperature: () => void;
+  /** Of several blocks the one in hand. */
+  block: number | null;
 }
 
 /** What the button does to the step as it is. */
-function actOf(say: Say, { dough, step, state }: AgendaItem): string {
+function actOf(say: Say, { dough, step, state }: AgendaItem, block: number | null): string {
   const { turn } = step.step;
   if (!isHandsOn(step)) return say('bench.outOfTheOven');
-  if (state.status === 'running') return turn ? turnDoneLabel(say, dough, state) : say('bench.done');
+  if (state.status === 'running')
+    return turn ? turnDoneLabel(say, dough, step, block ?? undefined) : say('bench.done');
   const part = turn !== undefined ? say('bench.turn', { turn }) : say.coded(step.step.label).toLowerCase();
   return say('bench.start', { part });
 }
 
 /** The one big button, which asks once before it cuts a wait short, and the thermometer. */
-export function NowAct({ item, now, zone, short, tell, onTemperature }: Props) {
+export function NowAct({ item, now, zone, short, tell, onTemperature, block }: Props) {
   const say = useWords();
   const [units] = useUnits();
   const { dough, step, state } = item;
@@ -50,12 +53,12 @@ export function NowAct({ item, now, zone, short, tell, onTemperature }: Props) {
             if (short && !asking) return setAsked(step.key);
             tell(
               running && step.step.turn
-                ? turnDone(dough, step, state)
+                ? turnDone(dough, step, { block: block ?? undefined })
                 : { kind: running ? 'finish' : 'start' },
             );
           }}
         >
-          {asking ? say('bench.startAnyway') : actOf(say, item)}
+          {asking ? say('bench.startAnyway') : actOf(say, item, block)}
         </Button>
         <Button floor className="flex flex-col items-center justify-center" onClick={onTemperature}>
           <span className="flex items-center gap-2 text-2xl font-bold">

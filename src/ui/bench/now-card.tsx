@@ -16,6 +16,7 @@ import { NowAct } from './now-act';
 import { NowFacts } from './now-facts';
 import type { NowSheet } from './now-sheets';
 import { NowWhen } from './now-when';
+import { waitingBlocks } from './turn-acts';
 
 // Drawings and their sums come after the card: the button must be there first.
 const WorkPanel = dynamic(() => import('./work-panel'), {
@@ -51,12 +52,20 @@ interface Props {
   together: readonly AgendaItem[];
 }
 
+/** Of several blocks the one in hand: the next by its letter, or the one that somebody has taken instead. */
+function useBlock({ dough, step }: AgendaItem) {
+  const [taken, onBlock] = useState<number | null>(null);
+  const left = waitingBlocks(dough, step);
+  return { block: taken !== null && left.includes(taken) ? taken : (left[0] ?? null), onBlock };
+}
+
 /** The one thing to do: its name, what to look for, and one big button. */
 export function NowCard({ item, now, zone, record, machines, outputs, together, ...props }: Props) {
   const say = useWords();
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<NowSheet | null>(null);
   const [earlier, setEarlier] = useState(false);
+  const { block, onBlock } = useBlock(item);
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const running = state.status === 'running';
   const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
@@ -70,13 +79,17 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
       </h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <NowAct
-        {...{ item, now, zone, tell }}
+        {...{ item, now, zone, tell, block }}
         short={running ? null : cutsShort(dough, step, now)}
         onTemperature={() => setSheet('temperature')}
       />
       {HAS_PANEL.includes(step.step.kind) && (
         <div className="mt-2">
-          <WorkPanel {...{ item, outputs, tell, running }} rolling={props.rolling} scale={props.scale} />
+          <WorkPanel
+            {...{ item, outputs, tell, running, block, onBlock }}
+            rolling={props.rolling}
+            scale={props.scale}
+          />
         </div>
       )}
       {step.step.kind !== 'mix' && step.step.work && <StepAmounts doughId={dough.id} stepKey={step.key} />}

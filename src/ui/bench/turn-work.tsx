@@ -16,20 +16,19 @@ import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
-import { blockInHand, otherWays, turnDone, turnsAtOneGo } from './turn-acts';
-import type { WorkProps } from './work-props';
+import { otherWays, turnDone, turnsAtOneGo, waitingBlocks } from './turn-acts';
+import type { TurnProps, WorkProps } from './work-props';
 import type { DoughForecast, StepForecast } from '../../core/forecast/forecast';
-import type { StepState } from '../../core/record/step-state';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
-export function TurnWork({ item, rolling, tell, running }: WorkProps) {
+export function TurnWork({ item, rolling, tell, running, block: inHand, onBlock }: TurnProps) {
   const say = useWords();
-  const { dough, step, state } = item;
+  const { dough, step } = item;
   const [telling, setTelling] = useState(false);
   const { cm, slab } = useSizes();
   const work = dough.lamination;
   const fold = step.step.given?.fold ?? 'letter';
-  const block = blockInHand(dough, state) ?? work?.blocks ?? 1;
+  const block = inHand ?? work?.blocks ?? 1;
   const folds = useMemo(() => foldsOf(dough.steps, dough.state, block), [dough, block]);
   const turn = useMemo(() => planned(work, rolling, folds), [work, rolling, folds]);
 
@@ -44,7 +43,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
 
   return (
     <div className="grid w-full gap-2">
-      {work && work.blocks > 1 && <BlockList work={work} dough={dough} block={block} running={running} />}
+      {work && work.blocks > 1 && <BlockList {...{ work, dough, step, running, onBlock }} block={inHand} />}
       {advice?.words && (
         <p className="border-l-4 border-warn pl-3 text-lg text-warn">{say.coded(advice.words)}</p>
       )}
@@ -92,7 +91,7 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
         step={step}
         fold={fold}
         dough={dough}
-        state={state}
+        block={inHand}
         onTell={tell}
       />
     </div>
@@ -102,32 +101,35 @@ export function TurnWork({ item, rolling, tell, running }: WorkProps) {
 interface BlockListProps {
   work: BlockWork;
   dough: DoughForecast;
-  block: number;
+  step: StepForecast;
+  block: number | null;
   running: boolean;
+  onBlock: (block: number) => void;
 }
 
-/** Which block is in hand, and how many folds each has had. */
-function BlockList({ work, dough, block, running }: BlockListProps) {
+/** How many folds each block has had, and which is in hand: any that waits for this turn, whatever its letter. */
+function BlockList({ work, dough, step, block, running, onBlock }: BlockListProps) {
   const say = useWords();
+  const left = waitingBlocks(dough, step);
   return (
     <ol aria-label={say('bench.blocks')} className="flex flex-wrap gap-2 text-lg">
       {Array.from({ length: work.blocks }, (_, i) => i + 1).map((nth) => {
         const had = foldsOf(dough.steps, dough.state, nth).given.length;
+        const words = say('bench.blockFoldFoldsInHand', {
+          blockName: blockName(nth),
+          had,
+          hasNth: nth === block && running,
+          isDone: !left.includes(nth),
+        });
         return (
-          <li
-            key={nth}
-            aria-current={nth === block ? 'step' : undefined}
-            className={
-              nth === block
-                ? 'rounded bg-butter-wash px-3 py-1 font-bold'
-                : 'rounded border border-hairline px-3 py-1'
-            }
-          >
-            {say('bench.blockFoldFoldsInHand', {
-              blockName: blockName(nth),
-              had,
-              hasNth: nth === block && running,
-            })}
+          <li key={nth}>
+            {left.includes(nth) ? (
+              <Button floor aria-pressed={nth === block} onClick={() => onBlock(nth)}>
+                {words}
+              </Button>
+            ) : (
+              <p className="grid min-h-14 place-items-center px-4 text-quiet">{words}</p>
+            )}
           </li>
         );
       })}
@@ -141,28 +143,41 @@ interface FoldedDifferentlyProps {
   step: StepForecast;
   fold: Fold;
   dough: DoughForecast;
-  state: StepState;
+  block: number | null;
   onTell: (act: EventBody) => void;
 }
 
 /** How the turn was folded, where not as planned. */
-function FoldedDifferently({ telling, onTelling, step, fold, dough, state, onTell }: FoldedDifferentlyProps) {
+function FoldedDifferently({ telling, onTelling, step, fold, dough, block, onTell }: FoldedDifferentlyProps) {
   const say = useWords();
+  const one = block ?? undefined;
   const next = dough.steps.find(({ step: other }) => other.turn === (step.step.turn ?? 0) + 1);
   const tellOf = (act: EventBody) => {
     onTell(act);
     onTelling(false);
   };
   return (
-    <Sheet open={telling} onOpenChange={onTelling} title={say('common.whatWasGiven')}>
+    <Sheet
+      open={telling}
+      onOpenChange={onTelling}
+      title={
+        block === null
+          ? say('common.whatWasGiven')
+          : say('bench.whatBlockWasGiven', { name: blockName(block) })
+      }
+    >
       <div className="grid gap-3">
         {next?.step.given && (
-          <Button floor onClick={() => tellOf(turnsAtOneGo(step, next))}>
+          <Button floor onClick={() => tellOf(turnsAtOneGo(dough, step, next, one))}>
             {say.rich('bench.turnsAndAtOneGo', { turn: () => step.step.turn, turn2: () => next.step.turn })}
           </Button>
         )}
         {otherWays(say, fold).map(({ label, folds: given }) => (
-          <Button key={label} floor onClick={() => tellOf(turnDone(dough, step, state, given))}>
+          <Button
+            key={label}
+            floor
+            onClick={() => tellOf(turnDone(dough, step, { block: one, folds: given }))}
+          >
             {label}
           </Button>
         ))}

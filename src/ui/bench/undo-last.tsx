@@ -1,48 +1,72 @@
 'use client';
 
-import { useWords } from '../kit/words';
 import { Undo2 } from 'lucide-react';
-import { clockTime } from '@/core/time/local';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { Person } from '@/core/bakery/people';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { FloorEvent, Recording } from '@/core/record/events';
+import { lastUndoable } from '@/core/record/undo';
+import { clockTime, MINUTE } from '@/core/time/local';
 import { Button } from '../kit/button';
-import { eventWords } from '../live/tap-words';
-import type { FloorEvent, Recording } from '../../core/record/events';
-import type { DoughForecast } from '../../core/forecast/forecast';
+import { useWords } from '../kit/words';
+import { aboutTap } from '../live/tap-words';
 
-interface UndoLastProps {
+const LastActs = dynamic(() => import('./last-acts').then((module) => module.LastActs), { ssr: false });
+
+export interface UndoProps {
   record: (recording: Recording) => Promise<void>;
-  undoable: FloorEvent;
+  events: readonly FloorEvent[];
+  doughs: readonly DoughForecast[];
+  /** Whoever is at the tablet. */
+  me: Person;
+  people: readonly Person[];
   zone: string;
-  last: FloorEvent | null;
-  doughs: DoughForecast[];
+  now: number;
 }
 
-/** Takes back the last act of whoever is at the tablet. */
-export function UndoLast({ record, undoable, zone, last, doughs }: UndoLastProps) {
+/** What is recorded to take an event back. */
+export const undoOf = ({ doughId, stepKey, id }: FloorEvent): Recording => ({
+  ...{ doughId, stepKey, kind: 'undo', undoes: id },
+});
+
+/** Takes back the last act of whoever is at the tablet, or one of the team's. */
+export function UndoLast(props: UndoProps) {
   const say = useWords();
-  const lastStep =
-    last && doughs.find(({ id }) => id === last.doughId)?.steps.find(({ key }) => key === last.stepKey);
+  const [open, setOpen] = useState(false);
+  const { record, events, doughs, me, zone, now } = props;
+  const last = lastUndoable(events, me.id);
+  const mine = last && now - last.at < 60 * MINUTE ? last : null;
+  const isAnything = events.some(({ at }) => now - at < 240 * MINUTE);
+  if (!mine && !isAnything) return null;
   return (
-    <Button
-      floor
-      className="mt-4 flex items-center gap-3"
-      onClick={() =>
-        void record({
-          doughId: undoable.doughId,
-          stepKey: undoable.stepKey,
-          kind: 'undo',
-          undoes: undoable.id,
-        })
-      }
-    >
-      <Undo2 aria-hidden size={22} />
-      <span>
-        {say.rich('bench.undo', {
-          span: (words) => <span className="text-base text-quiet">{words}</span>,
-          label: say.coded(lastStep?.label ?? 'note'),
-          EVENTWORDS: eventWords(say)[undoable.kind],
-          time: clockTime(undoable.at, zone),
-        })}
-      </span>
-    </Button>
+    <div className="mt-4 flex flex-wrap gap-3">
+      {mine && (
+        <Button
+          floor
+          className="flex items-center gap-3 py-1 text-left"
+          onClick={() => void record(undoOf(mine))}
+        >
+          <Undo2 aria-hidden size={22} className="shrink-0" />
+          <span>
+            {say.rich('bench.undo', {
+              span: (words) => <span className="text-base text-quiet">{words}</span>,
+              about: aboutTap(
+                say,
+                mine,
+                doughs.find(({ id }) => id === mine.doughId),
+              ),
+              time: clockTime(mine.at, zone),
+            })}
+          </span>
+        </Button>
+      )}
+      {isAnything && (
+        <Button floor onClick={() => setOpen(true)}>
+          {say('bench.lastTaps')}
+        </Button>
+      )}
+      {open && <LastActs {...props} onClose={() => setOpen(false)} />}
+    </div>
   );
 }

@@ -6,10 +6,10 @@ import { MixWork } from './mix-work';
 import { ShapeWork } from './shape-work';
 import { SheetWork } from './sheet-work';
 import { TurnWork } from './turn-work';
-import type { WorkProps } from './work-props';
+import type { TurnProps } from './work-props';
 
 /** What this step's own work needs beside its name: a turn's card, the butter's size, shapes, a tally. */
-export default function WorkPanel(props: WorkProps) {
+export default function WorkPanel(props: TurnProps) {
   switch (props.item.step.step.kind) {
     case 'lock-in':
     case 'butter':

@@ -13,3 +13,10 @@ export interface WorkProps {
   tell: (act: EventBody) => void;
   running: boolean;
 }
+
+/** What the card of a turn is given as well. */
+export interface TurnProps extends WorkProps {
+  /** Of several blocks the one in hand, counted from 1; null where a dough is one block, or all have had their turn. */
+  block: number | null;
+  onBlock: (block: number) => void;
+}

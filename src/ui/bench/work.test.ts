@@ -2,7 +2,7 @@ import { say } from '../../../test-support/words';
 import { describe, expect, it } from 'vitest';
 import { did } from '../../../test-support/floor';
 import { laminatedDough, turned } from '../../../test-support/laminated';
-import { blockInHand, otherWays, turnDone, turnDoneLabel, turnsAtOneGo } from './turn-acts';
+import { otherWays, turnDone, turnDoneLabel, turnsAtOneGo, waitingBlocks } from './turn-acts';
 import { checkWords, lastMeasured, restCheckButtons } from './rest-words';
 
 const started = [did('start', 'turn-1', 100)];
@@ -17,35 +17,63 @@ function at(events: typeof started, blocks: number) {
 
 describe('the end of a turn', () => {
   it('of a single block is the end of its step', () => {
-    const { dough, step, state } = at(started, 1);
-    expect(turnDoneLabel(say, dough, state)).toBe('Done');
-    expect(turnDone(dough, step, state)).toEqual({ kind: 'finish' });
+    const { dough, step } = at(started, 1);
+    expect(turnDoneLabel(say, dough, step)).toBe('Done');
+    expect(turnDone(dough, step)).toEqual({ kind: 'finish' });
   });
 
   it('of several blocks is told block by block, and the last one ends it in the same breath', () => {
     const first = at(started, 2);
-    expect(turnDoneLabel(say, first.dough, first.state)).toBe('Block A done');
-    expect(turnDone(first.dough, first.step, first.state)).toEqual({
+    expect(turnDoneLabel(say, first.dough, first.step)).toBe('Block A done');
+    expect(turnDone(first.dough, first.step)).toEqual({
       kind: 'turn',
       data: { kind: 'turned', block: 1, folds: ['letter'], covers: 0, ends: false },
     });
     const second = at([...started, turned('turn-1', 110, { block: 1, ends: false })], 2);
-    expect(blockInHand(second.dough, second.state)).toBe(2);
-    expect(turnDone(second.dough, second.step, second.state)).toMatchObject({
+    expect(waitingBlocks(second.dough, second.step)).toEqual([2]);
+    expect(turnDone(second.dough, second.step)).toMatchObject({
       data: { block: 2, ends: true },
     });
     const both = at([...started, turned('turn-1', 110, {})], 2);
-    expect(blockInHand(both.dough, both.state)).toBeNull();
+    expect(waitingBlocks(both.dough, both.step)).toEqual([]);
+  });
+
+  it('is recorded in any order of blocks, and ends with whichever is the last', () => {
+    const fresh = at(started, 3);
+    expect(turnDoneLabel(say, fresh.dough, fresh.step, 3)).toBe('Block C done');
+    expect(turnDone(fresh.dough, fresh.step, { block: 3 })).toMatchObject({
+      data: { block: 3, ends: false },
+    });
+    const one = at(
+      [
+        ...started,
+        turned('turn-1', 110, { block: 3, ends: false }),
+        turned('turn-1', 120, { block: 1, ends: false }),
+      ],
+      3,
+    );
+    expect(turnDone(one.dough, one.step)).toMatchObject({ data: { block: 2, ends: true } });
+  });
+
+  it('is only the end of the step where every block has had it, told on several tablets at once', () => {
+    const told = [1, 2].map((block) => turned('turn-1', 110 + block, { block, ends: false }));
+    const { dough, step } = at([...started, ...told], 2);
+    expect(turnDone(dough, step)).toEqual({ kind: 'finish' });
+    expect(turnDoneLabel(say, dough, step)).toBe('Done');
   });
 
   it('given otherwise says which folds', () => {
-    const { dough, step, state } = at(started, 1);
-    expect(turnDone(dough, step, state, ['letter', 'half'])).toMatchObject({
+    const { dough, step } = at(started, 1);
+    expect(turnDone(dough, step, { folds: ['letter', 'half'] })).toMatchObject({
       data: { block: null, folds: ['letter', 'half'], ends: true },
     });
     const next = dough.steps.find(({ key }) => key === 'turn-2') ?? step;
-    expect(turnsAtOneGo(step, next)).toMatchObject({
-      data: { folds: ['letter', 'letter'], covers: 1, ends: true },
+    expect(turnsAtOneGo(dough, step, next)).toMatchObject({
+      data: { block: null, folds: ['letter', 'letter'], covers: 1, ends: true },
+    });
+    const blocks = at(started, 2);
+    expect(turnsAtOneGo(blocks.dough, blocks.step, next, 2)).toMatchObject({
+      data: { block: 2, folds: ['letter', 'letter'], covers: 1, ends: false },
     });
   });
 

@@ -14,6 +14,7 @@ import { FOLD_WORDS } from '@/core/lamination/words';
 import { showLength, showMass } from '@/core/units/reader';
 import { otherWays } from '../bench/turn-acts';
 import { Button } from '../kit/button';
+import { FloorChoice } from '../kit/floor-choice';
 import { Sheet } from '../kit/sheet';
 import { SectionView } from '../lamination/section-view';
 import { useUnits } from '../live/units';
@@ -37,13 +38,18 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
     block: i + 1,
     ...foldsByScheme(dough, scheme, i + 1),
   }));
-  const first = blocks[0];
-  const advice = foldAdvice(scheme, work.weights, {
-    mm: work.mm,
-    limits: rolling.limits[scheme.kind],
-    given: (first?.given ?? []).map(({ fold }) => fold),
-    toCome: (first?.toCome ?? []).map(({ fold }) => fold),
-  });
+  const adviceFor = ({ given, toCome }: BlockFolds) =>
+    foldAdvice(scheme, work.weights, {
+      mm: work.mm,
+      limits: rolling.limits[scheme.kind],
+      given: given.map(({ fold }) => fold),
+      toCome: toCome.map(({ fold }) => fold),
+    });
+  const [advice = adviceFor({ given: [], toCome: [] }), ...others] = blocks.map(adviceFor);
+  // Blocks that were folded otherwise than the first come out otherwise.
+  const differing = others.flatMap((other, i) =>
+    other.outcome.folds.join() === advice.outcome.folds.join() ? [] : [{ block: i + 2, advice: other }],
+  );
   const pile = pileOf(operationsOf(scheme, advice.outcome.folds), fractionOf(scheme, work.weights));
 
   return (
@@ -58,12 +64,13 @@ export function LayersPanel({ dough, work, rolling, onTell }: Props) {
           work={work}
           blocks={blocks}
           advice={advice}
+          differing={differing}
           onCorrecting={setCorrecting}
           dough={dough}
         />
         <SectionView pile={pile} mm={work.mm} finest={advice.outcome.layers.meanFat || 1} />
       </div>
-      <CorrectTurn correcting={correcting} onCorrecting={setCorrecting} onTell={onTell} />
+      <CorrectTurn {...{ correcting, onTell }} blocks={work.blocks} onCorrecting={setCorrecting} />
     </section>
   );
 }
@@ -74,12 +81,15 @@ interface LayerWordsProps {
   work: BlockWork;
   blocks: ({ block: number } & BlockFolds)[];
   advice: FoldAdvice;
+  /** Of the blocks that come out otherwise than the first. */
+  differing: { block: number; advice: FoldAdvice }[];
   onCorrecting: (value: { key: string; fold: Fold } | null) => void;
   dough: DoughForecast;
 }
 
 /** The folds of each block, and the layers they give. */
-function LayerWords({ name, scheme, work, blocks, advice, onCorrecting, dough }: LayerWordsProps) {
+function LayerWords(props: LayerWordsProps) {
+  const { name, scheme, work, blocks, advice, differing, onCorrecting, dough } = props;
   const say = useWords();
   const [units] = useUnits();
   const turns = countTurns(dough.steps, dough.state, work.blocks);
@@ -121,6 +131,16 @@ function LayerWords({ name, scheme, work, blocks, advice, onCorrecting, dough }:
         })}
       </p>
       {advice.words && <p className="border-l-4 border-warn pl-3 text-warn">{say.coded(advice.words)}</p>}
+      {differing.map(({ block, advice: { outcome, words } }) => (
+        <p key={block} className={words ? 'border-l-4 border-warn pl-3 text-warn' : undefined}>
+          {say('dough.blockComesTo', {
+            name: blockName(block),
+            outcome: say.coded(outcomeMessage(outcome, scheme)),
+            words: words ? say.coded(words) : '',
+            isWarned: words !== null,
+          })}
+        </p>
+      ))}
       {done.length > 0 && (
         <div className="flex flex-wrap gap-2">
           {done.map(({ key, step }) => (
@@ -139,14 +159,16 @@ function LayerWords({ name, scheme, work, blocks, advice, onCorrecting, dough }:
 }
 
 interface CorrectTurnProps {
+  blocks: number;
   correcting: { key: string; fold: Fold } | null;
   onCorrecting: (value: { key: string; fold: Fold } | null) => void;
   onTell: (stepKey: string, turned: FoldRecord) => void;
 }
 
-/** Corrects how a turn was folded. */
-function CorrectTurn({ correcting, onCorrecting, onTell }: CorrectTurnProps) {
+/** Corrects how a turn was folded, of one block or of all. */
+function CorrectTurn({ correcting, onCorrecting, onTell, blocks }: CorrectTurnProps) {
   const say = useWords();
+  const [block, setBlock] = useState(0);
   return (
     <Sheet
       open={correcting !== null}
@@ -154,6 +176,17 @@ function CorrectTurn({ correcting, onCorrecting, onTell }: CorrectTurnProps) {
       title={say('common.whatWasGiven')}
     >
       <div className="grid gap-3">
+        {blocks > 1 && (
+          <FloorChoice
+            label={say('dough.whichBlock')}
+            value={String(block)}
+            options={[
+              { id: '0', name: say('dough.allBlocks') },
+              ...Array.from({ length: blocks }, (_, i) => ({ id: String(i + 1), name: blockName(i + 1) })),
+            ]}
+            onChoose={(id) => setBlock(Number(id))}
+          />
+        )}
         {correcting &&
           [
             {
@@ -168,7 +201,7 @@ function CorrectTurn({ correcting, onCorrecting, onTell }: CorrectTurnProps) {
               onClick={() => {
                 onTell(correcting.key, {
                   kind: 'turned',
-                  block: null,
+                  block: block || null,
                   folds: given,
                   covers: 0,
                   ends: true,

@@ -11,6 +11,7 @@ import { Field } from '../kit/field';
 import { measure } from '@/core/units/measure';
 import { unless, useTyped, wants } from '../workbench/use-typed';
 import { fitWords } from './fit-words';
+import { Weighed } from './weighed';
 
 /** A block that was made, against the dough that is there: does it fit, by how much not, and what to do. */
 export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: Laying; flour: number }) {
@@ -77,6 +78,12 @@ export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: La
           trouble={unless(doughWidth, wants(say, 'cm'))}
         />
       </div>
+      <Weighed
+        label={say('lamination.butterWeighs')}
+        of="butter"
+        asked={butterGrams(butter, flour)}
+        bySize={fault === '' ? butterGrams({ length, width, mm }, flour) : null}
+      />
       {fit && (
         <div role="status" className="border-l-4 border-butter pl-3 text-[17px]">
           {fitWords(say, fit, units).map((words, i) => (

@@ -26,6 +26,9 @@ export const dough = {
   eachDoughAndButter:
     '{name}, <span>{schemeName}</span>; {blocks} {value}, each {mass} dough and {mass2} butter',
   noFoldYet: 'no fold yet',
+  whichBlock: 'Which block',
+  allBlocks: 'all',
+  blockComesTo: 'Block {name}: {outcome}{isWarned, select, true {. {words}} other {}}',
   toCome: '; to come {toCome}',
   had: '<blocks></blocks>had {given}{part}',
   at: 'At {length}: {outcomeWords}.',

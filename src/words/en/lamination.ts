@@ -14,6 +14,10 @@ export const lamination = {
   butterLong: 'butter long',
   butterWide: 'butter wide',
   butterThick: 'butter thick',
+  butterWeighs: 'butter weighs, if you weighed it',
+  weightIsRight: '{mass}: right, {asked} is asked for.',
+  weightIsOff:
+    '{percent} % too {isOver, select, true {much} other {little}} {of, select, butter {butter} other {dough}}: {mass} instead of {asked}. {isOver, select, true {Take {off} off.} other {Add {off}.}}',
   doughLong: 'dough long',
   doughWide: 'dough wide',
   askedForBySuchA: 'Asked for: {rulerLength} by {rulerLength2}. Such a block is {mass} of butter.',
