@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { correctionOn, decksFor, shelvesOf } from './decks';
+import { correctionOn, crowdedDecks, decksFor, shelvesOf, traysOnDecks } from './decks';
 
 const OVEN = { count: 3, perDeck: 3 };
 const told = (ratio: number, bakes = 5) => ({ ratio, spread: 0.02, bakes });
@@ -12,6 +12,27 @@ describe('decks of an oven', () => {
     expect(decksFor(6, [1, 1, 2], OVEN)).toEqual([2, 3]);
     expect(decksFor(30, [], OVEN)).toEqual([1, 2, 3]);
     expect(decksFor(9, [], { count: 1, perDeck: 9 })).toEqual([1]);
+  });
+
+  it('hold the trays of the loads that are spread over them', () => {
+    expect(
+      traysOnDecks(
+        [
+          { decks: [1, 2], trays: 4 },
+          { decks: [2], trays: 1 },
+        ],
+        3,
+      ),
+    ).toEqual([2, 3, 0]);
+  });
+
+  it('take no second load that has no room there, and share with one that has', () => {
+    const six = { decks: [1, 2], trays: 6 };
+    expect(crowdedDecks(six, [{ decks: [2], trays: 3 }], OVEN)).toEqual([2]);
+    expect(crowdedDecks({ decks: [2], trays: 1 }, [{ decks: [2], trays: 2 }], OVEN)).toEqual([]);
+    expect(crowdedDecks({ decks: [2], trays: 2 }, [{ decks: [2], trays: 2 }], OVEN)).toEqual([2]);
+    // Nobody else is there: one deck after the other can be chosen.
+    expect(crowdedDecks({ decks: [1], trays: 6 }, [], OVEN)).toEqual([]);
   });
 
   it('are not the shelves of a cold store, which has its own count', () => {

@@ -29,6 +29,48 @@ export function decksFor(
     .sort((a, b) => a - b);
 }
 
+/** How many decks an oven has, and how many trays each takes. */
+export const deckSize = ({ capacity, decks = 1 }: Pick<Machine, 'capacity' | 'decks'>) => ({
+  count: decks,
+  perDeck: Math.max(1, Math.floor(capacity / decks)),
+});
+
+/** Trays of a load that is told to be on some decks. */
+export interface OnDecks {
+  decks: readonly number[];
+  trays: number;
+}
+
+/** Trays that lie on each deck, the first deck first: a load is spread evenly over its decks. */
+export function traysOnDecks(loads: readonly OnDecks[], count: number): number[] {
+  return Array.from({ length: count }, (_, i) =>
+    loads.reduce((sum, { decks, trays }) => sum + (decks.includes(i + 1) ? trays / decks.length : 0), 0),
+  );
+}
+
+/**
+ * Decks of those chosen for a load that others leave no room on; `[]` where it fits. A deck that nobody else is on takes
+ * the load whatever its trays: whether all of them fit onto so few decks is seen by whoever stands there.
+ *
+ * @example
+ * crowdedDecks({ decks: [1, 2], trays: 6 }, [{ decks: [2], trays: 3 }], { count: 3, perDeck: 3 }); // [2]
+ */
+export function crowdedDecks(
+  { decks, trays }: OnDecks,
+  others: readonly OnDecks[],
+  { count, perDeck }: Pick<Decks, 'count' | 'perDeck'>,
+): number[] {
+  const held = traysOnDecks(others, count);
+  const own = Math.min(perDeck, trays / Math.max(1, decks.length));
+  return decks.filter((deck) => {
+    const there = held[deck - 1] ?? 0;
+    return there > 0 && there + own > perDeck + HAIR;
+  });
+}
+
+/** Shares of trays are fractions. */
+const HAIR = 1e-6;
+
 /** How many times as long as written a load takes on these decks: the mean of what they do; the whole oven's where no deck is said. */
 export function correctionOn(
   decks: readonly number[],

@@ -121,7 +121,11 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
   },
   deck: {
     ...{ may: 'crew', data: ['decks'] },
-    fold: (state, { data }) => Object.assign(state, { decks: data.decks, oven: data.oven ?? state.oven }),
+    fold: (state, { data }) =>
+      Object.assign(state, {
+        decks: data.decks.length > 0 ? data.decks : null,
+        oven: data.oven ?? state.oven,
+      }),
   },
   // How many are in the freezer counts for the output, not for the step (`frozen.ts`).
   bag: { ...{ may: 'crew', data: ['frozen'], moves: true }, fold: () => undefined },

@@ -97,7 +97,10 @@ export interface PlaceChange {
   shelf?: number;
 }
 
-/** A load is on these decks of an oven, counted from 1; of the planned one where none is named. */
+/**
+ * A load is on these decks of an oven, counted from 1; of the planned one where none is named. Without decks it is in that
+ * oven, and nobody has said where.
+ */
 export interface DeckChoice {
   kind: 'decks';
   oven?: string;

@@ -138,11 +138,10 @@ function otherOvens(
   return machinesOf('oven', house.machines)
     .filter((oven) => oven.id !== machine.id && oven.capacity >= trays)
     .flatMap((oven): Rescue[] => {
-      const { count = 1, perDeck = oven.capacity } = house.decks[oven.id] ?? {};
-      const decks = Array.from({ length: Math.min(count, Math.ceil(trays / perDeck)) }, (_, i) => i + 1);
       const recording: Recording = {
         ...{ doughId: record.id, stepKey: bake.key, kind: 'deck' },
-        data: { kind: 'decks', oven: oven.id, decks },
+        // On which of its decks is seen by whoever puts it in.
+        data: { kind: 'decks', oven: oven.id, decks: [] },
       };
       const from = workingFrom(oven, trays, Math.max(now, step.ready?.at ?? now));
       return from <= (step.ready?.latest ?? 0)

@@ -151,7 +151,8 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     decks: Joi.array()
       .items(Joi.number().integer().min(1).max(12))
       .unique()
-      .min(1)
+      // In another oven, on decks that nobody has named yet.
+      .when('oven', { is: Joi.exist(), otherwise: Joi.array().min(1) })
       .required()
       .messages({ '*': asText(coded('refusals.sayOnWhichDecksItIs')) }),
   }),

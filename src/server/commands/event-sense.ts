@@ -1,7 +1,8 @@
 import type { StepState } from '@/core/record/step-state';
 import { hasPlace } from '../store/places';
 import { coded, type Words } from '@/core/codes/coded';
-import { machinesOf } from '@/core/bakery/machines';
+import { crowdedDecks, deckSize } from '@/core/bakery/decks';
+import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
 import { type DoughRecord, stateOf } from '@/core/record/dough';
@@ -12,7 +13,7 @@ import { doughToCheck, type DoughToCheck } from '../store/doughs';
 import { machines } from '../store/house';
 import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
-import { doughsWithProbe } from '../store/floor-events';
+import { doughsOnDecks, doughsWithProbe } from '../store/floor-events';
 
 /** A step of a dough, and what was recorded of it, where an event is about one. */
 interface AtStep {
@@ -44,7 +45,7 @@ export async function refuseOddWork(
     case 'moved':
       return refuseOddPlace(db, data, at, now);
     case 'decks':
-      return refuseOddDecks(db, data, at);
+      return refuseOddDecks(db, data, at, now);
     case 'frozen':
       return refuseOddFrozen(data, at);
     case 'counted':
@@ -106,16 +107,47 @@ async function refuseOddPlace(
   if (isNeedle && data.needle !== null) await refuseNeedleElsewhere(db, dough, data.needle, now);
 }
 
-async function refuseOddDecks(db: Db, data: Data<'decks'>, { step, state, label }: AtStep): Promise<void> {
+async function refuseOddDecks(db: Db, data: Data<'decks'>, at: AtStep, now: number): Promise<void> {
+  const { step, state, label } = at;
   if (step?.step.kind !== 'bake') throw new Refusal(coded('refusals.isNotInTheOven', { label }), 'stepKey');
   const id = data.oven ?? ovenOf(step, state);
   const oven = machinesOf('oven', await machines(db)).find((one) => one.id === id);
   if (!oven) throw new Refusal(coded('refusals.theBakeryHasNoSuchOven'), 'data.oven');
-  if (Math.max(...data.decks) > (oven.decks ?? 1))
+  if (Math.max(0, ...data.decks) > (oven.decks ?? 1))
     throw new Refusal(
       coded('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
       'data.decks',
     );
+  await refuseCrowdedDecks(db, data, { at, oven, trays: traysOf(step) }, now);
+}
+
+const traysOf = ({ uses }: DoughToCheck['steps'][number]): number =>
+  uses.find(({ setting }) => setting !== undefined)?.amount ?? 1;
+
+/** Two loads have no room on one deck: one of them is somewhere else. */
+async function refuseCrowdedDecks(
+  db: Db,
+  { decks }: Data<'decks'>,
+  { at, oven, trays }: { at: AtStep; oven: Machine; trays: number },
+  now: number,
+): Promise<void> {
+  const doughs = [at.dough];
+  for (const { id } of await doughsOnDecks(db, at.dough.id, now)) {
+    const other = await doughToCheck(db, id);
+    if (other) doughs.push(other);
+  }
+  const others = doughs.flatMap((dough) =>
+    dough.steps.flatMap((step) => {
+      const state = stateOf(dough).steps.get(step.key);
+      if (step.step.kind !== 'bake' || state?.status !== 'running' || !state.decks) return [];
+      if ((dough === at.dough && step.key === at.step?.key) || ovenOf(step, state) !== oven.id) return [];
+      return { name: dough.name, decks: state.decks, trays: traysOf(step) };
+    }),
+  );
+  const [deck] = crowdedDecks({ decks, trays }, others, deckSize(oven));
+  if (deck === undefined) return;
+  const names = others.filter((other) => other.decks.includes(deck)).map(({ name }) => name);
+  throw new Refusal(coded('refusals.deckIsFull', { deck, name: names }), 'data.decks');
 }
 
 function refuseOddCount({ good, second, waste }: Data<'counted'>, { step, label }: AtStep): void {

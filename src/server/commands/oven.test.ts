@@ -1,4 +1,4 @@
-import { stateOf } from '@/core/record/dough';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse } from '../../../test-support/demo-house';
@@ -15,8 +15,27 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
+type Tell = (
+  stepKey: string,
+  kind: FloorEvent['kind'],
+  more?: { at?: number; data?: EventData; undoes?: string },
+) => { id: string; answer: ReturnType<typeof runCommand> };
+type Load = Awaited<ReturnType<typeof inTheOven>>;
+/** Loads that were brought into the oven and are there still. */
+const inside: Load[] = [];
+
+async function bothInTheOven(): Promise<[Load, Load]> {
+  while (inside.length < 2) await inTheOven();
+  return [inside[0] as Load, inside[1] as Load];
+}
+
 /** The load of the demo that is proofing now, brought into the oven. */
-async function inTheOven() {
+async function inTheOven(): Promise<{
+  dough: DoughRecord;
+  bake: DoughRecord['steps'][number];
+  tell: Tell;
+  begun: number;
+}> {
   const now = await house.now();
   for (const dough of await doughsDueFrom(house.pool, now)) {
     const states = stateOf(dough).steps;
@@ -27,11 +46,7 @@ async function inTheOven() {
     const rest = dough.steps.filter(
       ({ outputId, load }) => outputId === proof.outputId && load?.nth === proof.load?.nth,
     );
-    const tell = (
-      stepKey: string,
-      kind: FloorEvent['kind'],
-      more: { at?: number; data?: EventData; undoes?: string } = {},
-    ) => {
+    const tell: Tell = (stepKey, kind, more = {}) => {
       // In the order in which they are made: the clock stands still, and the later word counts.
       const id = uuidv7();
       return {
@@ -51,7 +66,9 @@ async function inTheOven() {
     }
     const bake = rest.find(({ step }) => step.kind === 'bake');
     if (!bake) throw new Error(`${dough.name} is not baked.`);
-    return { dough, bake, tell, begun: now };
+    const load = { dough, bake, tell, begun: now };
+    inside.push(load);
+    return load;
   }
   throw new Error('Nothing of the demo is proofing.');
 }
@@ -97,5 +114,17 @@ describe('a load in the oven', () => {
     expect((await on(bake.key, [])).message).toContain('Say on which decks it is.');
     const mix = dough.steps.find(({ step }) => step.kind === 'mix');
     expect((await on(mix?.key ?? '', [1])).message).toBe('Mix is not in the oven.');
+  });
+
+  it('is not on a deck that another load fills: the refusal names what is there', async () => {
+    const [{ tell, bake, dough }, second] = await bothInTheOven();
+    await ok(tell(bake.key, 'deck', { data: { kind: 'decks', decks: [1, 2, 3] } }).answer);
+    const crowded = await refusal(
+      second.tell(second.bake.key, 'deck', { data: { kind: 'decks', decks: [2] } }).answer,
+    );
+    expect(crowded.message).toContain(`Deck 2 is full: ${dough.name} is on it.`);
+    expect(crowded.field).toBe('data.decks');
+    await ok(tell(bake.key, 'deck', { data: { kind: 'decks', decks: [1] } }).answer);
+    await ok(second.tell(second.bake.key, 'deck', { data: { kind: 'decks', decks: [2] } }).answer);
   });
 });

@@ -1,4 +1,4 @@
-import type { Decks, OvenDecks } from '@/core/bakery/decks';
+import { type Decks, deckSize, type OvenDecks } from '@/core/bakery/decks';
 import { type Machine, machinesOf } from '@/core/bakery/machines';
 import { learnBakes } from '@/core/learning/bakes';
 import { houseSettings, machines } from './house';
@@ -30,11 +30,10 @@ export async function ovenDecks(db: Db, known?: readonly Machine[]): Promise<Ove
       bakes.filter((one) => one.subject === subject).map(({ ratio }) => ratio),
       house,
     );
-  const decksOf = ({ id, capacity, decks: count = 1 }: Machine): Decks => ({
-    count,
-    perDeck: Math.max(1, Math.floor(capacity / count)),
-    whole: learnt(id),
-    each: Array.from({ length: count }, (_, i) => learnt(deckSubject(id, i + 1))),
-  });
+  const decksOf = (oven: Machine): Decks => {
+    const size = deckSize(oven);
+    const each = Array.from({ length: size.count }, (_, i) => learnt(deckSubject(oven.id, i + 1)));
+    return { ...size, whole: learnt(oven.id), each };
+  };
   return Object.fromEntries(machinesOf('oven', all).map((oven) => [oven.id, decksOf(oven)]));
 }

@@ -82,6 +82,18 @@ export function doughsWithProbe(db: Db, doughId: number, now: number) {
   );
 }
 
+/** For how long a load is looked for on the decks it was put on, hours: no bake is so long. */
+const ON_DECKS = 12;
+
+/** The other doughs whose loads were put on decks lately. */
+export function doughsOnDecks(db: Db, doughId: number, now: number) {
+  return rowsOf<{ id: number }>(
+    db,
+    "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'deck' AND dough_id <> ? AND at > ?",
+    [doughId, new Date(now - ON_DECKS * 3_600_000)],
+  );
+}
+
 /** The event of this id. */
 export function eventById(db: Db, id: string) {
   return rowOf<{ id: string }>(db, 'SELECT id FROM floor_event WHERE id = ?', [id]);

@@ -6,7 +6,10 @@ import { useState } from 'react';
 import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
 import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
+import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
+import { ovenLoads } from '@/core/shopfloor/oven-loads';
+import { loadBehind, ovenDoubt } from '@/core/shopfloor/oven-room';
 import { together } from '@/core/shopfloor/together';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
@@ -29,6 +32,19 @@ const WaitCard = dynamic(() => import('./wait-card').then((module) => module.Wai
 
 const takenBy = (items: readonly AgendaItem[], who: number | null) =>
   items.filter(({ state }) => state.takenBy === who);
+
+/** What is asked before a load goes into its oven. */
+function doubtOf(
+  { dough, step }: AgendaItem,
+  doughs: readonly DoughForecast[],
+  machines: Board['machines'],
+  now: number,
+) {
+  if (step.step.kind !== 'load') return null;
+  const { coming, in: inside } = ovenLoads(doughs, now);
+  const load = loadBehind(dough, step, coming);
+  return load && ovenDoubt(load, inside, machines);
+}
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
 function BenchView({ board, person: signedIn }: { board: Board; person: Person }) {
@@ -96,6 +112,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               machines={board.machines}
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
+              doubt={doubtOf(chosen, doughs, board.machines, now)}
               together={together(chosen, [...lists.next, ...mine], now)}
             />
           ) : (

@@ -1,3 +1,4 @@
+import { coded, type Coded } from '@/core/codes/coded';
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { ONE_OF_EACH } from '../../../test-support/equipment';
@@ -25,7 +26,15 @@ const NEEDLES = [{ id: 'needle-1', label: 'Needle 1', celsius: 11.3, at: 60 * MI
 vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no line')));
 
 describe('the card of what is to do', () => {
-  const card = (item: AgendaItem, told = telling(), together: AgendaItem[] = [], outputs = [output()]) => (
+  const card = (item: AgendaItem, told = telling(), together: AgendaItem[] = [], outputs = [output()]) =>
+    asking(null, item, told, together, outputs);
+  const asking = (
+    doubt: Coded | null,
+    item: AgendaItem,
+    told = telling(),
+    together: AgendaItem[] = [],
+    outputs = [output()],
+  ) => (
     <NowCard
       {...{ item, outputs, together }}
       now={0}
@@ -36,6 +45,7 @@ describe('the card of what is to do', () => {
       rolling={ROLLING}
       machines={ONE_OF_EACH.machines}
       scale={null}
+      doubt={doubt}
     />
   );
 
@@ -47,6 +57,17 @@ describe('the card of what is to do', () => {
     await user.click(screen.getByRole('button', { name: 'Done' }));
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).kind)).toEqual(['start', 'finish']);
     expect(told.mock.calls[0]?.[0]).toMatchObject({ doughId: 1, stepKey: '5.1.load' });
+  });
+
+  it('asks once before a load goes into an oven that is full, and is not stopped from it', async () => {
+    const told = telling();
+    const full = coded('oven.noRoom', { oven: 'Oven', held: 6, capacity: 9, trays: 6 });
+    const { user } = show(asking(full, itemOf([], '5.1.load'), told));
+    await user.click(screen.getByRole('button', { name: 'Start load' }));
+    expect(screen.getByRole('alert').textContent).toContain('6 of 9 trays are in Oven');
+    expect(told).not.toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: 'Start anyway' }));
+    expect(told).toHaveBeenCalledTimes(1);
   });
 
   it('says by which method and at which speeds it is done, and what goes on at this very step', () => {

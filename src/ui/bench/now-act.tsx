@@ -1,3 +1,4 @@
+import type { Coded } from '@/core/codes/coded';
 import { Thermometer } from 'lucide-react';
 import { useState } from 'react';
 import type { cutsShort } from '@/core/forecast/early';
@@ -18,6 +19,8 @@ interface Props {
   zone: string;
   /** The wait that would be cut short by starting now; null where none is. */
   short: ReturnType<typeof cutsShort>;
+  /** What else is asked before it is started: that the oven is full, or at another temperature. */
+  doubt: Coded | null;
   tell: (part: EventBody) => void;
   onTemperature: () => void;
   /** Of several blocks the one in hand. */
@@ -35,12 +38,13 @@ function actOf(say: Say, { dough, step, state }: AgendaItem, block: number | nul
 }
 
 /** The one big button, which asks once before it cuts a wait short, and the thermometer. */
-export function NowAct({ item, now, zone, short, tell, onTemperature, block }: Props) {
+export function NowAct({ item, now, zone, short, doubt, tell, onTemperature, block }: Props) {
   const say = useWords();
   const [units] = useUnits();
   const { dough, step, state } = item;
   const [asked, setAsked] = useState<string | null>(null);
-  const asking = short !== null && asked === step.key;
+  const isDoubtful = short !== null || doubt !== null;
+  const asking = isDoubtful && asked === step.key;
   const running = state.status === 'running';
   return (
     <>
@@ -50,7 +54,7 @@ export function NowAct({ item, now, zone, short, tell, onTemperature, block }: P
           floor
           className="min-h-22 text-3xl"
           onClick={() => {
-            if (short && !asking) return setAsked(step.key);
+            if (isDoubtful && !asking) return setAsked(step.key);
             tell(
               running && step.step.turn
                 ? turnDone(dough, step, { block: block ?? undefined })
@@ -67,20 +71,25 @@ export function NowAct({ item, now, zone, short, tell, onTemperature, block }: P
           <span className="text-base text-quiet">{say('bench.tellIt2')}</span>
         </Button>
       </div>
-      {asking && short && (
-        <p
+      {asking && (
+        <div
           role="alert"
           className="mb-3 flex flex-wrap items-center justify-between gap-3 border-l-4 border-warn pl-3 text-xl"
         >
-          {say('bench.notReadyBeforeInStart', {
-            label: say.coded(short.label),
-            time: dayTime(short.until, zone),
-            duration: duration((short.until - now) / 60_000),
-          })}
+          {short && (
+            <p>
+              {say('bench.notReadyBeforeInStart', {
+                label: say.coded(short.label),
+                time: dayTime(short.until, zone),
+                duration: duration((short.until - now) / 60_000),
+              })}
+            </p>
+          )}
+          {doubt && <p>{say.coded(doubt)}</p>}
           <Button floor onClick={() => setAsked(null)}>
             {say('bench.notYet')}
           </Button>
-        </p>
+        </div>
       )}
     </>
   );

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { Coded } from '@/core/codes/coded';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { cutsShort } from '@/core/forecast/early';
 import type { EventBody, Recording } from '@/core/record/events';
@@ -32,6 +33,7 @@ const NowSheets = dynamic(() => import('./now-sheets').then((module) => module.N
 const StepAmounts = dynamic(() => import('./step-amounts').then((module) => module.StepAmounts), {
   ssr: false,
 });
+const RackWork = dynamic(() => import('./rack-work').then((module) => module.RackWork), { ssr: false });
 const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => module.EarlierSheet), {
   ssr: false,
 });
@@ -50,6 +52,8 @@ interface Props {
   scale: number | null;
   /** What can be done in one go with it. */
   together: readonly AgendaItem[];
+  /** What is asked before it goes into the oven; null where nothing is. */
+  doubt: Coded | null;
 }
 
 /** Of several blocks the one in hand: the next by its letter, or the one that somebody has taken instead. */
@@ -81,6 +85,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
       <NowAct
         {...{ item, now, zone, tell, block }}
         short={running ? null : cutsShort(dough, step, now)}
+        doubt={running ? null : props.doubt}
         onTemperature={() => setSheet('temperature')}
       />
       {HAS_PANEL.includes(step.step.kind) && (
@@ -105,6 +110,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
       {(step.step.kind === 'shape' || step.step.stock === 'in') && (
         <FreezePieces {...{ item, outputs, tell }} />
       )}
+      {step.step.kind === 'finish' && <RackWork {...{ item, now, record }} />}
       {together.length > 0 && <InOneGo items={[item, ...together]} running={running} record={record} />}
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Button floor onClick={() => setSheet('note')}>

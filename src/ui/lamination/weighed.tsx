@@ -41,7 +41,10 @@ function GapWords({ grams, asked, of }: { grams: number; asked: number; of: 'but
   const gap = weightGap(grams, asked);
   const mass = (value: number) => showMass(Math.abs(value), units);
   return (
-    <p role="status" className={gap.isClose ? 'text-quiet' : 'border-l-4 border-warn pl-3 font-semibold'}>
+    <p
+      aria-live="polite"
+      className={gap.isClose ? 'text-quiet' : 'border-l-4 border-warn pl-3 font-semibold'}
+    >
       {gap.isClose
         ? say('lamination.weightIsRight', { mass: mass(grams), asked: mass(asked) })
         : say('lamination.weightIsOff', {

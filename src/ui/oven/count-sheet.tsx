@@ -88,7 +88,14 @@ function Stepper({
         <Button floor aria-label={say('oven.oneLess', { label })} onClick={() => to(value - 1)}>
           <Minus aria-hidden size={22} />
         </Button>
-        <output className="w-16 text-center text-3xl font-bold">{value}</output>
+        <input
+          inputMode="numeric"
+          aria-label={label}
+          value={value}
+          onFocus={(event) => event.target.select()}
+          onChange={({ target }) => to(Number(target.value.replace(/\D/g, '').slice(0, 5)))}
+          className="min-h-14 w-24 rounded border border-edge bg-flour text-center text-3xl font-bold"
+        />
         <Button floor aria-label={say('oven.oneMore', { label })} onClick={() => to(value + 1)}>
           <Plus aria-hidden size={22} />
         </Button>

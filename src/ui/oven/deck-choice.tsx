@@ -1,11 +1,11 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
-import { decksFor, type Decks } from '@/core/bakery/decks';
+import { crowdedDecks, decksFor, type Decks } from '@/core/bakery/decks';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { correctionMessage } from '@/core/learning/bakes';
 import { Button } from '../kit/button';
 import { FloorChoice } from '../kit/floor-choice';
-import type { OvenInside } from './oven-inside';
+import { decksOf, type OvenInside, othersOn } from './oven-inside';
 import type { Tell } from './load-rows';
 import { coded } from '@/core/codes/coded';
 
@@ -18,6 +18,20 @@ export function correctionsTold(say: Say, { whole, each }: Decks): string | null
   const all = correctionMessage(whole);
   return decks.length > 0 ? decks.join('; ') : all && say('oven.theOvenTakes', { all: say.coded(all) });
 }
+
+/** Free decks for a load; `[]` where others leave it no room. */
+function roomFor(load: OvenLoad, oven: OvenInside): number[] {
+  const others = othersOn(oven, load);
+  const decks = decksFor(
+    load.trays,
+    others.flatMap((other) => other.decks),
+    oven.decks,
+  );
+  return crowdedDecks({ decks, trays: load.trays }, others, oven.decks).length > 0 ? [] : decks;
+}
+
+const isCrowded = (deck: number, ...asked: Parameters<typeof crowdedDecks>) =>
+  crowdedDecks(...asked).includes(deck);
 
 interface Props {
   load: OvenLoad;
@@ -33,17 +47,18 @@ interface Props {
  */
 export function DeckChoice({ load, oven, ovens, tell }: Props) {
   const say = useWords();
-  const { decks, taken } = oven;
-  const told = load.dough.state.steps.get(load.step.key)?.decks;
-  const proposed = decksFor(load.trays, taken, decks);
+  const { decks } = oven;
+  const told = decksOf(load);
+  const others = othersOn(oven, load);
+  const proposed = roomFor(load, oven);
   const on = told ?? [];
-  const put = (next: number[], to = oven.machine.id) => {
-    if (next.length === 0) return;
-    tell(load, { kind: 'deck', data: { kind: 'decks', oven: to, decks: next.sort((a, b) => a - b) } });
+  const put = (next: readonly number[], to = oven.machine.id) => {
+    const inOrder = [...next].sort((a, b) => a - b);
+    tell(load, { kind: 'deck', data: { kind: 'decks', oven: to, decks: inOrder } });
   };
   const into = (id: string) => {
     const other = ovens.find(({ machine }) => machine.id === id);
-    if (other && id !== oven.machine.id) put(decksFor(load.trays, other.taken, other.decks), id);
+    if (other && id !== oven.machine.id) put(roomFor(load, other), id);
   };
   return (
     <>
@@ -63,17 +78,24 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
           aria-label={say('oven.decks')}
           className="mt-2 flex flex-wrap items-center gap-2 text-lg"
         >
-          {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => (
-            <Button
-              key={deck}
-              floor
-              aria-pressed={on.includes(deck)}
-              onClick={() => put(on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck])}
-            >
-              {say('oven.deck', { deck })}
-            </Button>
-          ))}
-          {!told && (
+          {!told && <b>{say('oven.onWhichDecks')}</b>}
+          {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => {
+            const next = on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck];
+            const full =
+              !on.includes(deck) && isCrowded(deck, { decks: next, trays: load.trays }, others, decks);
+            return (
+              <Button
+                key={deck}
+                floor
+                aria-pressed={on.includes(deck)}
+                disabled={full || next.length === 0}
+                onClick={() => put(next)}
+              >
+                {full ? say('oven.deckFull', { deck }) : say('oven.deck', { deck })}
+              </Button>
+            );
+          })}
+          {!told && proposed.length > 0 && (
             <Button floor look="quiet" onClick={() => put(proposed)}>
               {say('oven.isOn', {
                 deckWords: say.coded(

@@ -12,7 +12,7 @@ import { useSecond } from '../live/use-second';
 import { DeckChoice } from './deck-choice';
 import type { OvenInside } from './oven-inside';
 import { type LoadProps, Mark } from './load-rows';
-import { fanCelsius, timer } from './words';
+import { fanCelsius, phaseAt, timer } from './words';
 import type { Tell } from './load-rows';
 import type { OvenLoad } from '../../core/shopfloor/oven-loads';
 import type { Instant } from '@/core/time/local';
@@ -40,7 +40,7 @@ export function LoadInside({
   const [units] = useUnits();
   const [core, setCore] = useState(false);
   const { dough, step, done, turn, phases, setting, trays } = load;
-  const phase = phases.find(({ until }) => until > now) ?? phases.at(-1);
+  const phase = phaseAt(load, now);
   const over = now > done;
   const measured = dough.state.steps.get(step.key)?.temperatures.at(-1);
   const raw = measured !== undefined && isRaw(step.step.core, measured.celsius);

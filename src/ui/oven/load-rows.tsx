@@ -1,12 +1,13 @@
 'use client';
 
 import { useWords } from '../kit/words';
-import type { EventBody } from '@/core/record/events';
+import type { EventBody, Recording } from '@/core/record/events';
 import { useState } from 'react';
 import { dialOn, type Machine, machinesOf } from '@/core/bakery/machines';
 import type { OutputRecord } from '@/core/record/dough';
 import { markOf } from '@/core/shaping/dressing';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
+import { rackAndCount } from '@/core/shopfloor/rack';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { plannedWords } from '../floor/forecast-words';
@@ -78,8 +79,13 @@ export function LoadComing({
 }
 
 /** A load that came out, and its count. */
-export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
+export function LoadOut({
+  load,
+  zone,
+  record,
+}: Pick<LoadProps, 'load' | 'zone'> & { record: (recording: Recording) => Promise<unknown> }) {
   const say = useWords();
+  const now = useMinute();
   const [open, setOpen] = useState(false);
   const counted = countOf(load);
   return (
@@ -108,7 +114,9 @@ export function LoadOut({ load, zone, tell }: Omit<LoadProps, 'outputs'>) {
         onOpenChange={setOpen}
         title={say('oven.howManyCameOutWell', { name: load.dough.name })}
         pieces={load.step.load?.pieces ?? 0}
-        onCount={(data) => tell(load, { kind: 'count', data })}
+        onCount={(data) => {
+          for (const one of rackAndCount(load.dough, load.step, data, now)) void record(one);
+        }}
       />
     </li>
   );

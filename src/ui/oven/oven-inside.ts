@@ -1,7 +1,12 @@
-import type { Decks } from '@/core/bakery/decks';
+import type { Decks, OnDecks } from '@/core/bakery/decks';
 import { machinesOf, type Machine } from '@/core/bakery/machines';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import type { Board } from '@/core/wire/board';
+
+/** A load, and the decks it is told to be on. */
+export interface LoadOnDecks extends OnDecks {
+  load: OvenLoad;
+}
 
 /** An oven, what is in it now, and what its decks are known to do. */
 export interface OvenInside {
@@ -9,8 +14,8 @@ export interface OvenInside {
   decks: Decks;
   loads: readonly OvenLoad[];
   trays: number;
-  /** Decks that loads are on, each as often as something is on it. */
-  taken: readonly number[];
+  /** Loads that are told to be on some of its decks. */
+  onDecks: readonly LoadOnDecks[];
   /** What its probe last read. */
   reading: Board['places'][number] | undefined;
 }
@@ -27,8 +32,19 @@ export function ovensOf(
     return {
       ...{ machine, loads, decks: own },
       trays: loads.reduce((sum, { trays }) => sum + trays, 0),
-      taken: loads.flatMap(({ dough, step }) => dough.state.steps.get(step.key)?.decks ?? []),
+      onDecks: loads.flatMap((load) => {
+        const told = decksOf(load);
+        return told ? [{ load, decks: told, trays: load.trays }] : [];
+      }),
       reading: places.find(({ place }) => place === machine.place),
     };
   });
 }
+
+/** Decks that a load is told to be on; null where nobody has said. */
+export const decksOf = ({ dough, step }: OvenLoad): readonly number[] | null =>
+  dough.state.steps.get(step.key)?.decks ?? null;
+
+/** What else is on the decks of an oven. */
+export const othersOn = ({ onDecks }: OvenInside, { dough, step }: OvenLoad): readonly LoadOnDecks[] =>
+  onDecks.filter(({ load }) => load.dough.id !== dough.id || load.step.key !== step.key);

@@ -16,6 +16,7 @@ import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { useUnits } from '../live/units';
 import { correctionsTold } from './deck-choice';
+import { DeckStack } from './deck-stack';
 import { LoadInside } from './load-inside';
 import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut, type Tell } from './load-rows';
@@ -46,6 +47,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
           {ovens.map((oven) => (
             <section key={oven.machine.id} aria-label={oven.machine.label}>
               <OvenHead oven={oven} named={ovens.length > 1} zone={zone} />
+              <DeckStack {...{ oven, zone }} />
               {oven.loads.map((load) => (
                 <LoadInside
                   key={`${load.dough.id}/${load.step.key}`}
@@ -93,7 +95,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
             <h2 className="mb-1 text-lg text-quiet">{say('oven.cameOut2')}</h2>
             <ul className="grid gap-2">
               {loads.out.map((load) => (
-                <LoadOut key={`${load.dough.id}/${load.step.key}`} {...{ load, zone, tell }} />
+                <LoadOut key={`${load.dough.id}/${load.step.key}`} {...{ load, zone, record }} />
               ))}
               {loads.out.length === 0 && <li className="text-xl">{say('oven.nothingInTheLastTwo')}</li>}
             </ul>

@@ -8,8 +8,9 @@ import type { Decks } from '@/core/bakery/decks';
 import type { FloorEvent } from '@/core/record/events';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { correctionsTold, DeckChoice } from './deck-choice';
+import { DeckStack } from './deck-stack';
 import { LoadInside } from './load-inside';
-import { ovensOf, type OvenInside } from './oven-inside';
+import { type LoadOnDecks, ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut } from './load-rows';
 
 const BAKE = '5.1.bake';
@@ -45,7 +46,7 @@ const inside = (events: FloorEvent[] = [], minute = 1005) => {
   return load;
 };
 const OVEN: OvenInside = {
-  ...{ machine: machine('oven', { capacity: 9 }), decks: DECKS, loads: [], trays: 0, taken: [] },
+  ...{ machine: machine('oven', { capacity: 9 }), decks: DECKS, loads: [], trays: 0, onDecks: [] },
   reading: undefined,
 };
 /** In this oven, which is the only one. */
@@ -102,8 +103,13 @@ describe('a load in the oven', () => {
 });
 
 describe('decks', () => {
-  const choice = (events: FloorEvent[], told = telling(), taken: number[] = []) => (
-    <DeckChoice load={inside(events)} {...inOven({ taken })} tell={(_, part) => told(part)} />
+  /** Another load of so many trays, on these decks. */
+  const other = (decks: number[], trays: number) => {
+    const load = inside([on(...decks)]);
+    return { decks, trays, load: { ...load, dough: { ...load.dough, id: 2, name: 'Brioche 9' }, trays } };
+  };
+  const choice = (events: FloorEvent[], told = telling(), onDecks: LoadOnDecks[] = []) => (
+    <DeckChoice load={inside(events)} {...inOven({ onDecks })} tell={(_, part) => told(part)} />
   );
   const on = (...decks: number[]) => did('deck', BAKE, 1001, { data: { kind: 'decks', decks } });
   const pressed = () =>
@@ -113,9 +119,29 @@ describe('decks', () => {
 
   it('are proposed where nobody has said, free ones first, and told with one tap', async () => {
     const told = telling();
-    const { user } = show(choice([], told, [1]));
+    const { user } = show(choice([], told, [other([1], 3)]));
     await user.click(screen.getByRole('button', { name: 'is on decks 2 and 3' }));
     expect(told).toHaveBeenCalledWith({ kind: 'deck', data: { kind: 'decks', oven: 'oven', decks: [2, 3] } });
+  });
+
+  it('that are full with another load cannot be chosen, and nothing is proposed where there is no room', () => {
+    const told = telling();
+    const { again } = show(choice([on(2)], told, [other([1], 3), other([3], 1)]));
+    expect(screen.getByRole('button', { name: 'deck 1: full' }).hasAttribute('disabled')).toBe(true);
+    expect(screen.getByRole('button', { name: 'deck 3' }).hasAttribute('disabled')).toBe(false);
+    again(choice([], told, [other([1, 2, 3], 9)]));
+    expect(screen.queryByRole('button', { name: /^is on/ })).toBeNull();
+  });
+
+  it('are shown as they are stacked, with what each does and how long it has', () => {
+    const [load] = [inside([on(2)])];
+    const oven = { ...OVEN, onDecks: [{ load, decks: [2], trays: 4 }] };
+    show(<DeckStack oven={oven} zone="UTC" />, 1005);
+    expect(
+      within(screen.getByRole('list', { name: /decks from the top/ }))
+        .getAllByText(/^deck/)
+        .map(({ parentElement }) => parentElement?.textContent),
+    ).toEqual(['deck 3free', 'deck 2Crescent 1185 °C13:00', 'deck 1free']);
   });
 
   it('that a load is on are pressed; another is added in order, the last is never taken away', async () => {
@@ -135,9 +161,9 @@ describe('decks', () => {
   it('are those of the oven that a load is really in: another is told with its own free decks', async () => {
     const told = telling();
     const small = machine('oven', { id: 'small', label: 'Small oven', capacity: 4 });
-    const other = { ...OVEN, machine: small, decks: { ...DECKS, count: 2, perDeck: 2 }, taken: [1] };
+    const second = { ...OVEN, machine: small, decks: { ...DECKS, count: 2, perDeck: 2 } };
     const { user } = show(
-      <DeckChoice load={inside()} oven={OVEN} ovens={[OVEN, other]} tell={(_, part) => told(part)} />,
+      <DeckChoice load={inside()} oven={OVEN} ovens={[OVEN, second]} tell={(_, part) => told(part)} />,
     );
     await user.selectOptions(screen.getByLabelText('oven'), 'Small oven');
     expect(told).toHaveBeenCalledWith({
@@ -171,8 +197,8 @@ describe('the ovens of a bakery', () => {
       places: [{ place: 'small', label: 'Small oven', celsius: 181, humidity: null, at: 0 }],
     };
     const shown = (events: FloorEvent[]) =>
-      ovensOf(board, [inside(events)]).map(({ machine: { id }, trays, taken, reading }) => {
-        return [id, trays, taken, reading?.celsius];
+      ovensOf(board, [inside(events)]).map(({ machine: { id }, trays, onDecks, reading }) => {
+        return [id, trays, onDecks.flatMap(({ decks }) => decks), reading?.celsius];
       });
     expect(shown([])).toEqual([
       ['oven', 4, [], undefined],
@@ -205,7 +231,7 @@ describe('before and after the oven', () => {
     if (!load) throw new Error('Nothing came out.');
     const { user } = show(
       <ul>
-        <LoadOut zone="UTC" load={load} tell={(_, part) => told(part)} />
+        <LoadOut zone="UTC" load={load} record={(one) => Promise.resolve(told(one))} />
       </ul>,
       1030,
     );
@@ -215,10 +241,14 @@ describe('before and after the oven', () => {
     await user.click(sheet.getByRole('button', { name: 'Second quality: one more' }));
     await user.click(within(sheet.getByRole('group', { name: 'Waste' })).getByRole('button', { name: '+5' }));
     await user.click(sheet.getByRole('button', { name: 'Waste: one less' }));
+    const waste = sheet.getByRole('textbox', { name: 'Waste' });
+    expect(waste).toHaveProperty('value', '4');
+    await user.clear(waste);
+    await user.type(waste, '12x');
     await user.click(sheet.getByRole('button', { name: 'Keep the count' }));
     expect(told).toHaveBeenCalledWith({
-      kind: 'count',
-      data: { kind: 'counted', good: 35, second: 1, waste: 4 },
+      ...{ doughId: 1, stepKey: BAKE, kind: 'count' },
+      data: { kind: 'counted', good: 27, second: 1, waste: 12 },
     });
   });
 });

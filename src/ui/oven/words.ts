@@ -11,6 +11,10 @@ export function timer(ms: number): string {
   return `${ms < 0 ? '+' : ''}${shown}:${String(rest).padStart(2, '0')}`;
 }
 
+/** What the oven does for a load at a time: the phase that runs, or the last one. */
+export const phaseAt = ({ phases }: Pick<OvenLoad, 'phases'>, now: number) =>
+  phases.find(({ until }) => until > now) ?? phases.at(-1);
+
 /** A fan bakes about 20 °C hotter than its dial. */
 export const fanCelsius = (celsius: number): number =>
   dialFor({ kind: 'oven', details: { fan: true } }, celsius);

@@ -219,6 +219,7 @@ export const bench = {
   nothingToStart: 'Nothing to start {here}.',
   undo: 'Undo <span>{about}, {time}</span>',
   lastTaps: 'Last taps',
+  rackAndCount: 'Count, and racked',
   takeBack: 'Undo',
   undoThis: 'Undo {about}',
   machineAt: '{machine} at {celsius}',

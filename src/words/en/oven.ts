@@ -16,6 +16,15 @@ export const oven = {
   theOvenTakes: 'the oven takes {all}',
   oven: 'oven',
   decks: 'Decks',
+  decksOf: '{oven}, decks from the top',
+  free: 'free',
+  onWhichDecks: 'On which decks?',
+  deckFull: 'deck {deck}: full',
+  deckPhase:
+    '{celsius}{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{isLast, select, true {} other { until {until}}}',
+  noRoom:
+    'There is no room: {held} of {capacity} trays are in {oven}, and this load has {trays}. Put it in all the same?',
+  otherHeat: '{oven} is at {celsius} for {dough}; this load wants {wanted}. Put it in all the same?',
   deck: 'deck {deck}',
   isOn: 'is on {deckWords}',
   traysInSince: '{label}, {trays} trays, in since {time}',
