@@ -45,7 +45,7 @@ export function laminatedDough(
     SMALL_SIZES,
   );
   const lamination: BlockWork = {
-    ...{ blocks, mm: 4, wide: null, scrap: 0.05, weights: { dough: 3000, fat: 900 } },
+    ...{ blocks, mm: 4, wide: null, scrap: 0.05, fat: 'butter-82', weights: { dough: 3000, fat: 900 } },
     scheme: { versionId: 1, name: scheme, scheme: own },
   };
   const timed = steps.map((step, i) => ({

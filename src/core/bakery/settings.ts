@@ -60,6 +60,15 @@ export const SETTINGS = {
   probeHolds: setting('h', 2, 0, 336),
   /** A temperature that was typed holds for so long. */
   typedHolds: setting('h', 12, 0, 336),
+  /** It counts against newer readings of the probe for so long: whoever typed it has looked. */
+  typedOutlasts: setting('min', 60, 0, 1440),
+  /** Of what changes outdoors, so much is felt in the room, and so much later. */
+  roomFollows: setting('share', 0.5, 0, 1.5),
+  roomLag: setting('h', 3, 0, 24),
+  /** Levain: between these it rises, and at its best fastest. */
+  levainLowest: setting('°C', 8, -2, 20),
+  levainBest: setting('°C', 32, 22, 38),
+  levainHighest: setting('°C', 40, 33, 50),
   /** More bowls of one dough than this would age apart. */
   mostBowls: setting('bowls', 4, 1, 40),
   /** Usual salt, of flour. */

@@ -32,7 +32,14 @@ function mixed(share: number, events: FloorEvent[] = []) {
   const { steps, links, kg, cut } = expandDough([{ id: 5, product, pieces: PIECES }], sizes);
   if (!cut) throw new Error('It can be cut.');
   const lamination = {
-    ...{ scheme: product.scheme, blocks: cut.blocks, mm: 3.9, wide: cut.wide, scrap: 0.04 },
+    ...{
+      scheme: product.scheme,
+      blocks: cut.blocks,
+      mm: 3.9,
+      wide: cut.wide,
+      scrap: 0.04,
+      fat: 'butter-82' as const,
+    },
     weights: blockWeights((share * kg * 1000) / cut.blocks, 0.78, scheme),
   };
   const timed = steps.map((step, i) => ({

@@ -190,7 +190,11 @@ class Walk {
     const wait = !isHandsOn(step);
     const begin = wait ? this.waitStart(step) : this.workStart(step);
     const start = own.startedAt ?? (isOver ? own.finishedAt : null) ?? begin.start;
-    const { window, after } = settleStep(step, this.courseBefore(step, start), this.contextOf(step, own));
+    const { window, after } = settleStep(
+      step,
+      this.courseBefore(step, start),
+      this.contextOf(step, own, start),
+    );
     const ready = wait && !isOver ? this.readyOf(window, step, start) : null;
     const ends = ready ? Math.max(ready.at, own.status === 'running' ? this.clock : ready.at) : 0;
     const expected = wait ? ends : start + window.target * MINUTE;
@@ -251,10 +255,11 @@ class Walk {
     return starts.length > 0 ? Math.min(...starts) : null;
   }
 
-  private contextOf(step: DoughStep, own: StepState): StepContext {
+  private contextOf(step: DoughStep, own: StepState, from: Instant): StepContext {
     const { places: today } = this.conditions;
     const rises = this.rises.get(step.outputId) ?? {};
-    return { today, rises, dose: this.dose, observation: observe(step, own, this.conditions) };
+    const observation = { from, ...observe(step, own, this.conditions) };
+    return { today, rises, dose: this.dose, observation };
   }
 
   /** The dough that comes into a step, as it is when the step begins. */

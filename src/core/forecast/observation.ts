@@ -5,7 +5,7 @@ import { isHandsOn, type DoughState } from '../record/state';
 import { MINUTE, type Instant } from '../time/local';
 import { lastMeasured, type Conditions } from './conditions';
 import type { Judgement } from './judgement';
-import type { Observation } from './windows';
+import { during, type Observation } from './windows';
 
 /**
  * Gathers what record and bakery say of a step that has begun, for working out its window: how warm the dough was, what is
@@ -35,18 +35,19 @@ export function observe(step: DoughStep, state: StepState, conditions: Condition
 
 /** What is around a dough where it stands, and since when if it was put there meanwhile. */
 function standing(
-  { step, place }: DoughStep,
+  { step, place, target }: DoughStep,
   { moved, startedAt }: StepState,
   { places }: Conditions,
 ): Pick<Observation, 'around' | 'kind' | 'moved'> {
   const usual = place === undefined ? undefined : places[place];
   const here = moved ? places[moved.place] : usual;
   if (!here) return {};
+  const around = during(here, moved?.at ?? startedAt ?? undefined, target);
   // A shelf of the same place is no other place.
-  if (!moved || startedAt === null || moved.place === place) return { around: here.celsius };
+  if (!moved || startedAt === null || moved.place === place) return { around };
   const minute = Math.max(0, (moved.at - startedAt) / MINUTE);
   return {
-    ...{ around: here.celsius, kind: here.kind },
+    ...{ around, kind: here.kind },
     moved: { minute, before: usual?.celsius ?? step.around },
   };
 }

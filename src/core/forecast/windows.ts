@@ -9,17 +9,32 @@ import {
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
 import { BUTTER, DOUGH } from '../heat/material';
 import { firstMode, type FirstMode, minutesToCore } from '../heat/mode';
+import { meanOf, type RoomCourse } from '../climate/room-course';
 import { meanFilm, type PlaceKind } from '../heat/places';
+import { MINUTE, type Instant } from '../time/local';
 import type { DoughStep, ExpandedDough } from '../process/expand';
 import { inOrder } from '../process/order';
 import type { ProductSpec, Rise, RisePhase, RouteLink } from '../process/route';
 import { judgedWindow, type Judgement, paceOf } from './judgement';
 
 /** Temperatures of the house's places as they are today, °C, by the place's id. */
-export type Today = Record<string, { celsius: number; kind: PlaceKind }>;
+export type Today = Record<string, PlaceNow>;
+
+/** A place as it is now, and how it is expected to go on; what is kept cold or warm by a machine has no course. */
+export interface PlaceNow {
+  celsius: number;
+  kind: PlaceKind;
+  course?: RoomCourse;
+}
+
+/** What a place has from a moment on for so many minutes: as expected, or as it is where nobody can say. */
+export const during = ({ celsius, course }: PlaceNow, from: Instant | undefined, minutes: number): number =>
+  course && from !== undefined ? meanOf(course, from, from + minutes * MINUTE) : celsius;
 
 /** What is known of a step beyond its route. Minutes are counted from its start. */
 export interface Observation {
+  /** When it began, or is expected to begin. */
+  from?: Instant;
   /** How long it was, or is expected to be. */
   minutes?: number;
   /** The last temperature that was measured in the dough, °C. */
@@ -50,8 +65,8 @@ export const NO_OBSERVATIONS: Observations = { steps: new Map(), dose: 1 };
 export type RisesByOutput = ReadonlyMap<number | null, Pick<ProductSpec, 'rises'>>;
 
 /** The rise of a phase as a fermentation, with the dose of yeast that went in. */
-export function fermentationOf({ yeast, celsius, minutes }: Rise, dose = 1): Fermentation {
-  const cardinal = yeast === 'levain' ? LEVAIN : BAKERS_YEAST;
+export function fermentationOf({ yeast, celsius, minutes, cardinal: own }: Rise, dose = 1): Fermentation {
+  const cardinal = own ?? (yeast === 'levain' ? LEVAIN : BAKERS_YEAST);
   return withDose({ cardinal, celsius, minutes }, dose);
 }
 
@@ -186,7 +201,9 @@ function standingOf(
   // A proofer or oven is set for the step; what it shows now counts only for what stands in it now.
   const isSet = step.uses.some(({ setting }) => setting !== undefined);
   const around =
-    observation.around ?? ((isSet ? undefined : place?.celsius) ?? route.around) - (route.cooler ?? 0);
+    observation.around ??
+    ((isSet || !place ? undefined : during(place, observation.from, observation.minutes ?? step.target)) ??
+      route.around) - (route.cooler ?? 0);
   const mode = modeOf(step, observation.kind ?? place?.kind);
   const settling = mode?.settling ?? route.settling;
   const start = route.gives ?? before?.celsius ?? around;

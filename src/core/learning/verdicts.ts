@@ -22,7 +22,20 @@ export interface Judging {
 export const USUAL_JUDGING: Judging = { scatter: 0.09, tolerance: 0.1, wrong: 0.1 };
 
 /** How sure a house is of a reference time it has never tested: within about a third. */
-const START_SPREAD = 0.3;
+export const START_SPREAD = 0.3;
+
+/** How likely a verdict is on a wait whose true time has this logarithm. */
+export function verdictLikelihood(
+  log: number,
+  { minutes, verdict }: WaitVerdict,
+  { scatter, tolerance, wrong }: Judging,
+): number {
+  const off = Math.log(minutes) - log;
+  const under = normal((-tolerance - off) / scatter);
+  const over = normal((off - tolerance) / scatter);
+  const seen = verdict === 'under' ? under : verdict === 'over' ? over : Math.max(0, 1 - under - over);
+  return wrong / 3 + (1 - wrong) * seen;
+}
 
 /**
  * Learns a reference time from judged waits. Each verdict says on which side of the true time, or how near it, the wait
@@ -34,14 +47,8 @@ export function learnFromVerdicts(
   judged: readonly WaitVerdict[],
   judging = USUAL_JUDGING,
 ): Learnt {
-  const { scatter, tolerance, wrong } = judging;
-  const likelihood = (log: number, { minutes, verdict }: WaitVerdict) => {
-    const off = Math.log(minutes) - log;
-    const under = normal((-tolerance - off) / scatter);
-    const over = normal((off - tolerance) / scatter);
-    const seen = verdict === 'under' ? under : verdict === 'over' ? over : Math.max(0, 1 - under - over);
-    return wrong / 3 + (1 - wrong) * seen;
-  };
+  const { wrong } = judging;
+  const likelihood = (log: number, one: WaitVerdict) => verdictLikelihood(log, one, judging);
   const belief = believe({ mean: Math.log(startMinutes), spread: START_SPREAD }, (log) =>
     judged.reduce((sum, one) => sum + Math.log(likelihood(log, one)), 0),
   );

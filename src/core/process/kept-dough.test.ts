@@ -112,7 +112,15 @@ describe('a laminated dough of which a part is kept', () => {
       if (!cut) throw new Error('It can be cut.');
       const share = keptShare(outputs, kg);
       const work = {
-        ...{ scheme: whole.scheme, blocks: cut.blocks, mm: 3.9, wide: cut.wide, scrap: 0.04, kept: share },
+        ...{
+          scheme: whole.scheme,
+          blocks: cut.blocks,
+          mm: 3.9,
+          wide: cut.wide,
+          scrap: 0.04,
+          kept: share,
+          fat: 'butter-82' as const,
+        },
         weights: blockWeights((kg * 1000) / cut.blocks, 0.78, scheme),
       };
       const sheets = cutSheets(work, scheme.turns, ROLLING);

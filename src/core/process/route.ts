@@ -1,3 +1,5 @@
+import type { Cardinal } from '../ferment/rate';
+import type { FatKind } from '../lamination/butter-window';
 import type { Words } from '../codes/coded';
 import type { MachineKind } from '../bakery/machines';
 import type { Skill } from '../bakery/people';
@@ -136,6 +138,8 @@ export interface Rise {
   /** Progress from which, and up to which, it may go on: 1 is best. */
   early: number;
   late: number;
+  /** How fast it goes at other temperatures, where the house has learnt that; else as is usual for its yeast. */
+  cardinal?: Cardinal;
 }
 
 /** Pieces per tray with room to double, and grams of dough a piece. */
@@ -183,6 +187,8 @@ export interface ProductSpec {
   scheme?: SchemeVersion | null;
   /** Share of the dough ready to cut that comes out of the mixer: the rest is roll-in. 1 where nothing is said. */
   mixed?: number;
+  /** What is rolled into it; left out where nothing is laminated. */
+  rolledFat?: FatKind;
   /** It is put away as dough: no pieces are cut or divided from it. */
   keptAsDough?: true;
 }

@@ -1,5 +1,5 @@
 import type { Instant } from '../time/local';
-import type { FloorEvent } from './events';
+import type { FloorEvent, Recording } from './events';
 
 /**
  * The events that count, in the order in which they happened: repeats once, what was undone left out.
@@ -32,6 +32,11 @@ export function lastUndoable(events: readonly FloorEvent[], personId: number): F
   const own = events.filter((event) => event.personId === personId && counting.has(event.id));
   return own.reduce<FloorEvent | null>((last, event) => (last && last.at > event.at ? last : event), null);
 }
+
+/** What is recorded to take an event back. */
+export const undoOf = ({ doughId, stepKey, id }: FloorEvent): Recording => ({
+  ...{ doughId, stepKey, kind: 'undo', undoes: id },
+});
 
 /** What the team did last that still counts, the latest first: at most `most` of what was done since `since`. */
 export function lastActs(

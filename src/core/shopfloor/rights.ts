@@ -81,6 +81,8 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'write-handover': BAKERS,
   'sign-handover': BAKERS,
   'tell-place': BAKERS,
+  'tell-room-day': BAKERS,
+  'take-weather': BAKERS,
   'decline-evidence': BAKERS,
   'move-stock': BAKERS,
   'report-trouble': BAKERS,

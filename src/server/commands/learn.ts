@@ -2,7 +2,8 @@ import type { PoolConnection } from 'mysql2/promise';
 import { mixerOf } from '@/core/process/on-machines';
 import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { ovenOf } from '@/core/forecast/observation';
-import { forecastDough } from '@/core/forecast/forecast';
+import { forecastDough, type StepForecast } from '@/core/forecast/forecast';
+import type { Verdict } from '@/core/learning/verdicts';
 import type { FloorEvent } from '@/core/record/events';
 import { effectiveEvents } from '@/core/record/undo';
 import type { Lesson } from '@/core/wire/lesson';
@@ -27,13 +28,19 @@ export async function learnFrom(
 ): Promise<Lesson | null> {
   const step = known.steps.find(({ key }) => key === event.stepKey);
   if (event.kind === 'finish' && step?.step.kind === 'bake') await learnBake(db, known, event);
-  const teaches = event.kind === 'verdict' || (event.kind === 'temperature' && step?.step.kind === 'mix');
+  const seen = verdictOf(event);
+  const teaches = seen !== null || (event.kind === 'temperature' && step?.step.kind === 'mix');
   // Only what teaches the product or the mixer needs all that is known of the dough.
   const dough = teaches ? await doughById(db, known.id) : null;
   if (!dough) return null;
-  return event.kind === 'verdict'
-    ? learnReference(db, dough, event, event.data.verdict)
-    : learnMixing(db, dough, event);
+  return seen !== null ? learnReference(db, dough, event, seen) : learnMixing(db, dough, event);
+}
+
+/** What a look says of a rise: a verdict says it, and a levain or sponge that is ready, or not yet; null for anything else. */
+function verdictOf(event: FloorEvent): Verdict | null {
+  if (event.kind === 'verdict') return event.data.verdict;
+  if (event.kind !== 'alive') return null;
+  return event.data.answer === 'ready' ? 'right' : event.data.answer === 'wait' ? 'under' : null;
 }
 
 /**
@@ -49,11 +56,12 @@ async function learnReference(
   db: PoolConnection,
   dough: DoughRecord,
   event: FloorEvent,
-  verdict: string,
+  verdict: Verdict,
 ): Promise<Lesson | null> {
   // The wait as it is now: what has risen up to this verdict, without what verdicts on it say themselves.
   const key = event.stepKey ?? '';
-  const unjudged = dough.events.filter(({ kind, stepKey }) => kind !== 'verdict' || stepKey !== key);
+  const isLook = ({ kind, stepKey }: FloorEvent) => stepKey === key && ['verdict', 'alive'].includes(kind);
+  const unjudged = dough.events.filter((one) => !isLook(one) || isAnew(one));
   const today = await conditions(db, event.at);
   const ended = forecastDough({ ...dough, events: unjudged }, today, event.at, { key, at: event.at });
   const step = ended.steps.find((one) => one.key === key);
@@ -61,10 +69,26 @@ async function learnReference(
   const row = await productOfDough(db, dough.id, step.outputId);
   if (!row) return null;
   const subject = referenceSubject(row.productId, step.risen.phase);
+  const rises =
+    step.outputId === null ? dough.rises : dough.outputs.find(({ id }) => id === step.outputId)?.rises;
+  const isLevain = rises?.[step.risen.phase]?.yeast === 'levain';
   const evidenceId = await keep(db, event, {
     ...{ kind: 'reference', subject, value: step.risen.after, verdict },
+    ...(isLevain
+      ? { taken: { minutes: (event.at - step.start) / MINUTE, celsius: meanCelsius(step, event.at) } }
+      : {}),
   });
   return { evidenceId, question: null };
+}
+
+/** Begun anew, a levain counts from then: that look stays. */
+const isAnew = ({ kind, data }: FloorEvent) =>
+  kind === 'alive' && data.answer !== 'ready' && data.answer !== 'wait';
+
+/** The mean temperature of a dough during a step until a moment, °C: it goes towards what is around it. */
+function meanCelsius({ start, celsius, around, settling }: StepForecast, until: number): number {
+  const lasted = Math.max(1, (until - start) / MINUTE);
+  return around + ((celsius.start - around) * settling * (1 - Math.exp(-lasted / settling))) / lasted;
 }
 
 /** What a bake took against what is written teaches the oven, and each deck that it was on. */
@@ -119,12 +143,13 @@ interface Learning {
   subject: string;
   value: number;
   verdict?: string | null;
+  taken?: { minutes: number; celsius: number };
 }
 
 async function keep(
   db: PoolConnection,
   event: Pick<FloorEvent, 'id' | 'doughId' | 'at'>,
-  { kind, subject, value, verdict = null }: Learning,
+  { kind, subject, value, verdict = null, taken }: Learning,
 ): Promise<number> {
   const { id } = await insertEvidence(db, {
     eventId: event.id,
@@ -132,6 +157,7 @@ async function keep(
     subject,
     value,
     verdict,
+    taken: taken ?? null,
     doughId: event.doughId,
     at: event.at,
   });

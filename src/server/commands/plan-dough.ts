@@ -53,11 +53,14 @@ export async function findPlace(
   const whole = withChanges(expandDough(dough.outputs, takes), dough.changes ?? []);
   const base = onMachines(whole, takes.equipment);
   const settled: WindowsOf = (lengths, chosen) => {
+    const found = new Map(
+      [...lengths].map(([key, { start, minutes }]) => [key, { minutes, from: origin + start * MINUTE }]),
+    );
     const steps = base.steps.map((step) =>
       movedTo(step, chosen[taskId(dough.id, step.key)] ?? [], takes.equipment),
     );
     const on = { ...base, steps };
-    return settleWindows(on, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: lengths });
+    return settleWindows(on, risesOf(dough.outputs), temperatures, { ...NO_OBSERVATIONS, steps: found });
   };
   const seconds = (await houseSettings(db)).planSeconds;
   const plan = async (dueOf: (output: NewDough['outputs'][number]) => number, keep: boolean) => {
@@ -105,9 +108,9 @@ export function takePlace(
   return movePlan(db, placed, { ...made, dough: { id: doughId, act: 'added' } });
 }
 
-/** A dough's steps on these machines, with the windows that these lengths of its waits make, minutes by key. */
+/** A dough's steps on these machines, with the windows that its waits have at these times: start and length, minutes by key. */
 type WindowsOf = (
-  lengths: ReadonlyMap<string, { minutes: number }>,
+  times: ReadonlyMap<string, { start: number; minutes: number }>,
   chosen: NonNullable<FeasiblePlan['chosen']>,
 ) => ExpandedDough;
 
@@ -133,7 +136,7 @@ export async function planSettled(
         new Map(
           start.steps.map(({ key }) => {
             const [from, to] = times[taskId(doughId, key)] ?? [0, 0];
-            return [key, { minutes: to - from }];
+            return [key, { start: from, minutes: to - from }];
           }),
         ),
         chosen,

@@ -5,7 +5,7 @@ import { type Excursion, excursions } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
 import { troublesNow } from './exceptions';
 import { houseSettings } from './house';
-import { believed, type PlaceReadings } from './newest-readings';
+import { type PlaceReadings } from './newest-readings';
 import { type Db, rowsOf } from '../db/rows';
 
 /** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
@@ -51,7 +51,11 @@ export async function calls(db: Db, now: number, newest: readonly PlaceReadings[
 /** Places that are outside their limits now, and for how long: only of these the log is read. */
 async function excursionsOf(db: Db, now: number, limited: readonly PlaceReadings[]): Promise<Excursion[]> {
   const outside = limited.filter((one) => {
-    const celsius = believed(one)?.celsius;
+    // Of food that must stay cold the newest counts, whoever has typed what.
+    const celsius = [one.probe, one.typed].reduce(
+      (a, b) => (b && b.at > (a?.at ?? 0) ? b : a),
+      null,
+    )?.celsius;
     const { low, high } = one.limits;
     return celsius !== undefined && ((high !== null && celsius > high) || (low !== null && celsius < low));
   });

@@ -5,6 +5,7 @@ import { ovenDecks } from './decks';
 import { houseSettings, machinePools } from './house';
 import { newestReadings, type PlaceReadings } from './newest-readings';
 import { needlesOf, placesOf, todayOf } from './places';
+import { roomCourses } from './room-outlook';
 import { type Db } from '../db/rows';
 
 /** Hours before and after now in which outages of machines count for a forecast. */
@@ -14,7 +15,8 @@ const HOUR = 3_600_000;
 /** Today's temperatures by readings at hand. */
 export async function todayBy(db: Db, newest: readonly PlaceReadings[], now: number): Promise<Today> {
   const settings = await houseSettings(db);
-  return todayOf(placesOf(newest, now, { probe: settings.probeHolds, typed: settings.typedHolds }));
+  const known = placesOf(newest, now, { probe: settings.probeHolds, typed: settings.typedHolds });
+  return todayOf(known, await roomCourses(db, known, now));
 }
 
 /** The bakery as it is at `now`, as far as forecasts depend on it. */

@@ -243,6 +243,7 @@ function blockWork(
   const whole = mixed.dough + mixed.rollIn;
   return {
     ...{ scheme, blocks, mm: product.piece.cut?.mm ?? 4, wide: cut?.wide ?? null, scrap: scrapOf(outputs) },
+    fat: product.rolledFat ?? 'butter-82',
     ...(rolled.length < outputs.length ? { kept: keptShare(outputs, kg) } : {}),
     weights: blockWeights(whole / blocks, mixed.dough / whole, scheme.scheme),
   };

@@ -30,6 +30,7 @@ export function insertEvidence(
     subject,
     value,
     verdict,
+    taken,
     doughId,
     at,
   }: {
@@ -38,14 +39,27 @@ export function insertEvidence(
     subject: string;
     value: number;
     verdict: string | null;
+    /** Of a rise: how long it was, and how warm in the mean. */
+    taken: { minutes: number; celsius: number } | null;
     doughId: number;
     at: number;
   },
 ) {
   return write(
     db,
-    'INSERT INTO evidence (event_id, kind, subject, value, verdict, dough_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [eventId, kind, subject, value, verdict, doughId, new Date(at)],
+    `INSERT INTO evidence (event_id, kind, subject, value, verdict, minutes, celsius, dough_id, at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      eventId,
+      kind,
+      subject,
+      value,
+      verdict,
+      taken?.minutes ?? null,
+      taken?.celsius ?? null,
+      doughId,
+      new Date(at),
+    ],
   );
 }
 

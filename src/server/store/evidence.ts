@@ -1,3 +1,6 @@
+import type { Settings } from '@/core/bakery/settings';
+import type { Cardinal } from '@/core/ferment/rate';
+import { learnLevain, minutesAt } from '@/core/learning/levain';
 import { learnFromReadings, type Learnt } from '@/core/learning/readings';
 import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
 import type { ProductSpec, Rise, RisePhase } from '@/core/process/route';
@@ -13,6 +16,9 @@ export interface Evidence {
   subject: string;
   value: number;
   verdict: Verdict | null;
+  /** How long it really was, and how warm in the mean, °C: of a rise, where that was kept. */
+  minutes: number | null;
+  celsius: number | null;
   dough: string | null;
   at: number;
   declined: boolean;
@@ -34,12 +40,12 @@ export async function evidence(
   if (wanted.length === 0) return [];
   // The newest of each subject, some steps into an index each: sorting all that a year has brought takes far longer.
   const newest = wanted.map(
-    () => `(SELECT id, kind, subject, value, verdict, dough_id, at FROM evidence
+    () => `(SELECT id, kind, subject, value, verdict, minutes, celsius, dough_id, at FROM evidence
       WHERE kind = ? AND subject = ? AND NOT undone ORDER BY at DESC, id DESC LIMIT ${LOOKED_AT})`,
   );
   const rows = await rowsOf<Omit<Evidence, 'at' | 'declined'> & { at: Date; declined: number }>(
     db,
-    `SELECT e.id, e.kind, e.subject, e.value, e.verdict, d.name AS dough, e.at,
+    `SELECT e.id, e.kind, e.subject, e.value, e.verdict, e.minutes, e.celsius, d.name AS dough, e.at,
        COALESCE((SELECT w.declined FROM evidence_word w WHERE w.evidence_id = e.id ORDER BY w.id DESC LIMIT 1), 0) AS declined
      FROM (${newest.join(' UNION ALL ')}) e LEFT JOIN dough d ON d.id = e.dough_id
      ORDER BY e.at, e.id`,
@@ -64,19 +70,41 @@ export const mixSubject = (mixer: string, formulaId: number) => `${mixer}/${form
 
 /** What is known of a product's reference time in a phase: before and after its evidence. */
 export function learntReference(rise: Rise, all: readonly Evidence[], subject: string): Learnt {
-  const judged = counting(all, subject).flatMap(({ value, verdict }) =>
-    verdict ? [{ minutes: value, verdict }] : [],
-  );
+  const { cardinal, celsius: reference } = rise;
+  const judged = counting(all, subject).flatMap(({ value, minutes, celsius, verdict }) => {
+    if (!verdict) return [];
+    // Looked at before anything was learnt of how its levain goes: it is reckoned anew by what is known now.
+    const again = cardinal && minutes !== null && celsius !== null;
+    return [{ minutes: again ? minutesAt(cardinal, minutes, celsius, reference) : value, verdict }];
+  });
   return learnFromVerdicts(rise.minutes, judged);
+}
+
+/**
+ * How fast the levain of this house is at each temperature: as it is set, and as rises of all its products have looked. Only of
+ * levain it is kept how long a rise was and how warm.
+ */
+export function learntLevain(
+  { levainLowest, levainBest, levainHighest }: Settings,
+  all: readonly Evidence[],
+): Cardinal {
+  const sets = [...new Set(all.map(({ subject }) => subject))].map((subject) =>
+    counting(all, subject).flatMap(({ minutes, celsius, verdict }) =>
+      verdict && minutes !== null && celsius !== null ? [{ minutes, celsius, verdict }] : [],
+    ),
+  );
+  return learnLevain({ lowest: levainLowest, best: levainBest, highest: levainHighest }, sets);
 }
 
 /** A product whose rises take the times that this house has learnt. */
 export function withLearnt<P extends ProductSpec & { productId: number }>(
   product: P,
   all: readonly Evidence[],
+  levain: Cardinal,
 ): P {
   const rises = Object.entries(product.rises ?? {}) as [RisePhase, Rise][];
-  const learnt = rises.map(([phase, rise]) => {
+  const learnt = rises.map(([phase, set]) => {
+    const rise: Rise = set.yeast === 'levain' ? { ...set, cardinal: levain } : set;
     const subject = referenceSubject(product.productId, phase);
     const any = all.some((one) => one.subject === subject && !one.declined);
     return [phase, any ? { ...rise, minutes: learntReference(rise, all, subject).mean } : rise] as const;

@@ -1,5 +1,7 @@
 import type { PlaceLimits } from '@/core/climate/excursions';
 import type { Place } from '@/core/heat/places';
+import { MINUTE } from '@/core/time/local';
+import { houseSettings } from './house';
 import { type Db, rowsOf, type SqlValue } from '../db/rows';
 
 /** One reading of a place. */
@@ -22,6 +24,8 @@ export interface PlaceReadings {
   probe: PlaceReading | null;
   typed: PlaceReading | null;
   doubted: PlaceReading | null;
+  /** What the house reckons with: the newest of them; what was typed counts for a while though the probe has spoken since. */
+  counts: PlaceReading | null;
 }
 
 type PlaceRow = PlaceReadings['place'] & Pick<PlaceLimits, 'low' | 'high' | 'minutes'>;
@@ -54,21 +58,28 @@ export async function newestReadings(db: Db, now: number): Promise<PlaceReadings
      FROM (${asked.map(() => NEWEST).join(' UNION ALL ')}) r LEFT JOIN person p ON p.id = r.person_id`,
     asked.flat(),
   );
+  const outlasts = (await houseSettings(db)).typedOutlasts * MINUTE;
   const said = rows.map(({ at, ...row }) => ({ ...row, at: at.getTime() }));
   return places.map(({ low, high, minutes, inDough, ...place }) => {
     const find = (source: PlaceReading['source'], doubted: boolean) =>
       said.find(
         (one) => one.place === place.id && one.source === source && (one.doubt !== null) === doubted,
       ) ?? null;
+    const heard = { probe: find('probe', false), typed: find('typed', false) };
     return {
       place: { ...place, inDough: inDough === 1 },
       limits: { place: place.id, label: place.label, low, high, minutes },
-      ...{ probe: find('probe', false), typed: find('typed', false), doubted: find('probe', true) },
+      ...{ ...heard, doubted: find('probe', true), counts: counting(heard, now, outlasts) },
     };
   });
 }
 
-/** The newest that is believed, whoever said it. */
-export function believed({ probe, typed }: Pick<PlaceReadings, 'probe' | 'typed'>): PlaceReading | null {
-  return probe && typed ? (probe.at >= typed.at ? probe : typed) : (probe ?? typed);
+/** Which of two counts: what was typed last outlasts newer readings of the probe for so long, ms. */
+export function counting(
+  { probe, typed }: Pick<PlaceReadings, 'probe' | 'typed'>,
+  now: number,
+  outlasts: number,
+): PlaceReading | null {
+  if (!probe || !typed) return probe ?? typed;
+  return typed.at > probe.at || now - typed.at < outlasts ? typed : probe;
 }

@@ -2,9 +2,11 @@ import type { Board } from '@/core/wire/board';
 import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/forecast/windows';
 import { houseNow } from './clock';
+import { roomCourses } from './room-outlook';
 import { houseSettings } from './house';
-import { believed, newestReadings, type PlaceReadings } from './newest-readings';
-import { coded } from '@/core/codes/coded';
+import { newestReadings, type PlaceReadings } from './newest-readings';
+import { coded, type Coded } from '@/core/codes/coded';
+import type { RoomCourse } from '@/core/climate/room-course';
 import { type Db, rowsOf } from '../db/rows';
 
 const HOUR = 3_600_000;
@@ -25,7 +27,7 @@ export function placesOf(
     .filter(({ place }) => !place.inDough)
     .map((one) => {
       const { id, label, kind, purpose, usual, lowest, highest } = one.place;
-      const good = believed(one);
+      const good = one.counts;
       const doubted = one.doubted && one.doubted.at >= (good?.at ?? 0) ? one.doubted.doubt : null;
       const age = good ? (now - good.at) / HOUR : Infinity;
       const fresh = good !== null && age <= holds[good.source];
@@ -38,15 +40,21 @@ export function placesOf(
               ...{ source: good.source, by: good.by },
             }
           : null,
-        remark: doubted ?? (fresh ? null : silent),
+        remark: doubted ?? (fresh ? toldRemark(one) : silent),
       };
     });
+}
+
+/** That what somebody typed counts though the probe says otherwise. */
+function toldRemark({ counts, probe }: PlaceReadings): Coded | null {
+  if (counts?.source !== 'typed' || !probe || probe.at <= counts.at) return null;
+  return coded('rooms.toldCounts', { probe: { celsius: probe.celsius } });
 }
 
 /** The latest believed reading of each place that has one. */
 export function latestOf(newest: readonly PlaceReadings[]): Board['places'] {
   return newest.flatMap((one) => {
-    const said = one.place.inDough ? null : believed(one);
+    const said = one.place.inDough ? null : one.counts;
     if (!said) return [];
     const { id, label } = one.place;
     return [{ place: id, label, celsius: said.celsius, humidity: said.humidity, at: said.at }];
@@ -63,22 +71,30 @@ export function roomsOf(newest: readonly PlaceReadings[]): Board['rooms'] {
 /** Needles with what each last said. */
 export function needlesOf(newest: readonly PlaceReadings[]): Board['needles'] {
   return newest.flatMap((one) => {
-    const said = believed(one);
+    const said = one.counts;
     const { id, label, inDough } = one.place;
     return inDough ? [{ id, label, celsius: said?.celsius ?? null, at: said?.at ?? 0 }] : [];
   });
 }
 
-/** Temperatures to reckon with today: read where there is a reading, usual elsewhere. */
-export function todayOf(known: readonly Place[]): Today {
+/** Temperatures to reckon with: read where there is a reading, usual elsewhere; rooms with how they are expected to go on. */
+export function todayOf(
+  known: readonly Place[],
+  courses: ReadonlyMap<string, RoomCourse> = new Map(),
+): Today {
   return Object.fromEntries(
-    known.map(({ id, kind, usual, reading }) => [id, { kind, celsius: reading?.celsius ?? usual }]),
+    known.map(({ id, kind, usual, reading }) => {
+      const course = courses.get(id);
+      return [id, { kind, celsius: reading?.celsius ?? usual, ...(course ? { course } : {}) }];
+    }),
   );
 }
 
 /** Today's temperatures, as the house's clock has it. */
 export async function today(db: Db): Promise<Today> {
-  return todayOf(await places(db, await houseNow(db)));
+  const now = await houseNow(db);
+  const known = await places(db, now);
+  return todayOf(known, await roomCourses(db, known, now));
 }
 
 /** Whether the house has this place, as one where dough stands or as a probe that goes into it. */

@@ -7,8 +7,10 @@ import type { ProductSpec } from '@/core/process/route';
 import { formulaRef } from '@/core/formula/parts';
 import { dressingAllergens, inLabelOrder } from '@/core/shaping/dressing';
 import { formulasIn } from '@/core/shaping/needs';
+import { rollInFat } from '@/core/process/rolled-fat';
 import { json } from '../db/json';
-import { evidence, withLearnt } from './evidence';
+import { evidence, learntLevain, withLearnt } from './evidence';
+import { houseSettings } from './house';
 import { formulaBodies, ingredientsAndFormulas, mixedShare } from './formulas';
 import { schemeVersions } from './schemes';
 import { type Db, rowsOf } from '../db/rows';
@@ -54,6 +56,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
     evidence(db, 'reference'),
     ingredientsAndFormulas(db),
   ]);
+  const levain = learntLevain(await houseSettings(db), learnt);
   return rows.map(({ body, schemeVersionId, ...row }) => {
     const own = json<ProductBody>(body);
     const formula = formulas.get(row.formulaVersionId);
@@ -70,6 +73,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
       // “Turn 2” of a product is the second turn of its scheme.
       route: { ...own.route, dough: laminate(own.route.dough, scheme?.scheme ?? null) },
       mixed: formula ? mixedShare(formula) : 1,
+      rolledFat: formula ? rollInFat(formula, book) : ('butter-82' as const),
       yeastShare: yeast,
       undeclared: [
         ...(formula ? undeclaredIn(formula, book) : []),
@@ -81,7 +85,7 @@ async function known(db: Db, rows: ProductRow[]): Promise<ProductVersion[]> {
         ...beside.flatMap(({ allergens }) => allergens),
       ]),
     };
-    return withLearnt(product, learnt);
+    return withLearnt(product, learnt, levain);
   });
 }
 

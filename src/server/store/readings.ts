@@ -1,3 +1,4 @@
+import type { PlaceKind } from '@/core/heat/places';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 /** What a place is called, between what its temperature can be, and what was read last. */
@@ -35,9 +36,9 @@ export async function saveTypedReading(
 
 /** What a place is called, and between what its temperature can be. */
 export function placeBounds(db: Db, place: string) {
-  return rowOf<{ label: string; lowest: number; highest: number }>(
+  return rowOf<{ label: string; kind: PlaceKind; lowest: number; highest: number }>(
     db,
-    'SELECT label, lowest, highest FROM place WHERE id = ?',
+    'SELECT label, kind, lowest, highest FROM place WHERE id = ?',
     [place],
   );
 }

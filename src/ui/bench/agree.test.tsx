@@ -99,7 +99,14 @@ describe('butter that is no block', () => {
   const work = (name: string) => {
     const item = itemOf([], 'lock-in');
     const lamination = {
-      ...{ blocks: 1, mm: 4, wide: null, scrap: 0, weights: { dough: 3200, fat: 840 } },
+      ...{
+        blocks: 1,
+        mm: 4,
+        wide: null,
+        scrap: 0,
+        fat: 'butter-82' as const,
+        weights: { dough: 3200, fat: 840 },
+      },
       scheme: { versionId: 1, name, scheme: usualScheme(name) },
     };
     show(

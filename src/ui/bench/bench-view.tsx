@@ -112,6 +112,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               machines={board.machines}
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
+              today={board.today}
               doubt={doubtOf(chosen, doughs, board.machines, now)}
               together={together(chosen, [...lists.next, ...mine], now)}
             />

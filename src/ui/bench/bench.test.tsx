@@ -46,6 +46,7 @@ describe('the card of what is to do', () => {
       machines={ONE_OF_EACH.machines}
       scale={null}
       doubt={doubt}
+      today={{}}
     />
   );
 

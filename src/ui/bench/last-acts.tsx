@@ -1,13 +1,26 @@
 'use client';
 
-import { lastActs } from '@/core/record/undo';
+import type { Person } from '@/core/bakery/people';
+import type { DoughForecast } from '@/core/forecast/forecast';
+import type { FloorEvent, Recording } from '@/core/record/events';
+import { lastActs, undoOf } from '@/core/record/undo';
 import { mayUndo } from '@/core/shopfloor/rights';
 import { clockTime, MINUTE } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { aboutTap } from '../live/tap-words';
-import { undoOf, type UndoProps } from './undo-last';
+
+export interface UndoProps {
+  record: (recording: Recording) => Promise<void>;
+  events: readonly FloorEvent[];
+  doughs: readonly DoughForecast[];
+  /** Whoever is at the tablet. */
+  me: Person;
+  people: readonly Person[];
+  zone: string;
+  now: number;
+}
 
 /** How far back, and how many: a slip is seen soon, or not in this list. */
 const SHOWN = { minutes: 240, most: 15 };

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Coded } from '@/core/codes/coded';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { cutsShort } from '@/core/forecast/early';
+import type { Today } from '@/core/forecast/windows';
 import type { EventBody, Recording } from '@/core/record/events';
 import type { OutputRecord } from '@/core/record/dough';
 import { countTurns } from '@/core/record/turns';
@@ -33,10 +34,15 @@ const NowSheets = dynamic(() => import('./now-sheets').then((module) => module.N
 const StepAmounts = dynamic(() => import('./step-amounts').then((module) => module.StepAmounts), {
   ssr: false,
 });
+const WarmWarning = dynamic(() => import('./warm-warning').then((module) => module.WarmWarning), {
+  ssr: false,
+});
 const RackWork = dynamic(() => import('./rack-work').then((module) => module.RackWork), { ssr: false });
 const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => module.EarlierSheet), {
   ssr: false,
 });
+/** Steps that a warm room spoils, and those right before them. */
+const MAY_BE_WARM: readonly string[] = ['butter', 'temper', 'lock-in', 'turn'];
 const HAS_PANEL: readonly string[] = ['mix', 'lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
 
 interface Props {
@@ -50,6 +56,8 @@ interface Props {
   machines: readonly Machine[];
   outputs: readonly OutputRecord[];
   scale: number | null;
+  /** Places of the house as they are and go on. */
+  today: Today;
   /** What can be done in one go with it. */
   together: readonly AgendaItem[];
   /** What is asked before it goes into the oven; null where nothing is. */
@@ -88,6 +96,9 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
         doubt={running ? null : props.doubt}
         onTemperature={() => setSheet('temperature')}
       />
+      {MAY_BE_WARM.includes(step.step.kind) && state.status !== 'done' && (
+        <WarmWarning {...{ dough, step, now, zone }} today={props.today} />
+      )}
       {HAS_PANEL.includes(step.step.kind) && (
         <div className="mt-2">
           <WorkPanel

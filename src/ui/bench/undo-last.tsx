@@ -3,32 +3,14 @@
 import { Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Person } from '@/core/bakery/people';
-import type { DoughForecast } from '@/core/forecast/forecast';
-import type { FloorEvent, Recording } from '@/core/record/events';
-import { lastUndoable } from '@/core/record/undo';
+import { lastUndoable, undoOf } from '@/core/record/undo';
 import { clockTime, MINUTE } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { aboutTap } from '../live/tap-words';
+import type { UndoProps } from './last-acts';
 
 const LastActs = dynamic(() => import('./last-acts').then((module) => module.LastActs), { ssr: false });
-
-export interface UndoProps {
-  record: (recording: Recording) => Promise<void>;
-  events: readonly FloorEvent[];
-  doughs: readonly DoughForecast[];
-  /** Whoever is at the tablet. */
-  me: Person;
-  people: readonly Person[];
-  zone: string;
-  now: number;
-}
-
-/** What is recorded to take an event back. */
-export const undoOf = ({ doughId, stepKey, id }: FloorEvent): Recording => ({
-  ...{ doughId, stepKey, kind: 'undo', undoes: id },
-});
 
 /** Takes back the last act of whoever is at the tablet, or one of the team's. */
 export function UndoLast(props: UndoProps) {

@@ -42,7 +42,7 @@ describe('a tablet that reads Fahrenheit', () => {
     show(
       <>
         <NowCard
-          {...{ item: itemOf([], 'mix'), outputs: [output()], together: [], doubt: null }}
+          {...{ item: itemOf([], 'mix'), outputs: [output()], together: [], doubt: null, today: {} }}
           now={0}
           zone="UTC"
           record={() => Promise.resolve()}

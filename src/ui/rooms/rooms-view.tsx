@@ -2,7 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { type ComponentProps, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { misfits } from '@/core/schedule/misfit';
@@ -17,12 +17,21 @@ import { useMinute } from '../live/clock';
 import { send } from '../live/command';
 import { useFloor } from '../live/floor';
 import { useUnits } from '../live/units';
+import { DaysAhead } from './days-ahead';
 import { FollowDough } from './follow-dough';
 import { UnitChoices } from './unit-choices';
 import { temperatureColour } from '../thread/temperature';
 
+interface Props {
+  places: Place[];
+  board: Board;
+  person: Person;
+  /** What is known of the days ahead. */
+  ahead: Pick<ComponentProps<typeof DaysAhead>, 'told' | 'weatherUntil'>;
+}
+
 /** What is warm and cold today, and which waits of the plan no longer fit it. */
-export function RoomsView({ places, board, person }: { places: Place[]; board: Board; person: Person }) {
+export function RoomsView({ places, board, person, ahead }: Props) {
   const say = useWords();
 
   const now = useMinute();
@@ -42,6 +51,12 @@ export function RoomsView({ places, board, person }: { places: Place[]; board: B
             <PlaceRow key={place.id} place={place} now={now} zone={zone} />
           ))}
         </ul>
+        <DaysAhead
+          rooms={places.filter(({ kind, purpose }) => kind === 'room' && purpose === 'dough')}
+          courses={board.today}
+          {...ahead}
+          zone={zone}
+        />
         <UnitChoices />
       </section>
       <section aria-label={say('rooms.waitsThatNoLongerFit')} className="bg-ground p-5">

@@ -31,7 +31,9 @@ const place = (more: Partial<Place> = {}): Place => ({
   ...more,
 });
 const reading = { celsius: 5.4, humidity: null, at: 50 * MIN, source: 'probe', by: null } as const;
-const rooms = (places: Place[]) => <RoomsView places={places} board={board} person={jonas} />;
+const rooms = (places: Place[]) => (
+  <RoomsView places={places} board={board} person={jonas} ahead={{ told: [], weatherUntil: null }} />
+);
 const rowOf = (name: string) =>
   within(
     within(screen.getByRole('region', { name: 'Temperatures today' }))

@@ -19,7 +19,11 @@ export function LevainTool({ rise, room, zone }: { rise: Rise; room: number; zon
   const [celsius, seed] = [read.celsius('room'), read.number('seed')];
   // A levain fed with more seed has less far to go: time as one over the share of seed, within half and double.
   const share = Math.min(2, Math.max(0.5, seed / 20));
-  const fermentation = { cardinal: LEVAIN, celsius: rise.celsius, minutes: rise.minutes / share };
+  const fermentation = {
+    cardinal: rise.cardinal ?? LEVAIN,
+    celsius: rise.celsius,
+    minutes: rise.minutes / share,
+  };
   const flat = [{ minute: 0, celsius }];
   const reached = (progress: number) =>
     Number.isNaN(celsius) || !(seed > 0) ? null : minuteReached(fermentation, flat, { target: progress });

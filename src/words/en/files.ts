@@ -16,6 +16,10 @@ export const files = {
   theIngredientHasNoName: 'The ingredient has no name.',
   wasNotUnderstood: '“{unread}” was not understood.',
   thereAreNoIngredientsIn: 'There are no ingredients in it.',
+  weatherNeedsTimeAndTemperature:
+    'A weather file names a column for the time and one for the temperature in its heading.',
+  weatherLineIsNotRead: 'Line {line} has no time such as 2026-07-01T14:00, or no temperature.',
+  weatherHasNoHours: 'There are no hours in it.',
   theFileIsTooLong: 'The file is too long; 2 million characters at most.',
   theFileIsNotIn: 'The file is not in UTF-8; save it as CSV UTF-8 and read it again.',
   nobodyIsNamedAsCustomer: 'Nobody is named as customer.',

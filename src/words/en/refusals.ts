@@ -214,6 +214,8 @@ export const refusals = {
   theHouseHasNoSuchPlace2: 'The house has no such {isKind, select, true {place} other {needle}}.',
   isNotInTheOven: '{label} is not in the oven.',
   theBakeryHasNoSuchOven: 'The bakery has no such oven.',
+  roomDayIsSoon: 'Say it of today or one of the next {days} days.',
+  coolestAboveWarmest: 'The coolest is above the warmest.',
   deckIsFull: 'Deck {deck} is full: {name} is on it. Choose another, or say where {name} is.',
   theHasDecks: 'The {label} has {decks} decks.',
   hasNoPiecesToCount: '{label} has no pieces to count.',

@@ -3,6 +3,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { board } from '@/server/store/board';
 import { places } from '@/server/store/places';
+import { roomDays, weatherUntil } from '@/server/store/room-outlook';
 import { WordsOf } from '@/ui/kit/words-of';
 import { RoomsView } from '@/ui/rooms/rooms-view';
 
@@ -11,12 +12,17 @@ export const metadata = titled('titles.rooms');
 export default async function RoomsPage() {
   const { person, now } = await housePage('/rooms');
   const db = pool();
-  const [known, doughs] = await Promise.all([places(db, now), board(db, now, 0)]);
+  const [known, doughs, told, until] = await Promise.all([
+    places(db, now),
+    board(db, now, 0),
+    roomDays(db, now),
+    weatherUntil(db, now),
+  ]);
   return (
     <WordsOf
       areas={['cutting', 'drift', 'heat', 'lamination', 'oven', 'remarks', 'rooms', 'shaping', 'steps']}
     >
-      <RoomsView places={known} board={doughs} person={person} />
+      <RoomsView places={known} board={doughs} person={person} ahead={{ told, weatherUntil: until }} />
     </WordsOf>
   );
 }
