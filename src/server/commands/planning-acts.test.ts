@@ -104,10 +104,10 @@ describe('a step that a planner moves', () => {
   });
 
   it('is refused where nobody is there, and by who may not plan', async () => {
-    const step = await openStep(10, 'mix');
+    const step = await openStep(8, 'mix');
     // Nobody is there between nine in the evening and one at night.
     const start = Date.parse('2026-11-20T22:30:00+01:00');
-    const input = { doughId: 10, key: step.key, start, basis: await basis() };
+    const input = { doughId: 8, key: step.key, start, basis: await basis() };
     const before = await times();
     expect((await refusal(runCommand('move-step', mara, input))).message).toMatch(
       /no place for it at Fri 22:30: nobody is there/,

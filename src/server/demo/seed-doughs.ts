@@ -112,7 +112,15 @@ async function planAmid(
   const begin = isJustOrdered ? Math.ceil((house.now - house.tuesday) / MINUTE) : 0;
   const { expanded, solution } = await planSettled(
     id,
-    (steps) => settleWindows(base, risesOf(outputs), temperatures, { ...NO_OBSERVATIONS, steps }),
+    (times) => {
+      const steps = new Map(
+        [...times].map(([key, { start, minutes }]) => [
+          key,
+          { minutes, from: house.tuesday + start * MINUTE },
+        ]),
+      );
+      return settleWindows(base, risesOf(outputs), temperatures, { ...NO_OBSERVATIONS, steps });
+    },
     (settled) => {
       const frame = { ...house.frame, name, now: begin };
       const problem = planProblem(frame, [{ id, expanded: settled, promises }], placed);
