@@ -26,23 +26,23 @@ const table = (celsius: number, minutes: number): Stay => ({
 });
 
 /**
- * Minutes in a room of so many °C until its butter is warmer than it rolls best; null where that never comes. Both faces take
+ * Minutes in a room of so many °C until its butter is too soft to be rolled; null where that never comes. Both faces take
  * heat: a table that is rolled on is warm.
  */
-export function bestFor({ mm, fatFraction, celsius, fat }: RolledSheet, room: number): number | null {
-  const best = WORKABLE[fat].best[1];
-  if (celsius >= best) return 0;
-  if (room <= best) return null;
+export function firmFor({ mm, fatFraction, celsius, fat }: RolledSheet, room: number): number | null {
+  const { high } = WORKABLE[fat];
+  if (celsius >= high) return 0;
+  if (room <= high) return null;
   const warming = blockCourse({ mm, fatFraction, celsius }, [table(room, HORIZON)]);
-  return minutesUntil(warming, warming.core, best);
+  return minutesUntil(warming, warming.core, high);
 }
 
 /**
- * The warmest room in which it can be rolled while its butter is at its best, to half a degree: higher for a fat that
+ * The warmest room in which it can be rolled while its butter is firm, to half a degree: higher for a fat that
  * rolls warmer, for a thicker sheet and for quicker work.
  */
 export function warmestRoom(sheet: RolledSheet): number {
-  const holds = (room: number) => (bestFor(sheet, room) ?? Infinity) >= sheet.work;
+  const holds = (room: number) => (firmFor(sheet, room) ?? Infinity) >= sheet.work;
   let [low, high]: [number, number] = [...ROOMS];
   if (!holds(low)) return low;
   while (high - low > 0.5) {

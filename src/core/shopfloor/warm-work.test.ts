@@ -19,14 +19,14 @@ const warm = (room: number, key = 'lock-in', of = dough) => warmWork(of, step(ke
 
 describe('a room that is too warm to laminate in', () => {
   it('is warned of before the lock-in and at each turn, above what this butter takes', () => {
-    const hot = warm(31);
-    expect(hot?.room).toBe(31);
-    expect(hot?.best).toBeLessThan(hot?.work ?? 0);
-    expect(hot?.limit).toBeLessThan(31);
-    expect(warm(31, 'butter')).toEqual(hot);
-    expect(warm(38, 'turn-1')?.best).toBeLessThan(warm(38, 'lock-in')?.work ?? 0);
+    const hot = warm(36);
+    expect(hot?.room).toBe(36);
+    expect(hot?.firm).toBeLessThan(hot?.work ?? 0);
+    expect(hot?.limit).toBeLessThan(36);
+    expect(warm(36, 'butter')).toEqual(hot);
+    expect(warm(42, 'turn-1')?.firm).toBeLessThan(warm(42, 'lock-in')?.work ?? 0);
     expect(warm((hot?.limit ?? 0) - 0.5)).toBeNull();
-    expect(warm(31, 'mix')).toBeNull();
+    expect(warm(36, 'mix')).toBeNull();
   });
 
   it('depends on the product: what is hot for butter is not for margarine', () => {
@@ -40,7 +40,7 @@ describe('a room that is too warm to laminate in', () => {
   });
 
   it('is helped by the freezer, by smaller parts and by a cooler hour, with what each costs', () => {
-    const room = (warm(31)?.limit ?? 0) + 2;
+    const room = (warm(36)?.limit ?? 0) + 3;
     const ways = warm(room)?.ways ?? [];
     expect(ways.map(({ kind }) => kind)).toEqual(['freezer', 'parts']);
     const [freezer, parts] = ways;
@@ -48,8 +48,8 @@ describe('a room that is too warm to laminate in', () => {
     expect(parts).toMatchObject({ kind: 'parts', parts: 2 });
     // Cooler from some hour on: that is offered, the first of them.
     const start = step('lock-in').start;
-    const cooler = Array.from({ length: 40 }, (_, hour) => (hour * HOUR > start + 5 * HOUR ? 18 : 31));
-    const later = warmWork(dough, step('lock-in'), today(31, cooler), 0)?.ways.find(
+    const cooler = Array.from({ length: 40 }, (_, hour) => (hour * HOUR > start + 5 * HOUR ? 18 : 36));
+    const later = warmWork(dough, step('lock-in'), today(36, cooler), 0)?.ways.find(
       ({ kind }) => kind === 'later',
     );
     expect(later).toMatchObject({ kind: 'later', celsius: 18 });
@@ -57,7 +57,7 @@ describe('a room that is too warm to laminate in', () => {
 
   it('reckons with what the room is expected to have by then, not with what it has now', () => {
     const cool = Array.from({ length: 40 }, () => 18);
-    expect(warmWork(dough, step('lock-in'), today(33, cool), 0)).toBeNull();
+    expect(warmWork(dough, step('lock-in'), today(38, cool), 0)).toBeNull();
   });
 
   it('is nobody’s business when it is rolled', () => {
@@ -67,6 +67,6 @@ describe('a room that is too warm to laminate in', () => {
         did('finish', key, 20 * i + 9),
       ]),
     );
-    expect(warm(33, 'lock-in', rolled)).toBeNull();
+    expect(warm(38, 'lock-in', rolled)).toBeNull();
   });
 });

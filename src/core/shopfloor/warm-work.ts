@@ -1,12 +1,12 @@
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { during, type PlaceNow, type Today } from '../forecast/windows';
 import { fractionOf } from '../lamination/scheme';
-import { bestFor, chillTo, type RolledSheet, warmestRoom } from '../lamination/warm-room';
+import { firmFor, chillTo, type RolledSheet, warmestRoom } from '../lamination/warm-room';
 import { MINUTE, type Instant } from '../time/local';
 
 /** What helps where a room is too warm to roll in, with what it costs. */
 export type WarmWay =
-  /** So many minutes in the freezer before; the butter then stays at its best for so long. */
+  /** So many minutes in the freezer before; the butter then stays firm for so long. */
   | { kind: 'freezer'; minutes: number; then: number }
   /** So many parts, one on the table while the others are in the cold; a part takes so long. */
   | { kind: 'parts'; parts: number; minutes: number }
@@ -17,10 +17,10 @@ export type WarmWay =
 export interface WarmWork {
   /** What the room has, or is expected to have, while it is rolled, °C. */
   room: number;
-  /** The warmest room in which this dough can be rolled at its best, °C. */
+  /** The warmest room in which this dough can be rolled while its butter is firm, °C. */
   limit: number;
-  /** Minutes that its butter stays at its best there, and that the work takes. */
-  best: number;
+  /** Minutes that its butter stays firm there, and that the work takes. */
+  firm: number;
   work: number;
   ways: WarmWay[];
 }
@@ -69,21 +69,24 @@ export function warmWork(
     fat: work.fat,
     work: minutes,
   };
-  const best = bestFor(sheet, celsius);
-  if (best === null || best >= minutes) return null;
+  const firm = firmFor(sheet, celsius);
+  if (firm === null || firm >= minutes) return null;
   const limit = warmestRoom(sheet);
   return {
-    ...{ room: celsius, limit, best: Math.floor(best), work: Math.round(minutes) },
+    ...{ room: celsius, limit, firm: Math.floor(firm), work: Math.round(minutes) },
     ways: waysOut(sheet, celsius, { today, room, limit, start, minutes: onTable }),
   };
 }
 
-/** Minutes of work from a step until the dough is in the cold again: lock-in and first turn go on without a rest. */
+/** At the lock-in a block is several times as thick as a sheet, and takes up so much less heat in a minute. */
+const THICK = 0.5;
+
+/** Minutes of work from a step until the dough is in the cold again, as minutes of a thin sheet: lock-in and first turn go on without a rest. */
 function minutesOnTable(steps: readonly StepForecast[], first: StepForecast): number {
   let minutes = 0;
   for (const { step, target } of steps.slice(steps.indexOf(first))) {
     if (!(ROLLED as readonly string[]).includes(step.kind)) break;
-    minutes += target;
+    minutes += step.kind === 'lock-in' ? THICK * target : target;
   }
   return minutes;
 }
@@ -96,9 +99,9 @@ function waysOut(
   const ways: WarmWay[] = [];
   const freezer = placeOf(at.today, 'freezer', 'blast');
   const chill = freezer && chillTo(sheet, FROM_FREEZER, freezer.celsius);
-  const then = Math.floor(bestFor({ ...sheet, celsius: FROM_FREEZER }, celsius) ?? sheet.work);
+  const then = Math.floor(firmFor({ ...sheet, celsius: FROM_FREEZER }, celsius) ?? sheet.work);
   if (chill && then > sheet.work * WORTH) ways.push({ kind: 'freezer', minutes: chill, then });
-  const parts = Math.ceil(sheet.work / Math.max(1, bestFor(sheet, celsius) ?? 1));
+  const parts = Math.ceil(sheet.work / Math.max(1, firmFor(sheet, celsius) ?? 1));
   if (parts <= MOST_PARTS) ways.push({ kind: 'parts', parts, minutes: Math.ceil(sheet.work / parts) });
   for (let hour = 1; hour <= LATER; hour++) {
     const from = at.start + hour * 60 * MINUTE;

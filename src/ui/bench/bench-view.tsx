@@ -6,10 +6,7 @@ import { useState } from 'react';
 import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
 import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
-import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
-import { ovenLoads } from '@/core/shopfloor/oven-loads';
-import { loadBehind, ovenDoubt } from '@/core/shopfloor/oven-room';
 import { together } from '@/core/shopfloor/together';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
@@ -18,11 +15,11 @@ import { useAtTablet } from '../live/at-tablet';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
+import type { loadDoubt } from './load-doubt';
 import { NextList } from './next-list';
 import { NowCard } from './now-card';
 import { benchWords, useBenchFor, WhoseBench } from './whose-bench';
 import { WaitingLanes } from './waiting-lanes';
-import { UndoLast } from './undo-last';
 
 // Comes when somebody looks at a wait; the work at hand must be there first.
 const WaitCard = dynamic(() => import('./wait-card').then((module) => module.WaitCard), {
@@ -30,21 +27,15 @@ const WaitCard = dynamic(() => import('./wait-card').then((module) => module.Wai
   loading: () => <p className="h-96" />,
 });
 
+// Under the card: what is tapped next must be there first.
+const UndoLast = dynamic(() => import('./undo-last').then((module) => module.UndoLast), { ssr: false });
+
 const takenBy = (items: readonly AgendaItem[], who: number | null) =>
   items.filter(({ state }) => state.takenBy === who);
 
-/** What is asked before a load goes into its oven. */
-function doubtOf(
-  { dough, step }: AgendaItem,
-  doughs: readonly DoughForecast[],
-  machines: Board['machines'],
-  now: number,
-) {
-  if (step.step.kind !== 'load') return null;
-  const { coming, in: inside } = ovenLoads(doughs, now);
-  const load = loadBehind(dough, step, coming);
-  return load && ovenDoubt(load, inside, machines);
-}
+/** Its sums come with the first load that somebody puts in: no other step asks. */
+const doubtOf = async (item: AgendaItem, at: Parameters<typeof loadDoubt>[1]) =>
+  (await import('./load-doubt')).loadDoubt(item, at);
 
 /** What this baker does now, what comes next, and what rests and rises by itself. */
 function BenchView({ board, person: signedIn }: { board: Board; person: Person }) {
@@ -113,7 +104,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               outputs={board.doughs.find(({ id }) => id === chosen.dough.id)?.outputs ?? []}
               scale={board.scale?.grams ?? null}
               today={board.today}
-              doubt={doubtOf(chosen, doughs, board.machines, now)}
+              doubt={() => doubtOf(chosen, { doughs, machines: board.machines, now })}
               together={together(chosen, [...lists.next, ...mine], now)}
             />
           ) : (

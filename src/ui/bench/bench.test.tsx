@@ -45,7 +45,7 @@ describe('the card of what is to do', () => {
       rolling={ROLLING}
       machines={ONE_OF_EACH.machines}
       scale={null}
-      doubt={doubt}
+      doubt={() => Promise.resolve(doubt)}
       today={{}}
     />
   );
@@ -65,7 +65,7 @@ describe('the card of what is to do', () => {
     const full = coded('oven.noRoom', { oven: 'Oven', held: 6, capacity: 9, trays: 6 });
     const { user } = show(asking(full, itemOf([], '5.1.load'), told));
     await user.click(screen.getByRole('button', { name: 'Start load' }));
-    expect(screen.getByRole('alert').textContent).toContain('6 of 9 trays are in Oven');
+    expect((await screen.findByRole('alert')).textContent).toContain('6 of 9 trays are in Oven');
     expect(told).not.toHaveBeenCalled();
     await user.click(screen.getByRole('button', { name: 'Start anyway' }));
     expect(told).toHaveBeenCalledTimes(1);
@@ -115,7 +115,7 @@ describe('the card of what is to do', () => {
     const told = telling();
     const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));
     await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
-    expect(screen.getByRole('alert').textContent).toContain('retard not ready before Thu 08:15');
+    expect((await screen.findByRole('alert')).textContent).toContain('retard not ready before Thu 08:15');
     expect(told).not.toHaveBeenCalled();
     await user.click(screen.getByRole('button', { name: 'Not yet' }));
     expect(screen.queryByRole('alert')).toBeNull();
@@ -161,7 +161,7 @@ describe('the card of what is to do', () => {
     const typed = await screen.findByRole('textbox');
     await user.type(typed, 'warm');
     await user.click(screen.getByRole('button', { name: 'Tell it' }));
-    expect(screen.getByRole('alert').textContent).toContain('That is not a temperature.');
+    expect((await screen.findByRole('alert')).textContent).toContain('That is not a temperature.');
     await user.clear(typed);
     await user.type(typed, '77 F');
     await user.click(screen.getByRole('button', { name: 'Tell it' }));

@@ -20,7 +20,7 @@ interface Props {
   /** The wait that would be cut short by starting now; null where none is. */
   short: ReturnType<typeof cutsShort>;
   /** What else is asked before it is started: that the oven is full, or at another temperature. */
-  doubt: Coded | null;
+  doubt: (() => Promise<Coded | null>) | null;
   tell: (part: EventBody) => void;
   onTemperature: () => void;
   /** Of several blocks the one in hand. */
@@ -42,26 +42,27 @@ export function NowAct({ item, now, zone, short, doubt, tell, onTemperature, blo
   const say = useWords();
   const [units] = useUnits();
   const { dough, step, state } = item;
-  const [asked, setAsked] = useState<string | null>(null);
-  const isDoubtful = short !== null || doubt !== null;
-  const asking = isDoubtful && asked === step.key;
+  const [asked, setAsked] = useState<{ key: string; doubt: Coded | null } | null>(null);
   const running = state.status === 'running';
+  const asking = !running && asked?.key === step.key;
+  const act = () =>
+    tell(
+      running && step.step.turn
+        ? turnDone(dough, step, { block: block ?? undefined })
+        : { kind: running ? 'finish' : 'start' },
+    );
+  // What speaks against it is asked once, and done all the same where somebody says so.
+  const press = async () => {
+    if (asking) return act();
+    // What cannot be found out does not keep anybody from work.
+    const found = doubt ? await doubt().catch(() => null) : null;
+    if (short || found) setAsked({ key: step.key, doubt: found });
+    else act();
+  };
   return (
     <>
       <div className="my-3 grid grid-cols-[2fr_1fr] gap-3">
-        <Button
-          look="act"
-          floor
-          className="min-h-22 text-3xl"
-          onClick={() => {
-            if (isDoubtful && !asking) return setAsked(step.key);
-            tell(
-              running && step.step.turn
-                ? turnDone(dough, step, { block: block ?? undefined })
-                : { kind: running ? 'finish' : 'start' },
-            );
-          }}
-        >
+        <Button look="act" floor className="min-h-22 text-3xl" onClick={() => void press()}>
           {asking ? say('bench.startAnyway') : actOf(say, item, block)}
         </Button>
         <Button floor className="flex flex-col items-center justify-center" onClick={onTemperature}>
@@ -85,7 +86,7 @@ export function NowAct({ item, now, zone, short, doubt, tell, onTemperature, blo
               })}
             </p>
           )}
-          {doubt && <p>{say.coded(doubt)}</p>}
+          {asked.doubt && <p>{say.coded(asked.doubt)}</p>}
           <Button floor onClick={() => setAsked(null)}>
             {say('bench.notYet')}
           </Button>

@@ -61,7 +61,7 @@ interface Props {
   /** What can be done in one go with it. */
   together: readonly AgendaItem[];
   /** What is asked before it goes into the oven; null where nothing is. */
-  doubt: Coded | null;
+  doubt: () => Promise<Coded | null>;
 }
 
 /** Of several blocks the one in hand: the next by its letter, or the one that somebody has taken instead. */
@@ -93,7 +93,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
       <NowAct
         {...{ item, now, zone, tell, block }}
         short={running ? null : cutsShort(dough, step, now)}
-        doubt={running ? null : props.doubt}
+        doubt={step.step.kind === 'load' && !running ? props.doubt : null}
         onTemperature={() => setSheet('temperature')}
       />
       {MAY_BE_WARM.includes(step.step.kind) && state.status !== 'done' && (

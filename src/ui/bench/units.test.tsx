@@ -42,7 +42,8 @@ describe('a tablet that reads Fahrenheit', () => {
     show(
       <>
         <NowCard
-          {...{ item: itemOf([], 'mix'), outputs: [output()], together: [], doubt: null, today: {} }}
+          {...{ item: itemOf([], 'mix'), outputs: [output()], together: [], today: {} }}
+          doubt={() => Promise.resolve(null)}
           now={0}
           zone="UTC"
           record={() => Promise.resolve()}

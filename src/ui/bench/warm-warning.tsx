@@ -46,7 +46,7 @@ export function WarmWarning({ dough, step, today, now, zone }: Props) {
           limit: showCelsius(warm.limit, units),
         })}
       </p>
-      <p>{say('bench.warmBest', { best: warm.best, work: warm.work })}</p>
+      <p>{say('bench.warmBest', { firm: warm.firm, work: warm.work })}</p>
       {warm.ways.length > 0 && (
         <ul className="list-disc pl-5">
           {warm.ways.map((way) => (

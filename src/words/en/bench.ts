@@ -219,7 +219,7 @@ export const bench = {
   nothingToStart: 'Nothing to start {here}.',
   undo: 'Undo <span>{about}, {time}</span>',
   warmRoom: '{room} in the room: too warm for this butter. It rolls well up to {limit}.',
-  warmBest: 'The butter stays firm for {best} min; rolling takes {work} min.',
+  warmBest: 'The butter stays firm for {firm} min; rolling takes {work} min.',
   warmFreezer: '{minutes} min in the freezer first: then it stays firm for {then} min.',
   warmParts: 'Roll it in {parts} parts of {minutes} min, the others in the cold.',
   warmLater: 'Wait until {time}: {celsius} then.',
