@@ -1,4 +1,5 @@
 import type { BakeCorrection } from '../learning/bakes';
+import type { Instant } from '../time/local';
 import type { Machine } from './machines';
 
 /** An oven's decks, counted from 1, and what is learnt of the whole and of each. */
@@ -67,6 +68,10 @@ export function crowdedDecks(
     return there > 0 && there + own > perDeck + HAIR;
   });
 }
+
+/** Decks of an oven that are out at a moment. */
+export const decksOut = ({ outages = [] }: Pick<Machine, 'outages'>, at: Instant): number[] =>
+  outages.flatMap(({ start, end, deck }) => (deck !== undefined && start <= at && at < end ? [deck] : []));
 
 /** Shares of trays are fractions. */
 const HAIR = 1e-6;

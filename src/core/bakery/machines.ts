@@ -24,6 +24,15 @@ export interface Outage {
   start: Instant;
   end: Instant;
   units: number | null;
+  /** They are those of this deck of an oven; left out where it is not one deck. */
+  deck?: number;
+}
+
+/** A time in which a machine works and takes so many times as long. */
+export interface Slowdown {
+  start: Instant;
+  end: Instant;
+  times: number;
 }
 
 /** What is told of a machine of some kinds alone; what nobody has told is left out. */
@@ -62,6 +71,7 @@ export interface Machine {
   place?: string | null;
   details?: MachineDetails;
   outages?: Outage[];
+  slow?: Slowdown[];
 }
 
 /** What is told of some kinds alone; of another kind it is not kept. */

@@ -13,7 +13,7 @@ export interface Conditions {
   probes: ProbeReadings;
   /** How long bakes take in each oven and on its decks, against what is written; as written in one that is not there. */
   decks: Readonly<Record<string, Pick<Decks, 'whole' | 'each'>>>;
-  machines: readonly Pick<Machine, 'id' | 'capacity' | 'outages'>[];
+  machines: readonly Pick<Machine, 'id' | 'capacity' | 'outages' | 'slow'>[];
 }
 
 /** A bakery of which nothing is known: every wait has the window that its route gives it. */
@@ -38,6 +38,10 @@ export function lastMeasured(
   if (!needle || !read || read.at < needle.at) return recorded;
   return recorded && recorded.at > read.at ? recorded : read;
 }
+
+/** How many times as long a machine takes at a moment: 1 as usual. */
+export const slownessAt = ({ slow = [] }: Pick<Machine, 'slow'>, at: Instant): number =>
+  slow.reduce((most, { start, end, times }) => (start <= at && at < end ? Math.max(most, times) : most), 1);
 
 /**
  * When a machine next has `amount` of its units working, at `from` or later; `from` itself where it has, or where nobody

@@ -217,6 +217,42 @@ describe('what else is recorded', () => {
     expect(stepIn(dough, BAKE).cause).toEqual({ code: 'machine', key: LOAD });
   });
 
+  it('bakes longer in an oven that is slow, and works longer on a machine that is', () => {
+    const usual = forecast(inProofer, since + 5);
+    const slow = [{ start: 0, end: Infinity, times: 1.5 }];
+    const dough = forecast(inProofer, since + 5, { ...CALM, machines: [{ id: 'oven', capacity: 9, slow }] });
+    const [was, is] = [usual, dough].map((one) => stepIn(one, BAKE).target);
+    expect(is).toBe(Math.round((was ?? 0) * 1.5));
+    const record = plannedRecord([]);
+    const steps = record.steps.map((step) =>
+      step.key === 'mix' ? { ...step, uses: [...step.uses, { resource: 'mixer', amount: 1 }] } : step,
+    );
+    const mixer = [{ id: 'mixer', capacity: 1, slow }];
+    const after = forecastDough({ ...record, steps }, { ...CALM, machines: mixer }, 0);
+    expect(stepIn(after, 'mix').target).toBe(Math.round(stepIn(forecast([], 0), 'mix').target * 1.5));
+    // Over by then: as usual.
+    const over = [{ id: 'oven', capacity: 9, slow: [{ start: 0, end: 1, times: 1.5 }] }];
+    expect(stepIn(forecast(inProofer, since + 5, { ...CALM, machines: over }), BAKE).target).toBe(was);
+  });
+
+  it('ripens sooner in a room that is expected to be warm, whatever it has now', () => {
+    const room = (celsius: number): Conditions['places'] => ({
+      bakery: {
+        kind: 'room',
+        celsius: 20,
+        course: { from: 0, hours: Array.from({ length: 60 }, () => celsius) },
+      },
+    });
+    const around = (celsius: number) => {
+      const moved = did('move', PROOF, since + 1, { data: { kind: 'moved', place: 'bakery' } });
+      const places = { ...CALM.places, ...room(celsius) };
+      return (
+        stepIn(forecast([...inProofer, moved], since + 2, { ...CALM, places }), PROOF).ready?.earliest ?? 0
+      );
+    };
+    expect(around(30)).toBeLessThan(around(20) - 20 * MIN);
+  });
+
   it('follows the dough to where it stands: out of the proofer it is ready later', () => {
     const moved = did('move', PROOF, since + 20, { data: { kind: 'moved', place: 'retarder' } });
     const [there, here] = [[...inProofer, moved], inProofer].map((events) =>

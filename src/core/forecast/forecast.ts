@@ -7,9 +7,16 @@ import type { StepState, StepStatus } from '../record/step-state';
 import { type DoughState, foldDough, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
 import { type Cause, causeOfStart, causeOfWait } from './cause';
-import { type Conditions, workingFrom } from './conditions';
+import { type Conditions, slownessAt, workingFrom } from './conditions';
 import { doseOf, observe } from './observation';
-import { type Course, mainBefore, type SettledStep, settleStep, type StepContext } from './windows';
+import {
+  type Course,
+  mainBefore,
+  type SettledStep,
+  settleStep,
+  type StepContext,
+  stretched,
+} from './windows';
 
 /** When a wait is ready: it may end from `earliest` to `latest`, is best at `best`, and is expected to end `at`. */
 export interface Ready {
@@ -161,6 +168,8 @@ class Walk {
   private readonly clock: Instant;
   /** Machines that are out at some time. */
   private readonly outs: Conditions['machines'];
+  /** Machines that take longer at some time. */
+  private readonly slow: Conditions['machines'];
   private readonly rises: ReadonlyMap<number | null, ProductSpec['rises']>;
 
   constructor(
@@ -180,6 +189,7 @@ class Walk {
       ...record.outputs.map(({ id, rises }) => [id, rises] as const),
     ]);
     this.outs = conditions.machines.filter(({ outages = [] }) => outages.length > 0);
+    this.slow = conditions.machines.filter(({ slow = [] }) => slow.length > 0);
     const last = Math.max(...record.steps.map(({ plannedEnd }) => plannedEnd));
     this.clock = last < at.now - FORGOTTEN ? -Infinity : at.now;
   }
@@ -190,10 +200,11 @@ class Walk {
     const wait = !isHandsOn(step);
     const begin = wait ? this.waitStart(step) : this.workStart(step);
     const start = own.startedAt ?? (isOver ? own.finishedAt : null) ?? begin.start;
+    const slower = isOver ? 1 : this.slowness(step, own, start);
     const { window, after } = settleStep(
-      step,
+      wait ? step : stretched(step, slower),
       this.courseBefore(step, start),
-      this.contextOf(step, own, start),
+      this.contextOf(step, own, { start, slower }),
     );
     const ready = wait && !isOver ? this.readyOf(window, step, start) : null;
     const ends = ready ? Math.max(ready.at, own.status === 'running' ? this.clock : ready.at) : 0;
@@ -255,10 +266,27 @@ class Walk {
     return starts.length > 0 ? Math.min(...starts) : null;
   }
 
-  private contextOf(step: DoughStep, own: StepState, from: Instant): StepContext {
+  /** How many times as long a step takes on machines that are slow then; a load in the oven that it is really in. */
+  private slowness({ uses, step }: DoughStep, { oven }: StepState, at: Instant): number {
+    return this.slow.reduce((most, machine) => {
+      const isOn =
+        step.kind === 'bake' && oven !== null
+          ? machine.id === oven
+          : uses.some(({ resource }) => resource === machine.id);
+      return isOn ? Math.max(most, slownessAt(machine, at)) : most;
+    }, 1);
+  }
+
+  private contextOf(
+    step: DoughStep,
+    own: StepState,
+    { start: from, slower }: { start: Instant; slower: number },
+  ): StepContext {
     const { places: today } = this.conditions;
     const rises = this.rises.get(step.outputId) ?? {};
     const observation = { from, ...observe(step, own, this.conditions) };
+    if (slower > 1 && step.step.kind === 'bake')
+      observation.stretched = (observation.stretched ?? 1) * slower;
     return { today, rises, dose: this.dose, observation };
   }
 

@@ -302,8 +302,9 @@ function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | nu
   return firstMode(step.piece, step.branch === 'butter' ? BUTTER : DOUGH, film, step.around);
 }
 
-/** A bake in an oven that is known to take longer or shorter than written. */
-function stretched<Step extends DoughStep>(step: Step, by: number): Step {
+/** A step that takes longer or shorter than written: a bake in an oven that is known to, work on a machine that is slow. */
+export function stretched<Step extends DoughStep>(step: Step, by: number): Step {
+  if (by === 1) return step;
   const [min, target, max] = [step.min, step.target, step.max].map((minutes) => Math.round(minutes * by)) as [
     number,
     number,

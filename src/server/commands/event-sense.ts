@@ -1,7 +1,7 @@
 import type { StepState } from '@/core/record/step-state';
 import { hasPlace } from '../store/places';
 import { coded, type Words } from '@/core/codes/coded';
-import { crowdedDecks, deckSize } from '@/core/bakery/decks';
+import { crowdedDecks, deckSize, decksOut } from '@/core/bakery/decks';
 import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
@@ -10,7 +10,7 @@ import type { EventData, FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { type Db } from '../db/rows';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
-import { machines } from '../store/house';
+import { machinePools } from '../store/house';
 import { scrapLimits, scrapStock } from '../store/scrap';
 import { Refusal } from './command';
 import { doughsOnDecks, doughsWithProbe } from '../store/floor-events';
@@ -111,13 +111,15 @@ async function refuseOddDecks(db: Db, data: Data<'decks'>, at: AtStep, now: numb
   const { step, state, label } = at;
   if (step?.step.kind !== 'bake') throw new Refusal(coded('refusals.isNotInTheOven', { label }), 'stepKey');
   const id = data.oven ?? ovenOf(step, state);
-  const oven = machinesOf('oven', await machines(db)).find((one) => one.id === id);
+  const oven = machinesOf('oven', await machinePools(db, now, now + 1)).find((one) => one.id === id);
   if (!oven) throw new Refusal(coded('refusals.theBakeryHasNoSuchOven'), 'data.oven');
   if (Math.max(0, ...data.decks) > (oven.decks ?? 1))
     throw new Refusal(
       coded('refusals.theHasDecks', { label: oven.label.toLowerCase(), decks: oven.decks ?? 1 }),
       'data.decks',
     );
+  const broken = decksOut(oven, now).find((deck) => data.decks.includes(deck));
+  if (broken !== undefined) throw new Refusal(coded('refusals.deckIsOut', { deck: broken }), 'data.decks');
   await refuseCrowdedDecks(db, data, { at, oven, trays: traysOf(step) }, now);
 }
 

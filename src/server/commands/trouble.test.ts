@@ -30,7 +30,17 @@ describe('trouble on the floor', () => {
   it('is a fact whatever it does to the plan: a machine is out from now on, for as long as the house assumes', async () => {
     const { id } = await ok<{ id: number }>(report({ machineId: 'oven' }));
     expect(await shown()).toEqual([
-      { id, machineId: 'oven', personId: null, units: null, since: now, until: now + 12 * HOUR, note: '' },
+      {
+        id,
+        machineId: 'oven',
+        personId: null,
+        units: null,
+        deck: null,
+        slower: null,
+        since: now,
+        until: now + 12 * HOUR,
+        note: '',
+      },
     ]);
     const oven = (await board(house.pool, now, 1)).machines.find((machine) => machine.id === 'oven');
     expect(oven?.outages).toEqual([{ start: now, end: now + 12 * HOUR, units: null }]);
@@ -52,6 +62,25 @@ describe('trouble on the floor', () => {
     expect(row).toEqual({ by: jonas.id, minutes: 60 });
     expect(await shown()).toEqual([]);
     expect((await refusal(runCommand('end-trouble', jonas, { id }))).message).toMatch(/over already/);
+  });
+
+  it('is one deck of an oven, whose trays are out, or a machine that takes longer', async () => {
+    const deck = await ok<{ id: number }>(report({ machineId: 'oven', deck: 2 }));
+    const slower = await ok<{ id: number }>(report({ machineId: 'proofer', slower: 1.5 }));
+    const shownNow = await shown();
+    expect(shownNow.find(({ id }) => id === deck.id)).toMatchObject({ units: 3, deck: 2, slower: null });
+    expect(shownNow.find(({ id }) => id === slower.id)).toMatchObject({ units: null, slower: 1.5 });
+    const { machines } = await board(house.pool, now, 1);
+    const { outages } = machines.find(({ id }) => id === 'oven') ?? {};
+    expect(outages).toContainEqual({ start: now, end: now + 12 * HOUR, units: 3, deck: 2 });
+    // What only takes longer is not out.
+    const proofer = machines.find(({ id }) => id === 'proofer');
+    expect(proofer?.outages).toEqual([]);
+    expect(proofer?.slow).toEqual([{ start: now, end: now + 12 * HOUR, times: 1.5 }]);
+    expect((await refusal(report({ machineId: 'oven', deck: 9 }))).field).toBe('deck');
+    expect((await refusal(report({ machineId: 'mixer', deck: 1 }))).field).toBe('deck');
+    expect((await refusal(report({ machineId: 'mixer', slower: 0.5 }))).message).toContain('longer');
+    for (const { id } of [deck, slower]) await ok(runCommand('end-trouble', jonas, { id }));
   });
 
   it('is a part of a machine, a person, and for as long as somebody says', async () => {

@@ -9,7 +9,9 @@ import {
   shortenAbsence,
   troublesNow,
 } from '../store/exceptions';
-import { houseSettings } from '../store/house';
+import { deckSize } from '@/core/bakery/decks';
+import type { Db } from '../db/rows';
+import { houseSettings, machines } from '../store/house';
 import { command, Refusal } from './command';
 import { labelOf, nameOf } from './house/names';
 import { lockPlan } from './plan-version';
@@ -18,6 +20,8 @@ interface TroubleInput {
   machineId: string | null;
   personId: number | null;
   units: number | null;
+  deck: number | null;
+  slower: number | null;
   hours: number | null;
   note: string;
 }
@@ -32,6 +36,13 @@ const schema = Joi.object<TroubleInput>({
     .allow(null)
     .default(null)
     .messages({ '*': asText(coded('refusals.howManyOfThemAreOut')) }),
+  deck: Joi.number().integer().min(1).max(12).allow(null).default(null),
+  slower: Joi.number()
+    .greater(1)
+    .max(5)
+    .allow(null)
+    .default(null)
+    .messages({ '*': asText(coded('refusals.slowerByHowMuch')) }),
   hours: Joi.number()
     .positive()
     .max(336)
@@ -49,24 +60,33 @@ export const reportTrouble = command<TroubleInput, { id: number }>({
   name: 'report-trouble',
   schema,
   doughOf: () => null,
-  async run({ db, now, person, audit }, { machineId, personId, units, hours, note }) {
+  async run({ db, now, person, audit }, { machineId, personId, units: some, deck, slower, hours, note }) {
     if ((machineId === null) === (personId === null))
       throw new Refusal(coded('refusals.whatIsItThatIsOut'), 'machineId');
     await lockPlan(db);
     const name = machineId === null ? await nameOf(db, personId ?? 0) : await labelOf(db, machineId);
+    const units = deck === null ? some : await traysOfDeck(db, machineId, deck);
     const known = (await troublesNow(db, now)).find(
-      (one) => one.machineId === machineId && one.personId === personId && one.units === units,
+      (one) =>
+        one.machineId === machineId && one.personId === personId && one.deck === deck && one.units === units,
     );
     if (known) throw new Refusal(coded('refusals.thatIsKnown', { name }), 'machineId');
     const to = now + (hours ?? (await houseSettings(db)).outageAssumed) * 60 * MINUTE;
     const { id } = await insertAbsence(db, {
-      ...{ personId, machineId, units: machineId === null ? null : units },
+      ...{ personId, machineId, deck, slower, units: machineId === null || slower !== null ? null : units },
       ...{ from: new Date(now), to: new Date(to), note, reportedBy: person.id },
     });
-    await audit(coded('record.exceptionFor', { name }), null, { units, from: now, to, note });
+    await audit(coded('record.exceptionFor', { name }), null, { units, deck, slower, from: now, to, note });
     return { id };
   },
 });
+
+/** How many trays a deck of an oven takes. */
+async function traysOfDeck(db: Db, machineId: string | null, deck: number): Promise<number> {
+  const oven = (await machines(db)).find(({ id, kind }) => id === machineId && kind === 'oven');
+  if (!oven || deck > (oven.decks ?? 1)) throw new Refusal(coded('refusals.noSuchDeck'), 'deck');
+  return deckSize(oven).perDeck;
+}
 
 /** It is over: the machine is back, or the person. What it was stays in the house's book. */
 export const endTrouble = command<{ id: number }, null>({

@@ -21,6 +21,8 @@ interface Absence {
   personId: number | null;
   machineId: string | null;
   units: number | null;
+  deck?: number | null;
+  slower?: number | null;
   from: Date;
   to: Date;
   note: string;
@@ -31,17 +33,17 @@ interface Absence {
 /** Writes down that a person is away or a machine is out. */
 export function insertAbsence(
   db: Db,
-  { personId, machineId, units, from, to, note, reportedBy = 0 }: Absence,
+  { personId, machineId, units, deck = null, slower = null, from, to, note, reportedBy = 0 }: Absence,
 ) {
   return write(
     db,
-    `INSERT INTO absence (person_id, machine_id, units, start_at, end_at, note, reported_by)
-     VALUES (?, ?, ?, ?, ?, ?, NULLIF(?, 0))`,
-    [personId, machineId, units, from, to, note, reportedBy],
+    `INSERT INTO absence (person_id, machine_id, units, deck, slower, start_at, end_at, note, reported_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, NULLIF(?, 0))`,
+    [personId, machineId, units, deck, slower, from, to, note, reportedBy],
   );
 }
 
-const TROUBLE = `SELECT id, machine_id AS machineId, person_id AS personId, units, start_at AS since, end_at AS until, note
+const TROUBLE = `SELECT id, machine_id AS machineId, person_id AS personId, units, deck, slower, start_at AS since, end_at AS until, note
      FROM absence`;
 
 type TroubleRow = Omit<Trouble, 'since' | 'until'> & { since: Date; until: Date };

@@ -107,6 +107,10 @@ export interface Absence {
   machineId: string | null;
   /** Units of the machine that are out; null for all. */
   units: number | null;
+  /** The deck of an oven that they are, counted from 1. */
+  deck: number | null;
+  /** It works, and takes so many times as long; null where it is out. */
+  slower: number | null;
   start: number;
   end: number;
   note: string;
@@ -121,7 +125,7 @@ export interface ExtraShift extends Presence {
 export async function absences(db: Db, from: number, to: number): Promise<Absence[]> {
   const rows = await rowsOf<Omit<Absence, 'start' | 'end'> & { startAt: Date; endAt: Date }>(
     db,
-    `SELECT id, person_id AS personId, machine_id AS machineId, units, start_at AS startAt, end_at AS endAt, note
+    `SELECT id, person_id AS personId, machine_id AS machineId, units, deck, slower, start_at AS startAt, end_at AS endAt, note
      FROM absence WHERE end_at > ? AND start_at < ? ORDER BY start_at, id`,
     [new Date(from), new Date(to)],
   );
@@ -179,14 +183,22 @@ export async function whoAcceptsRepairs(db: Db, now: number): Promise<'planners'
 /** Machines with what of them is out between two moments. */
 export async function machinePools(db: Db, from: number, to: number): Promise<Machine[]> {
   const [pools, out] = await Promise.all([machines(db), absences(db, from, to)]);
-  return pools.map((pool) => ({ ...pool, outages: outagesOf(out, pool.id) }));
+  return pools.map((pool) => ({ ...pool, outages: outagesOf(out, pool.id), ...slowOf(out, pool.id) }));
 }
 
 /** When and how much of a machine is out; why is for the house's book alone. */
 const outagesOf = (out: readonly Absence[], machine: string) =>
   out
-    .filter(({ machineId }) => machineId === machine)
-    .map(({ start, end, units }) => ({ start, end, units }));
+    .filter(({ machineId, slower }) => machineId === machine && slower === null)
+    .map(({ start, end, units, deck }) => ({ start, end, units, ...(deck === null ? {} : { deck }) }));
+
+/** When a machine takes longer, where it does at all. */
+function slowOf(out: readonly Absence[], machine: string): Pick<Machine, 'slow'> {
+  const slow = out.flatMap(({ machineId, slower, start, end }) =>
+    machineId === machine && slower !== null ? [{ start, end, times: slower }] : [],
+  );
+  return slow.length > 0 ? { slow } : {};
+}
 
 /** What a plan may use between two moments: hands and machines over time, in minutes from `origin`. */
 export async function means(

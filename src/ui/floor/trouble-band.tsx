@@ -3,7 +3,7 @@
 import { useContext, useState } from 'react';
 import { mayDo } from '@/core/shopfloor/rights';
 import { clockTime, dayTime } from '@/core/time/local';
-import type { Trouble } from '@/core/wire/trouble';
+import { type Trouble, troubleValues } from '@/core/wire/trouble';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { useMinute } from '../live/clock';
@@ -38,15 +38,13 @@ export function TroubleBand({
       className="grid gap-1 border-b border-l-4 border-hairline border-l-warn bg-flour px-5 py-2 print:hidden"
     >
       {open.map((trouble) => {
-        const { id, machineId, units, since, until, note } = trouble;
+        const { id, machineId, since, until, note } = trouble;
         return (
           <p key={id} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 text-xl">
             <span>
               {say.rich('floor.isOut', {
                 b: (words) => <b className="text-warn">{words}</b>,
-                name: nameOf(trouble),
-                isMachine: machineId !== null,
-                units: units ?? 0,
+                trouble: say('floor.troubleIs', { name: nameOf(trouble), ...troubleValues(trouble) }),
                 since: clockTime(since, zone),
                 until: dayTime(until, zone),
                 note: note === '' ? '' : `: ${note}`,

@@ -29,7 +29,7 @@ describe('something that is wrong', () => {
   const sheet = async () => {
     const { user } = show(
       <TroubleSheet
-        machines={[{ ...oven, capacity: 9 }]}
+        machines={[{ ...oven, capacity: 9, decks: 3, place: 'oven' }]}
         people={[ida]}
         doughs={[CRESCENT]}
         onRecord={recorded}
@@ -65,6 +65,34 @@ describe('something that is wrong', () => {
     house.result = { id: 2 };
     await user.click(screen.getByRole('button', { name: 'Ida' }));
     expect(house.sent.at(-1)?.input).toEqual({ personId: 3, hours: 4 });
+  });
+
+  it('is one deck of an oven, or a machine that only takes longer', async () => {
+    house.result = { id: 3 };
+    const user = await sheet();
+    const part = screen.getByLabelText('How much of a machine');
+    await user.selectOptions(part, 'deck 2 only');
+    await user.click(screen.getByRole('button', { name: oven.label }));
+    expect(house.sent.at(-1)?.input).toEqual({ machineId: oven.id, units: null, deck: 2, hours: null });
+    await user.selectOptions(part, 'slower: a quarter longer');
+    await user.click(screen.getByRole('button', { name: oven.label }));
+    expect(house.sent.at(-1)?.input).toEqual({ machineId: oven.id, units: null, slower: 1.25, hours: null });
+  });
+
+  it('is cooler than it should be: what it has is told of its place, in words that are a temperature', async () => {
+    house.result = {};
+    const user = await sheet();
+    await user.selectOptions(screen.getByLabelText('How much of a machine'), 'cooler than it should be');
+    await user.type(screen.getByLabelText('It has, °C'), 'cold');
+    await user.click(screen.getByRole('button', { name: oven.label }));
+    expect(screen.getByRole('alert').textContent).toContain('temperature');
+    await user.clear(screen.getByLabelText('It has, °C'));
+    await user.type(screen.getByLabelText('It has, °C'), '150');
+    await user.click(screen.getByRole('button', { name: oven.label }));
+    expect(house.sent.at(-1)).toMatchObject({
+      command: 'tell-place',
+      input: { place: 'oven', celsius: 150 },
+    });
   });
 });
 
@@ -107,7 +135,7 @@ describe('a dough that is lost', () => {
 
 describe('what is out now', () => {
   const out: Trouble = {
-    ...{ id: 7, machineId: 'oven', personId: null, units: null, note: '' },
+    ...{ id: 7, machineId: 'oven', personId: null, units: null, deck: null, slower: null, note: '' },
     ...{ since: 3 * HOUR, until: 15 * HOUR },
   };
   const band = (troubles: Trouble[], role: Person['role'] = 'baker') =>
@@ -146,7 +174,7 @@ describe('what is out now', () => {
       ],
       'viewer',
     );
-    expect(screen.getByText(/\(4 of it\) since 03:00/)).toBeTruthy();
+    expect(screen.getByText('Oven out (4 of it)')).toBeTruthy();
     expect(screen.queryByRole('button')).toBeNull();
   });
 });

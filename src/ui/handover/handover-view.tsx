@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
+import { troubleValues } from '@/core/wire/trouble';
 import { handover } from '@/core/shopfloor/handover';
 import { probeReadings } from '@/core/forecast/conditions';
 import { type HandoverWords, LONGEST_WORDS } from '@/core/shopfloor/handover-words';
@@ -214,14 +215,18 @@ function UnusualList({ page, zone, board }: UnusualListProps) {
         {say('handover.notAsUsualLast12')}
       </h2>
       <ul className="text-lg">
-        {troubles.map(({ id, since, machineId, personId, note }) => (
-          <li key={`trouble ${id}`} className="border-b border-hairline py-1">
-            <b>{clockTime(since, zone)}</b>{' '}
+        {troubles.map((trouble) => (
+          <li key={`trouble ${trouble.id}`} className="border-b border-hairline py-1">
+            <b>{clockTime(trouble.since, zone)}</b>{' '}
             {say('handover.outUntilReported', {
-              name:
-                board.machines.find((machine) => machine.id === machineId)?.label ?? nameOf(personId) ?? '',
-              isMachine: machineId !== null,
-              note: note === '' ? '' : `: ${note}`,
+              trouble: say('floor.troubleIs', {
+                name:
+                  board.machines.find(({ id }) => id === trouble.machineId)?.label ??
+                  nameOf(trouble.personId) ??
+                  '',
+                ...troubleValues(trouble),
+              }),
+              note: trouble.note === '' ? '' : `: ${trouble.note}`,
             })}
           </li>
         ))}

@@ -61,6 +61,8 @@ describe('the handover', () => {
       machineId: null,
       personId: 2,
       units: null,
+      deck: null,
+      slower: null,
       since: 10 * MIN,
       until: 9000 * MIN,
       note: 'fever',

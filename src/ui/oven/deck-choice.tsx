@@ -1,10 +1,11 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
-import { crowdedDecks, decksFor, type Decks } from '@/core/bakery/decks';
+import { crowdedDecks, decksFor, decksOut, type Decks } from '@/core/bakery/decks';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import { correctionMessage } from '@/core/learning/bakes';
 import { Button } from '../kit/button';
 import { FloorChoice } from '../kit/floor-choice';
+import { useMinute } from '../live/clock';
 import { decksOf, type OvenInside, othersOn } from './oven-inside';
 import type { Tell } from './load-rows';
 import { coded } from '@/core/codes/coded';
@@ -20,13 +21,12 @@ export function correctionsTold(say: Say, { whole, each }: Decks): string | null
 }
 
 /** Free decks for a load; `[]` where others leave it no room. */
-function roomFor(load: OvenLoad, oven: OvenInside): number[] {
+function roomFor(load: OvenLoad, oven: OvenInside, now: number): number[] {
   const others = othersOn(oven, load);
-  const decks = decksFor(
-    load.trays,
-    others.flatMap((other) => other.decks),
-    oven.decks,
-  );
+  const out = decksOut(oven.machine, now);
+  const taken = others.flatMap((other) => other.decks);
+  const decks = decksFor(load.trays, [...taken, ...out], oven.decks);
+  if (decks.some((deck) => out.includes(deck))) return [];
   return crowdedDecks({ decks, trays: load.trays }, others, oven.decks).length > 0 ? [] : decks;
 }
 
@@ -49,8 +49,10 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
   const say = useWords();
   const { decks } = oven;
   const told = decksOf(load);
+  const now = useMinute();
+  const out = decksOut(oven.machine, now);
   const others = othersOn(oven, load);
-  const proposed = roomFor(load, oven);
+  const proposed = roomFor(load, oven, now);
   const on = told ?? [];
   const put = (next: readonly number[], to = oven.machine.id) => {
     const inOrder = [...next].sort((a, b) => a - b);
@@ -58,7 +60,7 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
   };
   const into = (id: string) => {
     const other = ovens.find(({ machine }) => machine.id === id);
-    if (other && id !== oven.machine.id) put(roomFor(load, other), id);
+    if (other && id !== oven.machine.id) put(roomFor(load, other, now), id);
   };
   return (
     <>
@@ -81,6 +83,7 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
           {!told && <b>{say('oven.onWhichDecks')}</b>}
           {Array.from({ length: decks.count }, (_, i) => i + 1).map((deck) => {
             const next = on.includes(deck) ? on.filter((one) => one !== deck) : [...on, deck];
+            const isOut = out.includes(deck);
             const full =
               !on.includes(deck) && isCrowded(deck, { decks: next, trays: load.trays }, others, decks);
             return (
@@ -88,10 +91,14 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
                 key={deck}
                 floor
                 aria-pressed={on.includes(deck)}
-                disabled={full || next.length === 0}
+                disabled={full || isOut || next.length === 0}
                 onClick={() => put(next)}
               >
-                {full ? say('oven.deckFull', { deck }) : say('oven.deck', { deck })}
+                {isOut
+                  ? say('oven.deckOut', { deck })
+                  : full
+                    ? say('oven.deckFull', { deck })
+                    : say('oven.deck', { deck })}
               </Button>
             );
           })}

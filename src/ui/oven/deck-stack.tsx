@@ -1,9 +1,11 @@
 'use client';
 
+import { decksOut } from '@/core/bakery/decks';
 import { dialFor } from '@/core/bakery/machines';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { useWords } from '../kit/words';
+import { useMinute } from '../live/clock';
 import { useUnits } from '../live/units';
 import { useSecond } from '../live/use-second';
 import type { LoadOnDecks, OvenInside } from './oven-inside';
@@ -13,7 +15,8 @@ import { phaseAt, timer } from './words';
 export function DeckStack({ oven, zone }: { oven: OvenInside; zone: string }) {
   const say = useWords();
   const { decks, onDecks } = oven;
-  if (decks.count < 2 || onDecks.length === 0) return null;
+  const out = decksOut(oven.machine, useMinute());
+  if (decks.count < 2 || onDecks.length + out.length === 0) return null;
   return (
     <ol aria-label={say('oven.decksOf', { oven: oven.machine.label })} className="mb-2 border border-edge">
       {Array.from({ length: decks.count }, (_, i) => decks.count - i).map((deck) => {
@@ -25,7 +28,9 @@ export function DeckStack({ oven, zone }: { oven: OvenInside; zone: string }) {
           >
             <span className="px-3 text-quiet">{say('oven.deck', { deck })}</span>
             {here.length === 0 ? (
-              <span className="text-quiet">{say('oven.free')}</span>
+              <span className="text-quiet">
+                {out.includes(deck) ? say('oven.outOfOrder') : say('oven.free')}
+              </span>
             ) : (
               <ul>
                 {here.map((one) => (

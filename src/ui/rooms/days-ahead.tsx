@@ -158,7 +158,7 @@ function DayForm({ place, day, zone, told }: DayFormProps) {
             <Button look="quiet" className="min-h-10" onClick={() => void tell(null)}>
               {say('rooms.forgetDay')}
             </Button>
-            <span className="pb-2 text-[15px] text-quiet">{say('rooms.dayToldBy', { by: told.by })}</span>
+            <span className="pb-2 text-[15px] text-quiet">{say('rooms.toldBy', { by: told.by })}</span>
           </>
         )}
       </form>

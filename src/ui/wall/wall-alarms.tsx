@@ -2,7 +2,7 @@
 
 import type { AlarmGroup } from '@/core/shopfloor/alarm-groups';
 import type { Board } from '@/core/wire/board';
-import type { Trouble } from '@/core/wire/trouble';
+import { type Trouble, troubleValues } from '@/core/wire/trouble';
 import { clockTime } from '@/core/time/local';
 import { nearTime } from '../floor/words';
 import { useWords } from '../kit/words';
@@ -37,7 +37,10 @@ export function WallAlarms({
     >
       {out.map((trouble) => (
         <li key={trouble.id} className="font-bold text-warn">
-          {say('wall.outSince', { name: nameOf(trouble), time: clockTime(trouble.since, zone) })}
+          {say('wall.outSince', {
+            trouble: say('floor.troubleIs', { name: nameOf(trouble), ...troubleValues(trouble) }),
+            time: clockTime(trouble.since, zone),
+          })}
         </li>
       ))}
       {alarms.slice(0, SHOWN).map((alarm) => (

@@ -77,6 +77,8 @@ describe('the screen on the wall', () => {
       machineId: 'oven',
       personId: null,
       units: null,
+      deck: null,
+      slower: null,
       since: 0,
       until: 900 * MIN,
       note: '',

@@ -33,10 +33,13 @@ export const floor = {
   untilReportedBack: 'until reported back',
   forHours: '{hours} h',
   howMuchOfIt: 'How much of a machine',
-  partOfIt: '{part, select, half {half of it} other {all of it}}',
+  partOfIt:
+    '{part, select, half {half of it} slow {slower: a quarter longer} slower {slower: half as long again} cooler {cooler than it should be} deck {deck {deck} only} other {all of it}}',
+  coolerBy: 'It has, °{unit}',
+  troubleIs:
+    '{name} {kind, select, person {not here} slower {takes {percent} % longer} deck {deck {deck} out} units {out ({units} of it)} other {out}}',
   outNow: 'Out now',
-  isOut:
-    '<b>{name} {isMachine, select, true {out} other {not here}}</b>{units, plural, =0 {} other { (# of it)}} since {since}, planned until {until}{note}',
+  isOut: '<b>{trouble}</b> since {since}, planned until {until}{note}',
   isBack: '{isMachine, select, true {Back in use} other {Back at work}}',
   loadsInTrouble: 'Loads in trouble',
   outKeepsUntil: '{machine} out. Keeps until {time}.',

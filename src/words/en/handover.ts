@@ -1,6 +1,6 @@
 export const handover = {
   enteredLater: '{what}: {steps, plural, one {# step} other {# steps}} entered later',
-  outUntilReported: '{name} {isMachine, select, true {out of order} other {not here}}{note}',
+  outUntilReported: '{trouble}{note}',
   printedLists: 'Printed lists',
   noteOn: '{what}: “{text}”',
   judged: '{what}: {verdict}',

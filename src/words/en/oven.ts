@@ -20,6 +20,8 @@ export const oven = {
   free: 'free',
   onWhichDecks: 'On which decks?',
   deckFull: 'deck {deck}: full',
+  deckOut: 'deck {deck}: out',
+  outOfOrder: 'out of order',
   deckPhase:
     '{celsius}{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{isLast, select, true {} other { until {until}}}',
   noRoom:

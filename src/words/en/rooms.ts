@@ -55,7 +55,6 @@ export const rooms = {
   warmestOn: 'Warmest on {day}',
   keepDay: 'Expect this',
   forgetDay: 'Forget it',
-  dayToldBy: 'told by {by}',
   noWeather: 'No weather file: the room is taken to go as it did the day before.',
   weatherUntil: 'Weather is known until {time}.',
   readWeather: 'Read a weather file',

@@ -10,7 +10,7 @@ export const wall = {
   ovenEmpty: 'The oven is empty.',
   readyUntil: 'Ready: {step}',
   trays: '{trays, plural, one {# tray} other {# trays}}',
-  outSince: '{name} out since {time}',
+  outSince: '{trouble} since {time}',
   more: '{count, plural, one {# more alarm} other {# more alarms}}',
   pageOf: '{page} / {pages}',
 } as const;

@@ -20,7 +20,20 @@ export default async function RoomsPage() {
   ]);
   return (
     <WordsOf
-      areas={['cutting', 'drift', 'heat', 'lamination', 'oven', 'remarks', 'rooms', 'shaping', 'steps']}
+      areas={[
+        'amounts',
+        'cutting',
+        'drift',
+        'files',
+        'heat',
+        'lamination',
+        'oven',
+        'remarks',
+        'rooms',
+        'shaping',
+        'steps',
+        'workbench',
+      ]}
     >
       <RoomsView places={known} board={doughs} person={person} ahead={{ told, weatherUntil: until }} />
     </WordsOf>
