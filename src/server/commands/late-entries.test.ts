@@ -150,4 +150,15 @@ describe('what is entered afterwards', () => {
     const doors = (await doorsOpened(house.pool, now)).filter(({ place }) => place === 'proofer');
     expect(doors.map(({ at }) => Math.round((now - at) / 60_000))).toContain(6);
   });
+
+  it('is possible of a dough that was due days ago: the floor sees it until somebody says that it is over', async () => {
+    await later(4 * 24);
+    const { now, doughs } = await floor();
+    const open = doughs.filter(({ state }) => !state.finished);
+    const old = open.filter((dough) => isLongOver(dough, now - 48 * HOUR));
+    expect(old.length).toBeGreaterThan(0);
+    for (const { id } of old) await ok(record({ doughId: id, stepKey: null, kind: 'close' }));
+    const left = (await floor()).doughs.map(({ id }) => id);
+    expect(old.filter(({ id }) => left.includes(id))).toEqual([]);
+  });
 });

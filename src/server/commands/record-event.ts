@@ -21,7 +21,7 @@ import { MINUTE } from '@/core/time/local';
 import { fromFahrenheit } from '@/core/units/temperature';
 import { type Db, insertOnce } from '../db/rows';
 import { coolingRuleOf } from '../store/calls';
-import { doughToCheck, type DoughToCheck } from '../store/doughs';
+import { doughToCheck, type DoughToCheck, keepFinished } from '../store/doughs';
 import { settleStock } from '../store/stock';
 import { houseSettings } from '../store/house';
 import { command, type CommandContext, Refusal } from './command';
@@ -244,7 +244,10 @@ export const recordEvent = command<EventInput, { id: string; recorded: boolean; 
       ...{ received_at: new Date(now), session_id: sessionId, waited: input.at !== undefined },
     });
     if (recorded && event.kind === 'undo') await unlearn(db, dough, event);
-    if (recorded && EVENT_KINDS[event.kind].moves) await settleStock(db, dough.id, now);
+    if (recorded && EVENT_KINDS[event.kind].moves) {
+      await settleStock(db, dough.id, now);
+      await keepFinished(db, { ...dough, events: [...dough.events, event] });
+    }
     const lesson = recorded ? await learnFrom(db, dough, event) : null;
     return { id: event.id, recorded, lesson };
   },

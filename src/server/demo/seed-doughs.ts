@@ -10,7 +10,7 @@ import { addLocalDays, atLocalMinute, type Instant, localMidnight, MINUTE } from
 import { crewSteps, presences } from '@/core/time/shifts';
 import { planSettled } from '../commands/plan-dough';
 import { type Db, rowsOf, write } from '../db/rows';
-import { risesOf, sizes } from '../store/doughs';
+import { doughToCheck, keepFinished, risesOf, sizes } from '../store/doughs';
 import { machines, shifts } from '../store/house';
 import { today } from '../store/places';
 import { currentProducts } from '../store/products';
@@ -64,6 +64,8 @@ export async function seedDoughs(db: Db, now: Instant): Promise<void> {
       [steps.map(({ key, start, end: stop }) => [plan.id, id, key, new Date(start), new Date(stop)])],
     );
     await insertPast(db, history({ id, expanded, steps }, house.there, now));
+    const kept = await doughToCheck(db, id);
+    if (kept) await keepFinished(db, kept);
   }
 }
 

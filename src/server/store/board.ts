@@ -15,12 +15,15 @@ import { type Db } from '../db/rows';
 /** Days before and after today for which a board knows who is there: as far as the plan can be moved and widened. */
 const STAFFED = { back: 8, ahead: 15 };
 
+/** Doughs that were due so many days ago and are not over yet are still shown: somebody says how they ended. */
+const OPEN_DAYS = 14;
+
 /** From when to when a board knows who is there. */
 export function staffedBetween(now: number, zone: string): [from: number, to: number] {
   return [addLocalDays(now, -STAFFED.back, zone), addLocalDays(now, STAFFED.ahead, zone)];
 }
 
-/** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later. */
+/** Everything that plan and bench draw from: doughs that were due `daysBack` days before today, or later, and older ones that are open. */
 export async function board(db: Db, now: number, daysBack: number): Promise<Board> {
   const bakery = await house(db);
   const span = staffedBetween(now, bakery.zone);
@@ -32,7 +35,9 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     ovenDecks(db),
     rollingHouse(db),
     lastWeight(db, now),
-    doughsDueFrom(db, addLocalDays(now, -daysBack, bakery.zone)),
+    doughsDueFrom(db, addLocalDays(now, -daysBack, bakery.zone), {
+      openFrom: addLocalDays(now, -OPEN_DAYS, bakery.zone),
+    }),
   ]);
   const [called, thaws] = await Promise.all([calls(db, now, newest), thawsFor(db, doughs, now)]);
   return {

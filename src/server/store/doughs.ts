@@ -30,7 +30,7 @@ import { stepsInPlan } from './planned-steps';
 import { rollingBy } from './rolling';
 import { type MixedWeights, reallyMixed } from './mixed';
 import { type ProductVersion, productVersions } from './products';
-import { type Db, rowsOf } from '../db/rows';
+import { type Db, rowsOf, write } from '../db/rows';
 
 interface OutputRow {
   id: number;
@@ -47,19 +47,35 @@ const OUTPUTS = `SELECT o.id, d.id AS doughId, d.name, o.product_version_id AS v
   d.created_at AS madeAt FROM dough d JOIN dough_output o ON o.dough_id = d.id`;
 
 /**
- * Doughs in the plan that are due at or after `dueFrom`, in order of their first promise.
+ * Doughs in the plan that are due at or after `dueFrom`, in order of their first promise; and those that were due from
+ * `openFrom` on, were begun, and are not over by what is recorded.
  */
 export async function doughsDueFrom(
   db: Db,
   dueFrom: number,
-  supposing: Supposing = {},
+  { openFrom = dueFrom, ...supposing }: Supposing & { openFrom?: number } = {},
 ): Promise<DoughRecord[]> {
   const rows = await rowsOf<OutputRow>(
     db,
-    `${OUTPUTS} WHERE d.removed_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?) ORDER BY o.id`,
-    [new Date(dueFrom)],
+    `${OUTPUTS} WHERE d.removed_at IS NULL AND (d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?)
+       OR (d.finished_at IS NULL AND d.id IN (SELECT dough_id FROM dough_output WHERE due_at >= ?)
+         AND EXISTS (SELECT 1 FROM floor_event WHERE dough_id = d.id)))
+     ORDER BY o.id`,
+    [new Date(dueFrom), new Date(Math.min(dueFrom, openFrom))],
   );
   return assemble(db, rows, supposing);
+}
+
+/** Keeps when a dough was over by its record; it is open again where something of it was taken back. */
+export async function keepFinished(
+  db: Db,
+  dough: Pick<DoughToCheck, 'id' | 'steps' | 'links' | 'outputs' | 'events'>,
+): Promise<void> {
+  const { finished, steps } = foldDough(dough, dough.events);
+  const last = Math.max(...[...steps.values()].map(({ finishedAt }) => finishedAt ?? 0));
+  await write(db, 'UPDATE dough SET finished_at = ? WHERE id = ?', [
+    ...[finished && last > 0 ? new Date(last) : null, dough.id],
+  ]);
 }
 
 /** What a look at one dough may suppose. */
