@@ -2,7 +2,10 @@
 // meanwhile waits in the browser's database (src/ui/live/outbox.ts).
 const PAGES = 'hefeteig-pages-2';
 const PARTS = 'hefeteig-parts-1';
-const FLOOR = ['/bench', '/proof', '/oven', '/handover'];
+const FLOOR = ['/bench', '/proof', '/oven', '/handover', '/batches', '/wall'];
+/** Pages that nobody has opened are fetched anew after so long, ms. */
+const FRESH = 10 * 60 * 1000;
+const FETCHED = '/pages-fetched';
 const PATIENCE = 4000;
 /** Whose page was shown last: only theirs are shown again. */
 const LAST = '/last-person';
@@ -18,7 +21,7 @@ async function begin() {
 }
 
 self.addEventListener('message', (event) => {
-  if (event.data === 'keep-parts') event.waitUntil(keepParts());
+  if (event.data === 'keep-parts') event.waitUntil(keepParts().then(keepFloor));
 });
 
 self.addEventListener('fetch', (event) => {
@@ -63,6 +66,22 @@ async function keepParts() {
   await caches.delete(PAGES);
   for (const [i, page] of again.entries()) await keep(FLOOR[i], page);
   for (const path of old) await cache.delete(path);
+}
+
+/** Fetches the floor's pages, so that each opens without a line whether or not somebody has opened it before. */
+async function keepFloor() {
+  const cache = await caches.open(PAGES);
+  const [last, fetched] = await Promise.all([cache.match(LAST), cache.match(FETCHED)]);
+  const of = last ? await last.text() : '';
+  const [who, at] = fetched ? (await fetched.text()).split(' ') : [];
+  if (who === of && Date.now() - Number(at) < FRESH) return;
+  for (const path of FLOOR) {
+    // One at a time: what somebody is waiting for goes first.
+    const page = await fetch(path).catch(() => null);
+    if (page?.ok && !page.redirected) await keep(path, page);
+  }
+  const now = await cache.match(LAST);
+  if (now) await cache.put(FETCHED, new Response(`${await now.text()} ${Date.now()}`));
 }
 
 /** Keeps a page for whoever it was made for; returns whether it is one of ours. */

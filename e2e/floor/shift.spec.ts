@@ -1,5 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { alarms, carryOut, givePin, keptForOffline, setClock, TABLET, takeOver } from '../support/floor';
+import {
+  alarms,
+  carryOut,
+  givePin,
+  keptForOffline,
+  pagesKept,
+  setClock,
+  TABLET,
+  takeOver,
+} from '../support/floor';
 import { everybodyLeaves, expectAccessible, expectNoSidewaysScroll, signIn } from '../support/people';
 
 test.afterEach(everybodyLeaves);
@@ -14,8 +23,9 @@ test('without a line one tablet goes on, also under another name; all of it arri
   await takeOver(shared, 'Ida');
   await takeOver(shared, 'Jonas');
   await shared.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  for (const view of ['/handover', '/bench']) await shared.goto(view);
+  await shared.goto('/bench');
   await keptForOffline(shared);
+  await pagesKept(shared);
   const selma = await signIn(browser, 'Selma', TABLET);
   const wall = await signIn(browser, 'Anton', TABLET);
   await wall.goto('/handover');
@@ -32,6 +42,19 @@ test('without a line one tablet goes on, also under another name; all of it arri
   // Meanwhile somebody with a line sees to the same thing.
   await alarms(selma).getByRole('listitem').filter({ hasText: call }).getByRole('button').click();
   await expect(alarms(selma).getByText(call)).toBeHidden();
+
+  // Every view of the floor opens, though nobody has opened it here before.
+  for (const [view, words] of [
+    ['/oven', 'Oven'],
+    ['/proof', 'Proof watch'],
+    ['/batches', 'Batches'],
+  ] as const) {
+    await shared.goto(view);
+    await expect(shared.getByRole('link', { name: words, exact: true })).toHaveAttribute(
+      'aria-current',
+      'page',
+    );
+  }
 
   await shared.goto('/handover');
   await shared.getByRole('textbox', { name: 'What the next shift should know' }).fill('Flour is low.');

@@ -47,6 +47,25 @@ export async function takeOver(page: Page, name: string): Promise<void> {
   await givePin(page, name);
 }
 
+/** Pages of the floor, as the service worker keeps them. */
+const FLOOR_PAGES = ['/bench', '/proof', '/oven', '/handover', '/batches', '/wall'];
+
+/** Waits until the tablet has every page of the floor for whoever is there, whether or not it was opened. */
+export async function pagesKept(page: Page): Promise<void> {
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async (pages) => {
+          const person = document.querySelector('[data-person]')?.getAttribute('data-person');
+          const kept = await caches.open('hefeteig-pages-2').then((cache) => cache.keys());
+          const known = new Set(kept.map(({ url }) => url.slice(new URL(url).origin.length)));
+          return pages.filter((path) => !known.has(`${path}?person=${person}`));
+        }, FLOOR_PAGES),
+      { timeout: 90_000 },
+    )
+    .toEqual([]);
+}
+
 /** Waits until the tablet has every part of the application, as it has some seconds after it was first opened. */
 export async function keptForOffline(page: Page): Promise<void> {
   await expect

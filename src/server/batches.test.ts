@@ -1,5 +1,6 @@
 import { stateOf } from '@/core/record/dough';
 import { randomUUID } from 'node:crypto';
+import { houseNow } from './store/clock';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoHouse, probeRequest } from '../../test-support/demo-house';
 import { ok, refusal } from '../../test-support/house';
@@ -174,7 +175,7 @@ describe('what probes have said of a batch', () => {
 describe('a photo', () => {
   it('is kept once, whoever sends it again, and comes back as it was', async () => {
     const { dough } = await finished();
-    const of = { id: randomUUID(), doughId: dough.id, stepKey: null };
+    const of = { id: randomUUID(), doughId: dough.id, stepKey: null, at: null };
     expect(await keepPhoto(jonas, of, JPEG)).toEqual({ kept: true });
     expect(await keepPhoto(jonas, of, JPEG)).toEqual({ kept: false });
     expect(await photosOf(house.pool, dough.id)).toMatchObject([{ id: of.id, by: 'Jonas' }]);
@@ -183,10 +184,23 @@ describe('a photo', () => {
     expect(new Uint8Array(back?.bytes ?? [])).toEqual(JPEG);
   });
 
+  it('has the time at which it was taken, and that at which it came where a clock says what cannot be', async () => {
+    const { dough } = await finished();
+    const now = await houseNow(house.pool);
+    const taken = async (at: number) => {
+      const id = randomUUID();
+      await keepPhoto(jonas, { id, doughId: dough.id, stepKey: null, at }, JPEG);
+      return (await photosOf(house.pool, dough.id)).find((one) => one.id === id)?.at;
+    };
+    expect(await taken(now - 3 * 3_600_000)).toBe(now - 3 * 3_600_000);
+    expect(await taken(now + 3_600_000)).toBeGreaterThanOrEqual(now);
+    expect(await taken(now - 60 * 24 * 3_600_000)).toBeGreaterThanOrEqual(now);
+  });
+
   it('is told by its bytes: a text called .jpg is none', async () => {
     const { dough } = await finished();
     const text = new TextEncoder().encode('<script>alert(1)</script>');
-    const of = { id: randomUUID(), doughId: dough.id, stepKey: null };
+    const of = { id: randomUUID(), doughId: dough.id, stepKey: null, at: null };
     await expect(keepPhoto(jonas, of, text)).rejects.toThrow(Refusal);
     expect(pictureType(text)).toBeNull();
     expect(pictureType(new Uint8Array([0xff]))).toBeNull();

@@ -9,6 +9,8 @@ import { type PhotoOf, photosOfDough, type PictureType } from './store/photos';
 
 /** Largest photo that is taken, bytes; the application makes them smaller where they are taken. */
 export const LARGEST_PHOTO = 1_500_000;
+/** So long a photo can have waited on a tablet, ms. */
+const WAITED = 14 * 24 * 3_600_000;
 /** Photos of one dough that are kept. */
 const MOST_OF_A_DOUGH = 40;
 
@@ -22,7 +24,7 @@ export function pictureType(bytes: Uint8Array): PictureType | null {
 }
 
 /** Keeps a photo; the same id again changes nothing. Refuses what is no picture, and more than a dough can have. */
-export async function keepPhoto(person: Person, { id, doughId, stepKey }: PhotoOf, bytes: Uint8Array) {
+export async function keepPhoto(person: Person, { id, doughId, stepKey, at }: PhotoOf, bytes: Uint8Array) {
   const type = pictureType(bytes);
   if (!type) throw new Refusal(coded('refusals.thisFileIsNoPictureJPEG'), 'photo');
   return transaction(pool(), async (db) => {
@@ -33,8 +35,11 @@ export async function keepPhoto(person: Person, { id, doughId, stepKey }: PhotoO
         coded('refusals.photosOfOneDoughAreEnough', { MOSTOFADOUGH: MOST_OF_A_DOUGH }),
         'photo',
       );
+    const now = await houseNow(db);
+    // It may have waited on a tablet for days; what a wrong clock says of it is not believed.
+    const taken = at !== null && at <= now && at > now - WAITED ? at : now;
     const kept = await insertOnce(db, 'photo', {
-      ...{ id, dough_id: doughId, step_key: stepKey, at: new Date(await houseNow(db)), person_id: person.id },
+      ...{ id, dough_id: doughId, step_key: stepKey, at: new Date(taken), person_id: person.id },
       ...{ type, bytes: Buffer.from(bytes) },
     });
     if (kept) await noteChange(db, { command: 'photo', doughId });

@@ -4,6 +4,7 @@ import { inOrder } from '../process/order';
 import type { ProductSpec, RouteLink } from '../process/route';
 import type { DoughRecord, PlannedTime } from '../record/dough';
 import type { StepState, StepStatus } from '../record/step-state';
+import { baggedOfLoads, withLeft } from '../record/frozen';
 import { type DoughState, foldDough, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
 import { type Cause, causeOfStart, causeOfWait } from './cause';
@@ -70,22 +71,30 @@ export const FORGOTTEN = 12 * 60 * MINUTE;
  * A step that is to come starts when it is planned, unless what it waits for is not ready by then, or keeps no longer, or
  * its machine is out; and never before now. A dough whose whole plan lies more than `FORGOTTEN` back is left as planned.
  *
- * @param record - facts and plan of the dough, its waits with the windows that its route gives them
+ * @param planned - facts and plan of the dough, its waits with the windows that its route gives them
  * @param conditions - the bakery as it is now
  */
 export function forecastDough(
-  record: DoughRecord,
+  planned: DoughRecord,
   conditions: Conditions,
   now: Instant,
   ending?: Ending,
 ): DoughForecast {
-  const { id, name, lamination, links } = record;
-  const state = foldDough(record, record.events);
+  const { id, name, lamination, links } = planned;
+  const state = foldDough(planned, planned.events);
+  const record = withoutBagged(planned, state);
   const forecast = (steps: StepForecast[]) => ({ id, name, lamination, steps, links, state });
   if (state.finished && !ending) return forecast(record.steps.map((step) => asRecorded(step, state)));
   const walk = new Walk(record, state, conditions, { now, ending });
   for (const step of inOrder(record.steps, links)) walk.place(step);
   return forecast(record.steps.map(({ key }) => walk.settled(key)));
+}
+
+/** A dough with as many pieces in each load as were not bagged when they were shaped. */
+function withoutBagged(record: DoughRecord, { bagged }: DoughState): DoughRecord {
+  if (bagged.size === 0) return record;
+  const gone = baggedOfLoads(bagged, record.steps);
+  return gone.size === 0 ? record : { ...record, steps: record.steps.map((step) => withLeft(step, gone)) };
 }
 
 const stateIn = (state: DoughState, key: string): StepState => {

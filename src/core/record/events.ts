@@ -107,10 +107,12 @@ export interface DeckChoice {
   decks: number[];
 }
 
-/** Shaped pieces that went into the freezer, whatever was planned: so many of this step's output. */
+/** Shaped pieces that went into the freezer, whatever was planned: so many of this step's load, and where they are. */
 export interface PiecesFrozen {
   kind: 'frozen';
   pieces: number;
+  /** Which trays, bag or shelf, in the words of whoever put them there. */
+  where?: string;
 }
 
 /** What was lost or spoilt: the whole dough (`output` null), all pieces of an output (`pieces` null), or some of them. */

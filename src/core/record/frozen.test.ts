@@ -27,6 +27,39 @@ describe('pieces that are bagged when they are shaped', () => {
     expect(plannedDough([first, undo(first.id, 320)]).state.frozen.get(5)).toBeUndefined();
   });
 
+  it('are not baked with the rest: every later step of their load has fewer pieces, trays and places', () => {
+    const load = (events: Parameters<typeof plannedDough>[0]) =>
+      plannedDough(events).steps.find(({ key }) => key === '5.1.bake');
+    const [whole, less] = [load([]), load([bag(300, 20)])];
+    expect(whole?.load).toMatchObject({ pieces: 40, trays: 4 });
+    expect(less?.load).toMatchObject({ pieces: 20, trays: 2 });
+    const oven = (step: typeof whole) => step?.uses.find(({ setting }) => setting !== undefined)?.amount;
+    expect([oven(whole), oven(less)]).toEqual([4, 2]);
+    expect(load([bag(300, 20), bag(310, 0)])?.load).toMatchObject({ pieces: 40, trays: 4 });
+  });
+
+  it('end the way of a load that goes into the freezer as a whole, until that is taken back', () => {
+    const all = bag(300, 40);
+    const later = ['5.1.proof', '5.1.load', '5.1.bake', '5.1.finish'];
+    const statuses = (events: Parameters<typeof plannedDough>[0]) => {
+      const { state } = plannedDough(events);
+      return later.map((key) => state.steps.get(key)?.status);
+    };
+    expect(statuses([all])).toEqual(later.map(() => 'skipped'));
+    expect(plannedDough([all]).state.steps.get('5.1.shape')?.status).toBe('open');
+    expect(statuses([all, undo(all.id, 320)])).toEqual(later.map(() => 'open'));
+  });
+
+  it('are found again where somebody said which trays they are on', () => {
+    const told = did('bag', '5.1.shape', 300, {
+      data: { kind: 'frozen', pieces: 15, where: 'trays 3 and 4' },
+    });
+    expect(plannedDough([told]).state.bagged.get('5.1.shape')).toEqual({
+      pieces: 15,
+      where: 'trays 3 and 4',
+    });
+  });
+
   it('leave no promise where all are', () => {
     const record = plannedRecord([bag(300, 40)]);
     expect(promisesOf(plannedDough([bag(300, 40)]), record)).toEqual([]);

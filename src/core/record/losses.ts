@@ -54,7 +54,8 @@ export function endClosed(
 
 type OfOutput = Pick<DoughStep, 'key' | 'outputId'>;
 
-function endOpen(
+/** Ends those of the steps that are open, with why. */
+export function endOpen(
   steps: readonly OfOutput[],
   states: ReadonlyMap<string, StepState>,
   { at, personId, reason }: { at: Instant; personId: number; reason: Coded },

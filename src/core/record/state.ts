@@ -4,7 +4,8 @@ import { inOrder } from '../process/order';
 import type { RouteLink } from '../process/route';
 import { foldEvent } from './event-kinds';
 import type { FloorEvent } from './events';
-import { frozenIn } from './frozen';
+import { type Bagged, baggedIn, frozenIn } from './frozen';
+import { endBagged } from './end-bagged';
 import { endClosed, endLost, lossesIn, type Loss } from './losses';
 import type { Instant } from '../time/local';
 import type { StepState } from './step-state';
@@ -16,6 +17,8 @@ export interface DoughState {
   losses: Loss[];
   /** Pieces in the freezer by what was recorded, by output. */
   frozen: ReadonlyMap<number, number>;
+  /** The same by the step at which it was recorded, with where they are. */
+  bagged: ReadonlyMap<string, Bagged>;
   /** When and by whom it was closed without a record; null where it was not. */
   closed: { at: Instant; personId: number } | null;
   /** All steps done or skipped. */
@@ -75,7 +78,9 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
   }
   const graph = graphOf(route);
   coverTurns(route, graph, steps);
+  const bagged = baggedIn(effective);
   endLost(route.steps, losses, steps);
+  if (bagged.size > 0) endBagged(route.steps, effective, bagged, steps);
   endClosed(route.steps, effective, steps);
   deriveWaits(route, graph, steps);
   for (const step of route.steps) {
@@ -88,7 +93,8 @@ export function foldDough(route: Route, events: readonly FloorEvent[]): DoughSta
     steps,
     notes,
     losses,
-    frozen: frozenIn(effective, route.steps),
+    bagged,
+    frozen: frozenIn(bagged, route.steps),
     closed: closing ? { at: closing.at, personId: closing.personId } : null,
     finished: all.every(({ status }) => status === 'done' || status === 'skipped'),
     started: all.some(({ status }) => status !== 'open'),

@@ -156,7 +156,7 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': asText(coded('refusals.sayOnWhichDecksItIs')) }),
   }),
-  frozen: Joi.object({ pieces }),
+  frozen: Joi.object({ pieces, where: Joi.string().trim().max(60) }),
   counted: Joi.object({ good: pieces, second: pieces, waste: pieces }),
   'scrap-taken': Joi.object({ from: Joi.number().integer().positive().required(), grams: grams(1) }),
 };

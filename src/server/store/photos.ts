@@ -5,6 +5,8 @@ export interface PhotoOf {
   id: string;
   doughId: number;
   stepKey: string | null;
+  /** When it was taken; null: now. */
+  at: number | null;
 }
 
 /** A photo that was kept. */

@@ -9,7 +9,7 @@ import {
   withoutOldest,
 } from '@/core/demand/stock';
 import type { StockKind } from '@/core/process/output-way';
-import type { DoughRecord } from '@/core/record/dough';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 import { doughById } from './doughs';
 import { houseSettings } from './house';
@@ -197,6 +197,12 @@ export async function lockedStock(db: Db, productId: number, kind: StockKind): P
   return Number(row?.amount ?? 0);
 }
 
+/** Which dough it was, and where its pieces are, as far as that was said. */
+function noteOf(dough: DoughRecord): string {
+  const places = [...stateOf(dough).bagged.values()].flatMap(({ where }) => where ?? []);
+  return [dough.name, ...places].join(', ').slice(0, 200);
+}
+
 /** Brings the stock to what was recorded of a dough: what is taken back there is taken back here. */
 export async function settleStock(db: Db, doughId: number, now: number): Promise<void> {
   const outputs = await stockOutputs(db, doughId);
@@ -219,6 +225,6 @@ export async function settleStock(db: Db, doughId: number, now: number): Promise
   for (const output of new Map([...outputs.values()].map((one) => [keyOf(one), one])).values()) {
     const amount = (wanted.get(keyOf(output)) ?? 0) - (before.get(keyOf(output)) ?? 0);
     if (amount !== 0)
-      await writeMove(db, output.versionId, { kind: output.kind, amount, now, note: dough.name, doughId });
+      await writeMove(db, output.versionId, { kind: output.kind, amount, now, note: noteOf(dough), doughId });
   }
 }

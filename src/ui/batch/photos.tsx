@@ -2,9 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
 import { dayTime } from '@/core/time/local';
-import { sendPhotos } from '../live/photo-box';
 import { TakePhoto } from './take-photo';
 
 interface Shown {
@@ -25,12 +23,6 @@ export function Photos({
 }) {
   const say = useWords();
   const router = useRouter();
-  useEffect(() => {
-    const send = () => void sendPhotos();
-    send();
-    window.addEventListener('online', send);
-    return () => window.removeEventListener('online', send);
-  }, []);
   return (
     <section aria-label={say('batch.photos')} className="mt-6">
       <div className="flex flex-wrap items-center gap-4">

@@ -2,6 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { useId, useState } from 'react';
+import { useMinute } from '../live/clock';
 
 /**
  * Takes a photo of a dough, or of one of its steps, by camera or from a file: made small here, kept here until it has
@@ -18,6 +19,7 @@ export function TakePhoto({
 }) {
   const say = useWords();
   const field = useId();
+  const now = useMinute();
   const [words, setWords] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -25,7 +27,7 @@ export function TakePhoto({
     const [{ shrink }, { keepPhoto }] = await Promise.all([import('./shrink'), import('../live/photo-box')]);
     const photo = await shrink(file);
     if (!photo) return setWords(say('batch.isNoPictureThatCan', { name: file.name }));
-    const answer = await keepPhoto({ doughId, stepKey, photo });
+    const answer = await keepPhoto({ doughId, stepKey, photo, at: now });
     if (answer.ok) onKept?.();
     if (answer.ok) return setWords(say('batch.photoKept'));
     setWords(answer.status === 0 ? say('batch.offlineThePhotoWaitsOn') : answer.message);

@@ -21,13 +21,19 @@ export function FreezePieces({
   const say = useWords();
   const output = outputs.find(({ id }) => id === step.outputId);
   const [typed, setTyped] = useState<string | null>(null);
+  const [where, setWhere] = useState<string | null>(null);
   if (!output) return null;
-  const most = step.load?.pieces ?? output.pieces;
-  const frozen = dough.state.frozen.get(output.id) ?? null;
+  const bagged = dough.state.bagged.get(step.key);
+  const frozen = bagged?.pieces ?? null;
+  // What was bagged is not among the load's pieces any more; where they are frozen by plan, it is.
+  const gone = step.step.stock === 'in' ? 0 : (frozen ?? 0);
+  const most = step.load ? step.load.pieces + gone : output.pieces;
   const planned = output.way === 'to-freezer' ? most : 0;
   const text = typed ?? String(frozen ?? planned);
   const pieces = /^\d+$/.test(text.trim()) ? Number(text) : NaN;
   const fits = pieces >= 0 && pieces <= most;
+  const place = (where ?? bagged?.where ?? '').trim();
+  const isSame = pieces === (frozen ?? planned) && place === (bagged?.where ?? '');
   return (
     <form
       aria-label={say('bench.toTheFreezer')}
@@ -35,8 +41,9 @@ export function FreezePieces({
       onSubmit={(event) => {
         event.preventDefault();
         if (!fits) return;
-        tell({ kind: 'bag', data: { kind: 'frozen', pieces } });
+        tell({ kind: 'bag', data: { kind: 'frozen', pieces, ...(place === '' ? {} : { where: place }) } });
         setTyped(null);
+        setWhere(null);
       }}
     >
       <Field
@@ -48,12 +55,23 @@ export function FreezePieces({
         trouble={fits ? null : say('bench.piecesFromTo', { most })}
         onType={setTyped}
       />
-      <Button type="submit" floor disabled={!fits || pieces === (frozen ?? planned)}>
+      <Field
+        label={say('bench.whichTrays')}
+        size="floor"
+        className="max-w-64"
+        maxLength={60}
+        value={where ?? bagged?.where ?? ''}
+        onType={setWhere}
+      />
+      <Button type="submit" floor disabled={!fits || isSame}>
         {say('bench.recordFrozen')}
       </Button>
       {frozen !== null && frozen > 0 && (
         <p role="status" className="text-lg">
-          {say('bench.ofThemFrozen', { frozen, left: Math.max(0, most - frozen) })}{' '}
+          {say('bench.ofThemFrozen', {
+            ...{ frozen, left: Math.max(0, most - frozen), where: bagged?.where ?? '' },
+            hasPlace: Boolean(bagged?.where),
+          })}{' '}
           <a href={`/dough/${dough.id}/labels`} className="underline">
             {say('bench.printLabels')}
           </a>

@@ -41,6 +41,7 @@ export function NowSheets({ item, open, onOpen, tell }: Props) {
         open={open === 'skip'}
         onOpenChange={(to) => onOpen(to ? 'skip' : null)}
         title={say('bench.skipBecause', { label: say.coded(item.step.label).toLowerCase() })}
+        about={`${item.dough.id}/${item.step.key}/skip`}
         words={reasons(say)}
         onSay={(text) => tell({ kind: 'skip', text })}
       />

@@ -32,6 +32,7 @@ export function TellSheets({ item: { dough, step }, open, onOpen, notes, tell }:
       <WordsSheet
         {...sheet('note')}
         title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
+        about={`${dough.id}/${step.key}/note`}
         words={notes}
         onSay={(text) => tell({ kind: 'note', text })}
       />

@@ -1,14 +1,16 @@
 'use client';
 
 import { useWords } from '../kit/words';
-import { useState } from 'react';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
+import { useDraft } from '../live/draft';
 
 interface Props {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   title: string;
+  /** What is said of what, by which a half-typed text is known again. */
+  about: string;
   words: readonly string[];
   onSay: (text: string) => void;
 }
@@ -22,11 +24,12 @@ export function WordsSheet(props: Props) {
   );
 }
 
-function Words({ onOpenChange, words, onSay }: Props) {
+function Words({ onOpenChange, words, onSay, about }: Props) {
   const say = useWords();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useDraft(about);
   const put = (text: string) => {
     onSay(text);
+    setTyped('');
     onOpenChange(false);
   };
   return (

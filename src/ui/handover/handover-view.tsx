@@ -24,6 +24,7 @@ import { ShortList, type TellInput } from '../orders/short-list';
 import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { useAtTablet } from '../live/at-tablet';
+import { useDraft } from '../live/draft';
 import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
@@ -283,7 +284,7 @@ function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone
 
 function Say({ person, now }: Signing) {
   const say = useWords();
-  const [words, setWords] = useState('');
+  const [words, setWords] = useDraft('handover');
   const leave = () => {
     keepCall(
       { name: 'write-handover', input: { id: uuidv7(), words }, personId: person.id, at: now },

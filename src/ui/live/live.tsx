@@ -31,6 +31,10 @@ async function keepParts(): Promise<void> {
   ready?.active?.postMessage('keep-parts');
 }
 
+/** Photos wait beside the taps; what sends them is fetched only now, since no page waits for it. */
+const sendWaitingPhotos = () =>
+  import('./photo-box').then(({ sendPhotos }) => sendPhotos()).catch(() => undefined);
+
 const Line = createContext<'open' | 'away'>('open');
 
 /**
@@ -74,7 +78,10 @@ export function Live({
     const onLine = (now: 'open' | 'away') => {
       setLine(now);
       // What waits does not wait for its pause when the house is heard again.
-      if (now === 'open') void flush();
+      if (now === 'open') {
+        void flush();
+        void sendWaitingPhotos();
+      }
     };
     const stop = listenToHouse(from, {
       ...{ onNews, onLine, onSession: seeSession },

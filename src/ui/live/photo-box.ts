@@ -15,6 +15,8 @@ interface Kept {
   personId: number | null;
   doughId: number;
   stepKey: string | null;
+  /** When it was taken, by the house's clock. */
+  at: number;
   photo: Blob;
 }
 
@@ -59,8 +61,11 @@ export async function sendPhotos(): Promise<Answer> {
   return last;
 }
 
-function put(id: string, { doughId, stepKey, photo }: Kept): Promise<unknown> {
-  const of = new URLSearchParams({ dough: String(doughId), ...(stepKey === null ? {} : { step: stepKey }) });
+function put(id: string, { doughId, stepKey, at, photo }: Kept): Promise<unknown> {
+  const of = new URLSearchParams({
+    ...{ dough: String(doughId), at: String(at) },
+    ...(stepKey === null ? {} : { step: stepKey }),
+  });
   return ask(`/api/photos/${id}?${of.toString()}`, {
     method: 'PUT',
     body: photo,

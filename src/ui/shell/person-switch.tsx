@@ -10,6 +10,7 @@ import { rest } from '../live/command';
 import { actAs, endActing, useAtTablet, useLately } from '../live/at-tablet';
 import { useAway } from '../live/away';
 import { useMinute } from '../live/clock';
+import { isHalfTyped } from '../live/draft';
 import { useWaiting } from '../live/outbox';
 import { Names, type Somebody } from '../sign-in/names';
 import { OwnPin } from './own-pin';
@@ -20,6 +21,8 @@ const TakeOver = dynamic(() => import('../sign-in/take-over').then((module) => m
 });
 
 const MINUTE = 60_000;
+/** How often resting is put off for a half-typed note. */
+const PUT_OFF = 4;
 const TOUCHES = ['pointerdown', 'keydown'] as const;
 
 /**
@@ -90,12 +93,18 @@ function useResting(minutes: number, personId: number): void {
   useEffect(() => {
     if (minutes === 0 || waiting) return;
     let timer: ReturnType<typeof setTimeout>;
+    let put = 0;
     const begin = () => {
+      put = 0;
+      again();
+    };
+    const again = () => {
       clearTimeout(timer);
-      timer = setTimeout(
-        () => void rest().then((done) => (done ? location.reload() : begin())),
-        minutes * MINUTE,
-      );
+      timer = setTimeout(() => {
+        // Not under a half-typed note; one that is left lying waits for whoever takes the tablet next.
+        if (isHalfTyped() && ++put < PUT_OFF) return again();
+        void rest().then((done) => (done ? location.reload() : begin()));
+      }, minutes * MINUTE);
     };
     begin();
     for (const touch of TOUCHES) window.addEventListener(touch, begin, { passive: true });

@@ -34,6 +34,7 @@ export const steps = {
   takeOutOfTheFreezer: 'Take out of the freezer',
   toTheProof: 'To the proof',
   lost: 'lost: {why}',
+  frozenInstead: 'in the freezer',
   notRecorded: 'not recorded',
   thawInTheCold: 'Thaw in the cold',
   wrapAndKeepCold: 'Wrap, label, keep cold as dough',

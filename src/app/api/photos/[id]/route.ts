@@ -13,11 +13,13 @@ const schema = Joi.object<PhotoOf>({
   id: clientId,
   doughId,
   stepKey: Joi.string().max(80).allow(null).required(),
+  at: Joi.number().integer().positive().allow(null).required(),
 });
 
 type Params = { params: Promise<{ id: string }> };
 
-/** Keeps a photo: its bytes are the body, what it shows is in the address: `?dough=3&step=5.1.bake`. */
+/** Keeps a photo: its bytes are the body, what it shows and when it was taken are in the address:
+ * `?dough=3&step=5.1.bake&at=1795057800000`. */
 export function PUT(request: Request, { params }: Params): Promise<Response> {
   return changing(request, 'PUT /api/photos', async ({ person }) => {
     const bytes = await limitedBody(request, LARGEST_PHOTO);
@@ -27,6 +29,7 @@ export function PUT(request: Request, { params }: Params): Promise<Response> {
       id: (await params).id,
       doughId: Number(asked.get('dough')),
       stepKey: asked.get('step'),
+      at: asked.has('at') ? Number(asked.get('at')) : null,
     });
     return { ok: true, result: await keepPhoto(person, of, bytes) };
   });
