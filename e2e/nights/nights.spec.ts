@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { alarms, TABLET } from '../support/floor';
 import { everybodyLeaves, expectAccessible, signIn } from '../support/people';
-import { beginNight, type Night } from '../support/night';
+import { beginNight, doneUpTo, newestDough, type Night } from '../support/night';
 
 let night: Night;
 test.beforeEach(async () => {
@@ -150,4 +150,77 @@ test('after two days without a tap the application is of use at once', async ({ 
   await expect(page.getByText(/Crescent 39 closed: its last steps were not recorded/)).toBeVisible();
   await page.goto('/orders/past');
   await expect(page.getByRole('heading', { name: 'Past orders' })).toBeVisible();
+});
+
+test('half of a load is frozen at shaping, ordered two days later, thawed and baked: one count on every screen', async ({
+  browser,
+}) => {
+  await doneUpTo(night.pool, 'Crescent 39', '6.1.shape');
+  const page = await signIn(browser, 'Jonas', TABLET);
+  await bench(page)
+    .getByRole('button', { name: /Shape butter crescent.*Crescent 39/ })
+    .first()
+    .click();
+  const card = page.getByRole('region', { name: /^now$/i });
+  await card.getByRole('button', { name: /^Start shape/ }).click();
+  const freeze = card.getByRole('form', { name: 'To the freezer' });
+  await freeze.getByLabel(/^Pieces to the freezer, of 120/).fill('60');
+  await freeze.getByLabel('Which trays or bag').fill('trays 1 to 4');
+  await freeze.getByRole('button', { name: 'Freeze' }).click();
+  await expect(freeze.getByRole('status')).toContainText('60 in the freezer (trays 1 to 4), 60 go on.');
+  await card.getByRole('button', { name: 'Done', exact: true }).click();
+  // Nothing else offers what is in the freezer, and the rest is what its order still gets.
+  await page.goto('/orders');
+  const stock = page.getByRole('region', { name: 'Frozen pieces' });
+  await expect(stock).toContainText('60 of 19 Nov, best before 19 Dec');
+  await page.goto('/dough/5');
+  await expect(page.getByRole('main')).toContainText('60 in the freezer, trays 1 to 4');
+
+  await everybodyLeaves();
+  await night.pass(48 * 60);
+  const mara = await signIn(browser, 'Mara');
+  await mara.goto('/orders');
+  await mara.getByRole('button', { name: 'Add order' }).click();
+  const form = mara.getByRole('dialog', { name: 'Add order' });
+  await form.getByLabel('Customer').fill('Rowing club');
+  await form.getByLabel('Product').selectOption({ label: 'Butter crescent' });
+  await form.getByLabel('Pieces').fill('60');
+  await form.getByLabel('Day').fill('2026-11-23');
+  await form.getByLabel('Ready by').fill('09:00');
+  await form.getByRole('button', { name: 'Add order' }).click();
+  await expect(form).toBeHidden();
+  const thaw = mara
+    .getByRole('list', { name: 'To thaw' })
+    .getByRole('listitem')
+    .filter({ hasText: 'butter crescent' });
+  const lines = await thaw.allTextContents();
+  const pieces = Number(/\d+/.exec(lines.at(-1) ?? '')?.[0]);
+  await thaw.last().getByRole('button', { name: 'Plan the bake' }).click();
+  await expect(thaw).toHaveCount(lines.length - 1, { timeout: 60_000 });
+  await expect(mara.getByRole('region', { name: 'Frozen pieces' })).toContainText('for planned batches');
+
+  // Thawed and proofed as planned: on every screen it is a load of so many pieces.
+  const batch = await newestDough(night.pool);
+  const bake = batch.steps.find(({ step }) => step.kind === 'bake')?.key ?? '';
+  expect(batch.steps.some(({ step }) => step.kind === 'thaw')).toBe(true);
+  expect(batch.outputs[0]?.pieces).toBe(pieces);
+  await doneUpTo(night.pool, batch.name, bake);
+  await night.pass(1);
+  const oven = await signIn(browser, 'Jonas', TABLET);
+  await oven.goto('/oven');
+  await expect(oven.getByRole('region', { name: 'In the oven' })).toContainText(batch.name);
+  await oven
+    .getByRole('article')
+    .filter({ hasText: batch.name })
+    .getByRole('button', { name: 'Out', exact: true })
+    .click();
+  const out = oven.getByRole('region', { name: 'Came out' });
+  await expect(out).toContainText(`${pieces} pieces`);
+  await out
+    .getByRole('listitem')
+    .filter({ hasText: batch.name })
+    .getByRole('button', { name: 'Count' })
+    .click();
+  await oven.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
+  await expect(out).toContainText(`${pieces} good`);
 });

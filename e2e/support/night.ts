@@ -1,3 +1,6 @@
+import { randomUUID } from 'node:crypto';
+import { type DoughRecord, stateOf } from '@/core/record/dough';
+import { doughById, doughsDueFrom } from '@/server/store/doughs';
 import type { Pool } from 'mysql2/promise';
 import { seedDemo } from '@/server/demo/seed';
 import { applicationWith } from './set-up';
@@ -32,4 +35,47 @@ export async function beginNight(): Promise<Night> {
       await end();
     },
   };
+}
+
+/**
+ * Has everything of a dough's common part, and of the named loads, done before a step, as if it had been recorded in time: a
+ * night begins with it.
+ */
+export async function doneUpTo(pool: Pool, name: string, until: string): Promise<DoughRecord> {
+  const [[clock]] = (await pool.query('SELECT shown_at AS now FROM demo_clock')) as unknown as [
+    { now: Date }[],
+  ];
+  const now = clock?.now ?? new Date();
+  const found = (await doughsDueFrom(pool, now.getTime())).find((dough) => dough.name === name);
+  if (!found) throw new Error(`There is no ${name}.`);
+  const { steps: states } = stateOf(found);
+  const before = found.steps.slice(
+    0,
+    found.steps.findIndex(({ key }) => key === until),
+  );
+  const own = before.filter(
+    ({ step, outputId }) => step.work && (outputId === null || until.startsWith(`${outputId}.`)),
+  );
+  for (const [i, { key }] of own.entries())
+    for (const kind of ['start', 'finish'] as const) {
+      const state = states.get(key);
+      if ((kind === 'start' ? state?.startedAt : state?.finishedAt) !== null) continue;
+      // The last of them a moment ago, each before it some minutes earlier.
+      const at = new Date(
+        now.getTime() - (own.length - i) * 4 * 60_000 + (kind === 'start' ? 0 : 3 * 60_000),
+      );
+      await pool.query(
+        'INSERT INTO floor_event (id, dough_id, step_key, kind, at, person_id, received_at) VALUES (?, ?, ?, ?, ?, 1, ?)',
+        [randomUUID(), found.id, key, kind, at, at],
+      );
+    }
+  return found;
+}
+
+/** The dough that was planned last. */
+export async function newestDough(pool: Pool): Promise<DoughRecord> {
+  const [[last]] = (await pool.query('SELECT MAX(id) AS id FROM dough')) as unknown as [{ id: number }[]];
+  const found = await doughById(pool, last?.id ?? 0);
+  if (!found) throw new Error('No dough was planned.');
+  return found;
 }

@@ -97,6 +97,13 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   );
 }
 
+/** Where the frozen pieces of an output are, as far as somebody said. */
+const placesOf = ({ steps, state }: DoughForecast, output: number): string =>
+  steps
+    .flatMap(({ key, outputId }) => (outputId === output ? (state.bagged.get(key)?.where ?? []) : []))
+    .map((where) => `, ${where}`)
+    .join('');
+
 interface DoughHeadProps {
   dough: DoughForecast;
   facts: DoughRecord;
@@ -123,6 +130,14 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
                 value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
                 time: dayTime(dueAt, zone),
               })}
+              {(dough.state.frozen.get(id) ?? 0) > 0 && (
+                <b className="text-ink">
+                  {say('dough.ofThemInFreezer', {
+                    pieces: dough.state.frozen.get(id) ?? 0,
+                    where: placesOf(dough, id),
+                  })}
+                </b>
+              )}
             </span>
           ))}
           {words}

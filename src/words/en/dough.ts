@@ -47,6 +47,7 @@ export const dough = {
   tellTrimmings: 'Tell trimmings',
   noneToldYet: 'None told yet.',
   yieldBecamePiecesWasUsed: 'Yield: {share} became pieces, {share2} was used.',
+  ofThemInFreezer: ', {pieces} in the freezer{where}',
   ofDough: '{outputWords}, {weight} of dough',
   due: '{value}due {time}',
   putAwayBy: '{value}put away by {time}',
