@@ -224,3 +224,96 @@ test('half of a load is frozen at shaping, ordered two days later, thawed and ba
   await oven.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
   await expect(out).toContainText(`${pieces} good`);
 });
+
+test('two bakers and a helper give three turns to two blocks in mixed order across a shift change, and no turn is in doubt', async ({
+  browser,
+}) => {
+  await doneUpTo(night.pool, 'Levain 3', 'turn-1');
+  const card = (page: Page) => page.getByRole('region', { name: /^now$/i });
+  /** Takes a turn of this dough in hand, whatever else is on the bench; what is rested too little is asked once. */
+  const take = async (page: Page, turn: number) => {
+    await page.goto('/bench');
+    // What others do at the same moment may put another step first: the row holds this one.
+    const own = card(page).filter({ has: page.getByRole('heading', { name: `Turn ${turn} of 3` }) });
+    const row = page.getByRole('region', { name: /^(next|also under way)$/i }).getByRole('button', {
+      name: new RegExp(`Turn ${turn}.*Levain 3`),
+    });
+    await expect(async () => {
+      if (await row.first().isVisible()) await row.first().click({ timeout: 2000 });
+      await expect(own).toContainText('Levain 3', { timeout: 2000 });
+    }).toPass();
+    const start = card(page).getByRole('button', { name: `Start turn ${turn}` });
+    if (await start.isVisible()) {
+      await start.click();
+      const anyway = card(page).getByRole('button', { name: 'Start anyway' });
+      if (await anyway.isVisible()) await anyway.click();
+    }
+  };
+  const blocks = (page: Page) => card(page).getByRole('list', { name: 'Blocks' });
+
+  // Jonas takes block B first, and gives it turns 1 and 2 in one go.
+  const jonas = await signIn(browser, 'Jonas', TABLET);
+  await take(jonas, 1);
+  await blocks(jonas)
+    .getByRole('button', { name: /^Block B/ })
+    .click();
+  await expect(card(jonas).getByRole('button', { name: 'Block B done' })).toBeVisible();
+  await card(jonas).getByRole('button', { name: 'Given otherwise' }).click();
+  const otherwise = jonas.getByRole('dialog', { name: 'What was block B given?' });
+  await otherwise.getByRole('button', { name: /^Turns 1 and 2 /i }).click();
+  await expect(blocks(jonas)).toContainText('Block B: 2 folds, done');
+
+  // Ida gives block A its first turn: the turn is over, and her slip is taken back by Jonas from the team's last taps.
+  const ida = await signIn(browser, 'Ida', TABLET);
+  await take(ida, 1);
+  await card(ida).getByRole('button', { name: 'Block A done' }).click();
+  await expect(card(ida).getByRole('button', { name: 'Block A done' })).toHaveCount(0);
+  await jonas.goto('/bench');
+  await jonas.getByRole('button', { name: 'Last taps' }).click();
+  const taps = jonas.getByRole('dialog', { name: 'Last taps' });
+  await expect(taps.getByRole('listitem').filter({ hasText: 'Ida' }).first()).toContainText(
+    /Levain 3, Turn 1/,
+  );
+  await taps
+    .getByRole('button', { name: /^Undo Levain 3, Turn 1/ })
+    .first()
+    .click();
+  await jonas.keyboard.press('Escape');
+  await take(ida, 1);
+  await expect(card(ida).getByRole('button', { name: 'Block A done' })).toBeVisible();
+  await card(ida).getByRole('button', { name: 'Block A done' }).click();
+  await expect(card(ida).getByRole('button', { name: 'Block A done' })).toHaveCount(0);
+
+  // The shift changes: Piet helps, and finishes what he starts. Block B has had turn 2 already.
+  await night.pass(9 * 60);
+  const piet = await signIn(browser, 'Piet', TABLET);
+  await take(piet, 2);
+  await expect(blocks(piet)).toContainText('Block B: 2 folds, done');
+  await card(piet).getByRole('button', { name: 'Block A done' }).click();
+  await expect(card(piet).getByRole('button', { name: 'Block A done' })).toHaveCount(0);
+
+  // Turn 3: B before A, by two people.
+  const anton = await signIn(browser, 'Anton', TABLET);
+  await take(anton, 3);
+  await blocks(anton)
+    .getByRole('button', { name: /^Block B/ })
+    .click();
+  await card(anton).getByRole('button', { name: 'Block B done' }).click();
+  await expect(blocks(anton)).toContainText('Block B: 3 folds, done');
+  await take(piet, 3);
+  await card(piet).getByRole('button', { name: 'Block A done' }).click();
+  await expect(card(piet).getByRole('button', { name: 'Block A done' })).toHaveCount(0);
+
+  // Every screen tells one count; a fold that was told wrong is corrected for its block alone.
+  await anton.goto('/dough/8');
+  const layers = anton.getByRole('region', { name: 'Layers' });
+  await expect(layers).toContainText('turn 3 of 3 done');
+  await expect(layers).toContainText('B: had letter fold, letter fold, letter fold');
+  await layers.getByRole('button', { name: 'Turn 3 was given otherwise' }).click();
+  const correct = anton.getByRole('dialog', { name: 'What was given?' });
+  await correct.getByLabel('Which block').selectOption({ label: 'B' });
+  await correct.getByRole('button', { name: 'A book fold instead' }).click();
+  await expect(layers).toContainText('B: had letter fold, letter fold, book fold');
+  await expect(layers).toContainText('A: had letter fold, letter fold, letter fold');
+  await expect(layers).toContainText(/Block B: .*layers/);
+});

@@ -26,7 +26,13 @@ export interface DoughState {
   started: boolean;
 }
 
-type Route = { steps: readonly DoughStep[]; links: readonly RouteLink[] };
+interface Route {
+  steps: readonly DoughStep[];
+  links: readonly RouteLink[];
+  /** How many blocks it is laminated in, where that is known. */
+  blocks?: number;
+  lamination?: { blocks: number } | null;
+}
 
 /** A route with what comes before and after each step at hand. */
 interface Graph {
@@ -136,11 +142,15 @@ function stateOf(steps: ReadonlyMap<string, StepState>, key: string): StepState 
   return state;
 }
 
-/** Turns that every block had in one go with an earlier one are over, and so are the rests between them. */
+/**
+ * A turn is over when every block has had it, whatever the tablet of the last one knew of the others. Turns that every block
+ * had in one go with an earlier one are over too, and so are the rests between them.
+ */
 function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): void {
   // The last turn that each block has had; those that were never named by themselves have had `ofAll`.
   const reach = new Map<number, number>();
   let ofAll = 0;
+  const blocks = route.blocks ?? route.lamination?.blocks ?? 1;
   for (const { key, step } of route.steps) {
     const own = stateOf(steps, key);
     const last = own.records.findLast(({ data }) => data.kind === 'turned');
@@ -151,8 +161,11 @@ function coverTurns(route: Route, graph: Graph, steps: Map<string, StepState>): 
       if (data.block === null) ofAll = Math.max(ofAll, to);
       else reach.set(data.block, Math.max(reach.get(data.block) ?? 0, to));
     }
-    // Which blocks there are is known once all have had a turn.
-    const each = own.status === 'done' ? [...reach.values()] : [];
+    const all = Array.from({ length: blocks }, (_, i) => Math.max(ofAll, reach.get(i + 1) ?? 0));
+    if (blocks > 1 && own.finishedAt === null && own.status !== 'skipped' && Math.min(...all) >= step.turn)
+      Object.assign(own, { status: 'done', finishedAt: last.at, finishedBy: last.personId });
+    // Where nobody knows how many there are, those that had a turn are all when it is over.
+    const each = blocks > 1 ? all : own.status === 'done' ? [...reach.values()] : [];
     const covered = Math.max(ofAll, each.length > 0 ? Math.min(...each) : 0);
     if (covered <= step.turn) continue;
     for (const between of stepsUpTo(graph, key, covered)) {

@@ -116,6 +116,15 @@ describe('the folds of a block', () => {
     expect(first.state.steps.get('turn-2')?.status).toBe('open');
   });
 
+  it('end a turn with whichever block is the last, though no tablet knew of the others', () => {
+    const told = [1, 2].map((block) => turned('turn-1', 110 + block, { block, ends: false }));
+    const { state } = after([did('start', 'turn-1', 100), ...told], 2);
+    expect(state.steps.get('turn-1')).toMatchObject({ status: 'done', finishedAt: 112 * 60_000 });
+    expect(state.steps.get('rest-1')?.status).toBe('running');
+    const one = after([did('start', 'turn-1', 100), ...told.slice(0, 1)], 2);
+    expect(one.state.steps.get('turn-1')?.status).toBe('running');
+  });
+
   it('cover no more turns than the scheme has', () => {
     const all = [
       ...turn(1, 100),
