@@ -1,11 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_PROBE_START, probedHours } from '../../../test-support/probed';
-import { doorOpenings } from './doors';
+import { doorOpenings, probeMoves } from './doors';
 
 const MIN = 60_000;
 const held = (minute: number, celsius = 27) => ({
   at: minute * MIN,
   celsius,
+});
+
+describe('a core probe that is moved', () => {
+  it('reads something else at once, once for each errand', () => {
+    const readings = [20, 20, 26.5, 24.2, 24.1, 24, 24, 23.9, 18.2].map((celsius, i) => held(i, celsius));
+    expect(probeMoves(readings)).toEqual([2 * MIN, 8 * MIN]);
+  });
+
+  it('is not seen in dough that warms or cools, nor across a silence', () => {
+    expect(probeMoves([24, 22, 20, 18].map((celsius, i) => held(i * 5, celsius)))).toEqual([]);
+    expect(probeMoves([held(0, 24), held(40, 4)])).toEqual([]);
+  });
 });
 
 describe('a door that was opened', () => {

@@ -35,5 +35,25 @@ export function doorOpenings(points: readonly Pick<CurvePoint, 'at' | 'celsius'>
   return found;
 }
 
+/** Dough changes slowly: what a core probe reads otherwise by so much from one reading to the next is another thing, °C. */
+const TAKEN = 3;
+
+/**
+ * When a core probe was put into a dough or taken out of one: it reads something else from one moment to the next.
+ *
+ * @example
+ * probeMoves([24.1, 24.2, 19.6, 19.4].map((celsius, i) => ({ at: i * 60_000, celsius }))); // [120_000]
+ */
+export function probeMoves(points: readonly Pick<CurvePoint, 'at' | 'celsius'>[]): Instant[] {
+  const found: Instant[] = [];
+  for (const [i, { at, celsius }] of points.entries()) {
+    const before = points[i - 1];
+    const last = found.at(-1);
+    if (!before || at - before.at > APART * MINUTE || Math.abs(celsius - before.celsius) < TAKEN) continue;
+    if (last === undefined || at - last > SAME_ERRAND * MINUTE) found.push(at);
+  }
+  return found;
+}
+
 const middle = (numbers: readonly number[]): number =>
   [...numbers].sort((a, b) => a - b)[numbers.length >> 1] ?? 0;

@@ -5,7 +5,7 @@ import { isHandsOn } from '../record/state';
 import type { StepState } from '../record/step-state';
 import { MINUTE, type Instant } from '../time/local';
 
-/** The door of a place was opened, by its probe. */
+/** The door of a place was opened, by its probe; or a core probe was put in or taken out, which is its own place. */
 export interface DoorOpening {
   place: string;
   at: Instant;
@@ -76,7 +76,7 @@ export function unrecorded(
       continue;
     }
     const offer = offered(step, own, low, {
-      doors: doors.filter(({ place }) => touches(step, links, steps, place)),
+      doors: doors.filter(({ place }) => touches(step, { links, steps, state }, place)),
       entered: ends.get(step.key),
       bound: bounds.get(step.key) ?? Infinity,
     });
@@ -126,13 +126,17 @@ function nearest(doors: readonly DoorOpening[], at: Instant): Instant | null {
   );
 }
 
-/** Whether a step ends at the door of a place: it puts the dough there, or the dough was there until its end. */
+/**
+ * Whether a step ends at the door of a place: it puts the dough there, or the dough was there until its end; or it comes right
+ * after a wait that had this core probe in its dough.
+ */
 function touches(
   step: StepForecast,
-  links: DoughForecast['links'],
-  steps: readonly StepForecast[],
+  { links, steps, state }: Pick<DoughForecast, 'links' | 'steps' | 'state'>,
   place: string,
 ): boolean {
+  if (links.some(({ from, to }) => to === step.key && state.steps.get(from)?.needle?.id === place))
+    return true;
   if (!isHandsOn(step)) return step.place === place || step.uses.some(({ resource }) => resource === place);
   return links.some(
     ({ from, to }) => from === step.key && steps.find(({ key }) => key === to)?.place === place,
