@@ -1,4 +1,5 @@
 import type { Say } from '@/words/say';
+import { coded } from '@/core/codes/coded';
 import type { DoughRecord } from '@/core/record/dough';
 import type { FloorEvent, FloorEventKind } from '@/core/record/events';
 
@@ -42,7 +43,8 @@ export function aboutTap(
 ): string {
   const step = dough?.steps.find(({ key }) => key === stepKey);
   const where = [dough?.name, step && say.coded(step.label)].filter((part) => part !== undefined).join(', ');
-  const what = celsius === null ? eventWords(say)[kind] : `${celsius} °C`;
+  const what =
+    celsius === null ? eventWords(say)[kind] : say.coded(coded('live.measured', { celsius: { celsius } }));
   const said = text === null ? what : `${what} “${text.slice(0, 60)}”`;
   return where === '' ? said : `${where}: ${said}`;
 }

@@ -115,7 +115,11 @@ function OvenHead({ oven, named, zone }: { oven: OvenInside; named: boolean; zon
   return (
     <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">
       {named && <b className="text-ink">{machine.label}</b>}
-      <span>{say('oven.ofTraysIn', { trays, capacity: machine.capacity })}</span>
+      <span className={trays > machine.capacity ? 'font-bold text-warn' : undefined}>
+        {say(trays > machine.capacity ? 'oven.moreThanFit' : 'oven.ofTraysIn', {
+          ...{ trays, capacity: machine.capacity },
+        })}
+      </span>
       {told && <span>{told}</span>}
       {reading && (
         <span>

@@ -1,4 +1,5 @@
 export const live = {
+  measured: '{celsius}',
   proofJudged: 'proof judged',
   lookedAt: 'looked at',
   temperaturesAtTheBowl: 'temperatures at the bowl',

@@ -57,6 +57,7 @@ export const oven = {
   nothingForTheNext12: 'Nothing for the next 12 h.',
   cameOut2: 'came out',
   nothingInTheLastTwo: 'Nothing in the last two hours.',
+  moreThanFit: '{trays} trays told, room for {capacity}: is everything in here?',
   ofTraysIn: '{trays} of {capacity} trays in',
   probeAt: 'probe {celsius} at {time}',
   onDecks: '{count, plural, =0 {no deck} one {deck {decks}} other {decks {decks}}}',
