@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { did, plannedRecord } from '../../../test-support/floor';
 import { ALL_MESSAGES, say } from '../../../test-support/words';
 import { METRIC } from '@/core/units/reader';
-import { type Messages, sayer } from '@/words/say';
+import type { Messages } from '@/words/message';
+import { sayer } from '@/words/say';
 import { aboutTap } from './tap-words';
 
 describe('what a tap is called', () => {
   it('names dough, step and what was done', () => {
-    expect(aboutTap(say, did('start', 'mix', 0), plannedRecord([]))).toBe('Crescent 1, Mix: started');
+    expect(aboutTap(say, did('start', 'mix', 0), plannedRecord([]))).toBe('Crescent 1, mix: started');
     expect(aboutTap(say, did('note', 'mix', 0, { text: 'sticky' }), undefined)).toBe('note “sticky”');
   });
 
