@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { type DoughRecord, stateOf } from '@/core/record/dough';
 import { doughById, doughsDueFrom } from '@/server/store/doughs';
 import type { Pool } from 'mysql2/promise';
+import { rowOf } from '@/server/db/rows';
+import { houseNow } from '@/server/store/clock';
 import { seedDemo } from '@/server/demo/seed';
 import { applicationWith } from './set-up';
 
@@ -42,10 +44,7 @@ export async function beginNight(): Promise<Night> {
  * night begins with it.
  */
 export async function doneUpTo(pool: Pool, name: string, until: string): Promise<DoughRecord> {
-  const [[clock]] = (await pool.query('SELECT shown_at AS now FROM demo_clock')) as unknown as [
-    { now: Date }[],
-  ];
-  const now = clock?.now ?? new Date();
+  const now = new Date(await houseNow(pool));
   const found = (await doughsDueFrom(pool, now.getTime())).find((dough) => dough.name === name);
   if (!found) throw new Error(`There is no ${name}.`);
   const { steps: states } = stateOf(found);
@@ -74,7 +73,7 @@ export async function doneUpTo(pool: Pool, name: string, until: string): Promise
 
 /** The dough that was planned last. */
 export async function newestDough(pool: Pool): Promise<DoughRecord> {
-  const [[last]] = (await pool.query('SELECT MAX(id) AS id FROM dough')) as unknown as [{ id: number }[]];
+  const last = await rowOf<{ id: number }>(pool, 'SELECT MAX(id) AS id FROM dough');
   const found = await doughById(pool, last?.id ?? 0);
   if (!found) throw new Error('No dough was planned.');
   return found;
