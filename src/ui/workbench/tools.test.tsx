@@ -25,7 +25,7 @@ describe('when to build a levain', () => {
     show(tool(), 8 * 60);
     expect(build()).toBe('Build it Thu 10:00');
     expect(screen.getByText(/^for the mix/).textContent).toBe(
-      'for the mix Thu 14:00; not before Thu 09:00, not after Thu 10:36.',
+      'for the mix Thu 14:00; not before Thu 08:59, not after Thu 10:36.',
     );
   });
 
@@ -44,7 +44,7 @@ describe('when to build a levain', () => {
     show(tool(), 12 * 60);
     expect(screen.getByText('Too late for Thu 14:00')).toBeTruthy();
     expect(screen.getByText(/^It had to be built by/).textContent).toBe(
-      'It had to be built by Thu 10:36. Built now it is ripe from Thu 15:24, best Thu 15:59: mix then, or raise the dough with yeast.',
+      'It had to be built by Thu 10:36. Built now it is ripe from Thu 15:24, best Thu 16:00: mix then, or raise the dough with yeast.',
     );
   });
 
