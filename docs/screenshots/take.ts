@@ -111,7 +111,7 @@ test('one current picture of each main view', async ({ browser }) => {
   await expect(baker.getByRole('button', { name: /proof butter crescent/ })).toBeVisible();
   await keepAll(baker, 'proof-watch');
   await baker.goto('/handover');
-  await expect(baker.getByText('where everything is')).toBeVisible();
+  await expect(baker.getByRole('heading', { name: 'where everything is' })).toBeVisible();
   await keepAll(baker, 'handover');
   await baker.goto('/plan');
   await baker.getByRole('button', { name: /^Chocolate roll 21/ }).click();
