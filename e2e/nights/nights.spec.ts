@@ -157,18 +157,23 @@ test('half of a load is frozen at shaping, ordered two days later, thawed and ba
 }) => {
   await doneUpTo(night.pool, 'Crescent 39', '6.1.shape');
   const page = await signIn(browser, 'Jonas', TABLET);
-  await bench(page)
-    .getByRole('button', { name: /Shape butter crescent.*Crescent 39/ })
-    .first()
-    .click();
+  const { tap, taps } = tapping();
+  await tap(
+    bench(page)
+      .getByRole('button', { name: /Shape butter crescent.*Crescent 39/ })
+      .first(),
+  );
   const card = page.getByRole('region', { name: /^now$/i });
-  await card.getByRole('button', { name: /^Start shape/ }).click();
+  await tap(card.getByRole('button', { name: /^Start shape/ }));
   const freeze = card.getByRole('form', { name: 'To the freezer' });
   await freeze.getByLabel(/^Pieces to the freezer, of 120/).fill('60');
   await freeze.getByLabel('Which trays or bag').fill('trays 1 to 4');
-  await freeze.getByRole('button', { name: 'Freeze' }).click();
+  await tap(freeze.getByRole('button', { name: 'Freeze' }));
   await expect(freeze.getByRole('status')).toContainText('60 in the freezer (trays 1 to 4), 60 go on.');
-  await card.getByRole('button', { name: 'Done', exact: true }).click();
+  await tap(card.getByRole('button', { name: 'Done', exact: true }));
+  expect(taps()).toBe(4);
+  // Nobody is called for what is in the freezer.
+  await expect(alarms(page).getByText(/Crescent 39/)).toHaveCount(0);
   // Nothing else offers what is in the freezer, and the rest is what its order still gets.
   await page.goto('/orders');
   const stock = page.getByRole('region', { name: 'Frozen pieces' });
@@ -254,13 +259,13 @@ test('two bakers and a helper give three turns to two blocks in mixed order acro
   // Jonas takes block B first, and gives it turns 1 and 2 in one go.
   const jonas = await signIn(browser, 'Jonas', TABLET);
   await take(jonas, 1);
-  await blocks(jonas)
-    .getByRole('button', { name: /^Block B/ })
-    .click();
+  const { tap, taps } = tapping();
+  await tap(blocks(jonas).getByRole('button', { name: /^Block B/ }));
   await expect(card(jonas).getByRole('button', { name: 'Block B done' })).toBeVisible();
-  await card(jonas).getByRole('button', { name: 'Given otherwise' }).click();
+  await tap(card(jonas).getByRole('button', { name: 'Given otherwise' }));
   const otherwise = jonas.getByRole('dialog', { name: 'What was block B given?' });
-  await otherwise.getByRole('button', { name: /^Turns 1 and 2 /i }).click();
+  await tap(otherwise.getByRole('button', { name: /^Turns 1 and 2 /i }));
+  expect(taps()).toBe(3);
   await expect(blocks(jonas)).toContainText('Block B: 2 folds, done');
 
   // Ida gives block A its first turn: the turn is over, and her slip is taken back by Jonas from the team's last taps.
@@ -270,11 +275,11 @@ test('two bakers and a helper give three turns to two blocks in mixed order acro
   await expect(card(ida).getByRole('button', { name: 'Block A done' })).toHaveCount(0);
   await jonas.goto('/bench');
   await jonas.getByRole('button', { name: 'Last taps' }).click();
-  const taps = jonas.getByRole('dialog', { name: 'Last taps' });
-  await expect(taps.getByRole('listitem').filter({ hasText: 'Ida' }).first()).toContainText(
+  const lastTaps = jonas.getByRole('dialog', { name: 'Last taps' });
+  await expect(lastTaps.getByRole('listitem').filter({ hasText: 'Ida' }).first()).toContainText(
     /Levain 3, Turn 1/,
   );
-  await taps
+  await lastTaps
     .getByRole('button', { name: /^Undo Levain 3, Turn 1/ })
     .first()
     .click();
