@@ -230,6 +230,14 @@ describe('what else is recorded', () => {
     const mixer = [{ id: 'mixer', capacity: 1, slow }];
     const after = forecastDough({ ...record, steps }, { ...CALM, machines: mixer }, 0);
     expect(stepIn(after, 'mix').target).toBe(Math.round(stepIn(forecast([], 0), 'mix').target * 1.5));
+    // So does what rises in a proofer that is: what a screen says of it, every forecast follows.
+    const own = stepIn(usual, PROOF);
+    const proofer = own.uses.find(({ resource }) => resource !== 'crew')?.resource ?? '';
+    const rising = forecast(inProofer, since + 5, {
+      ...CALM,
+      machines: [{ id: proofer, capacity: 20, slow }],
+    });
+    expect(stepIn(rising, PROOF).target).toBe(Math.round(own.target * 1.5));
     // Over by then: as usual.
     const over = [{ id: 'oven', capacity: 9, slow: [{ start: 0, end: 1, times: 1.5 }] }];
     expect(stepIn(forecast(inProofer, since + 5, { ...CALM, machines: over }), BAKE).target).toBe(was);

@@ -294,8 +294,8 @@ class Walk {
     const { places: today } = this.conditions;
     const rises = this.rises.get(step.outputId) ?? {};
     const observation = { from, ...observe(step, own, this.conditions) };
-    if (slower > 1 && step.step.kind === 'bake')
-      observation.stretched = (observation.stretched ?? 1) * slower;
+    // Work is longer by itself; a wait in a slow oven or proofer is, as bakes are in an oven that is known to be slow.
+    if (slower > 1 && !isHandsOn(step)) observation.stretched = (observation.stretched ?? 1) * slower;
     return { today, rises, dose: this.dose, observation };
   }
 

@@ -60,6 +60,13 @@ describe('a room that is too warm to laminate in', () => {
     expect(warmWork(dough, step('lock-in'), today(38, cool), 0)).toBeNull();
   });
 
+  it('is the room in which it is rolled, and not a store that comes first', () => {
+    const stores: Today = { store: { kind: 'room', celsius: 12 }, ...today(36) };
+    const inBakery = { ...step('lock-in'), place: 'bakery' };
+    const own = { ...dough, steps: dough.steps.map((one) => (one.key === 'lock-in' ? inBakery : one)) };
+    expect(warmWork(own, inBakery, stores, 0)?.room).toBe(36);
+  });
+
   it('is nobody’s business when it is rolled', () => {
     const rolled = laminatedDough(
       ['mix', 'butter', 'butter-out', 'lock-in'].flatMap((key, i) => [

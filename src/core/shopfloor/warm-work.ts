@@ -56,7 +56,9 @@ export function warmWork(
     : (ROLLED as readonly string[]).includes(step.step.kind)
       ? step
       : undefined;
-  const room = placeOf(today, 'room');
+  // Where it is rolled; a flour store is a room as well.
+  const own = rolled?.place === undefined ? undefined : today[rolled.place];
+  const room = own?.kind === 'room' ? own : placeOf(today, 'room');
   if (!work || !rolled || !room || rolled.status === 'done' || rolled.status === 'skipped') return null;
   const onTable = minutesOnTable(dough.steps, rolled);
   const minutes = Math.max(1, onTable / work.blocks);

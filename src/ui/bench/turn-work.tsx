@@ -107,7 +107,7 @@ interface BlockListProps {
   onBlock: (block: number) => void;
 }
 
-/** How many folds each block has had, and which is in hand: any that waits for this turn, whatever its letter. */
+/** How many folds each block has had, and which is in hand; whichever waits for this turn can be taken. */
 function BlockList({ work, dough, step, block, running, onBlock }: BlockListProps) {
   const say = useWords();
   const left = waitingBlocks(dough, step);
