@@ -15,7 +15,7 @@ let demo: ChildProcess | null = null;
 /** Starts the demo in its own folder and waits for the line that says it is ready. */
 async function start(...more: string[]): Promise<RunningScript> {
   const port = String(await freePort());
-  const options = ['--folder', folder, '--build', 'build/test', '--port', port, ...more];
+  const options = ['--folder', folder, '--build', 'build/test', '--port', port, '--alone', ...more];
   const started = await startScript('scripts/demo.ts', options, { ready: /ready after .*: (http:\S+)/ });
   demo = started.process;
   return started;

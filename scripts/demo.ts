@@ -7,12 +7,13 @@ import { connect } from '@/server/db/pool';
 import { migrate } from '@/server/db/migrate';
 import { keepDemoTime, resumeDemoClock } from '@/server/demo/clock';
 import { PEOPLE } from '@/server/demo/bakery';
+import { rowsOf } from '@/server/db/rows';
 import { keepSecrets } from '@/server/auth/secrets';
 import { seedDemo } from '@/server/demo/seed';
 import type { ChildProcess } from 'node:child_process';
 import { startApplication, type Application } from './lib/application';
 import { createDatabase, endProcess, passwordOf, startDatabase, type Database } from './lib/mariadb';
-import { startProbes } from './lib/probes';
+import { startCrew, startProbes } from './lib/devices';
 import { endLeftovers, type Running } from './lib/running';
 import { freePort, freePortFrom } from './lib/ports';
 
@@ -22,6 +23,8 @@ const { values } = parseArgs({
     fresh: { type: 'boolean', default: false },
     folder: { type: 'string', default: 'data/demo' },
     build: { type: 'string', default: 'build/app' },
+    /** Nobody works by themselves: all that happens is what you tap. */
+    alone: { type: 'boolean', default: false },
   },
 });
 const { folder } = values;
@@ -30,7 +33,7 @@ const KEEP_TIME_EVERY = 5_000;
 
 let database: Database | null = null;
 let application: Application | null = null;
-let probes: ChildProcess | null = null;
+let devices: ChildProcess[] = [];
 let pool: Pool | null = null;
 let ending: Promise<void> | null = null;
 let announced = false;
@@ -38,7 +41,7 @@ let announced = false;
 /** Ends the application first and the database after it, once, whoever asks. */
 function end(): Promise<void> {
   return (ending ??= (async () => {
-    if (probes) await endProcess(probes, 2_000);
+    await Promise.all(devices.map((device) => endProcess(device, 2_000)));
     await application?.stop();
     if (pool) await keepDemoTime(pool).catch(() => undefined);
     await pool?.end();
@@ -92,7 +95,9 @@ async function main(): Promise<void> {
       void end().then(() => process.exit(1));
     });
   }
-  probes = startProbes(application.address, join(folder, 'probes.log'));
+  devices = [startProbes(application.address, join(folder, 'probes.log'))];
+  if (!values.alone)
+    devices.push(startCrew(application.address, join(folder, 'crew.log'), await crewOf(pool)));
   const timer = setInterval(() => {
     if (pool && !ending) keepDemoTime(pool).catch(() => undefined);
   }, KEEP_TIME_EVERY);
@@ -105,6 +110,18 @@ async function main(): Promise<void> {
     console.log(`  ${name.padEnd(6)} PIN ${pin}  ${role}${role === 'baker' ? `, ${team}` : ''}`);
   console.log('\nIts probes are simulated; docs/devices.md says how to leave a door open.');
   console.log('Ctrl-C ends it. bin/demo --fresh starts over.');
+}
+
+/** The bakery's people with their PINs. */
+async function crewOf(db: Pool): Promise<{ id: number; pin: string }[]> {
+  const people = await rowsOf<{ id: number; name: string }>(
+    db,
+    "SELECT id, name FROM person WHERE role <> 'viewer' AND active ORDER BY id",
+  );
+  return people.flatMap(({ id, name }) => {
+    const pin = PEOPLE.find((one) => one.name === name)?.pin;
+    return pin ? [{ id, pin }] : [];
+  });
 }
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {

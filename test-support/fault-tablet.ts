@@ -145,6 +145,8 @@ export class FaultTablet {
       this.page.getByRole('dialog'),
       this.button('Show their page'),
       this.button('Confirm with PIN'),
+      // They went on by their name alone while the line was down: the page is another's.
+      this.button(`PIN of ${by}`),
     ];
     for (const one of open) if (await one.isVisible()) return false;
     return this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
@@ -169,6 +171,7 @@ export class FaultTablet {
       return this.page.keyboard.press('Escape');
     }
     if (new URL(this.page.url()).pathname === '/sign-in') return press(name);
+    if (await this.button(`PIN of ${by}`).isVisible()) return press(this.button(`PIN of ${by}`));
     const isThere = await this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
     if (isThere) return press(this.button('Confirm with PIN'));
     return press(this.button(/ is at this tablet/));

@@ -24,3 +24,13 @@ export function option(name: string, otherwise: string): string {
   const at = process.argv.indexOf(`--${name}`);
   return (at >= 0 ? process.argv[at + 1] : undefined) ?? otherwise;
 }
+
+/** Tells whether the process is there that this one was started beside; without one, always. */
+export function isRunning(pid: number): boolean {
+  if (pid === 0) return true;
+  try {
+    return process.kill(pid, 0);
+  } catch {
+    return false;
+  }
+}

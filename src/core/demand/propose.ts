@@ -4,7 +4,7 @@ import { bowlsFor } from '../formula/bowls';
 import type { Allergen } from '../formula/ingredient';
 import { doughSize } from '../process/expand';
 import type { ProductSpec } from '../process/route';
-import { MINUTE, type Instant } from '../time/local';
+import { formatLocal, MINUTE, type Instant } from '../time/local';
 import type { OrderWithSources } from './cover';
 
 /** What the house makes, as far as proposing doughs needs it. */
@@ -278,4 +278,23 @@ export function makeTheSame(some: readonly ProposedDough[], others: readonly Pro
   count(some, 1);
   count(others, -1);
   return [...left.values()].every((pieces) => pieces === 0);
+}
+
+/** An output as `add-dough` plans it; `due` is a local time, as a form field has it. */
+export interface OutputToPlan {
+  productId: number;
+  pieces: number;
+  due: string;
+  way: 'fresh' | 'to-freezer';
+}
+
+/** The outputs of a proposed dough, to be planned: what is more than is ordered goes to the freezer. */
+export function outputsToPlan({ outputs }: Pick<ProposedDough, 'outputs'>, zone: string): OutputToPlan[] {
+  return outputs.flatMap(({ productId, pieces, spare, dueAt }) => {
+    const own = { productId, due: formatLocal(dueAt, zone) };
+    return [
+      ...(pieces > spare ? [{ ...own, pieces: pieces - spare, way: 'fresh' as const }] : []),
+      ...(spare > 0 ? [{ ...own, pieces: spare, way: 'to-freezer' as const }] : []),
+    ];
+  });
 }

@@ -55,9 +55,11 @@ export type Page = keyof typeof PAGES;
 /** Routes that are not pages. Devices, calendars and the sign-in have doors of their own and are not among them. */
 export const ROUTES = {
   'GET /api/feed': ALL,
+  'GET /api/board': CREW,
   'POST /api/commands': ALL,
   'POST /api/plan/mend': BAKERS,
   'GET /api/plan': BAKERS,
+  'GET /api/orders': BAKERS,
   'POST /api/products/try': PLANNER,
   'POST /api/products/read': PLANNER,
   'POST /api/setup/read': PLANNER,
@@ -143,6 +145,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'take-busy': PLANNER,
   'set-limits': PLANNER,
   'set-clock': BAKERS,
+  'set-demo': BAKERS,
   'make-address': BAKERS,
   'withdraw-address': BAKERS,
   'change-pin': CREW,

@@ -62,14 +62,14 @@ export function simulatedHouse(
   const roomAt = (place: string, at: number) => set.get(place) ?? dayCelsius(place, at);
   const airOf = (place: string) => states.get(place)?.celsius ?? roomAt(place, now);
 
-  function step(minutes: number): void {
+  function step(minutes: number, ajarAt: string | null): void {
     const minute = minuteOf(now);
     const around = { celsius: roomAt('bakery', now), humidity: 45 };
     const hour = new Date(now).getUTCHours();
     const busy = hour >= AT_WORK[0] && hour < AT_WORK[1];
     for (const { place, chamber } of chambers) {
       const opened = busy && place !== 'freezer' && random.unit() < (OPENED.hourly / 60) * minutes;
-      const left = hasFault(faults, place, 'door', minute);
+      const left = place === ajarAt || hasFault(faults, place, 'door', minute);
       const ajar = left ? minutes : opened ? Math.min(minutes, OPENED.minutes) : 0;
       const powerless = hasFault(faults, place, 'dead', minute);
       const state = states.get(place) ?? heldChamber(chamber);
@@ -96,10 +96,13 @@ export function simulatedHouse(
   }
 
   return {
-    /** Lets the house go on until `at`; a moment that has passed changes nothing. */
-    goTo(at: number): void {
+    /**
+     * Lets the house go on until `at`; a moment that has passed changes nothing. `ajar`: a place whose door stands open
+     * meanwhile.
+     */
+    goTo(at: number, ajar: string | null = null): void {
       now = Math.max(now, at - LONGEST * 60_000);
-      while (at - now > 1) step(Math.min(STEP, (at - now) / 60_000));
+      while (at - now > 1) step(Math.min(STEP, (at - now) / 60_000), ajar);
     },
     /** What all probes say now. */
     readings: (): Reading[] => [

@@ -8,7 +8,7 @@
  * `--every` counts seconds of the real clock.
  */
 import { setTimeout as pause } from 'node:timers/promises';
-import { ask, option, send } from '../send';
+import { ask, isRunning, option, send } from '../send';
 import { readFaults } from './faults';
 import { simulatedHouse, type Needle } from './house';
 
@@ -39,27 +39,18 @@ const settings = {
   seed: Number(option('seed', '1')),
 };
 
-/** Tells whether the process is there that this one was started beside; without one, always. */
-function isRunning(pid: number): boolean {
-  if (pid === 0) return true;
-  try {
-    return process.kill(pid, 0);
-  } catch {
-    return false;
-  }
-}
-
-/** When the house's clock says what it is now. */
-async function houseTime(): Promise<number> {
+/** What the house's clock says, and a door that a visitor of the demo has left open. */
+async function houseTime(): Promise<{ now: number; door?: { place: string } }> {
   const answer = await ask(house, '/api/intake/readings', token);
-  return (answer as { result: { now: number } }).result.now;
+  return (answer as { result: { now: number; door?: { place: string } } }).result;
 }
 
-const simulated = simulatedHouse(await houseTime(), settings);
+const simulated = simulatedHouse((await houseTime()).now, settings);
 const once = process.argv.includes('--once');
 for (;;) {
   try {
-    simulated.goTo(await houseTime());
+    const { now, door } = await houseTime();
+    simulated.goTo(now, door?.place ?? null);
     const readings = simulated.readings();
     await send(house, '/api/intake/readings', token, { readings });
     console.log(readings.map(({ place, celsius }) => `${place} ${celsius}`).join('  '));

@@ -19,10 +19,11 @@ const HOURS = 14;
 const SEEN_SECONDS = 60;
 
 /** A session that counts. */
-const OPEN = `session.ended_at IS NULL AND person.active AND tablet.removed_at IS NULL
+export const OPEN_SESSION = `session.ended_at IS NULL AND person.active AND tablet.removed_at IS NULL
   AND session.seen_at > UTC_TIMESTAMP(3) - INTERVAL ${HOURS} HOUR
   AND (person.role = 'viewer' OR session.began_at > UTC_TIMESTAMP(3) - INTERVAL ${HOURS} HOUR)`;
-const JOINED = `session JOIN person ON person.id = session.person_id JOIN tablet ON tablet.id = session.tablet_id`;
+/** Sessions with their people and tablets, which `OPEN_SESSION` asks for. */
+export const SESSION_JOINED = `session JOIN person ON person.id = session.person_id JOIN tablet ON tablet.id = session.tablet_id`;
 
 /** Who is here, or null. Asked by every page and route. */
 export async function whoIsHere(): Promise<Here | null> {
@@ -35,7 +36,7 @@ export async function whoIsHere(): Promise<Here | null> {
     `SELECT person.id, person.name, person.role, person.team, session.id AS sessionId, tablet.id AS tabletId,
        session.resting AS rests, session.seen_at < UTC_TIMESTAMP(3) - INTERVAL ${SEEN_SECONDS} SECOND AS stale,
        session.replaces
-     FROM ${JOINED} WHERE session.token_hash = ? AND ${OPEN}`,
+     FROM ${SESSION_JOINED} WHERE session.token_hash = ? AND ${OPEN_SESSION}`,
     [tokenHash(token)],
   );
   if (!row) return null;
@@ -64,7 +65,7 @@ export async function openSessions(db: Db, ids: readonly number[]): Promise<Set<
   if (ids.length === 0) return new Set();
   const rows = await rowsOf<{ id: number }>(
     db,
-    `SELECT session.id FROM ${JOINED} WHERE session.id IN (?) AND ${OPEN}`,
+    `SELECT session.id FROM ${SESSION_JOINED} WHERE session.id IN (?) AND ${OPEN_SESSION}`,
     [ids],
   );
   return new Set(rows.map(({ id }) => id));

@@ -6,7 +6,7 @@ import { demoHouse, probeRequest } from '../../../test-support/demo-house';
 import { forecastOf, ok, refusal } from '../../../test-support/house';
 import { openSession } from '../../../test-support/session';
 import type { Person } from '@/core/bakery/people';
-import { rowsOf } from '../db/rows';
+import { rowsOf, write } from '../db/rows';
 import { onChange, type News } from '../feed';
 import { takeReadings } from '../intake/readings';
 import { calls } from '../store/calls';
@@ -146,6 +146,16 @@ describe('alarms', () => {
     expect((await called()).taken).toContainEqual(expect.objectContaining({ alarm, personId: jonas.id }));
   });
 
+  it('that still ring after a day call again, and are taken by whoever is there then', async () => {
+    const alarm = await untaken();
+    await ok(runCommand('take-alarm', jonas, { alarm }));
+    await write(house.pool, 'UPDATE alarm_taken SET at = at - INTERVAL 25 HOUR WHERE alarm = ?', [alarm]);
+    const takenBy = async () => (await called()).taken.find((one) => one.alarm === alarm)?.personId;
+    expect(await takenBy()).toBeUndefined();
+    await ok(runCommand('take-alarm', ida, { alarm }));
+    expect(await takenBy()).toBe(ida.id);
+  });
+
   it('are taken when they ring, and not before', async () => {
     const quiet = 'preheat/3/8.1.bake';
     expect((await ringing(house.pool, await now())).map(({ id }) => id)).not.toContain(quiet);
@@ -183,7 +193,7 @@ describe('words of a shift', () => {
     const id = randomUUID();
     await ok(runCommand('write-handover', jonas, { id, words }));
     await ok(runCommand('write-handover', jonas, { id, words }));
-    const [newest] = await lastWords(house.pool);
+    const [newest] = await lastWords(house.pool, await now());
     expect(newest).toMatchObject({ by: 'Jonas', words, readBy: [] });
     const handover = newest?.id;
     expect((await refusal(runCommand('sign-handover', jonas, { handover }))).message).toContain(
@@ -191,8 +201,19 @@ describe('words of a shift', () => {
     );
     await ok(runCommand('sign-handover', ida, { handover }));
     await ok(runCommand('sign-handover', ida, { handover }));
-    expect((await lastWords(house.pool))[0]?.readBy).toEqual(['Ida']);
-    expect((await lastWords(house.pool)).filter((said) => said.words === words)).toHaveLength(1);
+    expect((await lastWords(house.pool, await now()))[0]?.readBy).toEqual(['Ida']);
+    expect((await lastWords(house.pool, await now())).filter((said) => said.words === words)).toHaveLength(1);
+  });
+
+  it('stay in sight until somebody has read them, however many were written since', async () => {
+    const write = (words: string) => runCommand('write-handover', jonas, { id: randomUUID(), words });
+    await ok(write('The small sheeter slips.'));
+    for (const nth of [1, 2, 3, 4]) await ok(write(`All is well, ${nth}.`));
+    const shown = async () => (await lastWords(house.pool, await now())).map(({ words }) => words);
+    expect(await shown()).toContain('The small sheeter slips.');
+    for (const { id } of await lastWords(house.pool, await now()))
+      await ok(runCommand('sign-handover', ida, { handover: id }));
+    expect(await shown()).toEqual(['All is well, 4.', 'All is well, 3.', 'All is well, 2.']);
   });
 
   it('are refused empty, endless or unknown', async () => {

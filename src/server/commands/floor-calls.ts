@@ -7,7 +7,7 @@ import { command, Refusal } from './command';
 import { clientId } from './schemas';
 import { LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { happenedAt, instant } from './times';
-import { alarmTakenBy, writerOfNote } from '../store/alarms-taken';
+import { alarmTakenBy, insertAlarmTaken, writerOfNote } from '../store/alarms-taken';
 
 const alarmId = Joi.string()
   .pattern(/^[a-z-]+\/[\w./-]{1,140}$/)
@@ -24,7 +24,7 @@ export const takeAlarm = command<{ alarm: string; at?: number }, { alarm: string
     // What was taken without a line may have become quiet since; what is taken now rings now.
     if (at === undefined && !(await ringing(db, now)).some(({ id }) => id === alarm))
       throw new Refusal(coded('refusals.thatAlarmIsNotRinging'), 'alarm');
-    await insertOnce(db, 'alarm_taken', { alarm, at: new Date(when), person_id: person.id });
+    await insertAlarmTaken(db, { alarm, personId: person.id, at: when });
     const row = await alarmTakenBy(db, alarm);
     if (row && row.id !== person.id)
       throw new Refusal(coded('refusals.seesToThatAlready', { name: row.name }), 'alarm');

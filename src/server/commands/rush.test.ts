@@ -50,7 +50,7 @@ describe('an ingredient that ran out', () => {
       runCommand('report-out-of', house.person('Jonas'), { id: randomUUID(), ingredient });
     const { needed } = await ok<{ needed: number }>(report('milk'));
     expect(needed).toBeGreaterThan(1);
-    const [note] = await lastWords(house.pool);
+    const [note] = await lastWords(house.pool, await house.now());
     expect(note?.words).toMatch(/^Out of milk\. Needed for .+, first \w{3} \d\d:\d\d\.$/);
     expect(note?.by).toBe('Jonas');
     expect((await refusal(report('unobtainium'))).field).toBe('ingredient');

@@ -4,6 +4,7 @@ import type { PoolConnection } from 'mysql2/promise';
 import { noteChange } from '../store/changes';
 import { forgetDays } from '../store/place-hours';
 import { houseNow } from '../store/clock';
+import { demoWishes } from '../store/demo-wishes';
 import { deviceOf, refuse, taken } from './device';
 import { coded } from '@/core/codes/coded';
 import { wordsIn } from '@/words/compile';
@@ -109,5 +110,7 @@ async function tellReadings(db: PoolConnection, moved: boolean): Promise<void> {
 export async function tellTime(request: Request): Promise<Response> {
   const device = await deviceOf(pool(), request, 'probes');
   if (!device) return refuse(401, wordsIn('en')('refusals.thisDeviceHasNoRightToken'));
-  return Response.json({ ok: true, result: { now: await houseNow(pool()) } });
+  const now = await houseNow(pool());
+  const wishes = await demoWishes(pool(), now);
+  return Response.json({ ok: true, result: { now, ...(wishes?.door ? { door: wishes.door } : {}) } });
 }

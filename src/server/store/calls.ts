@@ -3,6 +3,7 @@ import { COOLING_RULES, type CoolingRule } from '@/core/climate/cooling';
 import type { SilentProbe } from '@/core/shopfloor/alarms';
 import { type Excursion, excursions } from '@/core/climate/excursions';
 import { MINUTE } from '@/core/time/local';
+import { REMEMBERED } from './alarms-taken';
 import { troublesNow } from './exceptions';
 import { houseSettings } from './house';
 import { type PlaceReadings } from './newest-readings';
@@ -11,8 +12,7 @@ import { type Db, rowsOf } from '../db/rows';
 /** What the alarms of the floor are worked out from, beside the doughs and what the freezer gives. */
 export type Calls = Omit<Board['calls'], 'thaws'>;
 
-/** Hours for which a taken alarm is remembered, and for which readings of places are looked at. */
-const REMEMBERED = 24;
+/** Hours for which readings of places are looked at. */
 const LOOKED_BACK = 6;
 
 const before = (now: number, hours: number) => new Date(now - hours * 60 * MINUTE);

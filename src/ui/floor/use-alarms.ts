@@ -39,17 +39,22 @@ export function useAlarms(board: Board, doughs: readonly DoughForecast[], now: n
       setTrouble(outcome.answer.message);
     });
   }, []);
-  const take = ({ all }: AlarmGroup) => {
+  /** Quiet here at once. */
+  const hush = ({ all }: AlarmGroup) => {
     setTrouble(null);
     setOwn((before) => [...before, ...all.map(({ id }) => ({ alarm: id, personId, at: now }))]);
-    for (const { id, message } of all)
+  };
+  const take = (group: AlarmGroup) => {
+    hush(group);
+    for (const { id, message } of group.all)
       keepCall({ name: 'take-alarm', input: { alarm: id }, personId, at: now }, say.coded(message));
   };
   const takeOut = async (alarm: AlarmGroup) => {
     if (!alarm.thaw) return;
     const { productId, pieces, dueAt } = alarm.thaw;
     const answer = await send('move-stock', { productId, amount: -pieces, forDue: dueAt });
-    if (answer.ok) take(alarm);
+    // What is out of the freezer calls nobody any more: there is nothing left to take.
+    if (answer.ok) hush(alarm);
     else setTrouble(answer.message);
   };
   const open = useMemo(() => groupAlarms(due.filter(({ takenBy }) => takenBy === null)), [due]);

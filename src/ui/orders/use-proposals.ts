@@ -5,12 +5,12 @@ import type { OrderBook } from '@/core/demand/book';
 import {
   makeTheSame,
   mergeDoughs,
+  outputsToPlan,
   type ProposedDough,
   roomForFreezer,
   splitDough,
   withSpare,
 } from '@/core/demand/propose';
-import { formatLocal } from '@/core/time/local';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 
@@ -98,14 +98,7 @@ function usePlanning(zone: string) {
     planDough: async (dough: ProposedDough, late: boolean): Promise<boolean> => {
       const key = proposalKey(dough);
       setBusy(key);
-      // What is more than is ordered goes to the freezer.
-      const outputs = dough.outputs.flatMap(({ productId, pieces, spare, dueAt }) => {
-        const own = { productId, due: formatLocal(dueAt, zone) };
-        return [
-          ...(pieces > spare ? [{ ...own, pieces: pieces - spare, way: 'fresh' as const }] : []),
-          ...(spare > 0 ? [{ ...own, pieces: spare, way: 'to-freezer' as const }] : []),
-        ];
-      });
+      const outputs = outputsToPlan(dough, zone);
       // A proposal that is planned twice, by a second tap, is one dough.
       const id = ids.get(key) ?? crypto.randomUUID();
       ids.set(key, id);

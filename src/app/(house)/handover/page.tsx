@@ -17,7 +17,7 @@ export default async function Page() {
   const mayTell = maySee(person, '/orders');
   const [packed, words, book, products] = await Promise.all([
     floorBoard(db, now),
-    lastWords(db),
+    lastWords(db, now),
     // Customers are for those who may see orders, and not for a screen on the wall.
     mayTell ? orderBook(db, now) : null,
     mayTell ? productNames(db) : [],

@@ -1,0 +1,131 @@
+import { v7 as uuidv7 } from 'uuid';
+import { outputsToPlan, type ProposedDough } from '@/core/demand/propose';
+import { createForecaster } from '@/core/forecast/forecaster';
+import { type Instant, MINUTE } from '@/core/time/local';
+import { conditionsOf } from '@/core/wire/board';
+import { alarmTaps, type AlarmTap } from './crew-alarms';
+import { planningDay, toPlan } from './planner';
+import { crewTaps, type CrewLook, type CrewTap } from './shift-work';
+import { CrewTablet, type Floor } from './tablet';
+
+/** Somebody of the crew, with the PIN that their taps need. */
+export interface CrewMember {
+  id: number;
+  pin: string;
+}
+
+/** Something that the crew did, and why the house refused it, where it did. */
+export interface CrewAct {
+  at: Instant;
+  personId: number;
+  what: string;
+  refused: string | null;
+}
+
+/** What the house has refused is tried again after so many minutes. */
+const LEFT_ALONE = 10;
+
+/** The simulated crew at its tablet. A planner among them plans once a day. */
+export class Crew {
+  private readonly tablet: CrewTablet;
+  private readonly own: ReadonlySet<number>;
+  private readonly forecast = createForecaster();
+  private readonly leftUntil = new Map<string, Instant>();
+  private plannedDay: string | null = null;
+
+  /**
+   * @param house - its address
+   * @param people - who works by themselves
+   * @param seed - the same seed, and the same record, give the same taps
+   */
+  constructor(
+    house: string,
+    people: readonly CrewMember[],
+    private readonly seed: number,
+  ) {
+    if (people.length === 0) throw new Error('A crew has at least one person.');
+    this.tablet = new CrewTablet(house, new Map(people.map(({ id, pin }) => [id, pin])));
+    this.own = new Set(people.map(({ id }) => id));
+  }
+
+  /** Signs everybody out: a crew that comes back finds nobody in its place. */
+  leave(): Promise<void> {
+    return this.tablet.leave();
+  }
+
+  /** Looks once, and does what is to do now; returns what was done. */
+  async work(): Promise<CrewAct[]> {
+    const [watcher = 0] = this.own;
+    const floor = await this.tablet.floor(watcher);
+    const { now, board } = floor;
+    if (floor.demo?.crew === false) return [];
+    const look: CrewLook = {
+      board: { ...board, people: board.people.filter(({ id }) => this.own.has(id)) },
+      doughs: this.forecast(board.doughs, conditionsOf(board), now),
+      ...{ now, seed: this.seed, seated: new Set(floor.atTablets) },
+    };
+    const acts: CrewAct[] = [];
+    // What calls is heard before anybody does what it calls for.
+    for (const heard of alarmTaps(look)) acts.push(...(await this.see(heard, now)));
+    for (const tap of crewTaps(look)) acts.push(...(await this.tap(tap, now)));
+    return [...acts, ...(await this.plan(floor))];
+  }
+
+  /** Does something, unless the house has refused it a moment ago. */
+  private async act(
+    one: Omit<CrewAct, 'refused'>,
+    now: Instant,
+    how: () => Promise<string | null>,
+  ): Promise<CrewAct[]> {
+    if ((this.leftUntil.get(one.what) ?? 0) > now) return [];
+    const refused = await how();
+    if (refused !== null) this.leftUntil.set(one.what, now + LEFT_ALONE * MINUTE);
+    return [{ ...one, refused }];
+  }
+
+  private tap(tap: CrewTap, now: Instant): Promise<CrewAct[]> {
+    const { personId, at, doughId, stepKey, body } = tap;
+    const what = `${doughId} ${stepKey} ${body.kind}`;
+    return this.act({ at, personId, what }, now, () => this.tablet.tap(tap, at < now));
+  }
+
+  private async see({ alarm, personId, tap }: AlarmTap, now: Instant): Promise<CrewAct[]> {
+    const call = (command: string, input: Record<string, unknown>) =>
+      this.act({ at: now, personId, what: `${command} ${alarm.id}` }, now, () =>
+        this.tablet.send(personId, command, input),
+      );
+    const { thaw } = alarm;
+    // What is out of the freezer calls nobody any more.
+    if (thaw)
+      return call('move-stock', { productId: thaw.productId, amount: -thaw.pieces, forDue: thaw.dueAt });
+    return [...(await call('take-alarm', { alarm: alarm.id })), ...(tap ? await this.tap(tap, now) : [])];
+  }
+
+  private async plan({ now, board, atTablets }: Floor): Promise<CrewAct[]> {
+    const { zone } = board.house;
+    const planner = board.people.find(({ id, role }) => role === 'planner' && this.own.has(id));
+    const day = planningDay(now, zone);
+    if (!planner || day === null || day === this.plannedDay || atTablets.includes(planner.id)) return [];
+    this.plannedDay = day;
+    const { proposals } = await this.tablet.orders(planner.id);
+    const acts: CrewAct[] = [];
+    for (const dough of toPlan(proposals, now))
+      acts.push(...(await this.add(dough, planner.id, { now, zone })));
+    return acts;
+  }
+
+  private add(
+    dough: ProposedDough,
+    personId: number,
+    { now, zone }: { now: Instant; zone: string },
+  ): Promise<CrewAct[]> {
+    const outputs = outputsToPlan(dough, zone);
+    const add = (late: { late?: true }) =>
+      this.tablet.send(personId, 'add-dough', { clientId: uuidv7(), outputs, ...late });
+    const what = `add-dough ${JSON.stringify(outputs)}`;
+    // Late is better than not at all.
+    return this.act({ at: now, personId, what }, now, async () =>
+      (await add({})) === null ? null : add({ late: true }),
+    );
+  }
+}

@@ -1,0 +1,119 @@
+import { BAKERS_YEAST, LEVAIN } from '@/core/ferment/rate';
+import { type Leg, alongLegs } from '@/core/ferment/path';
+import { progressAlong } from '@/core/ferment/progress';
+import type { DoughStep } from '@/core/process/expand';
+import type { Rise, RisePhase } from '@/core/process/route';
+import type { DoughRecord } from '@/core/record/dough';
+import { type DoughState, isHandsOn } from '@/core/record/state';
+import { type Instant, MINUTE } from '@/core/time/local';
+import { chanceOf } from './chance';
+
+/** What nobody in the bakery knows of a dough. */
+export interface HiddenDough {
+  /** How much faster than its formula says its yeast works; 1 as it says. */
+  vigour: number;
+  /** How much warmer than meant it came out of the mixer, °C. */
+  warmer: number;
+}
+
+/** How much doughs of one bakery differ: flour, yeast, water and weather of the day. */
+const SPREAD = { vigour: 0.07, warmer: 0.7 };
+
+/** The hidden side of a dough by chance. */
+export function hiddenOf(doughId: number, seed: number): HiddenDough {
+  const chance = chanceOf(`dough ${doughId}`, seed);
+  return { vigour: chance.factor(SPREAD.vigour), warmer: SPREAD.warmer * chance.normal() };
+}
+
+/** How a dough, or a load of it, really is at a moment of one of its steps. */
+export interface DoughTruth {
+  celsius: number;
+  /** Share of the rise of this step's phase: 1 at its best; null where nothing rises in it. */
+  risen: number | null;
+}
+
+/** What the truth of a dough follows from. */
+export interface TruthOf {
+  dough: DoughRecord;
+  state: DoughState;
+  hidden: HiddenDough;
+  /** What a place really has, °C; undefined where it has no temperature of its own. */
+  airOf: (place: string) => number | undefined;
+}
+
+/**
+ * The truth of a dough in a step, along what was really done with it: mixed as warm as it was, it follows the air of each
+ * place for as long as it was there, and rises by the rate of its yeast at the temperature that it really had.
+ */
+export function truthIn({ dough, state, hidden, airOf }: TruthOf, key: string, now: Instant): DoughTruth {
+  const path = pathTo(dough, key);
+  const step = path.at(-1);
+  const mixed = path.findLast(({ step: { gives } }) => gives !== undefined)?.step.gives ?? step?.around ?? 20;
+  const phase = step?.step.rise?.phase;
+  const rise = step && phase ? riseOf(dough, step, phase) : undefined;
+  let celsius = mixed + hidden.warmer;
+  let risen = 0;
+  for (const one of path) {
+    // The mixer gives it its temperature, whatever flour and water had.
+    if (one.step.gives !== undefined) {
+      celsius = one.step.gives + hidden.warmer;
+      continue;
+    }
+    const legs = legsOf(one, state, airOf, now);
+    if (legs.length === 0) continue;
+    const profile = alongLegs(celsius, legs);
+    if (rise && one.step.rise?.phase === phase)
+      risen += progressAlong(fermentationOf(rise, hidden.vigour), profile);
+    celsius = profile.at(-1)?.celsius ?? celsius;
+  }
+  return { celsius, risen: rise ? risen : null };
+}
+
+const fermentationOf = ({ yeast, celsius, minutes }: Rise, vigour: number) => ({
+  ...{ cardinal: yeast === 'levain' ? LEVAIN : BAKERS_YEAST, celsius },
+  minutes: minutes / vigour,
+});
+
+/** How the product of a step rises by its formula. */
+function riseOf(dough: DoughRecord, { outputId }: DoughStep, phase: RisePhase): Rise | undefined {
+  const own = outputId === null ? dough : dough.outputs.find(({ id }) => id === outputId);
+  return own?.rises?.[phase] ?? dough.rises?.[phase];
+}
+
+/** The steps that lead to one, that one the last: of what joins there the dough itself, not what was made beside it. */
+function pathTo({ steps, links }: DoughRecord, key: string): DoughStep[] {
+  const byKey = new Map(steps.map((step) => [step.key, step]));
+  const path: DoughStep[] = [];
+  for (let step = byKey.get(key); step && !path.includes(step);) {
+    path.unshift(step);
+    const own = step.step.branch;
+    const before = links.flatMap(({ from, to }) => (to === path[0]?.key ? (byKey.get(from) ?? []) : []));
+    step = before.find((one) => one.step.branch === own) ?? before[0];
+  }
+  return path;
+}
+
+/** Where a dough was during a step that has begun, and for how long. */
+function legsOf(step: DoughStep, state: DoughState, airOf: TruthOf['airOf'], now: Instant): Leg[] {
+  const own = state.steps.get(step.key);
+  if (!own || own.startedAt === null || own.status === 'skipped') return [];
+  const end = Math.min(own.finishedAt ?? now, now);
+  const { moved, startedAt } = own;
+  const leg = (place: string | undefined, from: Instant, to: Instant): Leg[] =>
+    to <= from
+      ? []
+      : [
+          {
+            celsius: (place === undefined ? undefined : airOf(place)) ?? step.around,
+            // What is in somebody's hands hardly changes in the minutes for which it is.
+            settling: isHandsOn(step) ? Math.max(step.settling, IN_HAND) : step.settling,
+            minutes: (to - from) / MINUTE,
+          },
+        ];
+  if (!moved) return leg(step.place, startedAt, end);
+  const at = Math.min(Math.max(moved.at, startedAt), end);
+  return [...leg(step.place, startedAt, at), ...leg(moved.place, at, end)];
+}
+
+/** Minutes until a dough that is worked with has come two thirds of the way to the room. */
+const IN_HAND = 45;

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { boardOf } from '../../../test-support/board';
+import { did, forecastAt, MIN, plannedRecord } from '../../../test-support/floor';
+import type { Person } from '@/core/bakery/people';
+import type { FloorEvent } from '@/core/record/events';
+import { crewTaps, onShift, type CrewLook } from './shift-work';
+
+const person = (id: number, more: Partial<Person> = {}): Person => ({
+  ...{ id, name: `Baker ${id}`, role: 'baker', team: 'nights' },
+  ...more,
+});
+
+/** A bakery with one small dough, as it is at a minute. */
+function lookAt(
+  minute: number,
+  events: FloorEvent[],
+  more: Partial<CrewLook> = {},
+  people = [person(1)],
+): CrewLook {
+  const record = plannedRecord(events);
+  const there = people.map(({ id }) => ({ personId: id, start: 0, end: 5000 * MIN }));
+  return {
+    ...{ now: minute * MIN, seed: 1, seated: new Set<number>(), doughs: [forecastAt(record, minute)] },
+    board: boardOf({ people, presences: there, doughs: [record] }),
+    ...more,
+  };
+}
+
+const said = (look: CrewLook) =>
+  crewTaps(look).map(({ personId, stepKey, body }) => `${personId} ${stepKey} ${body.kind}`);
+
+describe('a crew', () => {
+  it('begins what is due, one thing each, and nothing before it is', () => {
+    expect(said(lookAt(5, []))).toEqual(['1 mix start']);
+    expect(said(lookAt(125, [], {}, [person(1), person(2)]))).toEqual(['1 mix start', '2 butter start']);
+    const mixed = [did('start', 'mix', 0), did('finish', 'mix', 15)];
+    expect(said(lookAt(20, mixed))).toEqual([]);
+  });
+
+  it('ends work when it is done, by whoever began it, with what was measured', () => {
+    const begun = [did('start', 'mix', 0)];
+    expect(said(lookAt(8, begun))).toEqual([]);
+    expect(said(lookAt(60, begun))).toEqual(['1 mix temperature', '1 mix finish']);
+    const [measured] = crewTaps(lookAt(60, begun));
+    // The mixer gives 24 °C; the day and the thermometer are off by a little.
+    expect(measured?.body.kind === 'temperature' && Math.abs(measured.body.celsius - 24)).toBeLessThan(3);
+  });
+
+  it('leaves to a visitor what is theirs: their place, and what they have begun', () => {
+    const seated = new Set([1]);
+    expect(onShift(lookAt(5, [], { seated }))).toEqual([]);
+    expect(said(lookAt(5, [], { seated }))).toEqual([]);
+    expect(said(lookAt(200, [did('start', 'mix', 0)], { seated }, [person(1), person(2)]))).toEqual([
+      '2 butter start',
+    ]);
+  });
+
+  it('takes over what somebody has left who is not there any more', () => {
+    const begun = [did('start', 'mix', 0, { personId: 9 })];
+    expect(said(lookAt(60, begun))).toContain('1 mix finish');
+  });
+
+  it('asks of nobody what they do not know, and of a helper no judgement', () => {
+    expect(said(lookAt(5, [], {}, [person(1, { skills: ['bake'] })]))).toEqual([]);
+    expect(said(lookAt(5, [], {}, [person(1, { role: 'helper' })]))).toEqual([]);
+  });
+
+  it('is nobody where nobody is on shift', () => {
+    const look = lookAt(5, []);
+    expect(crewTaps({ ...look, board: { ...look.board, presences: [] } })).toEqual([]);
+  });
+
+  it('does the same at the same look', () => {
+    const look = lookAt(60, [did('start', 'mix', 0)]);
+    expect(crewTaps(look)).toEqual(crewTaps(look));
+  });
+});
