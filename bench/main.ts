@@ -3,7 +3,8 @@ import { conditionsOf } from '@/core/wire/board';
  * `npm run bench`: the numbers the product has to hold, measured on the build in build/app. Medians, since machines
  * are noisy. `npm run bench -- --plans 10` also runs the engine on every public plan problem for that many seconds;
  * `--faults 1000` makes so many taps on ten tablets through a bad night; `--year` holds the first day against one after a
- * year of use; `--probes` asks a year of readings of ten probes. With `--only` nothing is measured but what is named.
+ * year of use; `--weeks 4` lets the simulated crew work so long; `--causes` judges batches with one known mishap; `--probes`
+ * asks a year of readings of ten probes. With `--only` nothing is measured but what is named.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -24,6 +25,7 @@ import { startApplication } from '../scripts/lib/application';
 import { createDatabase, startDatabase } from '../scripts/lib/mariadb';
 import { freePort } from '../scripts/lib/ports';
 import { prepareEnvironment } from '../test-support/environment';
+import { causes } from './causes';
 import { faults } from './faults';
 import { fillHouse } from './fill';
 import { LAMINATION } from './lamination';
@@ -31,6 +33,7 @@ import { load } from './load';
 import { planningWork } from './planning';
 import { fillProbes, readingsWork } from './readings';
 import { row, share, median, timed } from './measure';
+import { weeks } from './weeks';
 import { year } from './year';
 
 const LOAD_SECONDS = 30;
@@ -40,6 +43,8 @@ const { values } = parseArgs({
     faults: { type: 'string' },
     probes: { type: 'boolean', default: false },
     year: { type: 'boolean', default: false },
+    weeks: { type: 'string' },
+    causes: { type: 'boolean', default: false },
     only: { type: 'boolean', default: false },
   },
 });
@@ -70,6 +75,8 @@ async function main(): Promise<void> {
   if (!values.only) await everyday();
   if (values.faults) await faults(Number(values.faults));
   if (values.year) await year();
+  if (values.weeks) await weeks(Number(values.weeks));
+  if (values.causes) causes();
   if (values.plans) plans(values.plans);
 }
 

@@ -7,7 +7,7 @@ test.afterEach(everybodyLeaves);
 /** The smallest picture there is: one grey dot. */
 const PICTURE = Buffer.from('R0lGODlhAQABAIAAAP///wAAACwAAAAAAQABAAACAkQBADs=', 'base64');
 
-test('a finished batch is judged in some taps, says what the log has of its faults, and is found by them', async ({
+test('a finished batch is judged in some taps, is told what was likely behind its faults, and is found by them', async ({
   browser,
 }) => {
   const jonas = await signIn(browser, 'Jonas', TABLET);
@@ -20,9 +20,14 @@ test('a finished batch is judged in some taps, says what the log has of its faul
   await loaf.getByRole('button', { name: 'taste 2, poor' }).click();
   await expect(loaf).toContainText('marks 2.8 of 5');
   await loaf.getByRole('button', { name: 'Sour, blistered, grey' }).click();
-  const causes = loaf.getByRole('listitem');
-  await expect(causes.filter({ hasText: 'Flat or wrinkled' })).toContainText(/In the log: proof/i);
-  await expect(causes.filter({ hasText: 'Sour, blistered' })).toContainText('The log shows nothing for it');
+  const causes = loaf.getByRole('region', { name: 'Likely causes' }).getByRole('listitem');
+  await expect(causes.filter({ hasText: 'Overproofed' })).toContainText('for: flat or wrinkled');
+  // Where the record is silent, a look that somebody remembers tells.
+  await loaf.getByRole('button', { name: 'Skin, cracks, dull' }).click();
+  const uncovered = causes.filter({ hasText: 'Were they left uncovered?' });
+  await uncovered.getByRole('button', { name: 'Yes' }).click();
+  await expect(causes.filter({ hasText: 'Left uncovered' })).toContainText('Record: left uncovered');
+  await expect(causes.first()).toContainText('very likely, for: skin, cracks, dull');
   await expectAccessible(jonas);
 
   const ida = await signIn(browser, 'Ida', { width: 360, height: 740 });

@@ -1,6 +1,5 @@
 import type { DoughStep } from '../process/expand';
 import { stateOf, type DoughRecord } from '../record/dough';
-import type { HandCheck } from '../record/events';
 import type { StepState } from '../record/step-state';
 import { MINUTE } from '../time/local';
 
@@ -12,18 +11,11 @@ export interface LoggedStep {
   minutes: number | null;
 }
 
-/** What the log of a batch says, for whoever looks for causes. */
-export interface BatchLog {
-  steps: LoggedStep[];
-  /** Checks by hand, in order. */
-  checks: HandCheck[];
-}
-
 /** The log of one output of a dough: the common steps and its own. */
-export function batchLog(dough: DoughRecord, outputId: number): BatchLog {
+export function batchLog(dough: DoughRecord, outputId: number): LoggedStep[] {
   const { steps } = dough;
   const state = stateOf(dough);
-  const logged = steps
+  return steps
     .filter((step) => step.outputId === null || step.outputId === outputId)
     .flatMap((step): LoggedStep[] => {
       const own = state.steps.get(step.key);
@@ -33,10 +25,4 @@ export function batchLog(dough: DoughRecord, outputId: number): BatchLog {
         startedAt === null || finishedAt === null ? null : Math.round((finishedAt - startedAt) / MINUTE);
       return [{ step, state: own, minutes }];
     });
-  return {
-    steps: logged,
-    checks: logged.flatMap(({ state: own }) =>
-      own.records.flatMap(({ data }) => (data.kind === 'checked' ? [data] : [])),
-    ),
-  };
 }

@@ -1,9 +1,11 @@
 import type { Words } from '../codes/coded';
 import type { DoughRecord, OutputRecord } from '../record/dough';
 import type { PieceCount } from '../record/events';
-import { likelyCauses, type Cause } from './faults';
+import { explain, type Explanation } from './explain';
 import { batchLog, type LoggedStep } from './log';
-import { MARKS, type Mark, type BatchMarks, type Score } from '../record/marks';
+import type { HeardStay } from './temperatures';
+import { batchTrace } from './trace';
+import { MARKS, type FaultId, type Mark, type BatchMarks, type Score } from '../record/marks';
 
 /** What became of one output of a finished or half finished dough. */
 export interface BatchReport {
@@ -16,7 +18,10 @@ export interface BatchReport {
   marks: Partial<Record<Mark, Score>>;
   /** Mean of the marks; null where there are none. */
   mean: number | null;
-  causes: Cause[];
+  /** Faults that were seen on it. */
+  seen: FaultId[];
+  /** What explains them, the likeliest first. */
+  causes: Explanation[];
   /** Steps that were out of their window, or took half as long again as hands-on work was planned. */
   off: { label: Words; minutes: number; meant: [number, number] }[];
 }
@@ -24,11 +29,15 @@ export interface BatchReport {
 /** Hands-on work this much off its planned length is worth a line. */
 const OFF = 1.5;
 
-/** Reports on each output of a dough, from what was recorded. The last word on a mark counts. */
-export function batchReports(dough: DoughRecord): BatchReport[] {
+/**
+ * Reports on each output of a dough, from what was recorded and heard. The last word on a mark counts.
+ *
+ * @param heard - what probes said while it waited
+ */
+export function batchReports(dough: DoughRecord, heard: readonly HeardStay[] = []): BatchReport[] {
   return dough.outputs.map((output) => {
     const log = batchLog(dough, output.id);
-    const own = log.steps.filter(({ step }) => step.outputId === output.id);
+    const own = log.filter(({ step }) => step.outputId === output.id);
     const judged = own.flatMap(({ state }) =>
       state.records.flatMap(({ data, at }) => (data.kind === 'marked' ? [{ data, at }] : [])),
     );
@@ -44,10 +53,20 @@ export function batchReports(dough: DoughRecord): BatchReport[] {
       counted: countedOf(own),
       marks,
       mean: given.length === 0 ? null : given.reduce((sum: number, score) => sum + score, 0) / given.length,
-      causes: likelyCauses(said.at(-1)?.seen ?? [], log),
-      off: log.steps.flatMap(offWindow),
+      ...diagnosis(dough, output.id, said.at(-1)?.seen ?? [], heard),
+      off: log.flatMap(offWindow),
     };
   });
+}
+
+/** What was seen on an output, and what explains it; nothing before it is baked. */
+function diagnosis(
+  dough: DoughRecord,
+  outputId: number,
+  seen: FaultId[],
+  heard: readonly HeardStay[],
+): Pick<BatchReport, 'seen' | 'causes'> {
+  return { seen, causes: seen.length === 0 ? [] : explain(seen, batchTrace(dough, outputId, heard)) };
 }
 
 function countedOf(steps: readonly LoggedStep[]): BatchReport['counted'] {
@@ -70,14 +89,10 @@ function offWindow({ step, minutes }: LoggedStep): BatchReport['off'] {
 }
 
 /** The last judgement with other marks put in. */
-export function withMark(
-  report: Pick<BatchReport, 'marks' | 'causes'>,
-  mark: Mark,
-  score: Score,
-): BatchMarks {
+export function withMark(report: Pick<BatchReport, 'marks' | 'seen'>, mark: Mark, score: Score): BatchMarks {
   return {
     kind: 'marked',
     marks: { ...report.marks, [mark]: score },
-    seen: report.causes.map(({ fault }) => fault),
+    seen: report.seen,
   };
 }

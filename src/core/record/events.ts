@@ -41,11 +41,33 @@ export interface FoldRecord {
   ends: boolean;
 }
 
+/** What can be found at each check by hand, beside that all is well. */
+export const CHECK_ANSWERS = {
+  bend: ['snaps', 'smears'],
+  spring: ['springs', 'butter-shows'],
+  bake: ['longer'],
+  window: ['tears'],
+  /** Flour brushed off before a fold. */
+  flour: ['floury'],
+  /** The final sheet against the ruler. */
+  sheet: ['uneven', 'shrank'],
+  /** How pieces were rolled up. */
+  roll: ['tight', 'loose', 'open-seam'],
+  /** How they were filled. */
+  fill: ['overfilled', 'unsealed'],
+  cover: ['uncovered'],
+  wash: ['missed', 'heavy'],
+  /** Whether the oven bakes all spots alike. */
+  spots: ['hot-spot'],
+} as const;
+export type CheckName = keyof typeof CHECK_ANSWERS;
+export type CheckAnswer = 'good' | (typeof CHECK_ANSWERS)[CheckName][number];
+
 /** Butter bent in the hand, a dough that was pressed, rolled or drawn thin: what it did, and when to look again. */
 export interface HandCheck {
   kind: 'checked';
-  check: 'bend' | 'spring' | 'bake' | 'window';
-  answer: 'good' | 'snaps' | 'smears' | 'springs' | 'butter-shows' | 'longer' | 'tears';
+  check: CheckName;
+  answer: CheckAnswer;
   /** Minutes until the next look, where it was not good. */
   minutes: number;
 }

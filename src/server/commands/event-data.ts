@@ -3,7 +3,7 @@ import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { FAULT_IDS, MARKS } from '@/core/record/marks';
 import { dataOf, FLOOR_EVENT_KINDS } from '@/core/record/event-kinds';
-import { SCRAP_USES, type EventData } from '@/core/record/events';
+import { CHECK_ANSWERS, SCRAP_USES, type EventData } from '@/core/record/events';
 import { FOLDS } from '@/core/lamination/stack';
 
 const grams = (least: number) =>
@@ -91,9 +91,11 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
     ends: Joi.boolean().required(),
   }),
   checked: Joi.object({
-    check: Joi.string().valid('bend', 'spring', 'bake', 'window').required(),
+    check: Joi.string()
+      .valid(...Object.keys(CHECK_ANSWERS))
+      .required(),
     answer: Joi.string()
-      .valid('good', 'snaps', 'smears', 'springs', 'butter-shows', 'longer', 'tears')
+      .valid('good', ...Object.values(CHECK_ANSWERS).flat())
       .required()
       .messages({ '*': asText(coded('refusals.sayHowItWas')) }),
     minutes: Joi.number()

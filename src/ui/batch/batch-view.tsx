@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { type BatchReport, batchReports } from '@/core/diagnosis/report';
 import type { BatchMarks } from '@/core/record/marks';
 import { type HeardStay, readByHand } from '@/core/diagnosis/temperatures';
-import type { PieceCount } from '@/core/record/events';
+import type { EventBody, HandCheck, PieceCount } from '@/core/record/events';
 import type { Person } from '@/core/bakery/people';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
@@ -22,6 +22,7 @@ import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
 import { CountSheet } from '../oven/count-sheet';
 import { countValues } from '../oven/words';
+import { CausesList } from './causes-list';
 import { MarksForm } from './marks-form';
 import { Photos } from './photos';
 import { Temperatures } from './temperatures';
@@ -42,7 +43,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
   const { doughs, records, record, trouble } = useFloor(board, person.id, now);
   const [facts, dough] = [records[0], doughs[0]];
   if (!facts || !dough) return null;
-  const reports = batchReports(facts);
+  const reports = batchReports(facts, stays);
   const notes = [...dough.state.notes, ...[...dough.state.steps.values()].flatMap((step) => step.notes)];
   const name = (id: number) =>
     board.people.find((one) => one.id === id)?.name ?? say('batch.somebodyWhoHasLeft');
@@ -75,13 +76,14 @@ export function BatchView({ board, photos, stays, person }: Props) {
             report={report}
             zone={zone}
             laminated={facts.lamination !== null}
+            judges={person.role !== 'helper'}
             tell={
               looksOn(person.role)
                 ? null
                 : (stepKey, data) =>
                     void record({
                       ...{ doughId: dough.id, stepKey },
-                      ...(data.kind === 'counted' ? { kind: 'count', data } : { kind: 'marks', data }),
+                      ...bodyOf(data),
                     })
             }
           />
@@ -121,6 +123,16 @@ export function BatchView({ board, photos, stays, person }: Props) {
   );
 }
 
+/** What is recorded of a batch on its page. */
+type Judgement = PieceCount | BatchMarks | HandCheck;
+
+const bodyOf = (data: Judgement): EventBody =>
+  data.kind === 'counted'
+    ? { kind: 'count', data }
+    : data.kind === 'marked'
+      ? { kind: 'marks', data }
+      : { kind: 'check', data };
+
 /** Everybody who had their hands on it. */
 function hands(say: Say, dough: DoughForecast, name: (id: number) => string): string {
   const ids = [...dough.state.steps.values()].flatMap(({ startedBy, finishedBy }) => [startedBy, finishedBy]);
@@ -132,16 +144,19 @@ function Output({
   report,
   zone,
   laminated,
+  judges,
   tell,
 }: {
   report: BatchReport;
   zone: string;
   laminated: boolean;
-  tell: ((stepKey: string | null, data: PieceCount | BatchMarks) => void) | null;
+  /** Whoever is there may say how something looked. */
+  judges: boolean;
+  tell: ((stepKey: string | null, data: Judgement) => void) | null;
 }) {
   const say = useWords();
   const [counting, setCounting] = useState<BatchReport['loads'][number] | null>(null);
-  const { output, counted, mean, marks, causes, off } = report;
+  const { output, counted, mean, marks, seen, causes, off } = report;
   return (
     <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
       <h2 className="text-2xl font-bold">
@@ -179,34 +194,13 @@ function Output({
       {tell && (
         <MarksForm
           marks={marks}
-          seen={causes.map(({ fault }) => fault)}
+          seen={seen}
           laminated={laminated}
           onSay={(data) => tell(report.markedOn, data)}
         />
       )}
-      {causes.length > 0 && (
-        <div className="mt-4">
-          <h3 className="text-xl font-semibold">{say('batch.likelyCauses')}</h3>
-          <ul className="grid gap-2">
-            {causes.map(({ fault, seen, likely, next, evidence }) => (
-              <li key={fault} className="border-l-4 border-edge pl-3 text-lg">
-                <p>
-                  {say.rich('batch.nextTime', {
-                    span: (words) => <span className="font-semibold">{words}</span>,
-                    seen: say.coded(seen),
-                    likely: say.coded(likely),
-                    next: say.coded(next),
-                  })}
-                </p>
-                <p className={evidence.length > 0 ? '' : 'text-quiet'}>
-                  {evidence.length > 0
-                    ? say('batch.inTheLog', { evidence: evidence.map(say.coded).join('; ') })
-                    : say('batch.theLogShowsNothingFor')}
-                </p>
-              </li>
-            ))}
-          </ul>
-        </div>
+      {seen.length > 0 && (
+        <CausesList causes={causes} onCheck={tell && judges ? (data) => tell(report.markedOn, data) : null} />
       )}
       {off.length > 0 && (
         <ul className="mt-3 text-lg">

@@ -2,7 +2,7 @@
 
 import { useWords } from '../kit/words';
 import clsx from 'clsx';
-import { FAULTS } from '@/core/diagnosis/faults';
+import { FAULT_NAMES } from '@/core/diagnosis/faults';
 import {
   FAULT_IDS,
   LAMINATED_ONLY,
@@ -63,7 +63,7 @@ export function MarksForm({
                   on ? 'border-ink bg-ink text-ground' : 'border-edge bg-flour',
                 )}
               >
-                {say.coded(FAULTS[fault].seen)}
+                {say.coded(FAULT_NAMES[fault])}
               </button>
             );
           })}

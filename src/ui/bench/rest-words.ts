@@ -57,25 +57,10 @@ export function restCheckButtons(
   ];
 }
 
-const answers = (say: Say): Record<HandCheck['answer'], string> => ({
-  good: 'good',
-  snaps: 'snaps',
-  smears: 'smears',
-  springs: say('bench.springsBack2'),
-  'butter-shows': say('bench.butterShows2'),
-  longer: say('bench.aLittleLonger'),
-  tears: 'tears',
-});
+/** An answer as a message selects it, whose choices have no hyphens: `butterShows`. */
+const choiceOf = (answer: HandCheck['answer']): string =>
+  answer.replace(/-(\w)/, (_, letter: string) => letter.toUpperCase());
 
-const CHECKS: Record<HandCheck['check'], string> = {
-  bend: 'bend',
-  spring: 'press',
-  bake: 'bake',
-  window: 'window',
-};
-
-/** `bend: snaps, again in 5 min`. */
-export function checkWords(say: Say, { check, answer, minutes }: HandCheck): string {
-  const again = minutes > 0 ? say('bench.againInMin', { minutes }) : '';
-  return `${CHECKS[check]}: ${answers(say)[answer]}${again}`;
-}
+/** `Bend: snaps, again in 5 min`. */
+export const checkWords = (say: Say, { check, answer, minutes }: HandCheck): string =>
+  say('bench.checkFound', { check, answer: choiceOf(answer), minutes });

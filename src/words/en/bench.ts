@@ -1,4 +1,7 @@
 export const bench = {
+  springsBack2: 'springs back',
+  checkFound:
+    '{check, select, bend {bend} spring {press} bake {bake} window {windowpane} flour {flour} sheet {sheet} roll {rolling} fill {filling} cover {cover} wash {wash} other {oven}}: {answer, select, good {good} snaps {snaps} smears {smears} springs {springs back} butterShows {butter shows} longer {a little longer} tears {tears} floury {left between the layers} uneven {uneven} shrank {shrank} tight {too tight} loose {loose} openSeam {seam not underneath} overfilled {too much} unsealed {edge not sealed} uncovered {left uncovered} missed {missed spots} heavy {heavy brush} other {hot spot}}{minutes, plural, =0 {} other {, again in # min}}',
   earlier: 'Earlier …',
   lessFrozen: '{frozen} fewer, frozen',
   toTheFreezer: 'To the freezer',
@@ -22,10 +25,6 @@ export const bench = {
   restIt15MinMore: 'rest it 15 min more',
   butterShows: 'Butter shows',
   stop20MinInThe: 'stop; 20 min in the cold, dust the spot',
-  springsBack2: 'springs back',
-  butterShows2: 'butter shows',
-  aLittleLonger: 'a little longer',
-  againInMin: ', again in {minutes} min',
   next: 'Next',
   alsoUnderWay: 'also under way',
   next2: 'next',

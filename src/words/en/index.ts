@@ -6,6 +6,7 @@ import { common } from './common';
 import { cutting } from './cutting';
 import { dough } from './dough';
 import { drift } from './drift';
+import { causes } from './causes';
 import { faults } from './faults';
 import { files } from './files';
 import { fillings } from './fillings';
@@ -56,6 +57,7 @@ export const en = {
   cutting,
   dough,
   drift,
+  causes,
   faults,
   files,
   fillings,

@@ -1,6 +1,7 @@
 export const refusals = {
   thisIsNotTheDemo: 'This is not the demo bakery.',
-  demoDoesNotKnowThat: 'The demo can switch its bakers on or off, and break its oven, a person’s day or a door.',
+  demoDoesNotKnowThat:
+    'The demo can switch its bakers on or off, and break its oven, a person’s day or a door.',
   demoHasNothingToBreak: 'There is nothing of that kind to break just now.',
   cannotBeLeftOut: 'That step cannot be left out. Mark it under Products first.',
   aPlaceHasBetween: 'A place has between {from} and {to}.',

@@ -24,6 +24,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     <WordsOf
       areas={[
         'bench',
+        'causes',
         'cutting',
         'dough',
         'faults',
@@ -34,6 +35,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         'shaping',
         'steps',
         'thread',
+        'turns',
       ]}
     >
       <BatchView {...{ board, photos, stays, person }} />

@@ -1,0 +1,36 @@
+import { coded, type Coded } from '../codes/coded';
+import type { CauseId } from './causes';
+
+/** A cause by its name, and what is done otherwise next time. */
+export const CAUSE_WORDS: Readonly<Record<CauseId, { name: Coded; next: Coded }>> = {
+  'butter-cold': { name: coded('causes.butterCold'), next: coded('causes.butterColdNext') },
+  'butter-stiffer': { name: coded('causes.butterStiffer'), next: coded('causes.butterStifferNext') },
+  'butter-warm': { name: coded('causes.butterWarm'), next: coded('causes.butterWarmNext') },
+  'rest-short': { name: coded('causes.restShort'), next: coded('causes.restShortNext') },
+  'flour-strong': { name: coded('causes.flourStrong'), next: coded('causes.flourStrongNext') },
+  'liquid-hot': { name: coded('causes.liquidHot'), next: coded('causes.liquidHotNext') },
+  'yeast-weak': { name: coded('causes.yeastWeak'), next: coded('causes.yeastWeakNext') },
+  'too-cold': { name: coded('causes.tooCold'), next: coded('causes.tooColdNext') },
+  underproofed: { name: coded('causes.underproofed'), next: coded('causes.underproofedNext') },
+  'proof-hot': { name: coded('causes.proofHot'), next: coded('causes.proofHotNext') },
+  overproofed: { name: coded('causes.overproofed'), next: coded('causes.overproofedNext') },
+  'too-many-turns': { name: coded('causes.tooManyTurns'), next: coded('causes.tooManyTurnsNext') },
+  'flour-between': { name: coded('causes.flourBetween'), next: coded('causes.flourBetweenNext') },
+  'rolled-loose': { name: coded('causes.rolledLoose'), next: coded('causes.rolledLooseNext') },
+  'brushed-hard': { name: coded('causes.brushedHard'), next: coded('causes.brushedHardNext') },
+  uncovered: { name: coded('causes.uncovered'), next: coded('causes.uncoveredNext') },
+  'proofer-dry': { name: coded('causes.prooferDry'), next: coded('causes.prooferDryNext') },
+  'seam-up': { name: coded('causes.seamUp'), next: coded('causes.seamUpNext') },
+  'rolled-tight': { name: coded('causes.rolledTight'), next: coded('causes.rolledTightNext') },
+  overfilled: { name: coded('causes.overfilled'), next: coded('causes.overfilledNext') },
+  unsealed: { name: coded('causes.unsealed'), next: coded('causes.unsealedNext') },
+  'wash-missed': { name: coded('causes.washMissed'), next: coded('causes.washMissedNext') },
+  'hot-spot': { name: coded('causes.hotSpot'), next: coded('causes.hotSpotNext') },
+  'oven-cool': { name: coded('causes.ovenCool'), next: coded('causes.ovenCoolNext') },
+  'bake-short': { name: coded('causes.bakeShort'), next: coded('causes.bakeShortNext') },
+  'pieces-big': { name: coded('causes.piecesBig'), next: coded('causes.piecesBigNext') },
+  'sheet-uneven': { name: coded('causes.sheetUneven'), next: coded('causes.sheetUnevenNext') },
+  'sheet-shrank': { name: coded('causes.sheetShrank'), next: coded('causes.sheetShrankNext') },
+  'retard-warm': { name: coded('causes.retardWarm'), next: coded('causes.retardWarmNext') },
+  'retard-long': { name: coded('causes.retardLong'), next: coded('causes.retardLongNext') },
+};

@@ -1,0 +1,233 @@
+import { progressAlong } from '../ferment/progress';
+import { fermentationOf } from '../forecast/windows';
+import { doseOf } from '../forecast/observation';
+import type { DoughStep } from '../process/expand';
+import type { Rise, RisePhase } from '../process/route';
+import { type DoughRecord, stateOf } from '../record/dough';
+import type { FloorRecord, HandCheck } from '../record/events';
+import { foldsOf } from '../record/turns';
+import type { Verdict } from '../learning/verdicts';
+import type { DoughState } from '../record/state';
+import { MINUTE } from '../time/local';
+import { foldCount } from '../lamination/stack';
+import { type CourseStep, courseOf } from './course';
+import type { HeardStay } from './temperatures';
+
+/** A rise as the record has it when what came after it began. */
+export interface RiseTrace {
+  /** 1 at its best. */
+  progress: number;
+  early: number;
+  late: number;
+  /** The warmest that the dough was, and what it had on the mean of the second half, °C. */
+  hottest: number;
+  later: number;
+  /** What it was meant to have around it, °C. */
+  meant: number;
+  /** How it was judged last; null where nobody said. */
+  verdict: Verdict | null;
+  /** Mean humidity around it, %; null where nobody measured it. */
+  humidity: number | null;
+  /** How long it was, and the longest that was meant, minutes. */
+  minutes: number;
+  longest: number;
+}
+
+/** One time the block was worked: locked in, given a turn, rolled to its sheet. */
+export interface RolledTrace {
+  step: DoughStep;
+  /** Of the dough before and after, °C. */
+  before: number;
+  after: number;
+  /** How far it had relaxed since it was last worked, 0 to 1; null for the first time. */
+  relaxed: number | null;
+  /** How long it had rested, and the shortest that was meant, minutes. */
+  rested: number | null;
+  meant: number | null;
+}
+
+/** What the record says of one output of a batch, as what a baker would ask of it. */
+export interface BatchTrace {
+  /** Temperature of the dough from the mixer, °C; null where nobody measured it. */
+  mixed: number | null;
+  /** Of the liquid that yeast came into, °C. */
+  liquid: number | null;
+  /** Somebody looked whether the yeast was alive, and it was not at once. */
+  sluggish: boolean;
+  bulk: RiseTrace | null;
+  /** What rose in the cold: share of a whole rise, with how warm and how long it was. */
+  retard: RiseTrace | null;
+  proof: RiseTrace | null;
+  /** Of the butter when it was locked in, and the dough then, °C. */
+  butter: { celsius: number; dough: number } | null;
+  rolled: RolledTrace[];
+  /** Layers that the turns really given made, against those of the scheme: 1 as meant. */
+  folded: number;
+  /** Weights of pieces, g: the lightest and the heaviest, against what is meant. */
+  weights: { least: number; most: number; meant: number } | null;
+  bake: {
+    minutes: number;
+    meant: number;
+    oven: number | null;
+    setting: number | null;
+    core: number | null;
+  } | null;
+  /** The core that the bake is meant to have, °C. */
+  coreMeant: number | null;
+  checks: HandCheck[];
+}
+
+/** Stress left in a dough that was rolled halves in so many minutes of rest (Rest, docs/trade.md). */
+const HALF_RELAXED = 25;
+
+/**
+ * Reads a batch as a baker would go through it: how warm dough and butter were when they were worked, how far each rise had
+ * come, how long rests let it relax, what the turns made of the layers, how it was baked.
+ *
+ * @param heard - what probes said while it waited
+ */
+export function batchTrace(
+  dough: DoughRecord,
+  outputId: number,
+  heard: readonly HeardStay[] = [],
+): BatchTrace {
+  const state = stateOf(dough);
+  const own = dough.steps.filter((step) => step.outputId === null || step.outputId === outputId);
+  const last = own.findLast(({ step: { branch, kind } }) => branch === undefined && kind !== 'finish');
+  const course = last ? courseOf(dough, state, last.key, heard) : [];
+  const states = own.flatMap(({ key }) => state.steps.get(key) ?? []);
+  const records = states.flatMap((one) => one.records.map(({ data }) => data));
+  const output = dough.outputs.find(({ id }) => id === outputId);
+  const risen = { dough, outputId, state, course, heard };
+  return {
+    mixed:
+      state.steps.get(own.find(({ step }) => step.kind === 'mix')?.key ?? '')?.temperatures.at(-1)?.celsius ??
+      null,
+    liquid: states.findLast(({ conditions }) => conditions !== null)?.conditions?.liquid ?? null,
+    sluggish: states.some(({ alive }) => alive.some(({ answer }) => answer !== 'ready')),
+    bulk: riseIn(risen, 'bulk', ['bulk', 'retard']),
+    retard: riseIn(risen, 'bulk', ['retard']) ?? riseIn(risen, 'proof', ['retard']),
+    proof: riseIn(risen, 'proof', ['proof', 'retard', 'thaw']),
+    butter: butterIn(dough, state, course, heard),
+    rolled: rolledIn(course),
+    folded: foldedIn(dough, state),
+    weights: weightsOf(records, output?.piece.grams ?? 0),
+    ...bakeIn(own, state, heard),
+    checks: records.flatMap((data) => (data.kind === 'checked' ? [data] : [])),
+  };
+}
+
+interface RisenIn {
+  dough: DoughRecord;
+  outputId: number;
+  state: DoughState;
+  course: readonly CourseStep[];
+  heard: readonly HeardStay[];
+}
+
+/** What rose of a phase in steps of these kinds. */
+function riseIn(
+  { dough, outputId, state, course, heard }: RisenIn,
+  phase: RisePhase,
+  kinds: readonly DoughStep['step']['kind'][],
+): RiseTrace | null {
+  const rise: Rise | undefined =
+    dough.outputs.find(({ id }) => id === outputId)?.rises?.[phase] ?? dough.rises?.[phase];
+  const own = course.filter(({ step }) => step.step.rise?.phase === phase && kinds.includes(step.step.kind));
+  if (!rise || own.length === 0) return null;
+  const fermentation = fermentationOf(rise, doseOf(state, dough.yeastGrams ?? 0));
+  const wet = own
+    .flatMap(({ from, to }) => heard.filter((stay) => !stay.within && stay.from < to && stay.to > from))
+    .flatMap(({ points }) => points.flatMap(({ humidity }) => humidity ?? []));
+  return {
+    progress: own.reduce((sum, { profile }) => sum + progressAlong(fermentation, profile), 0),
+    ...{ early: rise.early, late: rise.late },
+    hottest: Math.max(...own.map(({ highest }) => highest)),
+    later: laterMean(own),
+    meant: own.at(-1)?.step.step.around ?? laterMean(own),
+    verdict: own.flatMap(({ step }) => state.steps.get(step.key)?.verdict?.verdict ?? []).at(-1) ?? null,
+    humidity: wet.length === 0 ? null : wet.reduce((sum, one) => sum + one, 0) / wet.length,
+    minutes: own.reduce((sum, { from, to }) => sum + (to - from) / MINUTE, 0),
+    longest: own.reduce((sum, { step }) => sum + step.max, 0),
+  };
+}
+
+/** Mean temperature of the second half of some stays, when what went in has come to what is around it, °C. */
+function laterMean(stays: readonly CourseStep[]): number {
+  const points = stays.flatMap(({ profile }) =>
+    profile.filter(({ minute }) => minute * 2 >= (profile.at(-1)?.minute ?? 0)),
+  );
+  return points.reduce((sum, { celsius }) => sum + celsius, 0) / points.length;
+}
+
+function butterIn(
+  dough: DoughRecord,
+  state: DoughState,
+  course: readonly CourseStep[],
+  heard: readonly HeardStay[],
+): BatchTrace['butter'] {
+  const lockIn = course.find(({ step }) => step.step.kind === 'lock-in');
+  const before = dough.links.filter(({ to }) => to === lockIn?.step.key).map(({ from }) => from);
+  const branch = dough.steps.find(({ key, step }) => before.includes(key) && step.branch === 'butter');
+  const last = branch && courseOf(dough, state, branch.key, heard).at(-1);
+  return lockIn && last ? { celsius: last.end, dough: lockIn.start } : null;
+}
+
+const WORKED: readonly DoughStep['step']['kind'][] = ['lock-in', 'turn', 'sheet'];
+
+function rolledIn(course: readonly CourseStep[]): RolledTrace[] {
+  const worked = course.filter(({ step }) => WORKED.includes(step.step.kind));
+  return worked.map(({ step, from, start, end }, i) => {
+    const before = worked[i - 1];
+    const rested = before ? (from - before.to) / MINUTE : null;
+    const waits = course.filter((one) => before && one.from >= before.to - MINUTE && one.to <= from + MINUTE);
+    return {
+      ...{ step, before: start, after: end, rested },
+      meant: before ? waits.reduce((sum, one) => sum + one.step.min, 0) : null,
+      relaxed: rested === null ? null : 1 - 2 ** (-rested / HALF_RELAXED),
+    };
+  });
+}
+
+/** Layers that were really given against those of the scheme, in the block that is farthest off. */
+function foldedIn({ steps, lamination }: DoughRecord, state: DoughState): number {
+  const turns = steps.filter(({ step }) => step.turn !== undefined);
+  if (!lamination || turns.length === 0) return 1;
+  const meant = turns.reduce((all, { step }) => all * foldCount(step.given?.fold ?? 'letter'), 1);
+  const each = Array.from({ length: lamination.blocks }, (_, i) =>
+    foldsOf(turns, state, i + 1).given.reduce((all, { fold }) => all * foldCount(fold), 1),
+  );
+  const off = each.map((given) => given / meant);
+  return off.reduce((a, b) => (Math.abs(Math.log(b)) > Math.abs(Math.log(a)) ? b : a), 1);
+}
+
+function weightsOf(records: readonly FloorRecord[], meant: number): BatchTrace['weights'] {
+  const each = records.flatMap((data) => (data.kind === 'pieces' ? [data.grams / data.count] : []));
+  return each.length === 0 ? null : { least: Math.min(...each), most: Math.max(...each), meant };
+}
+
+function bakeIn(
+  steps: readonly DoughStep[],
+  state: DoughState,
+  heard: readonly HeardStay[],
+): Pick<BatchTrace, 'bake' | 'coreMeant'> {
+  const bake = steps.find(({ step }) => step.kind === 'bake');
+  const own = bake && state.steps.get(bake.key);
+  if (!bake || !own || own.startedAt === null || own.finishedAt === null)
+    return { bake: null, coreMeant: null };
+  const [from, to] = [own.startedAt, own.finishedAt];
+  const points = heard
+    .filter((stay) => stay.baking && !stay.within)
+    .flatMap((stay) => stay.points)
+    .filter(({ at }) => at >= from && at <= to);
+  const mean = points.reduce((sum, { celsius }) => sum + celsius, 0) / points.length;
+  return {
+    coreMeant: bake.step.core?.[0] ?? null,
+    bake: {
+      ...{ minutes: (to - from) / MINUTE, meant: bake.target },
+      oven: points.length === 0 ? null : mean,
+      setting: bake.uses.find(({ setting }) => setting !== undefined)?.setting ?? null,
+      core: own.temperatures.at(-1)?.celsius ?? null,
+    },
+  };
+}

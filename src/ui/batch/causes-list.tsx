@@ -1,0 +1,68 @@
+'use client';
+
+import { CAUSE_WORDS } from '@/core/diagnosis/cause-words';
+import { FAULT_NAMES } from '@/core/diagnosis/faults';
+import type { Explanation } from '@/core/diagnosis/explain';
+import type { HandCheck } from '@/core/record/events';
+import { Button } from '../kit/button';
+import { useWords } from '../kit/words';
+
+/** From how likely on a cause is called so. */
+const LIKELY = { very: 0.7, quite: 0.4 };
+/** Fewer are read than this. */
+const NAMED = 4;
+
+const howLikely = (likely: number): string =>
+  likely >= LIKELY.very ? 'very' : likely >= LIKELY.quite ? 'quite' : 'maybe';
+
+/** What explains the faults of a batch: how likely, what shows it, what to do next time; and what a look would tell. */
+export function CausesList({
+  causes,
+  onCheck,
+}: {
+  causes: readonly Explanation[];
+  /** Left out for whoever does not judge. */
+  onCheck: ((check: HandCheck) => void) | null;
+}) {
+  const say = useWords();
+  const proven = causes.some(({ evidence }) => evidence.length > 0);
+  return (
+    <section aria-label={say('batch.likelyCauses')} className="mt-4">
+      <h3 className="text-xl font-semibold">{say('batch.likelyCauses')}</h3>
+      {!proven && <p className="mb-2 text-lg">{say('batch.nothingExplainsIt')}</p>}
+      <ul className="grid gap-3">
+        {causes.slice(0, NAMED).map(({ cause, likely, shownAs, evidence, ask }) => (
+          <li key={cause} className="border-l-4 border-edge pl-3 text-lg">
+            <p>
+              <span className="font-semibold">{say.coded(CAUSE_WORDS[cause].name)}</span>{' '}
+              <span className="text-quiet">
+                {say('batch.howLikely', {
+                  likely: howLikely(likely),
+                  faults: shownAs.map((fault) => say.coded(FAULT_NAMES[fault]).toLowerCase()).join('; '),
+                })}
+              </span>
+            </p>
+            {evidence.length > 0 && (
+              <p>{say('batch.fromTheRecord', { evidence: evidence.map(say.coded).join('; ') })}</p>
+            )}
+            <p>{say('batch.nextTimeDo', { next: say.coded(CAUSE_WORDS[cause].next) })}</p>
+            {ask && onCheck && (
+              <div className="mt-1 flex flex-wrap items-center gap-3">
+                <p>{say('causes.ask', { check: ask.check, answer: ask.answer })}</p>
+                <Button floor onClick={() => onCheck({ kind: 'checked', minutes: 0, ...ask })}>
+                  {say('causes.yes')}
+                </Button>
+                <Button
+                  floor
+                  onClick={() => onCheck({ kind: 'checked', minutes: 0, check: ask.check, answer: 'good' })}
+                >
+                  {say('causes.no')}
+                </Button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
