@@ -3,8 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { crewDays, type CrewDays } from '../test-support/crew-days';
+import { PEOPLE } from '@/server/demo/bakery';
 import { stateOf } from '@/core/record/dough';
 
+const idOf = (name: string) => 1 + PEOPLE.findIndex((person) => person.name === name);
 const scratch = mkdtempSync(join(tmpdir(), 'hefeteig-crew-'));
 let day: CrewDays;
 
@@ -41,4 +43,17 @@ describe('a day in which only the simulated crew works', () => {
   it('leaves the application no larger than it was after its first looks', () => {
     expect(day.memory.at(-1)).toBeLessThan(900);
   });
+});
+
+describe('hours in which a visitor has taken somebody’s place', () => {
+  it('leave that person’s work to the visitor, while the others go on', async () => {
+    const log = join(scratch, 'visited.log');
+    const { acts, errors } = await crewDays(3 / 24, { build: 'build/test', log, visitor: 'Ida' });
+    expect(errors).toEqual([]);
+    const byIda = acts.filter(({ personId }) => personId === idOf('Ida'));
+    expect(byIda).toEqual([]);
+    expect(acts.some(({ personId, what }) => personId === idOf('Jonas') && what.includes('start'))).toBe(
+      true,
+    );
+  }, 300_000);
 });

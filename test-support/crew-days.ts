@@ -8,6 +8,7 @@ import { PEOPLE } from '@/server/demo/bakery';
 import { startApplication } from '../scripts/lib/application';
 import { freePort } from '../scripts/lib/ports';
 import { demoHouse } from './demo-house';
+import { sessionOf } from './tablet';
 
 /** What became of some days in which only the simulated crew works. */
 export interface CrewDays {
@@ -34,7 +35,13 @@ const DAY = 24 * 60;
  */
 export async function crewDays(
   days: number,
-  options: { build: string; log: string; seed?: number },
+  options: {
+    build: string;
+    log: string;
+    seed?: number;
+    /** A visitor who has signed in as somebody of the crew, and does nothing. */
+    visitor?: string;
+  },
 ): Promise<CrewDays> {
   const house = await demoHouse();
   const app = await startApplication({
@@ -42,6 +49,7 @@ export async function crewDays(
   });
   const members = PEOPLE.map(({ name, pin }) => ({ id: house.person(name).id, pin }));
   const crew = new Crew(app.address, members, options.seed ?? 1);
+  if (options.visitor) await sessionOf(app.address, options.visitor);
   const begin = await house.now();
   const probes = simulatedHouse(begin, {});
   const result: CrewDays = { acts: [], looks: [], memory: [], errors: [], doughs: [] };

@@ -11,6 +11,23 @@ export async function everybodyLeaves(): Promise<void> {
   await Promise.all(atWork.splice(0).map((context) => context.close()));
 }
 
+/** How long the last part of a page may come after the rest, ms. */
+const STREAMED = 10_000;
+
+/**
+ * Lets `goto` wait until a page is whole. Parts of it arrive hidden and are moved to their place; where something changes
+ * meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody sees it.
+ */
+function openWhole(page: Page): void {
+  const open = page.goto.bind(page);
+  page.goto = async (...address) => {
+    const answer = await open(...address);
+    const isWhole = () => document.querySelector('div[hidden][id^="S:"]') === null;
+    await page.waitForFunction(isWhole, undefined, { timeout: STREAMED });
+    return answer;
+  };
+}
+
 /** Signs somebody in through the screen, in a browser of their own. */
 export async function signIn(
   browser: Browser,
@@ -20,6 +37,7 @@ export async function signIn(
   const context = await browser.newContext({ viewport, baseURL: address() });
   atWork.push(context);
   const page = await context.newPage();
+  openWhole(page);
   await page.goto('/sign-in');
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   await page

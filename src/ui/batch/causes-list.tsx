@@ -12,8 +12,11 @@ const LIKELY = { very: 0.7, quite: 0.4 };
 /** Fewer are read than this. */
 const NAMED = 4;
 
-const howLikely = (likely: number): string =>
-  likely >= LIKELY.very ? 'very' : likely >= LIKELY.quite ? 'quite' : 'maybe';
+/** What the record does not show is no more than possible, whatever else it rules out. */
+function howLikely({ likely, evidence }: Explanation): string {
+  if (evidence.length === 0 || likely < LIKELY.quite) return 'maybe';
+  return likely >= LIKELY.very ? 'very' : 'quite';
+}
 
 /** What explains the faults of a batch: how likely, what shows it, what to do next time; and what a look would tell. */
 export function CausesList({
@@ -31,38 +34,53 @@ export function CausesList({
       <h3 className="text-xl font-semibold">{say('batch.likelyCauses')}</h3>
       {!proven && <p className="mb-2 text-lg">{say('batch.nothingExplainsIt')}</p>}
       <ul className="grid gap-3">
-        {causes.slice(0, NAMED).map(({ cause, likely, shownAs, evidence, ask }) => (
-          <li key={cause} className="border-l-4 border-edge pl-3 text-lg">
-            <p>
-              <span className="font-semibold">{say.coded(CAUSE_WORDS[cause].name)}</span>{' '}
-              <span className="text-quiet">
-                {say('batch.howLikely', {
-                  likely: howLikely(likely),
-                  faults: shownAs.map((fault) => say.coded(FAULT_NAMES[fault]).toLowerCase()).join('; '),
-                })}
-              </span>
-            </p>
-            {evidence.length > 0 && (
-              <p>{say('batch.fromTheRecord', { evidence: evidence.map(say.coded).join('; ') })}</p>
-            )}
-            <p>{say('batch.nextTimeDo', { next: say.coded(CAUSE_WORDS[cause].next) })}</p>
-            {ask && onCheck && (
-              <div className="mt-1 flex flex-wrap items-center gap-3">
-                <p>{say('causes.ask', { check: ask.check, answer: ask.answer })}</p>
-                <Button floor onClick={() => onCheck({ kind: 'checked', minutes: 0, ...ask })}>
-                  {say('causes.yes')}
-                </Button>
-                <Button
-                  floor
-                  onClick={() => onCheck({ kind: 'checked', minutes: 0, check: ask.check, answer: 'good' })}
-                >
-                  {say('causes.no')}
-                </Button>
-              </div>
-            )}
+        {causes.slice(0, NAMED).map((one) => (
+          <li key={one.cause} className="border-l-4 border-edge pl-3 text-lg">
+            <CauseLines explanation={one} onCheck={onCheck} />
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+function CauseLines({
+  explanation,
+  onCheck,
+}: {
+  explanation: Explanation;
+  onCheck: ((check: HandCheck) => void) | null;
+}) {
+  const say = useWords();
+  const { cause, shownAs, evidence, ask } = explanation;
+  const found = (answer: HandCheck['answer']) =>
+    ask && onCheck?.({ kind: 'checked', check: ask.check, answer, minutes: 0 });
+  return (
+    <>
+      <p>
+        <span className="font-semibold">{say.coded(CAUSE_WORDS[cause].name)}</span>{' '}
+        <span className="text-quiet">
+          {say('batch.howLikely', {
+            likely: howLikely(explanation),
+            faults: shownAs.map((fault) => say.coded(FAULT_NAMES[fault]).toLowerCase()).join('; '),
+          })}
+        </span>
+      </p>
+      {evidence.length > 0 && (
+        <p>{say('batch.fromTheRecord', { evidence: evidence.map(say.coded).join('; ') })}</p>
+      )}
+      <p>{say('batch.nextTimeDo', { next: say.coded(CAUSE_WORDS[cause].next) })}</p>
+      {ask && onCheck && (
+        <div className="mt-1 flex flex-wrap items-center gap-3">
+          <p>{say('causes.ask', { check: ask.check, answer: ask.answer })}</p>
+          <Button floor onClick={() => found(ask.answer)}>
+            {say('causes.yes')}
+          </Button>
+          <Button floor onClick={() => found('good')}>
+            {say('causes.no')}
+          </Button>
+        </div>
+      )}
+    </>
   );
 }
