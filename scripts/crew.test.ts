@@ -32,7 +32,18 @@ describe('a day in which only the simulated crew works', () => {
       expect([dough.name, counted.length]).not.toEqual([dough.name, 0]);
     }
     expect(new Set(day.acts.map(({ personId }) => personId)).size).toBeGreaterThanOrEqual(4);
-    for (const kind of ['temperature', 'verdict', 'alive', 'turn', 'count', 'deck', 'take-alarm'])
+    for (const kind of [
+      'temperature',
+      'verdict',
+      'alive',
+      'turn',
+      'count',
+      'marks',
+      'deck',
+      'take-alarm',
+      'write-handover',
+      'sign-handover',
+    ])
       expect([kind, day.acts.some(({ what }) => what.includes(kind))]).toEqual([kind, true]);
   });
 

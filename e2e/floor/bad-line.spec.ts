@@ -206,7 +206,7 @@ test('what is refused for good is listed with its reason until somebody has seen
   await expect(list).toContainText('from long ago');
   await expect(list).toContainText('longer ago than this can have happened');
   await page.getByRole('button', { name: 'Sign out' }).click();
-  await page.waitForURL('**/sign-in');
+  await expect(page).toHaveURL(/\/sign-in$/);
   await expect(list).toContainText('Not recorded, Piet');
   await list.getByRole('button', { name: 'Seen' }).click();
   await expect(list).toHaveCount(0);

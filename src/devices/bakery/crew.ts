@@ -4,6 +4,7 @@ import { createForecaster } from '@/core/forecast/forecaster';
 import { type Instant, MINUTE } from '@/core/time/local';
 import { conditionsOf } from '@/core/wire/board';
 import { alarmTaps, type AlarmTap } from './crew-alarms';
+import { handoverTaps, type HandoverTap } from './crew-handover';
 import { planningDay, toPlan } from './planner';
 import { crewTaps, type CrewLook, type CrewTap } from './shift-work';
 import { CrewTablet, type Floor } from './tablet';
@@ -32,6 +33,8 @@ export class Crew {
   private readonly forecast = createForecaster();
   private readonly leftUntil = new Map<string, Instant>();
   private plannedDay: string | null = null;
+  /** Shifts that have left their words for the next. */
+  private readonly handedOver = new Set<string>();
 
   /**
    * @param house - its address
@@ -68,6 +71,7 @@ export class Crew {
     // What calls is heard before anybody does what it calls for.
     for (const heard of alarmTaps(look)) acts.push(...(await this.see(heard, now)));
     for (const tap of crewTaps(look)) acts.push(...(await this.tap(tap, now)));
+    for (const tap of handoverTaps(look, floor.words)) acts.push(...(await this.handOver(tap, now)));
     return [...acts, ...(await this.plan(floor))];
   }
 
@@ -99,6 +103,20 @@ export class Crew {
     if (thaw)
       return call('move-stock', { productId: thaw.productId, amount: -thaw.pieces, forDue: thaw.dueAt });
     return [...(await call('take-alarm', { alarm: alarm.id })), ...(tap ? await this.tap(tap, now) : [])];
+  }
+
+  private handOver(tap: HandoverTap, now: Instant): Promise<CrewAct[]> {
+    const { personId } = tap;
+    if ('handover' in tap)
+      return this.act({ at: now, personId, what: `sign-handover ${tap.handover}` }, now, () =>
+        this.tablet.send(personId, 'sign-handover', { handover: tap.handover }),
+      );
+    const shift = `${personId} ${tap.shift}`;
+    if (this.handedOver.has(shift)) return Promise.resolve([]);
+    this.handedOver.add(shift);
+    return this.act({ at: now, personId, what: `write-handover ${shift}` }, now, () =>
+      this.tablet.send(personId, 'write-handover', { id: uuidv7(), words: tap.words }),
+    );
   }
 
   private async plan({ now, board, atTablets }: Floor): Promise<CrewAct[]> {

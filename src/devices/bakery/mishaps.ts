@@ -13,6 +13,8 @@ export interface Mishap {
   doughWarmer?: number;
   /** The proof was ended at this share of its rise. */
   proofedTo?: number;
+  /** How many times as long as its formula says everything rises: another flour, another yeast. */
+  slower?: number;
   /** Nothing rises: the yeast is dead, or was scalded by liquid of so many °C. */
   yeast?: 'dead' | { liquid: number };
   /** Folds more than the scheme has, all in the second turn. */

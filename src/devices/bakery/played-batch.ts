@@ -15,6 +15,8 @@ import type { Mishap } from './mishaps';
 export interface PlayedBatch {
   record: DoughRecord;
   heard: HeardStay[];
+  /** When each wait that decides a rise was at its best in truth, by its key, and what was around it then, °C. */
+  best: ReadonlyMap<string, { at: Instant; air: number }>;
 }
 
 /** How much a place is off what it should be, and how much faster or slower a dough follows it than reckoned. */
@@ -67,6 +69,7 @@ class Batch {
   private readonly made = new Map<string, Made>();
   private events: FloorEvent[] = [];
   private readonly heard: { key: string; stay: HeardStay }[] = [];
+  private readonly best = new Map<string, { at: Instant; air: number }>();
   private readonly vigour: number;
   private readonly room: number;
   private nth = 0;
@@ -76,7 +79,8 @@ class Batch {
     private readonly mishap: Mishap,
     private readonly chance: Chance,
   ) {
-    this.vigour = mishap.yeast === undefined ? chance.factor(SPREAD.vigour) : 0.03;
+    const own = mishap.yeast === undefined ? chance.factor(SPREAD.vigour) : 0.03;
+    this.vigour = own / (mishap.slower ?? 1);
     this.room = 21 + chance.normal() + (mishap.bench?.warmer ?? 0);
   }
 
@@ -84,7 +88,11 @@ class Batch {
     for (const step of inOrder(this.planned.steps, this.planned.links)) this.make(step);
     this.look();
     const events = this.events.sort((a, b) => a.at - b.at);
-    return { record: { ...this.planned, events }, heard: this.heard.map(({ stay }) => stay) };
+    return {
+      record: { ...this.planned, events },
+      heard: this.heard.map(({ stay }) => stay),
+      best: this.best,
+    };
   }
 
   private make(step: DoughStep): void {
@@ -166,6 +174,13 @@ class Batch {
             within: step.max * 1.6,
           })
         : null;
+    if (rise && wanted !== null) {
+      const ripe = minuteReached(rise, leg(step.max * 2), {
+        before: before?.risen ?? 0,
+        within: step.max * 3,
+      });
+      if (ripe !== null) this.best.set(step.key, { at: from + ripe * MINUTE, air });
+    }
     const minutes = wanted === null ? step.target * stretched * baked : (reached ?? step.max * 1.2);
     const profile = leg(minutes);
     this.hear(step, { from, minutes, air });

@@ -1,5 +1,6 @@
 import type { Rise } from '@/core/process/route';
 import type { PieceCount } from '@/core/record/events';
+import type { BatchMarks, Score } from '@/core/record/marks';
 import type { Verdict } from '@/core/learning/verdicts';
 import { chanceOf } from './chance';
 
@@ -45,4 +46,21 @@ export function countOf(
   const off = risen === null ? 0 : Math.max(0, early - risen, risen - late);
   const second = Math.min(pieces - waste, Math.round(pieces * Math.min(0.8, 2 * off)));
   return { kind: 'counted', good: pieces - waste - second, second, waste };
+}
+
+/** How much farther from its best a rise has to be for each mark less. */
+const MARK = 0.13;
+
+/** Marks for a batch: its rise by how far the proof was off, all else as good as it mostly is. */
+export function marksOf(risen: number | null, about: string, seed: number): BatchMarks['marks'] {
+  const chance = chanceOf(`marks, ${about}`, seed);
+  const score = (lost: number) => Math.max(1, 5 - Math.floor(lost)) as Score;
+  const off = risen === null ? 0 : Math.abs(risen - 1) / MARK;
+  return {
+    rise: score(off),
+    crumb: score(off / 2 + chance.unit()),
+    colour: score(1.3 * chance.unit()),
+    shape: score(1.3 * chance.unit()),
+    taste: score(1.2 * chance.unit()),
+  };
 }

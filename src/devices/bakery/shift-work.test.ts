@@ -3,6 +3,7 @@ import { boardOf } from '../../../test-support/board';
 import { did, forecastAt, MIN, plannedRecord } from '../../../test-support/floor';
 import type { Person } from '@/core/bakery/people';
 import type { FloorEvent } from '@/core/record/events';
+import { handoverTaps } from './crew-handover';
 import { crewTaps, onShift, type CrewLook } from './shift-work';
 
 const person = (id: number, more: Partial<Person> = {}): Person => ({
@@ -70,8 +71,33 @@ describe('a crew', () => {
     expect(crewTaps({ ...look, board: { ...look.board, presences: [] } })).toEqual([]);
   });
 
+  it('counts and marks what comes out; a helper counts, and leaves the marks to bakers', () => {
+    const baked = ['mix', 'butter', 'lock-in', 'turn-1', 'turn-2', 'sheet', '5.1.shape', '5.1.load'].flatMap(
+      (key, i) => [did('start', key, 100 * i), did('finish', key, 100 * i + 20)],
+    );
+    const racking = [...baked, did('finish', '5.1.bake', 760), did('start', '5.1.finish', 770)];
+    const at = (people: Person[]) => said(lookAt(800, racking, {}, people));
+    expect(at([person(1)])).toEqual(['1 5.1.bake count', '1 5.1.finish marks', '1 5.1.finish finish']);
+    expect(at([person(1, { role: 'helper' })])).toEqual(['1 5.1.bake count', '1 5.1.finish finish']);
+  });
+
   it('does the same at the same look', () => {
     const look = lookAt(60, [did('start', 'mix', 0)]);
     expect(crewTaps(look)).toEqual(crewTaps(look));
+  });
+});
+
+describe('a change of shift', () => {
+  const note = { id: 7, at: 0, by: 'Baker 2', words: 'The sheeter slips.', readBy: [] };
+  const WORDS = [note];
+  it('leaves words at its end, and reads those of others at its beginning', () => {
+    const begun = [did('start', 'mix', 4900)];
+    const [left] = handoverTaps(lookAt(4990, begun), WORDS);
+    expect(left).toMatchObject({ personId: 1, shift: 0 });
+    expect(left && 'words' in left && left.words).toMatch(/^Still going: Crescent 1\./);
+    expect(handoverTaps(lookAt(10, []), WORDS)).toEqual([{ personId: 1, handover: 7 }]);
+    expect(handoverTaps(lookAt(10, []), [{ ...note, readBy: ['Baker 1'] }])).toEqual([]);
+    expect(handoverTaps(lookAt(10, []), [{ ...note, by: 'Baker 1' }])).toEqual([]);
+    expect(handoverTaps(lookAt(2000, []), WORDS)).toEqual([]);
   });
 });

@@ -1,5 +1,7 @@
 import { cutsShort } from '@/core/forecast/early';
 import type { DoughForecast } from '@/core/forecast/forecast';
+import { EVENT_KINDS } from '@/core/record/event-kinds';
+import type { FloorEventKind } from '@/core/record/events';
 import { skillFor } from '@/core/process/skills';
 import { isHandsOn } from '@/core/record/state';
 import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
@@ -49,6 +51,10 @@ const canDo = ({ skills, role }: Person, { step }: AgendaItem): boolean => {
   return skill === null || skills === undefined || skills.includes(skill);
 };
 
+/** A helper leaves what is judged to bakers. */
+const mayTap = ({ role }: Person, kind: FloorEventKind): boolean =>
+  role !== 'helper' || EVENT_KINDS[kind].may === 'crew';
+
 /**
  * What the crew taps after one look: work that is done by now, loads that are baked, and for whoever is free the most urgent
  * work that they know how to do. The same look gives the same taps.
@@ -62,17 +68,18 @@ export function crewTaps(look: CrewLook): CrewTap[] {
   const workOf = workIn(look);
   for (const item of running) {
     const { state, step, dough } = item;
-    const own = people.find(({ id }) => id === state.startedBy);
+    const begunBy = people.find(({ id }) => id === state.startedBy);
     // Whoever has gone home leaves it to who is there; what a visitor has begun is theirs to end.
     const left = state.startedBy !== null && !look.seated.has(state.startedBy);
-    const by = own ?? (left ? people.find((person) => canDo(person, item)) : undefined);
+    const by = begunBy ?? (left ? people.find((person) => canDo(person, item)) : undefined);
     if (!by || state.startedAt === null) continue;
     free.delete(by.id);
     const { times, saidAfter } = taskManner(by.id, `dough ${dough.id}, ${step.key}`, seed);
     const done = state.startedAt + step.target * times * MINUTE;
     if (now < done + saidAfter * MINUTE) continue;
     const at = saidAfter > 0 ? Math.round(done) : now;
-    taps.push(...doneTaps(workOf(item), at).map((tap) => ({ ...tap, personId: by.id, at })));
+    const own = doneTaps(workOf(item), at).filter(({ body }) => mayTap(by, body.kind));
+    taps.push(...own.map((tap) => ({ ...tap, personId: by.id, at })));
   }
   for (const item of bakes(doughs, now)) {
     const by = people.find((person) => canDo(person, item)) ?? people[0];

@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { OrderBook } from '@/core/demand/book';
 import { type Answer, SIGNED_OUT } from '@/core/wire/answer';
 import type { Board } from '@/core/wire/board';
+import type { HandoverWords } from '@/core/shopfloor/handover-words';
 import type { DemoWishes } from '@/core/wire/demo-wishes';
 import { unpackBoard, type PackedBoard } from '@/core/wire/packed-board';
 import type { CrewTap } from './shift-work';
@@ -14,6 +15,8 @@ export interface Floor {
   atTablets: number[];
   /** What a visitor of the demo has asked; null in a bakery that is no demo. */
   demo: DemoWishes | null;
+  /** What shifts have left for the next, and who has read it. */
+  words: HandoverWords[];
 }
 
 /** A session that somebody of the crew has opened with their PIN. */

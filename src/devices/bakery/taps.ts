@@ -2,13 +2,14 @@ import { decksFor, type OvenDecks } from '@/core/bakery/decks';
 import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import type { DoughRecord } from '@/core/record/dough';
 import type { EventBody } from '@/core/record/events';
+import type { FaultId } from '@/core/record/marks';
 import { isHandsOn } from '@/core/record/state';
 import { blocksLeft } from '@/core/record/turns';
 import { bakeBefore } from '@/core/shopfloor/rack';
 import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import type { Instant } from '@/core/time/local';
 import { type HiddenDough, truthIn } from './dough-truth';
-import { countOf, thermometer, verdictOn, weightOf } from './senses';
+import { countOf, marksOf, thermometer, verdictOn, weightOf } from './senses';
 
 /** What somebody taps on a tablet about a step. */
 export interface Tap {
@@ -121,7 +122,7 @@ export function doneTaps(work: Work, now: Instant): Tap[] {
     return [of(work, { kind: 'weigh', data: { kind: 'pieces', count: WEIGHED, grams } }), finish];
   }
   const bake = kind === 'finish' ? bakeBefore(dough, step) : null;
-  return bake?.load ? [...countTaps(work, bake), finish] : [finish];
+  return bake?.load ? [...countTaps(work, bake), ...markTaps(work, bake), finish] : [finish];
 }
 
 /** The turn of each block, one after the other; the last one ends it. */
@@ -138,17 +139,31 @@ function turnTaps(work: Work, turn: number): Tap[] {
   );
 }
 
-/** How many of a load came out well, unless somebody has counted them. */
-function countTaps(work: Work, bake: StepForecast): Tap[] {
-  const state = work.dough.state.steps.get(bake.key);
-  if (!bake.load || state?.records.some(({ data }) => data.kind === 'counted')) return [];
+/** How far a load's proof had come when it went in; null where it rose in none. */
+function proofOf(work: Work, bake: StepForecast) {
   const proof = work.dough.steps.findLast(
     ({ step, outputId, load }) =>
       step.kind === 'proof' && outputId === bake.outputId && load?.nth === bake.load?.nth,
   );
-  const end = proof?.end ?? bake.start;
-  const { early, late, risen } = proof ? risenIn(work, proof, end) : { ...USUAL, risen: null };
-  const data = countOf(bake.load.pieces, { risen, early, late }, `${about(work)}, ${bake.key}`, work.seed);
+  return proof ? risenIn(work, proof, proof.end) : { ...USUAL, risen: null };
+}
+
+/** What is said of an output when its last load is racked: marks by how it rose, and the faults that that shows as. */
+function markTaps(work: Work, bake: StepForecast): Tap[] {
+  const { record, step, seed, dough } = work;
+  if (record.steps.findLast(({ outputId }) => outputId === step.outputId)?.key !== step.key) return [];
+  const { risen, early, late } = proofOf(work, bake);
+  const pool = dough.lamination !== null && risen !== null && risen < early;
+  const seen: FaultId[] = risen !== null && risen > late ? ['flat'] : pool ? ['butter-pool'] : [];
+  const marks = marksOf(risen, `${about(work)}, marks`, seed);
+  return [of(work, { kind: 'marks', data: { kind: 'marked', marks, seen } })];
+}
+
+/** How many of a load came out well, unless somebody has counted them. */
+function countTaps(work: Work, bake: StepForecast): Tap[] {
+  const state = work.dough.state.steps.get(bake.key);
+  if (!bake.load || state?.records.some(({ data }) => data.kind === 'counted')) return [];
+  const data = countOf(bake.load.pieces, proofOf(work, bake), `${about(work)}, ${bake.key}`, work.seed);
   return [of(work, { kind: 'count', data }, bake.key)];
 }
 
