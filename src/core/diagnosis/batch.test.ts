@@ -142,9 +142,7 @@ describe('the trace of a batch', () => {
   it('has nothing of a batch of which nothing was recorded', () => {
     expect(batchTrace(crescentDough(), 5)).toMatchObject({
       ...{
-        mixed: null,
         liquid: null,
-        bulk: null,
         proof: null,
         butter: null,
         rolled: [],

@@ -48,13 +48,10 @@ export interface RolledTrace {
 
 /** What the record says of one output of a batch, as what a baker would ask of it. */
 export interface BatchTrace {
-  /** Temperature of the dough from the mixer, °C; null where nobody measured it. */
-  mixed: number | null;
   /** Of the liquid that yeast came into, °C. */
   liquid: number | null;
   /** Somebody looked whether the yeast was alive, and it was not at once. */
   sluggish: boolean;
-  bulk: RiseTrace | null;
   /** What rose in the cold: share of a whole rise, with how warm and how long it was. */
   retard: RiseTrace | null;
   proof: RiseTrace | null;
@@ -70,10 +67,7 @@ export interface BatchTrace {
     meant: number;
     oven: number | null;
     setting: number | null;
-    core: number | null;
   } | null;
-  /** The core that the bake is meant to have, °C. */
-  coreMeant: number | null;
   checks: HandCheck[];
 }
 
@@ -100,19 +94,15 @@ export function batchTrace(
   const output = dough.outputs.find(({ id }) => id === outputId);
   const risen = { dough, outputId, state, course, heard };
   return {
-    mixed:
-      state.steps.get(own.find(({ step }) => step.kind === 'mix')?.key ?? '')?.temperatures.at(-1)?.celsius ??
-      null,
     liquid: states.findLast(({ conditions }) => conditions !== null)?.conditions?.liquid ?? null,
     sluggish: states.some(({ alive }) => alive.some(({ answer }) => answer !== 'ready')),
-    bulk: riseIn(risen, 'bulk', ['bulk', 'retard']),
     retard: riseIn(risen, 'bulk', ['retard']) ?? riseIn(risen, 'proof', ['retard']),
     proof: riseIn(risen, 'proof', ['proof', 'retard', 'thaw']),
     butter: butterIn(dough, state, course, heard),
     rolled: rolledIn(course),
     folded: foldedIn(dough, state),
     weights: weightsOf(records, output?.piece.grams ?? 0),
-    ...bakeIn(own, state, heard),
+    bake: bakeIn(own, state, heard),
     checks: records.flatMap((data) => (data.kind === 'checked' ? [data] : [])),
   };
 }
@@ -210,11 +200,10 @@ function bakeIn(
   steps: readonly DoughStep[],
   state: DoughState,
   heard: readonly HeardStay[],
-): Pick<BatchTrace, 'bake' | 'coreMeant'> {
+): BatchTrace['bake'] {
   const bake = steps.find(({ step }) => step.kind === 'bake');
   const own = bake && state.steps.get(bake.key);
-  if (!bake || !own || own.startedAt === null || own.finishedAt === null)
-    return { bake: null, coreMeant: null };
+  if (!bake || !own || own.startedAt === null || own.finishedAt === null) return null;
   const [from, to] = [own.startedAt, own.finishedAt];
   const points = heard
     .filter((stay) => stay.baking && !stay.within)
@@ -222,12 +211,8 @@ function bakeIn(
     .filter(({ at }) => at >= from && at <= to);
   const mean = points.reduce((sum, { celsius }) => sum + celsius, 0) / points.length;
   return {
-    coreMeant: bake.step.core?.[0] ?? null,
-    bake: {
-      ...{ minutes: (to - from) / MINUTE, meant: bake.target },
-      oven: points.length === 0 ? null : mean,
-      setting: bake.uses.find(({ setting }) => setting !== undefined)?.setting ?? null,
-      core: own.temperatures.at(-1)?.celsius ?? null,
-    },
+    ...{ minutes: (to - from) / MINUTE, meant: bake.target },
+    oven: points.length === 0 ? null : mean,
+    setting: bake.uses.find(({ setting }) => setting !== undefined)?.setting ?? null,
   };
 }
