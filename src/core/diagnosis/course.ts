@@ -1,7 +1,7 @@
 import { alongLegs, type Leg } from '../ferment/path';
 import type { Profile } from '../ferment/progress';
-import { mainBefore } from '../forecast/windows';
 import type { DoughStep } from '../process/expand';
+import { pathTo } from '../process/order';
 import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
@@ -68,14 +68,6 @@ export function courseOf(
     celsius = end;
   }
   return course;
-}
-
-/** The steps that lead to one on its own branch, or on the dough, that one the last. */
-function pathTo({ steps, links }: Pick<DoughRecord, 'steps' | 'links'>, lastKey: string): DoughStep[] {
-  const byKey = new Map<string, DoughStep>(steps.map((step) => [step.key, step]));
-  const path: DoughStep[] = [];
-  for (let step = byKey.get(lastKey) ?? null; step; step = mainBefore(step, links, byKey)) path.unshift(step);
-  return path;
 }
 
 function legsOf(

@@ -1,6 +1,6 @@
 import type { BlockWork } from '../process/block-work';
 import type { DoughStep } from '../process/expand';
-import { inOrder } from '../process/order';
+import { inOrder, mainBefore } from '../process/order';
 import type { ProductSpec, RouteLink } from '../process/route';
 import type { DoughRecord, PlannedTime } from '../record/dough';
 import type { StepState, StepStatus } from '../record/step-state';
@@ -10,14 +10,7 @@ import { type Instant, MINUTE } from '../time/local';
 import { type Cause, causeOfStart, causeOfWait } from './cause';
 import { type Conditions, slownessAt, workingFrom } from './conditions';
 import { doseOf, observe } from './observation';
-import {
-  type Course,
-  mainBefore,
-  type SettledStep,
-  settleStep,
-  type StepContext,
-  stretched,
-} from './windows';
+import { type Course, type SettledStep, settleStep, type StepContext, stretched } from './windows';
 
 /** When a wait is ready: it may end from `earliest` to `latest`, is best at `best`, and is expected to end `at`. */
 export interface Ready {

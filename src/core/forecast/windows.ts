@@ -13,8 +13,8 @@ import { meanOf, type RoomCourse } from '../climate/room-course';
 import { meanFilm, type PlaceKind } from '../heat/places';
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughStep, ExpandedDough } from '../process/expand';
-import { inOrder } from '../process/order';
-import type { ProductSpec, Rise, RisePhase, RouteLink } from '../process/route';
+import { inOrder, mainBefore } from '../process/order';
+import type { ProductSpec, Rise, RisePhase } from '../process/route';
 import { judgedWindow, type Judgement, paceOf } from './judgement';
 
 /** Temperatures of the house's places as they are today, °C, by the place's id. */
@@ -106,22 +106,6 @@ export function settleWindows(
     courses.set(step.key, course);
   }
   return { ...dough, steps: dough.steps.map(({ key }) => settled.get(key) as DoughStep) };
-}
-
-/** The step before on the same branch, or on the dough itself: what this step's dough comes from. */
-export function mainBefore(
-  step: DoughStep,
-  links: readonly Pick<RouteLink, 'from' | 'to'>[],
-  steps: ReadonlyMap<string, DoughStep>,
-): DoughStep | null {
-  let onDough: DoughStep | null = null;
-  for (const { from, to } of links) {
-    const other = to === step.key ? steps.get(from) : undefined;
-    if (!other) continue;
-    if (other.step.branch === step.step.branch) return other;
-    if (other.step.branch === undefined) onDough ??= other;
-  }
-  return onDough;
 }
 
 /** What a step's window is worked out from beside the dough before it. */

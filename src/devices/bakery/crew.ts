@@ -32,6 +32,8 @@ export class Crew {
   private readonly own: ReadonlySet<number>;
   private readonly forecast = createForecaster();
   private readonly leftUntil = new Map<string, Instant>();
+  /** What the house's clock said at the last look. */
+  private seenAt: Instant = 0;
   private plannedDay: string | null = null;
   /** Shifts that have left their words for the next. */
   private readonly handedOver = new Set<string>();
@@ -56,11 +58,17 @@ export class Crew {
     return this.tablet.leave();
   }
 
+  /** What the house's clock said when the crew last looked. */
+  get lastLook(): Instant {
+    return this.seenAt;
+  }
+
   /** Looks once, and does what is to do now; returns what was done. */
   async work(): Promise<CrewAct[]> {
     const [watcher = 0] = this.own;
     const floor = await this.tablet.floor(watcher);
     const { now, board } = floor;
+    this.seenAt = now;
     if (floor.demo?.crew === false) return [];
     const look: CrewLook = {
       board: { ...board, people: board.people.filter(({ id }) => this.own.has(id)) },

@@ -2,6 +2,7 @@ import { BAKERS_YEAST, LEVAIN } from '@/core/ferment/rate';
 import { type Leg, alongLegs } from '@/core/ferment/path';
 import { progressAlong } from '@/core/ferment/progress';
 import type { DoughStep } from '@/core/process/expand';
+import { pathTo } from '@/core/process/order';
 import type { Rise, RisePhase } from '@/core/process/route';
 import type { DoughRecord } from '@/core/record/dough';
 import { type DoughState, isHandsOn } from '@/core/record/state';
@@ -78,19 +79,6 @@ const fermentationOf = ({ yeast, celsius, minutes }: Rise, vigour: number) => ({
 function riseOf(dough: DoughRecord, { outputId }: DoughStep, phase: RisePhase): Rise | undefined {
   const own = outputId === null ? dough : dough.outputs.find(({ id }) => id === outputId);
   return own?.rises?.[phase] ?? dough.rises?.[phase];
-}
-
-/** The steps that lead to one, that one the last: of what joins there the dough itself, not what was made beside it. */
-function pathTo({ steps, links }: DoughRecord, key: string): DoughStep[] {
-  const byKey = new Map(steps.map((step) => [step.key, step]));
-  const path: DoughStep[] = [];
-  for (let step = byKey.get(key); step && !path.includes(step);) {
-    path.unshift(step);
-    const own = step.step.branch;
-    const before = links.flatMap(({ from, to }) => (to === path[0]?.key ? (byKey.get(from) ?? []) : []));
-    step = before.find((one) => one.step.branch === own) ?? before[0];
-  }
-  return path;
 }
 
 /** Where a dough was during a step that has begun, and for how long. */

@@ -22,7 +22,10 @@ const crew = new Crew(option('house', 'http://127.0.0.1:3000'), people, Number(o
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, () => void crew.leave().finally(() => process.exit(0)));
 
-while (isRunning(beside)) {
+/** While the clock runs as fast as a real one, a look every few seconds is enough. */
+const SLOW = { rate: 5, every: 5 };
+
+for (let before = { house: 0, real: 0 }; isRunning(beside);) {
   try {
     for (const { at, personId, what, refused } of await crew.work())
       console.log(new Date(at).toISOString(), personId, what, refused ?? '');
@@ -30,5 +33,8 @@ while (isRunning(beside)) {
     // A house that is away comes back; the crew goes on until then.
     console.error(error instanceof Error ? error.message : error);
   }
-  await pause(every * 1000);
+  const seen = { house: crew.lastLook, real: Date.now() };
+  const rate = (seen.house - before.house) / (seen.real - before.real);
+  before = seen;
+  await pause((rate < SLOW.rate ? SLOW.every : 1) * every * 1000);
 }

@@ -2,7 +2,7 @@ import type { HeardStay } from '@/core/diagnosis/temperatures';
 import { alongLegs } from '@/core/ferment/path';
 import { minuteReached, progressAlong } from '@/core/ferment/progress';
 import { BAKERS_YEAST } from '@/core/ferment/rate';
-import { inOrder } from '@/core/process/order';
+import { inOrder, mainBefore } from '@/core/process/order';
 import type { DoughStep } from '@/core/process/expand';
 import type { DoughRecord } from '@/core/record/dough';
 import { eventOf, type EventBody, type FloorEvent, type HandCheck } from '@/core/record/events';
@@ -66,6 +66,7 @@ interface Made {
 }
 
 class Batch {
+  private readonly steps: ReadonlyMap<string, DoughStep>;
   private readonly made = new Map<string, Made>();
   private events: FloorEvent[] = [];
   private readonly heard: { key: string; stay: HeardStay }[] = [];
@@ -79,6 +80,7 @@ class Batch {
     private readonly mishap: Mishap,
     private readonly chance: Chance,
   ) {
+    this.steps = new Map(planned.steps.map((step) => [step.key, step]));
     const own = mishap.yeast === undefined ? chance.factor(SPREAD.vigour) : 0.03;
     this.vigour = own / (mishap.slower ?? 1);
     this.room = 21 + chance.normal() + (mishap.bench?.warmer ?? 0);
@@ -101,7 +103,8 @@ class Batch {
       .flatMap(({ from }) => this.made.get(from) ?? []);
     const from = Math.max(0, ...before.map(({ to }) => to));
     this.delayBranches(step, from);
-    const on = this.mainBefore(step);
+    const main = mainBefore(step, this.planned.links, this.steps);
+    const on = main ? this.made.get(main.key) : undefined;
     const made = isHandsOn(step) ? this.work(step, on, from) : this.wait(step, on, from);
     this.made.set(step.key, made);
     if (isHandsOn(step)) {
@@ -130,13 +133,6 @@ class Batch {
       );
       for (const { key: of, stay } of this.heard) if (own.has(of)) moveStay(stay, later);
     }
-  }
-
-  private mainBefore(step: DoughStep): Made | undefined {
-    const keys = this.planned.links.filter(({ to }) => to === step.key).map(({ from }) => from);
-    const own = this.planned.steps.filter(({ key }) => keys.includes(key));
-    const main = own.find((one) => one.step.branch === step.step.branch) ?? own[0];
-    return main && this.made.get(main.key);
   }
 
   private work(step: DoughStep, before: Made | undefined, from: Instant): Made {
