@@ -23,7 +23,7 @@ const CHECKED = { found: 15, good: 0.2, other: 0.5 };
 const PRIOR = { unseen: 0.02, seen: 0.05 };
 /** How readily a fault is seen that a cause does not show as. */
 const STRANGE = 0.01;
-/** What nobody has thought of shows as any fault. */
+/** How readily a fault comes of what nobody has thought of. */
 const UNKNOWN = 0.03;
 /** The record speaks for a cause from here. */
 const SPEAKS = 2;

@@ -1,4 +1,5 @@
 import type { CauseId } from '@/core/diagnosis/causes';
+import type { HandCheck } from '@/core/record/events';
 import type { FaultId } from '@/core/record/marks';
 
 /** What goes wrong in a simulated batch, and what it does to it. */
@@ -26,7 +27,7 @@ export interface Mishap {
   /** Pieces against what they should weigh, and how much one differs from another, as shares. */
   weights?: { times: number; spread: number };
   /** What somebody finds who looks. */
-  look?: { check: string; answer: string };
+  look?: Pick<HandCheck, 'check' | 'answer'>;
 }
 
 /** What a mishap shows as: the fault that it is known for, and what else with how much chance. */
@@ -34,12 +35,12 @@ interface KnownMishap extends Mishap {
   also?: Partial<Record<FaultId, number>>;
 }
 
-const found = (check: string, answer: string): KnownMishap => ({ look: { check, answer } });
+const found = (check: HandCheck['check'], answer: HandCheck['answer']): KnownMishap => ({
+  look: { check, answer },
+});
 
 /** One mishap for every cause that a record can have. Numbers are as far off as bakeries see them, not as far as can be. */
-export const MISHAPS: Readonly<Record<Exclude<CauseId, 'flour-strong'>, KnownMishap>> & {
-  'flour-strong': KnownMishap;
-} = {
+export const MISHAPS: Readonly<Record<CauseId, KnownMishap>> = {
   'butter-cold': {
     waits: { temper: 0.2 },
     look: { check: 'bend', answer: 'snaps' },

@@ -235,9 +235,9 @@ class Batch {
     for (const [check, kind] of LOOKED_AT) {
       const step = this.planned.steps.find((one) => one.step.kind === kind);
       const made = step && this.made.get(step.key);
-      const isIt = this.mishap.look?.check === check;
-      if (!step || !made || !this.chance.happens(isIt ? RECORDED.finding : RECORDED.check)) continue;
-      const answer = isIt ? (this.mishap.look?.answer as HandCheck['answer']) : 'good';
+      const found = this.mishap.look?.check === check ? this.mishap.look.answer : null;
+      if (!step || !made || !this.chance.happens(found ? RECORDED.finding : RECORDED.check)) continue;
+      const answer = found ?? 'good';
       this.record(step.key, made.to, { kind: 'check', data: { kind: 'checked', check, answer, minutes: 0 } });
     }
   }
@@ -247,7 +247,7 @@ class Batch {
     this.record(key, at, { kind: 'temperature', celsius: read });
   }
 
-  /** What the probe of the place says every ten minutes. */
+  /** What the probe of the place says every five minutes. */
   private hear(
     step: DoughStep,
     { from, minutes, air }: { from: Instant; minutes: number; air: number },

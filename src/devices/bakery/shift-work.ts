@@ -134,7 +134,8 @@ function begun(
     const work = workOf(item);
     const { taps: looked, ready } = looks(work, now);
     const all = ready ? [...looked, ...beginTaps(work, board.decks, inside)] : looked;
-    taps.push(...all.map((tap) => ({ ...tap, personId: by.id, at: now })));
+    const own = all.filter(({ body }) => mayTap(by, body.kind));
+    taps.push(...own.map((tap) => ({ ...tap, personId: by.id, at: now })));
   }
   return taps;
 }
