@@ -25,7 +25,9 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   // Where the record is silent, a look that somebody remembers tells.
   await loaf.getByRole('button', { name: 'Skin, cracks, dull' }).click();
   const uncovered = causes.filter({ hasText: 'Were they left uncovered?' });
+  const stored = jonas.waitForResponse((answer) => answer.url().endsWith('/record-event'));
   await uncovered.getByRole('button', { name: 'Yes' }).click();
+  expect((await stored).status()).toBe(200);
   await expect(causes.filter({ hasText: 'Left uncovered' })).toContainText('Record: left uncovered');
   await expect(causes.first()).toContainText('very likely, for: skin, cracks, dull');
   await expectAccessible(jonas);

@@ -6,7 +6,7 @@ import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { ovenOf } from '@/core/forecast/observation';
 import { scrapOffers } from '@/core/record/scrap';
 import { type DoughRecord, stateOf } from '@/core/record/dough';
-import type { EventData, FloorEvent } from '@/core/record/events';
+import { CHECK_ANSWERS, type CheckName, type EventData, type FloorEvent } from '@/core/record/events';
 import { blockName } from '@/core/record/turns';
 import { type Db } from '../db/rows';
 import { doughToCheck, type DoughToCheck } from '../store/doughs';
@@ -81,11 +81,18 @@ function refuseOddTurn({ block }: Data<'turned'>, at: AtStep): void {
     );
 }
 
-function refuseOddCheck({ check }: Data<'checked'>, at: AtStep): void {
+/** Looks that say when a wait is over. */
+const OF_A_WAIT: readonly CheckName[] = ['bend', 'spring', 'bake'];
+
+function refuseOddCheck({ check, answer }: Data<'checked'>, at: AtStep): void {
   const { step, label } = at;
+  const found: readonly string[] = CHECK_ANSWERS[check];
+  if (answer !== 'good' && !found.includes(answer))
+    throw new Refusal(coded('refusals.sayHowItWas'), 'data.answer');
   if (check === 'window' && step?.step.kind !== 'mix')
     throw new Refusal(coded('refusals.theWindowIsLookedForIn'), 'stepKey');
-  if (check !== 'window' && step?.step.wait === undefined)
+  // What was seen in passing is told of any step; only these end or prolong a wait.
+  if (OF_A_WAIT.includes(check) && step?.step.wait === undefined)
     throw new Refusal(coded('refusals.isNotAWaitToBe', { label }), 'stepKey');
   refuseUnstarted(at, 'refusals.hasNotBegun');
 }

@@ -89,6 +89,21 @@ describe('a check that is not passed', () => {
     expect(answer.message).toMatch(/window is looked for in a dough that is being mixed/);
   });
 
+  it('that somebody remembers afterwards is kept with the last step of what came of it', async () => {
+    const doughs = await doughsDueFrom(house.pool, (await now()) - 3 * 24 * 3_600_000);
+    const dough = doughs.find((one) => stateOf(one).finished);
+    const last = dough?.steps.findLast(({ step }) => step.kind === 'finish')?.key ?? '';
+    const told = (check: string, answer: string) =>
+      runCommand('record-event', jonas, {
+        ...{ id: randomUUID(), doughId: dough?.id, stepKey: last, kind: 'check' },
+        data: { kind: 'checked', check, answer, minutes: 0 },
+      });
+    await ok(told('cover', 'uncovered'));
+    expect((await refusal(told('spring', 'springs'))).message).toMatch(/is not a wait/);
+    for (const answer of ['soggy', 'snaps'])
+      expect((await refusal(told('cover', answer))).field).toBe('data.answer');
+  });
+
   it('of a cooling stops whoever would work with what was not cold in time', async () => {
     const at = await now();
     const doughs = await doughsDueFrom(house.pool, at);
