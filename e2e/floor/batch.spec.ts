@@ -39,9 +39,9 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   await ida.getByRole('button', { name: 'Find' }).click();
   await expect(ida.getByRole('row', { name: /Brioche 6.*2\.8 of 5/ })).toBeVisible();
   await expectNoSidewaysScroll(ida);
-  await ida.getByLabel('Word in a note').fill('no such word');
+  await ida.getByRole('textbox', { name: 'Word in a note' }).fill('no such word');
   await ida.getByRole('button', { name: 'Find' }).click();
-  await expect(ida.getByText('No batch is like that.')).toBeVisible();
+  await expect(ida.getByRole('group', { name: 'Batches found' })).toContainText('No batch is like that.');
   await ida.goto('/batches?from=tomorrow');
   await expect(ida.getByText(/Give a day, such as/)).toBeVisible();
 });
