@@ -22,7 +22,7 @@ const CORE = [
     'shaping',
   ],
   ...['learning', 'bakery', 'process', 'record', 'climate', 'forecast', 'shopfloor', 'demand', 'schedule'],
-  ...['diagnosis', 'exchange', 'recipe', 'wire'],
+  ...['diagnosis', 'exchange', 'recipe', 'wire', 'double', 'practice'],
 ];
 
 const downwards = CORE.map((folder, i) => ({
@@ -48,6 +48,13 @@ export default {
     only('server', ['core', 'words', 'workers']),
     only('workers', ['core']),
     only('devices', ['core']),
+    {
+      name: 'truth-stays-hidden',
+      comment: 'What a simulated dough really is is for those who simulate; the bakery’s own screens and sums know the record alone.',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '^src/(core/(double|practice)|devices)/|\\.test\\.tsx?$' },
+      to: { path: '^src/core/double/' },
+    },
     {
       name: 'core-is-pure',
       comment: 'The core knows the trade and small pure libraries; no React, no Next, no Node, no SQL.',

@@ -3,9 +3,9 @@ import type { CauseId } from '@/core/diagnosis/causes';
 import { explain } from '@/core/diagnosis/explain';
 import { batchTrace } from '@/core/diagnosis/trace';
 import { FAULT_IDS, type FaultId } from '@/core/record/marks';
-import { chanceOf } from '@/devices/bakery/chance';
-import { BEHIND, MISHAPS } from '@/devices/bakery/mishaps';
-import { playedBatch } from '@/devices/bakery/played-batch';
+import { chanceOf } from '@/core/double/chance';
+import { BEHIND, MISHAPS } from '@/core/double/mishaps';
+import { playedBatch } from '@/core/double/played-batch';
 
 /** Twenty batches for each fault; the causes were written with the first ten, the others were held back. */
 export const EACH = 20;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { crescentDough } from '../../../test-support/crescent';
-import { playedBatch } from '@/devices/bakery/played-batch';
+import { playedBatch } from '@/core/double/played-batch';
 import { CAUSE_IDS, CAUSES } from './causes';
 import { CAUSE_WORDS } from './cause-words';
 import { explain } from './explain';

@@ -3,10 +3,10 @@ import { outputsToPlan, type ProposedDough } from '@/core/demand/propose';
 import { createForecaster } from '@/core/forecast/forecaster';
 import { type Instant, MINUTE } from '@/core/time/local';
 import { conditionsOf } from '@/core/wire/board';
-import { alarmTaps, type AlarmTap } from './crew-alarms';
-import { handoverTaps, type HandoverTap } from './crew-handover';
+import { alarmTaps, type AlarmTap } from '@/core/double/alarm-taps';
+import { handoverTaps, type HandoverTap } from '@/core/double/handover-taps';
 import { planningDay, toPlan } from './planner';
-import { crewTaps, type CrewLook, type CrewTap } from './shift-work';
+import { crewTaps, type CrewLook, type CrewTap } from '@/core/double/shift-work';
 import { CrewTablet, type Floor } from './tablet';
 
 /** Somebody of the crew, with the PIN that their taps need. */

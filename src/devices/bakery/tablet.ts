@@ -5,7 +5,7 @@ import type { Board } from '@/core/wire/board';
 import type { HandoverWords } from '@/core/shopfloor/handover-words';
 import type { DemoWishes } from '@/core/wire/demo-wishes';
 import { unpackBoard, type PackedBoard } from '@/core/wire/packed-board';
-import type { CrewTap } from './shift-work';
+import type { CrewTap } from '@/core/double/shift-work';
 
 /** What a tablet of the floor starts from. */
 export interface Floor {

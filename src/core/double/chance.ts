@@ -1,4 +1,4 @@
-import { seeded } from '@/core/solver/random';
+import { seeded } from '../solver/random';
 
 /** What chance decides of one thing of the simulated bakery: the same thing under the same seed is always the same. */
 export interface Chance {

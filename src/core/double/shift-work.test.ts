@@ -3,7 +3,7 @@ import { boardOf } from '../../../test-support/board';
 import { did, forecastAt, MIN, plannedRecord } from '../../../test-support/floor';
 import type { Person } from '@/core/bakery/people';
 import type { FloorEvent } from '@/core/record/events';
-import { handoverTaps } from './crew-handover';
+import { handoverTaps } from './handover-taps';
 import { crewTaps, onShift, type CrewLook } from './shift-work';
 
 const person = (id: number, more: Partial<Person> = {}): Person => ({

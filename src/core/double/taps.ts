@@ -1,13 +1,13 @@
-import { decksFor, type OvenDecks } from '@/core/bakery/decks';
-import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
-import type { DoughRecord } from '@/core/record/dough';
-import type { EventBody } from '@/core/record/events';
-import type { FaultId } from '@/core/record/marks';
-import { isHandsOn } from '@/core/record/state';
-import { blocksLeft } from '@/core/record/turns';
-import { bakeBefore } from '@/core/shopfloor/rack';
-import type { OvenLoad } from '@/core/shopfloor/oven-loads';
-import type { Instant } from '@/core/time/local';
+import { decksFor, type OvenDecks } from '../bakery/decks';
+import type { DoughForecast, StepForecast } from '../forecast/forecast';
+import type { DoughRecord } from '../record/dough';
+import type { EventBody } from '../record/events';
+import type { FaultId } from '../record/marks';
+import { isHandsOn } from '../record/state';
+import { blocksLeft } from '../record/turns';
+import { bakeBefore } from '../shopfloor/rack';
+import type { OvenLoad } from '../shopfloor/oven-loads';
+import type { Instant } from '../time/local';
 import { type HiddenDough, truthIn } from './dough-truth';
 import { countOf, marksOf, thermometer, verdictOn, weightOf } from './senses';
 

@@ -1,13 +1,13 @@
-import type { HeardStay } from '@/core/diagnosis/temperatures';
-import { alongLegs } from '@/core/ferment/path';
-import { minuteReached, progressAlong } from '@/core/ferment/progress';
-import { BAKERS_YEAST } from '@/core/ferment/rate';
-import { inOrder, mainBefore } from '@/core/process/order';
-import type { DoughStep } from '@/core/process/expand';
-import type { DoughRecord } from '@/core/record/dough';
-import { eventOf, type EventBody, type FloorEvent, type HandCheck } from '@/core/record/events';
-import { isHandsOn } from '@/core/record/state';
-import { type Instant, MINUTE } from '@/core/time/local';
+import type { HeardStay } from '../diagnosis/temperatures';
+import { alongLegs } from '../ferment/path';
+import { minuteReached, progressAlong } from '../ferment/progress';
+import { BAKERS_YEAST } from '../ferment/rate';
+import { inOrder, mainBefore } from '../process/order';
+import type { DoughStep } from '../process/expand';
+import type { DoughRecord } from '../record/dough';
+import { eventOf, type EventBody, type FloorEvent, type HandCheck } from '../record/events';
+import { isHandsOn } from '../record/state';
+import { type Instant, MINUTE } from '../time/local';
 import { type Chance, chanceOf } from './chance';
 import type { Mishap } from './mishaps';
 

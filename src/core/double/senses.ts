@@ -1,7 +1,7 @@
-import type { Rise } from '@/core/process/route';
-import type { PieceCount } from '@/core/record/events';
-import type { BatchMarks, Score } from '@/core/record/marks';
-import type { Verdict } from '@/core/learning/verdicts';
+import type { Rise } from '../process/route';
+import type { PieceCount } from '../record/events';
+import type { BatchMarks, Score } from '../record/marks';
+import type { Verdict } from '../learning/verdicts';
 import { chanceOf } from './chance';
 
 /** What eyes, hands and thermometers of a bakery are off by. */

@@ -1,12 +1,12 @@
-import { BAKERS_YEAST, LEVAIN } from '@/core/ferment/rate';
-import { type Leg, alongLegs } from '@/core/ferment/path';
-import { progressAlong } from '@/core/ferment/progress';
-import type { DoughStep } from '@/core/process/expand';
-import { pathTo } from '@/core/process/order';
-import type { Rise, RisePhase } from '@/core/process/route';
-import type { DoughRecord } from '@/core/record/dough';
-import { type DoughState, isHandsOn } from '@/core/record/state';
-import { type Instant, MINUTE } from '@/core/time/local';
+import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
+import { type Leg, alongLegs } from '../ferment/path';
+import { progressAlong } from '../ferment/progress';
+import type { DoughStep } from '../process/expand';
+import { pathTo } from '../process/order';
+import type { Rise, RisePhase } from '../process/route';
+import type { DoughRecord } from '../record/dough';
+import { type DoughState, isHandsOn } from '../record/state';
+import { type Instant, MINUTE } from '../time/local';
 import { chanceOf } from './chance';
 
 /** What nobody in the bakery knows of a dough. */

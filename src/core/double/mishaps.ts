@@ -1,6 +1,6 @@
-import type { CauseId } from '@/core/diagnosis/causes';
-import type { HandCheck } from '@/core/record/events';
-import type { FaultId } from '@/core/record/marks';
+import type { CauseId } from '../diagnosis/causes';
+import type { HandCheck } from '../record/events';
+import type { FaultId } from '../record/marks';
 
 /** What goes wrong in a simulated batch, and what it does to it. */
 export interface Mishap {

@@ -1,5 +1,5 @@
-import type { HandoverWords } from '@/core/shopfloor/handover-words';
-import { MINUTE } from '@/core/time/local';
+import type { HandoverWords } from '../shopfloor/handover-words';
+import { MINUTE } from '../time/local';
 import { hiddenOf } from './dough-truth';
 import { onShift, type CrewLook } from './shift-work';
 

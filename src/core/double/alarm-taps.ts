@@ -1,6 +1,6 @@
-import type { DoughForecast } from '@/core/forecast/forecast';
-import { type Alarm, alarms } from '@/core/shopfloor/alarms';
-import { MINUTE } from '@/core/time/local';
+import type { DoughForecast } from '../forecast/forecast';
+import { type Alarm, alarms } from '../shopfloor/alarms';
+import { MINUTE } from '../time/local';
 import { chanceOf } from './chance';
 import { onShift, workIn, type CrewLook, type CrewTap } from './shift-work';
 import { measured } from './taps';
