@@ -68,7 +68,7 @@ async function main(): Promise<void> {
   const url = await createDatabase(database, 'hefeteig');
   await migrate(url);
   pool = connect(url);
-  if (await seedDemo(pool)) console.log('The demo bakery is set up.');
+  if (await seedDemo(pool, { month: true })) console.log('The demo bakery is set up.');
   await resumeDemoClock(pool);
   application = await startApplication({
     ...{

@@ -3,22 +3,12 @@ import type { CauseId } from '@/core/diagnosis/causes';
 import { explain } from '@/core/diagnosis/explain';
 import { batchTrace } from '@/core/diagnosis/trace';
 import { FAULT_IDS, type FaultId } from '@/core/record/marks';
-import { chanceOf } from '@/core/double/chance';
 import { BEHIND, MISHAPS } from '@/core/double/mishaps';
+import { seenOn } from '@/core/double/seen';
 import { playedBatch } from '@/core/double/played-batch';
 
 /** Twenty batches for each fault; the causes were written with the first ten, the others were held back. */
 export const EACH = 20;
-
-/** What a baker marks on a batch: the fault, and now and then another that the same mishap shows as. */
-function seenOn(fault: FaultId, cause: CauseId, seed: number): FaultId[] {
-  const also = Object.entries(MISHAPS[cause].also ?? {}) as [FaultId, number][];
-  const chance = chanceOf(`seen of ${cause}`, seed);
-  return [
-    fault,
-    ...also.flatMap(([other, share]) => (other !== fault && chance.happens(share) ? [other] : [])),
-  ];
-}
 
 /** A batch with one mishap, and the causes that were named for it, the likeliest first. */
 export interface JudgedBatch {

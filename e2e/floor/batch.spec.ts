@@ -13,7 +13,7 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   const jonas = await signIn(browser, 'Jonas', TABLET);
   await jonas.goto('/batches');
   await expectAccessible(jonas);
-  await jonas.getByRole('link', { name: 'Brioche 6' }).click();
+  await jonas.getByRole('link', { name: 'Brioche 26' }).click();
   const loaf = jonas.getByRole('region', { name: 'Brioche loaf' });
   await expect(loaf).toContainText('11 good, 1 second');
   await loaf.getByRole('button', { name: 'rise 1, not to be sold' }).click();
@@ -37,7 +37,7 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   await ida.getByRole('textbox', { name: 'Product' }).fill('brioche');
   await ida.getByLabel('Marks').selectOption({ label: '3 or less (fair)' });
   await ida.getByRole('button', { name: 'Find' }).click();
-  await expect(ida.getByRole('row', { name: /Brioche 6.*2\.8 of 5/ })).toBeVisible();
+  await expect(ida.getByRole('row', { name: /Brioche 26.*2\.8 of 5/ })).toBeVisible();
   await expectNoSidewaysScroll(ida);
   await ida.getByRole('textbox', { name: 'Word in a note' }).fill('no such word');
   await ida.getByRole('button', { name: 'Find' }).click();

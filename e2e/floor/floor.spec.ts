@@ -121,8 +121,8 @@ test('what is tapped without a line waits on the tablet, outlives a reload, and 
   const card = jonas.getByRole('region', { name: 'Now' });
   const sponge = jonas
     .getByRole('region', { name: 'Next' })
-    .getByRole('button', { name: /Set sponge\s*Brioche 10/ });
-  if (!(await card.getByText('Brioche 10').isVisible())) await sponge.click();
+    .getByRole('button', { name: /Set sponge\s*Brioche 30/ });
+  if (!(await card.getByText('Brioche 30').isVisible())) await sponge.click();
   await card.getByRole('button', { name: 'Start set sponge' }).click();
   await expect(card.getByRole('button', { name: 'Done' })).toBeVisible();
   await card.getByRole('button', { name: 'Done' }).click();

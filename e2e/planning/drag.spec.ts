@@ -20,7 +20,7 @@ test('a step is taken in the hand by keys, shown with what moves and what it cos
 }) => {
   const page = await signIn(browser, 'Mara');
   await openPlan(page);
-  await row(page, 'Brioche 9').click();
+  await row(page, 'Brioche 29').click();
   await page.keyboard.press('m');
   const card = page.getByRole('status').filter({ hasText: 'Escape drops it' });
   await page.keyboard.press('ArrowRight');
@@ -44,12 +44,12 @@ test('a step is taken in the hand by keys, shown with what moves and what it cos
   await expect(card).toContainText(/more steps? moves? with it|Nothing else moves/);
   await expect(card).not.toContainText('No place there');
   await page.keyboard.press('Escape');
-  const undo = page.getByRole('button', { name: /^Undo: Brioche 9/ });
+  const undo = page.getByRole('button', { name: /^Undo: Brioche 29/ });
   await expect(undo).toBeVisible();
   await expectAccessible(page);
   await undo.click();
   await expect(steps.getByLabel('fixed')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Do again: Brioche 9/ }).click();
+  await page.getByRole('button', { name: /^Do again: Brioche 29/ }).click();
   await expect(steps.getByLabel('fixed')).toHaveCount(1);
   const again = done(page, 'undo-plan');
   await page.keyboard.press('u');
@@ -62,7 +62,7 @@ test('a knot is dragged into an empty shift and refused, then dragged to where i
 }) => {
   const page = await signIn(browser, 'Mara');
   await openPlan(page);
-  const thread = row(page, 'Brioche 9');
+  const thread = row(page, 'Brioche 29');
   const drag = async (hours: number) => {
     await thread.scrollIntoViewIfNeeded();
     const box = await thread.boundingBox();
@@ -92,7 +92,7 @@ test('a knot is dragged into an empty shift and refused, then dragged to where i
   const kept = done(page, 'move-step');
   await page.mouse.up();
   expect((await kept).status()).toBe(200);
-  await expect(page.getByRole('button', { name: /^Undo: Brioche 9/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo: Brioche 29/ })).toBeVisible();
 });
 
 test('a picked step says how early and late it can be, and what holds it', async ({ browser }) => {

@@ -10,6 +10,8 @@ export interface Mishap {
   places?: Readonly<Record<string, number>>;
   /** How many times as long as it should work at the block takes, in so much warmer a room, °C. */
   bench?: { times: number; warmer: number };
+  /** The dough came out of the mixer so much warmer than meant, °C. */
+  mixedWarmer?: number;
   /** The dough stood out before the lock-in: so much warmer, °C. */
   doughWarmer?: number;
   /** The proof was ended at this share of its rise. */

@@ -17,10 +17,21 @@ export interface PlayedBatch {
   heard: HeardStay[];
   /** When each wait that decides a rise was at its best in truth, by its key, and what was around it then, °C. */
   best: ReadonlyMap<string, { at: Instant; air: number }>;
+  /** How far each rise had come in truth when it was ended, by the key of its wait: 1 at its best. */
+  risen: ReadonlyMap<string, number>;
 }
 
 /** How much a place is off what it should be, and how much faster or slower a dough follows it than reckoned. */
-const SPREAD = { place: 0.5, settling: 0.12, vigour: 0.07, wait: 0.06, work: 0.12, humidity: 3, oven: 2 };
+const SPREAD = {
+  place: 0.5,
+  settling: 0.12,
+  vigour: 0.07,
+  wait: 0.06,
+  late: 10,
+  work: 0.12,
+  humidity: 3,
+  oven: 2,
+};
 /** How often somebody measures the block, looks by hand and says so, and finds what is wrong. */
 const RECORDED = { temperature: 0.8, check: 0.5, finding: 0.85 };
 /** Rolling warms a block, °C, beside the room. */
@@ -28,6 +39,8 @@ const ROLLED = 1.5;
 /** What is worked with follows the room so fast, minutes. */
 const IN_HAND = 45;
 const BLOCK: readonly string[] = ['lock-in', 'turn', 'sheet'];
+/** How much colder a core is that was baked for no time at all, °C. */
+const CORE_SHORT = 20;
 /** What a proofer's humidity is held at, %. */
 const HUMID = 77;
 
@@ -71,6 +84,7 @@ class Batch {
   private events: FloorEvent[] = [];
   private readonly heard: { key: string; stay: HeardStay }[] = [];
   private readonly best = new Map<string, { at: Instant; air: number }>();
+  private readonly risen = new Map<string, number>();
   private readonly vigour: number;
   private readonly room: number;
   private nth = 0;
@@ -94,14 +108,16 @@ class Batch {
       record: { ...this.planned, events },
       heard: this.heard.map(({ stay }) => stay),
       best: this.best,
+      risen: this.risen,
     };
   }
 
   private make(step: DoughStep): void {
-    const before = this.planned.links
-      .filter(({ to }) => to === step.key)
-      .flatMap(({ from }) => this.made.get(from) ?? []);
-    const from = Math.max(0, ...before.map(({ to }) => to));
+    const before = this.planned.links.filter(({ to }) => to === step.key).map((link) => link.from);
+    // What is made beside it is made in time for it, however long that takes.
+    const ownWay = before.filter((key) => this.steps.get(key)?.step.branch === step.step.branch);
+    const waitsFor = (ownWay.length > 0 ? ownWay : before).flatMap((key) => this.made.get(key) ?? []);
+    const from = waitsFor.length > 0 ? Math.max(...waitsFor.map(({ to }) => to)) : 0;
     this.delayBranches(step, from);
     const main = mainBefore(step, this.planned.links, this.steps);
     const on = main ? this.made.get(main.key) : undefined;
@@ -110,7 +126,10 @@ class Batch {
     if (isHandsOn(step)) {
       this.record(step.key, from, { kind: 'start' });
       this.finish(step, made);
-    } else if (step.step.ends === 'tap') this.record(step.key, made.to, { kind: 'finish' });
+    } else if (step.step.ends === 'tap') {
+      if (step.step.core) this.measure(step, coreOf(step.step.core, this.mishap), made.to);
+      this.record(step.key, made.to, { kind: 'finish' });
+    }
   }
 
   /** What is made beside the dough is made so late that it is ready when the dough is. */
@@ -121,9 +140,9 @@ class Batch {
       const { branch } = last?.step ?? {};
       if (!made || branch === undefined || branch === step.step.branch) continue;
       const later = from - made.to;
-      const own = new Set(
-        this.planned.steps.filter((one) => one.step.branch === branch).map((one) => one.key),
-      );
+      const isSame = (one: DoughStep) =>
+        one.step.branch === branch && one.outputId === last?.outputId && one.load?.nth === last.load?.nth;
+      const own = new Set(this.planned.steps.filter(isSame).map((one) => one.key));
       for (const one of own) {
         const was = this.made.get(one);
         if (was) this.made.set(one, { ...was, from: was.from + later, to: was.to + later });
@@ -145,7 +164,7 @@ class Batch {
     const celsius =
       gives === undefined
         ? this.room + (start - this.room) * Math.exp(-minutes / IN_HAND) + rolled
-        : gives + 0.6 * this.chance.normal();
+        : gives + (this.mishap.mixedWarmer ?? 0) + 0.6 * this.chance.normal();
     if (warmer > 0) this.measure(step, start, from);
     return { from, to: from + minutes * MINUTE, celsius, risen: before?.risen ?? 0 };
   }
@@ -155,7 +174,9 @@ class Batch {
     const start = before?.celsius ?? step.around;
     const air = step.around + SPREAD.place * this.chance.normal() + (this.mishap.places?.[kind] ?? 0);
     const settling = step.settling * this.chance.factor(SPREAD.settling);
-    const stretched = (this.mishap.waits?.[id] ?? 1) * this.chance.factor(SPREAD.wait);
+    // Who comes for a dough in the morning comes on time, however long it has stood.
+    const spread = Math.min(SPREAD.wait, SPREAD.late / step.target);
+    const stretched = (this.mishap.waits?.[id] ?? 1) * this.chance.factor(spread);
     const baked = kind === 'bake' ? (this.mishap.baked ?? 1) : 1;
     const leg = (minutes: number) => alongLegs(start, [{ celsius: air, settling, minutes }]);
     const rise = this.riseOf(step);
@@ -181,6 +202,7 @@ class Batch {
     const profile = leg(minutes);
     this.hear(step, { from, minutes, air });
     const risen = (kind === 'proof' ? (before?.risen ?? 0) : 0) + (rise ? progressAlong(rise, profile) : 0);
+    if (rise) this.risen.set(step.key, risen);
     return { from, to: from + minutes * MINUTE, celsius: profile.at(-1)?.celsius ?? start, risen };
   }
 
@@ -189,8 +211,13 @@ class Batch {
     return ready * this.chance.factor(0.05);
   }
 
-  private riseOf({ step }: DoughStep) {
-    const rise = step.rise && (this.planned.outputs[0]?.rises ?? this.planned.rises)?.[step.rise.phase];
+  private outputOf({ outputId }: DoughStep) {
+    return this.planned.outputs.find(({ id }) => id === outputId) ?? this.planned.outputs[0];
+  }
+
+  private riseOf(one: DoughStep) {
+    const { rise: rises } = one.step;
+    const rise = rises && (this.outputOf(one)?.rises ?? this.planned.rises)?.[rises.phase];
     return rise && { cardinal: BAKERS_YEAST, celsius: rise.celsius, minutes: rise.minutes / this.vigour };
   }
 
@@ -204,7 +231,7 @@ class Batch {
         typeof this.mishap.yeast === 'object' ? this.mishap.yeast.liquid : 14 + 3 * this.chance.normal();
       this.record(step.key, to, {
         kind: 'conditions',
-        data: { kind: 'conditions', flour: 20, room: 22, liquid, iceKg: 0 },
+        data: { kind: 'conditions', flour: 20, room: 22, liquid: Math.round(10 * liquid) / 10, iceKg: 0 },
       });
     }
     if (kind === 'sheet') this.weigh(step, to);
@@ -218,12 +245,12 @@ class Batch {
     } else this.record(step.key, to, { kind: 'finish' });
   }
 
-  private weigh({ key }: DoughStep, at: Instant): void {
+  private weigh(step: DoughStep, at: Instant): void {
     const { times = 1, spread = 0.04 } = this.mishap.weights ?? {};
-    const meant = (this.planned.outputs[0]?.piece.grams ?? 60) * times;
+    const meant = (this.outputOf(step)?.piece.grams ?? 60) * times;
     for (const side of [-0.5, 0.5]) {
       const each = meant * (1 + side * spread * this.chance.factor(0.15));
-      this.record(key, at, {
+      this.record(step.key, at, {
         kind: 'weigh',
         data: { kind: 'pieces', count: 3, grams: Math.round(3 * each) },
       });
@@ -277,6 +304,10 @@ class Batch {
     this.events.push(eventOf({ ...blank, ...body, id, doughId: this.planned.id, stepKey, at, personId: 1 }));
   }
 }
+
+/** The core of what comes out of the oven, °C: short of what it should be where the bake was. */
+const coreOf = ([low, high]: readonly [number, number], { baked = 1 }: Mishap): number =>
+  (low + high) / 2 - CORE_SHORT * Math.max(0, 1 - baked);
 
 function moveStay(stay: HeardStay, later: number): void {
   stay.from += later;

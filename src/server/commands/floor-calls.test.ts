@@ -280,8 +280,8 @@ describe('a count after the bake', () => {
 describe('what was recorded without a line', () => {
   it('is kept with its own time, once, in the order in which it was tapped', async () => {
     const at = await now();
-    const dough = (await doughsDueFrom(house.pool, at)).find(({ name }) => name === 'Brioche 10');
-    if (!dough) throw new Error('The demo has no Brioche 10.');
+    const dough = (await doughsDueFrom(house.pool, at)).find(({ name }) => name === 'Brioche 30');
+    if (!dough) throw new Error('The demo has no Brioche 30.');
     const first = stateOf(dough);
     const step = dough.steps.find(({ key }) => first.steps.get(key)?.startable);
     const tap = (id: string, kind: string, minutesAgo: number) =>

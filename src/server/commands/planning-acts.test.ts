@@ -245,9 +245,9 @@ describe('a plan that the day has left', () => {
 
 describe('frozen pieces', () => {
   const lateBuns = async () => {
-    const dough = (await whole()).doughs.find(({ name }) => name === 'Brioche 10');
+    const dough = (await whole()).doughs.find(({ name }) => name === 'Brioche 30');
     const [output] = dough?.outputs ?? [];
-    if (!dough || !output) throw new Error('The demo has no Brioche 10.');
+    if (!dough || !output) throw new Error('The demo has no Brioche 30.');
     return { dough, output };
   };
   const tryFrozen = async (doughId: number) =>

@@ -22,15 +22,15 @@ const PINS: Readonly<Record<string, string>> = {
 /** Who works there, with their PINs. */
 export const PEOPLE = SET_UP.people.map((person) => ({ ...person, pin: PINS[person.name] ?? '' }));
 
-/** What is promised of one product: `day` 0 is the Tuesday before the opening. */
-interface Promised {
+/** What is promised of one product: `day` 0 is the first of the house's days. */
+export interface Promised {
   product: string;
   pieces: number;
   day: number;
   time: string;
 }
 
-/** The demo's week, and what was learnt in those before it. */
+/** The demo's week, of which day 0 is the Tuesday before the opening, and what was learnt in those before it. */
 interface Week {
   /** `justOrdered`: planned from the opening on, so late that the promise cannot be kept. */
   doughs: { justOrdered?: true; outputs: Promised[] }[];

@@ -14,11 +14,16 @@ import { takeSetUp } from '../setup/take-set-up';
 import { keepUsualIngredients, keepUsualSchemes, openHouse } from '../setup/open-house';
 import { people } from '../store/house';
 import { setPin } from '../store/people';
+import { readMonth, seedMonth } from './month';
 import { seedDoughs } from './seed-doughs';
 import { seedOrders } from './seed-orders';
 
-/** Fills an empty database with the demo bakery; does nothing when it holds a bakery already. */
-export async function seedDemo(pool: Pool): Promise<boolean> {
+/**
+ * Fills an empty database with the demo bakery; does nothing when it holds a bakery already.
+ *
+ * @param month - with the four weeks before it opens
+ */
+export async function seedDemo(pool: Pool, { month = false } = {}): Promise<boolean> {
   const [there] = await rowsOf<{ id: number }>(pool, 'SELECT id FROM house');
   if (there) return false;
   const now = parseLocal(OPENING, ZONE) as Instant;
@@ -27,7 +32,8 @@ export async function seedDemo(pool: Pool): Promise<boolean> {
     await seedReadings(db, now);
     await seedDevices(db);
     await seedHandover(db, now);
-    await seedEvidence(db, now);
+    await seedEvidence(db, now, month);
+    if (month) await seedMonth(db, now, readMonth());
     await seedDoughs(db, now);
     await seedOrders(db, now);
   });
@@ -88,7 +94,7 @@ async function seedDevices(db: Db): Promise<void> {
 }
 
 /** What the house has learnt in the weeks before: judged proofs of crescents, and mixes of their dough. */
-async function seedEvidence(db: Db, now: Instant): Promise<void> {
+async function seedEvidence(db: Db, now: Instant, month: boolean): Promise<void> {
   const [crescent] = (await currentProducts(db)).filter(({ name }) => name === 'Butter crescent');
   const [formula] = (await currentFormulas(db)).filter(({ name }) => name === 'Crescent dough');
   if (!crescent || !formula) throw new Error('The demo has no crescents.');
@@ -106,6 +112,7 @@ async function seedEvidence(db: Db, now: Instant): Promise<void> {
     }),
   );
   await write(db, 'INSERT INTO evidence (kind, subject, value, verdict, at) VALUES ?', [
-    [...proofs, ...mixes, ...bakes],
+    // A month that is there has taught its own.
+    month ? mixes : [...proofs, ...mixes, ...bakes],
   ]);
 }

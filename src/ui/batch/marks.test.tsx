@@ -41,7 +41,7 @@ describe('the marks of a batch', () => {
 describe('the list of batches', () => {
   const line = {
     id: 7,
-    name: 'Brioche 6',
+    name: 'Brioche 26',
     products: 'Brioche loaf',
     finishedAt: 0,
     counted: null,
@@ -55,7 +55,7 @@ describe('the list of batches', () => {
     show(list([line]));
     const [, row] = screen.getAllByRole('row');
     expect(row?.textContent).toBe('Brioche 6Brioche loafThu 00:00not countednot judged');
-    expect(screen.getByRole('link', { name: 'Brioche 6' }).getAttribute('href')).toBe('/batch/7');
+    expect(screen.getByRole('link', { name: 'Brioche 26' }).getAttribute('href')).toBe('/batch/7');
   });
 
   it('keeps what was asked for in its fields, says what was wrong with it, and what to do with nothing', () => {

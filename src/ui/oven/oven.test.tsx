@@ -106,7 +106,7 @@ describe('decks', () => {
   /** Another load of so many trays, on these decks. */
   const other = (decks: number[], trays: number) => {
     const load = inside([on(...decks)]);
-    return { decks, trays, load: { ...load, dough: { ...load.dough, id: 2, name: 'Brioche 9' }, trays } };
+    return { decks, trays, load: { ...load, dough: { ...load.dough, id: 2, name: 'Brioche 29' }, trays } };
   };
   const choice = (events: FloorEvent[], told = telling(), onDecks: LoadOnDecks[] = []) => (
     <DeckChoice load={inside(events)} {...inOven({ onDecks })} tell={(_, part) => told(part)} />

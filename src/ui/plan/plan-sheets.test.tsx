@@ -244,7 +244,7 @@ describe('a dough that was taken out', () => {
   it('is put back with one tap, and offered for a while only', async () => {
     const close = telling();
     house.refuse({ message: 'Its place is taken by Danish 14.' });
-    const { user } = show(<TakenOut dough={{ id: 5, name: 'Brioche 6' }} onClose={close} />);
+    const { user } = show(<TakenOut dough={{ id: 5, name: 'Brioche 26' }} onClose={close} />);
     await user.click(button('Put it back'));
     expect(await screen.findByText('Its place is taken by Danish 14.')).toBeTruthy();
     await user.click(button('Put it back'));
@@ -255,7 +255,7 @@ describe('a dough that was taken out', () => {
   it('stays out when nobody says anything', () => {
     vi.useFakeTimers();
     const close = telling();
-    show(<TakenOut dough={{ id: 5, name: 'Brioche 6' }} onClose={close} />);
+    show(<TakenOut dough={{ id: 5, name: 'Brioche 26' }} onClose={close} />);
     vi.advanceTimersByTime(19_000);
     expect(close).not.toHaveBeenCalled();
     vi.advanceTimersByTime(2000);

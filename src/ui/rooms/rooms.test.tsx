@@ -96,14 +96,14 @@ describe('the rooms', () => {
 describe('a plan that follows its waits', () => {
   it('says how many steps moved, and whether it has settled', async () => {
     house.result = { moved: 4, settled: false };
-    const { user } = show(<FollowDough id={5} name="Brioche 6" />);
+    const { user } = show(<FollowDough id={5} name="Brioche 26" />);
     await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
     expect((await screen.findByRole('alert')).textContent).toBe(
-      '4 steps of Brioche 6 moved. Plan and waits have not settled; look at it once more.',
+      '4 steps of Brioche 26 moved. Plan and waits have not settled; look at it once more.',
     );
     house.result = { moved: 1, settled: true };
     await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
-    expect((await screen.findByRole('status')).textContent).toBe('1 steps of Brioche 6 moved.');
+    expect((await screen.findByRole('status')).textContent).toBe('1 steps of Brioche 26 moved.');
     house.refuse({ message: 'There is no room for it today.' });
     await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
     expect((await screen.findByRole('alert')).textContent).toBe('There is no room for it today.');
