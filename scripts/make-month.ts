@@ -26,9 +26,17 @@ import { rowsOf, transaction, write } from '@/server/db/rows';
 import { insertPast } from '@/server/demo/seed-doughs';
 import { learnFrom } from '@/server/commands/learn';
 import { OPENING, type Promised, WEEK, ZONE } from '@/server/demo/bakery';
-import { FILE, type Month, type MonthDough, type MonthEvidence, withPlaces } from '@/server/demo/month';
+import {
+  FILE,
+  insertReadings,
+  type Month,
+  type MonthDough,
+  type MonthEvidence,
+  withPlaces,
+} from '@/server/demo/month';
 import { demoHouse, type DemoHouse, orderDough, planAmid, wantedOf } from '@/server/demo/plan-amid';
 import { seedDemo } from '@/server/demo/seed';
+import { batchSummaries, type KeptSummary } from '@/server/store/batch-summaries';
 import { doughById, doughToCheck } from '@/server/store/doughs';
 import { createDatabase, startDatabase } from './lib/mariadb';
 import { freePort } from './lib/ports';
@@ -46,13 +54,15 @@ const SEED = 11;
 /** How many batches have a mishap. */
 const MISHAP_SHARE = 0.3;
 /** From so many days before the end on the oven loses heat: bakes take this much longer each day. */
-const OVEN = { days: 12, share: 0.009 };
+const OVEN = { days: 12, share: 0.013 };
 /** Doughs mixed in the warm afternoon come out so much warmer, °C. */
 const AFTERNOON = 1.2;
 const DAY = 24 * 60;
 
 /** What can go wrong in a bakery that knows its work: nothing that would have its customers go without. */
 const USUAL: readonly CauseId[] = [
+  // What goes wrong most where few watch many proofs.
+  ...(['overproofed', 'overproofed', 'overproofed', 'underproofed'] as const),
   ...([
     'butter-cold',
     'rest-short',
@@ -190,6 +200,7 @@ function whoAt(there: readonly Presence[], at: Instant, step: string): number {
 interface Made {
   id: number;
   keys: string[];
+  outputs: number[];
   dough: MonthDough;
   played: PlayedBatch;
 }
@@ -257,6 +268,7 @@ async function make(
   return {
     id,
     keys: steps.map(([key]) => key),
+    outputs: outputs.map((output) => output.id),
     dough: {
       name,
       outputs: promised,
@@ -294,6 +306,31 @@ async function learnt(
     ...([round(minutes), round(celsius)] as const),
   ]);
 }
+
+/** The batches in numbers, with places instead of ids. */
+async function inNumbers(pool: Pool, made: readonly Made[], now: Instant): Promise<KeptSummary[]> {
+  await write(
+    pool,
+    `UPDATE dough d SET finished_at = (SELECT MAX(at) FROM floor_event e WHERE e.dough_id = d.id AND e.kind = 'finish')
+     WHERE id IN (?)`,
+    [made.map(({ id }) => id)],
+  );
+  const { batches } = await batchSummaries(pool, { from: 0, to: now }, { now, most: made.length });
+  return made.flatMap(({ id, outputs }, nth) =>
+    batches
+      .filter(({ doughId }) => doughId === id)
+      .map((one) => ({
+        ...{ ...one, doughId: nth, outputId: outputs.indexOf(one.outputId) },
+        features: mapValues(
+          one.features,
+          (value) => value && Math.round(value * 1000) / 1000,
+        ) as KeptSummary['features'],
+      })),
+  );
+}
+
+const mapValues = <T>(of: Record<string, T>, by: (value: T) => T) =>
+  Object.fromEntries(Object.entries(of).map(([key, value]) => [key, by(value)]));
 
 interface Evidence {
   event: string;
@@ -362,9 +399,14 @@ async function main(): Promise<void> {
       made.push(await make(pool, house, dough, placed));
       process.stdout.write('.');
     }
+    const readings = readingsOf(made, first);
+    await insertReadings(pool, readings, first);
     const evidence: MonthEvidence[] = [];
     for (const [nth, one] of made.entries()) evidence.push(...(await learnt(pool, first, one, nth)));
-    const rest: Omit<Month, 'doughs'> = { days: DAYS, readings: readingsOf(made, first), evidence };
+    const rest: Omit<Month, 'doughs'> = {
+      ...{ days: DAYS, readings, evidence },
+      summaries: await inNumbers(pool, made, now),
+    };
     const lines = made.map(({ dough }) => JSON.stringify(dough)).join(',\n');
     writeFileSync(FILE, `${JSON.stringify(rest).slice(0, -1)},"doughs":[\n${lines}\n]}\n`);
     const events = made.reduce((sum, { dough }) => sum + dough.events.length, 0);

@@ -23,6 +23,7 @@ export const SETTING_GROUPS = {
     'smallShift',
     'outageAssumed',
     'repairsByBakers',
+    'trendsByPerson',
   ],
   stock: ['piecesKeep', 'coldDoughKeeps', 'frozenDoughKeeps'],
   calls: ['preheatLead', 'washLead', 'butterLead', 'levainLead', 'thawLead', 'catchUpAfter'],

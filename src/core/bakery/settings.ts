@@ -182,6 +182,8 @@ export const SETTINGS = {
   outageAssumed: setting('h', 12, 0.5, 336),
   /** Bakers accept a repair of the plan while no planner is on shift: 1 yes, 0 no. */
   repairsByBakers: setting('1', 1, 0, 1),
+  /** Trends name the people who mixed: 1 yes, 0 no. */
+  trendsByPerson: setting('1', 0, 0, 1),
   /** For how long readings of probes are kept one by one; after that one a minute. */
   rawDays: setting('days', 31, 1, 366),
   /** How far an oven or deck may be off the written minutes of a bake, to begin with: a share of them. */

@@ -2,6 +2,7 @@ import { alongLegs, type Leg } from '../ferment/path';
 import type { Profile } from '../ferment/progress';
 import type { DoughStep } from '../process/expand';
 import { pathTo } from '../process/order';
+import { settlingIn } from '../process/settling';
 import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
@@ -77,7 +78,7 @@ function legsOf(
 ): Leg[] {
   const minutes = Math.max(0, to - from) / MINUTE;
   if (minutes === 0) return [];
-  const settling = isHandsOn(step) ? Math.max(step.settling, IN_HAND) : step.settling;
+  const settling = isHandsOn(step) ? Math.max(step.settling, IN_HAND) : settlingIn(step);
   const points = heard
     .filter((stay) => !stay.within && places.includes(stay.probe) && stay.from < to && stay.to > from)
     .flatMap((stay) => stay.points)

@@ -31,6 +31,18 @@ export interface RiseTrace {
   /** How long it was, and the longest that was meant, minutes. */
   minutes: number;
   longest: number;
+  /** Its last stay alone, in which it came to where it was ended: minutes, and °C in its second half. */
+  last: { minutes: number; later: number; meant: number };
+}
+
+/** What the record says of the time in the cold: of several such waits, the worst of each. */
+export interface ColdTrace {
+  /** How long it was, and the longest that was meant, minutes. */
+  minutes: number;
+  longest: number;
+  /** The dough in the second half of it, and what it was meant to have around it, °C. */
+  later: number;
+  meant: number;
 }
 
 /** One time the block was worked: locked in, given a turn, rolled to its sheet. */
@@ -52,8 +64,7 @@ export interface BatchTrace {
   liquid: number | null;
   /** Somebody looked whether the yeast was alive, and it was not at once. */
   sluggish: boolean;
-  /** What rose in the cold: share of a whole rise, with how warm and how long it was. */
-  retard: RiseTrace | null;
+  retard: ColdTrace | null;
   proof: RiseTrace | null;
   /** Of the butter when it was locked in, and the dough then, °C. */
   butter: { celsius: number; dough: number } | null;
@@ -96,7 +107,7 @@ export function batchTrace(
   return {
     liquid: states.findLast(({ conditions }) => conditions !== null)?.conditions?.liquid ?? null,
     sluggish: states.some(({ alive }) => alive.some(({ answer }) => answer !== 'ready')),
-    retard: riseIn(risen, 'bulk', ['retard']) ?? riseIn(risen, 'proof', ['retard']),
+    retard: coldIn(course),
     proof: riseIn(risen, 'proof', ['proof', 'retard', 'thaw']),
     butter: butterIn(dough, state, course, heard),
     rolled: rolledIn(course),
@@ -139,7 +150,29 @@ function riseIn(
     humidity: wet.length === 0 ? null : wet.reduce((sum, one) => sum + one, 0) / wet.length,
     minutes: own.reduce((sum, { from, to }) => sum + (to - from) / MINUTE, 0),
     longest: own.reduce((sum, { step }) => sum + step.max, 0),
+    last: lastOf(own.slice(-1)),
   };
+}
+
+/** Whatever its route says of a rise there, a dough goes on in the cold. */
+function coldIn(course: readonly CourseStep[]): ColdTrace | null {
+  const stays = course
+    .filter(({ step }) => step.step.kind === 'retard')
+    .map((stay) => ({ ...lastOf([stay]), longest: stay.step.max }));
+  const [first, ...others] = stays;
+  if (!first) return null;
+  const longest = others.reduce((a, b) => (b.minutes / b.longest > a.minutes / a.longest ? b : a), first);
+  const warmest = others.reduce((a, b) => (b.later - b.meant > a.later - a.meant ? b : a), first);
+  return {
+    ...{ minutes: longest.minutes, longest: longest.longest },
+    ...{ later: warmest.later, meant: warmest.meant },
+  };
+}
+
+function lastOf(stays: readonly CourseStep[]): RiseTrace['last'] {
+  const later = laterMean(stays);
+  const minutes = stays.reduce((sum, { from, to }) => sum + (to - from) / MINUTE, 0);
+  return { minutes, later, meant: stays.at(-1)?.step.step.around ?? later };
 }
 
 /** Mean temperature of the second half of some stays, when what went in has come to what is around it, °C. */

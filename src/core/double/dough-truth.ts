@@ -3,6 +3,7 @@ import { type Leg, alongLegs } from '../ferment/path';
 import { progressAlong } from '../ferment/progress';
 import type { DoughStep } from '../process/expand';
 import { pathTo } from '../process/order';
+import { settlingIn } from '../process/settling';
 import type { Rise, RisePhase } from '../process/route';
 import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
@@ -94,7 +95,7 @@ function legsOf(step: DoughStep, state: DoughState, airOf: TruthOf['airOf'], now
           {
             celsius: (place === undefined ? undefined : airOf(place)) ?? step.around,
             // What is in somebody's hands hardly changes in the minutes for which it is.
-            settling: isHandsOn(step) ? Math.max(step.settling, IN_HAND) : step.settling,
+            settling: isHandsOn(step) ? Math.max(step.settling, IN_HAND) : settlingIn(step),
             minutes: (to - from) / MINUTE,
           },
         ];

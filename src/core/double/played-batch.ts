@@ -3,6 +3,7 @@ import { alongLegs } from '../ferment/path';
 import { minuteReached, progressAlong } from '../ferment/progress';
 import { BAKERS_YEAST } from '../ferment/rate';
 import { inOrder, mainBefore } from '../process/order';
+import { settlingIn } from '../process/settling';
 import type { DoughStep } from '../process/expand';
 import type { DoughRecord } from '../record/dough';
 import { eventOf, type EventBody, type FloorEvent, type HandCheck } from '../record/events';
@@ -28,6 +29,7 @@ const SPREAD = {
   vigour: 0.07,
   wait: 0.06,
   late: 10,
+  bake: 0.03,
   work: 0.12,
   humidity: 3,
   oven: 2,
@@ -173,9 +175,9 @@ class Batch {
     const { kind, id } = step.step;
     const start = before?.celsius ?? step.around;
     const air = step.around + SPREAD.place * this.chance.normal() + (this.mishap.places?.[kind] ?? 0);
-    const settling = step.settling * this.chance.factor(SPREAD.settling);
+    const settling = settlingIn(step) * this.chance.factor(SPREAD.settling);
     // Who comes for a dough in the morning comes on time, however long it has stood.
-    const spread = Math.min(SPREAD.wait, SPREAD.late / step.target);
+    const spread = kind === 'bake' ? SPREAD.bake : Math.min(SPREAD.wait, SPREAD.late / step.target);
     const stretched = (this.mishap.waits?.[id] ?? 1) * this.chance.factor(spread);
     const baked = kind === 'bake' ? (this.mishap.baked ?? 1) : 1;
     const leg = (minutes: number) => alongLegs(start, [{ celsius: air, settling, minutes }]);

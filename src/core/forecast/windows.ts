@@ -7,10 +7,10 @@ import {
   withDose,
 } from '../ferment/progress';
 import { BAKERS_YEAST, LEVAIN } from '../ferment/rate';
-import { BUTTER, DOUGH } from '../heat/material';
-import { firstMode, type FirstMode, minutesToCore } from '../heat/mode';
+import { type FirstMode, minutesToCore } from '../heat/mode';
+import { pieceMode } from '../process/settling';
 import { meanOf, type RoomCourse } from '../climate/room-course';
-import { meanFilm, type PlaceKind } from '../heat/places';
+import { type PlaceKind } from '../heat/places';
 import { MINUTE, type Instant } from '../time/local';
 import type { DoughStep, ExpandedDough } from '../process/expand';
 import { inOrder, mainBefore } from '../process/order';
@@ -188,7 +188,7 @@ function standingOf(
     observation.around ??
     ((isSet || !place ? undefined : during(place, observation.from, observation.minutes ?? step.target)) ??
       route.around) - (route.cooler ?? 0);
-  const mode = modeOf(step, observation.kind ?? place?.kind);
+  const mode = pieceMode(step, observation.kind ?? place?.kind);
   const settling = mode?.settling ?? route.settling;
   const start = route.gives ?? before?.celsius ?? around;
   return { around, settling, mode, start, reading: readingOf(observation, start, settling) };
@@ -278,12 +278,6 @@ function courseOf(
     from: reading.minute,
   });
   return reading.minute > 0 ? [{ minute: 0, celsius: start }, ...after] : after;
-}
-
-function modeOf({ step }: DoughStep, kind: PlaceKind = 'fridge'): FirstMode | null {
-  if (!step.piece) return null;
-  const film = meanFilm(kind, step.piece.lying);
-  return firstMode(step.piece, step.branch === 'butter' ? BUTTER : DOUGH, film, step.around);
 }
 
 /** A step that takes longer or shorter than written: a bake in an oven that is known to, work on a machine that is slow. */

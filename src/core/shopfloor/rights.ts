@@ -29,6 +29,8 @@ export const PAGES = {
   '/dough/[id]/card': CREW,
   '/papers/[kind]': CREW,
   '/batches': CREW,
+  '/batches/compare': CREW,
+  '/trends': BAKERS,
   '/batch/[id]': CREW,
   '/formulas': CREW,
   '/formulas/[id]': CREW,

@@ -110,6 +110,10 @@ export function dayMonth(at: Instant, zone: string): string {
   return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
 }
 
+/** A moment that may be weeks ago: `Fri 27 Oct 04:30`. */
+export const dateTime = (at: Instant, zone: string): string =>
+  `${dayName(at, zone)} ${dayMonth(at, zone)} ${clockTime(at, zone)}`;
+
 /** Day, month and year, for what is kept by others: `27 Oct 2026`. */
 export const fullDate = (at: Instant, zone: string): string =>
   `${dayMonth(at, zone)} ${formatLocal(at, zone).slice(0, 4)}`;

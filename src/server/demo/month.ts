@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { eventOf, type FlatEvent, type FloorEvent, type FloorEventKind } from '@/core/record/events';
 import { addLocalDays, type Instant, localMidnight, MINUTE } from '@/core/time/local';
 import { type Db, write } from '../db/rows';
+import { keepSummaries, type KeptSummary } from '../store/batch-summaries';
 import type { EvidenceKind } from '../store/evidence';
 import { insertPast } from './seed-doughs';
 import { demoHouse, orderDough, wantedOf } from './plan-amid';
@@ -49,6 +50,8 @@ export interface Month {
   readings: Record<string, { celsius: number[]; humidity?: number[] }>;
   /** What the house learnt of it. */
   evidence: MonthEvidence[];
+  /** Its batches in numbers, in which dough and output are named by their places. */
+  summaries: KeptSummary[];
 }
 
 /** Where the month is kept: beside this file in the sources, whatever folder the build is in. */
@@ -77,7 +80,7 @@ export async function seedMonth(db: Db, now: Instant, month: Month): Promise<voi
   const plan = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
     ...[new Date(first), house.madeBy, 'The weeks before'],
   ]);
-  const entered: { events: FloorEvent[] }[] = [];
+  const entered: { id: number; outputs: { id: number }[]; events: FloorEvent[] }[] = [];
   for (const dough of month.doughs) {
     const { id, outputs } = await orderDough(db, house, dough.name, wantedOf(house, dough.outputs));
     const keys = dough.steps.map(([key]) => withIds(key, outputs));
@@ -99,7 +102,7 @@ export async function seedMonth(db: Db, now: Instant, month: Month): Promise<voi
       return eventOf({ ...blank, kind, at: at(minute), personId, celsius, data });
     });
     await insertPast(db, events);
-    entered.push({ events });
+    entered.push({ id, outputs, events });
     const ends = events.filter(({ kind }) => kind === 'finish').map((event) => event.at);
     await write(db, 'UPDATE dough SET finished_at = ? WHERE id = ?', [new Date(Math.max(...ends)), id]);
   }
@@ -114,8 +117,21 @@ export async function seedMonth(db: Db, now: Instant, month: Month): Promise<voi
       }),
     ],
   );
-  const rows = Object.entries(month.readings).flatMap(([place, { celsius, humidity }]) =>
-    celsius.map((tenths, hour) => [place, new Date(at(60 * hour)), tenths / 10, humidity?.[hour] ?? null]),
+  for (const { productId, ...one } of month.summaries) {
+    const { id = 0, outputs = [], events = [] } = entered[one.doughId] ?? {};
+    const kept = { ...one, doughId: id, outputId: outputs[one.outputId]?.id ?? 0 };
+    await keepSummaries(db, [{ ...kept, productId }], events.length);
+  }
+  await insertReadings(db, month.readings, first);
+}
+
+/** Enters what probes read, by the hour from the first day on. */
+export async function insertReadings(db: Db, readings: Month['readings'], first: Instant): Promise<void> {
+  const rows = Object.entries(readings).flatMap(([place, { celsius, humidity }]) =>
+    celsius.map((tenths, hour) => [
+      ...[place, new Date(first + 60 * hour * MINUTE), tenths / 10],
+      humidity?.[hour] ?? null,
+    ]),
   );
   await write(db, 'INSERT INTO place_reading (place, at, celsius, humidity) VALUES ?', [rows]);
 }

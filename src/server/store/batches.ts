@@ -147,3 +147,14 @@ function meanOf(told: readonly FloorEvent[]): number | null {
   const marks = lastOf(told, 'marks').flatMap((one) => MARKS.flatMap((mark) => one.marks[mark] ?? []));
   return marks.length === 0 ? null : marks.reduce((sum: number, mark) => sum + mark, 0) / marks.length;
 }
+
+/** The product of each of these outputs, by the output's id. */
+export async function productOfOutput(db: Db, outputIds: readonly number[]): Promise<Map<number, number>> {
+  const rows = await rowsOf<{ id: number; productId: number }>(
+    db,
+    `SELECT o.id, v.product_id AS productId FROM dough_output o JOIN product_version v ON v.id = o.product_version_id
+     WHERE o.id IN (?)`,
+    [[0, ...outputIds]],
+  );
+  return new Map(rows.map(({ id, productId }) => [id, productId]));
+}

@@ -2,7 +2,7 @@ import type { Settings } from '@/core/bakery/settings';
 import type { Cardinal } from '@/core/ferment/rate';
 import { learnLevain, minutesAt } from '@/core/learning/levain';
 import { learnFromReadings, type Learnt } from '@/core/learning/readings';
-import { learnFromVerdicts, type Verdict } from '@/core/learning/verdicts';
+import { learnFromVerdicts, type Verdict, type WaitVerdict } from '@/core/learning/verdicts';
 import type { ProductSpec, Rise, RisePhase } from '@/core/process/route';
 import { houseSettings } from './house';
 import { type Db, rowsOf } from '../db/rows';
@@ -79,6 +79,10 @@ export function learntReference(rise: Rise, all: readonly Evidence[], subject: s
   });
   return learnFromVerdicts(rise.minutes, judged);
 }
+
+/** The judged waits behind a reference time, the oldest first, minutes at its reference temperature. */
+export const judgedWaits = (all: readonly Evidence[], subject: string): WaitVerdict[] =>
+  counting(all, subject).flatMap(({ value, verdict }) => (verdict ? [{ minutes: value, verdict }] : []));
 
 /**
  * How fast the levain of this house is at each temperature: as it is set, and as rises of all its products have looked. Only of

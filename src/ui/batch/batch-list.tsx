@@ -2,8 +2,11 @@
 
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
+import { useContext } from 'react';
+import { maySee } from '@/core/shopfloor/rights';
 import { SCORE_WORDS } from '@/core/record/marks';
-import { dayTime } from '@/core/time/local';
+import { dateTime } from '@/core/time/local';
+import { Who } from '../live/who';
 import { FloorTabs } from '../floor/floor-tabs';
 import { countValues } from '../oven/words';
 import { TableHead } from '../kit/table-head';
@@ -21,6 +24,7 @@ interface Line {
 export type BatchFilter = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
 
 const headings = (say: Say) => [
+  say('batch.compare'),
   say('batch.batch'),
   say('batch.madeInto'),
   say('batch.finished'),
@@ -42,82 +46,116 @@ export function BatchList({
   zone: string;
 }) {
   const say = useWords();
+  const who = useContext(Who);
   return (
     <main className="flex-1">
       <FloorTabs />
       <div className="p-5">
-        <h1 className="mb-3 text-4xl font-bold">{say('batch.batches')}</h1>
-        <form role="search" className="flex flex-wrap items-end gap-3">
-          <label className="grid gap-1">
-            {say('batch.product')}
-            <input name="product" defaultValue={asked.product} className={field} />
-          </label>
-          <label className="grid gap-1">
-            {say('batch.from')}
-            <input type="date" name="from" defaultValue={asked.from} className={field} />
-          </label>
-          <label className="grid gap-1">
-            {say('batch.to2')}
-            <input type="date" name="to" defaultValue={asked.to} className={field} />
-          </label>
-          <label className="grid gap-1">
-            {say('batch.marks')}
-            <select name="mark" defaultValue={asked.mark ?? ''} className={field}>
-              <option value="">{say('batch.any')}</option>
-              {([2, 3, 4] as const).map((mark) => (
-                <option key={mark} value={mark}>
-                  {say('batch.orLess', { mark, SCOREWORDS: say.coded(SCORE_WORDS[mark]) })}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="grid gap-1">
-            {say('batch.wordInANote')}
-            <input name="word" defaultValue={asked.word} className={field} />
-          </label>
-          <button className="min-h-14 rounded bg-butter px-6 text-xl font-semibold text-on-butter">
-            {say('batch.find')}
-          </button>
-        </form>
+        <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+          <h1 className="text-4xl font-bold">{say('batch.batches')}</h1>
+          {(!who || maySee(who, '/trends')) && (
+            <a
+              href="/trends"
+              className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
+            >
+              {say('batch.trends')}
+            </a>
+          )}
+        </div>
+        <Search asked={asked} />
         {trouble && (
           <p role="alert" className="mt-3 border-l-4 border-warn pl-3 text-lg text-warn">
             {trouble}
           </p>
         )}
-        <div
-          className="mt-4 overflow-x-auto"
-          tabIndex={0}
-          role="group"
-          aria-label={say('batch.batchesFound')}
-        >
-          <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
-            <TableHead headings={headings(say)} />
-            <tbody>
-              {lines.map(({ id, name, products, finishedAt, counted, mean }) => (
-                <tr key={id} className="border-b border-hairline">
-                  <th scope="row" className="pr-4 font-semibold">
-                    <a
-                      href={`/batch/${id}`}
-                      className="grid min-h-14 items-center underline underline-offset-4"
-                    >
-                      {name}
-                    </a>
-                  </th>
-                  <td className="pr-4">{products}</td>
-                  <td className="pr-4 whitespace-nowrap">{dayTime(finishedAt, zone)}</td>
-                  <td className="pr-4">
-                    {counted ? say('batch.count', countValues(counted)) : say('batch.notCounted')}
-                  </td>
-                  <td className="pr-4">
-                    {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) })}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {lines.length === 0 && <p className="py-6 text-xl">{say('batch.noBatchIsLikeThat')}</p>}
-        </div>
+        <Found lines={lines} zone={zone} />
       </div>
     </main>
+  );
+}
+
+function Search({ asked }: { asked: BatchFilter }) {
+  const say = useWords();
+  return (
+    <form role="search" className="flex flex-wrap items-end gap-3">
+      <label className="grid gap-1">
+        {say('batch.product')}
+        <input name="product" defaultValue={asked.product} className={field} />
+      </label>
+      <label className="grid gap-1">
+        {say('batch.from')}
+        <input type="date" name="from" defaultValue={asked.from} className={field} />
+      </label>
+      <label className="grid gap-1">
+        {say('batch.to2')}
+        <input type="date" name="to" defaultValue={asked.to} className={field} />
+      </label>
+      <label className="grid gap-1">
+        {say('batch.marks')}
+        <select name="mark" defaultValue={asked.mark ?? ''} className={field}>
+          <option value="">{say('batch.any')}</option>
+          {([2, 3, 4] as const).map((mark) => (
+            <option key={mark} value={mark}>
+              {say('batch.orLess', { mark, SCOREWORDS: say.coded(SCORE_WORDS[mark]) })}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        {say('batch.wordInANote')}
+        <input name="word" defaultValue={asked.word} className={field} />
+      </label>
+      <button className="min-h-14 rounded bg-butter px-6 text-xl font-semibold text-on-butter">
+        {say('batch.find')}
+      </button>
+    </form>
+  );
+}
+
+/** What was found; ticked batches are compared. A plain form as well. */
+function Found({ lines, zone }: { lines: readonly Line[]; zone: string }) {
+  const say = useWords();
+  return (
+    <form
+      action="/batches/compare"
+      className="mt-4 overflow-x-auto"
+      tabIndex={0}
+      aria-label={say('batch.batchesFound')}
+    >
+      <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
+        <TableHead headings={headings(say)} />
+        <tbody>
+          {lines.map(({ id, name, products, finishedAt, counted, mean }) => (
+            <tr key={id} className="border-b border-hairline">
+              <td>
+                <label className="grid size-14 place-items-center">
+                  <input type="checkbox" name="dough" value={id} className="size-6" />
+                  <span className="sr-only">{say('batch.tick', { name })}</span>
+                </label>
+              </td>
+              <th scope="row" className="pr-4 font-semibold">
+                <a href={`/batch/${id}`} className="grid min-h-14 items-center underline underline-offset-4">
+                  {name}
+                </a>
+              </th>
+              <td className="pr-4">{products}</td>
+              <td className="pr-4 whitespace-nowrap">{dateTime(finishedAt, zone)}</td>
+              <td className="pr-4">
+                {counted ? say('batch.count', countValues(counted)) : say('batch.notCounted')}
+              </td>
+              <td className="pr-4">
+                {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) })}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {lines.length === 0 && <p className="py-6 text-xl">{say('batch.noBatchIsLikeThat')}</p>}
+      {lines.length > 0 && (
+        <button className="sticky bottom-3 mt-3 min-h-14 rounded border border-edge bg-flour px-6 text-xl font-semibold">
+          {say('batch.compareTicked')}
+        </button>
+      )}
+    </form>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { type BatchReport, batchReports } from '@/core/diagnosis/report';
 import type { BatchMarks } from '@/core/record/marks';
 import { type HeardStay, readByHand } from '@/core/diagnosis/temperatures';
@@ -12,7 +12,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
 import { looksOn } from '@/core/shopfloor/rights';
 import { staffedSpans } from '@/core/time/shifts';
-import { dayTime } from '@/core/time/local';
+import { dateTime, dayTime } from '@/core/time/local';
 import { duration, weight } from '@/core/units/format';
 import { LargeThread } from '../dough/large-thread';
 import { StepTable } from '../dough/step-table';
@@ -58,12 +58,10 @@ export function BatchView({ board, photos, stays, person }: Props) {
               {say('batch.ofDoughWith', { weight: weight(facts.kg), hands: hands(say, dough, name) })}
             </p>
           </div>
-          <a
-            href={`/dough/${dough.id}`}
-            className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
-          >
-            {say('batch.stepsAndLayers')}
-          </a>
+          <div className="flex flex-wrap gap-3">
+            <PageLink href={`/batches/compare?dough=${dough.id}`}>{say('batch.compareWithGood')}</PageLink>
+            <PageLink href={`/dough/${dough.id}`}>{say('batch.stepsAndLayers')}</PageLink>
+          </div>
         </div>
         {trouble && (
           <p role="alert" className="mt-3 border-l-4 border-warn pl-3 text-lg text-warn">
@@ -123,6 +121,17 @@ export function BatchView({ board, photos, stays, person }: Props) {
   );
 }
 
+function PageLink({ href, children }: { href: string; children: ReactNode }) {
+  return (
+    <a
+      href={href}
+      className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
+    >
+      {children}
+    </a>
+  );
+}
+
 /** What is recorded of a batch on its page. */
 type Judgement = PieceCount | BatchMarks | HandCheck;
 
@@ -162,7 +171,7 @@ function Output({
       <h2 className="text-2xl font-bold">
         {output.pieces} {output.product.toLowerCase()}
         <span className="ml-3 text-lg font-normal text-quiet">
-          {say('batch.for', { time: dayTime(output.dueAt, zone) })}
+          {say('batch.for', { time: dateTime(output.dueAt, zone) })}
         </span>
       </h2>
       <div className="mb-3 flex flex-wrap items-center gap-3 text-xl">

@@ -30,7 +30,9 @@ export function FloorTabs({ onTrouble }: { onTrouble?: () => void }) {
       {tabsWords(say)
         .filter(({ href }) => !who || maySee(who, href))
         .map(({ href, name }) => {
-          const here = path.startsWith(href) || (href === '/batches' && path.startsWith('/batch/'));
+          const here =
+            path.startsWith(href) ||
+            (href === '/batches' && ['/batch/', '/trends'].some((start) => path.startsWith(start)));
           return (
             <a
               key={href}

@@ -27,7 +27,11 @@ const views = (say: Say) =>
   [
     { href: '/plan', name: say('shell.plan'), paths: ['/plan'] },
     { href: '/orders', name: say('shell.orders'), paths: ['/orders'] },
-    { href: '/bench', name: say('shell.bench'), paths: ['/bench', '/proof', '/oven', '/handover', '/batch'] },
+    {
+      href: '/bench',
+      name: say('shell.bench'),
+      paths: ['/bench', '/proof', '/oven', '/handover', '/batch', '/trends'],
+    },
     { href: '/formulas', name: say('shell.formulas'), paths: ['/formulas'] },
     { href: '/products', name: say('shell.products'), paths: ['/products'] },
     { href: '/lamination', name: say('shell.lamination'), paths: ['/lamination', '/cutting', '/fillings'] },

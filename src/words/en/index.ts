@@ -3,6 +3,7 @@ import { amounts } from './amounts';
 import { batch } from './batch';
 import { bench } from './bench';
 import { common } from './common';
+import { compare } from './compare';
 import { cutting } from './cutting';
 import { dough } from './dough';
 import { drift } from './drift';
@@ -42,6 +43,7 @@ import { signIn } from './sign-in';
 import { steps } from './steps';
 import { thread } from './thread';
 import { titles } from './titles';
+import { trends } from './trends';
 import { turns } from './turns';
 import { wall } from './wall';
 import { waysOut } from './ways-out';
@@ -54,6 +56,7 @@ export const en = {
   batch,
   bench,
   common,
+  compare,
   cutting,
   dough,
   drift,
@@ -93,6 +96,7 @@ export const en = {
   steps,
   thread,
   titles,
+  trends,
   turns,
   wall,
   waysOut,

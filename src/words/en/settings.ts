@@ -26,6 +26,7 @@ export const settings = {
   catchUpAfter: 'Ask what was done after so long without a record',
   thawLead: 'Take frozen pieces out before they are due by',
   outageAssumed: 'A machine reported out is planned as out for',
+  trendsByPerson: 'Trends name the people who mixed (1 yes, 0 no)',
   repairsByBakers: 'Bakers may accept repairs while no planner is on shift (1 yes, 0 no)',
   piecesKeep: 'Frozen pieces keep for',
   coldDoughKeeps: 'Dough in the cold keeps for',

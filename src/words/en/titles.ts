@@ -2,6 +2,8 @@
 export const titles = {
   batch: 'Batch',
   batches: 'Batches',
+  compare: 'Batches side by side',
+  trends: 'Trends',
   bench: 'Bench',
   cutPlan: 'Cut plan',
   cutPlanOf: 'Cut plan of {dough}',
