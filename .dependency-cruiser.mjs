@@ -50,7 +50,8 @@ export default {
     only('devices', ['core']),
     {
       name: 'truth-stays-hidden',
-      comment: 'What a simulated dough really is is for those who simulate; the bakery’s own screens and sums know the record alone.',
+      comment:
+        'What a simulated dough really is is for those who simulate; the bakery’s own screens and sums know the record alone.',
       severity: 'error',
       from: { path: '^src/', pathNot: '^src/(core/(double|practice)|devices)/|\\.test\\.tsx?$' },
       to: { path: '^src/core/double/' },

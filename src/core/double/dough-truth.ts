@@ -3,7 +3,7 @@ import { type Leg, alongLegs } from '../ferment/path';
 import { progressAlong } from '../ferment/progress';
 import type { DoughStep } from '../process/expand';
 import { pathTo } from '../process/order';
-import { settlingIn } from '../process/settling';
+import { pieceMode, settlingIn } from '../process/settling';
 import type { Rise, RisePhase } from '../process/route';
 import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
@@ -16,6 +16,10 @@ export interface HiddenDough {
   vigour: number;
   /** How much warmer than meant it came out of the mixer, °C. */
   warmer: number;
+  /** How many times as long as usual it takes to relax after rolling: a stronger flour, a drier dough. */
+  strength?: number;
+  /** Minutes by which waits were longer than the record has them, by key: a tap that came late, or before its time. */
+  longer?: Readonly<Record<string, number>>;
 }
 
 /** How much doughs of one bakery differ: flour, yeast, water and weather of the day. */
@@ -29,7 +33,10 @@ export function hiddenOf(doughId: number, seed: number): HiddenDough {
 
 /** How a dough, or a load of it, really is at a moment of one of its steps. */
 export interface DoughTruth {
+  /** Its mean, and how warm it is at its core and its surface. */
   celsius: number;
+  core: number;
+  surface: number;
   /** Share of the rise of this step's phase: 1 at its best; null where nothing rises in it. */
   risen: number | null;
 }
@@ -39,8 +46,11 @@ export interface TruthOf {
   dough: DoughRecord;
   state: DoughState;
   hidden: HiddenDough;
-  /** What a place really has, °C; undefined where it has no temperature of its own. */
-  airOf: (place: string) => number | undefined;
+  /**
+   * What a place really had in the mean of a time, °C; undefined where it has no temperature of its own. `meant`: what the
+   * step is meant to have around it, which a machine is set to.
+   */
+  airOf: (place: string, from: Instant, to: Instant, meant: number) => number | undefined;
 }
 
 /**
@@ -61,14 +71,38 @@ export function truthIn({ dough, state, hidden, airOf }: TruthOf, key: string, n
       celsius = one.step.gives + hidden.warmer;
       continue;
     }
-    const legs = legsOf(one, state, airOf, now);
+    const legs = legsOf(one, { state, airOf, hidden }, now);
     if (legs.length === 0) continue;
     const profile = alongLegs(celsius, legs);
     if (rise && one.step.rise?.phase === phase)
       risen += progressAlong(fermentationOf(rise, hidden.vigour), profile);
     celsius = profile.at(-1)?.celsius ?? celsius;
   }
-  return { celsius, risen: rise ? risen : null };
+  return { celsius, ...depthOf(step, celsius, airAt(step, state, airOf, now)), risen: rise ? risen : null };
+}
+
+/** Core and surface of a piece whose mean is known: some minutes after a change of place both go with it. */
+function depthOf(
+  step: DoughStep | undefined,
+  celsius: number,
+  air: number,
+): { core: number; surface: number } {
+  const mode = step && pieceMode(step);
+  if (!mode || (step && isHandsOn(step))) return { core: celsius, surface: celsius };
+  const at = (factor: number) => air + ((celsius - air) * factor) / mode.meanFactor;
+  return { core: at(mode.coreFactor), surface: at(mode.surfaceFactor) };
+}
+
+/** What is around a dough now, °C. */
+function airAt(
+  step: DoughStep | undefined,
+  state: DoughState,
+  airOf: TruthOf['airOf'],
+  now: Instant,
+): number {
+  if (!step) return 20;
+  const place = state.steps.get(step.key)?.moved?.place ?? step.place;
+  return (place === undefined ? undefined : airOf(place, now, now, step.around)) ?? step.around;
 }
 
 const fermentationOf = ({ yeast, celsius, minutes }: Rise, vigour: number) => ({
@@ -82,27 +116,34 @@ function riseOf(dough: DoughRecord, { outputId }: DoughStep, phase: RisePhase): 
   return own?.rises?.[phase] ?? dough.rises?.[phase];
 }
 
-/** Where a dough was during a step that has begun, and for how long. */
-function legsOf(step: DoughStep, state: DoughState, airOf: TruthOf['airOf'], now: Instant): Leg[] {
+/** Where a dough was during a step that has begun, and for how long: in parts, so that a place may change meanwhile. */
+function legsOf(
+  step: DoughStep,
+  { state, airOf, hidden }: Pick<TruthOf, 'state' | 'airOf' | 'hidden'>,
+  now: Instant,
+): Leg[] {
   const own = state.steps.get(step.key);
   if (!own || own.startedAt === null || own.status === 'skipped') return [];
   const end = Math.min(own.finishedAt ?? now, now);
-  const { moved, startedAt } = own;
-  const leg = (place: string | undefined, from: Instant, to: Instant): Leg[] =>
-    to <= from
-      ? []
-      : [
-          {
-            celsius: (place === undefined ? undefined : airOf(place)) ?? step.around,
-            // What is in somebody's hands hardly changes in the minutes for which it is.
-            settling: isHandsOn(step) ? Math.max(step.settling, IN_HAND) : settlingIn(step),
-            minutes: (to - from) / MINUTE,
-          },
-        ];
-  if (!moved) return leg(step.place, startedAt, end);
+  const { moved } = own;
+  const startedAt = own.startedAt - (hidden.longer?.[step.key] ?? 0) * MINUTE;
+  // What is in somebody's hands hardly changes in the minutes for which it is.
+  const settling = isHandsOn(step) ? Math.max(step.settling, IN_HAND) : settlingIn(step);
+  const legs = (place: string | undefined, from: Instant, to: Instant): Leg[] => {
+    const parts = Math.ceil((to - from) / (PART * MINUTE));
+    const length = (to - from) / Math.max(1, parts);
+    return Array.from({ length: Math.max(0, parts) }, (_, part) => {
+      const begin = from + part * length;
+      const air = place === undefined ? undefined : airOf(place, begin, begin + length, step.around);
+      return { celsius: air ?? step.around, settling, minutes: length / MINUTE };
+    });
+  };
+  if (!moved) return legs(step.place, startedAt, end);
   const at = Math.min(Math.max(moved.at, startedAt), end);
-  return [...leg(step.place, startedAt, at), ...leg(moved.place, at, end)];
+  return [...legs(step.place, startedAt, at), ...legs(moved.place, at, end)];
 }
 
+/** A place is taken to be the same for so many minutes. */
+const PART = 20;
 /** Minutes until a dough that is worked with has come two thirds of the way to the room. */
 const IN_HAND = 45;

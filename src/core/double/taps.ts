@@ -8,7 +8,7 @@ import { blocksLeft } from '../record/turns';
 import { bakeBefore } from '../shopfloor/rack';
 import type { OvenLoad } from '../shopfloor/oven-loads';
 import type { Instant } from '../time/local';
-import { type HiddenDough, truthIn } from './dough-truth';
+import { type HiddenDough, type TruthOf, truthIn } from './dough-truth';
 import { countOf, marksOf, thermometer, verdictOn, weightOf } from './senses';
 
 /** What somebody taps on a tablet about a step. */
@@ -24,7 +24,7 @@ export interface Work {
   dough: DoughForecast;
   step: StepForecast;
   hidden: HiddenDough;
-  airOf: (place: string) => number | undefined;
+  airOf: TruthOf['airOf'];
   seed: number;
 }
 

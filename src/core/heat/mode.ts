@@ -2,7 +2,7 @@ import type { Shape } from './conduction';
 import { heatAt, type Material } from './material';
 
 /**
- * How a body without freezing approaches the air around it, after the first minutes: core and mean go as
+ * How a body without freezing approaches the air around it, after the first minutes: core, mean and surface go as
  * `around + (start − around) · factor · exp(−t / settling)`, the first term of the series solution of conduction.
  */
 export interface FirstMode {
@@ -10,6 +10,7 @@ export interface FirstMode {
   settling: number;
   coreFactor: number;
   meanFactor: number;
+  surfaceFactor: number;
 }
 
 /** A piece as it lies somewhere: its thickness (slab) or diameter (cylinder, ball) in mm. */
@@ -39,18 +40,26 @@ function residual(shape: Shape, z: number, biot: number): number {
   return (1 - biot) * Math.sin(z) - z * Math.cos(z);
 }
 
-function factors(shape: Shape, z: number): { coreFactor: number; meanFactor: number } {
+function factors(shape: Shape, z: number): Omit<FirstMode, 'settling'> {
   if (shape === 'slab') {
     const coreFactor = (4 * Math.sin(z)) / (2 * z + Math.sin(2 * z));
-    return { coreFactor, meanFactor: (coreFactor * Math.sin(z)) / z };
+    return {
+      coreFactor,
+      meanFactor: (coreFactor * Math.sin(z)) / z,
+      surfaceFactor: coreFactor * Math.cos(z),
+    };
   }
   if (shape === 'cylinder') {
     const [j0, j1] = [bessel(0, z), bessel(1, z)];
     const coreFactor = (2 * j1) / (z * (j0 * j0 + j1 * j1));
-    return { coreFactor, meanFactor: (coreFactor * 2 * j1) / z };
+    return { coreFactor, meanFactor: (coreFactor * 2 * j1) / z, surfaceFactor: coreFactor * j0 };
   }
   const coreFactor = (4 * (Math.sin(z) - z * Math.cos(z))) / (2 * z - Math.sin(2 * z));
-  return { coreFactor, meanFactor: (coreFactor * 3 * (Math.sin(z) - z * Math.cos(z))) / z ** 3 };
+  return {
+    coreFactor,
+    meanFactor: (coreFactor * 3 * (Math.sin(z) - z * Math.cos(z))) / z ** 3,
+    surfaceFactor: (coreFactor * Math.sin(z)) / z,
+  };
 }
 
 /** J₀ or J₁ by its power series; exact enough below 2.5. */

@@ -64,6 +64,8 @@ export interface Command<Input, Output, Found = undefined> {
   run(context: CommandContext, input: Input, found: Found): Promise<Output>;
   /** The dough that the change feed names. */
   doughOf(input: Input, output: Output): number | null;
+  /** It touches nothing that others see: no other tablet is told to look. */
+  apart?: true;
   /** Its answer is a secret that is told once: it is not kept, and a repeat is told only that it was done. */
   toldOnce?: true;
   /** The event of the floor that it recorded, if it did. */

@@ -47,7 +47,9 @@ import { removeDough, restoreDough } from './remove-dough';
 import { moveStock } from './stock';
 import { endTrouble, reportTrouble } from './trouble';
 import { setClock } from './set-clock';
+import { keepPractice, openPractice } from './practice';
 import { setDemo } from './set-demo';
+import { removeSituation, saveSituation } from './situations';
 import { reportOutOf } from './out-of-stock';
 import { markTold } from './told';
 import { signHandover, takeAlarm, writeHandover } from './floor-calls';
@@ -134,6 +136,10 @@ register(changePin);
 register(makeTabletCode);
 register(removeTablet);
 register(endSessions);
+register(openPractice);
+register(keepPractice);
+register(saveSituation);
+register(removeSituation);
 register(takeAlarm);
 register(writeHandover);
 register(signHandover);
@@ -172,11 +178,12 @@ async function execute<Input, Output, Found>(
         const audit = auditing({ db, person, sessionId, now, name });
         const output = await command.run({ db, person, sessionId, now, audit }, input, found);
         if (own) await keepDone(db, own, command.toldOnce ? null : output);
-        await noteChange(db, {
-          command: name,
-          doughId: command.doughOf(input, output),
-          eventId: command.eventOf?.(output) ?? null,
-        });
+        if (!command.apart)
+          await noteChange(db, {
+            command: name,
+            doughId: command.doughOf(input, output),
+            eventId: command.eventOf?.(output) ?? null,
+          });
         return output;
       });
     } catch (error) {

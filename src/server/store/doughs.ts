@@ -98,6 +98,24 @@ export async function doughById(db: Db, id: number, supposing: Supposing = {}): 
   return (await assemble(db, rows, supposing))[0] ?? null;
 }
 
+/** A dough of one product that is in no plan: nothing of it is planned, nothing recorded. Its ids are the caller's. */
+export async function blankDough(
+  db: Db,
+  {
+    id,
+    name,
+    versionId,
+    pieces,
+    at,
+  }: { id: number; name: string; versionId: number; pieces: number; at: number },
+): Promise<DoughRecord | null> {
+  const row: OutputRow = {
+    ...{ id, doughId: id, name, versionId, pieces, way: 'fresh' },
+    ...{ dueAt: new Date(at), madeAt: new Date(at) },
+  };
+  return (await assemble(db, [row], { unplanned: at }))[0] ?? null;
+}
+
 async function assemble(
   db: Db,
   found: OutputRow[],

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useContext } from 'react';
-import { maySee } from '@/core/shopfloor/rights';
+import { maySee, type Page } from '@/core/shopfloor/rights';
 import { SCORE_WORDS } from '@/core/record/marks';
 import { dateTime } from '@/core/time/local';
 import { Who } from '../live/who';
@@ -22,6 +22,12 @@ interface Line {
 
 /** What is asked for, as it stands in the address. */
 export type BatchFilter = Partial<Record<'product' | 'from' | 'to' | 'mark' | 'word', string>>;
+
+/** What is learnt from batches: over months, and by practising. */
+const beside = (say: Say): readonly { href: Page; name: string }[] => [
+  { href: '/practice', name: say('batch.practice') },
+  { href: '/trends', name: say('batch.trends') },
+];
 
 const headings = (say: Say) => [
   say('batch.compare'),
@@ -53,14 +59,19 @@ export function BatchList({
       <div className="p-5">
         <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
           <h1 className="text-4xl font-bold">{say('batch.batches')}</h1>
-          {(!who || maySee(who, '/trends')) && (
-            <a
-              href="/trends"
-              className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
-            >
-              {say('batch.trends')}
-            </a>
-          )}
+          <div className="flex flex-wrap gap-3">
+            {beside(say)
+              .filter(({ href }) => !who || maySee(who, href))
+              .map(({ href, name }) => (
+                <a
+                  key={href}
+                  href={href}
+                  className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-5 text-xl"
+                >
+                  {name}
+                </a>
+              ))}
+          </div>
         </div>
         <Search asked={asked} />
         {trouble && (

@@ -25,6 +25,7 @@ import { countValues } from '../oven/words';
 import { CausesList } from './causes-list';
 import { MarksForm } from './marks-form';
 import { Photos } from './photos';
+import { PlayAgain } from './play-again';
 import { Temperatures } from './temperatures';
 
 interface Props {
@@ -115,6 +116,7 @@ export function BatchView({ board, photos, stays, person }: Props) {
           </section>
         )}
         <Photos doughId={dough.id} photos={photos} zone={zone} />
+        {!looksOn(person.role) && <PlayAgain dough={facts} zone={zone} />}
         <StepTable dough={dough} slack={null} people={board.people} zone={zone} now={now} />
       </div>
     </main>

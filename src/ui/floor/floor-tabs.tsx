@@ -32,7 +32,8 @@ export function FloorTabs({ onTrouble }: { onTrouble?: () => void }) {
         .map(({ href, name }) => {
           const here =
             path.startsWith(href) ||
-            (href === '/batches' && ['/batch/', '/trends'].some((start) => path.startsWith(start)));
+            (href === '/batches' &&
+              ['/batch/', '/trends', '/practice'].some((start) => path.startsWith(start)));
           return (
             <a
               key={href}

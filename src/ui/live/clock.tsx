@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** How the house's clock runs, as the page was made: what it shows, how fast it goes on. */
 export interface RunningClock {
@@ -31,6 +31,12 @@ export function ClockProvider({ made, children }: { made: RunningClock; children
     return () => clearInterval(timer);
   }, [now, rate, paused]);
   return <Clock value={{ ...made, now: shown }}>{children}</Clock>;
+}
+
+/** A clock that somebody else keeps: that of a practice night, which is not the house's. */
+export function ClockAt({ now, children }: { now: number; children: ReactNode }) {
+  const clock = useMemo(() => ({ demo: false, now, rate: 1, paused: true }), [now]);
+  return <Clock value={clock}>{children}</Clock>;
 }
 
 /** How long ago a page was made, ms: a page that is shown again without a line is not new. */

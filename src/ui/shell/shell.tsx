@@ -30,7 +30,7 @@ const views = (say: Say) =>
     {
       href: '/bench',
       name: say('shell.bench'),
-      paths: ['/bench', '/proof', '/oven', '/handover', '/batch', '/trends'],
+      paths: ['/bench', '/proof', '/oven', '/handover', '/batch', '/trends', '/practice'],
     },
     { href: '/formulas', name: say('shell.formulas'), paths: ['/formulas'] },
     { href: '/products', name: say('shell.products'), paths: ['/products'] },
@@ -59,7 +59,7 @@ function Views({ person, isOpen }: { person: Person; isOpen: boolean }) {
             href={href}
             aria-current={isHere(path, paths) ? 'page' : undefined}
             className={clsx(
-              'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1100px]:px-2 min-[1100px]:text-[17px] 2xl:px-3 2xl:text-lg',
+              'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1400px]:px-2 min-[1400px]:text-[17px] 2xl:px-3 2xl:text-lg',
               isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
             )}
           >

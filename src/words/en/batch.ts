@@ -50,6 +50,7 @@ export const batch = {
   wordInANote: 'Word in a note',
   find: 'Find',
   trends: 'Trends',
+  practice: 'Practise a night',
   compare: 'Compare',
   compareTicked: 'Compare ticked batches',
   tick: 'Compare {name}',

@@ -129,7 +129,7 @@ export const bench = {
   underWayInTheOven:
     '{isRunning, select, true {{isHands, select, true {under way} other {in the oven}} since {time}{value}} other {to start, {plannedWords}}}<running></running><running2></running2>',
   startAnyway: 'Start anyway',
-  tellIt2: 'tell it',
+  tellIt2: 'Record',
   notReadyBeforeInStart: '{label} not ready before {time}, in {duration}. Start all the same?',
   notYet: 'Not yet',
   doughTo: 'dough to {celsius}',

@@ -25,6 +25,7 @@ import { orders } from './orders';
 import { oven } from './oven';
 import { papers } from './papers';
 import { plan } from './plan';
+import { practice } from './practice';
 import { product } from './product';
 import { proof } from './proof';
 import { reasons } from './reasons';
@@ -78,6 +79,7 @@ export const en = {
   oven,
   papers,
   plan,
+  practice,
   product,
   proof,
   reasons,

@@ -4,6 +4,8 @@ export const titles = {
   batches: 'Batches',
   compare: 'Batches side by side',
   trends: 'Trends',
+  practice: 'Practice',
+  newPractice: 'A night to practise',
   bench: 'Bench',
   cutPlan: 'Cut plan',
   cutPlanOf: 'Cut plan of {dough}',

@@ -32,6 +32,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         'heat',
         'lamination',
         'oven',
+        'practice',
         'shaping',
         'steps',
         'thread',

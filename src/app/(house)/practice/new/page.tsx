@@ -1,0 +1,18 @@
+import { pool } from '@/server/db/pool';
+import { housePage } from '@/server/house-page';
+import { productNames } from '@/server/store/products';
+import { WordsOf } from '@/ui/kit/words-of';
+import { SituationEditor } from '@/ui/practice/situation-editor';
+import { titled } from '../../../titled';
+
+export const metadata = titled('titles.newPractice');
+
+export default async function NewNightPage() {
+  await housePage('/practice/new');
+  const products = await productNames(pool());
+  return (
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'practice', 'shaping']}>
+      <SituationEditor products={products} />
+    </WordsOf>
+  );
+}

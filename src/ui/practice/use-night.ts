@@ -1,0 +1,118 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { Coded } from '@/core/codes/coded';
+import { createForecaster } from '@/core/forecast/forecaster';
+import { bodyOf, lookAt, nightDough, withLook } from '@/core/practice/looks';
+import { boardAt, refusal } from '@/core/practice/night';
+import type { NightRecord, Sense } from '@/core/practice/night-record';
+import type { Scene } from '@/core/practice/scene';
+import { eventOf, type Recording } from '@/core/record/events';
+import { nextTime } from '@/core/record/next-time';
+import type { AgendaItem } from '@/core/shopfloor/agenda';
+import { type AlarmGroup, groupAlarms } from '@/core/shopfloor/alarm-groups';
+import { alarms } from '@/core/shopfloor/alarms';
+import { conditionsOf } from '@/core/wire/board';
+import { send } from '../live/command';
+import { useNightClock } from './use-night-clock';
+
+const MINUTE = 60_000;
+
+/** A practice night that is under way: its clock, its floor, and what can be done there. It is kept after every act. */
+export function useNight(id: number, scene: Scene, kept: NightRecord, personId: number) {
+  const clock = useNightClock(Math.max(scene.opensAt, kept.at), scene.closesAt);
+  const [record, setRecord] = useState(kept);
+  const [trouble, setTrouble] = useState<Coded | string | null>(null);
+  const minute = Math.floor(clock.now / MINUTE) * MINUTE;
+  const current = useMemo(() => ({ ...record, at: minute }), [record, minute]);
+  const board = useMemo(() => boardAt(scene, current), [scene, current]);
+  const [forecast] = useState(createForecaster);
+  const doughs = useMemo(
+    () => forecast(board.doughs, conditionsOf(board), minute),
+    [forecast, board, minute],
+  );
+  const open = useMemo(() => {
+    const { zone } = board.house;
+    const due = alarms(doughs, minute, { ...board.calls, zone, machines: board.machines });
+    return groupAlarms(due.filter(({ takenBy }) => takenBy === null));
+  }, [board, doughs, minute]);
+  useKept(id, record, clock.now, setTrouble);
+
+  /** Records something, unless the night itself stands against it. */
+  const tell = (recording: Recording): void => {
+    const now = Math.round(clock.now);
+    const stopped = refusal(doughs, recording, { now, zone: board.house.zone });
+    setTrouble(stopped);
+    if (!stopped) setRecord((before) => withEvent(before, recording, { now, personId }));
+  };
+  /** Looks at something under way: it takes a minute, and what is measured is recorded. */
+  const look = (item: AgendaItem, sense: Sense): void => {
+    const dough = nightDough(board.doughs, doughs, item.dough.id);
+    if (!dough) return;
+    const at = Math.round(clock.now);
+    const found = lookAt(scene, dough, { step: item.step, sense, at });
+    const body = bodyOf(found);
+    setTrouble(null);
+    setRecord((before) => {
+      const seen = withLook(before, found);
+      const recording = body && { doughId: item.dough.id, stepKey: item.step.key, ...body };
+      return recording ? withEvent(seen, recording, { now: at, personId }) : seen;
+    });
+    clock.moveTo(at + MINUTE);
+  };
+  const take = ({ all }: AlarmGroup): void =>
+    setRecord((before) => ({
+      ...before,
+      taken: [...before.taken, ...all.map((alarm) => ({ alarm: alarm.id, personId, at: minute }))],
+    }));
+  /** Ends the night for good; returns whether it is kept. */
+  const end = async (): Promise<boolean> => {
+    clock.setPaused(true);
+    const answer = await send('keep-practice', { id, record: current, ended: true });
+    if (!answer.ok) setTrouble(answer.message);
+    return answer.ok;
+  };
+  return {
+    clock,
+    minute,
+    board,
+    doughs,
+    open,
+    record,
+    trouble,
+    calm: () => setTrouble(null),
+    tell,
+    look,
+    take,
+    end,
+  };
+}
+
+function withEvent(
+  record: NightRecord,
+  recording: Recording,
+  { now, personId }: { now: number; personId: number },
+): NightRecord {
+  const own = record.events.filter(({ doughId }) => doughId === recording.doughId);
+  const blank = { celsius: null, text: null, undoes: null, data: null };
+  const event = eventOf({ ...blank, ...recording, id: uuidv7(), at: nextTime(own, now), personId });
+  return { ...record, events: [...record.events, event] };
+}
+
+/** Keeps a night after every act, so that it goes on where it was on any tablet. */
+function useKept(id: number, record: NightRecord, now: number, onTrouble: (message: string) => void): void {
+  const at = useRef(now);
+  useEffect(() => {
+    at.current = now;
+  }, [now]);
+  const first = useRef(record);
+  // One after the other: what was kept last is what was done last.
+  const line = useRef(Promise.resolve());
+  useEffect(() => {
+    if (record === first.current) return;
+    const input = { id, record: { ...record, at: Math.round(at.current) }, ended: false };
+    line.current = line.current.then(async () => {
+      const answer = await send('keep-practice', input);
+      if (!answer.ok) onTrouble(answer.message);
+    });
+  }, [id, record, onTrouble]);
+}
