@@ -39,6 +39,8 @@ export async function crewDays(
     build: string;
     log: string;
     seed?: number;
+    /** Is told of each day that is over: how many taps there are so far, how many were refused, and the memory, MB. */
+    onDay?: (day: number, told: { acts: number; refused: number; memory: number }) => void;
     /** A visitor who has signed in as somebody of the crew, and does nothing. */
     visitor?: string;
   },
@@ -64,8 +66,12 @@ export async function crewDays(
       result.looks.push(performance.now() - before);
       result.acts.push(...acts);
       const step = acts.length > 0 ? LOOK.busy : LOOK.idle;
-      if (Math.floor((minute + step) / DAY) > Math.floor(minute / DAY))
-        result.memory.push(memoryOf(app.process.pid ?? 0));
+      if (Math.floor((minute + step) / DAY) > Math.floor(minute / DAY)) {
+        const memory = memoryOf(app.process.pid ?? 0);
+        result.memory.push(memory);
+        const refused = result.acts.filter((act) => act.refused !== null).length;
+        options.onDay?.(result.memory.length, { acts: result.acts.length, refused, memory });
+      }
       minute += step;
       await house.later(step);
     }

@@ -4,7 +4,7 @@ import type { PieceCount } from '../record/events';
 import { explain, type Explanation } from './explain';
 import { batchLog, type LoggedStep } from './log';
 import type { HeardStay } from './temperatures';
-import { batchTrace } from './trace';
+import { type BatchTrace, batchTrace } from './trace';
 import { MARKS, type FaultId, type Mark, type BatchMarks, type Score } from '../record/marks';
 
 /** What became of one output of a finished or half finished dough. */
@@ -20,8 +20,9 @@ export interface BatchReport {
   mean: number | null;
   /** Faults that were seen on it. */
   seen: FaultId[];
-  /** What explains them, the likeliest first. */
+  /** What explains them, the likeliest first; and the trace that shows it, null where nothing was seen. */
   causes: Explanation[];
+  trace: BatchTrace | null;
   /** Steps that were out of their window, or took half as long again as hands-on work was planned. */
   off: { label: Words; minutes: number; meant: [number, number] }[];
 }
@@ -65,8 +66,10 @@ function diagnosis(
   outputId: number,
   seen: FaultId[],
   heard: readonly HeardStay[],
-): Pick<BatchReport, 'seen' | 'causes'> {
-  return { seen, causes: seen.length === 0 ? [] : explain(seen, batchTrace(dough, outputId, heard)) };
+): Pick<BatchReport, 'seen' | 'causes' | 'trace'> {
+  if (seen.length === 0) return { seen, causes: [], trace: null };
+  const trace = batchTrace(dough, outputId, heard);
+  return { seen, causes: explain(seen, trace), trace };
 }
 
 function countedOf(steps: readonly LoggedStep[]): BatchReport['counted'] {

@@ -153,6 +153,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'set-demo': BAKERS,
   'open-practice': CREW,
   'keep-practice': CREW,
+  'apply-remedy': PLANNER,
   'save-situation': PLANNER,
   'remove-situation': PLANNER,
   'make-address': BAKERS,

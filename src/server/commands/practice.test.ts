@@ -88,10 +88,13 @@ describe('a practice night', () => {
     const record: NightRecord = {
       ...openRecord(night.scene),
       events: [event],
-      looks: [{ ...head, found: { sense: 'thermometer', celsius: 24.1 } }].map(
-        ({ personId: _, ...look }) => look,
-      ),
-    } as NightRecord;
+      looks: [
+        {
+          ...{ doughId: head.doughId, stepKey: wash, at: head.at },
+          found: { sense: 'thermometer', celsius: 24.1 },
+        },
+      ],
+    };
     const keep = (ended: boolean, by = 'Ida') =>
       runCommand('keep-practice', house.person(by), { id: night.id, record, ended });
     await ok(keep(false));

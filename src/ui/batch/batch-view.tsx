@@ -24,6 +24,7 @@ import { CountSheet } from '../oven/count-sheet';
 import { countValues } from '../oven/words';
 import { CausesList } from './causes-list';
 import { MarksForm } from './marks-form';
+import { type ProductNow, RemedyLine } from './remedy-line';
 import { Photos } from './photos';
 import { PlayAgain } from './play-again';
 import { Temperatures } from './temperatures';
@@ -34,10 +35,12 @@ interface Props {
   /** What probes have said of it. */
   stays: HeardStay[];
   person: Person;
+  /** Products as they are now, by output, for whoever may change them. */
+  products: Readonly<Record<number, ProductNow>>;
 }
 
 /** One batch as it came out: counts, marks, what was seen and why, its thread planned and real, people and photos. */
-export function BatchView({ board, photos, stays, person }: Props) {
+export function BatchView({ board, photos, stays, person, products }: Props) {
   const say = useWords();
   const now = useMinute();
   const { zone } = board.house;
@@ -76,6 +79,9 @@ export function BatchView({ board, photos, stays, person }: Props) {
             zone={zone}
             laminated={facts.lamination !== null}
             judges={person.role !== 'helper'}
+            product={products[report.output.id] ?? null}
+            doughId={dough.id}
+            photos={photos.length}
             tell={
               looksOn(person.role)
                 ? null
@@ -157,8 +163,16 @@ function Output({
   laminated,
   judges,
   tell,
+  product,
+  doughId,
+  photos,
 }: {
   report: BatchReport;
+  /** How many pictures there are of the batch. */
+  photos: number;
+  /** The product as it is now, for whoever may change it. */
+  product: ProductNow | null;
+  doughId: number;
   zone: string;
   laminated: boolean;
   /** Whoever is there may say how something looked. */
@@ -211,7 +225,16 @@ function Output({
         />
       )}
       {seen.length > 0 && (
-        <CausesList causes={causes} onCheck={tell && judges ? (data) => tell(report.markedOn, data) : null} />
+        <CausesList
+          causes={causes}
+          photos={photos}
+          onCheck={tell && judges ? (data) => tell(report.markedOn, data) : null}
+          remedyOf={(cause) =>
+            product && report.trace ? (
+              <RemedyLine {...{ cause, product, doughId }} trace={report.trace} outputId={output.id} />
+            ) : null
+          }
+        />
       )}
       {off.length > 0 && (
         <ul className="mt-3 text-lg">

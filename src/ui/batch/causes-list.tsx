@@ -3,6 +3,8 @@
 import { CAUSE_WORDS } from '@/core/diagnosis/cause-words';
 import { FAULT_NAMES } from '@/core/diagnosis/faults';
 import type { Explanation } from '@/core/diagnosis/explain';
+import type { ReactNode } from 'react';
+import type { CauseId } from '@/core/diagnosis/causes';
 import type { HandCheck } from '@/core/record/events';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
@@ -22,8 +24,14 @@ function howLikely({ likely, evidence }: Explanation): string {
 export function CausesList({
   causes,
   onCheck,
+  photos,
+  remedyOf,
 }: {
   causes: readonly Explanation[];
+  /** What a cause asks to be changed of the product, and the button for it; nothing for whoever may not. */
+  remedyOf: (cause: CauseId) => ReactNode;
+  /** How many pictures there are to look at. */
+  photos: number;
   /** Left out for whoever does not judge. */
   onCheck: ((check: HandCheck) => void) | null;
 }) {
@@ -36,7 +44,8 @@ export function CausesList({
       <ul className="grid gap-3">
         {causes.slice(0, NAMED).map((one) => (
           <li key={one.cause} className="border-l-4 border-edge pl-3 text-lg">
-            <CauseLines explanation={one} onCheck={onCheck} />
+            <CauseLines explanation={one} onCheck={onCheck} photos={photos} />
+            {remedyOf(one.cause)}
           </li>
         ))}
       </ul>
@@ -47,9 +56,11 @@ export function CausesList({
 function CauseLines({
   explanation,
   onCheck,
+  photos,
 }: {
   explanation: Explanation;
   onCheck: ((check: HandCheck) => void) | null;
+  photos: number;
 }) {
   const say = useWords();
   const { cause, shownAs, evidence, ask } = explanation;
@@ -73,6 +84,11 @@ function CauseLines({
       {ask && onCheck && (
         <div className="mt-1 flex flex-wrap items-center gap-3">
           <p>{say('causes.ask', { check: ask.check, answer: ask.answer })}</p>
+          {photos > 0 && (
+            <a href="#photos" className="grid min-h-14 items-center underline underline-offset-4">
+              {say('causes.lookAtPhotos', { count: photos })}
+            </a>
+          )}
           <Button floor onClick={() => found(ask.answer)}>
             {say('causes.yes')}
           </Button>

@@ -54,7 +54,7 @@ describe('the list of batches', () => {
   it('says what is not yet counted or judged, and leads to each batch', () => {
     show(list([line]));
     const [, row] = screen.getAllByRole('row');
-    expect(row?.textContent).toBe('Brioche 6Brioche loafThu 00:00not countednot judged');
+    expect(row?.textContent).toBe('Compare Brioche 26Brioche 26Brioche loafThu 1 Jan 00:00not countednot judged');
     expect(screen.getByRole('link', { name: 'Brioche 26' }).getAttribute('href')).toBe('/batch/7');
   });
 

@@ -24,7 +24,7 @@ export function Photos({
   const say = useWords();
   const router = useRouter();
   return (
-    <section aria-label={say('batch.photos')} className="mt-6">
+    <section id="photos" aria-label={say('batch.photos')} className="mt-6">
       <div className="flex flex-wrap items-center gap-4">
         <h2 className="text-2xl font-bold">{say('batch.photos')}</h2>
         <TakePhoto doughId={doughId} stepKey={null} onKept={() => router.refresh()} />

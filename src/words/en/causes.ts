@@ -1,4 +1,15 @@
 export const causes = {
+  remedyWindow:
+    '{step}: {isLongest, select, true {at most {to} instead of {from}} other {{to} instead of {from}}}',
+  remedySetting: '{step}: {to} instead of {from}',
+  remedyReady:
+    'Proof ready {isEarly, select, true {from {to} of its rise instead of {from}} other {up to {to} of its rise instead of {from}}}',
+  remedyFilling: '{name}: {less} less',
+  remedyReminder: 'Reminder at {step}: {next}',
+  lookAtPhotos: '{count, plural, one {See the photo} other {See # photos}}',
+  changeProduct: 'Change the product',
+  changeProductTo: 'Change the product: {change}',
+  changedProduct: 'Changed in version {version}. Planned doughs keep theirs until they follow.',
   butterCold: 'Butter too cold when it was rolled',
   butterColdNext: 'Temper the butter longer and pound it until it bends.',
   butterStiffer: 'Butter much colder than the dough',

@@ -323,6 +323,7 @@ export const refusals = {
   thisDatabaseHolds: 'There is a bakery here already: {bakery}.',
   aBakeryHasAName: 'Enter the name of the bakery.',
   chooseATimeZone: 'Choose a time zone.',
+  nothingOfTheProductToChange: 'Nothing in the product would have prevented this. Tell the shift instead.',
   chooseAPracticeNight: 'Choose a practice night from the list.',
   thatNightIsNotYours: 'Only whoever opened a practice night can work it.',
   thatNightIsOver: 'This practice night is over. Open a new one.',

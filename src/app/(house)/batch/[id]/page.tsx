@@ -3,6 +3,8 @@ import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
+import { mayDo } from '@/core/shopfloor/rights';
+import { productsNow } from '@/server/products-now';
 import { photosOf } from '@/server/store/photos';
 import { batchTemperatures } from '@/server/store/batch-temperatures';
 import { WordsOf } from '@/ui/kit/words-of';
@@ -16,9 +18,10 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const board = await doughBoard(id, now);
   const [dough] = board?.doughs ?? [];
   if (!board || !dough) notFound();
-  const [photos, stays] = await Promise.all([
+  const [photos, stays, products] = await Promise.all([
     photosOf(pool(), dough.id),
     batchTemperatures(pool(), dough, now),
+    mayDo(person, 'apply-remedy') ? productsNow(pool(), dough) : {},
   ]);
   return (
     <WordsOf
@@ -39,7 +42,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         'turns',
       ]}
     >
-      <BatchView {...{ board, photos, stays, person }} />
+      <BatchView {...{ board, photos, stays, person, products }} />
     </WordsOf>
   );
 }
