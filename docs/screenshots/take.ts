@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { signIn } from '../../e2e/support/people';
+import { beginNight } from '../../e2e/support/night';
+import { everybodyLeaves, signIn } from '../../e2e/support/people';
 import { setClock } from '../../e2e/support/floor';
 import { record } from '../../e2e/support/record';
 
@@ -71,12 +72,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await planner.goto('/orders');
   await expect(planner.getByRole('heading', { name: 'Proposed doughs' })).toBeVisible();
   await keep(planner, 'orders');
-  await planner.goto('/house');
-  await expect(planner.getByRole('region', { name: 'People' })).toBeVisible();
-  await keep(planner, 'house');
-  await planner.goto('/setup');
-  await expect(planner.getByRole('region', { name: 'Shelf of beginnings' })).toBeVisible();
-  await keep(planner, 'set-up');
   await planner.goto('/products');
   await planner.getByRole('link', { name: 'Poppy danish', exact: true }).click();
   await expect(planner.getByText(/^Starts /)).toBeVisible({ timeout: 60_000 });
@@ -113,16 +108,6 @@ test('one current picture of each main view', async ({ browser }) => {
   await baker.goto('/handover');
   await expect(baker.getByRole('heading', { name: 'where everything is' })).toBeVisible();
   await keepAll(baker, 'handover');
-  await baker.goto('/plan');
-  await baker.getByRole('button', { name: /^Chocolate roll 21/ }).click();
-  await baker.getByRole('link', { name: 'Open dough' }).click();
-  await baker.getByRole('link', { name: 'Mixing sheet' }).click();
-  await expect(baker.getByRole('region', { name: 'Water' })).toBeVisible();
-  await baker.getByRole('textbox', { name: 'Flour', exact: true }).fill('30');
-  await baker.getByRole('textbox', { name: 'Room', exact: true }).fill('30');
-  await baker.getByRole('textbox', { name: 'Tap water' }).fill('18');
-  await expect(baker.getByText(/g of ice/)).toBeVisible();
-  await keep(baker, 'mixing-sheet');
   await baker.goto('/rooms');
   const bakery = baker.getByRole('textbox', { name: 'Temperature of bakery' });
   await bakery.fill('28');
@@ -145,6 +130,63 @@ test('one current picture of each main view', async ({ browser }) => {
   await keep(baker, 'wall');
   await keepTroubled(baker);
 });
+
+test('what is learned from batches: side by side, over weeks, and by practising', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const night = await beginNight({ month: true });
+  try {
+    const planner = await signIn(browser, 'Mara');
+    await planner.goto('/batches?product=butter');
+    await planner.getByRole('link', { name: 'Crescent 36' }).click();
+    await planner.getByRole('link', { name: 'Compare with good batches' }).click();
+    await expect(planner.getByRole('region', { name: 'On one thread' }).getByRole('img')).toHaveCount(4);
+    await planner.setViewportSize({ width: 1280, height: 1500 });
+    await keep(planner, 'compare');
+    await planner.goto('/trends');
+    await expect(planner.getByRole('region', { name: 'Yield by week' })).toBeVisible();
+    await keep(planner, 'trends');
+    await keepPractice(await signIn(browser, 'Selma', { width: 1024, height: 768 }));
+  } finally {
+    await everybodyLeaves();
+    await night.end();
+  }
+});
+
+/** A practice night while it is worked, and its review, on one sheet. */
+async function keepPractice(page: Page): Promise<void> {
+  const sizes = [
+    { width: 1024, height: 768 },
+    { width: 1280, height: 1000 },
+  ] as const;
+  const shots: { width: number; height: number; picture: string }[] = [];
+  const take = async (size: { width: number; height: number }) => {
+    await page.setViewportSize(size);
+    await page.evaluate(() => document.fonts.ready.then(() => window.scrollTo({ top: 0 })));
+    const picture = await page.screenshot({ animations: 'disabled' });
+    shots.push({ ...size, picture: picture.toString('base64') });
+  };
+  await page.goto('/practice');
+  await page.getByRole('button', { name: 'Start Taking over' }).click();
+  await page.waitForURL(/\/practice\/\d+/);
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: 'Core temperature' }).click();
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await take(sizes[0]);
+  for (let i = 0; i < 7; i++) await page.getByRole('button', { name: '+10 min' }).click();
+  for (const step of ['Start wash', 'Start load']) {
+    await page.getByRole('button', { name: new RegExp(`^${step}`) }).click();
+    const anyway = page.getByRole('button', { name: 'Start anyway' });
+    if (await anyway.isVisible()) await anyway.click();
+    await page.getByRole('button', { name: /^Work until/ }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+  }
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: '+10 min' }).click();
+  await page.getByRole('button', { name: 'Out of the oven' }).click();
+  await page.getByRole('button', { name: 'End the night' }).click();
+  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Hidden');
+  await take(sizes[1]);
+  await keepSheet(page, 'practice', shots, sizes);
+}
 
 /** What the floor looks like when the night is not as planned: trouble, catching up, a phone, a printed list; on one sheet. */
 async function keepTroubled(page: Page): Promise<void> {

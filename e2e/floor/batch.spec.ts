@@ -41,7 +41,7 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   await expectNoSidewaysScroll(ida);
   await ida.getByRole('textbox', { name: 'Word in a note' }).fill('no such word');
   await ida.getByRole('button', { name: 'Find' }).click();
-  await expect(ida.getByRole('group', { name: 'Batches found' })).toContainText('No batch is like that.');
+  await expect(ida.getByRole('form', { name: 'Batches found' })).toContainText('No matching batches.');
   await ida.goto('/batches?from=tomorrow');
   await expect(ida.getByText(/Give a day, such as/)).toBeVisible();
 });

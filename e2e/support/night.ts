@@ -15,12 +15,16 @@ export interface Night {
   end: () => Promise<void>;
 }
 
-/** Opens the demo bakery, its clock standing still at Thursday 04:10 with three loads proofing and one baker at work. */
-export async function beginNight(): Promise<Night> {
+/**
+ * Opens the demo bakery, its clock standing still at Thursday 04:10 with three loads proofing and one baker at work.
+ *
+ * @param month - with the four weeks before it
+ */
+export async function beginNight({ month = false } = {}): Promise<Night> {
   let pool: Pool | null = null;
   const end = await applicationWith(
     async (own) => {
-      await seedDemo(own);
+      await seedDemo(own, { month });
       await own.query('UPDATE demo_clock SET paused = TRUE');
     },
     (own) => (pool = own),

@@ -53,7 +53,8 @@ const stepsOf = ({ dough, output }: ProductRoute): RouteStep[] => [...dough.step
 const stepOf = ({ route }: RemediedProduct, kind: RouteStep['kind']): RouteStep | undefined =>
   stepsOf(route).find((step) => step.kind === kind && step.branch === undefined);
 
-const rounded = (value: number, to: number) => Math.round(value / to) * to;
+/** Rounded to a multiple of `to`, without what binary fractions add. */
+const rounded = (value: number, to: number) => Number((Math.round(value / to) * to).toFixed(6));
 
 function ready(product: RemediedProduct, part: 'early' | 'late', by: number): Remedy | null {
   const rise = product.rises?.proof;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** How fast a practice night may run against the real clock. */
 export const SPEEDS = [1, 10, 60, 300] as const;
@@ -24,10 +24,14 @@ export function useNightClock(opensAt: number, closesAt: number) {
     }, TICK);
     return () => clearInterval(timer);
   }, [paused, speed, closesAt]);
+  const moveTo = useCallback(
+    (at: number) => setNow((before) => Math.min(closesAt, Math.max(before, at))),
+    [closesAt],
+  );
   return {
     now,
     ...{ speed, setSpeed, paused, setPaused },
     /** Moves the clock on; it is never set back. */
-    moveTo: (at: number) => setNow((before) => Math.min(closesAt, Math.max(before, at))),
+    moveTo,
   };
 }

@@ -13,14 +13,16 @@ import { type AlarmGroup, groupAlarms } from '@/core/shopfloor/alarm-groups';
 import { alarms } from '@/core/shopfloor/alarms';
 import { conditionsOf } from '@/core/wire/board';
 import { send } from '../live/command';
+import { keepHere, readHere } from '../live/kept';
 import { useNightClock } from './use-night-clock';
 
 const MINUTE = 60_000;
 
 /** A practice night that is under way: its clock, its floor, and what can be done there. It is kept after every act. */
 export function useNight(id: number, scene: Scene, kept: NightRecord, personId: number) {
-  const clock = useNightClock(Math.max(scene.opensAt, kept.at), scene.closesAt);
-  const [record, setRecord] = useState(kept);
+  const [begun] = useState(() => farther(kept, readNight(id)));
+  const clock = useNightClock(Math.max(scene.opensAt, begun.at), scene.closesAt);
+  const [record, setRecord] = useState(begun);
   const [trouble, setTrouble] = useState<Coded | string | null>(null);
   const minute = Math.floor(clock.now / MINUTE) * MINUTE;
   const current = useMemo(() => ({ ...record, at: minute }), [record, minute]);
@@ -69,6 +71,7 @@ export function useNight(id: number, scene: Scene, kept: NightRecord, personId: 
     clock.setPaused(true);
     const answer = await send('keep-practice', { id, record: current, ended: true });
     if (!answer.ok) setTrouble(answer.message);
+    else keepHere(nightKey(id), '');
     return answer.ok;
   };
   return {
@@ -98,7 +101,21 @@ function withEvent(
   return { ...record, events: [...record.events, event] };
 }
 
-/** Keeps a night after every act, so that it goes on where it was on any tablet. */
+const nightKey = (id: number) => `hefeteig-practice/${id}`;
+
+const actsOf = ({ events, looks, taken }: NightRecord): number => events.length + looks.length + taken.length;
+
+/** What was done here just before the page went away may not have arrived in the house. */
+const farther = (kept: NightRecord, here: NightRecord | null): NightRecord =>
+  here && actsOf(here) > actsOf(kept) ? here : kept;
+
+/** How far this tablet itself was in a night; null where it was never worked here. */
+function readNight(id: number): NightRecord | null {
+  const text = readHere(nightKey(id));
+  return text === null || text === '' ? null : (JSON.parse(text) as NightRecord);
+}
+
+/** Keeps a night after every act: here at once, and in the house, so that it goes on where it was on any tablet. */
 function useKept(id: number, record: NightRecord, now: number, onTrouble: (message: string) => void): void {
   const at = useRef(now);
   useEffect(() => {
@@ -109,7 +126,9 @@ function useKept(id: number, record: NightRecord, now: number, onTrouble: (messa
   const line = useRef(Promise.resolve());
   useEffect(() => {
     if (record === first.current) return;
-    const input = { id, record: { ...record, at: Math.round(at.current) }, ended: false };
+    const here = { ...record, at: Math.round(at.current) };
+    keepHere(nightKey(id), JSON.stringify(here));
+    const input = { id, record: here, ended: false };
     line.current = line.current.then(async () => {
       const answer = await send('keep-practice', input);
       if (!answer.ok) onTrouble(answer.message);

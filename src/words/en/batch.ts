@@ -59,7 +59,7 @@ export const batch = {
   notCounted: 'not counted',
   notJudged: 'not judged',
   of5: '{mean} of 5',
-  noBatchIsLikeThat: 'No batch is like that. Ask for less.',
+  noBatchIsLikeThat: 'No matching batches. Remove a filter.',
   notToBeSold: 'not to be sold',
   poor: 'poor',
   fair: 'fair',

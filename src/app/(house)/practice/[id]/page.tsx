@@ -7,7 +7,7 @@ import { housePage } from '@/server/house-page';
 import { nightById, ownSituations, type KeptNight } from '@/server/store/practice';
 import { wordsIn } from '@/words/compile';
 import { WordsOf } from '@/ui/kit/words-of';
-import { NightView } from '@/ui/practice/night-view';
+import { NightScreen } from '@/ui/practice/night-screen';
 import type { NightChoice } from '@/ui/practice/open-night';
 import { ReviewView } from '@/ui/practice/review-view';
 import { titled } from '../../../titled';
@@ -55,7 +55,7 @@ export default async function NightPage({ params }: { params: Promise<{ id: stri
       ]}
     >
       {night.endedAt === null && isOwn ? (
-        <NightView
+        <NightScreen
           {...{ id, name, person }}
           brief={words ? say.coded(words.brief) : (own?.brief ?? '')}
           scene={night.scene}
