@@ -61,7 +61,8 @@ test('a practice night is worked on the floor’s own cards, and reviewed: what 
   await expect(happened).toContainText(/Missed .* too early\. It was ready/);
   await expect(happened).toContainText('A look then: not ready yet.');
   await expect(page.getByRole('region', { name: 'Result' })).toContainText(/Possible: \d+ good/);
-  await expect(page.getByRole('region', { name: 'On the thread' }).getByRole('img')).toBeVisible();
+  const threads = page.getByRole('region', { name: 'On the thread' });
+  await expect(threads.getByRole('img', { name: /really ready/ })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('link', { name: 'All nights' }).click();
   await expect(

@@ -5,8 +5,8 @@ import { type Instant, MINUTE } from '@/core/time/local';
 import { conditionsOf } from '@/core/wire/board';
 import { alarmTaps, type AlarmTap } from '@/core/double/alarm-taps';
 import { handoverTaps, type HandoverTap } from '@/core/double/handover-taps';
-import { planningDay, toPlan } from './planner';
-import { crewTaps, type CrewLook, type CrewTap } from '@/core/double/shift-work';
+import { isBehind, planningDay, repairedUntil, repairs, toPlan } from './planner';
+import { crewTaps, type CrewLook, type CrewTap, onShift } from '@/core/double/shift-work';
 import { CrewTablet, type Floor } from './tablet';
 
 /** Somebody of the crew, with the PIN that their taps need. */
@@ -23,6 +23,9 @@ export interface CrewAct {
   refused: string | null;
 }
 
+/** How long a repair of the plan is searched for. */
+const REPAIR_SECONDS = 1;
+
 /** What the house has refused is tried again after so many minutes. */
 const LEFT_ALONE = 10;
 
@@ -35,6 +38,7 @@ export class Crew {
   /** What the house's clock said at the last look. */
   private seenAt: Instant = 0;
   private plannedDay: string | null = null;
+  private repairAgain: Instant = 0;
   /** Shifts that have left their words for the next. */
   private readonly handedOver = new Set<string>();
 
@@ -80,6 +84,7 @@ export class Crew {
     for (const heard of alarmTaps(look)) acts.push(...(await this.see(heard, now)));
     for (const tap of crewTaps(look)) acts.push(...(await this.tap(tap, now)));
     for (const tap of handoverTaps(look, floor.words)) acts.push(...(await this.handOver(tap, now)));
+    acts.push(...(await this.repair(look)));
     return [...acts, ...(await this.plan(floor))];
   }
 
@@ -125,6 +130,21 @@ export class Crew {
     return this.act({ at: now, personId, what: `write-handover ${shift}` }, now, () =>
       this.tablet.send(personId, 'write-handover', { id: uuidv7(), words: tap.words }),
     );
+  }
+
+  /** Brings the plan up to what has happened, where the floor has left it. */
+  private async repair(look: CrewLook): Promise<CrewAct[]> {
+    const { now, doughs, board, seated } = look;
+    const free = board.people.filter(({ id }) => !seated.has(id));
+    const by = repairs(onShift(look), free);
+    if (!by || now < this.repairAgain || !isBehind(doughs, now)) return [];
+    this.repairAgain = repairedUntil(now);
+    return this.act({ at: now, personId: by.id, what: 'accept-proposal' }, now, async () => {
+      const worked = await this.tablet.command(by.id, 'propose-mend', { seconds: REPAIR_SECONDS });
+      if (!worked.ok) return worked.message;
+      const { proposal, passed } = worked.result as { proposal: { id: number }; passed: boolean };
+      return passed ? null : this.tablet.send(by.id, 'accept-proposal', { id: proposal.id });
+    });
   }
 
   private async plan({ now, board, atTablets }: Floor): Promise<CrewAct[]> {

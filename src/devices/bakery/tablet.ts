@@ -90,11 +90,21 @@ export class CrewTablet {
     body: Record<string, unknown>,
     key: string = uuidv7(),
   ): Promise<string | null> {
-    const answer = await this.asPerson(personId, ({ cookie, id }) => ({
+    const answer = await this.command(personId, command, body, key);
+    return answer.ok ? null : answer.message;
+  }
+
+  /** Gives a command, and returns what the house answers. */
+  command(
+    personId: number,
+    command: string,
+    body: Record<string, unknown>,
+    key: string = uuidv7(),
+  ): Promise<Answer> {
+    return this.asPerson(personId, ({ cookie, id }) => ({
       ...{ method: 'POST', path: `/api/commands/${command}`, cookie, body },
       headers: { 'idempotency-key': key, 'x-recorded-by': `${personId}/${id}` },
     }));
-    return answer.ok ? null : answer.message;
   }
 
   /** Signs everybody out. */
