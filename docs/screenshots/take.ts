@@ -47,8 +47,9 @@ async function keepSheet(
 ): Promise<void> {
   const sheet = await page.context().newPage();
   const [wide, narrow] = columns.map(({ width }) => width) as [number, number];
-  const [tall] = columns.map(({ height }) => height) as [number];
-  await sheet.setViewportSize({ width: wide + narrow + 3 * GAP, height: 2 * tall + 3 * GAP });
+  const tall = Math.max(...columns.map(({ height }) => height));
+  const rows = Math.ceil(shots.length / 2);
+  await sheet.setViewportSize({ width: wide + narrow + 3 * GAP, height: rows * tall + (rows + 1) * GAP });
   const images = shots.map(
     ({ width, height, picture }) =>
       `<img width="${width}" height="${height}" alt="" src="data:image/png;base64,${picture}">`,

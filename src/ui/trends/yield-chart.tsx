@@ -36,7 +36,7 @@ export default function YieldChart({ batches, zone }: { batches: readonly BatchS
               unit=" %"
               width={72}
               {...AXIS}
-              domain={[0, (most: number) => Math.max(5, Math.ceil(most))]}
+              domain={[0, (most: number) => Math.max(6, Math.ceil(most / 3) * 3)]}
             />
             <Tooltip
               formatter={(value, name) => [`${String(value)} %`, String(name)]}
