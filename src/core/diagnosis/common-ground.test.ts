@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { chanceOf } from '../double/chance';
-import { atLeast, commonGround, isGood, quantile } from './common-ground';
+import { quantile } from '../learning/quantile';
+import { atLeast, commonGround, isGood } from './common-ground';
 import { FEATURE_IDS, type Features } from './features';
 import type { BatchSummary } from './summary';
 

@@ -1,3 +1,4 @@
+import { quantile } from '../learning/quantile';
 import { FEATURE_IDS, type FeatureId } from './features';
 import type { BatchSummary } from './summary';
 
@@ -35,13 +36,6 @@ export function isGood({
   const all = counted ? counted.good + counted.second + counted.waste : 0;
   const lost = counted && all > 0 ? 1 - counted.good / all : 0;
   return mean >= GOOD.mark && seen.length === 0 && lost <= GOOD.lost;
-}
-
-/** A value below which lies this share of some sorted ones, in between where it falls between two. */
-export function quantile(sorted: readonly number[], share: number): number {
-  const place = share * (sorted.length - 1);
-  const [below = 0, above = below] = [sorted[Math.floor(place)], sorted[Math.ceil(place)]];
-  return below + (above - below) * (place - Math.floor(place));
 }
 
 /** How likely it is that of `of` things at least `many` are so, each with this chance (binomial). */

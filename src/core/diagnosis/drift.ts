@@ -1,3 +1,4 @@
+import { medianOf } from '../learning/quantile';
 import type { Instant } from '../time/local';
 
 /** A value at a moment. */
@@ -23,16 +24,10 @@ const SURE = 4;
 
 const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? (sorted[half] ?? 0) : ((sorted[half - 1] ?? 0) + (sorted[half] ?? 0)) / 2;
-};
-
 /** How far some values lie from their own middle, as a standard deviation; a few wild ones do not make it large. */
 const spreadOf = (values: readonly number[]): number => {
-  const middle = median(values);
-  return 1.4826 * median(values.map((value) => Math.abs(value - middle)));
+  const middle = medianOf(values);
+  return 1.4826 * medianOf(values.map((value) => Math.abs(value - middle)));
 };
 
 /**
@@ -55,8 +50,8 @@ export function driftOf(points: readonly Point[], least: number): Drift | null {
     const [was, is] = [mean(before), mean(after)];
     const within = Math.max(
       spreadOf([
-        ...before.map((value) => value - median(before)),
-        ...after.map((value) => value - median(after)),
+        ...before.map((value) => value - medianOf(before)),
+        ...after.map((value) => value - medianOf(after)),
       ]),
       least / 10,
     );

@@ -1,5 +1,5 @@
 import { formatLocal, type Instant } from '../time/local';
-import { quantile } from './common-ground';
+import { quantile } from '../learning/quantile';
 import { type Drift, driftOf, type Point } from './drift';
 import type { FeatureId } from './features';
 import type { BatchSummary } from './summary';

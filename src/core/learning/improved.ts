@@ -1,3 +1,4 @@
+import { medianOf } from './quantile';
 import { learnFromVerdicts, type WaitVerdict } from './verdicts';
 
 /** What a learnt time has changed, and what it was good for. */
@@ -17,8 +18,6 @@ const BEHIND = 3;
 /** Fewer waits than this are no trial. */
 const LEAST = 3;
 
-const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
-
 /**
  * Holds what a house has learnt against what its product says, on its own past: each wait that looked right is forecast from
  * those before it alone.
@@ -36,8 +35,8 @@ export function improvement(written: number, judged: readonly WaitVerdict[]): Im
   return {
     written,
     learnt: learnFromVerdicts(written, judged).mean,
-    offWritten: median(tried.map(({ off }) => off)),
-    offLearnt: median(tried.map(({ learnt }) => learnt)),
+    offWritten: medianOf(tried.map(({ off }) => off)),
+    offLearnt: medianOf(tried.map(({ learnt }) => learnt)),
     tried: tried.length,
   };
 }

@@ -1,6 +1,7 @@
 import type { NightRecord } from '@/core/practice/night-record';
 import type { Scene } from '@/core/practice/scene';
 import type { Situation } from '@/core/practice/situation';
+import type { PractisedNight } from '@/core/wire/practised-night';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 /** A situation that the house has made itself. */
@@ -11,20 +12,8 @@ export interface OwnSituation {
   situation: Situation;
 }
 
-/** A practice night in a list. */
-export interface NightLine {
-  id: number;
-  person: string;
-  situation: string;
-  name: string | null;
-  openedAt: number;
-  endedAt: number | null;
-  good: number | null;
-  possible: number | null;
-}
-
 /** A practice night with all that is known of it. */
-export interface KeptNight extends Omit<NightLine, 'person'> {
+export interface KeptNight extends Omit<PractisedNight, 'person'> {
   personId: number;
   person: string;
   scene: Scene;
@@ -67,9 +56,9 @@ export async function markSituationRemoved(db: Db, id: number, now: number): Pro
 }
 
 /** The last nights of somebody, or of everybody, the newest first. */
-export async function nightLines(db: Db, personId: number | null): Promise<NightLine[]> {
+export async function nightLines(db: Db, personId: number | null): Promise<PractisedNight[]> {
   const rows = await rowsOf<
-    Omit<NightLine, 'openedAt' | 'endedAt'> & { openedAt: Date; endedAt: Date | null }
+    Omit<PractisedNight, 'openedAt' | 'endedAt'> & { openedAt: Date; endedAt: Date | null }
   >(
     db,
     `SELECT n.id, p.name AS person, n.situation, n.name, n.opened_at AS openedAt, n.ended_at AS endedAt, n.good, n.possible

@@ -4,24 +4,13 @@ import { useRouter } from 'next/navigation';
 import { SITUATION_WORDS } from '@/core/practice/situation-words';
 import { LEVELS, SITUATION_IDS, type SituationId, SITUATIONS } from '@/core/practice/situation';
 import { dateTime } from '@/core/time/local';
+import type { PractisedNight } from '@/core/wire/practised-night';
 import { FloorTabs } from '../floor/floor-tabs';
 import { Button } from '../kit/button';
 import { TableHead } from '../kit/table-head';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { type NightChoice, OpenNight } from './open-night';
-
-/** A night that somebody has practised, or is at. */
-export interface PractisedNight {
-  id: number;
-  person: string;
-  situation: string;
-  name: string | null;
-  openedAt: number;
-  endedAt: number | null;
-  good: number | null;
-  possible: number | null;
-}
 
 interface Props {
   own: readonly { id: number; name: string; brief: string; hours: number; doughs: number }[];
