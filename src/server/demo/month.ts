@@ -7,7 +7,7 @@ import { type Db, write } from '../db/rows';
 import { keepSummaries, type KeptSummary } from '../store/batch-summaries';
 import type { EvidenceKind } from '../store/evidence';
 import { insertPast } from './seed-doughs';
-import { demoHouse, orderDough, wantedOf } from './plan-amid';
+import { demoHouse, type DemoHouse, wantedOf } from './plan-amid';
 import { type Promised, ZONE } from './bakery';
 
 /** One thing that was recorded: step by its place in the dough's list, minute, kind, who, °C, and what else it carries. */
@@ -72,57 +72,101 @@ export const withIds = (key: string, outputs: readonly { id: number }[]): string
     key,
   );
 
-/** Enters the month before the demo opens: its doughs with their plan and record, and what probes read. */
+/** A dough of the month with the ids that it gets: an empty bakery numbers from 1. */
+interface EnteredDough {
+  id: number;
+  name: string;
+  outputs: { id: number; versionId: number; pieces: number; dueAt: Instant }[];
+  steps: [key: string, start: Instant, end: Instant][];
+  events: FloorEvent[];
+}
+
+/** Gives the month's doughs their ids and times. */
+function enteredDoughs({ doughs }: Month, house: DemoHouse): EnteredDough[] {
+  const at = (minute: number) => house.first + minute * MINUTE;
+  let outputId = 0;
+  return doughs.map((dough, nth) => {
+    const id = nth + 1;
+    const outputs = wantedOf(house, dough.outputs).map(({ product, pieces, dueAt }) => ({
+      ...{ id: ++outputId, versionId: product.versionId, pieces, dueAt },
+    }));
+    const keys = dough.steps.map(([key]) => withIds(key, outputs));
+    return {
+      ...{ id, name: dough.name, outputs },
+      steps: dough.steps.map(([, start, end], i) => [keys[i] ?? '', at(start), at(end)]),
+      events: dough.events.map(([step, minute, kind, personId, celsius, data]) => {
+        const blank = { text: null, undoes: null, id: randomUUID(), doughId: id };
+        return eventOf({
+          ...blank,
+          stepKey: keys[step] ?? null,
+          kind,
+          at: at(minute),
+          personId,
+          celsius,
+          data,
+        });
+      }),
+    };
+  });
+}
+
+/**
+ * Enters the month before the demo opens into a bakery that has no dough yet: doughs with their plan and record, what the
+ * house learned of them, and what probes read. All of a kind goes in at once, so that the demo starts as fast as without.
+ */
 export async function seedMonth(db: Db, now: Instant, month: Month): Promise<void> {
   const first = localMidnight(addLocalDays(now, -month.days, ZONE), ZONE);
   const house = await demoHouse(db, now, [first, now]);
-  const at = (minute: number) => first + minute * MINUTE;
+  const doughs = enteredDoughs(month, house);
   const plan = await write(db, 'INSERT INTO plan_version (made_at, made_by, reason) VALUES (?, ?, ?)', [
     ...[new Date(first), house.madeBy, 'The weeks before'],
   ]);
-  const entered: { id: number; outputs: { id: number }[]; events: FloorEvent[] }[] = [];
-  for (const dough of month.doughs) {
-    const { id, outputs } = await orderDough(db, house, dough.name, wantedOf(house, dough.outputs));
-    const keys = dough.steps.map(([key]) => withIds(key, outputs));
-    await write(
-      db,
-      'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at) VALUES ?',
-      [
-        dough.steps.map(([, start, end], i) => [
-          plan.id,
-          id,
-          keys[i] ?? '',
-          new Date(at(start)),
-          new Date(at(end)),
-        ]),
-      ],
-    );
-    const events = dough.events.map(([step, minute, kind, personId, celsius, data]) => {
-      const blank = { text: null, undoes: null, id: randomUUID(), doughId: id, stepKey: keys[step] ?? null };
-      return eventOf({ ...blank, kind, at: at(minute), personId, celsius, data });
-    });
-    await insertPast(db, events);
-    entered.push({ id, outputs, events });
-    const ends = events.filter(({ kind }) => kind === 'finish').map((event) => event.at);
-    await write(db, 'UPDATE dough SET finished_at = ? WHERE id = ?', [new Date(Math.max(...ends)), id]);
-  }
+  await write(db, 'INSERT INTO dough (id, client_id, name, created_at, created_by, finished_at) VALUES ?', [
+    doughs.map(({ id, name, events }) => {
+      const ends = events.filter(({ kind }) => kind === 'finish').map(({ at }) => at);
+      return [id, randomUUID(), name, new Date(first), house.madeBy, new Date(Math.max(...ends))];
+    }),
+  ]);
+  await write(db, 'INSERT INTO dough_output (id, dough_id, product_version_id, pieces, due_at) VALUES ?', [
+    doughs.flatMap(({ id, outputs }) =>
+      outputs.map((output) => [output.id, id, output.versionId, output.pieces, new Date(output.dueAt)]),
+    ),
+  ]);
+  await write(db, 'INSERT INTO planned_step (since_version, dough_id, step_key, start_at, end_at) VALUES ?', [
+    doughs.flatMap(({ id, steps }) =>
+      steps.map(([key, start, end]) => [plan.id, id, key, new Date(start), new Date(end)]),
+    ),
+  ]);
+  await insertPast(
+    db,
+    doughs.flatMap(({ events }) => events),
+  );
+  await insertLearnt(db, month, doughs);
+  await insertReadings(db, month.readings, first);
+}
+
+/** Enters what was learned of the month, and its batches in numbers. */
+async function insertLearnt(db: Db, month: Month, doughs: readonly EnteredDough[]): Promise<void> {
   await write(
     db,
     'INSERT INTO evidence (event_id, kind, subject, value, verdict, minutes, celsius, dough_id, at) VALUES ?',
     [
       month.evidence.map(([nth, event, kind, subject, value, verdict, minutes, celsius]) => {
-        const own = entered[nth]?.events[event];
+        const own = doughs[nth]?.events[event];
         if (!own) throw new Error(`The month has no event ${event} of dough ${nth}.`);
         return [own.id, kind, subject, value, verdict, minutes, celsius, own.doughId, new Date(own.at)];
       }),
     ],
   );
-  for (const { productId, ...one } of month.summaries) {
-    const { id = 0, outputs = [], events = [] } = entered[one.doughId] ?? {};
-    const kept = { ...one, doughId: id, outputId: outputs[one.outputId]?.id ?? 0 };
-    await keepSummaries(db, [{ ...kept, productId }], events.length);
-  }
-  await insertReadings(db, month.readings, first);
+  await keepSummaries(
+    db,
+    month.summaries.flatMap((one) => {
+      const own = doughs[one.doughId];
+      const outputId = own?.outputs[one.outputId]?.id;
+      if (!own || outputId === undefined) return [];
+      return [{ ...one, doughId: own.id, outputId, events: own.events.length }];
+    }),
+  );
 }
 
 /** Enters what probes read, by the hour from the first day on. */

@@ -69,19 +69,21 @@ async function summarise(db: Pool, doughId: number, events: number, now: number)
   const own = summariesOf(dough, await batchTemperatures(db, dough, now));
   await keepSummaries(
     db,
-    own.map((one) => ({ ...one, productId: productOf.get(one.outputId) ?? 0 })),
-    events,
+    own.map((one) => ({ ...one, productId: productOf.get(one.outputId) ?? 0, events })),
   );
 }
 
-/** Keeps the numbers of a dough, with how many events they were worked out from. */
-export async function keepSummaries(db: Db, own: readonly KeptSummary[], events: number): Promise<void> {
+/** Keeps the numbers of batches, each with how many events of its dough it was worked out from. */
+export async function keepSummaries(
+  db: Db,
+  own: readonly (KeptSummary & { events: number })[],
+): Promise<void> {
   if (own.length === 0) return;
   await write(
     db,
     'REPLACE INTO batch_summary (output_id, dough_id, product_id, done_at, events, body) VALUES ?',
     [
-      own.map(({ productId, ...one }) => [
+      own.map(({ productId, events, ...one }) => [
         ...[one.outputId, one.doughId, productId, new Date(one.doneAt), events],
         JSON.stringify(one),
       ]),
