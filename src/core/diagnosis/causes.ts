@@ -2,7 +2,7 @@ import { coded, type Coded } from '../codes/coded';
 import type { CheckAnswer, CheckName } from '../record/events';
 import type { FaultId } from '../record/marks';
 import { oddsOf, together, type Expected, type Odds } from './odds';
-import type { BatchTrace, RolledTrace } from './trace';
+import type { BatchTrace, ColdTrace, RolledTrace } from './trace';
 
 /** What can be behind a fault, each something that is done otherwise next time. */
 export const CAUSE_IDS = [
@@ -57,7 +57,7 @@ const EXPECTED = {
   piecesBig: { usual: 1.02, fault: 1.2, scatter: 0.05 },
   spread: { usual: 0.04, fault: 0.2, scatter: 0.045 },
   retardWarm: { usual: 0.5, fault: 6, scatter: 1.4 },
-  retardLong: { usual: 0.85, fault: 1.5, scatter: 0.2 },
+  retardLong: { usual: 0.1, fault: 1.5, scatter: 0.5 },
 } satisfies Record<string, Expected>;
 
 const least = (values: readonly number[]): number | null =>
@@ -90,6 +90,12 @@ const percent = (share: number) => Math.round(share * 100);
 
 const weightSpread = ({ weights }: BatchTrace): number | null =>
   weights ? (weights.most - weights.least) / Math.max(1, weights.most) : null;
+
+/** How far a time in the cold went beyond its best: 0 at its best, 1 at the longest that was meant. */
+const overBest = ({ minutes, best, longest }: ColdTrace): number =>
+  (minutes - best) / Math.max(LEAST_GIVE, longest - best);
+/** A wait with less room than this, minutes, is not judged by the minute. */
+const LEAST_GIVE = 60;
 
 /** A cause that only a look by hand tells. */
 const byLook = (shows: CauseBody['shows'], telling: Telling): CauseBody => ({
@@ -258,7 +264,7 @@ export const CAUSES: Readonly<Record<CauseId, CauseBody>> = {
   },
   'retard-long': {
     shows: { sour: 0.9 },
-    odds: ({ retard }) => oddsOf(retard && retard.minutes / retard.longest, EXPECTED.retardLong),
+    odds: ({ retard }) => oddsOf(retard && overBest(retard), EXPECTED.retardLong),
     trace: ({ retard }) =>
       retard &&
       coded('causes.retardFor', {

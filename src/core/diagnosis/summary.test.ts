@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { crescentDough } from '../../../test-support/crescent';
+import { DAY, monthOf } from '../../../test-support/months';
 import { MISHAPS } from '../double/mishaps';
 import { playedBatch } from '../double/played-batch';
 import { explain } from './explain';
@@ -64,16 +65,22 @@ describe('time in the cold', () => {
       expect(explain(['sour'], batchTrace(record, 5, heard))[0]?.cause, cause).toBe(cause);
     }
   });
+
+  it('beyond the longest that was meant speaks for a long retard, however wide its window is', () => {
+    const { record, heard } = playedBatch(crescentDough(), {}, 3);
+    const { retard, ...trace } = batchTrace(record, 5, heard);
+    if (!retard) throw new Error('It was retarded.');
+    const after = (minutes: number) =>
+      explain(['sour'], { ...trace, retard: { ...retard, minutes, best: 720, longest: 1140 } }).find(
+        ({ cause }) => cause === 'retard-long',
+      )?.evidence ?? [];
+    expect(after(1160).map(({ code }) => code)).toEqual(['causes.retardFor']);
+    expect(after(740)).toEqual([]);
+  });
 });
 
 describe('months of batches', () => {
-  const DAY = 24 * 3_600_000;
-  const month = Array.from({ length: 24 }, (_, nth) =>
-    played(nth < 12 ? {} : { baked: 1.15 }, 300 + nth).map((one) => ({
-      ...{ ...one, doneAt: nth * DAY, mixedAt: nth * DAY + (nth % 2) * 15 * 3_600_000, mixedBy: nth % 2 },
-      counted: { good: 36, second: 3, waste: 1 },
-    })),
-  ).flat();
+  const month = monthOf(24, (day) => (day < 12 ? {} : { baked: 1.15 }));
 
   it('an oven that bakes slower is found, with the day from which it did', () => {
     const drift = houseDrifts(month).find(({ feature }) => feature === 'bakeShare');

@@ -37,8 +37,9 @@ export interface RiseTrace {
 
 /** What the record says of the time in the cold: of several such waits, the worst of each. */
 export interface ColdTrace {
-  /** How long it was, and the longest that was meant, minutes. */
+  /** How long it was, the best of it, and the longest that was meant, minutes. */
   minutes: number;
+  best: number;
   longest: number;
   /** The dough in the second half of it, and what it was meant to have around it, °C. */
   later: number;
@@ -158,13 +159,16 @@ function riseIn(
 function coldIn(course: readonly CourseStep[]): ColdTrace | null {
   const stays = course
     .filter(({ step }) => step.step.kind === 'retard')
-    .map((stay) => ({ ...lastOf([stay]), longest: stay.step.max }));
+    .map((stay) => {
+      const { max: longest, target: planned, step } = stay.step;
+      return { ...lastOf([stay]), longest, best: Math.min(step.wait?.best ?? planned, longest) };
+    });
   const [first, ...others] = stays;
   if (!first) return null;
   const longest = others.reduce((a, b) => (b.minutes / b.longest > a.minutes / a.longest ? b : a), first);
   const warmest = others.reduce((a, b) => (b.later - b.meant > a.later - a.meant ? b : a), first);
   return {
-    ...{ minutes: longest.minutes, longest: longest.longest },
+    ...{ minutes: longest.minutes, best: longest.best, longest: longest.longest },
     ...{ later: warmest.later, meant: warmest.meant },
   };
 }
