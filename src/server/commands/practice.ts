@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
 import { openRecord } from '@/core/practice/night';
-import { type NightRecord } from '@/core/practice/night-record';
+import type { NightRecord } from '@/core/practice/night-record';
+import type { Scene } from '@/core/practice/scene';
 import { reviewNight } from '@/core/practice/review';
 import { SITUATION_IDS, type SituationId, SITUATIONS } from '@/core/practice/situation';
 import { asText } from '@/words/as-text';
@@ -65,6 +66,12 @@ export const openPractice = command<OpenInput, { id: number }>({
   },
 });
 
+/** What came of a night, in pieces. */
+function resultOf(scene: Scene, record: NightRecord): { good: number; possible: number } {
+  const { good, possible } = reviewNight(scene, record);
+  return { good, possible: possible.good };
+}
+
 interface KeepInput {
   id: number;
   record: NightRecord;
@@ -85,8 +92,7 @@ export const keepPractice = command<KeepInput, null>({
     const night = await nightById(db, nightId);
     if (!night || night.personId !== person.id) throw new Refusal(coded('refusals.thatNightIsNotYours'));
     if (night.endedAt !== null) throw new Refusal(coded('refusals.thatNightIsOver'));
-    const { good, possible } = reviewNight(night.scene, record);
-    await updateNight(db, nightId, record, ended ? { at: now, good, possible: possible.good } : null);
+    await updateNight(db, nightId, record, ended ? { at: now, ...resultOf(night.scene, record) } : null);
     return null;
   },
 });

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Coded } from '@/core/codes/coded';
 import { createForecaster } from '@/core/forecast/forecaster';
@@ -37,7 +37,7 @@ export function useNight(id: number, scene: Scene, kept: NightRecord, personId: 
     const due = alarms(doughs, minute, { ...board.calls, zone, machines: board.machines });
     return groupAlarms(due.filter(({ takenBy }) => takenBy === null));
   }, [board, doughs, minute]);
-  useKept(id, record, clock.now, setTrouble);
+  const line = useKept(id, record, clock.now, setTrouble);
 
   /** Records something, unless the night itself stands against it. */
   const tell = (recording: Recording): void => {
@@ -69,6 +69,8 @@ export function useNight(id: number, scene: Scene, kept: NightRecord, personId: 
   /** Ends the night for good; returns whether it is kept. */
   const end = async (): Promise<boolean> => {
     clock.setPaused(true);
+    // What was done just before is on its way: the end comes after it.
+    await line.current;
     const answer = await send('keep-practice', { id, record: current, ended: true });
     if (!answer.ok) setTrouble(answer.message);
     else keepHere(nightKey(id), '');
@@ -115,8 +117,16 @@ function readNight(id: number): NightRecord | null {
   return text === null || text === '' ? null : (JSON.parse(text) as NightRecord);
 }
 
-/** Keeps a night after every act: here at once, and in the house, so that it goes on where it was on any tablet. */
-function useKept(id: number, record: NightRecord, now: number, onTrouble: (message: string) => void): void {
+/**
+ * Keeps a night after every act: here at once, and in the house, so that it goes on where it was on any tablet.
+ * Returns the line of what is on its way to the house.
+ */
+function useKept(
+  id: number,
+  record: NightRecord,
+  now: number,
+  onTrouble: (message: string) => void,
+): RefObject<Promise<void>> {
   const at = useRef(now);
   useEffect(() => {
     at.current = now;
@@ -134,4 +144,5 @@ function useKept(id: number, record: NightRecord, now: number, onTrouble: (messa
       if (!answer.ok) onTrouble(answer.message);
     });
   }, [id, record, onTrouble]);
+  return line;
 }
