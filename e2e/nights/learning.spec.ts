@@ -86,13 +86,17 @@ test('a planner makes a night; what is typed outlives a refusal and a reload; a 
   await mara.getByLabel('Name', { exact: true }).fill('Sunday heat');
   await mara.getByLabel('Hours', { exact: true }).fill('many');
   await mara.getByRole('button', { name: 'Keep night' }).click();
-  await expect(mara.locator('p[role=alert]').first()).toContainText('Enter a number here.');
+  await expect(mara.getByText('Enter a number here.')).toHaveCount(1);
   await mara.reload();
   await expect(mara.getByLabel('Name', { exact: true })).toHaveValue('Sunday heat');
   await mara.getByLabel('Hours', { exact: true }).fill('40');
   await mara.getByRole('button', { name: 'Keep night' }).click();
-  await expect(mara.locator('p[role=alert]').first()).toContainText('Enter a value from 1 to 14.');
+  await expect(mara.getByText('Enter a value from 1 to 14.')).toHaveCount(1);
   await mara.getByLabel('Hours', { exact: true }).fill('5');
+  await mara.getByLabel('Opens at', { exact: true }).fill('half past');
+  await mara.getByRole('button', { name: 'Keep night' }).click();
+  await expect(mara.getByText('Enter a time such as 03:00.')).toHaveCount(1);
+  await mara.getByLabel('Opens at', { exact: true }).fill('03:00');
   await mara.getByLabel('Place at fault').selectOption({ label: 'Proofer' });
   await mara.getByLabel('Warmer by, °C').fill('6,5');
   await expectAccessible(mara);
@@ -132,6 +136,8 @@ test('a fault is traced to its cause and taken into the product; batches are com
   await expect(mara.getByRole('region', { name: 'On one thread' }).getByRole('img')).toHaveCount(4);
   await expect(mara.getByRole('row', { name: /^Dough temperature/ })).toBeVisible();
   await expectAccessible(mara);
+  await mara.setViewportSize({ width: 360, height: 740 });
+  await expectNoSidewaysScroll(mara);
   await mara.goto('/batches/compare?dough=x');
   await expect(mara.getByText('Tick two to six batches in the list')).toBeVisible();
 
@@ -142,6 +148,8 @@ test('a fault is traced to its cause and taken into the product; batches are com
   );
   await expect(mara.getByRole('region', { name: 'By who mixed them' })).toHaveCount(0);
   await expect(mara.getByRole('region', { name: 'Dough temperatures against target' })).toBeVisible();
+  await expectNoSidewaysScroll(mara);
+  await mara.setViewportSize({ width: 1280, height: 800 });
   await expectAccessible(mara);
   await mara.getByRole('combobox', { name: 'Product' }).selectOption({ label: 'Brioche knot' });
   await mara.getByRole('button', { name: 'Show' }).click();

@@ -26,7 +26,7 @@ export function PracticeList({ own, nights, plans, zone }: Props) {
   return (
     <main className="flex-1">
       <FloorTabs />
-      <div className="grid gap-6 p-5">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
             <h1 className="text-4xl font-bold">{say('practice.title')}</h1>
@@ -134,30 +134,32 @@ function Nights({ nights, plans, zone }: Pick<Props, 'nights' | 'plans' | 'zone'
       {nights.length === 0 ? (
         <p className="text-lg">{say('practice.noNights')}</p>
       ) : (
-        <table className="w-full border-collapse text-left text-lg">
-          <TableHead headings={headings} />
-          <tbody>
-            {nights.map((night) => (
-              <tr key={night.id} className="border-b border-hairline">
-                <th scope="row" className="pr-4 font-semibold">
-                  <a
-                    href={`/practice/${night.id}`}
-                    className="grid min-h-14 items-center underline underline-offset-4"
-                  >
-                    {nightName((id) => say.coded(SITUATION_WORDS[id].name), night)}
-                  </a>
-                </th>
-                <td className="pr-4">{night.person}</td>
-                <td className="pr-4 whitespace-nowrap">{dateTime(night.openedAt, zone)}</td>
-                <td className="pr-4">
-                  {night.endedAt === null
-                    ? say('practice.underWay')
-                    : say('practice.resultOf', { good: night.good ?? 0, possible: night.possible ?? 0 })}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
+          <table className="w-full border-collapse text-left text-lg">
+            <TableHead headings={headings} />
+            <tbody>
+              {nights.map((night) => (
+                <tr key={night.id} className="border-b border-hairline">
+                  <th scope="row" className="pr-4 font-semibold">
+                    <a
+                      href={`/practice/${night.id}`}
+                      className="grid min-h-14 items-center underline underline-offset-4"
+                    >
+                      {nightName((id) => say.coded(SITUATION_WORDS[id].name), night)}
+                    </a>
+                  </th>
+                  <td className="pr-4">{night.person}</td>
+                  <td className="pr-4 whitespace-nowrap">{dateTime(night.openedAt, zone)}</td>
+                  <td className="pr-4">
+                    {night.endedAt === null
+                      ? say('practice.underWay')
+                      : say('practice.resultOf', { good: night.good ?? 0, possible: night.possible ?? 0 })}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </section>
   );

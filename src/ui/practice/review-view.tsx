@@ -44,7 +44,7 @@ export function ReviewView({ name, by, openedAt, scene, record, again }: Props) 
   return (
     <main className="flex-1">
       <FloorTabs />
-      <div className="grid gap-6 p-5">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <h1 className="text-4xl font-bold">
             {say('practice.nightOf', { name, by, day: dateTime(openedAt, zone) })}

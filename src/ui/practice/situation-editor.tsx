@@ -23,6 +23,10 @@ type Products = readonly { id: number; name: string }[];
 const KINDS = ['proof', 'bulk', 'rest', 'retard'] as const;
 const PLACES = ['proofer', 'retarder', 'oven', 'room'] as const;
 
+/** Fields that say themselves what is wrong with them. */
+const BESIDE =
+  /(^|\.)(name|brief|opens|hours|thermometer|by|from)$|doughs\.\d+\.(pieces|minutes|vigour|longer|warmer)$/;
+
 /** A practice night of the bakery's own: what is under way when it opens, and what goes wrong. What is typed outlives a reload. */
 export function SituationEditor({ products }: { products: Products }) {
   const say = useWords();
@@ -37,10 +41,15 @@ export function SituationEditor({ products }: { products: Products }) {
   const save = async () => {
     const situation = situationOf(typed);
     const odd = firstOdd(situation);
-    if (odd) return setTrouble({ message: say('practice.enterANumber'), field: odd });
+    if (odd)
+      return setTrouble({
+        message: say(odd === 'opens' ? 'practice.enterATime' : 'practice.enterANumber'),
+        field: odd,
+      });
     const { name, brief } = typed;
     const answer = await send('save-situation', { clientId: uuidv7(), name, brief, situation });
-    if (!answer.ok) return setTrouble({ message: answer.message, field: answer.field });
+    if (!answer.ok)
+      return setTrouble({ message: answer.message, field: answer.field?.replace('.at.', '.') ?? null });
     keep('');
     router.push('/practice');
   };
@@ -105,7 +114,7 @@ export function SituationEditor({ products }: { products: Products }) {
           }
         />
       ))}
-      {trouble && (
+      {trouble && !BESIDE.test(trouble.field ?? '') && (
         <p role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
           {trouble.message}
         </p>
@@ -195,7 +204,7 @@ function DoughFields({
     ['warmer', say('practice.warmer'), 'warmer'],
   ] as const;
   return (
-    <fieldset className="grid items-start gap-3 border-t border-hairline pt-3 sm:grid-cols-4 lg:grid-cols-8">
+    <fieldset className="grid items-end gap-3 border-t border-hairline pt-3 sm:grid-cols-4 lg:grid-cols-8">
       <div className="sm:col-span-2">
         <Choice
           label={say('practice.product')}

@@ -21,7 +21,7 @@ export function GroupTables({ batches, zone, people }: Props) {
   const persons = groupTrends(batches, ({ mixedBy }) => mixedBy);
   const products = groupTrends(batches, ({ product }) => product);
   return (
-    <div className="grid gap-6">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6">
       <GroupTable title={say('trends.byProduct')} heading={say('trends.product')} groups={products} />
       <GroupTable
         title={say('trends.byShift')}

@@ -40,7 +40,7 @@ export function TrendsView({ trends, asked, products, zone }: Props) {
   return (
     <main className="flex-1">
       <FloorTabs />
-      <div className="grid gap-6 p-5">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
             <h1 className="text-4xl font-bold">{say('trends.trends')}</h1>
@@ -56,7 +56,7 @@ export function TrendsView({ trends, asked, products, zone }: Props) {
           <p className="text-xl">{say('trends.noBatches')}</p>
         ) : (
           <>
-            <div className="grid gap-6 lg:grid-cols-2">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[repeat(2,minmax(0,1fr))]">
               {CHARTED.map(({ feature, title }) => (
                 <FeatureChart
                   key={feature}
@@ -76,14 +76,14 @@ export function TrendsView({ trends, asked, products, zone }: Props) {
   );
 }
 
-const field = 'min-h-14 rounded border border-edge bg-ground px-3 text-lg';
+const field = 'min-h-14 max-w-full rounded border border-edge bg-ground px-3 text-lg';
 
 /** Which batches are looked at. A plain form: the address is the choice. */
 function Choice({ asked, products }: Pick<Props, 'asked' | 'products'>) {
   const say = useWords();
   return (
     <form className="flex flex-wrap items-end gap-3">
-      <label className="grid gap-1">
+      <label className="grid min-w-0 gap-1">
         {say('trends.period')}
         <select name="weeks" defaultValue={asked.weeks} className={field}>
           <option value={4}>{say('trends.lastWeeks', { weeks: 4 })}</option>
@@ -91,7 +91,7 @@ function Choice({ asked, products }: Pick<Props, 'asked' | 'products'>) {
           <option value={52}>{say('trends.lastYear')}</option>
         </select>
       </label>
-      <label className="grid gap-1">
+      <label className="grid min-w-0 gap-1">
         {say('trends.product')}
         <select name="product" defaultValue={asked.product ?? ''} className={field}>
           <option value="">{say('trends.allProducts')}</option>

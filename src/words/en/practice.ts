@@ -120,6 +120,7 @@ export const practice = {
   make: 'New practice night',
   levelOf: 'Level',
   enterANumber: 'Enter a number here.',
+  enterATime: 'Enter a time such as 03:00.',
   name: 'Name',
   brief: 'What the trainee is told',
   opensAt: 'Opens at',
