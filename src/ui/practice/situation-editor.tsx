@@ -58,6 +58,48 @@ export function SituationEditor({ products }: { products: Products }) {
   return (
     <main className="grid max-w-[70rem] flex-1 content-start gap-5 p-5">
       <h1 className="text-4xl font-bold">{say('practice.make')}</h1>
+      <NightFields {...{ typed, change, wrong }} />
+      <PlaceFields {...{ typed, change, wrong }} />
+      <h2 className="text-2xl font-bold">{say('practice.doughs')}</h2>
+      {typed.doughs.map((dough, i) => (
+        <DoughFields
+          key={i}
+          {...{ dough, products }}
+          wrong={(field) => (trouble?.field?.endsWith(`doughs.${i}.${field}`) ? trouble.message : null)}
+          onChange={(part) => changeDough(i, part)}
+          onRemove={
+            typed.doughs.length > 1 ? () => change({ doughs: typed.doughs.filter((_, j) => j !== i) }) : null
+          }
+        />
+      ))}
+      {trouble && !BESIDE.test(trouble.field ?? '') && (
+        <p role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
+          {trouble.message}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <Button floor onClick={() => change({ doughs: [...typed.doughs, blankTyped(first)] })}>
+          {say('practice.addDough')}
+        </Button>
+        <Button floor look="act" onClick={() => void save()}>
+          {say('practice.keep')}
+        </Button>
+      </div>
+    </main>
+  );
+}
+
+interface NightPart {
+  typed: TypedNight;
+  change: (part: Partial<TypedNight>) => void;
+  wrong: (field: string) => string | null;
+}
+
+/** What a night is called and told, and when it opens. */
+function NightFields({ typed, change, wrong }: NightPart) {
+  const say = useWords();
+  return (
+    <>
       <div className="grid gap-3 md:grid-cols-[1fr_2fr]">
         <Field
           label={say('practice.name')}
@@ -101,45 +143,11 @@ export function SituationEditor({ products }: { products: Products }) {
           onType={(thermometer) => change({ thermometer })}
         />
       </div>
-      <PlaceFields {...{ typed, change, wrong }} />
-      <h2 className="text-2xl font-bold">{say('practice.doughs')}</h2>
-      {typed.doughs.map((dough, i) => (
-        <DoughFields
-          key={i}
-          {...{ dough, products }}
-          wrong={(field) => (trouble?.field?.endsWith(`doughs.${i}.${field}`) ? trouble.message : null)}
-          onChange={(part) => changeDough(i, part)}
-          onRemove={
-            typed.doughs.length > 1 ? () => change({ doughs: typed.doughs.filter((_, j) => j !== i) }) : null
-          }
-        />
-      ))}
-      {trouble && !BESIDE.test(trouble.field ?? '') && (
-        <p role="alert" className="border-l-4 border-warn pl-3 text-lg text-warn">
-          {trouble.message}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-3">
-        <Button floor onClick={() => change({ doughs: [...typed.doughs, blankTyped(first)] })}>
-          {say('practice.addDough')}
-        </Button>
-        <Button floor look="act" onClick={() => void save()}>
-          {say('practice.keep')}
-        </Button>
-      </div>
-    </main>
+    </>
   );
 }
 
-function PlaceFields({
-  typed,
-  change,
-  wrong,
-}: {
-  typed: TypedNight;
-  change: (part: Partial<TypedNight>) => void;
-  wrong: (field: string) => string | null;
-}) {
+function PlaceFields({ typed, change, wrong }: NightPart) {
   const say = useWords();
   const options = [
     { id: '', name: say('practice.noFault') },
