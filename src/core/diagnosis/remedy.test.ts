@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { crescentDough } from '../../../test-support/crescent';
+import { usualScheme } from '../../../test-support/laminated';
 import { MISHAPS } from '../double/mishaps';
 import { playedBatch } from '../double/played-batch';
 import type { PieceSpec, ProductRoute, RouteStep } from '../process/route';
@@ -94,6 +95,27 @@ describe('what a cause asks to be changed of the product', () => {
       PRODUCT,
     );
     expect(within).toMatchObject({ kind: 'window', part: 'longest', from: 900, to: 810 });
+  });
+
+  it('rests that were kept and were not enough get longer in the scheme, for all that is laminated by it', () => {
+    const scheme = usualScheme('Three letter folds');
+    const laminated = { ...PRODUCT, scheme: { name: '3-3-3', scheme, others: ['Snail'] } };
+    const remedy = remedyFor('flour-strong', traceOf('flour-strong'), laminated);
+    expect(remedy).toMatchObject({ kind: 'scheme', part: 'rests', from: 45, to: 60, others: ['Snail'] });
+    const after = remedy && remedied(laminated, remedy, String).scheme?.scheme.turns;
+    expect(after?.map(({ rest }) => rest)).toEqual([60, 60, 60]);
+    // A shift that cut them short has no need of longer ones.
+    expect(remedyFor('rest-short', traceOf('rest-short'), laminated)).toBeNull();
+    expect(remedyOf('flour-strong')).toBeNull();
+  });
+
+  it('butter that was tempered as written and was stiff tempers longer; one that was hurried does not', () => {
+    const scheme = usualScheme('Three letter folds');
+    const laminated = { ...PRODUCT, scheme: { name: '3-3-3', scheme, others: [] } };
+    const remedy = remedyFor('butter-stiffer', traceOf('flour-strong'), laminated);
+    expect(remedy).toMatchObject({ kind: 'scheme', part: 'temper', from: 15, to: 20 });
+    expect(remedy && remedied(laminated, remedy, String).scheme?.scheme.temper).toBe(20);
+    expect(remedyFor('butter-cold', traceOf('butter-cold'), laminated)).toBeNull();
   });
 
   it('too much filling becomes less', () => {

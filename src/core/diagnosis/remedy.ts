@@ -1,4 +1,5 @@
 import { coded, type Words } from '../codes/coded';
+import { type Scheme, USUAL_TEMPER } from '../lamination/scheme';
 import type { PieceSpec, ProductRoute, Rise, RisePhase, RouteStep } from '../process/route';
 import { CAUSE_WORDS } from './cause-words';
 import type { CauseId } from './causes';
@@ -9,7 +10,12 @@ export interface RemediedProduct {
   route: ProductRoute;
   rises?: Partial<Record<RisePhase, Rise>>;
   piece: PieceSpec;
+  /** The scheme that it is laminated by, where it is, and what else is. */
+  scheme?: { name: string; scheme: Scheme; others: readonly string[] };
 }
+
+/** What is done for longer in a lamination scheme: every rest after a turn up to this, or the tempering of its butter. */
+export type SchemePart = 'rests' | 'temper';
 
 /** A change of a product that a cause asks for next time. */
 export type Remedy =
@@ -21,11 +27,13 @@ export type Remedy =
   | { kind: 'ready'; phase: RisePhase; part: 'early' | 'late'; from: number; to: number }
   /** Grams of a filling, as the product has it: a piece, or a cm². In the order of the product's fillings. */
   | { kind: 'filling'; nth: number; name: string; from: number; to: number }
+  /** Its lamination scheme, minutes; `others`: products that are laminated by it too. */
+  | { kind: 'scheme'; part: SchemePart; from: number; to: number; name: string; others: readonly string[] }
   /** What is to be looked for at a step. */
   | { kind: 'reminder'; stepId: string; label: Words; next: Words };
 
 /** How much one remedy moves things: a step at a time, and the next batch shows whether it was enough. */
-const STEP = { bake: 1.1, retard: 0.9, filling: 0.9, ready: 0.05, cooler: 2 };
+const STEP = { bake: 1.1, retard: 0.9, filling: 0.9, ready: 0.05, cooler: 2, rest: 15, temper: 5 };
 /** Where a proof may be ready at the earliest and latest, whatever went wrong. */
 const READY = { early: 0.97, late: 1.03 };
 /** A proof set warmer than this is set down, °C. */
@@ -94,6 +102,28 @@ function shorterRetard(product: RemediedProduct, { retard }: BatchTrace): Remedy
     : { kind: 'window', stepId: step.id, label: step.label, part: 'longest', from: longest, to };
 }
 
+/** Longer rests where they were kept, and the dough sprang back all the same. */
+function longerRests({ scheme: of }: RemediedProduct, { rolled }: BatchTrace): Remedy | null {
+  const rests = of?.scheme.turns.flatMap(({ rest }) => (rest > 0 ? [rest] : [])) ?? [];
+  const wasCut = rolled.some(
+    ({ rested, meant }) => rested !== null && meant !== null && rested < meant * (1 - AS_MEANT),
+  );
+  if (!of || rests.length === 0 || wasCut) return null;
+  const from = Math.min(...rests);
+  const { name, others } = of;
+  return { kind: 'scheme', part: 'rests', from, to: from + STEP.rest, name, others };
+}
+
+/** Longer out of the cold for butter that was given its time, and was stiff all the same. */
+function longerTemper({ scheme: of }: RemediedProduct, { butter }: BatchTrace): Remedy | null {
+  if (of?.scheme.beginning.way !== 'block' || !butter) return null;
+  const { tempered, meant } = butter;
+  if (tempered === null || meant === null || tempered < meant * (1 - AS_MEANT)) return null;
+  const from = of.scheme.temper ?? USUAL_TEMPER;
+  const { name, others } = of;
+  return { kind: 'scheme', part: 'temper', from, to: from + STEP.temper, name, others };
+}
+
 function coolerProof(product: RemediedProduct): Remedy | null {
   const step = stepOf(product, 'proof');
   const from = step?.holds?.find(({ setting }) => setting !== undefined)?.setting;
@@ -129,6 +159,12 @@ export function remedyFor(cause: CauseId, trace: BatchTrace, product: RemediedPr
       return longerBake(product, trace);
     case 'retard-long':
       return shorterRetard(product, trace);
+    case 'rest-short':
+    case 'flour-strong':
+      return longerRests(product, trace);
+    case 'butter-cold':
+    case 'butter-stiffer':
+      return longerTemper(product, trace);
     case 'overfilled':
       return lessFilling(product) ?? reminder(cause, product);
     default:
@@ -155,8 +191,19 @@ function withWindow(step: RouteStep, part: 'best' | 'longest', to: number): Rout
   return { ...step, wait: { ...step.wait, best: to, shortest: shortest + more, longest: longest + more } };
 }
 
+/** A scheme as a remedy has it. */
+const remediedScheme = (scheme: Scheme, { part, to }: Extract<Remedy, { kind: 'scheme' }>): Scheme =>
+  part === 'temper'
+    ? { ...scheme, temper: to }
+    : {
+        ...scheme,
+        turns: scheme.turns.map((turn) =>
+          turn.rest > 0 ? { ...turn, rest: Math.max(turn.rest, to) } : turn,
+        ),
+      };
+
 /**
- * A product as a remedy has it.
+ * A product as a remedy has it, with its scheme.
  *
  * @param text - says what is to be looked for at a step: words of the bakery's own from then on
  */
@@ -194,6 +241,13 @@ export function remedied<P extends RemediedProduct>(
       );
       return { ...product, piece: { ...product.piece, fillings } };
     }
+    case 'scheme':
+      return product.scheme
+        ? {
+            ...product,
+            scheme: { ...product.scheme, scheme: remediedScheme(product.scheme.scheme, remedy) },
+          }
+        : product;
     case 'reminder':
       return {
         ...product,
@@ -230,6 +284,13 @@ export function remedyWords(remedy: Remedy) {
       return coded('causes.remedyFilling', {
         name: remedy.name,
         less: { percent: Math.round(100 * (1 - remedy.to / remedy.from)) },
+      });
+    case 'scheme':
+      return coded('causes.remedyScheme', {
+        ...{ scheme: remedy.name, isRest: remedy.part === 'rests', others: remedy.others.length },
+        names: remedy.others.join(', '),
+        from: { minutes: remedy.from },
+        to: { minutes: remedy.to },
       });
     case 'reminder':
       return coded('causes.remedyReminder', { step: remedy.label, next: remedy.next });

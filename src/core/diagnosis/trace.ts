@@ -67,8 +67,8 @@ export interface BatchTrace {
   sluggish: boolean;
   retard: ColdTrace | null;
   proof: RiseTrace | null;
-  /** Of the butter when it was locked in, and the dough then, °C. */
-  butter: { celsius: number; dough: number } | null;
+  /** Of the butter when it was locked in, and the dough then, °C; how long it was tempered, and was meant to be, minutes. */
+  butter: { celsius: number; dough: number; tempered: number | null; meant: number | null } | null;
   rolled: RolledTrace[];
   /** Layers that the turns really given made, against those of the scheme: 1 as meant. */
   folded: number;
@@ -196,8 +196,15 @@ function butterIn(
   const lockIn = course.find(({ step }) => step.step.kind === 'lock-in');
   const before = dough.links.filter(({ to }) => to === lockIn?.step.key).map(({ from }) => from);
   const branch = dough.steps.find(({ key, step }) => before.includes(key) && step.branch === 'butter');
-  const last = branch && courseOf(dough, state, branch.key, heard).at(-1);
-  return lockIn && last ? { celsius: last.end, dough: lockIn.start } : null;
+  const own = branch ? courseOf(dough, state, branch.key, heard) : [];
+  const last = own.at(-1);
+  if (!lockIn || !last) return null;
+  const temper = own.findLast(({ step }) => step.step.kind === 'temper');
+  return {
+    ...{ celsius: last.end, dough: lockIn.start },
+    tempered: temper ? (temper.to - temper.from) / MINUTE : null,
+    meant: temper?.step.step.wait?.best ?? null,
+  };
 }
 
 const WORKED: readonly DoughStep['step']['kind'][] = ['lock-in', 'turn', 'sheet'];

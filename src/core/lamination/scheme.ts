@@ -35,6 +35,8 @@ export interface Scheme {
   /** Flour kneaded into the butter, grams a gram: 0.08 to 0.15 by the school of the soft block, else 0. */
   flourInFat: number;
   turns: Turn[];
+  /** Minutes for which a chilled block lies out before it is locked in; `USUAL_TEMPER` where nobody says. */
+  temper?: number;
   /** Minutes for the lock-in, and minutes that each kg adds to lock-in and turns. */
   lockInMinutes: number;
   perKg: number;
@@ -42,8 +44,13 @@ export interface Scheme {
 
 const MOST_TURNS = 12;
 
+/** A butter block bends after about so many minutes in the room. */
+export const USUAL_TEMPER = 15;
+/** What a block may lie out, minutes. */
+const TEMPER = { least: 5, most: 120 };
+
 /** What is wrong with a scheme, in a sentence; null for one that can be worked. */
-export function schemeFault({ beginning, turns, flourInFat }: Scheme): Coded | null {
+export function schemeFault({ beginning, turns, flourInFat, temper = USUAL_TEMPER }: Scheme): Coded | null {
   if (turns.length > MOST_TURNS) {
     return coded('lamination.turnsNoDoughTakesMore', { turns: turns.length, most: MOST_TURNS });
   }
@@ -56,6 +63,8 @@ export function schemeFault({ beginning, turns, flourInFat }: Scheme): Coded | n
   if (!(flourInFat >= 0 && flourInFat <= 0.3)) return coded('lamination.upTo30OfFlour');
   if (beginning.way === 'block' && !(beginning.blockMm >= 3 && beginning.blockMm <= 40))
     return coded('lamination.aButterBlockIsBetween', { from: { mm: 3 }, to: { mm: 40 } });
+  if (!(temper >= TEMPER.least && temper <= TEMPER.most))
+    return coded('lamination.butterIsTemperedBetween', TEMPER);
   const template = beginning.way === 'block' ? beginning.template : undefined;
   if (template && ![template.length, template.width].every((cm) => cm >= 4 && cm <= 150))
     return coded('lamination.aButterTemplateIsBetween', { from: { cm: 4 }, to: { cm: 150 } });

@@ -1,7 +1,7 @@
 import { coded } from '../codes/coded';
 import type { Lying } from '../heat/places';
 import type { Route, RouteLink, RouteStep } from './route';
-import type { Scheme } from '../lamination/scheme';
+import { type Scheme, USUAL_TEMPER } from '../lamination/scheme';
 import { FOLD_WORDS, LOCK_IN_WORDS } from '../lamination/words';
 
 /** The step of a route that stands for a whole scheme: everything between the cold dough and its final sheet. */
@@ -122,10 +122,10 @@ const MAKE_BUTTER: RouteStep = {
   ...{ ...ROOM, holds: BENCH, work: { fixed: 7, perKg: 0.25, perPiece: 0, people: 1 } },
 };
 
-function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
+function butterSteps({ beginning, flourInFat, temper = USUAL_TEMPER }: Scheme): RouteStep[] {
   switch (beginning.way) {
     case 'block':
-      return blockSteps(beginning.blockMm, Math.round(flourInFat * 100));
+      return blockSteps(beginning.blockMm, Math.round(flourInFat * 100), temper);
     case 'grated':
       return gratedSteps(beginning.additions);
     default:
@@ -140,7 +140,7 @@ function butterSteps({ beginning, flourInFat }: Scheme): RouteStep[] {
 }
 
 /** A block is made, chilled, and comes out of the cold in time to bend. */
-function blockSteps(mm: number, flour: number): RouteStep[] {
+function blockSteps(mm: number, flour: number, temper: number): RouteStep[] {
   return [
     { ...MAKE_BUTTER, check: coded('steps.sameThicknessToTheCorners', { flour }) },
     {
@@ -155,7 +155,13 @@ function blockSteps(mm: number, flour: number): RouteStep[] {
     },
     {
       ...{ id: 'temper', kind: 'temper', label: coded('steps.temperButter'), branch: 'butter' },
-      wait: { shortest: 10, best: 15, longest: 40, shortCost: 5, longCost: 3 },
+      wait: {
+        shortest: Math.max(5, temper - 5),
+        best: temper,
+        longest: temper + 25,
+        shortCost: 5,
+        longCost: 3,
+      },
       ...{ around: 22, settling: 60, check: coded('steps.bendsWithoutSnapping12To'), place: 'room' },
       ...{ until: 11, ...slab(mm) },
     },

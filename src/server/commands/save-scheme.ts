@@ -7,14 +7,12 @@ import { LAMINATION_KINDS } from '@/core/lamination/kinds';
 import { type Scheme, schemeFault } from '@/core/lamination/scheme';
 import { FOLDS, LOCK_INS } from '@/core/lamination/stack';
 import { currentSchemes } from '../store/schemes';
-import { command, type CommandContext, Refusal } from './command';
+import { command, Refusal } from './command';
 import { lockPlan } from './plan-version';
-import { newProductVersion } from './product-version';
+import { keepSchemeVersion } from './scheme-version';
 import { clientId } from './schemas';
 import {
   insertScheme,
-  insertSchemeVersion,
-  newestSchemeVersion,
   renameScheme,
   schemeVersionOfClient,
   setSchemeRemoved,
@@ -79,6 +77,7 @@ export const schemeForm = Joi.object<Scheme>({
     )
     .max(100)
     .required(),
+  temper: minutes.optional(),
   lockInMinutes: minutes,
   perKg: minutes,
 });
@@ -119,11 +118,7 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
       throw new Refusal(coded('refusals.thereIsASchemeCalledAlready', { name: twin.name }), 'name');
     const schemeId = before?.schemeId ?? (await newScheme(db, input.name));
     if (before && before.name !== input.name) await renameScheme(db, schemeId, input.name);
-    return keepScheme(context, input, {
-      schemeId,
-      version: (before?.version ?? 0) + 1,
-      products: before?.products ?? [],
-    });
+    return keepSchemeVersion(context, input, { schemeId, products: before?.products ?? [] });
   },
 });
 
@@ -131,25 +126,6 @@ export const saveScheme = command<SchemeInput, KeptScheme>({
 async function newScheme(db: PoolConnection, name: string): Promise<number> {
   const { id } = await insertScheme(db, name);
   return id;
-}
-
-async function keepScheme(
-  { db, person, now }: CommandContext,
-  input: SchemeInput,
-  { schemeId, version, products }: { schemeId: number; version: number; products: { id: number }[] },
-): Promise<KeptScheme> {
-  const last = await newestSchemeVersion(db, schemeId);
-  const next = Math.max(version, (last?.version ?? 0) + 1);
-  const { id: versionId } = await insertSchemeVersion(db, {
-    schemeId,
-    next,
-    scheme: input.scheme,
-    now,
-    personId: person.id,
-    clientId: input.clientId,
-  });
-  for (const { id } of products) await newProductVersion(db, id, { schemeVersionId: versionId, at: now });
-  return { schemeId, versionId, version: next };
 }
 
 /** Takes a scheme out, unless a product is laminated by it; versions that doughs were made by stay known. */

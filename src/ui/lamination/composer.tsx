@@ -3,6 +3,7 @@
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { KIND_WORDS, LAMINATION_KINDS, type LaminationKind } from '@/core/lamination/kinds';
+import { LOCK_INS } from '@/core/lamination/stack';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { useUnits } from '../live/units';
@@ -77,8 +78,9 @@ interface LockInFieldsProps {
 function LockInFields({ draft, onChange }: LockInFieldsProps) {
   const say = useWords();
   const [units] = useUnits();
+  const isBlock = LOCK_INS.some((style) => style === draft.beginning);
   return (
-    <div className="mb-3 grid grid-cols-[1.6fr_1.7fr_1.5fr_1fr_1fr] items-end gap-2">
+    <div className="mb-3 grid grid-cols-[1.6fr_1.7fr_1.5fr_1fr_1fr_1fr] items-end gap-2">
       <Choice
         label={say('lamination.for')}
         value={draft.kind}
@@ -103,6 +105,13 @@ function LockInFields({ draft, onChange }: LockInFieldsProps) {
         value={draft.flour}
         onType={(flour) => onChange({ ...draft, flour })}
       />
+      {isBlock && (
+        <Field
+          label={say('lamination.temperMin')}
+          value={draft.temper}
+          onType={(temper) => onChange({ ...draft, temper })}
+        />
+      )}
       <Field
         label={say('lamination.lockInMin2')}
         value={draft.lockInMinutes}

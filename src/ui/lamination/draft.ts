@@ -1,6 +1,6 @@
 import type { Say } from '@/words/say';
 import type { LaminationKind } from '@/core/lamination/kinds';
-import { type Beginning, type Scheme, schemeFault, type Turn } from '@/core/lamination/scheme';
+import { type Beginning, type Scheme, schemeFault, type Turn, USUAL_TEMPER } from '@/core/lamination/scheme';
 import { type Fold, LOCK_INS, type LockIn } from '@/core/lamination/stack';
 import { LOCK_IN_WORDS } from '@/core/lamination/words';
 import { measure, readMeasure, showMeasure } from '@/core/units/measure';
@@ -15,6 +15,8 @@ export interface SchemeDraft {
   amount: string;
   flour: string;
   turns: TurnDraft[];
+  /** Minutes for which a block tempers; kept while another beginning is tried. */
+  temper: string;
   lockInMinutes: string;
   perKg: number;
 }
@@ -63,9 +65,9 @@ const thickness = (mm: number, units: Length) => showMeasure(measure('mm', mm), 
 const across = (cm: number, units: Length) => showMeasure(measure('cm', cm), units);
 
 export function draftOf(scheme: Scheme, units: Length): SchemeDraft {
-  const { beginning, flourInFat, turns, kind, lockInMinutes, perKg } = scheme;
+  const { beginning, flourInFat, turns, kind, lockInMinutes, perKg, temper = USUAL_TEMPER } = scheme;
   return {
-    ...{ kind, perKg, lockInMinutes: String(lockInMinutes) },
+    ...{ kind, perKg, lockInMinutes: String(lockInMinutes), temper: String(temper) },
     beginning: beginning.way === 'block' ? beginning.style : beginning.way,
     amount:
       beginning.way === 'block'
@@ -107,7 +109,10 @@ export function readDraft(
   const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
   if (flour === null) return faulty(say('lamination.flourInTheButterIs'));
   if (lockInMinutes === null) return faulty(say('lamination.howManyMinutesDoesThe'));
+  const temper = beginning.way === 'block' ? number(draft.temper) : undefined;
+  if (temper === null) return faulty(say('lamination.howManyMinutesOfTemper'));
   const scheme: Scheme = {
+    ...(temper === undefined || temper === USUAL_TEMPER ? {} : { temper }),
     ...{ kind: draft.kind, beginning, flourInFat: flour / 100, turns, lockInMinutes, perKg: draft.perKg },
   };
   const fault = schemeFault(scheme);

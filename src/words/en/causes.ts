@@ -5,6 +5,8 @@ export const causes = {
   remedyReady:
     'Proof ready {isEarly, select, true {from {to} of its rise instead of {from}} other {up to {to} of its rise instead of {from}}}',
   remedyFilling: '{name}: {less} less',
+  remedyScheme:
+    '{scheme}: {isRest, select, true {rest at least {to} after each turn} other {temper the butter {to}}} instead of {from}{others, plural, =0 {} other { (also for {names})}}',
   remedyReminder: 'Reminder at {step}: {next}',
   lookAtPhotos: '{count, plural, one {See the photo} other {See # photos}}',
   changeProduct: 'Change the product',

@@ -5,6 +5,7 @@ import { rowsOf } from '../../db/rows';
 import { productsNow } from '../../products-now';
 import { doughById } from '../../store/doughs';
 import { productAsKept } from '../../store/products';
+import { currentSchemes } from '../../store/schemes';
 import { runCommand } from '../run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -39,6 +40,25 @@ describe('a change that a cause asks for', () => {
       "SELECT JSON_UNQUOTE(JSON_EXTRACT(becomes, '$.why')) AS why FROM audit WHERE command = 'apply-remedy' ORDER BY id DESC LIMIT 1",
     );
     expect(audit?.why).toContain('Proof ready up to');
+  });
+
+  it('that is the scheme’s goes into the scheme, and every product laminated by it follows', async () => {
+    const [row] = await rowsOf<{ id: number }>(house.pool, "SELECT id FROM dough WHERE name LIKE 'Crescent %' ORDER BY id LIMIT 1");
+    const dough = await doughById(house.pool, row?.id ?? 0);
+    const [output] = dough?.outputs ?? [];
+    if (!dough || !output) throw new Error('The demo has crescents.');
+    const schemes = await currentSchemes(house.pool);
+    const { versionId = 0, scheme } = (await productsNow(house.pool, dough))[output.id] ?? {};
+    const input = { doughId: dough.id, outputId: output.id, cause: 'flour-strong', from: versionId };
+    await ok(apply('Mara', input));
+    const before = schemes.find(({ name }) => name === scheme?.name);
+    const after = (await currentSchemes(house.pool)).find(({ name }) => name === scheme?.name);
+    const shortest = (of: typeof after) =>
+      Math.min(...(of?.scheme.turns ?? []).map(({ rest }) => rest || 999));
+    expect(shortest(after)).toBe(shortest(before) + 15);
+    expect(after?.version).toBe((before?.version ?? 0) + 1);
+    expect(after?.products.map(({ name }) => name)).toEqual(before?.products.map(({ name }) => name));
+    expect(scheme?.others).toHaveLength((before?.products.length ?? 0) - 1);
   });
 
   it('is refused where somebody has changed the product meanwhile, and where there is nothing to change', async () => {

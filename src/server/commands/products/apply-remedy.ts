@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { v7 as uuidv7 } from 'uuid';
 import { coded } from '@/core/codes/coded';
 import { CAUSE_IDS, type CauseId } from '@/core/diagnosis/causes';
 import { remedied, remedyFor, remedyWords } from '@/core/diagnosis/remedy';
@@ -9,8 +10,11 @@ import { productOfOutput } from '../../store/batches';
 import { doughById } from '../../store/doughs';
 import { insertProductVersion, productById } from '../../store/product-versions';
 import { productAsKept } from '../../store/products';
+import { currentSchemes } from '../../store/schemes';
+import { laminatedBy } from '../../products-now';
 import { command, Refusal } from '../command';
 import { lockPlan } from '../plan-version';
+import { keepSchemeVersion } from '../scheme-version';
 
 interface RemedyInput {
   doughId: number;
@@ -34,7 +38,8 @@ export const applyRemedy = command<RemedyInput, { productId: number; version: nu
     from: id,
   }),
   doughOf: () => null,
-  async run({ db, now, person, audit }, { doughId, outputId, cause, from }) {
+  async run(context, { doughId, outputId, cause, from }) {
+    const { db, now, person, audit } = context;
     await lockPlan(db);
     const dough = await doughById(db, doughId);
     const productId = (await productOfOutput(db, [outputId])).get(outputId);
@@ -54,14 +59,19 @@ export const applyRemedy = command<RemedyInput, { productId: number; version: nu
       );
     const { formulaVersionId, schemeVersionId, ...body } = kept;
     const trace = batchTrace(dough, outputId, await batchTemperatures(db, dough, now));
-    const remedy = remedyFor(cause, trace, body);
+    const scheme = laminatedBy(await currentSchemes(db), schemeVersionId, productId);
+    const remedy = remedyFor(cause, trace, { ...body, scheme });
     if (!remedy) throw new Refusal(coded('refusals.nothingOfTheProductToChange'), 'cause');
     const say = wordsIn('en');
     const version = newest.version + 1;
-    await insertProductVersion(db, {
-      ...{ productId, version, formulaVersionId, schemeVersionId, at: now, personId: person.id },
-      body: remedied(body, remedy, say.coded),
-    });
+    const { scheme: laminated, ...product } = remedied({ ...body, scheme }, remedy, say.coded);
+    if (remedy.kind === 'scheme' && laminated)
+      await keepSchemeVersion(context, { clientId: uuidv7(), scheme: laminated.scheme }, laminated);
+    else
+      await insertProductVersion(db, {
+        ...{ productId, version, formulaVersionId, schemeVersionId, at: now, personId: person.id },
+        body: product,
+      });
     await audit(
       coded('record.product', { product: newest.name }),
       { version: newest.version },
