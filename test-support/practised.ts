@@ -1,7 +1,7 @@
 import type { Board } from '@/core/wire/board';
 import type { Person } from '@/core/bakery/people';
 import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
-import { lookAt, nightDough } from '@/core/practice/looks';
+import { bodyOf, lookAt, nightDough } from '@/core/practice/looks';
 import { boardAt, inHand, openRecord } from '@/core/practice/night';
 import type { Found, NightRecord, Sense } from '@/core/practice/night-record';
 import { openScene, type Scene } from '@/core/practice/scene';
@@ -28,7 +28,10 @@ export const practiceBoard = (): Board =>
   boardOf({
     people: [TRAINEE, { id: 2, name: 'Ida', role: 'baker', team: 'nights' }],
     rooms: ROOMS.map(({ id, kind }) => ({ id, kind })),
-    places: ROOMS.map(({ id, celsius }) => ({ place: id, label: id, celsius, humidity: null, at: OPENS })),
+    places: ROOMS.map(({ id, celsius }) => ({
+      ...{ place: id, label: id, celsius, at: OPENS },
+      humidity: id === 'proofer' ? 78 : null,
+    })),
     today: Object.fromEntries(ROOMS.map(({ id, kind, celsius }) => [id, { celsius, kind }])),
   });
 
@@ -46,6 +49,12 @@ export interface Baker {
   every: number;
   begins: (item: AgendaItem, look: (wait: DoughForecast['steps'][number], sense: Sense) => Found) => boolean;
   unloads: (item: AgendaItem, look: (sense: Sense) => Found, now: number) => boolean;
+}
+
+/** What something is recorded of. */
+interface Told {
+  dough: { id: number };
+  step: { key: string };
 }
 
 const waitsBefore = ({ dough, step }: AgendaItem) =>
@@ -91,7 +100,7 @@ export function worked(scene: Scene, baker: Baker): NightRecord {
     record = { ...record, at: now };
     const board = boardAt(scene, record);
     const doughs = board.doughs.map((dough) => forecastDough(dough, conditionsOf(board), now));
-    const tell = ({ dough, step }: AgendaItem, body: EventBody) => {
+    const tell = ({ dough, step }: Told, body: EventBody) => {
       const blank = { celsius: null, text: null, undoes: null, data: null };
       const id = `n${String(record.events.length).padStart(5, '0')}`;
       const event = eventOf({
@@ -110,6 +119,8 @@ export function worked(scene: Scene, baker: Baker): NightRecord {
       if (!dough) throw new Error('The night has this dough.');
       const look = lookAt(scene, dough, { step, sense, at: now });
       record = { ...record, looks: [...record.looks, look] };
+      const body = bodyOf(look);
+      if (body?.kind === 'check') tell({ dough: { id: doughId }, step }, body);
       return look.found;
     };
     const { next, running, waiting } = agenda(doughs, now);

@@ -9,6 +9,7 @@ import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
 import { chanceOf } from './chance';
+import { renewsSurface, waterLost } from './drying';
 
 /** What nobody in the bakery knows of a dough. */
 export interface HiddenDough {
@@ -23,12 +24,16 @@ export interface HiddenDough {
 }
 
 /** How much doughs of one bakery differ: flour, yeast, water and weather of the day. */
-const SPREAD = { vigour: 0.07, warmer: 0.7 };
+const SPREAD = { vigour: 0.07, warmer: 0.7, strength: 0.1 };
 
 /** The hidden side of a dough by chance. */
 export function hiddenOf(doughId: number, seed: number): HiddenDough {
   const chance = chanceOf(`dough ${doughId}`, seed);
-  return { vigour: chance.factor(SPREAD.vigour), warmer: SPREAD.warmer * chance.normal() };
+  return {
+    vigour: chance.factor(SPREAD.vigour),
+    warmer: SPREAD.warmer * chance.normal(),
+    strength: chance.factor(SPREAD.strength),
+  };
 }
 
 /** How a dough, or a load of it, really is at a moment of one of its steps. */
@@ -39,6 +44,8 @@ export interface DoughTruth {
   surface: number;
   /** Share of the rise of this step's phase: 1 at its best; null where nothing rises in it. */
   risen: number | null;
+  /** Water that its surface has lost since it was last worked, g/m². */
+  dried: number;
 }
 
 /** What the truth of a dough follows from. */
@@ -51,13 +58,16 @@ export interface TruthOf {
    * step is meant to have around it, which a machine is set to.
    */
   airOf: (place: string, from: Instant, to: Instant, meant: number) => number | undefined;
+  /** What humidity a place really had then, %; undefined where nobody could know. */
+  humidityOf?: (place: string, from: Instant, to: Instant) => number | undefined;
 }
 
 /**
  * The truth of a dough in a step, along what was really done with it: mixed as warm as it was, it follows the air of each
  * place for as long as it was there, and rises by the rate of its yeast at the temperature that it really had.
  */
-export function truthIn({ dough, state, hidden, airOf }: TruthOf, key: string, now: Instant): DoughTruth {
+export function truthIn(of: TruthOf, key: string, now: Instant): DoughTruth {
+  const { dough, state, hidden, airOf } = of;
   const path = pathTo(dough, key);
   const step = path.at(-1);
   const mixed = path.findLast(({ step: { gives } }) => gives !== undefined)?.step.gives ?? step?.around ?? 20;
@@ -65,7 +75,9 @@ export function truthIn({ dough, state, hidden, airOf }: TruthOf, key: string, n
   const rise = step && phase ? riseOf(dough, step, phase) : undefined;
   let celsius = mixed + hidden.warmer;
   let risen = 0;
+  let dried = 0;
   for (const one of path) {
+    if (renewsSurface(one.step.kind)) dried = 0;
     // The mixer gives it its temperature, whatever flour and water had.
     if (one.step.gives !== undefined) {
       celsius = one.step.gives + hidden.warmer;
@@ -76,9 +88,30 @@ export function truthIn({ dough, state, hidden, airOf }: TruthOf, key: string, n
     const profile = alongLegs(celsius, legs);
     if (rise && one.step.rise?.phase === phase)
       risen += progressAlong(fermentationOf(rise, hidden.vigour), profile);
+    if (!isHandsOn(one)) dried += driedIn(one, of, now);
     celsius = profile.at(-1)?.celsius ?? celsius;
   }
-  return { celsius, ...depthOf(step, celsius, airAt(step, state, airOf, now)), risen: rise ? risen : null };
+  return {
+    dried,
+    celsius,
+    ...depthOf(step, celsius, airAt(step, state, airOf, now)),
+    risen: rise ? risen : null,
+  };
+}
+
+/** Water that the surface of a dough lost in a wait, g/m²: it has about what is around it, and loses none under cover. */
+function driedIn(step: DoughStep, { state, airOf, humidityOf, hidden }: TruthOf, now: Instant): number {
+  const own = state.steps.get(step.key);
+  if (step.step.cover !== undefined || !own || own.startedAt === null || step.place === undefined) return 0;
+  const covered = own.records.find(
+    ({ data }) => data.kind === 'checked' && data.check === 'cover' && data.answer === 'uncovered',
+  );
+  const from = own.startedAt - (hidden.longer?.[step.key] ?? 0) * MINUTE;
+  const to = Math.min(own.finishedAt ?? now, now, covered?.at ?? Infinity);
+  const humidity = humidityOf?.(step.place, from, to);
+  if (humidity === undefined || to <= from) return 0;
+  const air = airOf(step.place, from, to, step.around) ?? step.around;
+  return waterLost({ celsius: air, air, humidity, minutes: (to - from) / MINUTE });
 }
 
 /** Core and surface of a piece whose mean is known: some minutes after a change of place both go with it. */

@@ -71,6 +71,26 @@ describe('a crew', () => {
     expect(crewTaps({ ...look, board: { ...look.board, presences: [] } })).toEqual([]);
   });
 
+  it('presses a dough before it is rolled, and leaves one that springs back', () => {
+    const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key, i) => [
+      did('start', key, 100 * i),
+      did('finish', key, 100 * i + 20),
+    ]);
+    const rest = plannedRecord([]).steps.find(({ step }) => step.kind === 'rest' && !step.branch);
+    const rested = (minutes: number) => {
+      const look = lookAt(320 + minutes, [...turned, did('start', rest?.key ?? '', 320)]);
+      const doughs = look.doughs.map((dough) => ({
+        ...dough,
+        steps: dough.steps.map((step) =>
+          step.key === 'turn-2' ? { ...step, dueAt: look.now, mayStart: look.now - 30 * MIN } : step,
+        ),
+      }));
+      return said({ ...look, doughs }).filter((tap) => /rest|turn-2/.test(tap));
+    };
+    expect(rested(20)).toEqual([`1 ${rest?.key} check`]);
+    expect(rested(90)).toEqual(['1 turn-2 start']);
+  });
+
   it('counts and marks what comes out; a helper counts, and leaves the marks to bakers', () => {
     const baked = ['mix', 'butter', 'lock-in', 'turn-1', 'turn-2', 'sheet', '5.1.shape', '5.1.load'].flatMap(
       (key, i) => [did('start', key, 100 * i), did('finish', key, 100 * i + 20)],

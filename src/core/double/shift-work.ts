@@ -103,11 +103,13 @@ function bakes(doughs: readonly DoughForecast[], now: Instant): AgendaItem[] {
 
 export function workIn({ board, seed }: CrewLook) {
   const records = new Map(board.doughs.map((dough) => [dough.id, dough]));
+  const humid = new Map(board.places.map(({ place, humidity }) => [place, humidity ?? undefined]));
   return ({ dough, step }: Pick<AgendaItem, 'dough' | 'step'>): Work => {
     const record = records.get(dough.id);
     if (!record) throw new Error(`The board has no dough ${dough.id}.`);
     const airOf = (place: string) => board.today[place]?.celsius;
-    return { record, dough, step, airOf, seed, hidden: hiddenOf(dough.id, seed) };
+    const humidityOf = (place: string) => humid.get(place);
+    return { record, dough, step, airOf, humidityOf, seed, hidden: hiddenOf(dough.id, seed) };
   };
 }
 

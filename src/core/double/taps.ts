@@ -9,6 +9,8 @@ import { bakeBefore } from '../shopfloor/rack';
 import type { OvenLoad } from '../shopfloor/oven-loads';
 import type { Instant } from '../time/local';
 import { type HiddenDough, type TruthOf, truthIn } from './dough-truth';
+import { SKIN } from './drying';
+import { relaxedIn, SPRINGS } from './relaxed';
 import { countOf, marksOf, thermometer, verdictOn, weightOf } from './senses';
 
 /** What somebody taps on a tablet about a step. */
@@ -25,6 +27,7 @@ export interface Work {
   step: StepForecast;
   hidden: HiddenDough;
   airOf: TruthOf['airOf'];
+  humidityOf?: TruthOf['humidityOf'];
   seed: number;
 }
 
@@ -52,8 +55,8 @@ const waitsBefore = ({ dough, step }: Pick<Work, 'dough' | 'step'>): StepForecas
 
 /** How a dough is at a moment of a step, and in what part of its rise it is ready. */
 function risenIn(work: Work, wait: StepForecast, now: Instant) {
-  const { record, dough, hidden, airOf } = work;
-  const truth = truthIn({ dough: record, state: dough.state, hidden, airOf }, wait.key, now);
+  const { record, dough, hidden, airOf, humidityOf } = work;
+  const truth = truthIn({ dough: record, state: dough.state, hidden, airOf, humidityOf }, wait.key, now);
   const phase = wait.step.rise?.phase;
   const output = record.outputs.find(({ id }) => id === wait.outputId);
   const rise = phase ? (output?.rises?.[phase] ?? record.rises?.[phase]) : undefined;
@@ -61,9 +64,24 @@ function risenIn(work: Work, wait: StepForecast, now: Instant) {
   return { ...truth, early, late };
 }
 
+/** Minutes after which a dough that springs back is pressed again. */
+const PRESSED_AGAIN = 10;
+
+/** A finger in a dough that is to be rolled: where it springs back it is left; where it does not, nobody writes it down. */
+function pressed(work: Work, now: Instant): Tap[] {
+  if (!ROLLED.includes(work.step.step.kind)) return [];
+  return waitsBefore(work).flatMap((rest) => {
+    if (rest.step.kind !== 'rest' || relaxedIn(work.hidden, rest, now) >= SPRINGS) return [];
+    const data = { kind: 'checked', check: 'spring', answer: 'springs', minutes: PRESSED_AGAIN } as const;
+    return [of(work, { kind: 'check', data }, rest.key)];
+  });
+}
+
+const ROLLED: readonly string[] = ['turn', 'sheet'];
+
 /**
- * What is looked at before a step is begun: how the rise that it ends looks, and whether what was set ripens. An answer of
- * "not yet" is a reason to leave it.
+ * What is looked at before a step is begun: how the rise that it ends looks, whether what was set ripens, and whether what is to
+ * be rolled has relaxed. An answer of "not yet" is a reason to leave it.
  */
 export function looks(work: Work, now: Instant): { taps: Tap[]; ready: boolean } {
   const taps = waitsBefore(work).flatMap((wait): Tap[] => {
@@ -79,12 +97,13 @@ export function looks(work: Work, now: Instant): { taps: Tap[]; ready: boolean }
     }
     return [of(work, { kind: 'verdict', data: { kind: 'verdict', verdict } }, wait.key)];
   });
+  const springs = pressed(work, now);
   const ready = taps.every(
     ({ body }) =>
       !(body.kind === 'verdict' && body.data.verdict === 'under') &&
       !(body.kind === 'alive' && body.data.answer === 'wait'),
   );
-  return { taps, ready };
+  return { taps: [...taps, ...springs], ready: ready && springs.length === 0 };
 }
 
 /** What is tapped when a step is begun. A load is put onto the decks that are free. */
@@ -145,16 +164,17 @@ function proofOf(work: Work, bake: StepForecast) {
     ({ step, outputId, load }) =>
       step.kind === 'proof' && outputId === bake.outputId && load?.nth === bake.load?.nth,
   );
-  return proof ? risenIn(work, proof, proof.end) : { ...USUAL, risen: null };
+  return proof ? risenIn(work, proof, proof.end) : { ...USUAL, risen: null, dried: 0 };
 }
 
 /** What is said of an output when its last load is racked: marks by how it rose, and the faults that that shows as. */
 function markTaps(work: Work, bake: StepForecast): Tap[] {
   const { record, step, seed, dough } = work;
   if (record.steps.findLast(({ outputId }) => outputId === step.outputId)?.key !== step.key) return [];
-  const { risen, early, late } = proofOf(work, bake);
+  const { risen, early, late, dried } = proofOf(work, bake);
   const pool = dough.lamination !== null && risen !== null && risen < early;
-  const seen: FaultId[] = risen !== null && risen > late ? ['flat'] : pool ? ['butter-pool'] : [];
+  const rise: FaultId[] = risen !== null && risen > late ? ['flat'] : pool ? ['butter-pool'] : [];
+  const seen: FaultId[] = dried > SKIN ? [...rise, 'skin'] : rise;
   const marks = marksOf(risen, `${about(work)}, marks`, seed);
   return [of(work, { kind: 'marks', data: { kind: 'marked', marks, seen } })];
 }

@@ -22,20 +22,28 @@ export function hiddenMoments(scene: Scene, doughs: readonly NightDough[]): Mome
   });
   const house = { at: opensAt, doughId: null };
   return [
-    ...faults.map((fault) => placeMoment(scene, fault)),
+    ...faults.flatMap((fault) => placeMoments(scene, fault)),
     ...(thermometer === 0 ? [] : [hidden(house, off, coded('practice.secondThermometerTells'))]),
     ...doughs.flatMap((dough) => doughMoments(scene, dough)),
   ];
 }
 
-function placeMoment({ board, opensAt }: Scene, { place, by, from, shown }: SceneFault): Moment {
+function placeMoments(
+  { board, opensAt }: Scene,
+  { place, by, from, shown, drier = 0 }: SceneFault,
+): Moment[] {
   const name = board.places.find((one) => one.place === place)?.label ?? place;
   const at = Math.max(from, opensAt);
-  const what = coded('practice.placeWasOff', {
-    ...{ place: name, isWarmer: by > 0, difference: { difference: Math.abs(by) } },
-    time: { clock: at, zone: board.house.zone },
-  });
-  return hidden({ at, doughId: null }, what, coded(shown ? 'practice.probeTells' : 'practice.probeWasWrong'));
+  const time = { clock: at, zone: board.house.zone };
+  const tell = (what: Coded): Moment =>
+    hidden({ at, doughId: null }, what, coded(shown ? 'practice.probeTells' : 'practice.probeWasWrong'));
+  const difference = { difference: Math.abs(by) };
+  return [
+    ...(by === 0
+      ? []
+      : [tell(coded('practice.placeWasOff', { place: name, isWarmer: by > 0, difference, time }))]),
+    ...(drier === 0 ? [] : [tell(coded('practice.placeWasDry', { place: name, percent: drier, time }))]),
+  ];
 }
 
 function doughMoments(scene: Scene, { record: { id, name }, forecast }: NightDough): Moment[] {

@@ -1,3 +1,5 @@
+import { DRY_TO_THE_TOUCH } from '../double/drying';
+import { relaxedIn, SPRINGS } from '../double/relaxed';
 import { thermometer, verdictOn } from '../double/senses';
 import { type DoughTruth, truthIn } from '../double/dough-truth';
 import type { DoughForecast, StepForecast } from '../forecast/forecast';
@@ -6,15 +8,12 @@ import type { DoughRecord } from '../record/dough';
 import type { EventBody } from '../record/events';
 import type { Instant } from '../time/local';
 import { type BakeTruth, bakeIn } from './bake-truth';
-import { airIn } from './night';
+import { airIn, humidityIn } from './night';
 import type { Found, NightDough, NightLook, NightRecord, Sense } from './night-record';
-import { relaxedIn } from './relaxed';
 import type { Scene } from './scene';
 
 /** A proof that its product says nothing of is ready in this part of its rise. */
 export const USUAL: Pick<Rise, 'early' | 'late'> = { early: 0.85, late: 1.2 };
-/** A dough that has relaxed less than this springs back. */
-export const SPRINGS = 0.6;
 /** Butter that is colder snaps, that is warmer smears, °C. */
 export const BENDS = { from: 11, to: 18 };
 
@@ -38,7 +37,7 @@ export const truthAt = (
 ): DoughTruth =>
   truthIn(
     {
-      ...{ dough: record, state: forecast.state, airOf: airIn(scene) },
+      ...{ dough: record, state: forecast.state, airOf: airIn(scene), humidityOf: humidityIn(scene) },
       hidden: scene.hidden[record.id] ?? { vigour: 1, warmer: 0 },
     },
     key,
@@ -83,17 +82,20 @@ export function lookAt(
         ...{ sense, check: 'bend' },
         answer: truth.core < BENDS.from ? 'snaps' : truth.core > BENDS.to ? 'smears' : 'good',
       });
-    const relaxed = relaxedIn(scene, dough, step, at);
+    const relaxed = relaxedIn(scene.hidden[dough.record.id] ?? {}, step, at);
     return look({ sense, check: 'spring', answer: relaxed < SPRINGS ? 'springs' : 'good' });
   }
   const rise = riseOf(dough.record, step);
   if (step.step.kind === 'bake' || !rise)
     return look({ sense, of: 'bake', colour: colourOf(bakeIn(scene, step, at)) });
   const verdict = verdictOn(truth.risen ?? 0, rise, about, scene.seed);
-  return look({ sense, of: 'rise', phase: step.step.rise?.phase ?? 'proof', verdict });
+  const isDry = truth.dried > DRY_TO_THE_TOUCH;
+  return look({ sense, of: 'rise', phase: step.step.rise?.phase ?? 'proof', verdict, isDry });
 }
 
-/** What a look writes into the log by itself: a reading that was taken, a dough that was pressed. How a rise looks is judged by whoever looks. */
+/**
+ * What a look writes into the log by itself: a reading that was taken, a dough that was pressed, one that lay uncovered and is
+ * covered from then on. How a rise looks is judged by whoever looks. */
 export function bodyOf({ found }: NightLook): EventBody | null {
   if (found.sense === 'thermometer') return { kind: 'temperature', celsius: found.celsius };
   if (found.sense === 'hand')
@@ -104,6 +106,8 @@ export function bodyOf({ found }: NightLook): EventBody | null {
         minutes: found.answer === 'good' ? 0 : LOOK_AGAIN,
       },
     };
+  if (found.of === 'rise' && found.isDry)
+    return { kind: 'check', data: { kind: 'checked', check: 'cover', answer: 'uncovered', minutes: 0 } };
   return null;
 }
 

@@ -12,7 +12,7 @@ export type Sense = (typeof SENSES)[number];
 
 /** What was found: how a rise looks, how warm it is at its core, how a dough or butter yields, what colour a bake has. */
 export type Found =
-  | { sense: 'eye'; of: 'rise'; phase: RisePhase; verdict: Verdict }
+  | { sense: 'eye'; of: 'rise'; phase: RisePhase; verdict: Verdict; isDry?: boolean }
   | { sense: 'eye'; of: 'bake'; colour: 'pale' | 'right' | 'dark' }
   | { sense: 'thermometer'; celsius: number }
   | { sense: 'hand'; check: 'spring'; answer: 'good' | 'springs' }

@@ -27,6 +27,9 @@ function offBy(faults: readonly SceneFault[], from: Instant, to: Instant): numbe
   }, 0);
 }
 
+const drierBy = (faults: readonly SceneFault[]): number =>
+  faults.reduce((sum, { drier = 0 }) => sum + drier, 0);
+
 /** What places of a night really have: a proofer or oven what it is set to, and what is wrong with it. */
 export function airIn(scene: Scene): TruthOf['airOf'] {
   return (place, from, to, meant) => {
@@ -41,6 +44,15 @@ export function airIn(scene: Scene): TruthOf['airOf'] {
   };
 }
 
+/** What humidity places of a night really have: what their probes say, less what is wrong with them, %. */
+export function humidityIn(scene: Scene): NonNullable<TruthOf['humidityOf']> {
+  const drier = new Map(scene.faults.map(({ place, drier = 0 }) => [place, drier]));
+  return (place) => {
+    const said = scene.board.places.find((one) => one.place === place)?.humidity;
+    return said === null || said === undefined ? undefined : Math.max(0, said - (drier.get(place) ?? 0));
+  };
+}
+
 /** The floor as it is now, as far as anybody sees it. */
 export function boardAt(scene: Scene, record: NightRecord): Board {
   const { board } = scene;
@@ -52,7 +64,10 @@ export function boardAt(scene: Scene, record: NightRecord): Board {
       const own = record.events.filter(({ doughId }) => doughId === dough.id);
       return own.length === 0 ? dough : { ...dough, events: [...dough.events, ...own] };
     }),
-    places: board.places.map((one) => ({ ...one, celsius: seen(one.place, one.celsius), at: record.at })),
+    places: board.places.map((one) => ({
+      ...{ ...one, celsius: seen(one.place, one.celsius), at: record.at },
+      humidity: one.humidity === null ? null : one.humidity - drierBy(shown(one.place)),
+    })),
     today: Object.fromEntries(
       Object.entries(board.today).map(([place, now]) => [
         place,

@@ -1,15 +1,16 @@
+import { SKIN } from '../double/drying';
+import { relaxedIn, SPRINGS } from '../double/relaxed';
 import { countOf } from '../double/senses';
 import type { StepForecast } from '../forecast/forecast';
 import type { PieceCount } from '../record/events';
 import { type Instant, MINUTE } from '../time/local';
 import { bakeIn } from './bake-truth';
-import { BENDS, riseOf, SPRINGS, truthAt, USUAL } from './looks';
+import { BENDS, riseOf, truthAt, USUAL } from './looks';
 import type { NightDough } from './night-record';
-import { relaxedIn } from './relaxed';
 import type { Scene } from './scene';
 
 /** What spoilt some of a load. */
-export type Spoilt = 'under' | 'over' | 'butterRan' | 'torn' | 'butterBroke' | 'pale' | 'dark';
+export type Spoilt = 'under' | 'over' | 'butterRan' | 'torn' | 'butterBroke' | 'skin' | 'pale' | 'dark';
 
 /** What came of one load in a practice night. */
 export interface LoadOutcome {
@@ -40,6 +41,7 @@ const SECONDS: Readonly<Record<Exclude<Spoilt, 'under' | 'over'>, number>> = {
   butterRan: 0.25,
   torn: 0.15,
   butterBroke: 0.2,
+  skin: 0.3,
   pale: 0.35,
   dark: 0.3,
 };
@@ -107,7 +109,9 @@ function spoiltBlock(scene: Scene, dough: NightDough): Spoilt[] {
           (one) => one.step.kind === 'rest' && links.some(({ from, to }) => from === one.key && to === key),
         )
       : undefined;
-    return rest !== undefined && relaxedIn(scene, dough, rest, start) < SPRINGS * TOLERATED;
+    return (
+      rest !== undefined && relaxedIn(scene.hidden[dough.record.id] ?? {}, rest, start) < SPRINGS * TOLERATED
+    );
   });
   const broke = own.some(({ key, step, start }) => {
     const temper =
@@ -140,11 +144,12 @@ function spoiltLoad(
 ): Spoilt[] {
   const { heat } = bakeIn(scene, bake, bake.end);
   const isLaminated = dough.record.lamination !== null;
-  const warmest = proof ? truthAt(scene, dough, proof.key, proof.end).celsius : 0;
+  const proofed = proof ? truthAt(scene, dough, proof.key, proof.end) : null;
   const found: (Spoilt | false)[] = [
     risen !== null && risen < limits.early && 'under',
     risen !== null && risen > limits.late && 'over',
-    isLaminated && warmest > RUNS && 'butterRan',
+    isLaminated && proofed !== null && proofed.celsius > RUNS && 'butterRan',
+    proofed !== null && proofed.dried > SKIN && 'skin',
     heat < BAKED.pale && 'pale',
     heat > BAKED.dark && 'dark',
   ];

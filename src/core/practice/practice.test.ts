@@ -71,7 +71,7 @@ describe('every night that ships', () => {
     expect({ id, unmade, share: good / possible.good >= least }).toEqual({ id, unmade: 0, share: true });
   });
 
-  it.each(['slow', 'fast', 'lateNote', 'blindProbe', 'full'] as const)(
+  it.each(['slow', 'fast', 'lateNote', 'blindProbe', 'dryProofer', 'full'] as const)(
     '%s: whoever goes by the clock loses pieces that a look saves',
     (id) => {
       const scene = sceneFor(SITUATIONS[id]);

@@ -15,6 +15,7 @@ export interface SceneFault {
   by: number;
   from: Instant;
   shown: boolean;
+  drier?: number;
 }
 
 /** A practice night as it opens: a board of its own, and what nobody who works it knows. */
@@ -114,13 +115,9 @@ export function timed(dough: DoughRecord, opensAt: Instant): DoughRecord {
   };
 }
 
-const faultOf = (
-  { place, by, from, shown }: PlaceFault,
-  { rooms }: Board,
-  opensAt: Instant,
-): SceneFault[] => {
+const faultOf = ({ place, from, ...fault }: PlaceFault, { rooms }: Board, opensAt: Instant): SceneFault[] => {
   const own = rooms.find(({ kind }) => kind === place);
-  return own ? [{ place: own.id, by, from: opensAt + from * MINUTE, shown }] : [];
+  return own ? [{ ...fault, place: own.id, from: opensAt + from * MINUTE }] : [];
 };
 
 /** The board of a house with the doughs of a night alone, and nobody there but whoever works it. */

@@ -9,6 +9,7 @@ export const SITUATION_WORDS: Readonly<Record<SituationId, { name: Coded; brief:
   two: { name: coded('practice.two'), brief: coded('practice.twoBrief') },
   coldProofer: { name: coded('practice.coldProofer'), brief: coded('practice.coldProoferBrief') },
   hotProofer: { name: coded('practice.hotProofer'), brief: coded('practice.hotProoferBrief') },
+  dryProofer: { name: coded('practice.dryProofer'), brief: coded('practice.dryProoferBrief') },
   lateNote: { name: coded('practice.lateNote'), brief: coded('practice.lateNoteBrief') },
   shortRest: { name: coded('practice.shortRest'), brief: coded('practice.shortRestBrief') },
   warmMix: { name: coded('practice.warmMix'), brief: coded('practice.warmMixBrief') },

@@ -32,6 +32,8 @@ export interface PlaceFault {
   from: number;
   /** Whether its probe shows it; a probe that does not shows what the place should have. */
   shown: boolean;
+  /** How much drier its air is than it should be, %. */
+  drier?: number;
 }
 
 export const LEVELS = [1, 2, 3] as const;
@@ -83,6 +85,11 @@ export const SITUATIONS = {
   /** The proofer is so hot that butter runs. */
   hotProofer: night(2, [dough('laminated', 40, ['proof', 40])], {
     places: [{ place: 'proofer', by: 6, from: 10, shown: true }],
+    hours: 4,
+  }),
+  /** The proofer's steam is off: what lies open in it gets a skin. */
+  dryProofer: night(2, [dough('laminated', 40, ['proof', 20])], {
+    places: [{ place: 'proofer', by: 0, from: -20, shown: true, drier: 32 }],
     hours: 4,
   }),
   /** The shift before recorded the proof when somebody reminded them. */

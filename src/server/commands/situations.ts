@@ -44,6 +44,7 @@ const place = Joi.object({
   by: within(-40, 40),
   from: within(-120, 600),
   shown: Joi.boolean().required(),
+  drier: within(0, 60).optional(),
 });
 
 /** Keeps a practice night that a planner has made. */

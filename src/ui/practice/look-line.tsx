@@ -17,5 +17,8 @@ export function LookLine({ look: { at, found }, zone }: { look: NightLook; zone:
       : say('practice.foundBend', { time, answer: found.answer });
   return found.of === 'bake'
     ? say('practice.foundBake', { time, colour: found.colour })
-    : say('practice.foundRise', { time, sign: signs(say)[found.phase][found.verdict] });
+    : say('practice.foundRise', {
+        ...{ time, sign: signs(say)[found.phase][found.verdict] },
+        isDry: found.isDry === true,
+      });
 }

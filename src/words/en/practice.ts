@@ -30,6 +30,8 @@ export const practice = {
   coldProoferBrief: 'One load in the proofer. Read what the probes say.',
   hotProofer: 'Heat',
   hotProoferBrief: 'One laminated load in the proofer. Keep an eye on the places.',
+  dryProofer: 'No steam',
+  dryProoferBrief: 'One laminated load in the proofer. Look at the pieces, and at what the place says.',
   lateNote: 'Taking over',
   lateNoteBrief: 'The shift before you was busy when it put this load in.',
   shortRest: 'Turns at seven',
@@ -62,7 +64,7 @@ export const practice = {
   press: 'Press or bend',
   lookTakes: 'Each look takes a minute.',
   youSee: 'What you find',
-  foundRise: '{time}: {sign}',
+  foundRise: '{time}: {sign}{isDry, select, true {; the surface is dry: you cover the pieces} other {}}',
   foundBake:
     '{time}: {colour, select, pale {pale, crust soft} dark {dark brown, crust hard} other {golden brown}}',
   foundCelsius: '{time}: core {celsius}',
@@ -95,6 +97,7 @@ export const practice = {
   begunOtherwise:
     '{dough}: {step} had really begun {minutes} {isEarlier, select, true {earlier} other {later}} than recorded.',
   placeWasOff: '{place} was {difference} too {isWarmer, select, true {warm} other {cold}} from {time}.',
+  placeWasDry: 'The air of {place} was {percent} % drier than it should be from {time}.',
   thermometerOff: 'The thermometer read {difference} too {isHigh, select, true {high} other {low}}.',
   thermometerTells: 'A core temperature shows it.',
   handTells: 'A finger pressed into it shows it: it springs back.',
@@ -114,9 +117,9 @@ export const practice = {
   notOut: '{dough}: {pieces, plural, one {# piece} other {# pieces}} not out of the oven.',
   loadCame: '{dough}: {good} good, {second} second, {waste} waste.',
   spoilt:
-    '{one, select, under {Underproofed.} over {Overproofed.} butterRan {Butter ran out in the proof.} torn {Layers torn: rolled before it had relaxed.} butterBroke {Butter broke: locked in too cold.} pale {Pale.} other {Too dark.}}',
+    '{one, select, under {Underproofed.} over {Overproofed.} butterRan {Butter ran out in the proof.} torn {Layers torn: rolled before it had relaxed.} butterBroke {Butter broke: locked in too cold.} skin {A skin in the proof.} pale {Pale.} other {Too dark.}}',
   nextTime:
-    '{one, select, under {Proof until a dent fills slowly.} over {Look sooner, and load when it is ready.} butterRan {Keep laminated dough below 28 °C: open the door, turn it down, or move the rack.} torn {Press first: roll when the dent stays.} butterBroke {Bend the butter first; temper it longer.} pale {Look at the colour and take the core before unloading.} other {Look early; unload by colour and core.}}',
+    '{one, select, under {Proof until a dent fills slowly.} over {Look sooner, and load when it is ready.} butterRan {Keep laminated dough below 28 °C: open the door, turn it down, or move the rack.} torn {Press first: roll when the dent stays.} butterBroke {Bend the butter first; temper it longer.} skin {Touch the surface at each look; cover the pieces, or bring the steam back.} pale {Look at the colour and take the core before unloading.} other {Look early; unload by colour and core.}}',
   make: 'New practice night',
   levelOf: 'Level',
   enterANumber: 'Enter a number here.',
