@@ -14,17 +14,17 @@ test('a due time that is too soon is refused with the step and the earliest time
 
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('twelve');
   await add.click();
-  await expect(alertOf(sheet)).toHaveText('Pieces are a whole number, such as 120.');
+  await expect(alertOf(sheet)).toHaveText('Enter a whole number of pieces, such as 120.');
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('24');
   await sheet.getByRole('textbox', { name: 'at' }).fill('noon');
   await add.click();
-  await expect(alertOf(sheet)).toContainText('Give a day and a time');
+  await expect(alertOf(sheet)).toContainText('Enter a day and a time');
 
   await sheet.getByRole('combobox', { name: 'Ready on' }).selectOption({ index: 0 });
   await sheet.getByRole('textbox', { name: 'at' }).fill('09:00');
   await add.click();
   await expect(alertOf(sheet)).toContainText(/cannot be ready by .* The earliest is/);
-  await sheet.getByRole('button', { name: 'Take the earliest' }).click();
+  await sheet.getByRole('button', { name: 'Use the earliest time' }).click();
   await add.click();
   await expect(sheet).toBeHidden();
 
@@ -32,8 +32,8 @@ test('a due time that is too soon is refused with the step and the earliest time
     .getByRole('complementary', { name: /^Brioche \d+$/ })
     .filter({ hasText: '24 brioche knot' });
   const name = (await panel.getAttribute('aria-label')) ?? '';
-  await page.getByRole('button', { name: 'Take out' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'out of the plan' })).toContainText(name);
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'removed from the plan' })).toContainText(name);
   await expect(page.getByRole('button', { name: new RegExp(`^${name},`) })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('button', { name: new RegExp(`^${name},`) })).toBeVisible();
@@ -54,8 +54,8 @@ test('the same dough from two tabs is added once, unless told again', async ({ b
   await first.getByRole('dialog').getByRole('button', { name: 'Add dough' }).click();
   await expect(first.getByRole('dialog')).toBeHidden();
   await second.getByRole('dialog').getByRole('button', { name: 'Add dough' }).click();
-  await expect(alertOf(second)).toContainText('is the same dough; Mara added it');
-  await second.getByRole('button', { name: 'Add once more' }).click();
+  await expect(alertOf(second)).toContainText('is the same dough, added by Mara');
+  await second.getByRole('button', { name: 'Add anyway' }).click();
   await expect(second.getByRole('dialog')).toBeHidden();
 });
 
@@ -77,13 +77,13 @@ test('a wrong PIN is told, and what a tab taps that was signed out waits for the
   // A note, which asks nothing back whatever there is to do.
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByRole('dialog').getByLabel('In your own words').fill('tapped while signed out');
-  await page.getByRole('dialog').getByRole('button', { name: 'Say it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Record' }).click();
   // A page that is left for another meanwhile is no fault: what counts is where it ends.
   await expect(page).toHaveURL(/\/sign-in\?ended$/);
   await page.unrouteAll();
-  await expect(page.getByRole('status')).toContainText('What you recorded since waits on this tablet');
+  await expect(page.getByRole('status')).toContainText('What you recorded since is on this tablet');
   await page.getByRole('button', { name: /^Anton/ }).click();
-  const list = page.getByRole('group', { name: 'Your PIN confirms' });
+  const list = page.getByRole('group', { name: 'Confirm with your PIN' });
   await expect(list.getByRole('checkbox')).toHaveCount(1);
   const sent = page.waitForResponse((answer) => answer.url().endsWith('/record-event'));
   await page.locator('input[type=password]').fill('5090');
@@ -121,7 +121,7 @@ test('every page and route asks who is there, and none obeys another site', asyn
   });
   expect(huge.status()).toBe(400);
   await page.goto('/dough/99999');
-  await expect(page.getByRole('heading', { name: 'Not on the bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Not found' })).toBeVisible();
 });
 
 test('a phone and the night theme show the same work, by keyboard too', async ({ browser }) => {
@@ -143,7 +143,7 @@ test('a phone and the night theme show the same work, by keyboard too', async ({
   await planner.keyboard.press('ArrowDown');
   await expect(pressed).not.toHaveAttribute('aria-label', before ?? '');
   await planner.keyboard.press('?');
-  await expect(planner.getByRole('dialog', { name: 'Keys of the plan' })).toBeVisible();
+  await expect(planner.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await planner.keyboard.press('Escape');
   await planner.keyboard.press('Enter');
   await planner.waitForURL('**/dough/*');

@@ -58,7 +58,7 @@ test('a levain croissant formula is entered by keyboard alone, scaled over two b
 
   const scaling = page.getByRole('region', { name: 'Scaling' });
   await scaling.getByRole('textbox', { name: 'Pieces' }).fill('1000');
-  await scaling.getByRole('textbox', { name: 'Bowl takes' }).fill('40 kg');
+  await scaling.getByRole('textbox', { name: 'Bowl holds' }).fill('40 kg');
   await expect(scaling).toContainText('2 bowls');
   await expect(scaling).toContainText('Rounding changed the dough by');
 
@@ -70,8 +70,8 @@ test('a levain croissant formula is entered by keyboard alone, scaled over two b
 
   const milk = page.getByRole('textbox', { name: 'How much, dough line 3' });
   await milk.fill('22 %');
-  await page.getByRole('textbox', { name: 'What is different' }).fill('more milk');
-  await page.getByRole('button', { name: /Keep version 2/ }).click();
+  await page.getByRole('textbox', { name: 'What changed' }).fill('more milk');
+  await page.getByRole('button', { name: /Save version 2/ }).click();
   await expect(versions).toContainText('more milk');
   await expect(versions.getByRole('row', { name: /^milk dough/ })).toContainText('+3.00');
   await expectAccessible(page);
@@ -86,11 +86,11 @@ test('what is wrong with a formula is said beside the row, and nothing typed is 
   await page.getByRole('textbox', { name: 'Name' }).fill('Trial');
   await page.getByRole('combobox', { name: 'Ingredient, dough line 1' }).fill('flour');
   await amount(1).fill('70');
-  await expect(page.getByText(/All flours together are 100 %.*here they are 70 %/)).toBeVisible();
-  await page.getByRole('button', { name: /Keep version 1/ }).click();
-  await expect(alertOf(page).filter({ hasText: 'All flours together' }).first()).toBeVisible();
+  await expect(page.getByText(/All flours must add up to 100 %.*here they are 70 %/)).toBeVisible();
+  await page.getByRole('button', { name: /Save version 1/ }).click();
+  await expect(alertOf(page).filter({ hasText: 'All flours must add up' }).first()).toBeVisible();
   await amount(1).fill('1000000 %');
-  await expect(page.getByText(/cannot be meant/)).toBeVisible();
+  await expect(page.getByText(/is too much/)).toBeVisible();
   await amount(1).fill('1,5 kg');
   await expect(page.getByRole('region', { name: 'dough' })).toContainText('1.500 kg');
   await amount(1).press('Enter');
@@ -100,17 +100,17 @@ test('what is wrong with a formula is said beside the row, and nothing typed is 
   await amount(2).fill('120 g (1 tbsp)');
   await expect(page.getByText(/The two values disagree/)).toBeVisible();
   await page.getByRole('textbox', { name: 'Name' }).fill('Crescent dough');
-  await page.getByRole('button', { name: /Keep version 1/ }).click();
-  await expect(page.getByText('There is a formula called Crescent dough already.')).toBeVisible();
+  await page.getByRole('button', { name: /Save version 1/ }).click();
+  await expect(page.getByText('There is already a formula called Crescent dough.')).toBeVisible();
   await expect(amount(2)).toHaveValue('120 g (1 tbsp)');
 
   await page.goto('/formulas/ingredients');
   await page.getByRole('button', { name: 'milk', exact: true }).click();
-  await page.getByRole('button', { name: 'Take it out' }).click();
-  await expect(alertOf(page)).toContainText(/It is used in .*; take it out there first/);
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(alertOf(page)).toContainText(/It is used in .*. Remove it there first/);
   await page.getByRole('textbox', { name: 'Water, %' }).fill('140');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(alertOf(page)).toContainText('between 0 and 100 %');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(alertOf(page)).toContainText('Enter 0 to 100 %');
   await expectAccessible(page);
 });
 
@@ -124,17 +124,17 @@ test('a formula goes out as a file and comes back by way of the preview, faults 
   for (const as of ['json', 'csv', 'recipe']) {
     const text = await (await page.request.get(`/api/formulas/${id}?as=${as}`)).text();
     await page.goto('/formulas/new');
-    await openSheet(page, page.getByRole('button', { name: 'Read in' }));
+    await openSheet(page, page.getByRole('button', { name: 'Import' }));
     await page.getByRole('textbox', { name: 'Or paste it here' }).fill(text);
-    await page.getByRole('button', { name: 'Take 8 rows' }).click();
+    await page.getByRole('button', { name: 'Import 8 rows' }).click();
     await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Roll-in of the dough31.0 %');
     await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Danish dough');
   }
-  await openSheet(page, page.getByRole('button', { name: 'Read in' }));
+  await openSheet(page, page.getByRole('button', { name: 'Import' }));
   await page
     .getByRole('textbox', { name: 'Or paste it here' })
     .fill('stage,ingredient,amount\ndough,flour,100 %\nbatter,water,60 %\n');
-  await expect(page.getByRole('alert', { name: 'Faults' })).toContainText('Line 3: “batter” is no stage');
+  await expect(page.getByRole('alert', { name: 'Faults' })).toContainText('Line 3: “batter” is not a stage');
 });
 
 test('on a 30 °C day a dough is mixed with ice and 400 g of flour held back, and its real formula is kept', async ({
@@ -154,14 +154,14 @@ test('on a 30 °C day a dough is mixed with ice and 400 g of flour held back, an
   await expect(water).toContainText(/g of ice/);
   await expect(water).toContainText('By the factor rule it would be');
   await expect(water).toContainText(/from 8 mixes/);
-  await water.getByRole('button', { name: 'Water taken so' }).click();
-  await expect(water.getByRole('button', { name: 'Water taken again so' })).toBeVisible();
+  await water.getByRole('button', { name: 'Use this water' }).click();
+  await expect(water.getByRole('button', { name: 'Use this water again' })).toBeVisible();
 
   await page.getByRole('button', { name: 'wheat flour weighed, bowl 1' }).click();
   await expect(page.getByText(/1 of \d+ weighed/)).toBeVisible();
   await page.getByRole('button', { name: /^milk/ }).first().click();
-  await page.getByRole('combobox', { name: 'Taken instead' }).selectOption({ label: 'soya drink' });
-  const really = page.getByRole('region', { name: 'Really done' });
+  await page.getByRole('combobox', { name: 'Used instead' }).selectOption({ label: 'soya drink' });
+  const really = page.getByRole('region', { name: 'Actual amounts' });
   await expect(really).toContainText('soya drink for milk');
   await expect(alertOf(really)).toContainText('Now also contains soya');
   await really.getByRole('textbox', { name: 'How much' }).fill('400 g');
@@ -170,17 +170,17 @@ test('on a 30 °C day a dough is mixed with ice and 400 g of flour held back, an
 
   const after = water.getByRole('textbox', { name: 'Dough after mixing, °C' });
   await after.fill('75');
-  await water.getByRole('button', { name: 'Tell it' }).click();
+  await water.getByRole('button', { name: 'Record' }).click();
   await expect(alertOf(page).first()).toContainText('75 °F is 23.9 °C');
-  await page.getByRole('button', { name: 'Understood' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   await after.fill('75 F');
-  await water.getByRole('button', { name: 'Tell it' }).click();
+  await water.getByRole('button', { name: 'Record' }).click();
   await expect(water).toContainText('measured 23.9 °C');
   await expect(water).toContainText(/from 9 mixes/);
   await expectAccessible(page);
 
-  await really.getByRole('button', { name: 'Make it a new version' }).click();
-  await expect(page.getByText('Version 2 of Crescent dough is kept.')).toBeVisible();
+  await really.getByRole('button', { name: 'Save as new version' }).click();
+  await expect(page.getByText('Version 2 of Crescent dough saved.')).toBeVisible();
   await planner.goto('/formulas');
   await planner.getByRole('link', { name: 'Crescent dough', exact: true }).click();
   await expect(planner.getByRole('region', { name: 'Versions' })).toContainText(
@@ -202,7 +202,7 @@ test('the workbench says how long a piece chills, and what the freezer does to t
   await expect(chill.getByRole('status')).toContainText(/Core at 6 °C in \d/);
   await chill.getByRole('combobox', { name: 'Piece' }).selectOption({ label: 'laminated block' });
   await chill.getByRole('combobox', { name: 'Goes into' }).selectOption({ label: 'Freezer' });
-  await expect(chill.getByRole('status')).toContainText(/the butter at the edge will crack/);
+  await expect(chill.getByRole('status')).toContainText(/the butter at the edges will crack/);
   await chill.getByRole('textbox', { name: 'Thickness' }).fill('1 in');
   await expect(chill.getByRole('status')).toContainText(/Core at 6 °C in/);
   await chill.getByRole('textbox', { name: 'Starts at' }).fill('cold');
@@ -215,7 +215,7 @@ test('the workbench says how long a piece chills, and what the freezer does to t
   await expect(page.getByRole('row', { name: /^Warm, in the proofer/ })).toContainText(/2 h/);
   await expectAccessible(page);
   await page.getByRole('tab', { name: 'Levain' }).click();
-  await expect(page.getByRole('tabpanel')).toContainText(/Build it/);
+  await expect(page.getByRole('tabpanel')).toContainText(/Feed it/);
   await page.getByRole('tab', { name: 'Amounts' }).click();
   await expect(page.getByRole('tabpanel')).toContainText('106.3 g');
   await page.setViewportSize({ width: 360, height: 740 });
@@ -229,8 +229,8 @@ test('a proof that is not yet ready is judged so, and its time moves', async ({ 
   await expect(card.getByRole('heading', { name: 'Proof chocolate roll' })).toBeVisible();
   const best = async () => (await card.getByText(/^ready/).textContent()) ?? '';
   const before = await best();
-  await card.getByRole('button', { name: /Too far/ }).click();
-  await expect(card).toContainText(/judged 04:1\d: too far/);
+  await card.getByRole('button', { name: /Overproofed/ }).click();
+  await expect(card).toContainText(/judged 04:1\d: overproofed/);
   await expect.poll(best).not.toBe(before);
   await expectAccessible(page);
   await page.getByRole('button', { name: /^Undo/ }).click();
@@ -246,13 +246,13 @@ test('a levain that is not ripe is looked at again later', async ({ browser }) =
   await page.getByRole('button', { name: 'Start feed levain' }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('button', { name: /^Levain 3\s*levain ripens/ }).click();
-  await page.getByRole('button', { name: 'Is it alive?' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Is the levain alive?' });
+  await page.getByRole('button', { name: 'Is it active?' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Is the levain active?' });
   await sheet.getByRole('button', { name: 'hardly moved' }).click();
   await sheet.getByRole('button', { name: '60 min' }).click();
   const card = page.getByRole('article');
-  await expect(card).toContainText('hardly moved, not ready, look again in 1 h');
-  await expect(card).toContainText(/look again 05:1\d/);
+  await expect(card).toContainText('hardly moved, not ready, check again in 1 h');
+  await expect(card).toContainText(/check again 05:1\d/);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(card).not.toContainText('hardly moved');
 });
@@ -264,19 +264,19 @@ test('a hot morning moves the waits, and the plan follows when it is told to', a
   const tell = async (place: string, celsius: string) => {
     const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: place }) });
     await row.getByRole('textbox', { name: `Temperature of ${place.toLowerCase()}` }).fill(celsius);
-    await row.getByRole('button', { name: 'Tell it' }).click();
+    await row.getByRole('button', { name: 'Record' }).click();
     return row;
   };
   const broken = await tell('Retarder', '85');
-  await expect(alertOf(broken)).toContainText('cannot be true of retarder');
+  await expect(alertOf(broken)).toContainText('impossible for retarder');
   const bakery = await tell('Bakery', '90 F');
   await expect(bakery).toContainText('32.2 °C');
-  await expect(bakery).toContainText('told by Jonas');
-  await expect(moves).toContainText(/now takes .*; the plan gives it/);
+  await expect(bakery).toContainText('entered by Jonas');
+  await expect(moves).toContainText(/now takes .*; the plan allows/);
   await expectAccessible(page);
   const name = (await moves.getByRole('heading', { level: 3 }).first().textContent()) ?? '';
   const dough = moves.getByRole('listitem').filter({ hasText: name });
-  await dough.getByRole('button', { name: 'Let the plan follow' }).click();
+  await dough.getByRole('button', { name: 'Update the plan' }).click();
   await expect(dough).toHaveCount(0);
   await tell('Bakery', '21.8');
   await expect(page.getByText('21.8 °C')).toBeVisible();

@@ -16,7 +16,7 @@ test('a scheme is composed, its verdict changes with a turn, it is kept, given t
   await expect(verdict(page)).toHaveText('open honeycomb');
   const section = page.getByRole('region', { name: /at 3\.9 mm/ });
   await expect(section).toContainText('fat layers27');
-  await expect(section).toContainText('one letter fold more: 81 fat layers');
+  await expect(section).toContainText('with another letter fold: 81 fat layers');
 
   await expect(async () => {
     await page.getByRole('button', { name: 'Add a turn' }).click();
@@ -24,31 +24,31 @@ test('a scheme is composed, its verdict changes with a turn, it is kept, given t
   }).toPass();
   await expect(section).toContainText('fat layers81');
   await page.getByRole('textbox', { name: 'Sheet of turn 4' }).fill('thin');
-  await expect(alertOf(page)).toContainText('Turn 4: a sheet’s thickness is a length');
-  await page.getByRole('button', { name: 'Leave out turn 4' }).click();
+  await expect(alertOf(page)).toContainText('Turn 4: enter the sheet’s thickness');
+  await page.getByRole('button', { name: 'Remove turn 4' }).click();
   await page.getByRole('combobox', { name: 'Fold of turn 1' }).selectOption('book');
-  await page.getByRole('button', { name: 'Leave out turn 3' }).click();
+  await page.getByRole('button', { name: 'Remove turn 3' }).click();
   await expect(section).toContainText('fat layers12');
   await expectAccessible(page);
 
   await page.getByRole('textbox', { name: 'name of the scheme' }).fill('Book and letter, warm days');
-  await page.getByRole('button', { name: 'Keep as a new scheme' }).click();
+  await page.getByRole('button', { name: 'Save as a new scheme' }).click();
   const kept = page.getByRole('button', { name: 'Book and letter, warm days' });
   await expect(kept).toBeVisible();
 
   // What is in use stays.
-  await page.getByRole('button', { name: 'Take “Three letter folds” out' }).click();
-  await expect(alertOf(page)).toContainText(/Three letter folds is in use: .*are laminated by it/);
+  await page.getByRole('button', { name: 'Remove “Three letter folds”' }).click();
+  await expect(alertOf(page)).toContainText(/Three letter folds is in use: .*are laminated with it/);
 
   await kept.click();
-  await page.getByText('Give “Book and letter, warm days” to products').click();
+  await page.getByText('Use “Book and letter, warm days” for products').click();
   await page.getByRole('checkbox', { name: /^Levain crescent/ }).check();
-  await page.getByRole('button', { name: 'Give it to this product' }).click();
-  const follow = page.getByRole('button', { name: /^Let Levain \d+ follow$/ });
+  await page.getByRole('button', { name: 'Use it for this product' }).click();
+  const follow = page.getByRole('button', { name: /^Update Levain \d+$/ });
   await expect(follow).toBeVisible();
-  const name = ((await follow.textContent()) ?? '').replace(/^Let | follow$/g, '');
+  const name = ((await follow.textContent()) ?? '').replace(/^Update /, '');
   await follow.click();
-  await expect(page.getByText('Planned by an older scheme')).toBeHidden();
+  await expect(page.getByText('Planned with an older scheme')).toBeHidden();
 
   // Its second turn is now this scheme's second, and there is no third.
   await page.goto('/plan');
@@ -68,24 +68,24 @@ test('a butter block that does not fit is told before it is on the dough, with w
 }) => {
   const page = await signIn(browser, 'Mara');
   await page.goto('/lamination');
-  const fit = page.getByRole('region', { name: 'Does the block that was made fit?' });
+  const fit = page.getByRole('region', { name: 'Does the actual block fit?' });
   await expect(fit.getByRole('status')).toContainText('It fits');
   const type = async (label: string, text: string) => fit.getByRole('textbox', { name: label }).fill(text);
   await expect(async () => {
-    await type('butter long', '21.5');
-    await type('butter wide', '21.5');
-    await type('dough long', '30');
-    await type('dough wide', '30');
+    await type('butter length', '21.5');
+    await type('butter width', '21.5');
+    await type('dough length', '30');
+    await type('dough width', '30');
     await expect(fit.getByRole('status')).toContainText('1.9 cm too short and 1.9 cm too narrow', {
       timeout: 3000,
     });
   }).toPass();
   await expect(fit.getByRole('status')).toContainText('Roll it to 31.9 × 31.9 cm');
   await expect(fit.getByRole('status')).toContainText('Or trim the butter to');
-  await type('butter long', '9 1/2 in');
+  await type('butter length', '9 1/2 in');
   await expect(fit.getByRole('status')).toContainText(/too short|too narrow/);
-  await type('butter thick', '400 mm');
-  await expect(alertOf(fit)).toContainText('thicker than it is long');
+  await type('butter thickness', '400 mm');
+  await expect(alertOf(fit)).toContainText('thicker than long');
 
   const butter = page.getByRole('textbox', { name: 'butter', exact: true });
   await butter.fill('0 g');
@@ -143,13 +143,13 @@ test('three turns by two bakers across a shift change, one of them a double: the
     .click();
   await expect(turn2).toBeVisible();
   // Both turns in one go, block by block.
-  const otherwise = his.getByRole('button', { name: 'Given otherwise' });
+  const otherwise = his.getByRole('button', { name: 'Folded differently' });
   await expect(async () => {
     if (await turn2.isVisible()) {
       await otherwise.click();
       // The page is left only once the house has answered.
       const answered = late.waitForResponse('**/api/commands/*');
-      await late.getByRole('button', { name: 'turns 2 and 3 at one go' }).click();
+      await late.getByRole('button', { name: 'turns 2 and 3 in one go' }).click();
       await answered;
     }
     await expect(turn2).toBeHidden({ timeout: 1_000 });
@@ -163,11 +163,11 @@ test('three turns by two bakers across a shift change, one of them a double: the
   await expect(layers).toContainText('27 fat layers');
 
   // One too many, told afterwards: layers and advice follow what was done.
-  await layers.getByRole('button', { name: 'Turn 1 was given otherwise' }).click();
+  await layers.getByRole('button', { name: 'Turn 1 was folded differently' }).click();
   await late.getByRole('button', { name: 'one fold too many: a letter fold, then a half fold' }).click();
   await expect(layers).toContainText('54 fat layers');
   await expect(layers).toContainText('1 more than planned');
-  await layers.getByRole('button', { name: 'Turn 1 was given otherwise' }).click();
+  await layers.getByRole('button', { name: 'Turn 1 was folded differently' }).click();
   await late.getByRole('button', { name: 'a letter fold, as planned' }).click();
   await expect(layers).toContainText('27 fat layers');
 
@@ -202,11 +202,11 @@ async function inInches(browser: Browser, doughId: number, name: string): Promis
   await expect(now.getByRole('list', { name: 'Gaps of the sheeter' })).toContainText(/\d in/);
   await expect(now).not.toContainText(METRIC);
   await page.goto(`/dough/${doughId}/cut`);
-  await expect(page.getByRole('textbox', { name: 'sheet long' })).toHaveValue(/ in$/);
-  const answers = page.getByRole('group', { name: 'What comes from the sheet' });
-  await expect(answers).toContainText('as wanted');
-  await expect(answers).not.toContainText('fewer than wanted');
+  await expect(page.getByRole('textbox', { name: 'sheet length' })).toHaveValue(/ in$/);
+  const answers = page.getByRole('group', { name: 'What the sheet gives' });
+  await expect(answers).toContainText('on weight');
+  await expect(answers).not.toContainText('short');
   await expect(page.getByRole('main')).not.toContainText(METRIC);
-  await page.getByRole('textbox', { name: 'sheet thick' }).fill('1/4 in');
+  await page.getByRole('textbox', { name: 'sheet thickness' }).fill('1/4 in');
   await expect(answers).toContainText(/oz too heavy: roll it to [\d./ ]+ in/);
 }

@@ -19,7 +19,7 @@ test('a planner adds 120 butter crescents and a baker works on them while both s
 }) => {
   const planner = await signIn(browser, 'Mara');
   await expect(planner.getByRole('button', { name: /^Crescent 38/ })).toBeVisible();
-  await expect(planner.getByText(/doughs under way or to come/)).toContainText(/^(9|1\d) /);
+  await expect(planner.getByText(/doughs under way or planned/)).toContainText(/^(9|1\d) /);
 
   await planner.keyboard.press('a');
   const sheet = planner.getByRole('dialog', { name: 'Add dough' });
@@ -54,10 +54,10 @@ test('a planner adds 120 butter crescents and a baker works on them while both s
 
   await baker.getByRole('button', { name: '°C' }).click();
   await baker.getByRole('textbox', { name: /type it/ }).fill('warm');
-  await baker.getByRole('button', { name: 'Tell it' }).click();
-  await expect(alertOf(baker)).toContainText('not a temperature');
+  await baker.getByRole('button', { name: 'Record' }).click();
+  await expect(alertOf(baker)).toContainText('Not a temperature');
   await baker.getByRole('textbox', { name: /type it/ }).fill('55 F');
-  await baker.getByRole('button', { name: 'Tell it' }).click();
+  await baker.getByRole('button', { name: 'Record' }).click();
   await expect(butterRow).toContainText('12.8 °C');
 
   await setClock(
@@ -107,7 +107,7 @@ test('a dough goes from mixing to the oven in the browser, and its turns are cou
       await offered.click();
       continue;
     }
-    const act = now.getByRole('button', { name: /^(Start |Done|Out of the oven)/ });
+    const act = now.getByRole('button', { name: /^(Start |Done|Unload)/ });
     const words = await act.textContent();
     if (words === 'Start turn 1') await expect(now.getByRole('heading')).toContainText('Turn 1 of 2');
     if (words === 'Start turn 2') await expect(now).toContainText('had book fold');

@@ -9,21 +9,21 @@ test('a sheet is cut for crescents and chocolate rolls together, drawn with rule
 }) => {
   const page = await signIn(browser, 'Mara');
   await page.goto('/cutting');
-  const answers = page.getByRole('group', { name: 'What comes from the sheet' });
+  const answers = page.getByRole('group', { name: 'What the sheet gives' });
   await expect(answers.getByRole('row', { name: /^crescents/ })).toContainText('58');
   await expect(async () => {
-    await page.getByRole('button', { name: 'Another shape from the same sheet' }).click();
+    await page.getByRole('button', { name: 'Another shape from this sheet' }).click();
     await expect(page.getByRole('group', { name: 'Piece 2' })).toBeVisible({ timeout: 3000 });
   }).toPass();
   const [crescents, rolls] = [1, 2].map((nth) => page.getByRole('group', { name: `Piece ${nth}` }));
-  await crescents?.getByRole('textbox', { name: 'pieces a sheet' }).fill('36');
+  await crescents?.getByRole('textbox', { name: 'pieces per sheet' }).fill('36');
   await rolls?.getByRole('textbox', { name: 'for' }).fill('chocolate rolls');
-  await rolls?.getByRole('textbox', { name: 'each should weigh' }).fill('50 g');
-  await rolls?.getByRole('textbox', { name: 'on a tray' }).fill('12');
+  await rolls?.getByRole('textbox', { name: 'target weight' }).fill('50 g');
+  await rolls?.getByRole('textbox', { name: 'per tray' }).fill('12');
   await expect(answers.getByRole('row', { name: /^crescents/ })).toContainText('36');
   const roll = answers.getByRole('row', { name: /^chocolate rolls/ });
-  await expect(roll).toContainText('50.1 gas wanted');
-  await expect(answers).toContainText(/Left over [\d.]+ % of the sheet/);
+  await expect(roll).toContainText('50.1 gon weight');
+  await expect(answers).toContainText(/Trimmings [\d.]+ %/);
   await expect(page.getByRole('img', { name: /A sheet of 160 by 58 with \d+ pieces/ })).toBeVisible();
   await expectAccessible(page);
 
@@ -37,16 +37,16 @@ test('a sheet is cut for crescents and chocolate rolls together, drawn with rule
   const base = crescents?.getByRole('textbox', { name: 'base' });
   await base?.fill('90 cm');
   await crescents?.getByRole('textbox', { name: 'height' }).fill('170 cm');
-  await expect(alertOf(page)).toContainText('No triangles of crescents come from this sheet');
+  await expect(alertOf(page)).toContainText('No triangles of crescents fit on this sheet');
   await base?.fill('4 1/8 in');
   await crescents?.getByRole('textbox', { name: 'height' }).fill('10 1/4 in');
   await expect(alertOf(page)).toHaveCount(0);
-  await crescents?.getByRole('textbox', { name: 'each should weigh' }).fill('900 g');
+  await crescents?.getByRole('textbox', { name: 'target weight' }).fill('900 g');
   await expect(answers).toContainText('Change its size.');
   await crescents?.getByRole('combobox', { name: 'shape' }).selectOption('sector');
   await crescents?.getByRole('textbox', { name: 'sectors' }).fill('0');
   await expect(alertOf(page)).toContainText('A disc is cut into 1 to 64 sectors.');
-  await page.getByRole('textbox', { name: 'sheet thick' }).fill('0.2 mm');
+  await page.getByRole('textbox', { name: 'sheet thickness' }).fill('0.2 mm');
   await expect(alertOf(page).last()).toContainText('cannot be rolled');
 });
 
@@ -56,10 +56,10 @@ test('the cut plan of a dough prints on one page of A4, in black and white, with
   const page = await signIn(browser, 'Mara');
   await page.goto('/dough/2/cut');
   await expect(page.getByRole('heading', { name: /Cut plan of Crescent \d+/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^butter crescent/ })).toContainText(/\d+ a sheet/);
+  await expect(page.getByRole('row', { name: /^butter crescent/ })).toContainText(/\d+ per sheet/);
   await expectAccessible(page);
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('textbox', { name: 'sheet long' })).toBeHidden();
+  await expect(page.getByRole('textbox', { name: 'sheet length' })).toBeHidden();
   await expect(page.getByRole('navigation', { name: 'Views' })).toBeHidden();
   await expect(page.getByRole('img', { name: /pieces$/ })).toBeVisible();
   const paper = await page.pdf({ format: 'A4' });
@@ -88,9 +88,9 @@ test('buns are divided by weight, with a tally that says where it goes wrong', a
   };
   await weigh('10', '602 g');
   await expect(now).toContainText('10 of 48 weighed');
-  await expect(now.getByRole('status')).toContainText('Within the tolerance.');
+  await expect(now.getByRole('status')).toContainText('In tolerance.');
   await weigh('1', '71 g');
-  await expect(now.getByRole('status')).toContainText('1 outside the tolerance.');
+  await expect(now.getByRole('status')).toContainText('1 out of tolerance.');
   await expect(now.getByRole('status')).toContainText(/too heavy/);
   await weigh('none', '60 g');
   await expect(alertOf(now)).toContainText('How many pieces');
@@ -128,18 +128,18 @@ test('trimmings are told with what becomes of them, and offered to the next doug
   const page = await signIn(browser, 'Mara');
   await page.goto('/dough/2');
   const trimmings = page.getByRole('region', { name: 'Trimmings' });
-  await trimmings.getByRole('button', { name: 'Tell trimmings' }).click();
+  await trimmings.getByRole('button', { name: 'Record trimmings' }).click();
   const sheet = page.getByRole('dialog', { name: 'Trimmings' });
   await sheet.getByRole('button', { name: /^into the next dough/ }).click();
-  await expect(alertOf(sheet)).toContainText('Type a weight');
-  await sheet.getByRole('textbox', { name: 'how much' }).fill('640 g');
+  await expect(alertOf(sheet)).toContainText('Enter a weight');
+  await sheet.getByRole('textbox', { name: 'weight' }).fill('640 g');
   await sheet.getByRole('button', { name: /^into the next dough/ }).click();
   await expect(trimmings).toContainText('640 g weighed: into the next dough');
   await expect(trimmings).toContainText('Yield:');
 
   await page.goto('/dough/8/sheet');
-  const offers = page.getByRole('region', { name: 'Trimmings to go in' });
+  const offers = page.getByRole('region', { name: 'Trimmings to use' });
   await expect(offers).toContainText(/Crescent \d+: 640 g, 0 h old, with gluten, milk/);
   await offers.getByRole('button', { name: /^Take / }).click();
-  await expect(offers).toContainText('640 g in already');
+  await expect(offers).toContainText('640 g already in');
 });

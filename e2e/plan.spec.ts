@@ -10,14 +10,14 @@ test('the planner looks at a fortnight, at one hour, and takes the plan along', 
     await page.keyboard.press('-');
     await expect(span).toContainText('14 days', { timeout: 500 });
   }).toPass();
-  await expect(page.getByRole('button', { name: 'Wider' })).toBeDisabled();
-  const closer = page.getByRole('button', { name: 'Closer' });
+  await expect(page.getByRole('button', { name: 'Zoom out' })).toBeDisabled();
+  const closer = page.getByRole('button', { name: 'Zoom in' });
   for (let step = 0; step < 8; step++) await closer.click();
   await expect(span).toContainText('1 hour');
   await expect(closer).toBeDisabled();
 
   await page.keyboard.press('f');
-  const files = page.getByRole('dialog', { name: 'Take the plan along' });
+  const files = page.getByRole('dialog', { name: 'Export the plan' });
   await expect(files.getByRole('link')).toHaveCount(4);
   const download = page.waitForEvent('download');
   await files.getByRole('link', { name: /^Calendar/ }).click();

@@ -37,29 +37,29 @@ test('a formula typed in cups, sums, ranges and eggs asks about what it does not
   const last = ROWS.length + 1;
   await row(page, last, 'yeast', '1 package');
   const totals = page.getByRole('region', { name: 'Totals' });
-  await expect(totals.getByRole('status')).toHaveText('Incomplete: yeast not known yet.');
+  await expect(totals.getByRole('status')).toHaveText('Incomplete: yeast unknown.');
   await page.getByRole('button', { name: 'active dry yeast' }).click();
   await expect(totals.getByRole('status')).toHaveCount(0);
   await cell(page, 'How much', 5).fill('250');
-  await expect(page.getByText('250 of what? Write the unit: 250 g, or 250 %.')).toBeVisible();
+  await expect(page.getByText('250 of what? Add the unit: 250 g or 250 %.')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Your unsaved changes are here again.')).toBeVisible();
+  await expect(page.getByText('Your unsaved changes are back.')).toBeVisible();
   await cell(page, 'How much', 5).fill('1 cup');
   await expectAccessible(page);
 
-  await page.getByRole('button', { name: /Keep version 1/ }).click();
+  await page.getByRole('button', { name: /Save version 1/ }).click();
   await page.waitForURL(/\/formulas\/\d+$/);
   for (const [i, [, amount]] of ROWS.entries())
     await expect(cell(page, 'How much', i + 1)).toHaveValue(amount);
-  await expect(page.getByText('Your unsaved changes are here again.')).toHaveCount(0);
+  await expect(page.getByText('Your unsaved changes are back.')).toHaveCount(0);
 });
 
 test('a tablet of °F and inches begins every field in these, and answers in them', async ({ browser }) => {
   const page = await signIn(browser, 'Mara');
   await readInches(page);
   for (const [path, fields] of [
-    ['/workbench', ['Dough wanted', 'Room', 'Tap water', 'Rise by mixing']],
-    ['/lamination', ['block thick', 'butter long', 'dough wide', 'final sheet']],
+    ['/workbench', ['Target dough temperature', 'Room', 'Tap water', 'Rise by mixing']],
+    ['/lamination', ['block thickness', 'butter length', 'dough width', 'final sheet']],
   ] as const) {
     await page.goto(path);
     for (const label of fields) {
@@ -71,9 +71,9 @@ test('a tablet of °F and inches begins every field in these, and answers in the
   await page.getByRole('link', { name: 'Crescent dough', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'Dough temperature' })).toHaveValue(/°F$/);
   await page.goto('/workbench');
-  await expect(page.getByRole('textbox', { name: 'Dough wanted' })).toHaveValue(/°F$/);
+  await expect(page.getByRole('textbox', { name: 'Target dough temperature' })).toHaveValue(/°F$/);
   await expect(page.getByRole('main')).not.toContainText(METRIC);
   // What is typed without a unit is in the reader's: a dough at 75 °F is mixed with water, not with ice.
-  await page.getByRole('textbox', { name: 'Dough wanted' }).fill('75');
+  await page.getByRole('textbox', { name: 'Target dough temperature' }).fill('75');
   await expect(page.getByRole('main')).toContainText('for a dough at 75 °F');
 });

@@ -70,7 +70,7 @@ export class FaultTablet {
       const pressed = await said
         .getByLabel('In your own words')
         .fill(text, { timeout: 6_000 })
-        .then(() => said.getByRole('button', { name: 'Say it' }).click({ timeout: 6_000 }))
+        .then(() => said.getByRole('button', { name: 'Record' }).click({ timeout: 6_000 }))
         .then(
           () => true,
           () => false,

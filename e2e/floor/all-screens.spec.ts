@@ -13,7 +13,7 @@ const minuteOf = (text: string | null): number => {
 /** When the chocolate rolls go in, by the oven's own page, minutes after midnight. */
 async function goesIn(page: Page): Promise<number> {
   const load = page
-    .getByRole('region', { name: 'Goes in next' })
+    .getByRole('region', { name: 'Next in' })
     .getByRole('listitem')
     .filter({ hasText: 'chocolate roll' });
   await expect(load).toBeVisible();
@@ -29,10 +29,10 @@ test('a proof that is put into the cold is ready later on every screen, and whoe
   await page.goto('/proof');
   await page.getByRole('button', { name: /Crescent 38.*proof chocolate roll/ }).click();
   const card = page.getByRole('dialog');
-  const stands = card.getByRole('combobox', { name: 'stands in' });
+  const stands = card.getByRole('combobox', { name: 'place' });
   const cold = await stands.locator('option', { hasText: /^Retarder/ }).textContent();
   await stands.selectOption({ label: cold ?? '' });
-  await expect(card.getByText(/stands in retarder/)).toBeVisible();
+  await expect(card.getByText(/in retarder/)).toBeVisible();
   const ready = minuteOf(await card.getByText(/^ready /).textContent());
   await page.keyboard.press('Escape');
 
@@ -48,7 +48,7 @@ test('a proof that is put into the cold is ready later on every screen, and whoe
   await wash.click();
   const now = page.getByRole('region', { name: 'Now' });
   await now.getByRole('button', { name: /^Start wash/ }).click();
-  await expect(now.getByRole('alert')).toContainText('not ready before');
+  await expect(now.getByRole('alert')).toContainText('not ready until');
   await now.getByRole('button', { name: 'Not yet' }).click();
 
   // Back where it was it is ready as before.

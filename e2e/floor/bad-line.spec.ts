@@ -23,7 +23,7 @@ const line = (page: Page) => page.getByRole('status').filter({ hasText: /^(Live|
 const note = async (page: Page, words: string) => {
   await page.getByRole('region', { name: 'Now' }).getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByRole('dialog').getByLabel('In your own words').fill(words);
-  await page.getByRole('dialog').getByRole('button', { name: 'Say it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Record' }).click();
 };
 const tabletOf = async (browser: Browser, person: string) => {
   const tablet = await FaultTablet.open(browser, proxy.address, 1, person);
@@ -91,13 +91,13 @@ test('a page that cannot be made anew keeps what it shows, says so, and is broug
   const ida = await signIn(browser, 'Ida', TABLET);
   await ida.goto('/handover');
   const say = async (words: string) => {
-    await ida.getByRole('textbox', { name: 'What the next shift should know' }).fill(words);
-    await ida.getByRole('button', { name: 'Leave it for them' }).click();
+    await ida.getByRole('textbox', { name: 'What the next shift needs to know' }).fill(words);
+    await ida.getByRole('button', { name: 'Leave note' }).click();
     await expect(ida.getByText(`“${words}”`)).toBeVisible();
   };
   await say('The retarder hums.');
   await expect(line(page)).toHaveText('Offline');
-  await expect(page.getByRole('textbox', { name: 'What the next shift should know' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'What the next shift needs to know' })).toBeVisible();
   await expect(page.getByText('“The retarder hums.”')).toHaveCount(0);
   bad.clear();
   await expect(page.getByText('“The retarder hums.”')).toBeVisible();
@@ -116,7 +116,7 @@ test('a proxy’s error page is neither shown nor kept: the bench as it was last
   await page.reload();
   await expect(page.getByRole('region', { name: 'Now' })).toBeVisible();
   await page.goto('/formulas');
-  await expect(page.getByRole('heading', { name: 'The bakery’s computer does not answer' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The bakery’s computer is not answering' })).toBeVisible();
   bad.clear();
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
   await page.goto('/bench');
@@ -134,7 +134,7 @@ test('whoever signs out without a line leaves no page behind, and is signed out 
   const cookie = cookies.map(({ name, value }) => `${name}=${value}`).join('; ');
   await page.context().setOffline(true);
   await page.getByRole('button', { name: 'Sign out' }).click();
-  await expect(page.getByRole('heading', { name: 'The bakery’s computer does not answer' })).toBeVisible({
+  await expect(page.getByRole('heading', { name: 'The bakery’s computer is not answering' })).toBeVisible({
     timeout: 30_000,
   });
   await page.goto('/bench');
@@ -159,12 +159,12 @@ test('what was recorded in one tab under the session of another person waits for
   const open = page.getByRole('region', { name: 'To be confirmed' });
   await expect(open).toContainText('1 recorded here by Jonas');
   await open.getByRole('button', { name: 'PIN of Jonas' }).click();
-  await expect(page.getByRole('group', { name: 'Your PIN confirms' })).toContainText(
+  await expect(page.getByRole('group', { name: 'Confirm with your PIN' })).toContainText(
     'written by Jonas, with Ida signed in',
   );
   await page.locator('input[type=password]').fill('1203');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /^Jonas is at this tablet/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Jonas is signed in here/ })).toBeVisible();
   await expect(line(page)).toHaveText('Live');
   await page.goto('/handover');
   await expect(
@@ -204,7 +204,7 @@ test('what is refused for good is listed with its reason until somebody has seen
   await page.context().setOffline(false);
   const list = page.getByRole('region', { name: 'Not recorded' });
   await expect(list).toContainText('from long ago');
-  await expect(list).toContainText('longer ago than this can have happened');
+  await expect(list).toContainText('too long ago');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/\/sign-in$/);
   await expect(list).toContainText('Not recorded, Piet');
@@ -223,6 +223,6 @@ test('a tap on a page that is shown but not awake yet is done when it is', async
     await route.continue().catch(() => undefined);
   });
   await page.goto('/bench', { waitUntil: 'commit' });
-  await page.getByRole('button', { name: 'Jonas is at this tablet; change' }).click();
+  await page.getByRole('button', { name: 'Jonas is signed in here; change' }).click();
   await expect(page.getByRole('dialog', { name: 'Who takes over?' })).toBeVisible({ timeout: 30_000 });
 });

@@ -16,7 +16,7 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   await jonas.getByRole('link', { name: 'Brioche 26' }).click();
   const loaf = jonas.getByRole('region', { name: 'Brioche loaf' });
   await expect(loaf).toContainText('11 good, 1 second');
-  await loaf.getByRole('button', { name: 'rise 1, not to be sold' }).click();
+  await loaf.getByRole('button', { name: 'rise 1, not for sale' }).click();
   await loaf.getByRole('button', { name: 'taste 2, poor' }).click();
   await expect(loaf).toContainText('marks 2.8 of 5');
   await loaf.getByRole('button', { name: 'Sour, blistered, grey' }).click();
@@ -54,11 +54,11 @@ test('a photo is made small and kept; what is no picture is refused whatever it 
   const photos = jonas.getByRole('region', { name: 'Photos' });
   const choose = photos.getByLabel('Photo');
   await choose.setInputFiles({ name: 'loaf.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-  await expect(photos.getByRole('status')).toContainText('loaf.jpg is no picture');
+  await expect(photos.getByRole('status')).toContainText('loaf.jpg is not a picture');
   await choose.setInputFiles({ name: 'loaf.gif', mimeType: 'image/gif', buffer: PICTURE });
   const shown = photos.getByRole('img', { name: /taken by Jonas/ });
   await expect(shown).toBeVisible();
-  await expect(photos.getByRole('status')).toHaveText('Photo kept.');
+  await expect(photos.getByRole('status')).toHaveText('Photo saved.');
 
   const src = (await shown.getAttribute('src')) ?? '';
   const origin = new URL(jonas.url()).origin;
@@ -75,7 +75,7 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
 }) => {
   const tablet = await signIn(browser, 'Jonas', TABLET);
   await tablet.goto('/oven');
-  await tablet.getByRole('button', { name: /^Jonas is at this tablet/ }).click();
+  await tablet.getByRole('button', { name: /^Jonas is signed in here/ }).click();
   const sheet = tablet.getByRole('dialog', { name: 'Who takes over?' });
   await sheet.getByRole('button', { name: /^Ida/ }).click();
   await sheet.getByRole('textbox', { name: 'PIN of Ida' }).fill('9999');
@@ -83,13 +83,13 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
   await expect(sheet.getByRole('alert')).toContainText('not Ida’s PIN');
   await sheet.getByRole('textbox', { name: 'PIN of Ida' }).fill('2806');
   await tablet.keyboard.press('Enter');
-  await expect(tablet.getByRole('button', { name: /^Ida is at this tablet/ })).toBeVisible();
+  await expect(tablet.getByRole('button', { name: /^Ida is signed in here/ })).toBeVisible();
   expect(new URL(tablet.url()).pathname).toBe('/oven');
 
   const origin = new URL(tablet.url()).origin;
   await tablet.request.put('/api/session', { headers: { origin } });
   await tablet.goto('/bench');
-  await expect(tablet.getByRole('button', { name: /^Nobody is at this tablet/ })).toBeEnabled();
+  await expect(tablet.getByRole('button', { name: /^Nobody is signed in here/ })).toBeEnabled();
   await expect(tablet.getByRole('region', { name: 'Now' }).getByRole('button').first()).toBeDisabled();
   const refused = await tablet.request.post('/api/commands/take-alarm', {
     data: { alarm: 'wash/3/8.1.bake' },
@@ -107,7 +107,7 @@ test('a tablet is taken over with a PIN where it is, a screen on the wall change
   await mara.goto('/house');
   await mara.getByRole('region', { name: 'People' }).getByRole('button', { name: /^Ida/ }).click();
   const ended = mara.waitForResponse((answer) => answer.url().endsWith('/end-sessions'));
-  await mara.getByRole('button', { name: /^End Ida’s sessions/ }).click();
+  await mara.getByRole('button', { name: /^Sign Ida out/ }).click();
   expect((await ended).status()).toBe(200);
   // The tablet leaves by itself, and nothing leads back.
   await expect(tablet).toHaveURL(/\/sign-in\?ended$/);

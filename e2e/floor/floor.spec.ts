@@ -65,9 +65,9 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await proof.click();
   await ida
     .getByRole('dialog')
-    .getByRole('button', { name: /^Just right/ })
+    .getByRole('button', { name: /^Ready/ })
     .click();
-  await expect(ida.getByRole('dialog').getByText(/judged \d\d:\d\d: just right/)).toBeVisible();
+  await expect(ida.getByRole('dialog').getByText(/judged \d\d:\d\d: ready/)).toBeVisible();
   await ida.keyboard.press('Escape');
 
   // The wash and the load are taken up on the bench.
@@ -82,7 +82,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await setClock(ida, '05:40');
   await expect(alarms(ida).getByText(/turn trays, swap levels/)).toBeVisible();
   await setClock(ida, '05:50');
-  await expect(inside).toContainText('over; look at the colour');
+  await expect(inside).toContainText('time is up; check the colour');
   await inside.getByRole('button', { name: '+2 min' }).click();
   await expect(inside).toContainText('2:00');
   const tellCore = async (celsius: string) => {
@@ -91,19 +91,19 @@ test('a load goes from the proof through the oven to its count', async ({ browse
     await ida.getByRole('dialog').getByRole('button', { name: /^Tell/ }).click();
   };
   await tellCore('89');
-  await expect(inside.getByText('The core is done from 94 °C: bake on 3 min')).toBeVisible();
+  await expect(inside.getByText('Done from 94 °C: bake 3 min more')).toBeVisible();
   await expect(inside).toContainText(/[45]:\d\d/);
   await tellCore('96');
-  await expect(inside.getByText('The core is done from')).toBeHidden();
+  await expect(inside.getByText('Done from')).toBeHidden();
   await expect(inside).toContainText('core 96');
   await inside.getByRole('button', { name: 'Out', exact: true }).click();
-  const out = ida.getByRole('region', { name: 'Came out' });
+  const out = ida.getByRole('region', { name: 'Result' });
   await out.getByRole('button', { name: 'Count' }).click();
   const sheet = ida.getByRole('dialog', { name: /how many came out well/ });
-  await sheet.getByRole('button', { name: 'Second quality: one more' }).click();
+  await sheet.getByRole('button', { name: 'Second: one more' }).click();
   await sheet.getByRole('group', { name: 'Waste' }).getByRole('button', { name: '+5' }).click();
   await expect(sheet).toContainText('114 good');
-  await sheet.getByRole('button', { name: 'Keep the count' }).click();
+  await sheet.getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText('114 good, 1 second, 5 wasted');
   await expectAccessible(ida);
 });
@@ -148,9 +148,9 @@ test('a shift leaves words, the next one reads and signs them', async ({ browser
   await expect(jonas.getByText(/lowest shelf of the retarder/)).toBeVisible();
   await jonas.getByRole('button', { name: 'I have read it' }).first().click();
   await expect(jonas.getByText(/read by Jonas/)).toBeVisible();
-  const words = jonas.getByRole('textbox', { name: 'What the next shift should know' });
+  const words = jonas.getByRole('textbox', { name: 'What the next shift needs to know' });
   await words.fill('<script>alert(1)</script> Danish 12 is a little slow.');
-  await jonas.getByRole('button', { name: 'Leave it for them' }).click();
+  await jonas.getByRole('button', { name: 'Leave note' }).click();
   await expect(jonas.getByText(/Danish 12 is a little slow/)).toBeVisible();
   await expect(words).toHaveValue('');
   await expectAccessible(jonas);

@@ -57,21 +57,21 @@ test('without a line one tablet goes on, also under another name; all of it arri
   }
 
   await shared.goto('/handover');
-  await shared.getByRole('textbox', { name: 'What the next shift should know' }).fill('Flour is low.');
-  await shared.getByRole('button', { name: 'Leave it for them' }).click();
+  await shared.getByRole('textbox', { name: 'What the next shift needs to know' }).fill('Flour is low.');
+  await shared.getByRole('button', { name: 'Leave note' }).click();
   await expect(shared.getByText('“Flour is low.”')).toBeVisible();
   await expect(shared.getByText(/Offline, 2 to send/)).toBeVisible();
 
-  await shared.getByRole('button', { name: 'Jonas is at this tablet; change' }).click();
+  await shared.getByRole('button', { name: 'Jonas is signed in here; change' }).click();
   const sheet = shared.getByRole('dialog', { name: 'Who takes over?' });
   await expect(sheet).toContainText('Offline.');
   await expect(sheet.getByRole('button').filter({ hasText: /./ })).toHaveText([/^Ida/]);
   await sheet.getByRole('button', { name: /^Ida/ }).click();
-  await expect(shared.getByRole('button', { name: 'Ida is at this tablet; change' })).toContainText(
+  await expect(shared.getByRole('button', { name: 'Ida is signed in here; change' })).toContainText(
     'no PIN yet',
   );
   await shared.goto('/bench');
-  await expect(shared.getByRole('button', { name: 'Ida is at this tablet; change' })).toBeVisible();
+  await expect(shared.getByRole('button', { name: 'Ida is signed in here; change' })).toBeVisible();
   await shared
     .getByRole('region', { name: 'Now' })
     .getByRole('button', { name: 'Note', exact: true })
@@ -82,7 +82,7 @@ test('without a line one tablet goes on, also under another name; all of it arri
   await shared.context().setOffline(false);
   await expect(wall.getByText('“Flour is low.”')).toBeVisible();
   await expect(
-    alarms(shared).or(shared.getByRole('alert')).getByText('Selma sees to that already.'),
+    alarms(shared).or(shared.getByRole('alert')).getByText('Selma is already on it.'),
   ).toBeVisible();
   const open = shared.getByRole('region', { name: 'To be confirmed' });
   await expect(open).toContainText('1 recorded here by Ida, not confirmed yet');
@@ -105,9 +105,9 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   await ida.goto('/proof');
   await ida.getByRole('button', { name: /Crescent 38.*proof chocolate roll/ }).click();
   const look = ida.getByRole('dialog');
-  await look.getByRole('combobox', { name: 'needle' }).selectOption({ label: 'Needle 1' });
-  await look.getByRole('button', { name: /^Just right/ }).click();
-  await expect(look.getByText(/judged 05:56: just right/)).toBeVisible();
+  await look.getByRole('combobox', { name: 'core probe' }).selectOption({ label: 'Needle 1' });
+  await look.getByRole('button', { name: /^Ready/ }).click();
+  await expect(look.getByText(/judged 05:56: ready/)).toBeVisible();
 
   await carryOut(jonas, /Wash chocolate roll/);
   await carryOut(jonas, /Load oven chocolate roll/);
@@ -116,21 +116,21 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   await expect(inside).toContainText('Chocolate roll: two slits across');
   await setClock(ida, '06:15');
   await inside.getByRole('button', { name: 'Out', exact: true }).click();
-  const out = ida.getByRole('region', { name: 'Came out' });
+  const out = ida.getByRole('region', { name: 'Result' });
   await out.getByRole('listitem').first().getByRole('button', { name: 'Count' }).click();
-  await ida.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
+  await ida.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText(/\d+ good/);
 
   await setClock(jonas, '06:50');
   await carryOut(jonas, /Rack and count chocolate roll/);
   await jonas.goto('/oven');
   await jonas
-    .getByRole('region', { name: 'Came out' })
+    .getByRole('region', { name: 'Result' })
     .getByRole('link', { name: 'Crescent 38' })
     .first()
     .click();
   const roll = jonas.getByRole('region', { name: 'Chocolate roll' });
-  for (const mark of ['rise 4, good', 'layers 5, as it should be', 'taste 4, good'])
+  for (const mark of ['rise 4, good', 'layers 5, excellent', 'taste 4, good'])
     await roll.getByRole('button', { name: mark }).click();
   await expect(roll).toContainText('marks 4.3 of 5');
   await expect(jonas.getByText(/planned/i).first()).toBeVisible();
@@ -147,15 +147,15 @@ test('a place shows its curve with limits, a planner moves them, and nonsense is
   await expectAccessible(mara);
   await mara.getByRole('link', { name: 'week' }).click();
   const limits = mara.getByRole('region', { name: 'Limits', exact: true });
-  await limits.getByLabel('not above').fill('30 C');
-  await limits.getByLabel('not below').fill('31');
-  await limits.getByRole('button', { name: 'Keep the limits' }).click();
-  await expect(limits.getByRole('alert')).toHaveText('The lower limit has to be below the upper one.');
-  await limits.getByLabel('not below').fill('cold');
-  await limits.getByRole('button', { name: 'Keep the limits' }).click();
-  await expect(limits.getByRole('alert')).toContainText('A limit is a temperature');
-  await limits.getByLabel('not below').fill('68 F');
-  await limits.getByRole('button', { name: 'Keep the limits' }).click();
+  await limits.getByLabel('maximum').fill('30 C');
+  await limits.getByLabel('minimum').fill('31');
+  await limits.getByRole('button', { name: 'Save limits' }).click();
+  await expect(limits.getByRole('alert')).toHaveText('The minimum must be below the maximum.');
+  await limits.getByLabel('minimum').fill('cold');
+  await limits.getByRole('button', { name: 'Save limits' }).click();
+  await expect(limits.getByRole('alert')).toContainText('Enter a temperature, such as 7 or 45 F');
+  await limits.getByLabel('minimum').fill('68 F');
+  await limits.getByRole('button', { name: 'Save limits' }).click();
   await expect(mara.getByRole('figure')).toContainText('limit 30 °C');
   await expect(mara.getByRole('figure')).toContainText('limit 20 °C');
 

@@ -53,7 +53,7 @@ test('a practice night is worked on the floor’s own cards, and reviewed: what 
   await page.getByRole('button', { name: /Start load/ }).click();
   await finish(page);
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: '+10 min' }).click();
-  await page.getByRole('button', { name: 'Out of the oven' }).click();
+  await page.getByRole('button', { name: 'Unload' }).click();
   await page.getByRole('button', { name: 'End the night' }).click();
 
   const happened = page.getByRole('region', { name: 'What happened' });
@@ -73,7 +73,7 @@ test('a practice night is worked on the floor’s own cards, and reviewed: what 
   const other = await signIn(browser, 'Anton', { width: 360, height: 740 });
   await other.goto('/practice/1');
   await expect(other).toHaveURL(/\/practice$/);
-  await expect(other.getByText('No night practised yet.')).toBeVisible();
+  await expect(other.getByText('No practice nights yet. Start with a quiet one.')).toBeVisible();
   await expectNoSidewaysScroll(other);
 });
 
@@ -85,22 +85,22 @@ test('a planner makes a night; what is typed outlives a refusal and a reload; a 
   await mara.getByRole('link', { name: 'New practice night' }).click();
   await mara.getByLabel('Name', { exact: true }).fill('Sunday heat');
   await mara.getByLabel('Hours', { exact: true }).fill('many');
-  await mara.getByRole('button', { name: 'Keep night' }).click();
+  await mara.getByRole('button', { name: 'Save night' }).click();
   await expect(mara.getByText('Enter a number here.')).toHaveCount(1);
   await mara.reload();
   await expect(mara.getByLabel('Name', { exact: true })).toHaveValue('Sunday heat');
   await mara.getByLabel('Hours', { exact: true }).fill('40');
-  await mara.getByRole('button', { name: 'Keep night' }).click();
+  await mara.getByRole('button', { name: 'Save night' }).click();
   await expect(mara.getByText('Enter a value from 1 to 14.')).toHaveCount(1);
   await mara.getByLabel('Hours', { exact: true }).fill('5');
   await mara.getByLabel('Opens at', { exact: true }).fill('half past');
-  await mara.getByRole('button', { name: 'Keep night' }).click();
-  await expect(mara.getByText('Enter a time such as 03:00.')).toHaveCount(1);
+  await mara.getByRole('button', { name: 'Save night' }).click();
+  await expect(mara.getByText('Enter a time, such as 03:00.')).toHaveCount(1);
   await mara.getByLabel('Opens at', { exact: true }).fill('03:00');
   await mara.getByLabel('Place at fault').selectOption({ label: 'Proofer' });
   await mara.getByLabel('Warmer by, °C').fill('6,5');
   await expectAccessible(mara);
-  await mara.getByRole('button', { name: 'Keep night' }).click();
+  await mara.getByRole('button', { name: 'Save night' }).click();
   await mara.waitForURL(/\/practice$/);
   await mara.getByRole('button', { name: 'Start Sunday heat' }).click();
   await mara.waitForURL(/\/practice\/\d+/);

@@ -57,7 +57,7 @@ test('the oven breaks with loads in the proofer, one baker and no planner: saved
     await expect(page.getByText(/Heat oven/)).toHaveCount(0);
     await expect(page.getByText('05:38')).toHaveCount(0);
   }
-  await expect(page.getByText('Everything went as planned.')).toHaveCount(0);
+  await expect(page.getByText('Everything went to plan.')).toHaveCount(0);
 });
 
 test('two hours without a tap are caught up in two', async ({ browser }) => {
@@ -77,9 +77,9 @@ test('two hours without a tap are caught up in two', async ({ browser }) => {
 
   // On the batch's page they are marked as entered later.
   await page.goto('/oven');
-  await expect(page.getByRole('region', { name: 'Came out' })).toContainText('Crescent 38');
+  await expect(page.getByRole('region', { name: 'Result' })).toContainText('Crescent 38');
   await page.goto('/handover');
-  await expect(page.getByText('Everything went as planned.')).toHaveCount(0);
+  await expect(page.getByText('Everything went to plan.')).toHaveCount(0);
 });
 
 test('a step that was done at another time is entered with it', async ({ browser }) => {
@@ -118,17 +118,17 @@ test('a dough that is dropped is gone from every screen, and its customers are t
   await expect(page.getByRole('button', { name: /Crescent 38/ })).toHaveCount(0);
 
   await page.goto('/handover');
-  const short = page.getByRole('region', { name: 'Orders that go short' });
-  await expect(short).toContainText('70 of 70 Butter crescent missing');
-  await expect(short).toContainText('30 of 30 Butter crescent missing');
+  const short = page.getByRole('region', { name: 'Short orders' });
+  await expect(short).toContainText('70 of 70 Butter crescent short');
+  await expect(short).toContainText('30 of 30 Butter crescent short');
   await expect(page.getByText(/Crescent 38 lost: dropped/)).toBeVisible();
   await expectAccessible(page);
   await tap(short.getByRole('button', { name: 'Told Shop' }));
-  await expect(short.getByText(/Told 04:10, Jonas/)).toBeVisible();
+  await expect(short.getByText(/Informed 04:10, Jonas/)).toBeVisible();
   await page.goto('/orders');
-  const again = page.getByRole('region', { name: 'Orders that go short' });
-  await expect(again.getByText(/Told 04:10, Jonas/)).toBeVisible();
-  await expect(again.getByRole('button', { name: /^Told Café am Wehr/ }).first()).toBeVisible();
+  const again = page.getByRole('region', { name: 'Short orders' });
+  await expect(again.getByText(/Informed 04:10, Jonas/)).toBeVisible();
+  await expect(again.getByRole('button', { name: /^Informed Café am Wehr/ }).first()).toBeVisible();
 });
 
 test('after two days without a tap the application is of use at once', async ({ browser }) => {
@@ -140,14 +140,14 @@ test('after two days without a tap the application is of use at once', async ({ 
   const { tap, taps } = tapping();
   await tap(page.getByRole('button', { name: 'Catch up' }));
   const sheet = page.getByRole('dialog');
-  await expect(sheet.getByRole('region', { name: 'Over, not recorded' })).toContainText('Crescent 39');
+  await expect(sheet.getByRole('region', { name: 'Ended, not recorded' })).toContainText('Crescent 39');
   await tap(sheet.getByRole('button', { name: /^Close (it|all \d+) as not recorded$/ }));
-  await expect(sheet.getByRole('region', { name: 'Over, not recorded' })).toHaveCount(0);
+  await expect(sheet.getByRole('region', { name: 'Ended, not recorded' })).toHaveCount(0);
   const rest = sheet.getByRole('button', { name: /^Record \d+ steps$/ });
   if (await rest.isVisible()) await tap(rest);
   expect(taps()).toBeLessThanOrEqual(3);
   await page.goto('/handover');
-  await expect(page.getByText(/Crescent 39 closed: its last steps were not recorded/)).toBeVisible();
+  await expect(page.getByText(/Crescent 39 closed: last steps not recorded/)).toBeVisible();
   await page.goto('/orders/past');
   await expect(page.getByRole('heading', { name: 'Past orders' })).toBeVisible();
 });
@@ -219,14 +219,14 @@ test('half of a load is frozen at shaping, ordered two days later, thawed and ba
     .filter({ hasText: batch.name })
     .getByRole('button', { name: 'Out', exact: true })
     .click();
-  const out = oven.getByRole('region', { name: 'Came out' });
+  const out = oven.getByRole('region', { name: 'Result' });
   await expect(out).toContainText(`${pieces} pieces`);
   await out
     .getByRole('listitem')
     .filter({ hasText: batch.name })
     .getByRole('button', { name: 'Count' })
     .click();
-  await oven.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
+  await oven.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText(`${pieces} good`);
 });
 
@@ -262,8 +262,8 @@ test('two bakers and a helper give three turns to two blocks in mixed order acro
   const { tap, taps } = tapping();
   await tap(blocks(jonas).getByRole('button', { name: /^Block B/ }));
   await expect(card(jonas).getByRole('button', { name: 'Block B done' })).toBeVisible();
-  await tap(card(jonas).getByRole('button', { name: 'Given otherwise' }));
-  const otherwise = jonas.getByRole('dialog', { name: 'What was block B given?' });
+  await tap(card(jonas).getByRole('button', { name: 'Folded differently' }));
+  const otherwise = jonas.getByRole('dialog', { name: 'Folds of block B' });
   await tap(otherwise.getByRole('button', { name: /^Turns 1 and 2 /i }));
   expect(taps()).toBe(3);
   await expect(blocks(jonas)).toContainText('Block B: 2 folds, done');
@@ -314,8 +314,8 @@ test('two bakers and a helper give three turns to two blocks in mixed order acro
   const layers = anton.getByRole('region', { name: 'Layers' });
   await expect(layers).toContainText('turn 3 of 3 done');
   await expect(layers).toContainText('B: had letter fold, letter fold, letter fold');
-  await layers.getByRole('button', { name: 'Turn 3 was given otherwise' }).click();
-  const correct = anton.getByRole('dialog', { name: 'What was given?' });
+  await layers.getByRole('button', { name: 'Turn 3 was folded differently' }).click();
+  const correct = anton.getByRole('dialog', { name: 'Which folds were made?' });
   await correct.getByLabel('Which block').selectOption({ label: 'B' });
   await correct.getByRole('button', { name: 'A book fold instead' }).click();
   await expect(layers).toContainText('B: had letter fold, letter fold, book fold');

@@ -27,11 +27,11 @@ async function open(entries: Record<string, string>): Promise<void> {
 async function addMachine(kind: string, name: string, takes: string, more: Record<string, string> = {}) {
   await page.getByRole('button', { name: 'Add a machine' }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('What it is').selectOption({ label: kind });
+  await sheet.getByLabel('Type').selectOption({ label: kind });
   await sheet.getByLabel('Name').fill(name);
   await sheet.getByLabel(/^Takes/).fill(takes);
   for (const [label, text] of Object.entries(more)) await sheet.getByLabel(label).fill(text);
-  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await sheet.getByRole('button', { name: 'Save' }).click();
 }
 
 test('an empty database is opened by whoever has the code, and nobody else', async ({ request }) => {
@@ -44,7 +44,7 @@ test('an empty database is opened by whoever has the code, and nobody else', asy
   await open({ 'Name of the bakery': 'Corner bakery', 'Your name': 'Nora', 'Your PIN': '1234' });
   await expect(alertOf(page)).toHaveText('A planner’s PIN has 6 to 8 digits.');
   await open({ 'Your PIN': '735190', Code: 'NOTRIGHT' });
-  await expect(alertOf(page)).toHaveText(/That code is not right/);
+  await expect(alertOf(page)).toHaveText(/Wrong code/);
   await expect(page.getByLabel('Name of the bakery')).toHaveValue('Corner bakery');
 
   await page.getByLabel('Temperatures').selectOption({ label: '°F' });
@@ -60,13 +60,13 @@ test('an empty database is opened by whoever has the code, and nobody else', asy
 
 test('set-up says what is missing, and the plan leads there while there is nothing to make', async () => {
   await expect(seen('None yet')).toHaveCount(2);
-  await expect(seen('Nobody has shifts yet, so no step can be planned.')).toBeVisible();
+  await expect(seen('Nobody has shifts yet, so nothing can be planned.')).toBeVisible();
   await expectAccessible(page);
   await page.goto('/plan');
   await expect(page).toHaveURL(/\/setup$/);
-  const shelf = page.getByRole('region', { name: 'Shelf of beginnings' });
+  const shelf = page.getByRole('region', { name: 'Templates' });
   await shelf.getByRole('listitem').filter({ hasText: 'Butter crescent' }).getByRole('button').click();
-  await expect(shelf.getByText('Yours')).toHaveCount(1);
+  await expect(shelf.getByText('Added')).toHaveCount(1);
   await expect(page.getByText('Missing: oven (Butter crescent)')).toBeVisible();
 });
 
@@ -76,15 +76,15 @@ test('machines are added as they are, and odd entries are said beside their fiel
   const sheet = page.getByRole('dialog');
   await expect(alertOf(sheet)).toHaveText(/name/);
   await sheet.getByLabel('Name').fill('Mixer');
-  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(alertOf(sheet)).toHaveText(/at least 1/);
   await sheet.getByLabel(/^Takes/).fill('1');
-  await sheet.getByLabel('Most dough in a bowl, kg').fill('9,5');
-  await sheet.getByLabel('Least dough in a bowl, kg').fill('12');
-  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await sheet.getByLabel('Largest dough in the bowl, kg').fill('9,5');
+  await sheet.getByLabel('Smallest dough in the bowl, kg').fill('12');
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(alertOf(sheet)).toHaveText('The least load must not be above the most.');
-  await sheet.getByLabel('Least dough in a bowl, kg').fill('1,5');
-  await sheet.getByRole('button', { name: 'Keep' }).click();
+  await sheet.getByLabel('Smallest dough in the bowl, kg').fill('1,5');
+  await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(sheet).toBeHidden();
   for (const [kind, name, takes] of [
     ['Bench', 'Bench', '1'],
@@ -114,7 +114,7 @@ test('where there is no proofer the proof is in the room, and no machine is miss
   await expect(bakery.getByText(/has no proofer/i).first()).toBeVisible();
   await page.getByLabel('Change the proof').selectOption({ label: 'at room temperature' });
   await expect(bakery.getByText(/has no proofer/i)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep as version 2' }).click();
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page).toHaveURL(/\/products$/);
   await page.goto('/house');
 });
@@ -123,7 +123,7 @@ test('a machine is taken out of use', async () => {
   await addMachine('Freezer', 'Old freezer', '4');
   const machines = page.getByRole('region', { name: 'Machines' });
   await machines.getByRole('button', { name: 'Old freezer' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Take out of use' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Take out of service' }).click();
   await expect(machines.getByText('Old freezer')).toBeHidden();
   await expect(page.getByRole('region', { name: 'Changes' }).getByText('machine Old freezer')).toHaveCount(2);
 });
@@ -133,11 +133,11 @@ test('house values are set within their range, and say who set them', async () =
   await expectAccessible(page);
   const block = page.getByRole('textbox', { name: 'Heaviest block, kg' });
   await block.fill('900');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(alertOf(page)).toHaveText('Enter a value from 0.5 kg to 60 kg.');
   await block.fill('4,5');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(seen(/usual 6 kg, from 0.5 to 60; Nora/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(seen(/default 6 kg, from 0.5 to 60; Nora/)).toBeVisible();
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Heaviest block, kg' })).toHaveValue('4.5');
   await page.getByRole('button', { name: 'Reset' }).click();
@@ -154,7 +154,7 @@ test('with shifts the first dough of one’s own is planned, and a phone shows s
   await ben.getByLabel('Name').fill('Ben');
   await ben.getByLabel('Team').fill('dough');
   await ben.getByLabel('PIN').fill('4711');
-  await ben.getByRole('button', { name: 'Keep', exact: true }).click();
+  await ben.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(ben).toBeHidden();
   await people.getByRole('button', { name: 'Ben' }).click();
   await setShifts();
@@ -189,10 +189,10 @@ test('a product of one’s own is begun from nothing, and planned in this bakery
   await page.getByRole('dialog').getByRole('button', { name: 'Stretch and fold' }).click();
   const step = page.getByRole('dialog', { name: 'Stretch and fold' });
   await step.getByLabel('Fixed time').fill('soon');
-  await step.getByRole('button', { name: 'Keep' }).click();
-  await expect(alertOf(step)).toHaveText('Enter a time such as 45 min or 1 h 30.');
+  await step.getByRole('button', { name: 'Save' }).click();
+  await expect(alertOf(step)).toHaveText('Enter a time, such as 45 min or 1 h 30.');
   await step.getByLabel('Fixed time').fill('3');
-  await step.getByRole('button', { name: 'Keep' }).click();
+  await step.getByRole('button', { name: 'Save' }).click();
   await bakery.getByLabel('Pieces').fill('24');
   await bakery.getByLabel('at', { exact: true }).fill('15:00');
   await expect(bakery.getByText(/^Starts /)).toBeVisible();
@@ -201,19 +201,19 @@ test('a product of one’s own is begun from nothing, and planned in this bakery
   await page.goto('/house');
   await page.goto('/products/new');
   await expect(seen('Your unsaved changes from this device are shown.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(alertOf(page)).toContainText('There is a product called Butter crescent already.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(alertOf(page)).toContainText('There is already a product called Butter crescent.');
   await page.getByLabel('Name', { exact: true }).fill('Supper roll');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page).toHaveURL(/\/products$/);
   await page.getByRole('link', { name: 'Supper roll', exact: true }).click();
   await page.getByRole('button', { name: 'Edit Bake' }).click();
   const bake = page.getByRole('dialog', { name: 'Bake' });
   await bake.getByLabel('Machine set to').fill('750');
-  await bake.getByRole('button', { name: 'Keep' }).click();
+  await bake.getByRole('button', { name: 'Save' }).click();
   // 750 °F in a bakery of °F: too hot, said beside the step in these.
   await expect(page.getByText(/Enter a temperature from -40 °F to 608 °F/).first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep as version 2' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeDisabled();
   await page.getByRole('button', { name: 'Discard changes' }).click();
   await page.setViewportSize({ width: 1024, height: 768 });
   await expectNoSidewaysScroll(page);
@@ -223,7 +223,7 @@ test('a product of one’s own is begun from nothing, and planned in this bakery
 test('a recipe is pasted, asks what it cannot know, and becomes a product that is planned here', async () => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto('/products');
-  await page.getByRole('link', { name: 'Read recipe' }).click();
+  await page.getByRole('link', { name: 'Import a recipe' }).click();
   const text = page.getByLabel('Or paste it here');
   await text.fill(readFileSync('test-data/recipes/salt-by-the-spoon.txt', 'utf8'));
   const questions = page.getByRole('region', { name: 'Questions' });
@@ -249,7 +249,7 @@ test('its first dough is worked on the bench to its count, and read back', async
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.goto('/bench');
   const now = page.getByRole('region', { name: 'Now' });
-  const act = now.getByRole('button', { name: /^(Start (?!all)|Done$|Out of the oven|.* done$)/ }).first();
+  const act = now.getByRole('button', { name: /^(Start (?!all)|Done$|Unload|.* done$)/ }).first();
   const first = page.getByRole('region', { name: 'Next' }).getByRole('button').first();
   await expect(act.or(first).first()).toBeVisible();
   // In a bakery of its own nobody waits for a clock: what is not ready is begun all the same.
@@ -263,9 +263,9 @@ test('its first dough is worked on the bench to its count, and read back', async
     expect((await told).status()).toBe(200);
   }
   await page.goto('/oven');
-  const out = page.getByRole('region', { name: 'Came out' });
+  const out = page.getByRole('region', { name: 'Result' });
   await out.getByRole('button', { name: 'Count' }).first().click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep the count' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText('24 good');
   await page.goto('/batches');
   await expect(page.getByRole('link', { name: /Crescent 1/ }).first()).toBeVisible();
@@ -290,6 +290,6 @@ async function setShifts(): Promise<void> {
   await sheet.getByLabel('Mon to').fill('18:00');
   await sheet.getByRole('button', { name: 'Every day like Monday' }).click();
   await expect(sheet.getByLabel('Sun to')).toHaveValue('18:00');
-  await sheet.getByRole('button', { name: 'Keep the week' }).click();
+  await sheet.getByRole('button', { name: 'Save week' }).click();
   await expect(sheet).toBeHidden();
 }

@@ -9,9 +9,9 @@ test('a private address gives one person’s work to whoever knows it, and to no
   const page = await signIn(browser, 'Jonas');
   await page.goto('/plan');
   await openSheet(page, 'f');
-  const sheet = page.getByRole('dialog', { name: 'Take the plan along' });
+  const sheet = page.getByRole('dialog', { name: 'Export the plan' });
   await expect(sheet.getByLabel('Whose work').getByRole('option')).toHaveText(['Jonas’s work']);
-  await sheet.getByRole('button', { name: 'Make an address' }).click();
+  await sheet.getByRole('button', { name: 'Create address' }).click();
   const told = await sheet.getByRole('status').textContent();
   const calendar = await request.get(told ?? '');
   expect(calendar.headers()['content-type']).toContain('text/calendar');
@@ -26,17 +26,17 @@ test('busy times of a person come in from a calendar, and what they do to the pl
 }) => {
   const page = await signIn(browser, 'Mara');
   await page.goto('/house');
-  await openSheet(page, page.getByRole('button', { name: 'Read a calendar' }));
+  await openSheet(page, page.getByRole('button', { name: 'Import a calendar' }));
   const sheet = page.getByRole('dialog', { name: 'Busy times from a calendar' });
   await sheet.getByLabel('Whose calendar').selectOption({ label: 'Piet' });
   await sheet.getByLabel('Or paste it here').fill('hello');
-  await expect(alertOf(sheet)).toContainText('no iCalendar file');
+  await expect(alertOf(sheet)).toContainText('Not an iCalendar file');
   await sheet.getByLabel('Calendar file').setInputFiles({
     name: 'years.ics',
     mimeType: 'text/calendar',
     buffer: Buffer.alloc(5_000_000, 'x'),
   });
-  await expect(alertOf(sheet).filter({ hasText: 'years.ics has 5 MB' })).toBeVisible();
+  await expect(alertOf(sheet).filter({ hasText: 'years.ics is 5 MB' })).toBeVisible();
   await sheet.getByLabel('Calendar file').setInputFiles({
     name: 'piet.ics',
     mimeType: 'text/calendar',
@@ -48,14 +48,14 @@ test('busy times of a person come in from a calendar, and what they do to the pl
     ),
   });
   await expect(sheet.getByRole('list', { name: 'Busy times' })).toContainText('first aid course');
-  await sheet.getByRole('button', { name: 'Take 1 busy time' }).click();
-  await expect(alertOf(sheet)).toContainText('The plan would be hurt: Hands:');
-  await sheet.getByRole('button', { name: 'Keep it all the same' }).click();
+  await sheet.getByRole('button', { name: 'Import 1 busy time' }).click();
+  await expect(alertOf(sheet)).toContainText('This would cause problems:');
+  await sheet.getByRole('button', { name: 'Save anyway' }).click();
   await expect(sheet).toBeHidden();
   const exceptions = page.getByRole('region', { name: 'Exceptions' });
   await expect(exceptions).toContainText('Piet is away Thu 13:00');
   await exceptions.getByRole('button', { name: 'Remove' }).click();
-  await expect(exceptions).toContainText('Everything is as every week.');
+  await expect(exceptions).toContainText('No exceptions.');
 });
 
 test('the plan is read by station and by person', async ({ browser }) => {

@@ -18,7 +18,7 @@ test('an order becomes a dough in the plan, with the time until which it can be 
   await form.getByLabel('Day').fill('2026-11-18');
   await form.getByLabel('Ready by').fill('10:30');
   await form.getByRole('button', { name: 'Add order' }).click();
-  await expect(alertOf(form)).toContainText('Wed 10:30 has passed already');
+  await expect(alertOf(form)).toContainText('Wed 10:30 is in the past');
   await form.getByLabel('Day').fill('2026-11-22');
   await form.getByRole('button', { name: 'Add order' }).click();
   await expect(form).toBeHidden();
@@ -31,7 +31,7 @@ test('an order becomes a dough in the plan, with the time until which it can be 
     .getByRole('listitem')
     .filter({ hasText: '36 plum danish' });
   await expect(proposal).toContainText(/kg in 1 bowl, \d+ % full; nothing left over/);
-  await proposal.getByRole('button', { name: 'Plan it' }).click();
+  await proposal.getByRole('button', { name: 'Plan dough' }).click();
   await expect(order).toContainText(/Danish \d+, mixed \w{3} \d\d:\d\d/, { timeout: 30_000 });
   await expect(proposal).toHaveCount(0);
 
@@ -40,9 +40,9 @@ test('an order becomes a dough in the plan, with the time until which it can be 
   await openDough(page, name);
   await expect(page.getByRole('main')).toContainText('36');
   await page.getByRole('link', { name: 'Cut plan' }).click();
-  const cut = page.getByRole('group', { name: 'What comes from the sheet' });
+  const cut = page.getByRole('group', { name: 'What the sheet gives' });
   await expect(cut.getByRole('row', { name: /^plum danish/ })).toContainText(/36/);
-  await expect(cut).not.toContainText('fewer than wanted');
+  await expect(cut).not.toContainText('short');
   await expect(page.getByRole('img', { name: /with 36 pieces$/ })).toBeVisible();
   await page.goto('/orders');
 
@@ -59,15 +59,15 @@ test('orders come from a table, every fault named by its line', async ({ browser
   const page = await signIn(browser, 'Mara', { width: 360, height: 740 });
   await page.goto('/orders');
   await expectNoSidewaysScroll(page);
-  await openSheet(page, page.getByRole('button', { name: 'Read a file' }));
+  await openSheet(page, page.getByRole('button', { name: 'Import' }));
   const sheet = page.getByRole('dialog');
   await sheet
     .getByLabel('Or paste it here')
     .fill(
       'customer,product,pieces,day,time\nInn,Sugared bun,12,2026-11-25,10:00\nInn,Pretzel,12,2026-11-25,10:00\n',
     );
-  await expect(sheet.getByRole('alert')).toContainText('Line 3: The house makes no “Pretzel”');
-  await sheet.getByRole('button', { name: /^Take 1 order/ }).click();
+  await expect(sheet.getByRole('alert')).toContainText('Line 3: “Pretzel”');
+  await sheet.getByRole('button', { name: /^Import 1 order/ }).click();
   await expect(sheet).toBeHidden();
   await expect(page.getByRole('region', { name: 'Wednesday' })).toContainText('Inn');
 });

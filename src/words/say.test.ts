@@ -12,7 +12,7 @@ describe('words', () => {
   it('are said with their values, and in the numbers that they are about', () => {
     expect(say('oven.ofTraysIn', { trays: 3, capacity: 9 })).toBe('3 of 9 trays in');
     const of = (count: number) => say('house.takeBusyTimeTimes', { count });
-    expect([of(1), of(2)]).toEqual(['Take 1 busy time', 'Take 2 busy times']);
+    expect([of(1), of(2)]).toEqual(['Import 1 busy time', 'Import 2 busy times']);
   });
 
   it('make parts of a page of their tags, with the words between them', () => {
@@ -42,10 +42,10 @@ describe('words', () => {
       mass: 'oz',
     });
     const gap = coded('lamination.noSmallerGap', { gap: { mm: 25.4 } });
-    expect(inches.coded(gap)).toBe('From 1 in no smaller gap keeps the reduction.');
-    expect(say.coded(gap)).toBe('From 25.4 mm no smaller gap keeps the reduction.');
+    expect(inches.coded(gap)).toBe('From 1 in on there is no smaller gap that keeps the reduction.');
+    expect(say.coded(gap)).toBe('From 25.4 mm on there is no smaller gap that keeps the reduction.');
     expect(inches.coded(coded('lamination.aButterBlockIsBetween', { from: { mm: 3 }, to: { mm: 40 } }))).toBe(
-      'A butter block is between 0.12 in and 1.57 in thick.',
+      'A butter block is 0.12 in to 1.57 in thick.',
     );
     const core = coded('heat.coreAtIn', { celsius: { celsius: 6 }, duration: { minutes: 75 } });
     expect([say.coded(core), inches.coded(core)]).toEqual([
@@ -59,7 +59,7 @@ describe('words', () => {
   it('have names within a line, of which only the first letter is made small', () => {
     const way = coded('waysOut.coolerRoom', { celsius: { difference: 4 } });
     expect(say.coded(coded('reasons.theWay', { dough: 'Crescent 1', way: { inLine: way } }))).toBe(
-      'Crescent 1: let it rise 4 °C cooler, so that it may wait',
+      'Crescent 1: proof 4 °C cooler',
     );
     expect(say.coded('Grandma’s own step')).toBe('Grandma’s own step');
   });
@@ -73,9 +73,9 @@ describe('words', () => {
 describe('a wording', () => {
   it('is said with its values, wordings among them', () => {
     const inner = coded('refusals.otherPlansAreBeingWorkedOut');
-    expect(say.coded(inner)).toBe('Other plans are being worked out');
+    expect(say.coded(inner)).toBe('Other plans are being calculated');
     expect(say.coded(coded('refusals.tryAgainInAMomentNothing', { part: inner }))).toBe(
-      'Other plans are being worked out. Try again in a moment; nothing was changed.',
+      'Other plans are being calculated. Try again in a moment; nothing was changed.',
     );
   });
 

@@ -153,7 +153,7 @@ describe('a cut plan', () => {
     expect(arrangeRound(50, [{ size: disc, most: null }]).scrap).toBeCloseTo(1 - 0.64, 6);
     expect(arrangeRound(39, [{ size: disc, most: null }]).counts).toEqual([0]);
     expect(inEnglish(cutDrawing(plan, [{ size: disc, most: null }], String).says)).toBe(
-      'A round sheet 40 across with 12 pieces',
+      'A round sheet, diameter 40, with 12 pieces',
     );
   });
 
@@ -330,8 +330,8 @@ describe('pieces of a sheet', () => {
 
   it.each<[PieceSize, RegExp]>([
     [{ shape: 'sector', base: 30, height: 0, sectors: 0 }, /1 to 64 sectors/],
-    [{ shape: 'triangle', base: 0, height: 26 }, /The base is a length/],
-    [{ shape: 'triangle', base: 9, height: 0 }, /The height is a length/],
+    [{ shape: 'triangle', base: 0, height: 26 }, /Enter the base as a length/],
+    [{ shape: 'triangle', base: 9, height: 0 }, /Enter the height as a length/],
     [{ shape: 'strip', base: 2, height: 900 }, /longer than 3 m/],
   ])('of %o are refused', (piece, words) => expect(inEnglish(pieceFault(piece))).toMatch(words));
 

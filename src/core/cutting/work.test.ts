@@ -16,7 +16,7 @@ describe('a tally of divided pieces', () => {
       count: 0,
       mean: null,
       left: 48,
-      words: 'Each 60 g, 2 g more or less.',
+      words: 'Each 60 g ± 2 g.',
     });
   });
 
@@ -31,7 +31,7 @@ describe('a tally of divided pieces', () => {
 
   it('sees that the dough will not last', () => {
     const short = tally({ ...divide, dough: 2700 }, [{ count: 24, grams: 1480 }]);
-    expect(inEnglish(short.words)).toBe('The dough left gives the other 24 only 51 g each.');
+    expect(inEnglish(short.words)).toBe('The remaining dough gives the other 24 only 51 g each.');
   });
 
   it('counts pieces outside the tolerance, and ends when all are weighed', () => {
@@ -78,10 +78,10 @@ describe('trimmings for another dough', () => {
     const [old] = scrapOffers([stock('old', 700, 60)], 10_000, limits);
     expect(inEnglish(old)).toMatchObject({
       most: 0,
-      refused: '60 h old, more than 48 h: too sour to go on.',
+      refused: '60 h old, over 48 h: too sour to use.',
     });
     const [late] = scrapOffers([stock('young', 700, 3)], 10_000, { ...limits, taken: 1200 });
-    expect(inEnglish(late)).toMatchObject({ most: 0, refused: 'No more than 12 % of a dough.' });
+    expect(inEnglish(late)).toMatchObject({ most: 0, refused: 'At most 12 % of a dough.' });
   });
 
   it('are never more than the share, whatever there is', () =>

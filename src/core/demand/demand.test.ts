@@ -225,10 +225,10 @@ describe('proposed doughs', () => {
     const [brioche] = propose([4, 10, 0]);
     const [nuts] = propose([3, 10, 0]);
     expect(inEnglish(brioche && mergeDoughs(one, brioche, MAKERS, MAKING))).toEqual({
-      refused: 'Product 4 comes from another dough than Product 1.',
+      refused: 'Product 4 uses a different dough from Product 1.',
     });
     expect(inEnglish(nuts && mergeDoughs(one, nuts, MAKERS, MAKING))).toEqual({
-      refused: 'nuts is kept apart from the others.',
+      refused: 'nuts is made separately (allergens).',
     });
   });
 
@@ -287,13 +287,13 @@ describe('orders from a table', () => {
     expect(orders.map(({ line }) => line)).toEqual([2]);
     expect(faults.map(({ line }) => line)).toEqual([3, 4, 5, 6, 8]);
     expect(faults.map(({ message }) => inEnglish(message)).join(' ')).toMatch(
-      /Nobody is named.*makes no “Pretzel”.*“lots” is no number.*no day and time.*has passed already/,
+      /customer is missing.*“Pretzel” is not one of your products.*“lots” is not a number.*not a day and time.*is in the past/,
     );
   });
 
   it('that are broken, empty, too long or in another encoding are refused in a sentence', () => {
     expect(inEnglish(read('who,what\n1,2\n').faults[0]?.message)).toMatch(/no “customer”, “product”/);
-    expect(inEnglish(read(HEAD).faults[0]?.message)).toMatch(/no orders in it/);
+    expect(inEnglish(read(HEAD).faults[0]?.message)).toMatch(/no orders/);
     expect(inEnglish(read(`${HEAD}Caf\uFFFD;Butter crescent;1;2026-11-22;06:30`).faults[0]?.message)).toMatch(
       /not in UTF-8/,
     );
@@ -301,7 +301,7 @@ describe('orders from a table', () => {
     const many = read(HEAD + 'Shop;Butter crescent;1;2026-11-22;06:30\n'.repeat(1600));
     expect(inEnglish([many.orders.length, many.faults[0]?.message])).toEqual([
       1500,
-      'Only 1500 orders are read at a time.',
+      'Only 1500 orders can be imported at a time.',
     ]);
   });
 });

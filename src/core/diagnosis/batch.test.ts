@@ -66,7 +66,7 @@ describe('likely causes', () => {
     const [first] = causes(uneven, 'uneven');
     expect(inEnglish(first)).toMatchObject({
       cause: 'sheet-uneven',
-      evidence: ['pieces weighed from 50 to 65 g'],
+      evidence: ['pieces weighed 50 to 65 g'],
     });
     expect(first?.likely).toBeGreaterThan(0.7);
   });

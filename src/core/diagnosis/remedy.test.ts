@@ -132,9 +132,9 @@ describe('what a cause asks to be changed of the product', () => {
   it('what only a hand does right is put where the hand is, once', () => {
     const remedy = remedyOf('rolled-loose');
     if (!remedy) throw new Error('There is a remedy.');
-    const say = (words: unknown) => (typeof words === 'string' ? words : 'Roll with a light tension.');
+    const say = (words: unknown) => (typeof words === 'string' ? words : 'Roll with light tension.');
     const once = remedied(PRODUCT, remedy, say);
-    expect(stepOf(once, 'shape')?.check).toBe('Even lengths. Roll with a light tension.');
+    expect(stepOf(once, 'shape')?.check).toBe('Even lengths. Roll with light tension.');
     expect(remedied(once, remedy, say)).toEqual(once);
   });
 

@@ -101,6 +101,27 @@ describe('a crew', () => {
     expect(at([person(1, { role: 'helper' })])).toEqual(['1 5.1.bake count', '1 5.1.finish finish']);
   });
 
+  it('puts two loads of one look onto decks of their own', () => {
+    const done = ['mix', 'butter', 'lock-in', 'turn-1', 'turn-2', 'sheet', '5.1.shape'].flatMap((key, i) => [
+      did('start', key, 60 * i),
+      did('finish', key, 60 * i + 20),
+    ]);
+    const records = [1, 2].map((id) => ({
+      ...plannedRecord(done.map((event) => ({ ...event, id: `${event.id} ${id}`, doughId: id }))),
+      id,
+    }));
+    const people = [person(1), person(2)];
+    const look = lookAt(900, [], {}, people);
+    const doughs = records.map((record) => forecastAt(record, 900));
+    const decks = { oven: { count: 3, perDeck: 4, whole: { ratio: 1, spread: 0, bakes: 0 }, each: [] } };
+    const taps = crewTaps({ ...look, doughs, board: { ...look.board, doughs: records, decks } });
+    const onto = taps.flatMap(({ body }) =>
+      body.kind === 'deck' && body.data.kind === 'decks' ? [body.data.decks] : [],
+    );
+    expect(onto).toHaveLength(2);
+    expect(new Set(onto.flat()).size).toBe(onto.flat().length);
+  });
+
   it('does the same at the same look', () => {
     const look = lookAt(60, [did('start', 'mix', 0)]);
     expect(crewTaps(look)).toEqual(crewTaps(look));

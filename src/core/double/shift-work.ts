@@ -124,6 +124,7 @@ function begun(
   }: { people: readonly Person[]; free: Set<number>; workOf: ReturnType<typeof workIn> },
 ): CrewTap[] {
   const inside = ovenLoads(doughs, now).in;
+  const claimed = new Map<string, number[]>();
   const taps: CrewTap[] = [];
   for (const item of next) {
     const { dough, step } = item;
@@ -135,8 +136,11 @@ function begun(
     free.delete(by.id);
     const work = workOf(item);
     const { taps: looked, ready } = looks(work, now);
-    const all = ready ? [...looked, ...beginTaps(work, board.decks, inside)] : looked;
+    const all = ready ? [...looked, ...beginTaps(work, board.decks, inside, claimed)] : looked;
     const own = all.filter(({ body }) => mayTap(by, body.kind));
+    for (const { body } of own)
+      if (body.kind === 'deck' && body.data.kind === 'decks' && body.data.oven !== undefined)
+        claimed.set(body.data.oven, [...(claimed.get(body.data.oven) ?? []), ...body.data.decks]);
     taps.push(...own.map((tap) => ({ ...tap, personId: by.id, at: now })));
   }
   return taps;

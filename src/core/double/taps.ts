@@ -106,8 +106,17 @@ export function looks(work: Work, now: Instant): { taps: Tap[]; ready: boolean }
   return { taps: [...taps, ...springs], ready: ready && springs.length === 0 };
 }
 
-/** What is tapped when a step is begun. A load is put onto the decks that are free. */
-export function beginTaps(work: Work, decks: OvenDecks, inside: readonly OvenLoad[]): Tap[] {
+/**
+ * What is tapped when a step is begun. A load is put onto the decks that are free.
+ *
+ * @param claimed - decks that others put a load onto at this very moment, by oven
+ */
+export function beginTaps(
+  work: Work,
+  decks: OvenDecks,
+  inside: readonly OvenLoad[],
+  claimed: ReadonlyMap<string, readonly number[]> = new Map(),
+): Tap[] {
   const { dough, step } = work;
   const start = of(work, { kind: 'start' });
   if (step.step.kind !== 'load') return [start];
@@ -116,9 +125,12 @@ export function beginTaps(work: Work, decks: OvenDecks, inside: readonly OvenLoa
   const use = bake?.uses.find(({ setting }) => setting !== undefined);
   const oven = use && decks[use.resource];
   if (!bake || !use || !oven) return [start];
-  const taken = inside
-    .filter((load) => load.oven === use.resource)
-    .flatMap((load) => load.dough.state.steps.get(load.step.key)?.decks ?? []);
+  const taken = [
+    ...(claimed.get(use.resource) ?? []),
+    ...inside
+      .filter((load) => load.oven === use.resource)
+      .flatMap((load) => load.dough.state.steps.get(load.step.key)?.decks ?? []),
+  ];
   const free = decksFor(use.amount, taken, oven);
   if (free.some((deck) => taken.includes(deck))) return [start];
   const data = { kind: 'decks' as const, oven: use.resource, decks: free };

@@ -55,7 +55,7 @@ describe('busy times of a calendar', () => {
   });
 
   it.each([
-    ['no calendar', 'hello', /no iCalendar file/],
+    ['no calendar', 'hello', /Not an iCalendar file/],
     ['another encoding', 'BEGIN:VCALENDAR\nSUMMARY:Caf\uFFFD', /not in UTF-8/],
     ['50 MB', 'BEGIN:VCALENDAR\n'.padEnd(50_000_000, 'x'), /too long/],
     [
@@ -86,7 +86,7 @@ describe('busy times of a calendar', () => {
     expect(times.slice(0, 2)).toEqual([at('2026-11-23T08:00'), at('2026-11-30T08:00')]);
     expect(times).toContain(at('2027-03-29T08:00'));
     expect(inEnglish(read(calendar(...weekly)).faults)).toEqual([
-      expect.stringMatching(/taken until .* Read the calendar again/),
+      expect.stringMatching(/imported up to .* Import the calendar again/),
     ]);
   });
 

@@ -28,6 +28,6 @@ describe('a piece in a file', () => {
   });
 
   it('is refused where a part is made by a formula that nobody knows, by name', () => {
-    expect(faultOf(() => pieceOfFile(PIECE, () => undefined))).toContain('egg wash is made by Egg wash');
+    expect(faultOf(() => pieceOfFile(PIECE, () => undefined))).toContain('egg wash needs Egg wash');
   });
 });

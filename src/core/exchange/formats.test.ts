@@ -76,7 +76,7 @@ describe('a formula as JSON', () => {
   "colour": "blue"
 }`;
     expect(inEnglish(readFormulaJson(text).faults)).toEqual([
-      { line: 1, message: '“colour” is not known here.' },
+      { line: 1, message: '“colour” is not a known field.' },
       { line: 3, message: expect.stringContaining('2 characters') as string },
       { line: 5, message: expect.stringContaining('“kind” must be one of levain') as string },
       { line: 7, message: '“percent” must be a number.' },
@@ -166,7 +166,7 @@ describe('a formula as a schema.org Recipe', () => {
     expect(readRecipe(text).faults.map(({ line }) => line)).toEqual([3, 4]);
     expect(inEnglish(readRecipe('{}').faults[0]?.message)).toMatch(/no schema.org Recipe/);
     expect(readRecipe('{').faults).toHaveLength(1);
-    expect(inEnglish(readRecipe('{"@type":"Recipe"}').faults[0]?.message)).toMatch(/names no ingredients/);
+    expect(inEnglish(readRecipe('{"@type":"Recipe"}').faults[0]?.message)).toMatch(/has no ingredients/);
   });
 
   it('reads single lines', () => {
@@ -176,7 +176,7 @@ describe('a formula as a schema.org Recipe', () => {
       stage: 'sponge',
     });
     expect(inEnglish(readIngredientLine('12 g'))).toMatchObject({
-      message: expect.stringContaining('names no ingredient') as string,
+      message: expect.stringContaining('has no ingredient') as string,
     });
   });
 });

@@ -65,7 +65,7 @@ describe('the sheets of a dough', () => {
     const thinner = { ...dough.lamination, mm: short?.thinner ?? 0 };
     expect(cutShort({ ...dough, lamination: thinner }, [OUTPUT], ROLLING)).toEqual([]);
     expect(inEnglish(short && shortMessage(short))).toMatch(
-      /^\d+ of 120 cannot be cut \(butter crescent\)\. Rolled to 3\.\d mm, all of them come out/,
+      /^\d+ of 120 cannot be cut \(butter crescent\)\. Roll to 3\.\d mm to get them all/,
     );
   });
 

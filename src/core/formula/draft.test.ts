@@ -131,7 +131,7 @@ describe('a formula being typed', () => {
           ['rye flour', '20'],
         ],
       }),
-      /All flours together are 100 %.*here they are 90 %/,
+      /All flours must add up to 100 %.*here they are 90 %/,
     ],
     [
       'flour only in percent, and too much of it',
@@ -141,7 +141,7 @@ describe('a formula being typed', () => {
           ['rye flour', '200 g'],
         ],
       }),
-      /write them all one way/,
+      /Enter them all one way/,
     ],
     [
       'a percentage of a million',
@@ -151,7 +151,7 @@ describe('a formula being typed', () => {
           ['water', '1000000 %'],
         ],
       }),
-      /1,000,000 % of the flour cannot be meant/,
+      /1,000,000 % of the flour is too much/,
     ],
     [
       'an amount below nothing',
@@ -171,7 +171,7 @@ describe('a formula being typed', () => {
           ['water', ''],
         ],
       }),
-      /Write an amount/,
+      /Enter an amount/,
     ],
     [
       'an amount without a name',
@@ -181,7 +181,7 @@ describe('a formula being typed', () => {
           ['', '20 g'],
         ],
       }),
-      /Name the ingredient/,
+      /Enter the ingredient/,
     ],
     [
       'an unknown ingredient',
@@ -191,7 +191,7 @@ describe('a formula being typed', () => {
           ['moon dust', '3 %'],
         ],
       }),
-      /“moon dust” is not known yet/,
+      /“moon dust” is not an ingredient here yet/,
     ],
     [
       'no flour, and percentages that are not 100',
@@ -201,7 +201,7 @@ describe('a formula being typed', () => {
           ['salt', '2'],
         ],
       }),
-      /No flour/,
+      /Without flour/,
     ],
     [
       'flour of no weight',
@@ -211,11 +211,11 @@ describe('a formula being typed', () => {
           ['water', '5 g'],
         ],
       }),
-      /flour weighs nothing/,
+      /flour has no weight/,
     ],
     ['nothing at all', draft({ dough: [] }), /at least one ingredient/],
-    ['a dough at 60 °C', draft({ dough: [['flour', '100']] }, { doughCelsius: '60' }), /between 5 and 40/],
-    ['a weight that is none', draft({ dough: [['flour', '100']] }, { flour: 'lots' }), /Give a weight/],
+    ['a dough at 60 °C', draft({ dough: [['flour', '100']] }, { doughCelsius: '60' }), /from 5 to 40/],
+    ['a weight that is none', draft({ dough: [['flour', '100']] }, { flour: 'lots' }), /Enter a weight/],
   ])('answers %s in a sentence', (_, typed, sentence) => {
     expect(sentences(typed).join(' ')).toMatch(sentence);
   });
@@ -228,7 +228,7 @@ describe('a formula being typed', () => {
         ['egg', '2'],
       ],
     });
-    expect(inEnglish(sentences(typed))).toEqual(['300 of what? Write the unit: 300 g, or 300 %.']);
+    expect(inEnglish(sentences(typed))).toEqual(['300 of what? Add the unit: 300 g or 300 %.']);
     expect(linesOf(read(typed).formula).map(({ percent }) => percent)).toEqual([100, 20]);
   });
 
@@ -237,9 +237,7 @@ describe('a formula being typed', () => {
       ['flour', '100'],
       ['egg', eggs],
     ];
-    expect(inEnglish(sentences(draft({ dough: dough('3') })))).toEqual([
-      'Is it 3 eggs or 3 %? Write the unit.',
-    ]);
+    expect(inEnglish(sentences(draft({ dough: dough('3') })))).toEqual(['3 eggs or 3 %? Add the unit.']);
     expect(inEnglish(sentences(draft({ dough: dough('12.5') })))).toEqual([]);
   });
 

@@ -114,7 +114,7 @@ describe('what a formula comes to', () => {
         { id: 2, name: 'Mother', formula: of(1) },
       ]);
     expect(round).toThrow(CircleError);
-    expect(faultOf(round)).toContain('Levain is made of itself: Levain → Mother → Levain.');
+    expect(faultOf(round)).toContain('Levain contains itself: Levain → Mother → Levain.');
   });
 });
 

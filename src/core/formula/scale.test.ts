@@ -58,11 +58,11 @@ describe('scaling', () => {
 
   it('refuses what cannot be met, in a sentence', () => {
     const to = (target: Parameters<typeof scale>[2]) => () => scale(LEVAIN_CRESCENT, book, target);
-    expect(faultOf(to({ by: 'flour', grams: 0 }))).toContain('must be above nothing');
-    expect(faultOf(to({ by: 'dough', grams: -5 }))).toContain('must be above nothing');
+    expect(faultOf(to({ by: 'flour', grams: 0 }))).toContain('above 0');
+    expect(faultOf(to({ by: 'dough', grams: -5 }))).toContain('above 0');
     expect(faultOf(to({ by: 'ingredient', ingredient: 'egg', grams: 500 }))).toContain('no egg to scale by');
     expect(faultOf(to({ by: 'pieces', batches: [{ pieces: 1, grams: 60, scrap: 1 }] }))).toContain(
-      'shares from 0',
+      'from 0 to below 100',
     );
     const dry: Formula = { doughCelsius: null, stages: [{ kind: 'finish', lines: lines({ egg: 100 }) }] };
     expect(faultOf(() => scale(dry, book, { by: 'flour', grams: 10 }))).toContain('no flour to scale by');

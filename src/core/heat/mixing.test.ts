@@ -107,13 +107,13 @@ describe('chilling in words', () => {
     expect(words(cool(3, 10), true)).toMatch(/^Core at 6 °C in 1 h \d\d\.$/));
 
   it('warns of butter that cracks at the edge, only where there is butter', () => {
-    expect(words(cool(-18, 12), true)).toMatch(/the butter at the edge will crack/);
+    expect(words(cool(-18, 12), true)).toMatch(/the butter at the edges will crack/);
     expect(words(cool(-18, 12), false)).not.toMatch(/crack/);
   });
 
   it('says where it never gets there', () => {
     expect(words(cool(9, 10), true)).toMatch(
-      /^The core does not come to 6 °C in 3 h; it is at \d+ °C by then\.$/,
+      /^The core does not reach 6 °C in 3 h; by then it is at \d+ °C\.$/,
     );
   });
 });

@@ -49,7 +49,7 @@ describe('a butter template', () => {
   });
 
   it('that makes no block is refused with how thick it would be', () => {
-    expect(faultOf(() => inTemplate(100, 40, 40))).toMatch(/are 0.7 mm thick; a block has 3 mm to 40 mm/);
+    expect(faultOf(() => inTemplate(100, 40, 40))).toMatch(/is 0.7 mm thick; a block is 3 mm to 40 mm/);
     expect(faultOf(() => inTemplate(3000, 20, 20))).toMatch(/Choose another template/);
   });
 });
@@ -84,15 +84,15 @@ describe('a scheme', () => {
   const three = usual('Three letter folds');
   const [first] = three.turns;
   it.each<[string, Partial<Scheme>]>([
-    ['15 turns: no dough takes more than 12', { turns: Array(15).fill(first) as Scheme['turns'] }],
+    ['15 turns are too many: at most 12', { turns: Array(15).fill(first) as Scheme['turns'] }],
     ['at least one turn', { turns: [] }],
-    ['between 1 mm and 40 mm', { turns: three.turns.map((turn) => ({ ...turn, mm: 0.2 })) }],
+    ['1 mm to 40 mm', { turns: three.turns.map((turn) => ({ ...turn, mm: 0.2 })) }],
     ['up to 24 hours', { turns: three.turns.map((turn) => ({ ...turn, rest: 2000 })) }],
-    ['1 minute and 2 hours', { turns: three.turns.map((turn) => ({ ...turn, minutes: 0 })) }],
+    ['1 minute to 2 hours', { turns: three.turns.map((turn) => ({ ...turn, minutes: 0 })) }],
     ['30 % of flour', { flourInFat: 0.5 }],
-    ['3 mm and 40 mm', { beginning: { way: 'block', style: 'envelope', blockMm: 60 } }],
-    ['2 and 40 discs', { beginning: { way: 'discs', discs: 1 } }],
-    ['no more often than there are turns', { beginning: { way: 'spread', additions: 9 } }],
+    ['3 mm to 40 mm', { beginning: { way: 'block', style: 'envelope', blockMm: 60 } }],
+    ['2 to 40 discs', { beginning: { way: 'discs', discs: 1 } }],
+    ['at most as often as there are turns', { beginning: { way: 'spread', additions: 9 } }],
   ])('says “%s”', (words, change) => {
     expect(inEnglish(schemeFault({ ...three, ...change }))).toMatch(new RegExp(words, 'i'));
   });

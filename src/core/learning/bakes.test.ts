@@ -40,9 +40,11 @@ describe('what an oven is learnt to do', () => {
 
   it('is told where it matters', () => {
     expect(inEnglish(correctionMessage({ ratio: 1.062, spread: 0, bakes: 8 }))).toBe(
-      '6 % longer, by 8 bakes',
+      '6 % longer, from 8 bakes',
     );
-    expect(inEnglish(correctionMessage({ ratio: 0.93, spread: 0, bakes: 1 }))).toBe('7 % shorter, by 1 bake');
+    expect(inEnglish(correctionMessage({ ratio: 0.93, spread: 0, bakes: 1 }))).toBe(
+      '7 % shorter, from 1 bake',
+    );
     expect(correctionMessage({ ratio: 1.01, spread: 0, bakes: 20 })).toBeNull();
     expect(correctionMessage({ ratio: 1, spread: 0.1, bakes: 0 })).toBeNull();
   });

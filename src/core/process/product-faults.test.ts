@@ -49,7 +49,7 @@ describe('a product', () => {
       'a step of 0 minutes',
       withStep('dough', 'mix', { work: { fixed: 0, people: 1 } }),
       'dough.mix',
-      /more than 0 min/,
+      /up to 12 h/,
     ],
     [
       'hands of nobody',
@@ -61,7 +61,7 @@ describe('a product', () => {
       'a wait of ten days',
       withStep('dough', 'retard', wait(480, 720, 14_400)),
       'dough.retard',
-      /at most 7 days/,
+      /up to 7 days/,
     ],
     [
       'a wait that is best before it may end',
@@ -87,9 +87,14 @@ describe('a product', () => {
       'a rise that nobody knows of',
       withStep('dough', 'retard', { rise: { phase: 'bulk', decides: true } }),
       'dough.retard',
-      /nothing is entered of that rise/,
+      /that rise is not set/,
     ],
-    ['hands and a wait', withStep('dough', 'mix', wait(1, 2, 3)), 'dough.mix', /either hands or a wait/],
+    [
+      'hands and a wait',
+      withStep('dough', 'mix', wait(1, 2, 3)),
+      'dough.mix',
+      /either hands-on work or a wait/,
+    ],
   ])('with %s says so beside the step', (_, draft, at, words) => {
     expect(said(draft)).toEqual([[at, expect.stringMatching(words)]]);
   });
@@ -106,7 +111,7 @@ describe('a product', () => {
       /A sheet is cut at/,
     ],
     ['goods that are never fresh', { freshFor: 0 }, /from 15 min to 14 days/],
-    ['a rise that never comes', { rises: { proof: { ...RISE, minutes: 0 } } }, /A rise is ready after/],
+    ['a rise that never comes', { rises: { proof: { ...RISE, minutes: 0 } } }, /Enter a rise of/],
   ])('with %s says so', (_, draft, words) => {
     expect(said(draft).map(([, text]) => text)).toEqual([expect.stringMatching(words)]);
   });
@@ -137,7 +142,7 @@ describe('a product', () => {
   });
 
   it('has nobody to end a wait behind which comes another, or nothing', () => {
-    const ends = 'Nobody ends this wait. Add a step behind it, such as Move or Finish.';
+    const ends = 'Nobody ends this wait. Add a step after it, such as Move or Finish.';
     const wait = { shortest: 30, best: 40, longest: 60, shortCost: 1, longCost: 1 };
     const cold: RouteStep = { id: 'cold', kind: 'retard', label: 'cold', around: 4, settling: 60, wait };
     expect(said({ dough: addStep(DRAFT.dough, 'retard', cold) })).toEqual([['dough.retard', ends]]);

@@ -78,20 +78,20 @@ describe('advice on what was done', () => {
     const { words, outcome } = advise(['letter', 'letter'], ['letter', 'letter']);
     expect(outcome.layers.fatLayers).toBe(81);
     expect(inEnglish(words)).toMatch(
-      /^Not as planned: 81 fat layers.*in place of 27\. Leave out the last turn: 27 fat/,
+      /^Not as planned: 81 fat layers.*instead of 27\. Skip the last turn: 27 fat/,
     );
   });
 
   it('after the last turn is that it can stay, or to roll it thicker where the butter grows too thin', () => {
     const folds: Fold[] = ['letter', 'letter', 'letter', 'half'];
-    expect(inEnglish(advise(folds, [], 6).words)).toMatch(/It can stay so\.$/);
+    expect(inEnglish(advise(folds, [], 6).words)).toMatch(/That is fine\.$/);
     expect(inEnglish(advise(folds, [], 4).words)).toMatch(
-      /fine, brioche-like, in place of 27\. Roll it thicker/,
+      /fine, brioche-like instead of 27\. Roll it thicker/,
     );
   });
 
   it('is a half fold more where a turn was left out', () => {
-    expect(inEnglish(advise(['letter'], ['letter']).words)).toMatch(/Give a half fold more: 18 fat layers/);
+    expect(inEnglish(advise(['letter'], ['letter']).words)).toMatch(/Add a half fold: 18 fat layers/);
   });
 });
 

@@ -99,7 +99,7 @@ describe('what has to be asked', () => {
     [`${LIST}Roll to 400 x 30 cm and cut.`, '400 x 30 cm', 'Longer than the bench'],
     [`Three letter folds\n${LIST}Mix. Lock in. Letter fold. Letter fold.`, 'Three letter folds', '2 turns'],
     [`Makes 12\n${LIST}Mix. Cut into 16 triangles.`, 'Makes 12', 'makes 16'],
-    [`${LIST}Mix. Shape. Bake 18 minutes at 400 °C.`, '400 °C', 'No oven'],
+    [`${LIST}Mix. Shape. Bake 18 minutes at 400 °C.`, '400 °C', 'Too hot for an oven'],
     [`${LIST}Mix. Shape. Final proof 2 hours at 40 °C.`, '40 °C', 'Too warm'],
   ])('in “%s”', (text, part, words) => {
     expect(asked(text)).toEqual([[part, expect.stringContaining(words)]]);
@@ -151,7 +151,7 @@ describe('any text', () => {
   });
 
   it('that is none, or too long, is refused', () => {
-    expect(faultOf(() => read('x'.repeat(LONGEST_RECIPE + 1)))).toContain('longer than a recipe');
+    expect(faultOf(() => read('x'.repeat(LONGEST_RECIPE + 1)))).toContain('Too long for a recipe');
     expect(faultOf(() => read('\u0000\u0001\u0002PNG\u0003'))).toContain('not text');
   });
 

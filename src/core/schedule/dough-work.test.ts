@@ -124,7 +124,7 @@ describe('a plan that no longer fits', () => {
     expect(list.map(({ key }) => key)).toContain('retard');
     expect(inEnglish(list.find(({ key }) => key === 'retard'))).toMatchObject({
       by: -420,
-      message: 'retard now takes 8 h to 15 h; the plan gives it 1 h.',
+      message: 'retard now takes 8 h to 15 h; the plan allows 1 h.',
     });
   });
 
@@ -137,7 +137,7 @@ describe('a plan that no longer fits', () => {
     );
     expect(inEnglish(misfits({ ...dough, steps }).find(({ key }) => key === 'rest'))).toMatchObject({
       by: 0,
-      message: 'rest: At 9 °C the core does not come to 6 °C.',
+      message: 'rest: At 9 °C the core does not reach 6 °C.',
     });
   });
 

@@ -130,7 +130,7 @@ describe('what makes a plan need mending', () => {
         ({ doughId }) => doughId === null,
       );
     const [drift] = told([one], at(30));
-    expect(inEnglish(drift?.message)).toMatch(/^oven: \d trays too few at Thu \d\d:\d\d \(Crescent 1\)$/);
+    expect(inEnglish(drift?.message)).toMatch(/^oven: \d trays short at Thu \d\d:\d\d \(Crescent 1\)$/);
     expect(drift?.at).toBe(begins);
     // Nothing is baked while it is out any more.
     expect(inEnglish(told([dough(90)], at(30)))).toEqual([]);
@@ -163,15 +163,15 @@ describe('what a step in the hand would come to', () => {
     const told = (clash: Parameters<typeof clashMessage>[2], own?: number) =>
       inEnglish(clashMessage(whole, MACHINES, clash, own));
     expect(told({ rule: 'too-much', resource: 'crew', over: 2, tasks, ...span })).toBe(
-      'Hands: 2 too few at Thu 01:00 (Crescent 1)',
+      '2 people short at Thu 01:00 (Crescent 1)',
     );
     expect(told({ rule: 'too-much', resource: 'oven', over: 3, tasks, ...span }, 1)).toBe(
-      'oven: 3 trays too few at Thu 01:00',
+      'oven: 3 trays short at Thu 01:00',
     );
     expect(told({ rule: 'setting', resource: 'oven', tasks: ['1/mix', '1/butter'], ...span })).toBe(
-      'oven: two settings too close together at Thu 01:00 (Crescent 1)',
+      'oven: too little time to change the setting at Thu 01:00 (Crescent 1)',
     );
-    expect(told({ rule: 'length', task: '1/mix', by: 3 })).toBe('mix would break its own wait');
+    expect(told({ rule: 'length', task: '1/mix', by: 3 })).toBe('mix does not fit its own window');
   });
 
   it('breaks nothing when it is as it was', () => {

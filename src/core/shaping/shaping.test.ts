@@ -26,7 +26,7 @@ describe('a filling', () => {
   it('that is too much for a piece is named', () => {
     expect(overfull(poppy, 144)).toBeNull();
     expect(inEnglish(overfull({ ...poppy, grams: 40 }, 144))).toBe(
-      '40 g of poppy filling a piece: above 35 g it opens and leaks.',
+      '40 g of poppy filling per piece: above 35 g it opens and leaks.',
     );
   });
 });

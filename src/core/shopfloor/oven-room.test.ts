@@ -23,13 +23,13 @@ describe('before a load goes in', () => {
 
   it('it is asked where its trays are more than the oven has left', () => {
     expect(doubt(inside(2), inside(2))).toBe(
-      'There is no room: 4 of 9 trays are in oven, and this load has 6. Put it in all the same?',
+      'No room: 4 of 9 trays are in oven, and this load has 6. Load it anyway?',
     );
   });
 
   it('it is asked where the oven is at another temperature for something else', () => {
     expect(doubt(inside(2, 200))).toBe(
-      'oven is at 200 °C for Crescent 1; this load wants 185 °C. Put it in all the same?',
+      'oven is at 200 °C for Crescent 1; this load needs 185 °C. Load it anyway?',
     );
   });
 });

@@ -126,7 +126,7 @@ describe('two loads that meet at the oven', () => {
   it('can be split where some trays have room beside the first', () => {
     expect(inEnglish(meeting(FOUR_TRAYS)?.ways)).toContainEqual({
       kind: 'split',
-      words: 'Split it: 2 of its 4 trays go in with Crescent 1, 2 after it.',
+      words: 'Split it: 2 of its 4 trays with Crescent 1, 2 after it.',
     });
     expect(inEnglish(meeting({ ...OVEN, capacity: 4 })?.ways)).toEqual([]);
   });
@@ -195,8 +195,8 @@ describe('a handover', () => {
     });
     const sentences = handover([dough], 1030 * MIN).unusual.map(({ message }) => inEnglish(message));
     expect(sentences).toContain('Crescent 1, proof: “skin has formed”');
-    expect(sentences).toContain('Crescent 1, proof: risen too far');
-    expect(sentences.some((words) => /shape began .* late/.test(words))).toBe(true);
+    expect(sentences).toContain('Crescent 1, proof: overproofed');
+    expect(sentences.some((words) => /shape started .* late/.test(words))).toBe(true);
   });
 
   it('leaves out what is older than a shift and a half', () => {

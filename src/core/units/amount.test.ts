@@ -126,19 +126,19 @@ describe('an amount in any unit', () => {
     expect(grams('540', of('dough', null, { bare: 'g' }))).toBe(540);
     expect(grams('2', of('dough', null, { bare: 'oz' }))).toBeCloseTo(56.7, 1);
     expect(fault('540')).toMatch(/540 of what\?/);
-    expect(fault('1,500', of('dough', null, { bare: 'g' }))).toMatch(/Is it 1.5 or 1500\?/);
+    expect(fault('1,500', of('dough', null, { bare: 'g' }))).toMatch(/Is that 1.5 or 1500\?/);
     expect(grams('3', of('egg', 1.03))).toBe(150);
   });
 
   it.each([
-    ['', /Write an amount/],
-    ['a lot', /“lot” was not understood|of what/],
+    ['', /Enter an amount/],
+    ['a lot', /Could not read “lot”|of what/],
     ['-5 g', /negative/],
     ['1/0 cup', /not a number/],
-    ['1 tin', /What does one tin of flour weigh/],
-    ['120 g (much)', /“\(much\)” was not understood/],
-    ['1,250 kg', /Is it 1.25 kg or 1250 kg\?/],
-    ['2 tins (400 g)', /each tin, or of all 2/],
+    ['1 tin', /How much does one tin of flour weigh/],
+    ['120 g (much)', /Could not read “\(much\)”/],
+    ['1,250 kg', /Is that 1.25 kg or 1250 kg\?/],
+    ['2 tins (400 g)', /each tin or of all 2/],
     ['1 package plus 1 yolk', /package|packet/],
   ])('%j is answered in a sentence', (text, sentence) => expect(fault(text)).toMatch(sentence));
 

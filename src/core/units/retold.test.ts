@@ -6,7 +6,7 @@ const OTHER: ReaderUnits = { mass: 'oz', temperature: 'F', length: 'in', kitchen
 
 describe('a sentence of the house', () => {
   it.each([
-    ['At 4 °C the core does not come to 7.5 °C.', 'At 39 °F the core does not come to 46 °F.'],
+    ['At 4 °C the core does not reach 7.5 °C.', 'At 39 °F the core does not reach 46 °F.'],
     ['Take it out at -18 °C.', 'Take it out at 0 °F.'],
     [
       'A sheet of 0.2 mm is thinner than the smallest gap, 1 mm.',

@@ -72,7 +72,7 @@ describe('what is entered afterwards', () => {
     const start = { doughId: behind.dough.id, stepKey: behind.step.key, kind: 'start' as const };
     const early = await refusal(record(start, behind.over - HOUR));
     expect(early.field).toBe('at');
-    expect(early.message).toMatch(/cannot have started before .* was over/);
+    expect(early.message).toMatch(/cannot start before .* is finished/);
     await ok(record(start, behind.over + 60_000));
   });
 
@@ -83,13 +83,13 @@ describe('what is entered afterwards', () => {
     if (!over) throw new Error('Some dough is long over.');
     const close = { doughId: over.id, stepKey: null, kind: 'close' as const };
     expect((await refusal(record(close, undefined, { ...jonas, role: 'helper' }))).message).toMatch(
-      /helps and may not/,
+      /is a helper and cannot/,
     );
     const id = uuidv7();
     await ok(runCommand('record-event', jonas, { id, ...close }));
     const closed = (await floor()).doughs.find((dough) => dough.id === over.id);
     expect([closed?.state.finished, closed?.state.closed?.personId]).toEqual([true, jonas.id]);
-    expect((await refusal(record(close))).message).toMatch(/is over already/);
+    expect((await refusal(record(close))).message).toMatch(/is already finished/);
     await ok(record({ doughId: over.id, stepKey: null, kind: 'undo', undoes: id }));
     expect((await floor()).doughs.find((dough) => dough.id === over.id)?.state.finished).toBe(false);
   });

@@ -111,7 +111,7 @@ describe('a load in the oven', () => {
     const on = (stepKey: string, decks: number[]) =>
       refusal(tell(stepKey, 'deck', { data: { kind: 'decks', decks } }).answer);
     expect((await on(bake.key, [4])).message).toBe('The oven has 3 decks.');
-    expect((await on(bake.key, [])).message).toContain('Say on which decks it is.');
+    expect((await on(bake.key, [])).message).toContain('Choose the decks.');
     const mix = dough.steps.find(({ step }) => step.kind === 'mix');
     expect((await on(mix?.key ?? '', [1])).message).toBe('Mix is not in the oven.');
   });

@@ -99,7 +99,9 @@ describe('a practice night', () => {
       runCommand('keep-practice', house.person(by), { id: night.id, record, ended });
     await ok(keep(false));
     expect((await nightById(house.pool, night.id))?.record).toEqual(record);
-    expect(await refusalOf(keep(false, 'Jonas'))).toBe('Only whoever opened a practice night can work it.');
+    expect(await refusalOf(keep(false, 'Jonas'))).toBe(
+      'Only the person who started a practice night can work it.',
+    );
     await ok(keep(true));
     const kept = await nightById(house.pool, night.id);
     expect(kept).toMatchObject({ endedAt: await house.now(), good: 0 });
@@ -138,7 +140,7 @@ describe('a practice night', () => {
     expect(again && stateOf(again).steps.get(stepKey)?.status).toBe('running');
     expect(scene.opensAt).toBe(await house.now());
     expect(await refusalOf(open('Selma', { doughId: dough.id, stepKey: 'nowhere' }))).toBe(
-      'Name a step of the dough.',
+      'Choose a step of the dough.',
     );
   });
 

@@ -121,7 +121,7 @@ describe('a command that comes twice under one number', () => {
     await ok(runCommand('tell-place', jonas, { place: 'bakery', celsius: 23 }, { key }));
     expect(
       (await refusal(runCommand('tell-place', mara, { place: 'bakery', celsius: 23 }, { key }))).message,
-    ).toMatch(/load the page again/);
+    ).toMatch(/Reload the page/);
     await refusal(
       runCommand('move-stock', jonas, { productId: 1, amount: 1, note: '', forDue: null }, { key }),
     );

@@ -123,7 +123,7 @@ describe('a bakery with two unlike ovens, two mixers, a second retarder and a bl
         data: { kind: 'decks', oven, decks },
       });
     expect((await refusal(into('oven-2', [3]))).message).toBe('The small oven has 2 decks.');
-    expect((await refusal(into('mixer', [1]))).message).toBe('The bakery has no such oven.');
+    expect((await refusal(into('mixer', [1]))).message).toBe('That oven does not exist.');
     await ok(into('oven-2', [2]));
     const baked = (await doughById(house.pool, dough.id))?.steps.find(({ key }) => key === bake?.key);
     expect(baked?.uses.find(({ setting }) => setting !== undefined)?.resource).toBe('oven-2');

@@ -89,7 +89,7 @@ describe('today’s temperatures', () => {
     await takeReadings(probeRequest({ readings: [{ place: 'retarder', celsius: 85 }] }));
     const after = await place('retarder');
     expect(after?.reading?.celsius).toBe(before?.reading?.celsius);
-    expect(inEnglish(after?.remark)).toMatch(/85 °C, as a broken one does; not believed/);
+    expect(inEnglish(after?.remark)).toMatch(/85 °C, like a broken one; ignored/);
   });
 
   it('fall back to the usual when a probe stops reporting', async () => {
@@ -97,7 +97,7 @@ describe('today’s temperatures', () => {
       ({ id }) => id === 'freezer',
     );
     expect(later?.reading).toBeNull();
-    expect(inEnglish(later?.remark)).toMatch(/No reading for 5 h; reckoning with the usual/);
+    expect(inEnglish(later?.remark)).toMatch(/No reading for 5 h; using the usual value/);
   });
 
   it('take weights from the scale', async () => {
@@ -197,13 +197,13 @@ describe('probes and needles', () => {
       .find(({ one, s }) => s.step.wait && stateOf(one).steps.get(s.key)?.status === 'running');
     if (!other) throw new Error('No other dough waits.');
     expect((await refusal(put(other.one.id, other.s.key, 'needle-2'))).message).toBe(
-      `That needle is in ${dough.name}; take it out there first.`,
+      `That core probe is in ${dough.name}. Take it out there first.`,
     );
     expect((await refusal(put(other.one.id, other.s.key, 'needle-9'))).message).toBe(
-      'The house has no such needle.',
+      'That core probe does not exist.',
     );
     const mix = dough.steps.find(({ step: s }) => s.kind === 'mix');
-    expect((await refusal(put(dough.id, mix?.key ?? '', 'needle-1'))).message).toMatch(/is no wait/);
+    expect((await refusal(put(dough.id, mix?.key ?? '', 'needle-1'))).message).toMatch(/is not a wait/);
   });
 });
 
@@ -242,6 +242,6 @@ describe('old readings', () => {
     expect((await placeCurve(house.pool, 'retarder', now - DAY, now)).length).toBeGreaterThan(100);
     await takeReadings(probeRequest({ readings: [{ place: 'retarder', celsius: 85, at: now - 1000 }] }));
     const [doubted] = await doubtedReadings(house.pool, 'retarder', now - DAY, now);
-    expect(doubted?.doubt).toMatch(/85 °C, as a broken one does/);
+    expect(doubted?.doubt).toMatch(/85 °C, like a broken one/);
   });
 });

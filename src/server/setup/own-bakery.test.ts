@@ -69,7 +69,7 @@ describe('its machines', () => {
   });
 
   it('have a kind, a name of their own, and a bowl whose least is no more than its most', async () => {
-    expect((await refusal(add('kettle', 'Kettle', 1))).message).toBe('Choose what kind of machine it is.');
+    expect((await refusal(add('kettle', 'Kettle', 1))).message).toBe('Choose the type of machine.');
     expect((await refusal(add('oven', 'Deck oven', 1))).field).toBe('label');
     const bowl = await refusal(add('mixer', 'Odd mixer', 1, { kgLeast: 9, kgAtOnce: 8 }));
     expect(bowl).toMatchObject({ field: 'kgLeast', message: 'The least load must not be above the most.' });
@@ -93,7 +93,7 @@ describe('its products', () => {
     expect(product).toMatchObject({ name: 'Butter crescent', doughName: 'Crescent' });
     expect(product?.scheme).not.toBeNull();
     const again = await refusal(runCommand('take-beginning', planner, { name: 'Butter crescent' }));
-    expect(again.message).toMatch(/Butter crescent is not on the shelf, or the house has it already/);
+    expect(again.message).toMatch(/Butter crescent is not among the templates, or you already have it/);
     await ok(runCommand('take-beginning', planner, { name: 'Chocolate roll' }));
     expect(new Set((await currentProducts(house.pool)).map((one) => one.formulaVersionId)).size).toBe(1);
   });

@@ -36,7 +36,7 @@ describe('a value that somebody typed', () => {
     await saveReadings(house.pool, 'bakery', [[await house.now(), 22.4]]);
     const told = await bakery();
     expect(told?.reading).toMatchObject({ celsius: 27, source: 'typed', by: 'Jonas' });
-    expect(inEnglish(told?.remark ?? '')).toBe('What was typed counts for now; the probe says 22.4 °C.');
+    expect(inEnglish(told?.remark ?? '')).toBe('The entered value applies for now; the probe reads 22.4 °C.');
     await house.later(60);
     await saveReadings(house.pool, 'bakery', [[await house.now(), 22.6]]);
     expect((await bakery())?.reading).toMatchObject({ celsius: 22.6, source: 'probe' });

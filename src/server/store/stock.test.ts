@@ -169,7 +169,9 @@ describe('dough that is kept', () => {
       add({ product: 'Butter crescent', pieces: 400, days: 1, way: 'dough-from-cold' }),
     );
     expect(much.field).toBe('outputs.0.pieces');
-    expect(much.message).toMatch(/This takes .+ kg of dough\. In the cold, .+ kg of Crescent dough is free/);
+    expect(much.message).toMatch(
+      /This needs .+ kg of dough\. In cold storage .+ kg of Crescent dough is free/,
+    );
     // Two days in the cold, and no more.
     const old = await refusal(
       add({ product: 'Butter crescent', pieces: 12, days: 9, way: 'dough-from-cold' }),

@@ -55,14 +55,14 @@ describe('a wait that does not come about where it stands', () => {
         {lanes(item)}
       </>,
     );
-    expect(screen.getAllByText(/At 22 °C the core does not come to 7 °C/)).toHaveLength(2);
+    expect(screen.getAllByText(/At 22 °C the core does not reach 7 °C/)).toHaveLength(2);
     expect(screen.queryByText(/^ready|^until|at the soonest/)).toBeNull();
   });
 
   it('is told in the reader’s units', () => {
     localStorage.setItem('hefeteig-units', JSON.stringify({ temperature: 'F' }));
     show(card(item));
-    expect(screen.getByText('At 72 °F the core does not come to 45 °F.')).toBeTruthy();
+    expect(screen.getByText('At 72 °F the core does not reach 45 °F.')).toBeTruthy();
   });
 });
 
@@ -79,13 +79,13 @@ describe('butter that tempers', () => {
     );
     expect(await screen.findByText('25 min more: pliable at 00:45.')).toBeTruthy();
     expect(screen.getByText(/^ready/).textContent).toContain('ready 00:45');
-    expect(screen.getByText(/00:45 at the soonest/)).toBeTruthy();
+    expect(screen.getByText(/earliest 00:45/)).toBeTruthy();
   });
 });
 
 describe('a rise', () => {
   it.each([
-    ['bulk', /domed, about doubled/],
+    ['bulk', /domed, nearly doubled/],
     ['proof', /layers show/],
     ['levain', /floats in water/],
   ] as const)('of the %s is judged by its own signs', (phase, sign) => {
@@ -120,7 +120,7 @@ describe('butter that is no block', () => {
   it('on discs has the weight and width of each, and the butter between two', () => {
     work('Stacked discs');
     expect(screen.getByText('8 discs of 400 g').parentElement?.textContent).toMatch(
-      /^8 discs of 400 g, \d+(\.\d)? cm across at 6 mm; 120 g of butter between each two, none on the last$/,
+      /^8 discs of 400 g, \d+(\.\d)? cm across at 6 mm; 120 g of butter between each pair, none on top$/,
     );
   });
 

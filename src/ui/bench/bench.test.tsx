@@ -94,10 +94,10 @@ describe('the card of what is to do', () => {
     });
     show(card({ ...load, step: { ...load.step, step: own } }, telling(), [], [pieces]));
     expect(screen.getByText('Rows of four.')).toBeTruthy();
-    expect(screen.getByText(/4 min at first speed, 6 min at second/)).toBeTruthy();
-    expect(screen.getByText('This dough can do without it: then skip it.')).toBeTruthy();
-    expect(screen.getByText(/^custard: 10.0 g a piece, /)).toBeTruthy();
-    expect(screen.getByText('10 g of custard a piece: above 8 g it opens and leaks.')).toBeTruthy();
+    expect(screen.getByText(/4 min slow, 6 min fast/)).toBeTruthy();
+    expect(screen.getByText('Optional in this dough: skip it if it is not needed.')).toBeTruthy();
+    expect(screen.getByText(/^custard: 10.0 g per piece, /)).toBeTruthy();
+    expect(screen.getByText('10 g of custard per piece: above 8 g it opens and leaks.')).toBeTruthy();
     expect(screen.queryByText(/almond cream/)).toBeNull();
   });
 
@@ -115,7 +115,7 @@ describe('the card of what is to do', () => {
     const told = telling();
     const { user } = show(card(itemOf([did('start', 'mix', 0), did('finish', 'mix', 15)], 'lock-in'), told));
     await user.click(screen.getByRole('button', { name: 'Start lock-in' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('retard not ready before Thu 08:15');
+    expect((await screen.findByRole('alert')).textContent).toContain('retard not ready until Thu 08:15');
     expect(told).not.toHaveBeenCalled();
     await user.click(screen.getByRole('button', { name: 'Not yet' }));
     expect(screen.queryByRole('alert')).toBeNull();
@@ -126,9 +126,9 @@ describe('the card of what is to do', () => {
 
   it('says how late it is, and how long it is over', () => {
     const { again } = show(card({ ...itemOf([], '5.1.load'), inMinutes: -12 }));
-    expect(screen.getByText(/late 12 min/)).toBeTruthy();
+    expect(screen.getByText(/12 min late/)).toBeTruthy();
     again(card({ ...itemOf([did('start', '5.1.load', 0)], '5.1.load'), inMinutes: -4 }));
-    expect(screen.getByText(/over by 4 min/)).toBeTruthy();
+    expect(screen.getByText(/4 min over/)).toBeTruthy();
   });
 
   it('does the same on another dough in one go', async () => {
@@ -136,7 +136,7 @@ describe('the card of what is to do', () => {
     const one = itemOf([], '5.1.finish');
     const other = { ...one, dough: { ...one.dough, id: 2, name: 'Crescent 2' } };
     const { user } = show(card(one, told, [other]));
-    await user.click(await screen.findByRole('button', { name: /^Start all 2 in one go/ }));
+    await user.click(await screen.findByRole('button', { name: /^Start all 2 together/ }));
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).doughId)).toEqual([1, 2]);
   });
 
@@ -147,7 +147,7 @@ describe('the card of what is to do', () => {
     await user.click(await screen.findByRole('button', { name: 'sticky' }));
     await user.click(screen.getByRole('button', { name: 'Skip' }));
     await user.type(await screen.findByLabelText('In your own words'), 'tray fell');
-    await user.click(screen.getByRole('button', { name: 'Say it' }));
+    await user.click(screen.getByRole('button', { name: 'Record' }));
     expect(told.mock.calls.map(([part]) => part)).toMatchObject([
       { kind: 'note', text: 'sticky' },
       { kind: 'skip', text: 'tray fell' },
@@ -160,11 +160,11 @@ describe('the card of what is to do', () => {
     await user.click(screen.getByRole('button', { name: /°C/ }));
     const typed = await screen.findByRole('textbox');
     await user.type(typed, 'warm');
-    await user.click(screen.getByRole('button', { name: 'Tell it' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('That is not a temperature.');
+    await user.click(screen.getByRole('button', { name: 'Record' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('Not a temperature.');
     await user.clear(typed);
     await user.type(typed, '77 F');
-    await user.click(screen.getByRole('button', { name: 'Tell it' }));
+    await user.click(screen.getByRole('button', { name: 'Record' }));
     expect(told.mock.calls).toEqual([
       [{ doughId: 1, stepKey: '5.1.load', kind: 'temperature', celsius: 25 }],
     ]);
@@ -187,7 +187,7 @@ describe('what is declared', () => {
 
   it('is incomplete by name while nobody has said what an ingredient contains', () => {
     shown('5.1.shape', [output({ allergens: [], undeclared: ['moon dust'] })]);
-    expect(screen.getByText('Label incomplete: what moon dust contains is not known.')).toBeTruthy();
+    expect(screen.getByText('Label incomplete: allergens of moon dust unknown.')).toBeTruthy();
     expect(screen.queryByText(/^Contains/)).toBeNull();
   });
 
@@ -234,7 +234,7 @@ describe('what comes next', () => {
   it('says whose it is, and lets another take it over', () => {
     const taken = itemOf([did('take', 'mix', 0, { personId: 2 })], 'mix');
     const { again } = show(list(1, [taken]));
-    expect(screen.getByRole('button', { name: 'Ida has mix, Crescent 1; take it' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Take mix, Crescent 1 over from Ida' })).toBeTruthy();
     again(list(2, [taken]));
     expect(screen.getByText('yours')).toBeTruthy();
   });
@@ -242,7 +242,7 @@ describe('what comes next', () => {
   it('is for whom the tablet is chosen', async () => {
     const told = telling();
     const { user } = show(list(1, [], [], told));
-    expect(screen.getByText('Nothing for the next twelve hours.')).toBeTruthy();
+    expect(screen.getByText('Nothing in the next 12 hours.')).toBeTruthy();
     await user.selectOptions(screen.getByRole('combobox', { name: 'for' }), 'the oven');
     expect(told).toHaveBeenCalledWith('for', 'oven');
   });
@@ -277,21 +277,21 @@ describe('the card of a wait', () => {
     const told = telling();
     const { user } = show(wait([put('retarder')], told));
     await user.selectOptions(screen.getByRole('combobox', { name: 'shelf' }), '12');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'stands in' }), 'Bakery, 22 °C');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'needle' }), 'Needle 1');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'place' }), 'Bakery, 22 °C');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'core probe' }), 'Needle 1');
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).data)).toEqual([
       { kind: 'moved', place: 'retarder', shelf: 12 },
       { kind: 'moved', place: 'bakery' },
       { kind: 'needle', needle: 'needle-1' },
     ]);
-    const places = within(screen.getByRole('combobox', { name: 'stands in' })).getAllByRole('option');
+    const places = within(screen.getByRole('combobox', { name: 'place' })).getAllByRole('option');
     expect(places.map(({ textContent }) => textContent)).toEqual(['Retarder, 4 °C', 'Bakery, 22 °C']);
   });
 
   it('asks for a shelf only where there are some', () => {
     show(wait([put('bakery')]));
     expect(screen.queryByRole('combobox', { name: 'shelf' })).toBeNull();
-    expect(screen.getByText(/stands in bakery\s*since 00:50/)).toBeTruthy();
+    expect(screen.getByText(/in bakery\s*since 00:50/)).toBeTruthy();
   });
 
   it('tells what the needle says as long as it is in, and a later word of somebody before it', () => {

@@ -55,7 +55,9 @@ describe('what a step weighs out', () => {
     };
     localStorage.setItem('hefeteig-amounts', JSON.stringify([[7, amounts]]));
     const { again } = show(<StepAmounts doughId={7} stepKey="set" />);
-    expect(screen.getByRole('table').textContent).toBe('Sponge, 525 g in allwhole milk185.3 glemonto taste');
+    expect(screen.getByRole('table').textContent).toBe(
+      'Sponge, 525 g in totalwhole milk185.3 glemonto taste',
+    );
     again(<StepAmounts doughId={7} stepKey="mix" />);
     expect(screen.queryByRole('table')).toBeNull();
   });

@@ -56,7 +56,7 @@ describe('a tablet that reads Fahrenheit', () => {
         <WaitingLanes items={[]} places={PLACES} now={0} zone="UTC" onPick={telling()} />
       </>,
     );
-    expect(screen.getByText(/^dough to/).textContent).toBe('dough to 75 °F');
+    expect(screen.getByText(/^target/).textContent).toBe('target 75 °F');
     expect(screen.getByText('retarder 39 °F')).toBeTruthy();
     expect(document.body.textContent).not.toContain('°C');
   });

@@ -21,10 +21,10 @@ describe('a card of lamination in a warm room', () => {
     show(warning(40));
     const note = screen.getByRole('note');
     expect(note.textContent).toMatch(
-      /^40 °C in the room: too warm for this butter\. It rolls well up to \d+(\.5)? °C\./,
+      /^40 °C in the room: too warm for this butter, which rolls well up to \d+(\.5)? °C\./,
     );
-    expect(note.textContent).toMatch(/The butter stays firm for \d+ min; rolling takes \d+ min\./);
-    expect(note.textContent).toMatch(/Roll it in \d parts of \d+ min, the others in the cold\./);
+    expect(note.textContent).toMatch(/Butter stays firm for \d+ min; rolling takes \d+ min\./);
+    expect(note.textContent).toMatch(/Roll \d parts of \d+ min each, the rest in the cold\./);
   });
 
   it('says nothing in a cool room, and nothing of other work', () => {

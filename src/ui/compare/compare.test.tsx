@@ -52,7 +52,7 @@ describe('batches side by side', () => {
     compare();
     expect(row('Faults seen')).toEqual(['', 'none', 'none', 'Flat or wrinkled']);
     expect(row('Marks')).toEqual(['', '4.8 of 5', '4.8 of 5', '2.0 of 5']);
-    expect(row('Came out').at(-1)).toBe('not counted');
+    expect(row('Result').at(-1)).toBe('not counted');
     const unmeasured = { ...flat.summary, features: { ...flat.summary.features, butter: null } };
     compare({ batches: [...good.slice(0, 1), { ...flat, summary: unmeasured }] });
     expect(screen.getByText('not measured')).toBeTruthy();
@@ -70,6 +70,6 @@ describe('batches side by side', () => {
       /^\/batches\/compare\?dough=\d+&dough=\d+&dough=\d+&product=9$/,
     );
     compare({ product: null, batches: [] });
-    expect(screen.getByText('Tick two to six batches in the list, then compare them.')).toBeTruthy();
+    expect(screen.getByText('Select two to six batches in the list, then compare them.')).toBeTruthy();
   });
 });

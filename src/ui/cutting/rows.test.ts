@@ -29,12 +29,12 @@ describe('a piece as it is typed', () => {
   });
 
   it.each<[Partial<CutRow>, RegExp]>([
-    [{ base: '' }, /The base is a length/],
-    [{ height: 'tall' }, /The height is a length/],
-    [{ base: '0' }, /The base is a length/],
+    [{ base: '' }, /Enter the base as a length/],
+    [{ height: 'tall' }, /Enter the height as a length/],
+    [{ base: '0' }, /Enter the base as a length/],
     [{ most: '3.5' }, /whole number/],
     [{ most: '-2' }, /whole number/],
-    [{ perTray: 'many' }, /a tray are a whole number/],
+    [{ perTray: 'many' }, /whole number of pieces per tray/],
     [{ target: 'heavy' }, /62 g or 2.2 oz/],
     [{ shape: 'sector', sectors: '0' }, /1 to 64 sectors/],
     [{ shape: 'sector', sectors: '' }, /1 to 64 sectors/],
@@ -56,7 +56,7 @@ describe('a piece that does not fit its sheet', () => {
     const read = readRow(say, row, METRIC);
     const wanted = typeof read === 'string' ? [] : [read.wanted];
     expect(tooLarge(say, wanted, { counts: [0], round: false }, ['crescents'])[0]).toMatch(
-      /^No triangles of crescents come from this sheet/,
+      /^No triangles of crescents fit on this sheet/,
     );
     expect(tooLarge(say, wanted, { counts: [12], round: false }, ['crescents'])).toEqual([]);
   });

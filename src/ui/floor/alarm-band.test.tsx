@@ -62,7 +62,7 @@ describe('the band of alarms', () => {
   });
 
   it('says what was refused, also when nothing is open any more', () => {
-    show(band([], telling(), 'Ida sees to that already.'));
-    expect(screen.getByRole('status').textContent).toBe('Ida sees to that already.');
+    show(band([], telling(), 'Ida is already on it.'));
+    expect(screen.getByRole('status').textContent).toBe('Ida is already on it.');
   });
 });

@@ -97,7 +97,7 @@ describe('nobody has recorded anything for long', () => {
 
   it('for days is closed as not recorded with one tap', async () => {
     const user = await open(4000);
-    const over = screen.getByRole('region', { name: 'Over, not recorded' });
+    const over = screen.getByRole('region', { name: 'Ended, not recorded' });
     await user.click(within(over).getByRole('button', { name: 'Close it as not recorded' }));
     expect(recorded()).toMatchObject([{ doughId: 1, stepKey: null, kind: 'close' }]);
   });
@@ -105,13 +105,13 @@ describe('nobody has recorded anything for long', () => {
   it('for days can still be entered by whoever knows', async () => {
     const user = await open(4000);
     await user.click(screen.getByRole('button', { name: 'Enter steps' }));
-    expect(screen.queryByRole('region', { name: 'Over, not recorded' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Ended, not recorded' })).toBeNull();
     expect(screen.getByRole('button', { name: /^Record \d+ steps$/ })).toBeTruthy();
   });
 
   it('asks what was to be kept before it closes that: there, all is recorded as planned', async () => {
     const user = await open(4000, MIXED, 'to-freezer');
-    expect(screen.getByText(/Planned to be kept: 40 Crescent\. Is it there\?/)).toBeTruthy();
+    expect(screen.getByText(/Planned to be put away: 40 Crescent\. Is it there\?/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /Close/ })?.textContent ?? '').not.toMatch(/recorded/);
     await user.click(screen.getByRole('button', { name: 'Yes, as planned' }));
     expect(recorded().some(({ kind }) => kind === 'close')).toBe(false);
@@ -152,7 +152,7 @@ describe('one step that was done earlier', () => {
 
   it('or only with its start, where it is still going on; or only with its end, where that was begun', async () => {
     const user = await sheet([]);
-    await user.click(screen.getByRole('checkbox', { name: 'Still going on' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Still under way' }));
     await user.click(screen.getByRole('button', { name: '10 min ago' }));
     await user.click(screen.getByRole('button', { name: 'Record' }));
     expect(recorded()).toMatchObject([{ kind: 'start', at: 190 }]);

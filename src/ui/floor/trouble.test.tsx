@@ -56,11 +56,11 @@ describe('something that is wrong', () => {
   it('is half of a machine for some hours, or somebody who is ill; what is refused is said and nothing is left', async () => {
     const user = await sheet();
     await user.selectOptions(screen.getByLabelText('For how long'), '4 h');
-    await user.selectOptions(screen.getByLabelText('How much of a machine'), 'half of it');
-    house.refuse({ message: 'Oven is reported out already.', field: 'machineId' });
+    await user.selectOptions(screen.getByLabelText('How much of the machine'), 'half of it');
+    house.refuse({ message: 'Oven is already reported.', field: 'machineId' });
     await user.click(screen.getByRole('button', { name: oven.label }));
     expect(house.sent.at(-1)?.input).toEqual({ machineId: oven.id, units: 5, hours: 4 });
-    expect(screen.getByRole('alert').textContent).toBe('Oven is reported out already.');
+    expect(screen.getByRole('alert').textContent).toBe('Oven is already reported.');
     expect(go).not.toHaveBeenCalled();
     house.result = { id: 2 };
     await user.click(screen.getByRole('button', { name: 'Ida' }));
@@ -70,7 +70,7 @@ describe('something that is wrong', () => {
   it('is one deck of an oven, or a machine that only takes longer', async () => {
     house.result = { id: 3 };
     const user = await sheet();
-    const part = screen.getByLabelText('How much of a machine');
+    const part = screen.getByLabelText('How much of the machine');
     await user.selectOptions(part, 'deck 2 only');
     await user.click(screen.getByRole('button', { name: oven.label }));
     expect(house.sent.at(-1)?.input).toEqual({ machineId: oven.id, units: null, deck: 2, hours: null });
@@ -82,12 +82,12 @@ describe('something that is wrong', () => {
   it('is cooler than it should be: what it has is told of its place, in words that are a temperature', async () => {
     house.result = {};
     const user = await sheet();
-    await user.selectOptions(screen.getByLabelText('How much of a machine'), 'cooler than it should be');
-    await user.type(screen.getByLabelText('It has, °C'), 'cold');
+    await user.selectOptions(screen.getByLabelText('How much of the machine'), 'cooler than it should be');
+    await user.type(screen.getByLabelText('Actual temperature, °C'), 'cold');
     await user.click(screen.getByRole('button', { name: oven.label }));
     expect(screen.getByRole('alert').textContent).toContain('temperature');
-    await user.clear(screen.getByLabelText('It has, °C'));
-    await user.type(screen.getByLabelText('It has, °C'), '150');
+    await user.clear(screen.getByLabelText('Actual temperature, °C'));
+    await user.type(screen.getByLabelText('Actual temperature, °C'), '150');
     await user.click(screen.getByRole('button', { name: oven.label }));
     expect(house.sent.at(-1)).toMatchObject({
       command: 'tell-place',

@@ -12,7 +12,7 @@ it('lists what was begun on this device and not kept, whether it has amounts or 
   show(<Drafts />);
   const links = screen.getAllByRole('link');
   expect(links.map((link) => [link.textContent, link.getAttribute('href')])).toEqual([
-    ['A new formula without a name', '/formulas/new'],
+    ['New formula, no name yet', '/formulas/new'],
     ['Crescent dough', '/formulas/7'],
   ]);
 });

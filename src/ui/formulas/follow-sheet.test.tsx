@@ -11,11 +11,11 @@ describe('a formula that makes several products', () => {
       { id: 11, name: 'Plum danish' },
     ];
     const { user } = show(<FollowSheet products={products} onKeep={kept} onClose={telling()} />);
-    await user.click(await screen.findByRole('button', { name: 'Keep for 2 products' }));
+    await user.click(await screen.findByRole('button', { name: 'Save for 2 products' }));
     await user.click(screen.getByLabelText('Poppy danish'));
-    await user.click(screen.getByRole('button', { name: 'Keep for 1 product' }));
+    await user.click(screen.getByRole('button', { name: 'Save for 1 product' }));
     await user.click(screen.getByLabelText('Plum danish'));
-    await user.click(screen.getByRole('button', { name: 'Keep for none' }));
+    await user.click(screen.getByRole('button', { name: 'Save for none' }));
     expect(kept.mock.calls).toEqual([[[4, 11]], [[11]], [[]]]);
   });
 });

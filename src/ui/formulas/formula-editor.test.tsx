@@ -37,21 +37,21 @@ describe('a formula that is being written', () => {
     await row(user, 1, 'bread flour', '1 lb 2 oz');
     cleanup();
     const again = show(editor());
-    expect(await screen.findByText('Your unsaved changes are here again.')).toBeTruthy();
+    expect(await screen.findByText('Your unsaved changes are back.')).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Night dough');
     expect((cell('How much', 1) as HTMLInputElement).value).toBe('1 lb 2 oz');
-    await again.user.click(screen.getByRole('button', { name: 'Discard them' }));
+    await again.user.click(screen.getByRole('button', { name: 'Discard' }));
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('');
     cleanup();
     show(editor());
-    expect(screen.queryByText('Your unsaved changes are here again.')).toBeNull();
+    expect(screen.queryByText('Your unsaved changes are back.')).toBeNull();
   });
 
   it('asks which one is meant where a name is not known, and takes the answer in place', async () => {
     const { user } = show(editor());
     await row(user, 1, 'flour', '500 g{Enter}');
     await row(user, 2, 'yeast', '7 g');
-    expect(totals().getByRole('status').textContent).toBe('Incomplete: yeast not known yet.');
+    expect(totals().getByRole('status').textContent).toBe('Incomplete: yeast unknown.');
     await user.click(screen.getByRole('button', { name: 'instant yeast' }));
     expect((cell('Ingredient', 2) as HTMLInputElement).value).toBe('instant yeast');
     expect(totals().queryByRole('status')).toBeNull();
@@ -73,7 +73,7 @@ describe('a formula that is being written', () => {
     await row(user, 1, 'spelt flour', '500 g{Enter}');
     await row(user, 2, 'moon dust', '1 g{Enter}');
     await row(user, 3, 'water', '20');
-    expect(totals().getByRole('status').textContent).toBe('Incomplete: moon dust, water not known yet.');
+    expect(totals().getByRole('status').textContent).toBe('Incomplete: moon dust, water unknown.');
     expect(totals().queryByText(/will not rise|is low/)).toBeNull();
     expect(screen.getByText(/20 of what\?/)).toBeTruthy();
   });

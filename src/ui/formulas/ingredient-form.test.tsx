@@ -12,14 +12,14 @@ it('keeps a new ingredient as one of which nobody has said what it contains, unt
   const { user } = show(<IngredientForm ingredient={BLANK} onDone={telling()} />);
   await user.type(screen.getByLabelText('Name'), 'moon dust');
   expect(screen.getByText(/stay incomplete/)).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(kept()).toMatchObject({ name: 'moon dust', allergens: [], allergensUnknown: true });
   await user.click(screen.getByLabelText('none of these'));
   expect(screen.queryByText(/stay incomplete/)).toBeNull();
-  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(kept()).not.toHaveProperty('allergensUnknown');
   await user.click(screen.getByLabelText('soya'));
-  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(kept()).toMatchObject({ allergens: ['soya'] });
   expect(screen.getByLabelText<HTMLInputElement>('none of these').checked).toBe(false);
 });

@@ -77,22 +77,22 @@ describe('the handover', () => {
       />
     );
     const { again } = show(shown([]), 20);
-    expect(screen.getByText('Everything went as planned.')).toBeTruthy();
+    expect(screen.getByText('Everything went to plan.')).toBeTruthy();
     again(shown([out]));
-    expect(screen.queryByText('Everything went as planned.')).toBeNull();
+    expect(screen.queryByText('Everything went to plan.')).toBeNull();
     expect(screen.getByText(/Ida not here: fever/)).toBeTruthy();
   });
 
   it('says where a dough is: place, shelf, since when, how cold by the needle in it', () => {
     show(page(), NOW);
-    const where = within(screen.getByRole('region', { name: 'where everything is' })).getByRole('listitem');
+    const where = within(screen.getByRole('region', { name: 'Where things stand' })).getByRole('listitem');
     expect(where.textContent).toMatch(/Crescent 1.*8\.5 °C at/);
     expect(where.textContent).toMatch(/retard since .*retarder shelf 12, 3\.6 °C/);
   });
 
   it('tells what was not as usual, with who said so', () => {
     show(page(), NOW);
-    const unusual = within(screen.getByRole('region', { name: 'not as usual, last 12 h' }));
+    const unusual = within(screen.getByRole('region', { name: 'Deviations in the last 12 h' }));
     expect(unusual.getByText(/skin has formed/).textContent).toContain('Jonas');
   });
 
@@ -108,9 +108,9 @@ describe('the handover', () => {
     away = true;
     const { user } = show(page([]), NOW);
     await user.type(screen.getByRole('textbox'), 'Flour is low.');
-    await user.click(screen.getByRole('button', { name: 'Leave it for them' }));
+    await user.click(screen.getByRole('button', { name: 'Leave note' }));
     expect(await screen.findByText('“Flour is low.”')).toBeTruthy();
-    expect(screen.getByText(/not signed yet/)).toBeTruthy();
+    expect(screen.getByText(/not read yet/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'I have read it' })).toBeNull();
     expect(sent).toEqual([]);
   });

@@ -20,7 +20,7 @@ beforeEach(() => void refresh.mockClear());
 
 const house = standInHouse();
 const hurt = {
-  message: 'The plan would be hurt: 1 person too few Thu 04:00.',
+  message: 'This would cause problems: 1 person too few Thu 04:00.',
   offer: { sure: true, hurts: 1 },
 };
 
@@ -80,7 +80,7 @@ describe('the house', () => {
     const part = (name: string) => within(screen.getByRole('region', { name }));
     await user.click(part('Devices').getByRole('button', { name: 'Remove' }));
     await user.click(part('Calendar addresses').getByRole('button', { name: 'Withdraw' }));
-    await user.click(part('Devices').getByRole('button', { name: 'Let a device in' }));
+    await user.click(part('Devices').getByRole('button', { name: 'Add device' }));
     expect((await part('Devices').findByRole('status')).textContent).toContain('ABCD2345');
     expect(house.sent).toEqual([
       { command: 'remove-tablet', input: { id: 3 } },
@@ -123,7 +123,7 @@ describe('the house', () => {
       'Jonas is away Thu 10:00 1 Jan to Thu 15:00, first aid course',
       'Jonas works Thu 10:00 1 Jan to Thu 15:00',
       'Deck oven has 4 trays less Thu 10:00 1 Jan to Thu 15:00',
-      'Spiral mixer is out Thu 10:00 1 Jan to Thu 15:00',
+      'Spiral mixer is out of order Thu 10:00 1 Jan to Thu 15:00',
     ]);
   });
 
@@ -140,7 +140,7 @@ describe('the house', () => {
     const exceptions = within(screen.getByRole('region', { name: 'Exceptions' }));
     await user.click(exceptions.getByRole('button', { name: 'Remove' }));
     expect((await screen.findByRole('alert')).textContent).toBe(hurt.message);
-    await user.click(screen.getByRole('button', { name: 'Keep it all the same' }));
+    await user.click(screen.getByRole('button', { name: 'Save anyway' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
     expect(inputs()).toEqual([
       { kind: 'away', id: 7 },
@@ -153,15 +153,15 @@ describe('the house', () => {
 describe('a person', () => {
   it('new in the house is told beside the field what is missing, and keeps what was typed', async () => {
     const done = telling();
-    house.refuse({ message: 'Somebody new needs a PIN.', field: 'pin' });
+    house.refuse({ message: 'A new person needs a PIN.', field: 'pin' });
     const { user } = show(<PersonSheet person={null} onClose={done} />);
     await user.type(await screen.findByLabelText('Name'), 'Nele');
-    await user.selectOptions(screen.getByLabelText('Does'), 'Help: tick off what is done');
+    await user.selectOptions(screen.getByLabelText('Role'), 'Helper: ticks off what is done');
     await user.click(screen.getByRole('button', { name: 'mix' }));
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.getByLabelText('PIN').getAttribute('aria-invalid')).toBe('true'));
     await user.type(screen.getByLabelText('PIN'), '9001');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs().at(-1)).toEqual({
       ...{
@@ -186,9 +186,9 @@ describe('a person', () => {
     await user.clear(week.getByLabelText('Mon to'));
     await user.type(week.getByLabelText('Sat from'), '04:00');
     await user.type(week.getByLabelText('Sat to'), '12:30');
-    await user.click(week.getByRole('button', { name: 'Keep the week' }));
+    await user.click(week.getByRole('button', { name: 'Save week' }));
     expect((await week.findByRole('alert')).textContent).toBe(hurt.message);
-    await user.click(week.getByRole('button', { name: 'Leave it as it was' }));
+    await user.click(week.getByRole('button', { name: 'Leave as it was' }));
     expect(week.queryByRole('alert')).toBeNull();
     expect(done).not.toHaveBeenCalled();
     expect(inputs()).toEqual([{ personId: 2, shifts: [{ weekday: 6, startMinute: 240, endMinute: 750 }] }]);
@@ -197,8 +197,8 @@ describe('a person', () => {
   it('leaves the house, or all tablets, with one tap each', async () => {
     const done = telling();
     const { user } = show(<PersonSheet person={jonas} onClose={done} />);
-    await user.click(await screen.findByRole('button', { name: 'End Jonas’s sessions on all tablets' }));
-    await user.click(screen.getByRole('button', { name: 'Has left the house' }));
+    await user.click(await screen.findByRole('button', { name: 'Sign Jonas out everywhere' }));
+    await user.click(screen.getByRole('button', { name: 'Deactivate' }));
     await waitFor(() => expect(done).toHaveBeenCalledTimes(2));
     expect(house.sent).toMatchObject([
       { command: 'end-sessions', input: { personId: 2 } },
@@ -213,13 +213,13 @@ describe('a machine', () => {
     const { user, again } = show(<MachineSheet machine={oven} onClose={done} />);
     await user.clear(await screen.findByLabelText('Decks'));
     await user.type(screen.getByLabelText('Decks'), '4');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([
       { id: 'oven', label: 'Deck oven', capacity: '9', changeover: '20', decks: '4', details: {} },
     ]);
     again(<MachineSheet key="mixer" machine={mixer} onClose={done} />);
-    expect(await screen.findByLabelText('Takes (bowl)')).toBeTruthy();
+    expect(await screen.findByLabelText('Capacity (bowl)')).toBeTruthy();
     expect(screen.queryByLabelText('Decks')).toBeNull();
   });
 });
@@ -235,7 +235,7 @@ describe('the bakery itself', () => {
     await user.click(screen.getByRole('button', { name: 'Name and units' }));
     await user.selectOptions(await screen.findByLabelText('Time zone'), 'Europe/Berlin');
     await user.selectOptions(screen.getByLabelText('Temperatures'), '°F');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(inputs()).toEqual([
         { name: 'Corner bakery', zone: 'Europe/Berlin', units: { ...METRIC, temperature: 'F' } },
@@ -248,12 +248,12 @@ describe('an exception', () => {
   it('of a machine says how many are out, of a person who it is; it ends on its day unless another is said', async () => {
     const { user } = show(<ExceptionSheet book={book()} onClose={telling()} />);
     await user.type(await screen.findByLabelText('From'), '1970-01-02');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await user.selectOptions(screen.getByLabelText('What'), 'A machine is out');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await user.selectOptions(screen.getByLabelText('What'), 'Machine out of order');
     await user.selectOptions(screen.getByLabelText('Machine'), 'Deck oven');
     await user.type(screen.getByLabelText('How many are out'), '3');
     fireEvent.change(screen.getByLabelText('Until'), { target: { value: '1970-01-03' } });
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     const times = { start: '1970-01-02T06:00', note: '' };
     expect(inputs()).toEqual([
       { ...times, kind: 'away', personId: 1, machineId: null, units: null, end: '1970-01-02T14:00' },
@@ -267,7 +267,7 @@ describe('busy times from a calendar', () => {
     const { user } = show(<BusySheet book={book()} zone="UTC" onClose={telling()} />);
     await user.click(await screen.findByLabelText('Or paste it here'));
     await user.paste('hello');
-    expect(screen.getByRole('alert').textContent).toContain('no iCalendar file');
+    expect(screen.getByRole('alert').textContent).toContain('Not an iCalendar file');
     expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
     await user.clear(screen.getByLabelText('Or paste it here'));
     await user.click(screen.getByLabelText('Or paste it here'));
@@ -280,7 +280,7 @@ describe('busy times from a calendar', () => {
     const list = within(screen.getByRole('list', { name: 'Busy times' }));
     expect(list.getByRole('listitem').textContent).toBe('service2 Jan Fri 12:00 to Fri 13:00');
     await user.selectOptions(screen.getByLabelText('Whose calendar'), 'Deck oven');
-    await user.click(screen.getByRole('button', { name: 'Take 1 busy time' }));
+    await user.click(screen.getByRole('button', { name: 'Import 1 busy time' }));
     expect(inputs()).toMatchObject([{ personId: null, machineId: 'oven', busy: [{ summary: 'service' }] }]);
   });
 });

@@ -13,12 +13,12 @@ beforeEach(() => void refresh.mockClear());
 const house = standInHouse();
 const inputs = () => house.sent.map(({ input }) => input);
 const field = (name: string) => screen.findByLabelText<HTMLInputElement>(name);
-const keep = () => screen.getByRole('button', { name: 'Keep' });
+const keep = () => screen.getByRole('button', { name: 'Save' });
 
 describe('a new machine', () => {
   it('is of a kind, which says what it takes', async () => {
     const { user } = show(<MachineSheet machine={null} onClose={telling()} />);
-    const kind = await screen.findByLabelText<HTMLSelectElement>('What it is');
+    const kind = await screen.findByLabelText<HTMLSelectElement>('Type');
     expect([...kind.options].map(({ value }) => value)).toEqual([...MACHINE_KINDS]);
     const takes = {
       ...{
@@ -33,26 +33,26 @@ describe('a new machine', () => {
     };
     for (const one of MACHINE_KINDS) {
       await user.selectOptions(kind, one);
-      expect(screen.getByLabelText(`Takes (${takes[one]})`)).toBeTruthy();
+      expect(screen.getByLabelText(`Capacity (${takes[one]})`)).toBeTruthy();
     }
   });
 
   it('asks of an oven for decks, of a mixer for what a bowl takes', async () => {
     const { user } = show(<MachineSheet machine={null} onClose={telling()} />);
-    expect(await field('Most dough in a bowl, kg')).toBeTruthy();
+    expect(await field('Largest dough in the bowl, kg')).toBeTruthy();
     expect(screen.queryByLabelText('Decks')).toBeNull();
-    await user.selectOptions(screen.getByLabelText('What it is'), 'Oven');
+    await user.selectOptions(screen.getByLabelText('Type'), 'Oven');
     expect(screen.getByLabelText('Decks')).toBeTruthy();
-    expect(screen.queryByLabelText('Most dough in a bowl, kg')).toBeNull();
+    expect(screen.queryByLabelText('Largest dough in the bowl, kg')).toBeNull();
   });
 
   it('is kept with numbers as bakers write them; what is none goes to the house as it was typed', async () => {
     const done = telling();
     const { user } = show(<MachineSheet machine={null} onClose={done} />);
     await user.type(await field('Name'), 'Small mixer');
-    await user.type(await field('Takes (bowls)'), '1');
-    await user.type(await field('Least dough in a bowl, kg'), '1,5');
-    await user.type(await field('Most dough in a bowl, kg'), 'eight or so');
+    await user.type(await field('Capacity (bowls)'), '1');
+    await user.type(await field('Smallest dough in the bowl, kg'), '1,5');
+    await user.type(await field('Largest dough in the bowl, kg'), 'eight or so');
     await user.click(keep());
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([
@@ -65,14 +65,14 @@ describe('a new machine', () => {
 
   it('asks of each kind what only it has, with units', async () => {
     const { user } = show(<MachineSheet machine={null} onClose={telling()} />);
-    await user.selectOptions(await screen.findByLabelText('What it is'), 'Oven');
+    await user.selectOptions(await screen.findByLabelText('Type'), 'Oven');
     await user.selectOptions(screen.getByLabelText('Fan'), 'with a fan');
     await user.type(screen.getByLabelText('Set higher by, °C'), '5');
     await user.click(keep());
     await waitFor(() => expect(inputs().at(-1)).toMatchObject({ details: { fan: true, correction: 5 } }));
-    await user.selectOptions(screen.getByLabelText('What it is'), 'sheeter');
+    await user.selectOptions(screen.getByLabelText('Type'), 'sheeter');
     await user.type(screen.getByLabelText('Widest sheet'), '24 in');
-    await user.type(screen.getByLabelText('Thinner in one pass by at most, %'), '35');
+    await user.type(screen.getByLabelText('Largest reduction per pass, %'), '35');
     await user.click(keep());
     await waitFor(() => expect(inputs()).toHaveLength(2));
     expect(inputs().at(-1)).toMatchObject({
@@ -84,16 +84,16 @@ describe('a new machine', () => {
     const done = telling();
     house.refuse({ message: 'It takes at least 1.', field: 'capacity' });
     const { user } = show(<MachineSheet machine={null} onClose={done} />);
-    await user.click(await screen.findByRole('button', { name: 'Keep' }));
+    await user.click(await screen.findByRole('button', { name: 'Save' }));
     expect((await screen.findByRole('alert')).textContent).toBe('It takes at least 1.');
-    expect((await field('Takes (bowls)')).getAttribute('aria-invalid')).toBe('true');
+    expect((await field('Capacity (bowls)')).getAttribute('aria-invalid')).toBe('true');
     expect(done).not.toHaveBeenCalled();
   });
 
   it('cannot be taken out of use before it is there', async () => {
     show(<MachineSheet machine={null} onClose={telling()} />);
     expect(await field('Name')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Take out of use' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Take out of service' })).toBeNull();
   });
 });
 
@@ -103,17 +103,17 @@ describe('a machine that is there', () => {
   it('stays what it is', async () => {
     show(<MachineSheet machine={oven} onClose={telling()} />);
     expect((await field('Name')).value).toBe('Deck oven');
-    expect(screen.queryByLabelText('What it is')).toBeNull();
+    expect(screen.queryByLabelText('Type')).toBeNull();
   });
 
   it('is taken out of use, once more where that hurts the plan', async () => {
     const done = telling();
-    house.refuse({ message: 'The plan would be hurt: oven short of 8 trays.', offer: { sure: true } });
+    house.refuse({ message: 'This would cause problems: oven short of 8 trays.', offer: { sure: true } });
     const { user } = show(<MachineSheet machine={oven} onClose={done} />);
-    await user.click(await screen.findByRole('button', { name: 'Take out of use' }));
-    expect((await screen.findByRole('alert')).textContent).toMatch(/^The plan would be hurt/);
+    await user.click(await screen.findByRole('button', { name: 'Take out of service' }));
+    expect((await screen.findByRole('alert')).textContent).toMatch(/^This would cause problems/);
     expect(done).not.toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: 'Keep it all the same' }));
+    await user.click(screen.getByRole('button', { name: 'Save anyway' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([{ id: 'oven' }, { id: 'oven', sure: true }]);
   });

@@ -43,11 +43,11 @@ describe('the places of a house', () => {
     const done = telling();
     const { user } = show(<PlaceSheet place={null} onClose={done} />);
     await user.type(await field('Name'), 'Walk-in');
-    await user.selectOptions(await field('What air'), 'fridge');
+    await user.selectOptions(await field('Kind of place'), 'fridge');
     expect((await field('Usually')).value).toBe('4 °C');
     await user.clear(await field('Usually'));
     await user.type(await field('Usually'), '41 °F');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(inputs()).toEqual([
       [
@@ -62,11 +62,11 @@ describe('the places of a house', () => {
 
   it('ask nothing of the air of a core probe, and take no machine’s inside out of use', async () => {
     const { user, again } = show(<PlaceSheet place={null} onClose={telling()} />);
-    await user.selectOptions(await field('What it is for'), 'Core probe for doughs');
-    expect(screen.queryByLabelText('What air')).toBeNull();
+    await user.selectOptions(await field('Used for'), 'Core probe in a dough');
+    expect(screen.queryByLabelText('Kind of place')).toBeNull();
     again(<PlaceSheet key="proofer" place={PROOFER} onClose={telling()} />);
     expect(await screen.findByText('This is the inside of Proofer.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Take out of use' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Take out of service' })).toBeNull();
   });
 });
 
@@ -75,11 +75,11 @@ describe('probes and scales', () => {
     house.result = { token: 'a-long-token' };
     const { user } = show(<SendersSection book={BOOK} zone="UTC" />);
     await user.type(screen.getByLabelText('New device'), 'Scale 1');
-    await user.selectOptions(screen.getByLabelText('It is'), 'scale');
-    await user.click(screen.getByRole('button', { name: 'Let it send' }));
+    await user.selectOptions(screen.getByLabelText('Type'), 'scale');
+    await user.click(screen.getByRole('button', { name: 'Add device' }));
     const told = await screen.findByText('a-long-token');
     expect(within(told.parentElement as HTMLElement).getByText(/Token of Scale 1/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Withdraw Gateway' }));
+    await user.click(screen.getByRole('button', { name: 'Remove Gateway' }));
     expect(inputs()).toEqual([
       ['make-sender', { kind: 'scale', label: 'Scale 1' }],
       ['withdraw-sender', { id: 'gateway' }],

@@ -29,8 +29,8 @@ describe('a set-up from a file', () => {
     expect(screen.getByRole('checkbox', { name: /2 products: Roll, Snail/ })).toBeTruthy();
     expect(screen.getByRole('checkbox', { name: /200 cm → 180 cm/ })).toBeTruthy();
     expect(screen.queryByRole('checkbox', { name: /place/ })).toBeNull();
-    expect(screen.getByText('Here already, and left as it is: Mixer.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take over from Corner bakery' }));
+    expect(screen.getByText('Already here and unchanged: Mixer.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Import from Corner bakery' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(house.sent.at(-1)).toMatchObject({
       ...{ command: 'take-set-up', input: { parts: ['machines', 'values', 'products'] } },
@@ -44,7 +44,7 @@ describe('a set-up from a file', () => {
     };
     show(<ReadSetUp onClose={telling()} />);
     await paste('{}');
-    expect(await screen.findByText('Everything in this file is here already.')).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: /Take over/ }).disabled).toBe(true);
+    expect(await screen.findByText('You already have everything in this file.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /Import from/ }).disabled).toBe(true);
   });
 });

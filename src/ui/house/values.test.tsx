@@ -47,12 +47,12 @@ describe('a value of the house', () => {
     show(view({ blockKg: 4.5 }));
     const { input, part } = row('Heaviest block, kg');
     expect(input.value).toBe('4.5');
-    expect(part.getByText('usual 6 kg, from 0.5 to 60; Mara, 9 Mar')).toBeTruthy();
+    expect(part.getByText('default 6 kg, from 0.5 to 60; Mara, 9 Mar')).toBeTruthy();
   });
 
   it('has no unit where it is a number alone', () => {
     show(view());
-    expect(row('How much bakes of one oven differ').part.getByText('usual 0.07, from 0 to 1')).toBeTruthy();
+    expect(row('Spread between bakes of one oven').part.getByText('default 0.07, from 0 to 1')).toBeTruthy();
   });
 
   it('offers to keep what was typed, and nothing before', async () => {
@@ -61,7 +61,7 @@ describe('a value of the house', () => {
     expect(part.queryByRole('button')).toBeNull();
     await user.clear(input);
     await user.type(input, '50');
-    await user.click(part.getByRole('button', { name: 'Keep' }));
+    await user.click(part.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(refresh).toHaveBeenCalled());
     expect(house.sent).toEqual([{ command: 'set-value', input: { name: 'preheatLead', value: 50 } }]);
   });

@@ -72,9 +72,9 @@ describe('labels', () => {
     view(label({ undeclared: ['Fruit paste'], isMade: false }));
     const list = within(screen.getByRole('list'));
     expect(
-      list.getByText('Label incomplete. Enter what Fruit paste contains under Ingredients.'),
+      list.getByText('Label incomplete. Enter the allergens of Fruit paste under Ingredients.'),
     ).toBeTruthy();
-    expect(list.getByText('Dates by the plan: not made yet.')).toBeTruthy();
+    expect(list.getByText('Dates as planned: not made yet.')).toBeTruthy();
   });
 
   it('set a long list smaller, on every size', () => {

@@ -34,15 +34,15 @@ describe('a scheme as it is typed', () => {
   });
 
   it('says what is wrong, and where', () => {
-    expect(turn({ mm: 'thin' })).toMatch(/^Turn 1: a sheet’s thickness/);
+    expect(turn({ mm: 'thin' })).toMatch(/^Turn 1: enter the sheet’s thickness/);
     expect(turn({ minutes: '' })).toBe('Turn 1: how many minutes of work?');
     expect(turn({ rest: 'long' })).toMatch(/0 goes straight on/);
-    expect(turn({ mm: '0.2 mm' })).toMatch(/between 1 mm and 40 mm/);
-    expect(fault({ amount: '' })).toMatch(/A butter block is so thick/);
+    expect(turn({ mm: '0.2 mm' })).toMatch(/1 mm to 40 mm/);
+    expect(fault({ amount: '' })).toMatch(/Enter the block’s thickness/);
     expect(fault({ flour: 'some' })).toMatch(/percentage/);
     expect(fault({ lockInMinutes: '?' })).toMatch(/lock-in take/);
     expect(fault({ beginning: 'discs', amount: '2.5' })).toMatch(/whole number/);
-    expect(fault({ beginning: 'grated', amount: 'x' })).toMatch(/How often/);
+    expect(fault({ beginning: 'grated', amount: 'x' })).toMatch(/How many times/);
     expect(fault({ turns: Array(15).fill(draft.turns[0]) as typeof draft.turns })).toMatch(/^15 turns/);
   });
 
@@ -117,11 +117,11 @@ describe('a block that was made', () => {
         ),
         METRIC,
       );
-    expect(lying([20, 52])).toEqual(['It fits with the dough turned by a quarter.']);
+    expect(lying([20, 52])).toEqual(['It fits if the dough is turned a quarter.']);
     expect(lying([20, 46]).slice(0, 2)).toEqual([
       ...[
         'The dough is 4 cm too short.',
-        'Turn it by a quarter and roll it to 50 × 20 cm; it will be 9.2 mm thick.',
+        'Turn it a quarter and roll it to 50 × 20 cm; it will be 9.2 mm thick.',
       ],
     ]);
   });
@@ -137,7 +137,7 @@ describe('butter in words', () => {
     butterWords(say, { ...base, ...change }, { now: 0, zone: 'UTC', room: '21 °C' });
 
   it('says what to do first', () => {
-    expect(told({})).toEqual(['12 min more: pliable at 00:12.', 'At 21 °C it runs from 00:45.']);
+    expect(told({})).toEqual(['12 min more: pliable at 00:12.', 'At 21 °C it is too soft from 00:45.']);
     expect(told({ state: 'pliable', readyIn: 0 })).toEqual([
       ...['Pliable now, for another 45 min.', 'On the bench until 00:45 at 21 °C.'],
     ]);
@@ -152,8 +152,10 @@ describe('butter in words', () => {
       'Take it out at 00:40 for a lock-in at 01:00: 20 min in the room.',
     );
     expect(takeOutWords(say, 10 * MINUTE, { temper: 20, now: 30 * MINUTE, zone: 'UTC' })).toMatch(
-      /should have come out.*earliest is 00:50/,
+      /should have come out.*earliest now 00:50/,
     );
-    expect(takeOutWords(say, 60 * MINUTE, { temper: null, now: 0, zone: 'UTC' })).toMatch(/temper it slower/);
+    expect(takeOutWords(say, 60 * MINUTE, { temper: null, now: 0, zone: 'UTC' })).toMatch(
+      /temper it more slowly/,
+    );
   });
 });

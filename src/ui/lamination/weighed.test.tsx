@@ -12,13 +12,13 @@ describe('what was weighed', () => {
   it('is told by how much it is too much or too little, and what to do', async () => {
     const { user } = show(weighed());
     await user.type(field(), '1058');
-    expect(screen.getByText('26 % too much butter: 1.058 kg instead of 840 g. Take 218 g off.')).toBeTruthy();
+    expect(screen.getByText('26 % too much butter: 1.058 kg instead of 840 g. Remove 218 g.')).toBeTruthy();
     await user.clear(field());
     await user.type(field(), '630 g');
     expect(screen.getByText('25 % too little butter: 630 g instead of 840 g. Add 210 g.')).toBeTruthy();
     await user.clear(field());
     await user.type(field(), '845');
-    expect(screen.getByText('845 g: right, 840 g is asked for.')).toBeTruthy();
+    expect(screen.getByText('845 g: correct, 840 g needed.')).toBeTruthy();
   });
 
   it('is taken from the size where nobody weighed it, and says what is no weight', async () => {

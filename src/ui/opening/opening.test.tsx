@@ -59,10 +59,10 @@ describe('the first run', () => {
   });
 
   it('says beneath the form what belongs to no field', async () => {
-    house.refuse({ message: 'There is a bakery here already: Corner bakery.' });
+    house.refuse({ message: 'There is already a bakery here: Corner bakery.' });
     const { user } = show(view());
     await user.click(button('Open a bakery'));
-    expect((await screen.findByRole('alert')).textContent).toMatch(/a bakery here already/);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/already a bakery here/);
   });
 
   it('leads to the sign-in where the bakery was opened but the session was not begun', async () => {
@@ -118,7 +118,7 @@ describe('set-up', () => {
     expect(stage('People and shifts').getByText('1 person, 0 with weekly shifts')).toBeTruthy();
     expect(stage('People and shifts').getByText(/Nobody has shifts yet/)).toBeTruthy();
     expect(stage('House values').getByRole('img').getAttribute('aria-label')).toBe('done');
-    expect(stage('Products').getByText(/Take one from the shelf/)).toBeTruthy();
+    expect(stage('Products').getByText(/Start from a template/)).toBeTruthy();
   });
 
   it('names the kinds of machines that products need and the bakery lacks', () => {
@@ -140,22 +140,22 @@ describe('set-up', () => {
 
   it('takes a beginning from the shelf with one tap; what the house has is not offered again', async () => {
     const { user } = show(view());
-    const list = within(screen.getByRole('region', { name: 'Shelf of beginnings' }));
+    const list = within(screen.getByRole('region', { name: 'Templates' }));
     const rows = list.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(rows).toEqual([
-      'Butter crescentThree days. Three letter folds.Take over',
-      'Brioche loafIn tins. Not laminated.Yours',
+      'Butter crescentThree days. Three letter folds.Use',
+      'Brioche loafIn tins. Not laminated.Added',
     ]);
-    await user.click(list.getByRole('button', { name: 'Take over' }));
+    await user.click(list.getByRole('button', { name: 'Use' }));
     await waitFor(() => expect(refresh).toHaveBeenCalled());
     expect(house.sent).toEqual([{ command: 'take-beginning', input: { name: 'Butter crescent' } }]);
   });
 
   it('says why a beginning was not taken', async () => {
-    house.refuse({ message: 'Butter crescent is not on the shelf, or the house has it already.' });
+    house.refuse({ message: 'Butter crescent is not among the templates, or you already have it.' });
     const { user } = show(view());
-    await user.click(button('Take over'));
-    expect((await screen.findByRole('alert')).textContent).toMatch(/not on the shelf/);
+    await user.click(button('Use'));
+    expect((await screen.findByRole('alert')).textContent).toMatch(/not among the templates/);
     expect(refresh).not.toHaveBeenCalled();
   });
 });

@@ -68,7 +68,7 @@ describe('an order of a day', () => {
     again(row(want({ open: 40 }), 24));
     expect(text()).toContain('24 from the freezer16 without a dough');
     again(row(want({ thawed: 16, open: 24 }), 24));
-    expect(text()).toContain('16 out of the freezer, thawing24 from the freezer');
+    expect(text()).toContain('16 thawing24 from the freezer');
     again(row(want({ open: 40 }), 60));
     expect(text()).toContain('40 from the freezer');
     expect(text()).not.toContain('without');
@@ -110,11 +110,11 @@ describe('proposed doughs', () => {
 
   it('say what they cost: bowls, how full, what is left over, and until when they can change', () => {
     show(section([proposal({ waits: 45, apart: ['nuts'] })], false));
-    expect(screen.getByText(/on the whole/).textContent).toBe(
-      '1 dough, 1 bowl of 20.0 kg, 42 % full on the whole',
+    expect(screen.getByText(/full overall/).textContent).toBe(
+      '1 dough, 1 bowl of 20.0 kg, 42 % full overall',
     );
     expect(rows()[0]).toContain(
-      '8.4 kg in 1 bowl, 42 % full; nothing left over; ready 45 min before the last is wanted. Change until Fri 00:00. Has nuts: kept apart.',
+      '8.4 kg in 1 bowl, 42 % full; nothing left over; ready 45 min before the last order. Change until Fri 00:00. Contains nuts: separate dough.',
     );
     expect(screen.queryByRole('button')).toBeNull();
   });
@@ -123,7 +123,7 @@ describe('proposed doughs', () => {
     planned.mockClear();
     house.refuse({ message: 'It cannot be ready by then.', offer: { late: 30 } });
     const { user, again } = show(section([proposal()]));
-    await user.click(button('Plan it'));
+    await user.click(button('Plan dough'));
     expect((await screen.findByRole('alert')).textContent).toBe('It cannot be ready by then.');
     expect(planned).not.toHaveBeenCalled();
     await user.click(button('Plan it late'));
@@ -134,13 +134,13 @@ describe('proposed doughs', () => {
     expect(second?.outputs).toEqual([{ productId: 1, pieces: 120, due: '1970-01-04T00:00', way: 'fresh' }]);
     // Planned, it is not among what the house proposes next.
     again(section([]));
-    expect(screen.getByText('None is needed for these days.')).toBeTruthy();
+    expect(screen.getByText('No dough needed for these days.')).toBeTruthy();
   });
 
   it('are offered late only, with until when they had to be mixed, once that has passed', async () => {
     const { user } = show(section([proposal()]), 24 * 60 + 5);
     expect(rows()[0]).toContain('it had to be mixed by Fri 00:00');
-    expect(screen.queryByRole('button', { name: 'Plan it' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Plan dough' })).toBeNull();
     await user.click(button('Plan it late'));
     await waitFor(() => expect(house.sent.at(-1)?.input.late).toBe(true));
   });
@@ -167,7 +167,7 @@ describe('proposed doughs', () => {
       ],
     });
     const { user } = show(section([proposal(), second]));
-    await user.click(button('With the next'));
+    await user.click(button('Merge with next'));
     expect(rows()).toHaveLength(1);
     expect(rows()[0]).toMatch(/180 butter crescent|120 butter crescent.*60 butter crescent/);
     await user.click(button('Split'));
@@ -179,7 +179,7 @@ describe('proposed doughs', () => {
       outputs: [{ productId: 1, product: 'Butter crescent', pieces: 150, dueAt: 3 * DAY, spare: 30 }],
     });
     const { user } = show(section([more]));
-    await user.click(button('Plan it'));
+    await user.click(button('Plan dough'));
     const outputs = [
       { productId: 1, due: '1970-01-04T00:00', pieces: 120, way: 'fresh' },
       { productId: 1, due: '1970-01-04T00:00', pieces: 30, way: 'to-freezer' },
@@ -198,12 +198,12 @@ describe('orders from a table', () => {
     await user.paste(
       'customer,product,pieces,day,time\nInn,Plum danish,12,1970-01-03,10:00\nInn,Pretzel,12,1970-01-03,10:00\n',
     );
-    const orders = within(screen.getByRole('list', { name: 'Orders in it' }));
+    const orders = within(screen.getByRole('list', { name: 'Orders found' }));
     expect(orders.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       '12 plum danish, InnSat 10:00',
     ]);
     expect(screen.getByRole('alert', { name: 'Faults' }).textContent).toContain('Line 3:');
-    await user.click(screen.getByRole('button', { name: 'Take 1 order, leaving the faulty lines out' }));
+    await user.click(screen.getByRole('button', { name: 'Import 1 order, without the faulty lines' }));
     expect(house.sent).toMatchObject([
       { command: 'take-orders', input: { orders: [{ customer: 'Inn', productId: 2, pieces: 12 }] } },
     ]);
@@ -214,14 +214,14 @@ describe('orders from a table', () => {
 describe('one more order', () => {
   it('is told beside the field what is wrong with it, keeps what was typed, and is sent twice as one', async () => {
     const close = vi.fn();
-    house.refuse({ message: 'Wed 10:30 has passed already.', field: 'due' });
+    house.refuse({ message: 'Wed 10:30 is in the past.', field: 'due' });
     const { user } = show(<AddOrder open onClose={close} book={book()} />);
     await user.type(await screen.findByLabelText('Pieces'), ' 36 ');
     await user.selectOptions(screen.getByLabelText('Product'), 'Plum danish');
     await user.click(screen.getByRole('button', { name: 'Add order' }));
     const day = screen.getByLabelText('Day');
     await waitFor(() => expect(day.getAttribute('aria-invalid')).toBe('true'));
-    expect(screen.getByRole('alert').textContent).toBe('Wed 10:30 has passed already.');
+    expect(screen.getByRole('alert').textContent).toBe('Wed 10:30 is in the past.');
     expect(close).not.toHaveBeenCalled();
     await user.type(day, '1970-01-09');
     await user.click(screen.getByRole('button', { name: 'Add order' }));
@@ -260,11 +260,11 @@ describe('standing orders', () => {
     const { user } = show(<StandingSheet open onClose={() => undefined} book={book()} products={NAMES} />);
     await user.click(await screen.findByRole('button', { name: 'Mon' }));
     await user.click(screen.getByRole('button', { name: 'Sat' }));
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect((await screen.findByRole('alert')).textContent).toContain('whole number');
     await user.type(screen.getByLabelText('Pieces'), '0');
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
-    expect((await screen.findByRole('status')).textContent).toBe('Kept.');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect((await screen.findByRole('status')).textContent).toBe('Saved.');
     expect(house.sent.at(-1)).toEqual({
       command: 'save-standing',
       input: { customer: 'Station kiosk', productId: '1', weekdays: [1], pieces: '0', dueMinute: 390 },

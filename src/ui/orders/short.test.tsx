@@ -37,8 +37,8 @@ describe('orders that go short', () => {
   it('say who gets how many fewer, when the rest could come, and what they could have instead', () => {
     const { again } = show(list([shortage({ instead: [{ productId: 2, pieces: 8 }] })]));
     expect(line()).toContain('Choir, Thu 06:30');
-    expect(line()).toContain('12 of 30 Butter crescent missing, earliest Thu 09:40.');
-    expect(line()).toContain('Could have instead: 8 Plum danish.');
+    expect(line()).toContain('12 of 30 Butter crescent short, earliest Thu 09:40.');
+    expect(line()).toContain('Available instead: 8 Plum danish.');
     again(list([shortage({ missing: 0, late: 30, lateUntil: 460 * MIN })]));
     expect(line()).toContain('30 of 30 Butter crescent late, ready Thu 07:40.');
     expect(line()).not.toContain('missing');
@@ -55,7 +55,7 @@ describe('orders that go short', () => {
     again(list([shortage()], [known], told));
     expect(screen.getByRole('heading').textContent).toBe('Short orders: all customers told');
     expect(line()).toContain('Told 05:00, Ida');
-    await user.click(screen.getByRole('button', { name: 'Not told' }));
+    await user.click(screen.getByRole('button', { name: 'Not informed' }));
     expect(told.mock.calls[1]?.[0]).toMatchObject({ told: false });
     again(list([shortage({ missing: 13 })], [known], told));
     expect(screen.getByRole('button', { name: 'Told Choir' })).toBeTruthy();
@@ -90,7 +90,7 @@ describe('past orders', () => {
       />,
     );
     const day = screen.getByRole('region', { name: 'Thursday' });
-    expect(day.textContent).toContain('60 ordered, 40 in time, 8 late, 12 short');
+    expect(day.textContent).toContain('60 ordered, 40 on time, 8 late, 12 short');
     const [, first, second] = within(day).getAllByRole('row');
     expect(first?.textContent).toBe('06:30ChoirButter crescent30108 until 07:5012');
     expect(second?.textContent).toBe('06:30ShopButter crescent not recorded3030––');

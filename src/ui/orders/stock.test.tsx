@@ -68,7 +68,7 @@ describe('the stock', () => {
       taken: [{ productId: 1, pieces: 12, dueAt: DAY }],
     });
     expect(textsIn('Frozen pieces')).toEqual([
-      '48 butter crescent12 for these orders: thaw the night beforeof 1 Jan, best before 31 Jan',
+      '48 butter crescent12 for these orders: thaw overnightof 1 Jan, best before 31 Jan',
       'of 1 Jan, best before 31 Jan',
       '48 plum danish48 for planned batchesof 1 Jan, best before 31 Jan',
       'of 1 Jan, best before 31 Jan',
@@ -93,11 +93,11 @@ describe('the stock', () => {
     expect(sheet.getByLabelText<HTMLInputElement>('Why').value).toBe('Past best before');
     onMove.mockResolvedValueOnce({
       ...{ ok: false, status: 422, offer: null, field: 'note' },
-      message: 'Enter why it was thrown away.',
+      message: 'Choose why it was thrown away.',
     });
     await user.clear(sheet.getByLabelText('Why'));
     await user.click(sheet.getByRole('button', { name: 'Throw away' }));
-    expect(sheet.getByText('Enter why it was thrown away.')).toBeTruthy();
+    expect(sheet.getByText('Choose why it was thrown away.')).toBeTruthy();
     await user.clear(sheet.getByLabelText('Weight'));
     await user.type(sheet.getByLabelText('Weight'), '0.5 kg');
     await user.click(sheet.getByRole('button', { name: 'Got warm' }));
@@ -110,23 +110,23 @@ describe('the stock', () => {
 
   it('is counted by hand: pieces whole, dough by weight, in or out', async () => {
     const { user, onMove } = panel({ stock: [] });
-    const form = within(screen.getByRole('form', { name: 'Count stock by hand' }));
+    const form = within(screen.getByRole('form', { name: 'Correct stock' }));
     await user.type(form.getByLabelText('Pieces'), 'some');
-    await user.click(form.getByRole('button', { name: 'Put in' }));
+    await user.click(form.getByRole('button', { name: 'Add' }));
     expect(form.getByText('Enter a whole number of pieces.')).toBeTruthy();
     expect(onMove).not.toHaveBeenCalled();
     await user.clear(form.getByLabelText('Pieces'));
     await user.type(form.getByLabelText('Pieces'), '8');
-    await user.click(form.getByRole('button', { name: 'Take out' }));
+    await user.click(form.getByRole('button', { name: 'Remove' }));
     expect(onMove).toHaveBeenLastCalledWith({ productId: 1, kind: 'pieces', amount: -8 });
     expect(form.getByLabelText<HTMLInputElement>('Pieces').value).toBe('');
     await user.selectOptions(form.getByLabelText('Kept as'), 'Dough, frozen');
     await user.type(form.getByLabelText('Weight'), 'a little');
-    await user.click(form.getByRole('button', { name: 'Put in' }));
+    await user.click(form.getByRole('button', { name: 'Add' }));
     expect(form.getByText('Enter a weight, such as 2.5 kg.')).toBeTruthy();
     await user.clear(form.getByLabelText('Weight'));
     await user.type(form.getByLabelText('Weight'), '2.5 kg');
-    await user.click(form.getByRole('button', { name: 'Put in' }));
+    await user.click(form.getByRole('button', { name: 'Add' }));
     expect(onMove).toHaveBeenLastCalledWith({ productId: 1, kind: 'frozen-dough', amount: 2500 });
   });
 

@@ -70,7 +70,7 @@ describe('a load in the oven', () => {
   it('says so when it is over, and by how much', () => {
     show(<LoadInside {...props} load={inside([], 1020)} tell={telling()} {...IN} />, 1020);
     expect(screen.getByText('+2:00')).toBeTruthy();
-    expect(screen.getByText('over; look at the colour')).toBeTruthy();
+    expect(screen.getByText('time is up; check the colour')).toBeTruthy();
   });
 
   it('is taken out, or given some minutes more from now, with one tap', async () => {
@@ -94,7 +94,7 @@ describe('a load in the oven', () => {
     const { user } = show(<LoadInside {...props} load={raw} tell={(_, part) => told(part)} {...IN} />, 1018);
     await user.click(screen.getByRole('button', { name: 'Core °C' }));
     await user.type(await screen.findByRole('textbox'), '90');
-    await user.click(screen.getByRole('button', { name: 'Tell it' }));
+    await user.click(screen.getByRole('button', { name: 'Record' }));
     expect(told.mock.calls.map(([part]) => part)).toEqual([
       { kind: 'temperature', celsius: 90 },
       { kind: 'check', data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 3 } },
@@ -180,9 +180,9 @@ describe('decks', () => {
   });
 
   it('are told with what they are known to do, or the whole oven is, or nothing', () => {
-    expect(correctionsTold(say, DECKS)).toBe('deck 1 takes 8 % longer, by 4 bakes');
+    expect(correctionsTold(say, DECKS)).toBe('deck 1 bakes 8 % longer, from 4 bakes');
     const whole = { ...DECKS, whole: { ratio: 0.94, spread: 0.02, bakes: 9 }, each: [right, right, right] };
-    expect(correctionsTold(say, whole)).toBe('the oven takes 6 % shorter, by 9 bakes');
+    expect(correctionsTold(say, whole)).toBe('the oven bakes 6 % shorter, from 9 bakes');
     expect(correctionsTold(say, { ...DECKS, each: [right, right, right] })).toBeNull();
   });
 });
@@ -238,14 +238,14 @@ describe('before and after the oven', () => {
     expect(screen.getByRole('link', { name: 'Crescent 1' }).getAttribute('href')).toBe('/batch/1');
     await user.click(screen.getByRole('button', { name: 'Count' }));
     const sheet = within(await screen.findByRole('dialog', { name: /how many came out well/ }));
-    await user.click(sheet.getByRole('button', { name: 'Second quality: one more' }));
+    await user.click(sheet.getByRole('button', { name: 'Second: one more' }));
     await user.click(within(sheet.getByRole('group', { name: 'Waste' })).getByRole('button', { name: '+5' }));
     await user.click(sheet.getByRole('button', { name: 'Waste: one less' }));
     const waste = sheet.getByRole('textbox', { name: 'Waste' });
     expect(waste).toHaveProperty('value', '4');
     await user.clear(waste);
     await user.type(waste, '12x');
-    await user.click(sheet.getByRole('button', { name: 'Keep the count' }));
+    await user.click(sheet.getByRole('button', { name: 'Save count' }));
     expect(told).toHaveBeenCalledWith({
       ...{ doughId: 1, stepKey: BAKE, kind: 'count' },
       data: { kind: 'counted', good: 27, second: 1, waste: 12 },

@@ -92,10 +92,10 @@ describe('a printed list', () => {
         lines: [delivery(), delivery({ product: 'Plum danish', pieces: 12, short: 4, late: 8 })],
       }),
     );
-    expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('Shop82 in all');
+    expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('Shop82 in total');
     expect(rows('Shop')).toEqual([
       '06:30Butter crescent70Crescent 1',
-      '06:30Plum danish12, 4 missing, 8 lateCrescent 1',
+      '06:30Plum danish12, 4 short, 8 lateCrescent 1',
     ]);
   });
 

@@ -8,7 +8,6 @@ import type { WholePlan } from '@/core/schedule/whole-plan';
 import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { MovingHand } from './use-moving';
-import { pointsWords } from './words';
 
 /** What a step in the hand would come to: where it lands, what moves with it, what it costs, what it breaks. */
 export function MoveCard({
@@ -55,13 +54,9 @@ export function MoveCard({
       {answered && found && lands !== moving.start && <p>{say('plan.itsOwnDoughLetsIt')}</p>}
       {found && (
         <p>
-          {say('plan.partPointsWords', {
-            part:
-              steps.length === 0
-                ? say('plan.nothingElseMoves')
-                : say('plan.moreStepMovesStepsMove', { count: steps.length }),
-            pointsWords: pointsWords(say, found.cost - found.costBefore),
-          })}
+          {steps.length === 0
+            ? say('plan.nothingElseMoves')
+            : say('plan.moreStepMovesStepsMove', { count: steps.length })}
         </p>
       )}
       {found?.breaks.slice(0, 3).map((clash, i) => (

@@ -111,8 +111,7 @@ function progressWords(say: Say, progress: Progress): string {
     const { before } = progress;
     return before === 0 ? '' : say('plan.planPlansBeforeThisOne', { before });
   }
-  return say('plan.points', {
-    points: progress.points,
+  return say('plan.bestSoFar', {
     part: progress.late === 0 ? say('plan.nothingLate') : say('plan.late', { late: progress.late }),
   });
 }

@@ -45,10 +45,7 @@ describe('what a plan would change', () => {
     expect(screen.getByRole('listitem').textContent).toBe(
       'Danish 12, lock-in and 2 steps after it: Thu 06:00 Thu 06:40, 40 min laterthe sheeter is out',
     );
-    expect(screen.getByText(/^The plan/).textContent).toBe(
-      'The plan costs 40 points more (340 instead of 300).',
-    );
-    expect(screen.getByText('Every promise is kept.')).toBeTruthy();
+    expect(screen.getByText('All orders on time.')).toBeTruthy();
   });
 
   it('names the machine that a load is moved to', () => {
@@ -79,8 +76,8 @@ describe('what a plan would change', () => {
     expect(screen.getByText(/plum danish ready/).textContent).toBe(
       'Danish 12: plum danish ready Thu 09:25, 25 min late',
     );
-    expect(screen.queryByText('Every promise is kept.')).toBeNull();
-    expect(screen.getByText(/still chase one another/)).toBeTruthy();
+    expect(screen.queryByText('All orders on time.')).toBeNull();
+    expect(screen.getByText(/may still shift/)).toBeTruthy();
   });
 });
 
@@ -93,10 +90,10 @@ describe('a mend', () => {
     const close = telling();
     house.refuse({ message: 'The plan has changed since: Mara moved Danish 12.' });
     const { user } = show(sheet(true, close));
-    await user.click(await screen.findByRole('button', { name: 'Accept it' }));
+    await user.click(await screen.findByRole('button', { name: 'Accept' }));
     expect((await screen.findByRole('alert')).textContent).toContain('has changed since');
     expect(close).not.toHaveBeenCalled();
-    await user.click(button('Drop it'));
+    await user.click(button('Discard'));
     await waitFor(() => expect(close).toHaveBeenCalledOnce());
     expect(house.sent).toEqual([
       { command: 'accept-proposal', input: { id: 9 } },
@@ -106,8 +103,8 @@ describe('a mend', () => {
 
   it('is only looked at by a baker', async () => {
     show(sheet(false));
-    expect(await screen.findByText(/A planner accepts it/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Accept it' })).toBeNull();
+    expect(await screen.findByText(/A planner has to accept it/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Accept' })).toBeNull();
   });
 });
 
@@ -126,15 +123,15 @@ describe('the news of the plan', () => {
     const { user, again } = show(news(drifts));
     await user.click(button('Danish 12 is 40 min behind, and 1 more'));
     expect(jump).toHaveBeenCalledWith(drifts[0]);
-    expect(button('Work out a mend')).toBeTruthy();
+    expect(button('Find a repair')).toBeTruthy();
     again(news(drifts, [proposal()]));
-    await user.click(button('Look at the proposed plan'));
+    await user.click(button('See the proposed plan'));
     expect(look).toHaveBeenCalledWith(proposal());
     again(news([]));
     expect(screen.queryByRole('button')).toBeNull();
   });
 
-  it('says what a search came to: a better plan, none, or that the house does not answer', async () => {
+  it('says what a search came to: a better plan, none, or that the house is not answering', async () => {
     const answers = [
       {
         ok: true,
@@ -150,11 +147,11 @@ describe('the news of the plan', () => {
     });
     const { user } = show(news(drifts));
     for (const words of [
-      'No better plan was found; this one stands.',
-      'The shifts were small; the plan has followed.',
-      /does not answer/,
+      'No better plan found; this one stays.',
+      'Only small shifts: the plan is updated.',
+      /is not answering/,
     ]) {
-      await user.click(button('Work out a mend'));
+      await user.click(button('Find a repair'));
       expect(await screen.findByText(words)).toBeTruthy();
     }
   });
@@ -180,7 +177,7 @@ describe('a dough to be added', () => {
     house.result = { id: 12 };
     const { user } = show(form());
     await user.type(await screen.findByLabelText('Pieces'), '120');
-    await user.click(button('Another product out of the same dough'));
+    await user.click(button('Another product from this dough'));
     const [, pieces] = screen.getAllByLabelText('Pieces');
     const [, product] = screen.getAllByLabelText('Product');
     const [, time] = screen.getAllByLabelText('at');
@@ -194,7 +191,7 @@ describe('a dough to be added', () => {
     await user.type(time, '7.15');
     house.refuse({ message: 'That is the dough of a moment ago. Once more?', offer: { again: true } });
     await user.click(button('Add dough'));
-    await user.click(await screen.findByRole('button', { name: 'Add once more' }));
+    await user.click(await screen.findByRole('button', { name: 'Add anyway' }));
     const [first, second] = house.sent.map(({ input }) => input);
     expect(first?.outputs).toEqual([
       { productId: '1', pieces: '120', due: '1970-01-03T06:30', way: 'fresh' },
@@ -215,7 +212,7 @@ describe('a dough to be added', () => {
       expect(house.sent.at(-1)?.input).toMatchObject({ without: ['degas'], school: 'room' }),
     );
     await user.selectOptions(screen.getByLabelText('Product'), 'Plum danish');
-    expect(screen.queryByText('Leave out of this dough')).toBeNull();
+    expect(screen.queryByText('Leave of this dough')).toBeNull();
   });
 
   it('that cannot be ready by then is told beside its time, with the earliest that works', async () => {
@@ -228,8 +225,8 @@ describe('a dough to be added', () => {
     await user.type(await screen.findByLabelText('Pieces'), '120');
     await user.click(button('Add dough'));
     expect((await screen.findByRole('alert')).textContent).toBe('Mixing would have to begin Wed 22:00.');
-    expect(button('Add it late, then look for ways out')).toBeTruthy();
-    await user.click(button('Take the earliest'));
+    expect(button('Add it late, then find ways out')).toBeTruthy();
+    await user.click(button('Use the earliest time'));
     expect(screen.queryByRole('alert')).toBeNull();
     expect(screen.getByLabelText<HTMLInputElement>('at').value).toBe('06:00');
     await user.click(button('Add dough'));
@@ -295,18 +292,18 @@ describe('ways out', () => {
         onClose={telling()}
       />,
     );
-    await screen.findByText('Pick one to see what it would move.');
+    await screen.findByText('Select one to see what it would move.');
     await waitFor(() => expect(screen.queryByText(/^Working out/)).toBeNull());
     const rows = screen.getAllByRole('listitem').map(({ textContent }) => textContent ?? '');
     expect(rows.map((row) => /kept|still late|no plan/.exec(row)?.[0]).slice(0, 3)).toEqual([
-      'kept',
-      'kept',
+      'on time',
+      'on time',
       'still late',
     ]);
-    expect(rows[0]).toContain('3 steps move; costs 80 points more');
-    const none = screen.getByRole<HTMLButtonElement>('button', { name: /^Pieces from the freezer/ });
+    expect(rows[0]).toContain('3 steps move');
+    const none = screen.getByRole<HTMLButtonElement>('button', { name: /^Deliver from the freezer/ });
     expect([none.disabled, none.textContent]).toEqual([true, expect.stringContaining('none of them')]);
-    await user.click(button(/^Somebody works/));
-    expect(screen.getByRole('region', { name: 'Somebody works while nobody is there' })).toBeTruthy();
+    await user.click(button(/^Work outside staffed hours/));
+    expect(screen.getByRole('region', { name: 'Work outside staffed hours' })).toBeTruthy();
   });
 });

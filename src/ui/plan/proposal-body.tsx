@@ -3,7 +3,7 @@ import type { Machine } from '@/core/bakery/machines';
 import { dayTime } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
 import { duration } from '@/core/units/format';
-import { pointsWords, shiftWords } from './words';
+import { shiftWords } from './words';
 
 /** Lines of changes that a shift reads in half a minute; what is more is counted. */
 const READ = 12;
@@ -19,7 +19,7 @@ export function ProposalText({
   machines: readonly Machine[];
 }) {
   const say = useWords();
-  const { changes, needs, late, cost, costBefore, unsettled } = body;
+  const { changes, needs, late, unsettled } = body;
   return (
     <div className="grid gap-2 text-[17px]">
       {needs.map((need) => (
@@ -69,9 +69,6 @@ export function ProposalText({
         </p>
       ))}
       {late.length === 0 && <p>{say('plan.everyPromiseIsKept')}</p>}
-      <p className="text-quiet">
-        {say('plan.thePlanInsteadOf', { pointsWords: pointsWords(say, cost - costBefore), cost, costBefore })}
-      </p>
       {unsettled && <p className="text-warn">{say('plan.waitsAndTimesStillChase')}</p>}
     </div>
   );

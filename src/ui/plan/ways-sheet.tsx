@@ -12,7 +12,6 @@ import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
 import { Decision } from './mend-sheet';
 import { ProposalText } from './proposal-body';
-import { pointsWords } from './words';
 import { lowerFirst } from '@/words/say';
 
 /** A way that was tried: a plan with its price, or why there is none. */
@@ -127,8 +126,8 @@ function rank(tried: Tried): number {
 }
 
 function priceWords(say: Say, { body }: Proposal): string {
-  const { needs, changes, cost, costBefore } = body;
+  const { needs, changes } = body;
   const moved = changes.reduce((sum, { more }) => sum + 1 + more, 0);
   const moves = moved === 0 ? say('plan.nothingMoves') : say('plan.stepMovesStepsMove', { moved });
-  return [...needs.slice(0, 2), moves, pointsWords(say, cost - costBefore)].join('; ');
+  return [...needs.slice(0, 2), moves].join('; ');
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
 import { localText } from '../kit/day-time';
-import { matches, movable, outputWords, pointsWords, shiftWords, stateWords, whenWords } from './words';
+import { matches, movable, outputWords, shiftWords, stateWords, whenWords } from './words';
 
 const dough = (events: FloorEvent[], minute?: number) => plannedDough(events, 600, 40, minute);
 
@@ -24,7 +24,7 @@ describe('what is said of a dough', () => {
 
   it('is that it is late before anything else, that it is finished, or its turns', () => {
     expect(stateWords(say, dough([]), -10 * MIN)).toBe('');
-    expect(stateWords(say, dough([], 42), 42 * MIN)).toBe('late 42 min');
+    expect(stateWords(say, dough([], 42), 42 * MIN)).toBe('42 min late');
     const skipped = dough([]).steps.map(({ key }) => did('skip', key, 1));
     expect(stateWords(say, dough(skipped), 9000 * MIN)).toBe('finished');
     const turned = ['mix', 'butter', 'lock-in', 'turn-1'].flatMap((key) => [
@@ -39,7 +39,7 @@ describe('what is said of a dough', () => {
       whenWords(say, { inMinutes: 25 }),
       whenWords(say, { inMinutes: -95 }),
       whenWords(say, { inMinutes: 0 }),
-    ]).toEqual(['in 25 min', 'late 1 h 35', 'now']);
+    ]).toEqual(['in 25 min', '1 h 35 late', 'now']);
   });
 });
 
@@ -53,14 +53,8 @@ describe('a time as it is typed', () => {
   ])('%j goes to the house as %s', (time, text) => expect(localText({ day: '2026-11-21', time })).toBe(text));
 });
 
-describe('what a plan costs and moves', () => {
-  it('is told against another plan', () => {
-    expect([0, 1, 120, -30].map((more) => pointsWords(say, more))).toEqual([
-      'costs the same',
-      'costs 1 point more',
-      'costs 120 points more',
-      'saves 30 points',
-    ]);
+describe('what a plan moves', () => {
+  it('is told by how much a step moves', () => {
     expect(shiftWords(say, 0, 40 * MIN)).toBe('40 min later');
     expect(shiftWords(say, 120 * MIN, 0)).toBe('2 h earlier');
   });

@@ -36,13 +36,6 @@ export function whenWords(say: Say, { inMinutes }: Pick<AgendaItem, 'inMinutes'>
   return inMinutes < 0 ? say('plan.lateBy', { duration: duration(-inMinutes) }) : fromNow(inMinutes);
 }
 
-/** What a plan costs against another, in the plan's points: `costs 120 points more`. */
-export function pointsWords(say: Say, more: number): string {
-  if (more === 0) return say('plan.costsTheSame');
-  const points = say('plan.pointPoints', { more: Math.abs(more) });
-  return more > 0 ? say('plan.costsMore', { points }) : say('plan.saves', { points });
-}
-
 /** `40 min later`, `2 h earlier` */
 export function shiftWords(say: Say, from: number, to: number): string {
   const minutes = Math.round((to - from) / 60_000);

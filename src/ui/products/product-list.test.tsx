@@ -48,25 +48,25 @@ describe('the list of products', () => {
       '/products/new?like=6',
     );
     const row = within(screen.getAllByRole('listitem')[1] as HTMLElement);
-    await user.click(row.getByRole('button', { name: 'Take out of use' }));
+    await user.click(row.getByRole('button', { name: 'Take out of service' }));
     await waitFor(() => expect(refresh).toHaveBeenCalledOnce());
     expect(house.sent).toEqual([{ command: 'remove-product', input: { productId: 6, isRemoved: true } }]);
   });
 
   it('says why one stays, and brings back what is out of use', async () => {
-    house.refuse({ message: 'Butter crescent is a standing order of Corner café. End that first.' });
+    house.refuse({ message: 'Butter crescent is in a standing order of Corner café. End that first.' });
     const { user } = show(list(true, [{ productId: 9, name: 'Quince danish' }]));
-    const [first] = screen.getAllByRole('button', { name: 'Take out of use' });
+    const [first] = screen.getAllByRole('button', { name: 'Take out of service' });
     await user.click(first as HTMLElement);
     expect((await screen.findByRole('alert')).textContent).toMatch(/standing order of Corner café/);
     expect(refresh).not.toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: 'Bring back' }));
+    await user.click(screen.getByRole('button', { name: 'Restore' }));
     await waitFor(() => expect(refresh).toHaveBeenCalledOnce());
     expect(house.sent.at(-1)?.input).toEqual({ productId: 9, isRemoved: false });
   });
 
   it('says how to begin where there is none yet', () => {
     show(<ProductList products={[]} removed={[]} mayChange />);
-    expect(screen.getByText(/^No products yet\. Take one from the shelf/)).toBeTruthy();
+    expect(screen.getByText(/^No products yet\. Start from a template/)).toBeTruthy();
   });
 });

@@ -31,12 +31,12 @@ describe('a file of products', () => {
     const done = telling();
     const { user } = show(<ReadProducts onClose={done} />);
     await paste(user, '{}');
-    await screen.findByText('New with them: Northern dough.');
-    expect(screen.getByText('Your own are kept: Two book folds.')).toBeTruthy();
-    const here = screen.getByLabelText<HTMLInputElement>(/^Raisin snail here already/);
+    await screen.findByText('Added with them: Northern dough.');
+    expect(screen.getByText('Kept as they are: Two book folds.')).toBeTruthy();
+    const here = screen.getByLabelText<HTMLInputElement>(/^Raisin snail already here/);
     expect([here.disabled, here.checked]).toEqual([true, false]);
     await user.click(screen.getByLabelText(/^Southern snail/));
-    await user.click(screen.getByRole('button', { name: 'Take over 1 product' }));
+    await user.click(screen.getByRole('button', { name: 'Import 1 product' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(house.sent.at(-1)).toEqual({
       command: 'take-products',
@@ -51,6 +51,6 @@ describe('a file of products', () => {
     await paste(user, 'flour, water');
     const dialog = within(await screen.findByRole('dialog'));
     expect((await dialog.findByRole('alert')).textContent).toMatch(/^This is no JSON file/);
-    expect(dialog.queryByRole('button', { name: /Take over/ })).toBeNull();
+    expect(dialog.queryByRole('button', { name: /Import from/ })).toBeNull();
   });
 });

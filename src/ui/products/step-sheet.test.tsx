@@ -26,7 +26,7 @@ function open(at: ThreadStep, machines: MakingBakery['machines'] = []) {
   const { user } = show(
     <StepSheet {...{ machines, at }} isFirst={false} onKeep={kept} onClose={telling()} />,
   );
-  const keep = async () => user.click(await screen.findByRole('button', { name: 'Keep' }));
+  const keep = async () => user.click(await screen.findByRole('button', { name: 'Save' }));
   const write = async (field: HTMLElement, text: string) => {
     await user.clear(field);
     if (text !== '') await user.type(field, text);
@@ -70,7 +70,7 @@ describe('the sheet of a step', () => {
     const first = within(await screen.findByRole('group', { name: 'Phase 1' }));
     await write(first.getByLabelText('for'), 'until golden');
     await keep();
-    expect(first.getByRole('alert').textContent).toMatch(/^Enter a time such as/);
+    expect(first.getByRole('alert').textContent).toMatch(/^Enter a time, such as/);
     expect(outcome()).toBeUndefined();
     await user.click(screen.getByRole('button', { name: 'Remove Phase 1' }));
     const left = within(screen.getByRole('group', { name: 'Phase 1' }));
@@ -90,12 +90,12 @@ describe('the sheet of a step', () => {
 
   it('waits for a rise, a core or a time, and is somewhere or on no machine', async () => {
     const { user, keep, write, outcome } = open(stepOf('Fruit snail', 'retard'));
-    await user.selectOptions(await field('Waits for'), 'Bulk fermentation');
+    await user.selectOptions(await field('Wait until'), 'Bulk fermentation');
     await keep();
     expect(outcome()?.step).toMatchObject({ rise: { phase: 'bulk', decides: true } });
     expect(outcome()?.step.until).toBeUndefined();
-    await user.selectOptions(await field('Waits for'), 'Core temperature');
-    await write(await field('Core temperature'), '6');
+    await user.selectOptions(await field('Wait until'), 'the core is at');
+    await write(await field('the core is at'), '6');
     await user.selectOptions(await field('Machine'), 'none');
     await user.selectOptions(await field('Place'), 'Room');
     await write(await field('Air temperature'), 'cool');
@@ -153,7 +153,7 @@ describe('the sheet of a step', () => {
 
   it('says what shows that a levain is alive, a line each', async () => {
     const { keep, write, outcome } = open(stepOf('Spread star wedge', 'levain-ripe'));
-    await write(await field('Signs that it is alive, one per line'), 'domed{Enter}{Enter} smells of fruit ');
+    await write(await field('Signs that it is active, one per line'), 'domed{Enter}{Enter} smells of fruit ');
     await keep();
     expect(outcome()?.step.alive).toEqual({ of: 'levain', signs: ['domed', 'smells of fruit'] });
   });

@@ -74,9 +74,9 @@ describe('a batch in this bakery', () => {
   });
 
   it('says why no place was found', async () => {
-    house.refuse({ message: '“Bake” finds no free hands or machine in these days.' });
+    house.refuse({ message: 'No staff or machine is free for “Bake” in these days.' });
     show(panel());
-    await screen.findByText(/finds no free hands or machine/);
+    await screen.findByText(/No staff or machine is free/);
   });
 
   it('is not asked for while something is to be corrected, nobody is there, or the number is none', async () => {

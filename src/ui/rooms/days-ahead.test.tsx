@@ -39,7 +39,7 @@ describe('the days ahead of a room', () => {
     house.result = { place: 'bakery' };
     const { user } = show(ahead());
     await user.type(screen.getByLabelText('Coolest on Fri'), 'mild');
-    const friday = () => screen.getAllByRole('button', { name: 'Expect this' })[1] as HTMLElement;
+    const friday = () => screen.getAllByRole('button', { name: 'Save' })[1] as HTMLElement;
     await user.click(friday());
     expect(screen.getByRole('alert').textContent).toContain('temperature');
     expect(house.sent).toEqual([]);
@@ -59,9 +59,9 @@ describe('the days ahead of a room', () => {
   it('that somebody told name them, and are forgotten with one tap', async () => {
     house.result = { place: 'bakery' };
     const { user } = show(ahead([{ day: DAY / 2, coolest: 21, warmest: 30, place: 'bakery', by: 'Ida' }]));
-    expect(screen.getByText('told by Ida')).toBeTruthy();
+    expect(screen.getByText('entered by Ida')).toBeTruthy();
     expect(screen.getByLabelText('Warmest on Thu')).toHaveProperty('value', '30 °C');
-    await user.click(screen.getByRole('button', { name: 'Forget it' }));
+    await user.click(screen.getByRole('button', { name: 'Remove' }));
     expect(house.sent.at(-1)?.input).toEqual({ place: 'bakery', day: '1970-01-01', expected: null });
   });
 
@@ -69,7 +69,7 @@ describe('the days ahead of a room', () => {
     house.result = { hours: 2 };
     const { user } = show(ahead([], DAY));
     expect(screen.getByText('Weather is known until Fri 00:00.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Read a weather file' }));
+    await user.click(screen.getByRole('button', { name: 'Import weather' }));
     await user.click(screen.getByRole('textbox', { name: /paste/ }));
     await user.paste('time,temperature\n1970-01-02T14:00,31\n1970-01-02T15:00,29\n');
     expect(screen.getByRole('status').textContent).toBe(

@@ -44,47 +44,49 @@ describe('a place over time', () => {
       'Thu 02:00 for 40 min, up to 9.2 °C; not above 7 °C',
     );
     again(view(record()));
-    expect(region().getByRole('listitem').textContent).toBe('Never for longer than 30 min.');
+    expect(region().getByRole('listitem').textContent).toBe(
+      'Within limits (up to 30 min outside is allowed).',
+    );
     again(view(record({ limits: { ...record().limits, high: null } })));
-    expect(region().getByRole('listitem').textContent).toBe('It has no limits.');
+    expect(region().getByRole('listitem').textContent).toBe('No limits set.');
   });
 
   it('tells what its probe said and nobody believed, and that it has said nothing', () => {
-    const doubt = 'The probe said 85 °C, as a broken one does; not believed.';
+    const doubt = 'The probe read 85 °C, as a broken one does; ignored.';
     const { again } = show(view(record({ doubted: [{ at: 60 * MINUTE, doubt, times: 3 }] })));
     expect(screen.getByText(/85 °C/).textContent).toBe(`${doubt} 3 times, last Thu 01:00`);
     again(view(record({ points: [] })));
-    expect(screen.getByText('No probe has said anything of it in this time.')).toBeTruthy();
+    expect(screen.getByText('No probe readings in this period.')).toBeTruthy();
   });
 
   it('has limits that a planner moves, and nobody else', async () => {
     const { user, again } = show(view(record()));
-    const high = screen.getByLabelText('not above');
+    const high = screen.getByLabelText('maximum');
     await user.clear(high);
     await user.type(high, '46,4 F');
-    await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
+    await user.click(screen.getByRole('button', { name: 'Save limits' }));
     expect(house.sent).toEqual([
       { command: 'set-limits', input: { place: 'retarder', low: null, high: 8, minutes: 30 } },
     ]);
-    expect(await screen.findByText('Kept.')).toBeTruthy();
+    expect(await screen.findByText('Saved.')).toBeTruthy();
     expect(refresh).toHaveBeenCalledOnce();
     again(view(record(), baker));
-    expect(screen.queryByLabelText('not above')).toBeNull();
+    expect(screen.queryByLabelText('maximum')).toBeNull();
   });
 
   it('says what is wrong with a limit, and keeps what was typed', async () => {
     const { user } = show(view(record()));
-    await user.type(screen.getByLabelText('not below'), 'cold');
-    await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
-    expect(screen.getByRole('alert').textContent).toContain('A limit is a temperature');
+    await user.type(screen.getByLabelText('minimum'), 'cold');
+    await user.click(screen.getByRole('button', { name: 'Save limits' }));
+    expect(screen.getByRole('alert').textContent).toContain('Enter a temperature, such as 7 or 45 F');
     expect(house.sent).toEqual([]);
-    const refusal = 'The lower limit has to be below the upper one.';
+    const refusal = 'The minimum must be below the maximum.';
     house.refuse({ message: refusal });
-    await user.clear(screen.getByLabelText('not below'));
-    await user.type(screen.getByLabelText('not below'), '12');
-    await user.click(screen.getByRole('button', { name: 'Keep the limits' }));
+    await user.clear(screen.getByLabelText('minimum'));
+    await user.type(screen.getByLabelText('minimum'), '12');
+    await user.click(screen.getByRole('button', { name: 'Save limits' }));
     expect((await screen.findByText(refusal)).getAttribute('role')).toBe('alert');
-    expect(screen.getByLabelText<HTMLInputElement>('not below').value).toBe('12');
+    expect(screen.getByLabelText<HTMLInputElement>('minimum').value).toBe('12');
     expect(refresh).not.toHaveBeenCalled();
   });
 });

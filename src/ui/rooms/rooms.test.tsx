@@ -54,13 +54,13 @@ describe('the rooms', () => {
     expect(rowOf('Retarder').getByText(/by probe/).textContent).toBe(
       'retarder with fan, by probe 00:50, 10 min ago',
     );
-    expect(rowOf('Bakery').getByText(/the usual/).textContent).toBe('room, the usual');
+    expect(rowOf('Bakery').getByText(/usual value/).textContent).toBe('room, usual value');
     expect(rowOf('Bakery').getByText('22 °C')).toBeTruthy();
-    expect(rowOf('Tap').getByText(/told by Ida/).textContent).toContain('water, told by Ida 00:50');
+    expect(rowOf('Tap').getByText(/entered by Ida/).textContent).toContain('water, entered by Ida 00:50');
   });
 
   it('say what is not believed, in its own sentence', () => {
-    const remark = 'The probe said 85 °C, as a broken one does; not believed.';
+    const remark = 'The probe read 85 °C, as a broken one does; ignored.';
     show(rooms([place({ reading, remark })]));
     expect(rowOf('Retarder').getByText(remark)).toBeTruthy();
   });
@@ -71,7 +71,7 @@ describe('the rooms', () => {
     expect(rowOf('Retarder').queryByLabelText('Humidity')).toBeNull();
     await user.type(rowOf('Proofer').getByLabelText('Temperature of proofer'), '80 F');
     await user.type(rowOf('Proofer').getByLabelText('Humidity'), '82,5 %');
-    await user.click(rowOf('Proofer').getByRole('button', { name: 'Tell it' }));
+    await user.click(rowOf('Proofer').getByRole('button', { name: 'Record' }));
     expect(house.sent).toEqual([
       { command: 'tell-place', input: { place: 'proofer', celsius: 26.7, humidity: 82.5 } },
     ]);
@@ -83,7 +83,7 @@ describe('the rooms', () => {
     const { user } = show(rooms([place()]));
     const typed = rowOf('Retarder').getByLabelText<HTMLInputElement>('Temperature of retarder');
     await user.type(typed, 'cold{Enter}');
-    expect(screen.getByRole('alert').textContent).toContain('That is not a temperature.');
+    expect(screen.getByRole('alert').textContent).toContain('Not a temperature.');
     expect(house.sent).toEqual([]);
     await user.clear(typed);
     await user.type(typed, '40{Enter}');
@@ -97,15 +97,15 @@ describe('a plan that follows its waits', () => {
   it('says how many steps moved, and whether it has settled', async () => {
     house.result = { moved: 4, settled: false };
     const { user } = show(<FollowDough id={5} name="Brioche 26" />);
-    await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
+    await user.click(screen.getByRole('button', { name: 'Update the plan' }));
     expect((await screen.findByRole('alert')).textContent).toBe(
-      '4 steps of Brioche 26 moved. Plan and waits have not settled; look at it once more.',
+      '4 steps of Brioche 26 moved. Some waits are still changing; check again.',
     );
     house.result = { moved: 1, settled: true };
-    await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
+    await user.click(screen.getByRole('button', { name: 'Update the plan' }));
     expect((await screen.findByRole('status')).textContent).toBe('1 steps of Brioche 26 moved.');
     house.refuse({ message: 'There is no room for it today.' });
-    await user.click(screen.getByRole('button', { name: 'Let the plan follow' }));
+    await user.click(screen.getByRole('button', { name: 'Update the plan' }));
     expect((await screen.findByRole('alert')).textContent).toBe('There is no room for it today.');
   });
 });

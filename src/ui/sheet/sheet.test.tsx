@@ -30,8 +30,8 @@ describe('a line of the mixing sheet', () => {
   it('is weighed as the sheet says, as the scale says, or as somebody types, cups and ounces too', async () => {
     weighed.mockClear();
     const { user } = show(sheet(4960));
-    expect((await screen.findByText(/the sheet says/)).textContent).toBe('the sheet says 5.000 kg');
-    await user.click(button('Weighed so'));
+    expect((await screen.findByText(/sheet:/)).textContent).toBe('sheet: 5.000 kg');
+    await user.click(button('Weighed'));
     await user.click(button('4.960 kg from the scale'));
     const other = screen.getByLabelText('Or another weight, such as 5.2 kg');
     for (const text of ['5,2 kg', '10 oz']) {
@@ -52,7 +52,7 @@ describe('a line of the mixing sheet', () => {
 
   it('can be another of its kind, and nothing of another kind', async () => {
     const { user } = show(sheet());
-    const instead = await screen.findByLabelText<HTMLSelectElement>('Taken instead');
+    const instead = await screen.findByLabelText<HTMLSelectElement>('Used instead');
     const kinds = [...instead.options].map(({ value }) => value).filter(Boolean);
     expect(kinds.length).toBeGreaterThan(0);
     const kind = BOOK.get(idOf('wheat flour'))?.kind;
@@ -87,7 +87,7 @@ describe('what was really done to a mix', () => {
   it('is held back or added, by weight', async () => {
     changed.mockClear();
     const { user } = show(panel([]));
-    expect(screen.getByText('Mixed by the sheet so far.')).toBeTruthy();
+    expect(screen.getByText('Nothing changed so far.')).toBeTruthy();
     await user.type(screen.getByLabelText('How much'), '400 g');
     await user.click(button('Held back'));
     expect(screen.getByLabelText<HTMLInputElement>('How much').value).toBe('');
@@ -109,7 +109,7 @@ describe('what was really done to a mix', () => {
     await user.clear(screen.getByLabelText('Of'));
     await user.type(screen.getByLabelText('Of'), 'moon dust');
     await user.click(button('Added'));
-    expect(alert()).toBe('The house does not know “moon dust”.');
+    expect(alert()).toBe('“moon dust” is not one of your ingredients.');
     expect(changed).not.toHaveBeenCalled();
   });
 
@@ -118,8 +118,10 @@ describe('what was really done to a mix', () => {
     const actual = analysis({ hydration: 54.26, allergens: [...analysis().allergens, milk] });
     const { user } = show(panel(['whole milk for water'], actual));
     expect(screen.getByText(/^Hydration/).textContent).toBe('Hydration 54.3 %, by the sheet 52.0 %.');
-    expect(screen.getByRole('alert').textContent).toBe('Now also contains milk (whole milk): tell the shop.');
-    await user.click(button('Make it a new version'));
+    expect(screen.getByRole('alert').textContent).toBe(
+      'Now also contains milk (whole milk): inform the shop.',
+    );
+    await user.click(button('Save as new version'));
     expect((await screen.findByRole('status')).textContent).toBe('It is version 3 now.');
   });
 });
@@ -144,16 +146,16 @@ describe('trimmings that could go in', () => {
   it('come with their age, and with what they would bring into this dough', async () => {
     const { user } = show(offers(0));
     expect(screen.getByRole('listitem').textContent).toContain(
-      'Danish 12: 900 g, 9 h old, with gluten, nuts; brings nuts into this dough',
+      'Danish 12: 900 g, 9 h old, with gluten, nuts; adds nuts to this dough',
     );
-    await user.click(button('Take 600 g'));
+    await user.click(button('Use 600 g'));
     expect(taken).toHaveBeenCalledWith({ kind: 'scrap-taken', from: 12, grams: 600 });
   });
 
   it('are offered up to the house’s share, what is in already counted, and then refused with the reason', () => {
     const { again } = show(offers(450));
-    expect(screen.getByText(/in already/).textContent).toBe('450 g in already, 7.5 % of this dough');
-    expect(button('Take 150 g')).toBeTruthy();
+    expect(screen.getByText(/already in/).textContent).toBe('450 g already in, 7.5 % of this dough');
+    expect(button('Use 150 g')).toBeTruthy();
     again(offers(600));
     expect(screen.queryByRole('button')).toBeNull();
     expect(screen.getByRole('listitem').textContent?.length).toBeGreaterThan(60);

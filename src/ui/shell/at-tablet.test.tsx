@@ -51,9 +51,9 @@ describe('a tablet without a line', () => {
   it('lets who has signed in here within a shift go on by name, and says that the PIN is still to come', async () => {
     signedInHere(ida, 5 * HOUR * 60_000);
     const { user } = show(tablet, 10 * HOUR);
-    await user.click(screen.getByRole('button', { name: 'Jonas is at this tablet; change' }));
+    await user.click(screen.getByRole('button', { name: 'Jonas is signed in here; change' }));
     await user.click(await screen.findByRole('button', { name: /^Ida/ }));
-    const now = await screen.findByRole('button', { name: 'Ida is at this tablet; change' });
+    const now = await screen.findByRole('button', { name: 'Ida is signed in here; change' });
     expect(now.textContent).toBe('Ida, no PIN yet');
     expect(recordedBy()).toEqual({ personId: jonas.id, sessionId: 7 });
   });
@@ -61,7 +61,7 @@ describe('a tablet without a line', () => {
   it('does not offer who has not been here for longer than a shift', async () => {
     signedInHere(ida, 5 * HOUR * 60_000);
     const { user } = show(tablet, 18 * HOUR);
-    await user.click(screen.getByRole('button', { name: 'Jonas is at this tablet; change' }));
+    await user.click(screen.getByRole('button', { name: 'Jonas is signed in here; change' }));
     expect(await screen.findByText(/^Offline\./)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Ida/ })).toBeNull();
   });
@@ -98,8 +98,8 @@ describe('a tablet whose line is back', () => {
     line.away = false;
     show(tablet);
     const open = await screen.findByRole('region', { name: 'To be confirmed' });
-    expect(open.textContent).toContain('Online again. Ida goes on with the PIN.');
-    expect(screen.getByRole('button', { name: 'Jonas goes on' })).toBeTruthy();
+    expect(open.textContent).toContain('Online again. Ida continues with the PIN.');
+    expect(screen.getByRole('button', { name: 'Jonas continues' })).toBeTruthy();
   });
 
   it('asks nothing of anybody who did not', () => {

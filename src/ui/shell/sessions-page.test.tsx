@@ -40,6 +40,6 @@ it('a page that becomes somebody else’s, signed in by another tab, has nothing
   again(page(jonas, 7));
   expect(written().value).toBe('sticks to the pin');
   again(page(ida, 8));
-  expect(screen.getByRole('button', { name: /^Ida is at this tablet/ })).toBeTruthy();
+  expect(screen.getByRole('button', { name: /^Ida is signed in here/ })).toBeTruthy();
   expect(written().value).toBe('');
 });

@@ -27,7 +27,7 @@ describe('signing in', () => {
     expect(screen.getAllByRole('button').map(({ textContent }) => textContent)).toEqual([
       'Maraplanner',
       'Jonasnightson shift',
-      'Proof rooma screen on the wall',
+      'Proof roomwall screen',
     ]);
     expect(screen.getByText('Tap your name, then your PIN.')).toBeTruthy();
   });
@@ -75,6 +75,6 @@ describe('signing in', () => {
 
   it('tells somebody whose session ended under their hands that what they recorded waits', () => {
     show(view(true));
-    expect(screen.getByRole('status').textContent).toContain('waits on this tablet; your PIN sends it');
+    expect(screen.getByRole('status').textContent).toContain('is on this tablet; your PIN sends it');
   });
 });

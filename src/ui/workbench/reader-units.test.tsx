@@ -114,16 +114,16 @@ describe('what mixing warms a dough by', () => {
     await user.clear(screen.getByLabelText('Minutes fast'));
     await user.type(screen.getByLabelText('Minutes fast'), '16');
     expect(rise()).toBe('12.2 °C');
-    await user.selectOptions(screen.getByLabelText('Mixed'), 'in a planetary mixer');
+    await user.selectOptions(screen.getByLabelText('Mixer'), 'in a planetary mixer');
     expect(rise()).toBe('8.6 °C');
-    await user.selectOptions(screen.getByLabelText('Mixed'), 'by hand');
+    await user.selectOptions(screen.getByLabelText('Mixer'), 'by hand');
     expect(rise()).toBe('1.5 °C');
     expect(screen.queryByLabelText('Minutes fast')).toBeNull();
   });
 
   it('is what the house has measured, where it has', () => {
     show(tool(4));
-    expect(screen.getByLabelText<HTMLSelectElement>('Mixed').value).toBe('learnt');
+    expect(screen.getByLabelText<HTMLSelectElement>('Mixer').value).toBe('learnt');
     expect(rise()).toBe(`${LEARNT.mean} °C`);
   });
 });

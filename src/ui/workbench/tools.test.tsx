@@ -15,7 +15,7 @@ const house = standInHouse();
 describe('when to build a levain', () => {
   const RISE = { yeast: 'levain' as const, celsius: 26, minutes: 240, early: 0.85, late: 1.25 };
   const tool = (room = 26) => <LevainTool rise={RISE} room={room} zone="UTC" />;
-  const build = () => screen.getByText(/^Build it/).textContent;
+  const build = () => screen.getByText(/^Feed it/).textContent;
   const retype = async (user: ReturnType<typeof show>['user'], label: string, text: string) => {
     await user.clear(screen.getByLabelText(label));
     await user.type(screen.getByLabelText(label), text);
@@ -23,28 +23,28 @@ describe('when to build a levain', () => {
 
   it('is so long before the mix as it ripens there, with the time in which it is at its peak', () => {
     show(tool(), 8 * 60);
-    expect(build()).toBe('Build it Thu 10:00');
+    expect(build()).toBe('Feed it Thu 10:00');
     expect(screen.getByText(/^for the mix/).textContent).toBe(
-      'for the mix Thu 14:00; not before Thu 08:59, not after Thu 10:36.',
+      'for the mix Thu 14:00; between Thu 08:59 and Thu 10:36.',
     );
   });
 
   it('is tomorrow’s for a time of day that has passed', async () => {
     const { user } = show(tool(), 15 * 60);
-    expect(build()).toBe('Build it Fri 10:00');
+    expect(build()).toBe('Feed it Fri 10:00');
     await retype(user, 'Mix at', '19.30');
-    expect(build()).toBe('Build it Thu 15:30');
+    expect(build()).toBe('Feed it Thu 15:30');
   });
 
   it('is now where the best time has passed, and too late after the last one, with when it is ripe instead', () => {
     show(tool(), 10 * 60 + 20);
-    expect(build()).toBe('Build it now');
-    expect(screen.getByText(/^for the mix/).textContent).toContain('Thu 10:36 is the latest');
+    expect(build()).toBe('Feed it now');
+    expect(screen.getByText(/^for the mix/).textContent).toContain('latest Thu 10:36');
     cleanup();
     show(tool(), 12 * 60);
     expect(screen.getByText('Too late for Thu 14:00')).toBeTruthy();
-    expect(screen.getByText(/^It had to be built by/).textContent).toBe(
-      'It had to be built by Thu 10:36. Built now it is ripe from Thu 15:24, best Thu 16:00: mix then, or raise the dough with yeast.',
+    expect(screen.getByText(/^It had to be fed by/).textContent).toBe(
+      'It had to be fed by Thu 10:36. Fed now it is ripe from Thu 15:24, best Thu 16:00: mix then, or use yeast.',
     );
   });
 
@@ -52,25 +52,25 @@ describe('when to build a levain', () => {
     const { user } = show(tool(), 0);
     const hour = () => Number(/(\d\d):/.exec(build() ?? '')?.[1]);
     const usual = hour();
-    await retype(user, 'It stands at', '20');
+    await retype(user, 'Levain kept at', '20');
     expect(hour()).toBeLessThan(usual);
-    await retype(user, 'It stands at', '26');
+    await retype(user, 'Levain kept at', '26');
     await retype(user, "Seed, % of the levain's flour", '40 %');
     expect(hour()).toBe(usual + 2);
   });
 
   it('says what is missing, and that nothing ripens in the cold', async () => {
     const { user } = show(tool(), 0);
-    await retype(user, 'It stands at', 'warm');
+    await retype(user, 'Levain kept at', 'warm');
     expect(screen.getByRole('alert').textContent).toContain('Enter a temperature');
-    await retype(user, 'It stands at', '0');
-    expect(screen.getByText('It does not ripen there.')).toBeTruthy();
-    await retype(user, 'It stands at', '26');
+    await retype(user, 'Levain kept at', '0');
+    expect(screen.getByText('It does not ripen at that temperature.')).toBeTruthy();
+    await retype(user, 'Levain kept at', '26');
     await user.clear(screen.getByLabelText("Seed, % of the levain's flour"));
-    expect(screen.getByRole('alert').textContent).toBe('Without seed there is no levain.');
+    expect(screen.getByRole('alert').textContent).toBe('A levain needs seed.');
     await user.type(screen.getByLabelText("Seed, % of the levain's flour"), '20');
     await retype(user, 'Mix at', 'noon');
-    expect(screen.getByRole('alert').textContent).toBe('Type a time, such as 14:00.');
+    expect(screen.getByRole('alert').textContent).toBe('Enter a time, such as 14:00.');
   });
 });
 
@@ -99,7 +99,7 @@ describe('what an amount weighs', () => {
 
   it('is one line where every kitchen says the same', async () => {
     await type('250 g');
-    expect(kitchens()).toEqual(['in every kitchen']);
+    expect(kitchens()).toEqual(['standard measures']);
     expect(screen.getByRole('definition').textContent).toContain('250 g');
   });
 
@@ -111,7 +111,7 @@ describe('what an amount weighs', () => {
 
   it('says that a thing is not in the book, since it has no weight by volume then', async () => {
     await type('1 cup', 'unobtainium');
-    expect(screen.getByText('not in the house’s ingredients')).toBeTruthy();
+    expect(screen.getByText('not among your ingredients')).toBeTruthy();
   });
 });
 
@@ -127,12 +127,12 @@ describe('what something was learnt from', () => {
     };
     const { user, again } = show(<EvidenceList evidence={[mix]} zone="UTC" />);
     expect(screen.getByRole('listitem').textContent).toContain(
-      '11.2 °C Crescent 31, 1 Jan far off; was it so?',
+      '11.2 °C Crescent 31, 1 Jan far off: is it right?',
     );
-    await user.click(screen.getByRole('button', { name: 'leave out' }));
+    await user.click(screen.getByRole('button', { name: 'ignore it' }));
     again(<EvidenceList evidence={[{ ...mix, declined: true }]} zone="UTC" />);
     expect(screen.getByRole('listitem').textContent).not.toContain('far off');
-    await user.click(screen.getByRole('button', { name: 'count it' }));
+    await user.click(screen.getByRole('button', { name: 'use it' }));
     expect(house.sent.map(({ input }) => input)).toEqual([
       { evidenceId: 4, declined: true },
       { evidenceId: 4, declined: false },

@@ -14,7 +14,7 @@ export const alarms = {
   outOfTheFreezerFor:
     'Take {pieces} {product} out of the freezer for {time}. Thaw overnight in the cold, covered.',
   noWordFromTheProbe:
-    'No reading from {names} for {duration}. Check battery and gateway; enter the thermometer’s reading on Rooms.',
+    'No reading from {names} for {duration}. Check battery and gateway; enter a thermometer reading under Rooms.',
   forAboveBelowDoorFan:
     '{label} {shown} for {held}, {isAbove, select, true {above} other {below}} {bound}. Check door, fan and load.',
   judgedButEnteredLate: '{judged} A temperature was entered late, at {time}.',

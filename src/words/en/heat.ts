@@ -1,9 +1,9 @@
 export const heat = {
-  theCoreDoesNotCome: 'The core does not come to {celsius} in {duration}; it is at {celsius2} by then.',
+  theCoreDoesNotCome: 'The core does not reach {celsius} in {duration}; by then it is at {celsius2}.',
   coreAtIn: 'Core at {celsius} in {duration}.',
   byThenTheSkinIs:
-    'By then the skin is at {celsius}, and the butter at the edge will crack. Take it out sooner and let it even out.',
-  byThenTheSkinIs2: 'By then the skin is at {celsius}: let it even out for some minutes.',
+    'By then the surface is at {celsius}, and the butter at the edges will crack. Take it out sooner and let it even out.',
+  byThenTheSkinIs2: 'By then the surface is at {celsius}: let it even out for a few minutes.',
   room: 'room',
   fridgeStillAir: 'fridge, still air',
   retarderWithFan: 'retarder with fan',
@@ -14,7 +14,7 @@ export const heat = {
   onAMetalTray: 'on a metal tray',
   onARack: 'on a rack',
   onAWoodenBoard: 'on a wooden board',
-  inATubWithLid: 'in a tub with lid',
+  inATubWithLid: 'in a tub with a lid',
   inAStack: 'in a stack',
   wrappedInFilm: 'wrapped in film',
 } as const;

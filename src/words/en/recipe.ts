@@ -1,13 +1,13 @@
 /** Recipes read from text: what became of it, and what a person has to decide. */
 export const recipe = {
-  tooLong: 'That is longer than a recipe. The limit is {most, number} characters.',
+  tooLong: 'Too long for a recipe: at most {most, number} characters.',
   noText: 'That is not text. Paste the recipe, or choose a text file.',
-  whatIsThis: 'What is “{name}”? Write an amount with a unit, or take the line out.',
-  unknownIngredient: '“{name}” is not among the ingredients. Which one is it?',
+  whatIsThis: 'What is “{name}”? Enter an amount with a unit, or remove the line.',
+  unknownIngredient: '“{name}” is not among your ingredients. Which one is it?',
   valuesDisagree: 'The two values disagree. Which one is right?',
   whichFold: 'Which fold? Write “letter fold” or “book fold”.',
-  proofTooWarm: 'Too warm for a proof. What is the temperature?',
-  ovenTooHot: 'No oven is that hot. What is the temperature?',
+  proofTooWarm: 'Too warm for a proof. Which temperature is right?',
+  ovenTooHot: 'Too hot for an oven. Which temperature is right?',
   longerThanTheBench: 'Longer than the bench ({bench}). Halve the dough, or roll it shorter.',
   otherTurns: 'The method has {turns, plural, one {# turn} other {# turns}}. Which is right?',
   otherAmount: 'The list has another amount of {ingredient}. Which is right?',
@@ -19,7 +19,7 @@ export const recipe = {
     '{count, plural, one {# question is open. Answer it first.} other {# questions are open. Answer them first.}}',
   fromARecipe: 'From a recipe',
   pasteItAsItIs:
-    'Paste a recipe as it is, or drop a file: text, CSV, or a schema.org recipe. English, German or French.',
+    'Paste a recipe as it is, or drop a file: text, CSV or a schema.org recipe. English, German or French.',
   recipe: 'Recipe',
   asRead: 'As read',
   kind: '{kind, select, amount {Ingredient} step {Step} turn {Turn} bake {Bake} pieces {Pieces} other {{kind}}}',
@@ -45,7 +45,7 @@ export const recipe = {
   makeAProduct: 'Create product',
   added: 'Not in the recipe, added',
   addedPart:
-    '{part, select, divide {a step to divide the dough} load {a step to load the oven} bakeTime {the usual bake} windows {some give around each wait} shape {the usual size of a piece} mix {a step to mix} other {{part}}}',
+    '{part, select, divide {a step to divide the dough} load {a step to load the oven} bakeTime {the usual bake} windows {some slack around each wait} shape {the usual size of a piece} mix {a step to mix} other {{part}}}',
   questions: 'Questions',
   questionsCount: '{count, plural, one {# question} other {# questions}}',
   editText: 'Edit text',

@@ -1,7 +1,7 @@
 /** What a change in the house's record was about. */
 export const record = {
   outOfNeeded: 'Out of {name}. Needed for {doughs}, first {first}.',
-  outOf: 'Out of {name}. No dough of the next two days needs it.',
+  outOf: 'Out of {name}. No dough in the next two days needs it.',
   sessionsOf: 'sessions of {name}',
   limitsOf: 'limits of {place}',
   allergensOf: 'allergens of {ingredient}',

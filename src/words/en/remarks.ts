@@ -1,5 +1,5 @@
 export const remarks = {
-  atTheCoreDoesNot: 'At {celsius} the core does not come to {celsius2}.',
+  atTheCoreDoesNot: 'At {celsius} the core does not reach {celsius2}.',
   atItDoesNotRise: 'At {celsius} it does not rise within {duration}.',
-  itHasRisenAlreadyIn: 'It has risen already in the waits before.',
+  itHasRisenAlreadyIn: 'It has already risen in the earlier waits.',
 } as const;

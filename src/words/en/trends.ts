@@ -38,7 +38,7 @@ export const trends = {
   forecast: 'forecast',
   programme: 'programme',
   chartOf: '{name}: {count, plural, one {# batch} other {# batches}} between {from} and {to}',
-  houseSpread: 'Shaded: four of five batches of this house.',
+  houseSpread: 'Shaded: four of five batches of this bakery.',
   minutes: 'min',
   pieces: 'pieces',
   yieldLegend: 'Grey: seconds. Dark: waste. The rest was good.',

@@ -43,12 +43,12 @@ describe('places', () => {
   });
 
   it.each<[string, object, RegExp]>([
-    ['of a name that is there', { label: 'Bakery' }, /called Bakery already/],
+    ['of a name that is there', { label: 'Bakery' }, /already a place called Bakery/],
     ['without a name', { label: ' ' }, /name of 1 to 60/],
-    ['of −200 °C', { usual: -200 }, /between/],
-    ['warm in words', { usual: 'warm' }, /between/],
-    ['usually what it never is', { usual: 40 }, /lies between the lowest and the highest/],
-    ['that nobody knows', { id: 'moon' }, /no such place/],
+    ['of −200 °C', { usual: -200 }, /Enter -60 °C to 350 °C/],
+    ['warm in words', { usual: 'warm' }, /Enter -60 °C to 350 °C/],
+    ['usually what it never is', { usual: 40 }, /must be between the lowest and the highest/],
+    ['that nobody knows', { id: 'moon' }, /place does not exist/],
   ])('%s are refused in a sentence', async (_, part, words) => {
     expect(
       (await refusal(runCommand('save-place', mara, { ...CELLAR, label: 'Attic', ...part }))).message,

@@ -96,11 +96,15 @@ describe('taking a set-up over', () => {
       /have the same name/,
     ],
     [
-      'a value that cannot be meant',
+      'a value that is too much',
       () => ({ ...file, values: { benchLength: -4 } }),
       /^Line \d+ of the file cannot be read: values\.benchLength/,
     ],
-    ['a product that is on no shelf', () => ({ ...file, beginnings: ['Moon roll'] }), /not on the shelf/],
+    [
+      'a product that is on no shelf',
+      () => ({ ...file, beginnings: ['Moon roll'] }),
+      /not among the templates/,
+    ],
   ])('refuses %s in a sentence, and keeps nothing of it', async (_, change, words) => {
     const made = change();
     const before = await setUpFile(other.pool);

@@ -43,7 +43,10 @@ describe('a change that a cause asks for', () => {
   });
 
   it('that is the scheme’s goes into the scheme, and every product laminated by it follows', async () => {
-    const [row] = await rowsOf<{ id: number }>(house.pool, "SELECT id FROM dough WHERE name LIKE 'Crescent %' ORDER BY id LIMIT 1");
+    const [row] = await rowsOf<{ id: number }>(
+      house.pool,
+      "SELECT id FROM dough WHERE name LIKE 'Crescent %' ORDER BY id LIMIT 1",
+    );
     const dough = await doughById(house.pool, row?.id ?? 0);
     const [output] = dough?.outputs ?? [];
     if (!dough || !output) throw new Error('The demo has crescents.');
@@ -67,7 +70,7 @@ describe('a change that a cause asks for', () => {
     expect(await apply('Mara', input)).toMatchObject({ ok: false, field: 'from' });
     expect(await apply('Mara', { ...input, from: versionId, cause: 'yeast-weak' })).toMatchObject({
       ok: false,
-      message: 'Nothing in the product would have prevented this. Tell the shift instead.',
+      message: 'Nothing in the product would have prevented this. Talk to the shift instead.',
     });
     expect((await apply('Mara', { ...input, from: versionId, cause: 'weather' })).ok).toBe(false);
     expect((await apply('Mara', { ...input, from: versionId, outputId: 999_999 })).ok).toBe(false);

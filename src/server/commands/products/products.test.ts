@@ -80,7 +80,7 @@ describe('a product', () => {
     const [one, other] = [await edited('Plum danish'), await edited('Plum danish')];
     await ok(save({ ...one, draft: { ...one.draft, freshFor: 200 } }));
     const told = await refusal(save({ ...other, draft: { ...other.draft, freshFor: 300 } }));
-    expect(told.message).toMatch(/^Mara kept a newer version of Plum danish meanwhile/);
+    expect(told.message).toMatch(/^Mara saved a newer version of Plum danish meanwhile/);
     expect((await edited('Plum danish')).draft.freshFor).toBe(200);
   });
 
@@ -89,7 +89,7 @@ describe('a product', () => {
     const twin = await refusal(save({ productId: null, from: null, draft }));
     expect(twin).toMatchObject({
       field: 'name',
-      message: expect.stringMatching(/called Plum danish already/) as string,
+      message: expect.stringMatching(/already a product called Plum danish/) as string,
     });
     const quince = { ...draft, name: 'Quince danish' };
     const { productId } = await ok<{ productId: number }>(
@@ -99,7 +99,7 @@ describe('a product', () => {
     expect((await productNames(house.pool)).map(({ name }) => name)).not.toContain('Quince danish');
     expect(await removedProducts(house.pool)).toEqual([{ productId, name: 'Quince danish' }]);
     const again = await refusal(save({ productId: null, from: null, draft: quince }));
-    expect(again.message).toMatch(/is out of use/);
+    expect(again.message).toMatch(/was discontinued/);
     await ok(runCommand('remove-product', mara, { productId, isRemoved: false }));
     expect((await listedProducts(house.pool, await house.now())).map(({ name }) => name)).toContain(
       'Quince danish',
@@ -109,7 +109,7 @@ describe('a product', () => {
   it('that customers have ordered for every week stays', async () => {
     const productId = await idOf('Butter crescent');
     const { message } = await refusal(runCommand('remove-product', mara, { productId, isRemoved: true }));
-    expect(message).toMatch(/^Butter crescent is a standing order of /);
+    expect(message).toMatch(/^Butter crescent is in a standing order of /);
   });
 
   it.each<[string, (draft: ProductDraft) => unknown, string, RegExp]>([
@@ -118,7 +118,7 @@ describe('a product', () => {
       'a formula that is not there',
       (draft) => ({ ...draft, formulaId: 9999 }),
       'formulaId',
-      /no such formula/,
+      /formula no longer exists/,
     ],
     ['a scheme that is not there', (draft) => ({ ...draft, schemeId: 9999 }), 'schemeId', /scheme/],
     [
@@ -160,7 +160,7 @@ describe('a product', () => {
     const asked = await refusal(kept({}));
     expect(asked).toMatchObject({ field: 'follow' });
     expect(asked.message).toBe(
-      'Danish dough makes Plum danish, Poppy danish and Quince danish. Choose which of them change too.',
+      'Danish dough is used for Plum danish, Poppy danish and Quince danish. Choose which of them change too.',
     );
     const plum = await idOf('Plum danish');
     const { versionId } = await ok<{ versionId: number }>(kept({ follow: [plum] }));
@@ -282,7 +282,7 @@ describe('products as a file', () => {
     expect(own.products[0]?.output).toEqual(snail.products[0]?.output);
     const again = await previewProducts(house.pool, JSON.stringify(file));
     expect(again).toMatchObject({ products: [{ isHere: true }], brings: [] });
-    expect((await refusal(take(file, ['Northern snail']))).message).toMatch(/the house has it already/);
+    expect((await refusal(take(file, ['Northern snail']))).message).toMatch(/you have it already/);
   });
 
   it('are taken over whole or not at all', async () => {
@@ -300,11 +300,11 @@ describe('products as a file', () => {
   });
 
   it.each<[string, (file: ProductsFile) => unknown, RegExp]>([
-    ['no JSON', () => '{ "format": ', /This is no JSON file/],
+    ['no JSON', () => '{ "format": ', /Not a JSON file/],
     ['a list', () => [], /must begin with the format hefeteig-products\/2/],
     ['another version', (file) => ({ ...file, format: 'hefeteig-products/9' }), /must begin with the format/],
-    ['a script', () => '<script>alert(1)</script>', /This is no JSON file/],
-    ['nothing', () => '', /at most 220 000|This is no JSON/],
+    ['a script', () => '<script>alert(1)</script>', /Not a JSON file/],
+    ['nothing', () => '', /at most 220,000|Not a JSON/],
     [
       'two formulas of one name',
       (file) => ({ ...file, formulas: [...file.formulas, ...file.formulas] }),
@@ -328,7 +328,7 @@ describe('products as a file', () => {
         ],
         products: [{ ...file.products[0], name: 'Moon snail', formula: 'Moon dough' }],
       }),
-      /Moon dough is made with moon dust/,
+      /Moon dough needs moon dust/,
     ],
     [
       'an oven of 400 °C',

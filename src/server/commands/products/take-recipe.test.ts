@@ -66,7 +66,7 @@ describe('a recipe', () => {
 
   it('that is too long, no text or without flour is refused in a sentence', async () => {
     const sentence = async (text: string) => (await refusal(take(text, 'Nothing'))).message;
-    expect(await sentence('x'.repeat(LONGEST_RECIPE + 1))).toMatch(/longer than a recipe/);
+    expect(await sentence('x'.repeat(LONGEST_RECIPE + 1))).toMatch(/Too long for a recipe/);
     expect(await sentence('\u0000\u0001\u0002\u0003PNG')).toMatch(/not text/);
     expect(await sentence("<script>alert('x')</script>")).toMatch(/no flour/);
   });
