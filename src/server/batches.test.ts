@@ -213,6 +213,8 @@ describe('sessions', () => {
     const end = { personId: jonas.id };
     expect((await refusal(runCommand('end-sessions', jonas, end))).message).toMatch(/Ask a planner/);
     await ok(runCommand('end-sessions', mara, end));
-    expect((await refusal(runCommand('end-sessions', mara, { personId: 999 }))).message).toMatch(/does not work here/);
+    expect((await refusal(runCommand('end-sessions', mara, { personId: 999 }))).message).toMatch(
+      /does not work here/,
+    );
   });
 });

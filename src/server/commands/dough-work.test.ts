@@ -241,7 +241,10 @@ describe('a mix', () => {
       [{ kind: 'mix', data: { kind: 'verdict', verdict: 'right' } }, /What was done is missing/],
       [{ kind: 'mix' }, /What was done is missing/],
       [{ kind: 'verdict', data: { kind: 'verdict', verdict: 'right' } }, /Nothing rises during mix/],
-      [{ kind: 'alive', data: { kind: 'alive', answer: 'ready', sign: null } }, /not a levain, sponge or yeast/],
+      [
+        { kind: 'alive', data: { kind: 'alive', answer: 'ready', sign: null } },
+        /not a levain, sponge or yeast/,
+      ],
     ];
     for (const [part, sentence] of cases) expect((await refusal(record(id, part))).message).toMatch(sentence);
     expect(await count('floor_event')).toBe(before);
