@@ -124,9 +124,9 @@ function waiting() {
   const html = `<!doctype html><html lang="en"><meta charset="utf-8"><meta http-equiv="refresh" content="4">
 <meta name="viewport" content="width=device-width, initial-scale=1"><title>Hefeteig</title>
 <style>body{font:20px/1.5 sans-serif;max-width:36em;margin:4em auto;padding:0 1em}</style>
-<h1>The bakery’s computer does not answer</h1>
-<p>What was recorded on this tablet is kept here and sent later. This page tries again by itself.</p>
-<p><a href="/bench">To the bench</a></p></html>`;
+<h1>The bakery’s computer is not answering</h1>
+<p>What was recorded on this tablet is kept here and sent later. This page keeps trying.</p>
+<p><a href="/bench">Go to the bench</a></p></html>`;
   return new Response(html, {
     status: 503,
     headers: {

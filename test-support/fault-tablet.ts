@@ -99,11 +99,11 @@ export class FaultTablet {
   /** Whose page it is, by what it says. */
   private async shownPerson(): Promise<string> {
     const name = await this.page
-      .getByLabel(/ is at this tablet/)
+      .getByLabel(/ is signed in here/)
       .getAttribute('aria-label', { timeout: 6_000 })
       .catch(() => null);
-    return / is at this tablet/.test(name ?? '')
-      ? ((name ?? '').split(' is at')[0] ?? this.person)
+    return / is signed in here/.test(name ?? '')
+      ? ((name ?? '').split(' is signed in')[0] ?? this.person)
       : this.person;
   }
 
@@ -149,7 +149,7 @@ export class FaultTablet {
       this.button(`PIN of ${by}`),
     ];
     for (const one of open) if (await one.isVisible()) return false;
-    return this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
+    return this.button(new RegExp(`^${by} is signed in here`)).isVisible();
   }
 
   /** Presses what is next; what is not there by then is pressed the next time. */
@@ -164,7 +164,7 @@ export class FaultTablet {
       await this.page.keyboard.press('Enter');
       return void (await pin.waitFor({ state: 'detached', timeout: 12_000 }).catch(() => undefined));
     }
-    const name = this.button(new RegExp(`^${by}(?! is at)`));
+    const name = this.button(new RegExp(`^${by}(?! is signed in)`));
     if (await sheet.isVisible()) {
       if (await sheet.getByRole('button', { name: new RegExp(`^${by}`) }).isVisible())
         return press(sheet.getByRole('button', { name: new RegExp(`^${by}`) }));
@@ -172,9 +172,9 @@ export class FaultTablet {
     }
     if (new URL(this.page.url()).pathname === '/sign-in') return press(name);
     if (await this.button(`PIN of ${by}`).isVisible()) return press(this.button(`PIN of ${by}`));
-    const isThere = await this.button(new RegExp(`^${by} is at this tablet`)).isVisible();
+    const isThere = await this.button(new RegExp(`^${by} is signed in here`)).isVisible();
     if (isThere) return press(this.button('Confirm with PIN'));
-    return press(this.button(/ is at this tablet/));
+    return press(this.button(/ is signed in here/));
   }
 
   /** Where the tablet is and what it shows, for who has to find out why it is stuck. */

@@ -59,8 +59,8 @@ test('answers that never come do not hold up what waits: it is counted, though t
   bad.clear();
   await expect(line(page)).toHaveText('Live', { timeout: 30_000 });
   await page.goto('/handover');
-  await expect(page.getByText('swallowed once')).toBeVisible();
-  await expect(page.getByText('and what came after it')).toBeVisible();
+  await expect(page.getByRole('main').getByText('swallowed once')).toBeVisible();
+  await expect(page.getByRole('main').getByText('and what came after it')).toBeVisible();
   await page.context().close();
 });
 

@@ -43,7 +43,7 @@ test('a finished batch is judged in some taps, is told what was likely behind it
   await ida.getByRole('button', { name: 'Find' }).click();
   await expect(ida.getByRole('form', { name: 'Batches found' })).toContainText('No matching batches.');
   await ida.goto('/batches?from=tomorrow');
-  await expect(ida.getByText(/Give a day, such as/)).toBeVisible();
+  await expect(ida.getByText(/Enter a day, such as/)).toBeVisible();
 });
 
 test('a photo is made small and kept; what is no picture is refused whatever it is called', async ({
@@ -126,12 +126,12 @@ test('what one baker takes is theirs on the other tablet, and another can take i
     .getByRole('button', { name: new RegExp(`^Take ${step.source}`) })
     .first()
     .click();
-  const his = next(ida).getByRole('button', { name: new RegExp(`^Jonas has ${step.source}`) });
+  const his = next(ida).getByRole('button', { name: new RegExp(`^Take over from Jonas: ${step.source}`) });
   await expect(his).toBeVisible();
   await expectAccessible(ida);
   await his.click();
   await expect(his).toHaveCount(0);
   await expect(
-    next(jonas).getByRole('button', { name: new RegExp(`^Ida has ${step.source}`) }),
+    next(jonas).getByRole('button', { name: new RegExp(`^Take over from Ida: ${step.source}`) }),
   ).toBeVisible();
 });

@@ -105,7 +105,7 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   await ida.goto('/proof');
   await ida.getByRole('button', { name: /Crescent 38.*proof chocolate roll/ }).click();
   const look = ida.getByRole('dialog');
-  await look.getByRole('combobox', { name: 'core probe' }).selectOption({ label: 'Needle 1' });
+  await look.getByRole('combobox', { name: 'core probe' }).selectOption({ label: 'Core probe 1' });
   await look.getByRole('button', { name: /^Ready/ }).click();
   await expect(look.getByText(/judged 05:56: ready/)).toBeVisible();
 

@@ -139,7 +139,7 @@ test('a fault is traced to its cause and taken into the product; batches are com
   await mara.setViewportSize({ width: 360, height: 740 });
   await expectNoSidewaysScroll(mara);
   await mara.goto('/batches/compare?dough=x');
-  await expect(mara.getByText('Tick two to six batches in the list')).toBeVisible();
+  await expect(mara.getByText('Select two to six batches in the list')).toBeVisible();
 
   await mara.goto('/trends');
   await expect(mara.getByRole('region', { name: 'What has changed' })).toContainText('Oven bakes slower');

@@ -123,7 +123,7 @@ test('a dough that is dropped is gone from every screen, and its customers are t
   await expect(short).toContainText('30 of 30 Butter crescent short');
   await expect(page.getByText(/Crescent 38 lost: dropped/)).toBeVisible();
   await expectAccessible(page);
-  await tap(short.getByRole('button', { name: 'Told Shop' }));
+  await tap(short.getByRole('button', { name: 'Informed Shop' }));
   await expect(short.getByText(/Informed 04:10, Jonas/)).toBeVisible();
   await page.goto('/orders');
   const again = page.getByRole('region', { name: 'Short orders' });

@@ -34,12 +34,12 @@ export async function givePin(page: Page, name: string): Promise<void> {
   const pin = PEOPLE.find((one) => one.name === name)?.pin ?? '';
   await page.getByRole('textbox', { name: `PIN of ${name}` }).fill(pin);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: new RegExp(`^${name} is at this tablet`) })).toBeVisible();
+  await expect(page.getByRole('button', { name: new RegExp(`^${name} is signed in here`) })).toBeVisible();
 }
 
 /** Lets somebody take the tablet over with their PIN. */
 export async function takeOver(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: / is at this tablet/ }).click();
+  await page.getByRole('button', { name: / is signed in here/ }).click();
   await page
     .getByRole('dialog', { name: 'Who takes over?' })
     .getByRole('button', { name: new RegExp(`^${name}`) })

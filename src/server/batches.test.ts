@@ -167,7 +167,7 @@ describe('what probes have said of a batch', () => {
       expect(moment).toBeLessThanOrEqual(around?.to ?? 0);
     }
     const within = heard.find((one) => one.within);
-    expect(within).toMatchObject({ probe: 'needle-1', label: 'Needle 1' });
+    expect(within).toMatchObject({ probe: 'needle-1', label: 'Core probe 1' });
     expect(within?.points.map(({ celsius }) => celsius)).toEqual([8.4, 8.1]);
   });
 });

@@ -234,7 +234,7 @@ describe('what comes next', () => {
   it('says whose it is, and lets another take it over', () => {
     const taken = itemOf([did('take', 'mix', 0, { personId: 2 })], 'mix');
     const { again } = show(list(1, [taken]));
-    expect(screen.getByRole('button', { name: 'Take mix, Crescent 1 over from Ida' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Take over from Ida: mix, Crescent 1' })).toBeTruthy();
     again(list(2, [taken]));
     expect(screen.getByText('yours')).toBeTruthy();
   });
@@ -276,21 +276,21 @@ describe('the card of a wait', () => {
   it('is put elsewhere, onto a shelf, and has a needle, each with one choice', async () => {
     const told = telling();
     const { user } = show(wait([put('retarder')], told));
-    await user.selectOptions(screen.getByRole('combobox', { name: 'shelf' }), '12');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'place' }), 'Bakery, 22 °C');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'core probe' }), 'Needle 1');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Shelf' }), '12');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Place' }), 'Bakery, 22 °C');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Core probe' }), 'Needle 1');
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).data)).toEqual([
       { kind: 'moved', place: 'retarder', shelf: 12 },
       { kind: 'moved', place: 'bakery' },
       { kind: 'needle', needle: 'needle-1' },
     ]);
-    const places = within(screen.getByRole('combobox', { name: 'place' })).getAllByRole('option');
+    const places = within(screen.getByRole('combobox', { name: 'Place' })).getAllByRole('option');
     expect(places.map(({ textContent }) => textContent)).toEqual(['Retarder, 4 °C', 'Bakery, 22 °C']);
   });
 
   it('asks for a shelf only where there are some', () => {
     show(wait([put('bakery')]));
-    expect(screen.queryByRole('combobox', { name: 'shelf' })).toBeNull();
+    expect(screen.queryByRole('combobox', { name: 'Shelf' })).toBeNull();
     expect(screen.getByText(/in bakery\s*since 00:50/)).toBeTruthy();
   });
 

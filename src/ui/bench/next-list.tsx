@@ -51,7 +51,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
         ))}
       </ul>
       <div className="mb-1 flex items-center justify-between gap-3">
-        <h2 className="text-lg text-quiet">{say('bench.next2')}</h2>
+        <h2 className="text-lg text-quiet">{say('bench.next')}</h2>
         {choice}
       </div>
       <ul>

@@ -23,7 +23,7 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
   const celsius = useCelsius();
   return (
     <section aria-label={say('bench.restingAndRising')} className="bg-ground p-5 max-sm:order-4">
-      <h2 className="mb-2 text-lg text-quiet">{say('bench.restingAndRising2')}</h2>
+      <h2 className="mb-2 text-lg text-quiet">{say('bench.restingAndRising')}</h2>
       <ul className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
         {items.map((item) => (
           <Lane key={`${item.dough.id}/${item.step.key}`} item={item} now={now} zone={zone} onPick={onPick} />

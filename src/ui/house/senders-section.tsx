@@ -34,7 +34,7 @@ export function SendersSection({ book, zone }: { book: HouseBook; zone: string }
               aria-label={say('house.withdrawSender', { label })}
               onClick={() => void change('withdraw-sender', { id })}
             >
-              {say('house.withdraw')}
+              {say('house.remove')}
             </Button>
           </li>
         ))}

@@ -80,7 +80,7 @@ function LockInFields({ draft, onChange }: LockInFieldsProps) {
   const [units] = useUnits();
   const isBlock = LOCK_INS.some((style) => style === draft.beginning);
   return (
-    <div className="mb-3 grid grid-cols-[1.6fr_1.7fr_1.5fr_1fr_1fr_1fr] items-end gap-2">
+    <div className="mb-3 grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
       <Choice
         label={say('lamination.for')}
         value={draft.kind}

@@ -102,7 +102,7 @@ export const plan = {
   stations: 'Stations',
   people: 'People',
   showOnlyDoughsWithThis: 'Show only doughs with this word',
-  only: 'Filter …',
+  only: 'Filter',
   undo: 'Undo: {undo}',
   nothingToUndo: 'Nothing to undo',
   doAgain: 'Redo: {redo}',
