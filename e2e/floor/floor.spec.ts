@@ -97,7 +97,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await expect(inside.getByText('Done from')).toBeHidden();
   await expect(inside).toContainText('core 96');
   await inside.getByRole('button', { name: 'Out', exact: true }).click();
-  const out = ida.getByRole('region', { name: 'Result' });
+  const out = ida.getByRole('region', { name: 'Unloaded' });
   await out.getByRole('button', { name: 'Count' }).click();
   const sheet = ida.getByRole('dialog', { name: /how many came out well/ });
   await sheet.getByRole('button', { name: 'Second: one more' }).click();

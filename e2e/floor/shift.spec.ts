@@ -116,7 +116,7 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   await expect(inside).toContainText('Chocolate roll: two slits across');
   await setClock(ida, '06:15');
   await inside.getByRole('button', { name: 'Out', exact: true }).click();
-  const out = ida.getByRole('region', { name: 'Result' });
+  const out = ida.getByRole('region', { name: 'Unloaded' });
   await out.getByRole('listitem').first().getByRole('button', { name: 'Count' }).click();
   await ida.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText(/\d+ good/);
@@ -125,7 +125,7 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   await carryOut(jonas, /Rack and count chocolate roll/);
   await jonas.goto('/oven');
   await jonas
-    .getByRole('region', { name: 'Result' })
+    .getByRole('region', { name: 'Unloaded' })
     .getByRole('link', { name: 'Crescent 38' })
     .first()
     .click();

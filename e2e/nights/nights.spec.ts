@@ -77,7 +77,7 @@ test('two hours without a tap are caught up in two', async ({ browser }) => {
 
   // On the batch's page they are marked as entered later.
   await page.goto('/oven');
-  await expect(page.getByRole('region', { name: 'Result' })).toContainText('Crescent 38');
+  await expect(page.getByRole('region', { name: 'Unloaded' })).toContainText('Crescent 38');
   await page.goto('/handover');
   await expect(page.getByText('Everything went to plan.')).toHaveCount(0);
 });
@@ -219,7 +219,7 @@ test('half of a load is frozen at shaping, ordered two days later, thawed and ba
     .filter({ hasText: batch.name })
     .getByRole('button', { name: 'Out', exact: true })
     .click();
-  const out = oven.getByRole('region', { name: 'Result' });
+  const out = oven.getByRole('region', { name: 'Unloaded' });
   await expect(out).toContainText(`${pieces} pieces`);
   await out
     .getByRole('listitem')

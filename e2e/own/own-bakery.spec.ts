@@ -263,7 +263,7 @@ test('its first dough is worked on the bench to its count, and read back', async
     expect((await told).status()).toBe(200);
   }
   await page.goto('/oven');
-  const out = page.getByRole('region', { name: 'Result' });
+  const out = page.getByRole('region', { name: 'Unloaded' });
   await out.getByRole('button', { name: 'Count' }).first().click();
   await page.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
   await expect(out).toContainText('24 good');

@@ -79,7 +79,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
         </section>
         <div className="grid content-start gap-px bg-hairline lg:border-b lg:border-hairline lg:bg-ground">
           <section aria-label={say('oven.goesInNext')} className="bg-ground p-5">
-            <h2 className="mb-1 text-lg text-quiet">{say('oven.goesInNext2')}</h2>
+            <h2 className="mb-1 text-lg text-quiet">{say('oven.goesInNext')}</h2>
             <ul>
               {loads.coming.map((load) => (
                 <LoadComing
@@ -91,8 +91,8 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
               {loads.coming.length === 0 && <li className="text-xl">{say('oven.nothingForTheNext12')}</li>}
             </ul>
           </section>
-          <section aria-label={say('oven.cameOut')} className="bg-ground p-5">
-            <h2 className="mb-1 text-lg text-quiet">{say('oven.cameOut2')}</h2>
+          <section aria-label={say('oven.unloaded')} className="bg-ground p-5">
+            <h2 className="mb-1 text-lg text-quiet">{say('oven.unloaded')}</h2>
             <ul className="grid gap-2">
               {loads.out.map((load) => (
                 <LoadOut key={`${load.dough.id}/${load.step.key}`} {...{ load, zone, record }} />

@@ -52,9 +52,8 @@ export const oven = {
   hotTraysAndSteamBurn:
     'Hot trays and steam burn: gloves on, step back when opening. Take care with boiling sugar.',
   goesInNext: 'Next in',
-  goesInNext2: 'next in',
   nothingForTheNext12: 'Nothing for the next 12 h.',
-  cameOut2: 'unloaded',
+  unloaded: 'Unloaded',
   nothingInTheLastTwo: 'Nothing in the last two hours.',
   moreThanFit: '{trays} trays recorded, room for {capacity}: is everything in here?',
   ofTraysIn: '{trays} of {capacity} trays in',
