@@ -88,7 +88,10 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   const tellCore = async (celsius: string) => {
     await inside.getByRole('button', { name: 'Core °C' }).click();
     await ida.getByRole('dialog').getByRole('textbox').fill(celsius);
-    await ida.getByRole('dialog').getByRole('button', { name: /^Record/ }).click();
+    await ida
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Record/ })
+      .click();
   };
   await tellCore('89');
   await expect(inside.getByText('Done from 94 °C at the core: bake 3 min more')).toBeVisible();
