@@ -31,6 +31,7 @@ const found = Joi.alternatives(
     of: Joi.valid('rise').required(),
     phase: Joi.string().max(20).required(),
     verdict: Joi.valid('under', 'right', 'over').required(),
+    isDry: Joi.boolean(),
   }),
   Joi.object({
     sense: Joi.valid('eye').required(),

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
 import { openRecord } from '@/core/practice/night';
-import type { NightRecord } from '@/core/practice/night-record';
+import type { Found, NightRecord } from '@/core/practice/night-record';
 import { SITUATION_IDS, SITUATIONS, type Situation } from '@/core/practice/situation';
 import { replaySteps } from '@/core/practice/replay';
 import { stateOf } from '@/core/record/dough';
@@ -39,6 +39,13 @@ const counts = async () => {
   );
   return row;
 };
+
+const FOUND: readonly Found[] = [
+  { sense: 'eye', of: 'rise', phase: 'proof', verdict: 'under', isDry: true },
+  { sense: 'eye', of: 'bake', colour: 'pale' },
+  { sense: 'hand', check: 'spring', answer: 'springs' },
+  { sense: 'hand', check: 'bend', answer: 'snaps' },
+];
 
 describe('a practice night', () => {
   it('of every situation opens with products of this bakery, and touches neither plan nor log nor other tablets', async () => {
@@ -93,6 +100,8 @@ describe('a practice night', () => {
           ...{ doughId: head.doughId, stepKey: wash, at: head.at },
           found: { sense: 'thermometer', celsius: 24.1 },
         },
+        // What every sense finds is what a look of the core may hold.
+        ...FOUND.map((found) => ({ doughId: head.doughId, stepKey: wash, at: head.at, found })),
       ],
     };
     const keep = (ended: boolean, by = 'Ida') =>

@@ -123,7 +123,7 @@ export const practice = {
   make: 'New practice night',
   levelOf: 'Level',
   enterANumber: 'Enter a number here.',
-  enterATime: 'Enter a time such as 03:00.',
+  enterATime: 'Enter a time, such as 03:00.',
   name: 'Name',
   brief: 'Note to the trainee',
   opensAt: 'Opens at',
