@@ -140,6 +140,6 @@ test('trimmings are told with what becomes of them, and offered to the next doug
   await page.goto('/dough/8/sheet');
   const offers = page.getByRole('region', { name: 'Trimmings to use' });
   await expect(offers).toContainText(/Crescent \d+: 640 g, 0 h old, with gluten, milk/);
-  await offers.getByRole('button', { name: /^Take / }).click();
+  await offers.getByRole('button', { name: /^Use / }).click();
   await expect(offers).toContainText('640 g already in');
 });

@@ -27,9 +27,9 @@ async function open(entries: Record<string, string>): Promise<void> {
 async function addMachine(kind: string, name: string, takes: string, more: Record<string, string> = {}) {
   await page.getByRole('button', { name: 'Add a machine' }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('Type').selectOption({ label: kind });
+  await sheet.getByLabel('Type', { exact: true }).selectOption({ label: kind });
   await sheet.getByLabel('Name').fill(name);
-  await sheet.getByLabel(/^Takes/).fill(takes);
+  await sheet.getByLabel(/^Capacity/).fill(takes);
   for (const [label, text] of Object.entries(more)) await sheet.getByLabel(label).fill(text);
   await sheet.getByRole('button', { name: 'Save' }).click();
 }
@@ -78,7 +78,7 @@ test('machines are added as they are, and odd entries are said beside their fiel
   await sheet.getByLabel('Name').fill('Mixer');
   await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(alertOf(sheet)).toHaveText(/at least 1/);
-  await sheet.getByLabel(/^Takes/).fill('1');
+  await sheet.getByLabel(/^Capacity/).fill('1');
   await sheet.getByLabel('Largest dough in the bowl, kg').fill('9,5');
   await sheet.getByLabel('Smallest dough in the bowl, kg').fill('12');
   await sheet.getByRole('button', { name: 'Save' }).click();

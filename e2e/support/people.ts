@@ -67,9 +67,12 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Nothing sticks out to the side of a narrow screen. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-  ).toBeLessThanOrEqual(0);
+  // What is measured is drawn anew a moment after the screen has changed its size.
+  await expect
+    .poll(() =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    )
+    .toBeLessThanOrEqual(0);
 }
 
 /** The sentence that tells what is wrong (and not the framework's own announcer). */
