@@ -26,7 +26,12 @@ export function CompareTable({ compared, when }: { compared: Compared; when: (at
   return (
     <section aria-label={say('compare.inNumbers')}>
       <h2 className="text-2xl font-bold">{say('compare.inNumbers')}</h2>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('compare.inNumbers')}>
+      <div
+        className="relative overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label={say('compare.inNumbers')}
+      >
         <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
           <thead>
             <tr className="border-b border-edge align-bottom">

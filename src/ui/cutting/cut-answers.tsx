@@ -32,7 +32,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
   const [units] = useUnits();
   return (
     <div
-      className="overflow-x-auto"
+      className="relative overflow-x-auto"
       tabIndex={0}
       role="group"
       aria-label={say('cutting.whatComesFromTheSheet')}

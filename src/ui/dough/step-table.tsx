@@ -45,7 +45,12 @@ export function StepTable({ dough, slack, people, zone }: Props) {
     (a, b) => a.plannedStart - b.plannedStart || a.plannedEnd - b.plannedEnd,
   );
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('dough.stepsOfThisDough')}>
+    <div
+      className="relative overflow-x-auto"
+      tabIndex={0}
+      role="group"
+      aria-label={say('dough.stepsOfThisDough')}
+    >
       <table className="mt-4 w-full min-w-[56rem] border-collapse text-left text-[16px]">
         <TableHead headings={headings(say)} />
         <tbody>

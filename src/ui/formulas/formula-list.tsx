@@ -47,7 +47,7 @@ export function FormulaList({
       <ListHead mayChange={mayChange} />
       <Drafts />
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         tabIndex={0}
         role="group"
         aria-label={say('formulas.doughsOfTheHouse')}

@@ -39,7 +39,7 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
         )}
       </div>
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         tabIndex={0}
         role="group"
         aria-label={say('formulas.ingredientsOfTheHouse')}

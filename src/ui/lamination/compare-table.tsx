@@ -39,7 +39,12 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
   const say = useWords();
   const kg = (weights.dough + weights.fat) / 1000;
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('lamination.schemesSideBy')}>
+    <div
+      className="relative overflow-x-auto"
+      tabIndex={0}
+      role="group"
+      aria-label={say('lamination.schemesSideBy')}
+    >
       <table className="w-full min-w-[42rem] border-collapse text-left text-[15px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">

@@ -134,7 +134,7 @@ function Nights({ nights, plans, zone }: Pick<Props, 'nights' | 'plans' | 'zone'
       {nights.length === 0 ? (
         <p className="text-lg">{say('practice.noNights')}</p>
       ) : (
-        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
+        <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
           <table className="w-full border-collapse text-left text-lg">
             <TableHead headings={headings} />
             <tbody>

@@ -69,7 +69,7 @@ function GroupTable({
   return (
     <section aria-label={title}>
       <h2 className="text-2xl font-bold">{title}</h2>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
+      <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
         <table className="w-full min-w-[36rem] border-collapse text-left text-lg">
           <TableHead headings={headings} />
           <tbody>

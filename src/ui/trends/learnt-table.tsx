@@ -18,7 +18,7 @@ export function LearntTable({ learnt }: { learnt: readonly LearntTime[] }) {
       {learnt.length === 0 ? (
         <p className="text-lg">{say('trends.nothingLearnt')}</p>
       ) : (
-        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('trends.learnt')}>
+        <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label={say('trends.learnt')}>
           <table className="w-full min-w-[44rem] border-collapse text-left text-lg">
             <TableHead headings={headings} />
             <tbody>
