@@ -116,6 +116,8 @@ describe('what a cause asks to be changed of the product', () => {
     expect(remedy).toMatchObject({ kind: 'scheme', part: 'temper', from: 15, to: 20 });
     expect(remedy && remedied(laminated, remedy, String).scheme?.scheme.temper).toBe(20);
     expect(remedyFor('butter-cold', traceOf('butter-cold'), laminated)).toBeNull();
+    const longest = { ...laminated, scheme: { ...laminated.scheme, scheme: { ...scheme, temper: 120 } } };
+    expect(remedyFor('butter-stiffer', traceOf('flour-strong'), longest)).toBeNull();
   });
 
   it('too much filling becomes less', () => {

@@ -1,5 +1,5 @@
 import { coded, type Words } from '../codes/coded';
-import { type Scheme, USUAL_TEMPER } from '../lamination/scheme';
+import { type Scheme, schemeFault, USUAL_TEMPER } from '../lamination/scheme';
 import type { PieceSpec, ProductRoute, Rise, RisePhase, RouteStep } from '../process/route';
 import { CAUSE_WORDS } from './cause-words';
 import type { CauseId } from './causes';
@@ -102,6 +102,17 @@ function shorterRetard(product: RemediedProduct, { retard }: BatchTrace): Remedy
     : { kind: 'window', stepId: step.id, label: step.label, part: 'longest', from: longest, to };
 }
 
+/** A step more of a part of a scheme; null where no scheme takes more. */
+function schemeRemedy(
+  { name, others, scheme }: NonNullable<RemediedProduct['scheme']>,
+  part: SchemePart,
+  from: number,
+): Remedy | null {
+  const to = from + (part === 'rests' ? STEP.rest : STEP.temper);
+  const remedy = { kind: 'scheme' as const, part, from, to, name, others };
+  return schemeFault(remediedScheme(scheme, remedy)) ? null : remedy;
+}
+
 /** Longer rests where they were kept, and the dough sprang back all the same. */
 function longerRests({ scheme: of }: RemediedProduct, { rolled }: BatchTrace): Remedy | null {
   const rests = of?.scheme.turns.flatMap(({ rest }) => (rest > 0 ? [rest] : [])) ?? [];
@@ -109,9 +120,7 @@ function longerRests({ scheme: of }: RemediedProduct, { rolled }: BatchTrace): R
     ({ rested, meant }) => rested !== null && meant !== null && rested < meant * (1 - AS_MEANT),
   );
   if (!of || rests.length === 0 || wasCut) return null;
-  const from = Math.min(...rests);
-  const { name, others } = of;
-  return { kind: 'scheme', part: 'rests', from, to: from + STEP.rest, name, others };
+  return schemeRemedy(of, 'rests', Math.min(...rests));
 }
 
 /** Longer out of the cold for butter that was given its time, and was stiff all the same. */
@@ -119,9 +128,7 @@ function longerTemper({ scheme: of }: RemediedProduct, { butter }: BatchTrace): 
   if (of?.scheme.beginning.way !== 'block' || !butter) return null;
   const { tempered, meant } = butter;
   if (tempered === null || meant === null || tempered < meant * (1 - AS_MEANT)) return null;
-  const from = of.scheme.temper ?? USUAL_TEMPER;
-  const { name, others } = of;
-  return { kind: 'scheme', part: 'temper', from, to: from + STEP.temper, name, others };
+  return schemeRemedy(of, 'temper', of.scheme.temper ?? USUAL_TEMPER);
 }
 
 function coolerProof(product: RemediedProduct): Remedy | null {

@@ -99,10 +99,14 @@ export function truthIn(of: TruthOf, key: string, now: Instant): DoughTruth {
   };
 }
 
-/** Water that the surface of a dough lost in a wait, g/m²: it has about what is around it, and loses none under cover. */
+/**
+ * Water that the surface of a dough lost in a wait, g/m²: it has about what is around it, and loses none under cover. What its
+ * product calls the cover of a proof is the proofer itself: pieces lie open in it.
+ */
 function driedIn(step: DoughStep, { state, airOf, humidityOf, hidden }: TruthOf, now: Instant): number {
   const own = state.steps.get(step.key);
-  if (step.step.cover !== undefined || !own || own.startedAt === null || step.place === undefined) return 0;
+  const isCovered = step.step.cover !== undefined && step.step.kind !== 'proof';
+  if (isCovered || !own || own.startedAt === null || step.place === undefined) return 0;
   const covered = own.records.find(
     ({ data }) => data.kind === 'checked' && data.check === 'cover' && data.answer === 'uncovered',
   );

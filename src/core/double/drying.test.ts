@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { crescentDough } from '../../../test-support/crescent';
 import { did, MIN } from '../../../test-support/floor';
+import type { StepKind } from '../process/route';
 import { stateOf } from '../record/dough';
 import { truthIn } from './dough-truth';
 import { DRY_TO_THE_TOUCH, renewsSurface, SKIN, waterLost } from './drying';
@@ -32,9 +33,13 @@ describe('an open surface', () => {
 describe('a load in a proofer', () => {
   const planned = crescentDough();
   const proof = planned.steps.find(({ step }) => step.kind === 'proof')?.key ?? '';
-  const dried = (humidity: number | undefined, events = [did('start', proof, 0)], cover?: string) => {
+  const dried = (
+    humidity: number | undefined,
+    events = [did('start', proof, 0)],
+    part: { cover?: string; kind?: StepKind } = {},
+  ) => {
     const steps = planned.steps.map((one) =>
-      one.key === proof ? { ...one, step: { ...one.step, cover } } : one,
+      one.key === proof ? { ...one, step: { ...one.step, ...part } } : one,
     );
     const dough = { ...planned, steps, events };
     const of = { dough, state: stateOf(dough), hidden: { vigour: 1, warmer: 0 } };
@@ -43,7 +48,9 @@ describe('a load in a proofer', () => {
 
   it('dries by its air, and not under a cover or where nobody knows the air', () => {
     expect(dried(46)).toBeCloseTo(264.5, 0);
-    expect(dried(46, undefined, 'film')).toBe(0);
+    expect(dried(46, undefined, { cover: 'film', kind: 'retard' })).toBe(0);
+    // The cover of a proof is the proofer.
+    expect(dried(46, undefined, { cover: 'humid proofer' })).toBeCloseTo(264.5, 0);
     expect(dried(undefined)).toBe(0);
   });
 

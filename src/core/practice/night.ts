@@ -44,12 +44,16 @@ export function airIn(scene: Scene): TruthOf['airOf'] {
   };
 }
 
+/** A proofer without a probe of humidity is taken to be as damp as it should be, %. */
+const PROOFER = 78;
+
 /** What humidity places of a night really have: what their probes say, less what is wrong with them, %. */
 export function humidityIn(scene: Scene): NonNullable<TruthOf['humidityOf']> {
   const drier = new Map(scene.faults.map(({ place, drier = 0 }) => [place, drier]));
   return (place) => {
-    const said = scene.board.places.find((one) => one.place === place)?.humidity;
-    return said === null || said === undefined ? undefined : Math.max(0, said - (drier.get(place) ?? 0));
+    const usual = scene.board.today[place]?.kind === 'proofer' ? PROOFER : undefined;
+    const said = scene.board.places.find((one) => one.place === place)?.humidity ?? usual;
+    return said === undefined ? undefined : Math.max(0, said - (drier.get(place) ?? 0));
   };
 }
 

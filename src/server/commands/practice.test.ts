@@ -1,6 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
-import { openRecord } from '@/core/practice/night';
+import { DRY_TO_THE_TOUCH, SKIN } from '@/core/double/drying';
+import { forecastDough } from '@/core/forecast/forecast';
+import { truthAt } from '@/core/practice/looks';
+import { boardAt, openRecord } from '@/core/practice/night';
+import { conditionsOf } from '@/core/wire/board';
+import { MINUTE } from '@/core/time/local';
 import type { Found, NightRecord } from '@/core/practice/night-record';
 import { SITUATION_IDS, SITUATIONS, type Situation } from '@/core/practice/situation';
 import { replaySteps } from '@/core/practice/replay';
@@ -60,6 +65,21 @@ describe('a practice night', () => {
       }
     }
     expect(await counts()).toEqual(before);
+  });
+
+  it('without steam dries this bakery’s own pieces, and with it none', async () => {
+    const driedIn = async (ships: 'dryProofer' | 'calm') => {
+      const { scene } = await opened('Ida', { ships });
+      const at = scene.opensAt + 70 * MINUTE;
+      const board = boardAt(scene, { ...openRecord(scene), at });
+      const [record] = board.doughs;
+      if (!record) throw new Error('The night has a dough.');
+      const forecast = forecastDough(record, conditionsOf(board), at);
+      const proof = forecast.steps.find(({ step, status }) => step.kind === 'proof' && status === 'running');
+      return truthAt(scene, { record, forecast }, proof?.key ?? '', at).dried;
+    };
+    expect(await driedIn('dryProofer')).toBeGreaterThan(SKIN);
+    expect(await driedIn('calm')).toBeLessThan(DRY_TO_THE_TOUCH);
   });
 
   it('is opened once under one number, with the same faults', async () => {
