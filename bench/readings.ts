@@ -1,5 +1,5 @@
 import type { Pool } from 'mysql2/promise';
-import { PLACE_SPANS, type PlaceSpan } from '@/core/climate/curve';
+import { type PlaceSpan } from '@/core/climate/curve';
 import { thinReadings } from '@/server/commands/thin-readings';
 import { calls } from '@/server/store/calls';
 import { newestReadings } from '@/server/store/newest-readings';
@@ -43,7 +43,7 @@ export function readingsWork(
   now: number,
 ): { what: string; wanted: string; work: () => Promise<unknown> }[] {
   const curve = (span: PlaceSpan) => ({
-    what: `a year of ten probes: the curve of a ${PLACE_SPANS[span].name}`,
+    what: `a year of ten probes: the curve of a ${span}`,
     wanted: '',
     work: () => placeRecord(pool, 'retarder', span, now),
   });

@@ -14,7 +14,7 @@ function fileOf(from: string, specifier: string): string | null {
     ? path.join('src', specifier.slice(2))
     : path.join(path.dirname(from), specifier);
   if (!specifier.startsWith('@/') && !specifier.startsWith('.')) return null;
-  if (!/^src\/(ui|core)\//.test(base)) return null;
+  if (!/^src\/(ui|core)\/|^src\/words\/(code-names|from-now)$/.test(base)) return null;
   return ['.tsx', '.ts'].map((end) => base + end).find((file) => existsSync(file)) ?? null;
 }
 

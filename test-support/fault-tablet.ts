@@ -65,7 +65,7 @@ export class FaultTablet {
         throw new Error(`Tablet ${this.nth} has no note to press: ${await this.looks()}`);
       // Who is asked who they are says so, as a baker would.
       if (new URL(this.page.url()).pathname === '/sign-in') await this.takeOver(this.person);
-      if (!(await said.isVisible()) && !(await this.openNote())) continue;
+      if (!(await this.openNote())) continue;
       const person = await this.shownPerson();
       const pressed = await said
         .getByLabel('In your own words')
@@ -82,18 +82,19 @@ export class FaultTablet {
     }
   }
 
+  /** True where the sheet to write on is there; another sheet, which a change of person has left, is closed first. */
   private async openNote(): Promise<boolean> {
+    const words = this.page.getByRole('dialog').getByLabel('In your own words');
+    if (await words.isVisible()) return true;
+    if (await this.page.getByRole('dialog').isVisible()) await this.page.keyboard.press('Escape');
     const note = this.page
       .getByRole('region', { name: 'Now' })
       .getByRole('button', { name: 'Note', exact: true });
     await note.click({ timeout: 6_000 }).catch(() => undefined);
-    return this.page
-      .getByRole('dialog')
-      .waitFor({ timeout: 6_000 })
-      .then(
-        () => true,
-        () => false,
-      );
+    return words.waitFor({ timeout: 6_000 }).then(
+      () => true,
+      () => false,
+    );
   }
 
   /** Whose page it is, by what it says. */
@@ -183,7 +184,11 @@ export class FaultTablet {
       .locator('body')
       .innerText()
       .catch(() => 'nothing');
-    return `${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 600)}; waiting: ${await this.kept()}`;
+    const sheets = await this.page
+      .getByRole('dialog')
+      .allInnerTexts()
+      .catch(() => []);
+    return `${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 600)}; sheets: ${sheets.join(' | ')}; waiting: ${await this.kept()}`;
   }
 
   /** What waits in the browser's own database, as text. */

@@ -2,7 +2,8 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { StyleNonce } from '@/ui/kit/style-nonce';
-import { WordsOf } from '@/ui/kit/words-of';
+import { languageHere } from '@/server/reader';
+import { WordsOf } from '@/app/words-of';
 import { AWAKE, keepEarlyTaps } from '@/ui/live/early-taps';
 import './globals.css';
 
@@ -18,7 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get('theme')?.value === 'night' ? 'night' : 'day';
   const nonce = (await headers()).get('x-nonce') ?? '';
   return (
-    <html lang="en" data-theme={theme}>
+    <html lang={await languageHere()} data-theme={theme}>
       <head>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: EARLY_TAPS }} />
       </head>

@@ -1,8 +1,8 @@
 import Link from 'next/link';
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 
-export default function NotFound() {
-  const say = wordsIn('en');
+export default async function NotFound() {
+  const say = await wordsHere();
   return (
     <main className="mx-auto max-w-xl p-10">
       <h1 className="text-3xl font-semibold">{say('shell.notOnTheBench')}</h1>

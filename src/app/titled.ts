@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import type { MessageKey } from '@/words/message';
 
-/** The title of a page, from the catalog. */
-export const titled = (key: MessageKey): Metadata => ({
-  title: wordsIn('en')(key),
+/** Gives a page its title, in the reader's language. */
+export const titled = (key: MessageKey) => async (): Promise<Metadata> => ({
+  title: (await wordsHere())(key),
 });

@@ -7,6 +7,7 @@ import { refused } from './commands/run';
 import { DatabaseError } from './db/rows';
 import { fromOwnPage } from './http';
 import { log } from './log';
+import { languageHere } from './reader';
 
 /** The number that a page gave to what it sends; asked again under it, nothing is done twice. */
 export const KEY = 'idempotency-key';
@@ -21,20 +22,32 @@ export function keyOf(request: Request): string | undefined {
   return key !== null && UUID.test(key) ? key : undefined;
 }
 
+/** A refusal before anything was looked at, not put into words yet. */
+export interface No {
+  ok: false;
+  status: number;
+  refusal: Refusal;
+}
+
+export const no = (status: number, words: Coded, field: string | null = null): No => ({
+  ...{ ok: false, status, refusal: new Refusal(words, field) },
+});
+
+/** An answer to somebody at this browser, in words that they read. */
+export const inWords = async (answer: Answer | No): Promise<Answer> =>
+  'refusal' in answer ? refused(answer.status, answer.refusal, await languageHere()) : answer;
+
 /** An answer as JSON, to the request that it is for. Nobody keeps it on the way. */
-export function reply(answer: Answer, key: string | undefined): Response {
-  return Response.json(key === undefined ? answer : { ...answer, to: key }, {
-    status: answer.ok ? 200 : answer.status,
+export async function reply(answer: Answer | No, key: string | undefined): Promise<Response> {
+  const said = await inWords(answer);
+  return Response.json(key === undefined ? said : { ...said, to: key }, {
+    status: said.ok ? 200 : said.status,
     headers: { 'cache-control': 'no-store' },
   });
 }
 
-/** A refusal before anything was looked at. */
-export const no = (status: number, words: Coded, field: string | null = null): Answer =>
-  refused(status, new Refusal(words, field));
-
 /** Who may come in by a route, or what they are answered. */
-export async function whoMay(route: Route): Promise<Here | Answer> {
+export async function whoMay(route: Route): Promise<Here | No> {
   const here = await whoIsHere();
   if (!here) return no(SIGNED_OUT, coded('refusals.youAreSignedOutSignIn'));
   return mayUse(here.person, route) ? here : no(403, coded('refusals.thisIsNotForEverybodyTo'));
@@ -46,14 +59,14 @@ export async function whoMay(route: Route): Promise<Here | Answer> {
  */
 export async function unbroken(
   request: Request,
-  change: (key: string | undefined) => Promise<Answer>,
+  change: (key: string | undefined) => Promise<Answer | No>,
 ): Promise<Response> {
   const key = keyOf(request);
   if (!fromOwnPage(request)) return reply(no(403, coded('refusals.thisCameFromAnotherSiteAnd')), key);
   try {
-    return reply(await change(key), key);
+    return await reply(await change(key), key);
   } catch (error) {
-    if (error instanceof Refusal) return reply(refused(REFUSED, error), key);
+    if (error instanceof Refusal) return reply({ ok: false, status: REFUSED, refusal: error }, key);
     log.error({ err: error }, 'change failed');
     return error instanceof DatabaseError
       ? reply(no(503, coded('refusals.theBakerySDatabaseDoesNot')), key)
@@ -65,7 +78,7 @@ export async function unbroken(
 export function changing(
   request: Request,
   route: Route,
-  change: (here: Here, key: string | undefined) => Promise<Answer>,
+  change: (here: Here, key: string | undefined) => Promise<Answer | No>,
 ): Promise<Response> {
   return unbroken(request, async (key) => {
     const here = await whoMay(route);

@@ -1,12 +1,10 @@
-import { coded } from '@/core/codes/coded';
+import { coded, type Words } from '@/core/codes/coded';
 import { overlongWaits, stuckIn, withStretchedWaits } from '@/core/schedule/stuck';
 import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import { taskId } from '@/core/process/step-ref';
 import type { Times } from '@/core/solver/problem';
 import { MINUTE } from '@/core/time/local';
-import { duration } from '@/core/units/format';
-import { wordsIn } from '@/words/compile';
 import type { Db } from './db/rows';
 import { replan, type Replanning, type ReplanResult } from './replan';
 
@@ -43,20 +41,17 @@ function timesOf({ whole, body }: Extract<ReplanResult, { kind: 'plan' }>): Time
 }
 
 /** What somebody has to decide: a dough that waits for too long, the worst wait of each. */
-function toDecide(whole: WholePlan, times: Times): string[] {
-  const say = wordsIn('en');
+function toDecide(whole: WholePlan, times: Times): Words[] {
   const named = new Set<number>();
   return overlongWaits(whole.problem, times).flatMap(({ task, minutes, longest }) => {
     const found = stepOf(whole, task);
     if (!found || named.has(found.dough.id)) return [];
     named.add(found.dough.id);
     return [
-      say.coded(
-        coded('reasons.cannotWait', {
-          ...{ dough: found.dough.name, step: { inLine: found.step.label } },
-          ...{ minutes: duration(minutes), longest: duration(longest) },
-        }),
-      ),
+      coded('reasons.cannotWait', {
+        ...{ dough: found.dough.name, step: { inLine: found.step.label } },
+        ...{ minutes: { minutes }, longest: { minutes: longest } },
+      }),
     ];
   });
 }

@@ -1,3 +1,4 @@
+import { coded, type Words } from '@/core/codes/coded';
 import { stateOf, type DoughRecord } from '@/core/record/dough';
 import { madeRoomFor, planChanges, type StepTimes } from '@/core/schedule/plan-changes';
 import { stepOf } from '@/core/schedule/supposed';
@@ -16,7 +17,6 @@ import type { Db } from './db/rows';
 import { planInThread, type Search } from './planner';
 import { houseSettings, machines } from './store/house';
 import { readPlanMeans, readWholePlan } from './store/whole-problem';
-import { wordsIn } from '@/words/compile';
 
 /** How the plan is worked out anew. */
 export interface Replanning extends Search {
@@ -27,9 +27,9 @@ export interface Replanning extends Search {
   /** What a minute's move of a hands-on step counts; the house's where nothing is said. */
   stay?: number;
   /** Why a dough drifted, by id; others make room for one of these. */
-  causes?: ReadonlyMap<number, string>;
+  causes?: ReadonlyMap<number, Words>;
   /** What has to be brought about for it. */
-  needs?: string[];
+  needs?: Words[];
   /** What accepting the plan does beside moving steps. */
   acts?: ProposalAct[];
 }
@@ -115,25 +115,21 @@ async function describe(
   const moved = new Map(
     doughs.map((dough) => [dough.id, movedSteps(dough, whole, { times, ...(chosen ? { chosen } : {}) })]),
   );
-  const say = wordsIn('en');
   const names = new Map(doughs.map(({ id, name }) => [String(id), name]));
-  const labels = new Map((await machines(db)).map(({ id, label }) => [id, label.toLowerCase()]));
-  const why = ({ id }: DoughRecord): string => {
+  const labels = new Map((await machines(db)).map(({ id, label }) => [id, label]));
+  const why = ({ id }: DoughRecord): Words => {
     const cause = causes.get(id);
     if (cause) return cause;
     const room = madeRoomFor(wanted, present, times, id);
-    if (!room) return say('reasons.fitsBetterSo');
-    return say('reasons.makesRoomFor', {
-      dough: names.get(room.dough) ?? say('reasons.anotherDough'),
-      resource: labels.get(room.resource) ?? say('reasons.hands'),
+    if (!room) return coded('reasons.fitsBetterSo');
+    return coded('reasons.makesRoomFor', {
+      dough: names.get(room.dough) ?? coded('reasons.anotherDough'),
+      resource: { inLine: labels.get(room.resource) ?? coded('reasons.hands') },
     });
   };
   return {
     times: [...moved].filter(([, steps]) => Object.keys(steps).length > 0),
-    changes: planChanges(base.doughs, moved, why, small).map((change) => ({
-      ...change,
-      label: say.coded(change.label),
-    })),
+    changes: planChanges(base.doughs, moved, why, small),
     cost: planCost(wanted, times),
     costBefore: planCost(base.problem, base.present),
     late: latePromises(whole, wanted, times),

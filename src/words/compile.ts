@@ -1,10 +1,16 @@
 import compile from 'icu-minify/compile';
 import type { CompiledMessage } from 'icu-minify/format';
+import { de } from './de';
 import { en } from './en';
-import type { Area, Language, Messages } from './message';
+import { fr } from './fr';
+import type { Area, Catalog, Language, Messages } from './message';
 import { sayer, type Say } from './say';
 
-const CATALOGS: Record<Language, Record<Area, Readonly<Record<string, string>>>> = { en };
+const CATALOGS: Record<Language, Catalog> = { de, en, fr };
+
+/** A message as it is set: in French a sign that stands off its word never begins a line. */
+const set = (language: Language, text: string): string =>
+  language === 'fr' ? text.replace(/ (?=[:;?!»])/g, '\u00a0').replace(/« /g, '«\u00a0') : text;
 
 /** The same message in objects that a server may send to a page; the compiler's own have no prototype. */
 const plain = (message: CompiledMessage): CompiledMessage =>
@@ -18,7 +24,10 @@ function compiler() {
     const compiled =
       known.get(key) ??
       Object.fromEntries(
-        Object.entries(CATALOGS[language][area]).map(([name, text]) => [name, plain(compile(text))]),
+        Object.entries(CATALOGS[language][area]).map(([name, text]) => [
+          name,
+          plain(compile(set(language, text))),
+        ]),
       );
     known.set(key, compiled);
     return compiled;

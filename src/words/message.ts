@@ -1,8 +1,8 @@
 import type { CompiledMessage } from 'icu-minify/format';
 import type { en } from './en';
 
-/** The messages of a language by area; English has them all, and says which there are. */
-export type Catalog = typeof en;
+/** The messages of a language by area; English says which there are, and the compiler finds one that another language lacks. */
+export type Catalog = { [A in keyof typeof en]: { [K in keyof (typeof en)[A]]: string } };
 export type Area = keyof Catalog;
 
 /** Names a message: `oven.ofTraysIn`. */
@@ -14,5 +14,6 @@ export type Value = string | number | boolean;
 /** Compiled messages of some areas, as they are sent to a screen. */
 export type Messages = Partial<Record<Area, Readonly<Record<string, CompiledMessage>>>>;
 
-/** A language that there is a catalog of. */
-export type Language = 'en';
+/** The languages that there is a catalog of, as they are offered. */
+export const LANGUAGES = ['de', 'en', 'fr'] as const;
+export type Language = (typeof LANGUAGES)[number];

@@ -49,8 +49,8 @@ describe('words', () => {
     );
     const core = coded('heat.coreAtIn', { celsius: { celsius: 6 }, duration: { minutes: 75 } });
     expect([say.coded(core), inches.coded(core)]).toEqual([
-      'Core at 6 °C in 1 h 15.',
-      'Core at 43 °F in 1 h 15.',
+      'Core at 6 °C in 1 h 15 min.',
+      'Core at 43 °F in 1 h 15 min.',
     ]);
     const cooler = coded('steps.cooler', { step: 'Proof', celsius: { difference: 4 } });
     expect([say.coded(cooler), inches.coded(cooler)]).toEqual(['Proof, 4 °C cooler', 'Proof, 7.2 °F cooler']);

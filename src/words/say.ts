@@ -1,8 +1,9 @@
 import format, { type CompiledMessage, type FormatOptions, type FormatValues } from 'icu-minify/format';
 import type { Coded, CodedValue, Quantity, Words } from '@/core/codes/coded';
-import { METRIC, type ReaderUnits } from '@/core/units/reader';
+import { decimal, METRIC, type ReaderUnits } from '@/core/units/reader';
 import type { Language, MessageKey, Messages, Value } from './message';
 import { shown } from './quantity';
+import { timesIn, type Times } from './times';
 
 declare module '@/core/codes/coded' {
   interface Sayable {
@@ -20,7 +21,7 @@ export type Tag<Part> = (words: (string | Part)[]) => Part;
  * @example
  * say('oven.ofTraysIn', { trays: 3, capacity: 9 }); // "3 of 9 trays in"
  */
-export interface Say {
+export interface Say extends Times {
   (key: MessageKey, values?: Readonly<Record<string, Value>>): string;
   /** Says a message with tags, each of which makes a part of its own of the words in it. */
   parts: <Part>(
@@ -29,6 +30,12 @@ export interface Say {
   ) => string | Part | (string | Part)[];
   /** Says what the core or the server has to say, with the messages and quantities in it; a bakery’s own words as they are. */
   coded: (message: Words) => string;
+  /** A quantity as this reader reads it. */
+  shown: (quantity: Quantity) => string;
+  /** A name as it stands within a line: "Core temperature" as "core temperature", "Kerntemperatur" as it is. */
+  inLine: (words: string) => string;
+  /** A number with so many decimals, as this reader writes it: `2.50`, `2,50`. */
+  number: (value: number, decimals: number) => string;
   language: Language;
 }
 
@@ -53,19 +60,49 @@ function namesIn(message: Exclude<CompiledMessage, string>): string[] {
 }
 
 /** How a language lists: British English has no comma before "and". */
-const LIST_LOCALE: Record<Language, string> = { en: 'en-GB' };
+const LIST_LOCALE: Record<Language, string> = { de: 'de', en: 'en-GB', fr: 'fr' };
 
-/** A name as it stands within a line: "Let it rise 4 °C cooler" as "let it rise 4 °C cooler". */
-export const lowerFirst = (words: string): string => words.slice(0, 1).toLowerCase() + words.slice(1);
+/** Languages that write names within a line as they write them at its start. */
+const KEEPS_CAPITALS: ReadonlySet<Language> = new Set<Language>(['de']);
+
+const lowerFirst = (words: string): string => words.slice(0, 1).toLowerCase() + words.slice(1);
 
 /** A name from within a line as it stands by itself: "oven" as "Oven". */
 export const upperFirst = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
+/** Languages that write decimals after a comma. */
+const WITH_COMMA: ReadonlySet<Language> = new Set<Language>(['de', 'fr']);
+
+/** How somebody reads who reads this language. */
+export const readerIn = (language: Language, units: ReaderUnits): ReaderUnits => ({
+  ...units,
+  comma: WITH_COMMA.has(language) || undefined,
+});
+
+/** A number that is one wherever it is counted, and is written with a comma wherever it becomes text. */
+class WithComma extends Number {
+  override toString(): string {
+    return decimal(String(this.valueOf()), { comma: true });
+  }
+}
+
+/** Values of a message, its decimals as the reader writes them. */
+function written<V>(
+  values: Readonly<Record<string, V>>,
+  { comma }: ReaderUnits,
+): Readonly<Record<string, V>> {
+  if (!comma) return values;
+  const one = (value: V) =>
+    typeof value === 'number' && !Number.isInteger(value) ? (new WithComma(value) as V) : value;
+  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, one(value)]));
+}
 
 const isCoded = (value: Coded | Quantity): value is Coded => 'code' in value && 'values' in value;
 
 /** Makes what says these messages, in a reader's units. */
 export function sayer(language: Language, messages: Messages, units: ReaderUnits = METRIC): Say {
   const options = { formatters: formatters() };
+  const [reader, times] = [readerIn(language, units), timesIn(language)];
   const message = (key: MessageKey, values: object = {}) => {
     const dot = key.indexOf('.');
     const found = messages[key.slice(0, dot) as keyof Messages]?.[key.slice(dot + 1)];
@@ -74,10 +111,13 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
       throw new Error(`${key} asks for ${namesIn(found).join(', ')}.`);
     return found;
   };
-  const say = (key: MessageKey, values?: FormatValues<string>) =>
-    format<string>(message(key, values), language, values, options) as string;
+  const say = (key: MessageKey, values: FormatValues<string> = {}) =>
+    format<string>(message(key, values), language, written(values, reader), options) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
-    format<Part>(message(key, values), language, values, options);
+    format<Part>(message(key, values), language, written(values, reader), options);
+  const inLine = (words: string) => (KEEPS_CAPITALS.has(language) ? words : lowerFirst(words));
+  const quantity = (one: Quantity) => shown(one, reader, times);
+  const number = (value: number, decimals: number) => decimal(value.toFixed(decimals), reader);
   const listed = (words: readonly Words[], type: 'conjunction' | 'disjunction') =>
     new Intl.ListFormat(LIST_LOCALE[language], { type }).format(words.map(coded));
   const value = (one: CodedValue): Value => {
@@ -86,13 +126,13 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
     const single = one as Exclude<typeof one, readonly Words[]>;
     if ('oneOf' in single) return listed(single.oneOf, 'disjunction');
     if ('each' in single) return single.each.map(coded).join('; ');
-    if ('inLine' in single) return lowerFirst(coded(single.inLine));
-    return isCoded(single) ? coded(single) : shown(single, units);
+    if ('inLine' in single) return inLine(coded(single.inLine));
+    return isCoded(single) ? coded(single) : quantity(single);
   };
   const coded = (message: Words): string => {
     if (typeof message === 'string') return message;
     const values = Object.entries(message.values).map(([name, own]) => [name, value(own)] as const);
     return say(message.code, Object.fromEntries(values));
   };
-  return Object.assign(say, { parts, coded, language });
+  return Object.assign(say, { parts, coded, shown: quantity, number, inLine, language, ...times });
 }

@@ -2,11 +2,11 @@ import { redirect } from 'next/navigation';
 import { tabletHere } from '@/server/auth/tablet';
 import { pool } from '@/server/db/pool';
 import { houseIfAny } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { FirstRun } from '@/ui/opening/first-run';
 import { titled } from '../titled';
 
-export const metadata = titled('setup.openABakery');
+export const generateMetadata = titled('setup.openABakery');
 export const dynamic = 'force-dynamic';
 
 /** The first page of an empty database; a bakery that is there is signed in to. */

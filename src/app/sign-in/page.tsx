@@ -9,7 +9,7 @@ import { houseIfAny, whoIsOnShift } from '@/server/store/house';
 import { EnrolView } from '@/ui/sign-in/enrol-view';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
 
-export const metadata = titled('titles.signIn');
+export const generateMetadata = titled('titles.signIn');
 export const dynamic = 'force-dynamic';
 
 export default async function SignInPage({

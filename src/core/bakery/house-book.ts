@@ -44,7 +44,8 @@ export interface Sender {
 
 /** Everything that the house page shows. */
 export interface HouseBook {
-  people: (Person & { skills: Skill[]; shifts: Shift[] })[];
+  /** With what they read; null: what the tablet reads. */
+  people: (Person & { skills: Skill[]; shifts: Shift[]; language: string | null })[];
   machines: Machine[];
   exceptions: Exception[];
   places: HousePlace[];

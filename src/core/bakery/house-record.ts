@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { Instant } from '../time/local';
 
 /** A change of the house: who made it, what it was and what it is; null where there was or is nothing. */
@@ -6,7 +7,7 @@ export interface HouseChange {
   at: Instant;
   by: string;
   /** What was changed: "machine Oven". */
-  subject: string;
+  subject: Words;
   was: unknown;
   becomes: unknown;
 }

@@ -3,16 +3,34 @@ import type { MachineKind } from './machines';
 
 /** What each kind of machine is called. */
 export const MACHINE_WORDS: Readonly<Record<MachineKind, Coded>> = {
-  mixer: coded('house.kindMixer'),
-  bench: coded('house.kindBench'),
-  divider: coded('house.kindDivider'),
-  sheeter: coded('house.kindSheeter'),
-  retarder: coded('house.kindRetarder'),
-  freezer: coded('house.kindFreezer'),
-  blast: coded('house.kindBlast'),
-  proofer: coded('house.kindProofer'),
-  oven: coded('house.kindOven'),
-  rack: coded('house.kindRack'),
-  tray: coded('house.kindTray'),
-  tin: coded('house.kindTin'),
+  mixer: coded('common.kindMixer'),
+  bench: coded('common.kindBench'),
+  divider: coded('common.kindDivider'),
+  sheeter: coded('common.kindSheeter'),
+  retarder: coded('common.kindRetarder'),
+  freezer: coded('common.kindFreezer'),
+  blast: coded('common.kindBlast'),
+  proofer: coded('common.kindProofer'),
+  oven: coded('common.kindOven'),
+  rack: coded('common.kindRack'),
+  tray: coded('common.kindTray'),
+  tin: coded('common.kindTin'),
 };
+
+const TAKES = {
+  mixer: 'common.bowls',
+  bench: 'common.tables',
+  divider: 'common.tables',
+  sheeter: 'common.tables',
+  retarder: 'common.shelves',
+  freezer: 'common.shelves',
+  blast: 'common.shelves',
+  proofer: 'common.trays',
+  oven: 'common.trays',
+  rack: 'common.trays',
+  tray: 'common.trays',
+  tin: 'common.tins',
+} as const satisfies Record<MachineKind, `common.${string}`>;
+
+/** What a kind of machine takes, without the number: "trays". */
+export const unitWords = (kind: MachineKind, count: number): Coded => coded(TAKES[kind], { count });

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import { MINUTE, type Instant } from '../time/local';
 import type { PlaceLimits } from './excursions';
 
@@ -14,11 +15,11 @@ const HOUR = 3_600_000;
 
 /** How far back a curve can go, ms. */
 export const PLACE_SPANS = {
-  shift: { name: '8 h', ms: 8 * HOUR },
-  day: { name: 'day', ms: 24 * HOUR },
-  week: { name: 'week', ms: 7 * 24 * HOUR },
-  month: { name: 'month', ms: 31 * 24 * HOUR },
-  year: { name: 'year', ms: 366 * 24 * HOUR },
+  shift: { ms: 8 * HOUR },
+  day: { ms: 24 * HOUR },
+  week: { ms: 7 * 24 * HOUR },
+  month: { ms: 31 * 24 * HOUR },
+  year: { ms: 366 * 24 * HOUR },
 } as const;
 export type PlaceSpan = keyof typeof PLACE_SPANS;
 
@@ -33,7 +34,7 @@ export interface PlaceRecord {
   points: CurvePoint[];
   outside: Outside[];
   /** What its probe said and nobody believed, with why, how often and when last. */
-  doubted: { at: Instant; doubt: string; times: number }[];
+  doubted: { at: Instant; doubt: Words; times: number }[];
 }
 
 /** A time for which a place was outside its limits, and how far at most. */

@@ -11,7 +11,7 @@ export type Code = Sayable extends { readonly code: infer Known extends string }
 
 /**
  * A measured value as it is kept, in SI; whoever says it shows it in the units of the reader. `difference` is one of
- * temperatures; `clock` and `dayTime` are ms since 1970 in UTC, shown as the wall clock of the zone shows them.
+ * temperatures; `clock`, `dayTime` and `dayMonth` are ms since 1970 in UTC, shown as the wall clock of the zone shows them.
  */
 export type Quantity =
   | { minutes: number }
@@ -23,7 +23,8 @@ export type Quantity =
   | { cm: number }
   | { percent: number }
   | { clock: number; zone: string }
-  | { dayTime: number; zone: string };
+  | { dayTime: number; zone: string }
+  | { dayMonth: number; zone: string };
 
 /** Words of the bakery's own, or a message. */
 export type Words = string | Coded;

@@ -187,7 +187,7 @@ export function mergeDoughs(
   if (a.apart.join() !== b.apart.join())
     return {
       refused: coded('orders.isKeptApartFromThe', {
-        products: [...a.apart, ...b.apart],
+        products: [...a.apart, ...b.apart].map((allergen) => coded('names.allergen', { allergen })),
         count: a.apart.length + b.apart.length,
       }),
     };

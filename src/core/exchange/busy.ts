@@ -1,6 +1,6 @@
 import { coded, type Coded } from '../codes/coded';
 import ICAL from 'ical.js';
-import { dayMonth, parseLocal, type Instant } from '../time/local';
+import { parseLocal, type Instant } from '../time/local';
 
 /** A busy time of a calendar; `source` is the same for the same time when the file is read again. */
 export interface BusyTime {
@@ -78,7 +78,7 @@ function readEvents(calendar: ICAL.Component, zone: string, now: Instant): Read 
       faults.push(coded('files.itHasATimeOr', { event: titleOf(component) }));
     }
   }
-  if (repeats) faults.push(coded('files.repeatedTimesAreTakenUntil', { until: dayMonth(until, zone) }));
+  if (repeats) faults.push(coded('files.repeatedTimesAreTakenUntil', { until: { dayMonth: until, zone } }));
   if (busy.length > MOST_TIMES) faults.push(coded('files.onlyTheFirstBusyTimes', { most: MOST_TIMES }));
   if (busy.length === 0 && faults.length === 0) faults.push(coded('files.thereIsNoBusyTime'));
   return { busy: busy.slice(0, MOST_TIMES), faults };

@@ -1,3 +1,4 @@
+import type { Allergen } from '../formula/ingredient';
 import { coded, type Coded } from '../codes/coded';
 import type { ScrapUse } from './events';
 
@@ -22,7 +23,7 @@ export interface ScrapStock {
   grams: number;
   /** Hours since the sheet was cut. */
   hours: number;
-  allergens: string[];
+  allergens: Allergen[];
 }
 
 /** How much of it this dough may take, and why not more. */

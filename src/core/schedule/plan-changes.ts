@@ -21,7 +21,7 @@ export interface PlanChange {
   to: Instant;
   /** How many steps after it move alike. */
   more: number;
-  why: string;
+  why: Words;
   /** Ids of the machines that it is on from now on, where those are others. */
   onto?: readonly string[];
 }
@@ -38,7 +38,7 @@ const ALIKE = 5;
 export function planChanges(
   doughs: readonly DoughRecord[],
   times: ReadonlyMap<number, StepTimes>,
-  why: (dough: DoughRecord) => string,
+  why: (dough: DoughRecord) => Words,
   least = 1,
 ): PlanChange[] {
   const lines = doughs.flatMap((dough): Line[] => {

@@ -1,3 +1,5 @@
+import type { Words } from '../codes/coded';
+
 /** A version of the plan, in the order of making. */
 export interface PlanVersion {
   id: number;
@@ -5,7 +7,7 @@ export interface PlanVersion {
   act: 'plan' | 'base' | 'undo' | 'redo';
   /** What was undone, or done again. */
   ofVersion: number | null;
-  reason: string;
+  reason: Words;
 }
 
 /** The act that an undo would take back and the one that a redo would do again, or null. */

@@ -1,3 +1,4 @@
+import type { Words } from '../codes/coded';
 import type { DoughChange } from '../process/changes';
 import type { Instant } from '../time/local';
 import type { PlanChange, StepTimes } from './plan-changes';
@@ -20,7 +21,7 @@ export interface ProposalBody {
   costBefore: number;
   late: LatePromise[];
   /** What has to be brought about for it, in a sentence each: somebody more from 5 to 7, another promise. */
-  needs: string[];
+  needs: Words[];
   /** What accepting it does beside moving steps. */
   acts: ProposalAct[];
   /** Windows and times still chase one another. */
@@ -33,7 +34,7 @@ export interface Proposal {
   /** The plan it was made for; it fits no other. */
   basis: number;
   kind: 'mend' | 'way-out' | 'better';
-  title: string;
+  title: Words;
   madeAt: Instant;
   madeBy: string;
   body: ProposalBody;

@@ -1,3 +1,4 @@
+import { unitWords } from '../bakery/machine-words';
 import { coded, type Coded } from '../codes/coded';
 import type { Clash } from '../solver/clashes';
 import { CREW } from '../process/expand';
@@ -38,5 +39,12 @@ export function clashMessage(
   if (clash.rule === 'setting') return of(coded('drift.twoSettingsTooCloseTogether', { label, at }));
   return clash.resource === CREW
     ? of(coded('drift.handsTooFewAt', { over: clash.over, at }))
-    : of(coded('drift.tooFewAt', { label, over: clash.over, unit: machine?.unit ?? '', at }));
+    : of(
+        coded('drift.tooFewAt', {
+          label,
+          over: clash.over,
+          unit: machine ? unitWords(machine.kind, clash.over) : '',
+          at,
+        }),
+      );
 }

@@ -159,6 +159,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'make-address': BAKERS,
   'withdraw-address': BAKERS,
   'change-pin': CREW,
+  'choose-language': CREW,
   'end-sessions': PLANNER,
   'make-tablet-code': PLANNER,
   'remove-tablet': PLANNER,

@@ -79,44 +79,10 @@ export function formatLocal(at: Instant, zone: string): string {
   return wallClock(at, zone).toISOString().slice(0, 16);
 }
 
-const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
-const LONG_DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
-
 /** `04:30` */
 export function clockTime(at: Instant, zone: string): string {
   return formatLocal(at, zone).slice(11);
 }
-
-/** `Fri` */
-export function dayName(at: Instant, zone: string): string {
-  return DAYS[wallClock(at, zone).getUTCDay()] ?? '';
-}
-
-/** `Friday` */
-export function longDayName(at: Instant, zone: string): string {
-  return LONG_DAYS[wallClock(at, zone).getUTCDay()] ?? '';
-}
-
-/** `Fri 04:30` */
-export function dayTime(at: Instant, zone: string): string {
-  return `${dayName(at, zone)} ${clockTime(at, zone)}`;
-}
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-
-/** Day and month, for what is weeks away: `27 Oct`. */
-export function dayMonth(at: Instant, zone: string): string {
-  const [, month = '1', day = '1'] = formatLocal(at, zone).slice(0, 10).split('-');
-  return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
-}
-
-/** A moment that may be weeks ago: `Fri 27 Oct 04:30`. */
-export const dateTime = (at: Instant, zone: string): string =>
-  `${dayName(at, zone)} ${dayMonth(at, zone)} ${clockTime(at, zone)}`;
-
-/** Day, month and year, for what is kept by others: `27 Oct 2026`. */
-export const fullDate = (at: Instant, zone: string): string =>
-  `${dayMonth(at, zone)} ${formatLocal(at, zone).slice(0, 4)}`;
 
 /** `06:30`, for a minute of the day. */
 export function clockOfDay(minute: number): string {

@@ -5,8 +5,6 @@ import {
   addLocalDays,
   atLocalMinute,
   clockOfDay,
-  dayMonth,
-  dayTime,
   formatLocal,
   localMidnight,
   MINUTE,
@@ -23,7 +21,6 @@ const at = (text: string) => parseLocal(text, BERLIN) as number;
 describe('local time', () => {
   it('reads and writes what a person sees', () => {
     expect(formatLocal(at('2026-11-21T06:30'), BERLIN)).toBe('2026-11-21T06:30');
-    expect(dayTime(at('2026-11-21T06:30'), BERLIN)).toBe('Sat 06:30');
     expect(weekday(at('2026-11-22T12:00'), BERLIN)).toBe(7);
   });
 
@@ -143,11 +140,5 @@ describe('the demo clock', () => {
     const faster = adjusted(clock, 5000, { rate: 10 });
     expect(shownTime(faster, 5000)).toBe(shownTime(clock, 5000));
     expect(shownTime(faster, 6000)).toBe(shownTime(clock, 5000) + 10_000);
-  });
-});
-
-describe('a day weeks away', () => {
-  it('has its month, in the bakery’s zone', () => {
-    expect(dayMonth(Date.UTC(2026, 9, 26, 23, 30), 'Europe/Berlin')).toBe('27 Oct');
   });
 });

@@ -1,6 +1,6 @@
 import { parseMillimetres } from './length';
 import { parseNumber } from './number';
-import type { ReaderUnits } from './reader';
+import { decimal, type ReaderUnits } from './reader';
 import { parseCelsius, toFahrenheit } from './temperature';
 import { typedGrams } from './typed-grams';
 
@@ -30,7 +30,10 @@ const short = (value: number, decimals: number) => String(Number(value.toFixed(d
  * @example
  * showMeasure({ kind: 'celsius', value: 24 }, { ...METRIC, temperature: 'F' }); // '75.2 °F'
  */
-export function showMeasure({ kind, value }: Measure, { mass, temperature, length }: ReaderUnits): string {
+export const showMeasure = (measured: Measure, reader: ReaderUnits): string =>
+  decimal(measureText(measured, reader), reader);
+
+function measureText({ kind, value }: Measure, { mass, temperature, length }: ReaderUnits): string {
   if (!Number.isFinite(value)) return '';
   switch (kind) {
     case 'celsius':

@@ -2,7 +2,8 @@ import { rulerLength } from './length';
 import { type ReaderUnits, showCelsius, showLength, showMass } from './reader';
 
 /** A measure in a sentence, one of two with × between: "24 × 20 cm". Pieces of a product's name are none: a space stands before. */
-const MEASURE = /(-?\d+(?:\.\d+)?)(?: (×|to|and) (-?\d+(?:\.\d+)?))? (°C|mm|cm|kg|g)(?![\p{L}/·³])/gu;
+const MEASURE =
+  /(-?\d+(?:[.,]\d+)?)(?: (×|to|and|bis|und|à|et) (-?\d+(?:[.,]\d+)?))? (°C|mm|cm|kg|g)(?![\p{L}/·³])/gu;
 
 /**
  * A sentence of the house, which speaks in °C, centimetres and grams, in the units of its reader.
@@ -12,7 +13,7 @@ const MEASURE = /(-?\d+(?:\.\d+)?)(?: (×|to|and) (-?\d+(?:\.\d+)?))? (°C|mm|cm
  */
 export function retold(sentence: string, units: ReaderUnits): string {
   const shown = (value: string, unit: string): string | null => {
-    const number = Number(value);
+    const number = Number(value.replace(',', '.'));
     switch (unit) {
       case '°C':
         return units.temperature === 'F' ? showCelsius(number, units) : null;

@@ -2,6 +2,7 @@ import { coded, type Coded } from '@/core/codes/coded';
 import { hash, verify } from '@node-rs/argon2';
 import type { Pool } from 'mysql2/promise';
 import type { Person } from '@/core/bakery/people';
+import type { Language } from '@/words/message';
 import { rowsOf, write } from '../db/rows';
 import { anyPinOn, countGuess, pinOn, wasRight } from './guesses';
 import { secrets } from './secrets';
@@ -32,11 +33,12 @@ export function pinFault(pin: string, role: Person['role']): Coded | null {
   return coded('refusals.aPinHasDigits', { role, fewest, most: MOST_DIGITS });
 }
 
-export type SignIn = { person: Person } | { refusal: Coded };
+export type SignIn = { person: Person; language: Language | null } | { refusal: Coded };
 
 interface Found extends Person {
   pinHash: string;
   peppered: number;
+  language: Language | null;
 }
 
 /** True for the PIN of this hash; hashes from before the pepper are read without it. */
@@ -47,7 +49,7 @@ const isRight = ({ pinHash, peppered }: Pick<Found, 'pinHash' | 'peppered'>, pin
 export async function signIn(db: Pool, tabletId: number, personId: number, pin: string): Promise<SignIn> {
   const [found] = await rowsOf<Found>(
     db,
-    `SELECT id, name, role, team, pin_hash AS pinHash, pin_peppered AS peppered FROM person
+    `SELECT id, name, role, team, language, pin_hash AS pinHash, pin_peppered AS peppered FROM person
      WHERE id = ? AND active`,
     [personId],
   );
@@ -55,7 +57,7 @@ export async function signIn(db: Pool, tabletId: number, personId: number, pin: 
   const [own, shared] = [pinOn(tabletId, personId), anyPinOn(tabletId)];
   const wait = await countGuess(db, [own, shared]);
   if (wait > 0) return { refusal: coded('refusals.tooManyWrongPINsTryAgain', { wait }) };
-  const { pinHash, peppered, ...person } = found;
+  const { pinHash, peppered, language, ...person } = found;
   if (!(await isRight(found, pin)))
     return { refusal: coded('refusals.thatIsNotTheirPin', { name: person.name }) };
   await wasRight(db, own, shared);
@@ -63,7 +65,7 @@ export async function signIn(db: Pool, tabletId: number, personId: number, pin: 
     await write(db, 'UPDATE person SET pin_hash = ?, pin_peppered = TRUE WHERE id = ? AND pin_hash = ?', [
       ...[await hashPin(pin), personId, pinHash],
     ]);
-  return { person };
+  return { person, language };
 }
 
 /** True where `pin` is the PIN that somebody has now. */

@@ -15,8 +15,8 @@ import {
 import { PROOF_SCHOOLS, type ProofSchool } from '@/core/process/proof-school';
 import { proofedBy } from '@/core/process/proof-schools';
 import { canShareDough } from '@/core/process/route';
-import { dayTime, MINUTE, parseLocal } from '@/core/time/local';
-import { fromNow, weight } from '@/core/units/format';
+import { MINUTE, parseLocal } from '@/core/time/local';
+import { fromNow } from '@/words/from-now';
 import { type Db, insertOnce } from '../db/rows';
 import { sizes } from '../store/doughs';
 import { type OutputToAdd, refuseNotKept } from './kept-enough';
@@ -99,7 +99,7 @@ async function readOutputs(
     if (dueAt === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), `outputs.${i}.due`);
     if (dueAt <= now)
       throw new Refusal(
-        coded('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }),
+        coded('refusals.hasPassedAlready', { time: { dayTime: dueAt, zone } }),
         `outputs.${i}.due`,
       );
     if (dueAt > now + daysAhead * 24 * 60 * MINUTE) {
@@ -129,9 +129,9 @@ async function refuseUnfit(db: Db, outputs: Output[]): Promise<void> {
   if (kg > most) {
     throw new Refusal(
       coded('refusals.thatIsOfDoughBeforeButter', {
-        weight: weight(kg),
+        weight: { kg },
         value: settings.mostBowls,
-        weight2: weight(bowlKg),
+        weight2: { kg: bowlKg },
       }),
       'outputs.0.pieces',
     );

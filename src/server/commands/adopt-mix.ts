@@ -45,7 +45,7 @@ export const adoptMix = command<
     return keepVersion(context, {
       follow: made.map(({ id }) => id),
       ...{ formulaId: newest.formulaId, before: newest, formula: mix.formula, clientId: input.clientId },
-      note: wordsIn('en')
+      note: wordsIn(context.language)
         .coded(coded('formulas.asWasMixed', { dough: dough.name, changes: mix.words }))
         .slice(0, 200),
     });

@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import type { Pool, PoolConnection } from 'mysql2/promise';
 import type { Coded } from '@/core/codes/coded';
 import type { Person } from '@/core/bakery/people';
+import type { Language } from '@/words/message';
 
 /** What a refused command tells the person: a sentence, the field it belongs to, and what could be done instead. */
 export class Refusal extends Error {
@@ -24,6 +25,8 @@ interface Giver {
   now: number;
   /** The session it comes from; null where no page sent it. */
   sessionId: number | null;
+  /** What they read. */
+  language: Language;
 }
 
 export interface CommandContext extends Giver {

@@ -3,7 +3,6 @@ import { quickestWay } from '@/core/process/earliest';
 import { doughOfOutput, expandDough } from '@/core/process/expand';
 import { comesFromStock, type OutputWay, stockUse } from '@/core/process/output-way';
 import { MINUTE } from '@/core/time/local';
-import { weight } from '@/core/units/format';
 import { doughsDueFrom, sizes } from '../store/doughs';
 import type { ProductVersion } from '../store/products';
 import { keepables, stockBy } from '../store/stock';
@@ -51,7 +50,7 @@ export async function refuseNotKept(
       kind === 'pieces'
         ? coded('refusals.notSoManyFrozen', { product: product.name, pieces: there })
         : coded('refusals.notSoMuchDoughKept', {
-            ...{ dough: product.doughName, there: weight(there / 1000), wanted: weight(wanted / 1000) },
+            ...{ dough: product.doughName, there: { kg: there / 1000 }, wanted: { kg: wanted / 1000 } },
             cold: kind === 'cold-dough',
           }),
       `outputs.${i}.pieces`,

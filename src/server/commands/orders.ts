@@ -2,7 +2,7 @@ import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
-import { clockOfDay, dayTime, MINUTE, parseLocal } from '@/core/time/local';
+import { clockOfDay, MINUTE, parseLocal } from '@/core/time/local';
 import { insertOnce } from '../db/rows';
 import { house, whoAcceptsRepairs } from '../store/house';
 import { command, type CommandContext, Refusal } from './command';
@@ -89,7 +89,7 @@ async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Pr
   const dueAt = parseLocal(input.due, zone);
   if (dueAt === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), 'due');
   if (dueAt <= now)
-    throw new Refusal(coded('refusals.hasPassedAlready', { time: dayTime(dueAt, zone) }), 'due');
+    throw new Refusal(coded('refusals.hasPassedAlready', { time: { dayTime: dueAt, zone } }), 'due');
   if (dueAt > now + LONGEST_AHEAD * 24 * 60 * MINUTE)
     throw new Refusal(coded('refusals.thatIsMoreThanAYear'), 'due');
   await refuseUnknown(db, input.productId);
@@ -101,7 +101,7 @@ async function addOne({ db, now, audit }: CommandContext, input: OrderInput): Pr
   });
   const { customer: of, pieces: number } = input;
   if (added)
-    await audit(coded('record.orderOf', { customer: of, time: dayTime(dueAt, zone) }), null, {
+    await audit(coded('record.orderOf', { customer: of, time: { dayTime: dueAt, zone } }), null, {
       product: input.productId,
       pieces: number,
     });

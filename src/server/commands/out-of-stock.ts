@@ -2,7 +2,6 @@ import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
-import { dayTime } from '@/core/time/local';
 import { insertOnce } from '../db/rows';
 import { house } from '../store/house';
 import { ingredients } from '../store/ingredients';
@@ -32,7 +31,7 @@ export const reportOutOf = command<{ id: string; ingredient: string }, OutOf>({
       .messages({ '*': asText(coded('refusals.chooseAnIngredient')) }),
   }),
   doughOf: () => null,
-  async run({ db, now, person }, { id, ingredient }) {
+  async run({ db, now, person, language }, { id, ingredient }) {
     const known = (await ingredients(db)).find((one) => one.id === ingredient);
     if (!known) throw new Refusal(coded('refusals.chooseAnIngredient'), 'ingredient');
     const [{ zone }, lines] = await Promise.all([
@@ -41,12 +40,12 @@ export const reportOutOf = command<{ id: string; ingredient: string }, OutOf>({
     ]);
     const needed = lines.filter((line) => line.ingredient === known.name);
     const [first] = needed;
-    const words = wordsIn('en').coded(
+    const words = wordsIn(language).coded(
       first
         ? coded('record.outOfNeeded', {
             name: known.name,
             doughs: [...new Set(needed.map(({ dough }) => dough))],
-            first: dayTime(first.at, zone),
+            first: { dayTime: first.at, zone },
           })
         : coded('record.outOf', { name: known.name }),
     );

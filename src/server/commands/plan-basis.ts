@@ -1,5 +1,5 @@
 import { coded } from '@/core/codes/coded';
-import { asText } from '@/words/as-text';
+import { asText, keptWords } from '@/words/as-text';
 import Joi from 'joi';
 import { type Db } from '../db/rows';
 import { newestPlan } from '../store/planned-steps';
@@ -21,7 +21,7 @@ export async function refuseOldBasis(db: Db, seen: number): Promise<void> {
   const since = await plansSince(db, seen);
   const { zone } = await house(db);
   const told = since.map(({ reason, name, at }) =>
-    coded('reasons.byWhom', { reason, name, time: { dayTime: at.getTime(), zone } }),
+    coded('reasons.byWhom', { reason: keptWords(reason), name, time: { dayTime: at.getTime(), zone } }),
   );
   throw new Refusal(coded('refusals.thePlanHasChangedSinceNothing', { told: { each: told } }), 'basis', {
     newest,

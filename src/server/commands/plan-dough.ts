@@ -10,7 +10,7 @@ import { taskId } from '@/core/process/step-ref';
 import { planProblem } from '@/core/schedule/problem';
 import { movedWindows, NO_OBSERVATIONS, settleWindows } from '@/core/forecast/windows';
 import { planUntilSettled, SETTLED } from '@/core/schedule/settle';
-import { dayTime, MINUTE } from '@/core/time/local';
+import { MINUTE } from '@/core/time/local';
 import { planInThread } from '../planner';
 import { risesOf, sizes } from '../store/doughs';
 import { houseSettings } from '../store/house';
@@ -214,9 +214,9 @@ function tooLate(
     coded('refusals.cannotBeReadyByTheEarliest', {
       pieces: output.pieces,
       name: output.product.name.toLowerCase(),
-      time: dayTime(output.dueAt, zone),
+      time: { dayTime: output.dueAt, zone },
       why,
-      time2: dayTime(earliest, zone),
+      time2: { dayTime: earliest, zone },
     }),
     `outputs.${nth}.due`,
     { earliest },

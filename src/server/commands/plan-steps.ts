@@ -5,7 +5,7 @@ import { withoutPin } from '@/core/solver/suppose';
 import { WhatIf } from '@/core/solver/what-if';
 import type { Pin, PlanProblem } from '@/core/solver/problem';
 import { taskId } from '@/core/process/step-ref';
-import { dayTime, MINUTE } from '@/core/time/local';
+import { MINUTE } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
 import { stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
@@ -111,7 +111,7 @@ async function placedBy(
   );
   if (!supposed)
     throw new Refusal(
-      coded('refusals.thereIsNoPlaceForIt', { time: dayTime(origin + start * MINUTE, whole.zone) }),
+      coded('refusals.thereIsNoPlaceForIt', { time: { dayTime: origin + start * MINUTE, zone: whole.zone } }),
       'start',
     );
   if (supposed.breaks.length === 0 && (await holdsWindows(db, now, whole, supposed.moved))) {

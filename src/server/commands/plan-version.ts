@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { textOf } from '@/words/as-text';
 import type { PoolConnection } from 'mysql2/promise';
 import type { PlanVersion } from '@/core/schedule/plan-history';
 import { type Db } from '../db/rows';
@@ -86,7 +86,7 @@ export async function movePlan(
   const { id } = await insertPlanVersion(db, {
     now,
     personId,
-    reason: wordsIn('en').coded(reason).slice(0, 200),
+    reason: textOf(reason),
     act,
     before,
     ofVersion,

@@ -1,5 +1,5 @@
-import { coded } from '@/core/codes/coded';
-import { asText } from '@/words/as-text';
+import { coded, type Words } from '@/core/codes/coded';
+import { asText, textOf } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { drifts } from '@/core/schedule/drift';
@@ -12,6 +12,7 @@ import { openProposal } from '../store/proposals';
 import { rollingHouse } from '../store/rolling';
 import { readWholePlan } from '../store/whole-problem';
 import { replanWithStuck } from '../replan-stuck';
+import { spokenProposal } from '../spoken';
 import { searching } from '../searching';
 import { command, type CommandContext, Refusal, type SearchContext } from './command';
 import { refuseOldBasis } from './plan-basis';
@@ -33,7 +34,7 @@ const proposalId = Joi.number()
 export interface ProposalDraft {
   basis: number;
   kind: Proposal['kind'];
-  title: string;
+  title: Words;
   body: ProposalBody;
 }
 
@@ -42,7 +43,10 @@ export async function keepProposal(
   { db, now, person }: CommandContext,
   { basis, kind, title, body }: ProposalDraft,
 ): Promise<Proposal> {
-  const { id } = await insertProposal(db, { basis, now, personId: person.id, kind, title, body });
+  const { id } = await insertProposal(db, {
+    ...{ basis, now, personId: person.id, kind, body },
+    title: textOf(title),
+  });
   return { id, basis, kind, title, madeAt: now, madeBy: person.name, body };
 }
 
@@ -70,7 +74,7 @@ export const proposeMend = command<{ seconds?: number }, Mended, ProposalDraft>(
     const small = body.late.length === 0 && most > 0 && farthest(body) <= most;
     const passed = small && (await isFresh(context, body));
     if (passed) await accept(context, proposal);
-    return { proposal, passed };
+    return { proposal: spokenProposal(wordsIn(context.language), proposal), passed };
   },
 });
 
@@ -86,9 +90,8 @@ async function workOutMend(
   ]);
   const machines = await machinePools(db, now, now + 14 * 24 * 60 * MINUTE);
   const found = drifts(whole, { machines, rolling }, now, settings.lateMatters);
-  const say = wordsIn('en');
   const causes = new Map(
-    found.flatMap(({ doughId, message }) => (doughId === null ? [] : [[doughId, say.coded(message)]])),
+    found.flatMap(({ doughId, message }) => (doughId === null ? [] : [[doughId, message]])),
   );
   const watched = live && {
     signal: live.signal,
@@ -96,7 +99,7 @@ async function workOutMend(
   };
   const seconds = wanted ?? settings.planSeconds;
   const body = planOf(await replanWithStuck(db, now, { seconds, causes, ...watched }));
-  const title = found[0] ? say.coded(found[0].message) : say('plan.thePlanAsItCouldBe');
+  const title = found[0]?.message ?? coded('plan.thePlanAsItCouldBe');
   return { basis, kind: found.length > 0 ? 'mend' : 'better', title, body };
 }
 
@@ -129,7 +132,7 @@ export const acceptProposal = command<{ id: number }, { title: string }>({
     await refuseOldBasis(context.db, proposal.basis);
     await refuseBegun(context, placedOf(proposal.body));
     await accept(context, proposal);
-    return { title: proposal.title };
+    return { title: wordsIn(context.language).coded(proposal.title) };
   },
 });
 
@@ -142,9 +145,10 @@ async function refuseUnlessMayAccept({ db, now, person }: CommandContext, { kind
   if (who !== 'bakers') throw new Refusal(coded('refusals.aPlannerIsHere', { name: who.name }), 'id');
 }
 
-async function accept({ db, now, person }: CommandContext, proposal: Proposal): Promise<void> {
+async function accept(context: CommandContext, proposal: Proposal): Promise<void> {
+  const { db, now, person } = context;
   const { body } = proposal;
-  for (const act of body.acts) await bringAbout(db, act);
+  for (const act of body.acts) await bringAbout(context, act);
   await movePlan(db, await withoutPins(db, placedOf(body), body.acts), {
     ...{ now, personId: person.id, reason: proposal.title },
     // What it brought about beside the times, an undo of the plan would not take back.
@@ -153,11 +157,11 @@ async function accept({ db, now, person }: CommandContext, proposal: Proposal): 
   await decide(db, proposal.id, 'accepted', { now, personId: person.id });
 }
 
-async function bringAbout(db: PoolConnection, act: ProposalAct): Promise<void> {
+async function bringAbout({ db, language }: CommandContext, act: ProposalAct): Promise<void> {
   if (act.kind === 'extra-shift') {
     await insertExtraShift(db, {
       ...{ personId: act.personId, from: new Date(act.start), to: new Date(act.end) },
-      note: wordsIn('en')('reasons.forThePlan'),
+      note: wordsIn(language)('reasons.forThePlan'),
     });
   } else if (act.kind === 'due') {
     await moveDue(db, act.outputId, act.dueAt);
@@ -199,10 +203,10 @@ export const dropProposal = command<{ id: number }, { title: string }>({
   name: 'drop-proposal',
   schema: Joi.object({ id: proposalId }),
   doughOf: () => null,
-  async run({ db, now, person }, { id }) {
+  async run({ db, now, person, language }, { id }) {
     const proposal = await openProposal(db, id);
     if (!proposal) throw new Refusal(coded('refusals.somebodyHasAcceptedOrDroppedThis'), 'id');
     await decide(db, id, 'dropped', { now, personId: person.id });
-    return { title: proposal.title };
+    return { title: wordsIn(language).coded(proposal.title) };
   },
 });

@@ -1,5 +1,7 @@
 import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
+import type { Language } from '@/words/message';
 import { type Answer, REFUSED } from '@/core/wire/answer';
 import type { Person } from '@/core/bakery/people';
 import { mayDo } from '@/core/shopfloor/rights';
@@ -24,6 +26,7 @@ import { doneBefore, DoneMeanwhile, keepDone } from './done';
 import { addOrder, changeOrder, changeStanding, closeDay, saveStanding, takeOrders } from './orders';
 import { makeAddress, withdrawAddress } from './house/address';
 import { changePin } from './house/change-pin';
+import { chooseLanguage } from './house/choose-language';
 import { addException, removeException, takeBusy } from './house/exceptions';
 import { takeFromShelf } from './house/beginning';
 import { removeMachine, saveMachine } from './house/machine';
@@ -63,6 +66,8 @@ export interface Sent {
   /** The number that its page gave it: under the same number it is done once. */
   key?: string;
   sessionId?: number | null;
+  /** What whoever sent it reads. */
+  language?: Language;
 }
 
 type Runner = (person: Person, input: unknown, sent: Sent) => Promise<unknown>;
@@ -135,6 +140,7 @@ register(takeBusy);
 register(makeAddress);
 register(withdrawAddress);
 register(changePin);
+register(chooseLanguage);
 register(makeTabletCode);
 register(removeTablet);
 register(endSessions);
@@ -152,7 +158,7 @@ export const commandNames = (): string[] => [...COMMANDS.keys()];
 /** What the floor does all night: it has connections that no planning act can take. */
 const FLOOR = new Set([
   ...['record-event', 'take-alarm', 'write-handover', 'sign-handover', 'tell-place', 'decline-evidence'],
-  ...['move-stock', 'set-clock', 'change-pin', 'end-sessions'],
+  ...['move-stock', 'set-clock', 'change-pin', 'choose-language', 'end-sessions'],
 ]);
 
 /** How often something is worked out anew because the plan changed meanwhile. */
@@ -162,7 +168,7 @@ async function execute<Input, Output, Found>(
   command: Command<Input, Output, Found>,
   person: Person,
   raw: unknown,
-  { live, key, sessionId = null }: Sent,
+  { live, key, sessionId = null, language = 'en' }: Sent,
 ): Promise<unknown> {
   const { name } = command;
   if (!mayDo(person, name)) throw new Refusal(coded('refusals.mayNotDoThisHereAsk', { name: person.name }));
@@ -173,12 +179,12 @@ async function execute<Input, Output, Found>(
   if (before) return before.result;
   for (let searches = 1; ; searches++) {
     try {
-      const giver = { person, sessionId, now: await houseNow(db) };
+      const giver = { person, sessionId, language, now: await houseNow(db) };
       const found = (await command.search?.({ ...giver, db, ...(live ? { live } : {}) }, input)) as Found;
       return await transaction(db, async (db) => {
         const now = await houseNow(db);
         const audit = auditing({ db, person, sessionId, now, name });
-        const output = await command.run({ db, person, sessionId, now, audit }, input, found);
+        const output = await command.run({ db, person, sessionId, language, now, audit }, input, found);
         if (own) await keepDone(db, own, command.toldOnce ? null : output);
         if (!command.apart)
           await noteChange(db, {
@@ -207,8 +213,15 @@ function auditing({
   return async (subject, was, becomes) => {
     const [before, after] = [JSON.stringify(was ?? null), JSON.stringify(becomes ?? null)];
     if (before === after) return;
-    const words = wordsIn('en').coded(subject);
-    await insertAudit(db, { now, personId: person.id, sessionId, name, subject: words, before, after });
+    await insertAudit(db, {
+      now,
+      personId: person.id,
+      sessionId,
+      name,
+      subject: asText(subject),
+      before,
+      after,
+    });
   };
 }
 
@@ -223,17 +236,20 @@ export async function runCommand(
   sent: Sent = {},
 ): Promise<Answer> {
   const run = COMMANDS.get(name);
-  if (!run)
-    return refused(404, new Refusal(coded('refusals.thereIsNothingCalledToDo', { name: name.slice(0, 40) })));
+  const { language = 'en' } = sent;
+  if (!run) {
+    const unknown = coded('refusals.thereIsNothingCalledToDo', { name: name.slice(0, 40) });
+    return refused(404, new Refusal(unknown), language);
+  }
   try {
     return { ok: true, result: (await run(person, input, sent)) ?? null };
   } catch (error) {
-    if (error instanceof Refusal) return refused(REFUSED, error);
+    if (error instanceof Refusal) return refused(REFUSED, error, language);
     throw error;
   }
 }
 
-export function refused(status: number, { words, field, offer }: Refusal): Answer {
-  const message = typeof words === 'string' ? words : wordsIn('en').coded(words);
-  return { ok: false, status, message, field, offer };
-}
+/** A refusal as the answer to somebody who reads this language. */
+export const refused = (status: number, { words, field, offer }: Refusal, language: Language): Answer => ({
+  ...{ ok: false, status, message: wordsIn(language).coded(words), field, offer },
+});

@@ -1,7 +1,6 @@
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
 import { STOCK_KINDS, type StockKind } from '@/core/process/output-way';
-import { weight } from '@/core/units/format';
 import { asText } from '@/words/as-text';
 import { productById } from '../store/order-entries';
 import { lockedStock, writeStockMove } from '../store/stock';
@@ -66,7 +65,7 @@ export const moveStock = command<StockMoveInput, { stock: number }>({
       throw new Refusal(
         kind === 'pieces'
           ? coded('refusals.thereAreOnlyInTheFreezer', { stock: before })
-          : coded('refusals.thereIsOnlySoMuchDough', { stock: weight(before / 1000) }),
+          : coded('refusals.thereIsOnlySoMuchDough', { stock: { kg: before / 1000 } }),
         'amount',
       );
     await writeStockMove(db, productId, { kind, amount, now, note, forDue, discarded });

@@ -1,5 +1,7 @@
-import { coded } from '@/core/codes/coded';
+import { coded, type Words } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
+import { wordsIn } from '@/words/compile';
+import { spokenProposal } from '../spoken';
 import Joi from 'joi';
 import type { DoughRecord } from '@/core/record/dough';
 import type { Proposal, ProposalAct } from '@/core/schedule/proposal';
@@ -9,7 +11,7 @@ import type { PlanProblem, Times } from '@/core/solver/problem';
 import { usedBeyond, withMore } from '@/core/solver/suppose';
 import { CREW } from '@/core/process/expand';
 import { taskId } from '@/core/process/step-ref';
-import { clockTime, dayTime, MINUTE } from '@/core/time/local';
+import { MINUTE } from '@/core/time/local';
 import { staffedSpans } from '@/core/time/shifts';
 import { doughsDueFrom } from '../store/doughs';
 import { freePieces, keepables } from '../store/stock';
@@ -23,7 +25,6 @@ import { planOf } from './plan-steps';
 import { lockPlan } from './plan-version';
 import { keepProposal, type ProposalDraft } from './proposals';
 import { doughId } from './schemas';
-import { wordsIn } from '@/words/compile';
 
 /** A plan on some way out, and whether the dough's promises are kept by it. */
 interface WayOutPlan {
@@ -53,7 +54,8 @@ export const tryWay = command<WayOutQuestion, WayOutPlan, ProposalDraft & { kept
   async run(context, input, { kept, ...worked }) {
     await lockPlan(context.db);
     await refuseOldBasis(context.db, input.basis);
-    return { proposal: await keepProposal(context, worked), kept };
+    const proposal = await keepProposal(context, worked);
+    return { proposal: spokenProposal(wordsIn(context.language), proposal), kept };
   },
 });
 
@@ -72,14 +74,11 @@ async function workOutWay(
   return {
     basis: seen,
     kind: 'way-out',
-    title: said('reasons.theWay', { dough: dough.name, way: { inLine: WAY_NAMES[way] } }),
+    title: coded('reasons.theWay', { dough: dough.name, way: { inLine: WAY_NAMES[way] } }),
     body: { ...body, acts, needs },
     kept: way === 'later' || rest === 0 || !body.late.some((late) => late.doughId === dough.id),
   };
 }
-
-/** What is written down with a proposal, in words. */
-const said = (...message: Parameters<typeof coded>) => wordsIn('en').coded(coded(...message));
 
 /** Hours before the last promise in which more hands are looked for. */
 const HELP = { hands: 10, night: 60 };
@@ -126,7 +125,7 @@ const LEAST_HELP = 30;
 /** What a way brings about; `rest`: pieces of late promises that nothing in the freezer stands in for. */
 interface Means {
   acts: ProposalAct[];
-  needs: string[];
+  needs: Words[];
   rest?: number;
 }
 
@@ -148,7 +147,7 @@ async function broughtAbout(
     return {
       acts,
       needs: late.map(({ product, dueAt, readyAt }) =>
-        said('reasons.tellTheCustomerAt', {
+        coded('reasons.tellTheCustomerAt', {
           ...{ product: { inLine: product }, due: { clock: dueAt, zone } },
           time: { dayTime: Math.ceil(readyAt / (5 * MINUTE)) * 5 * MINUTE, zone },
         }),
@@ -161,14 +160,14 @@ async function broughtAbout(
     );
     return {
       acts: pinned,
-      needs: [said('reasons.letGo', { count: pinned.length })],
+      needs: [coded('reasons.letGo', { count: pinned.length })],
     };
   }
   const changes = changesOnWay(dough, way);
   if (changes.length > 0) {
     return {
       acts: changes.map((change) => ({ kind: 'dough-change', doughId: dough.id, change })),
-      needs: [said('reasons.aDoughOf', { way: { inLine: WAY_NAMES[way] }, dough: dough.name })],
+      needs: [coded('reasons.aDoughOf', { way: { inLine: WAY_NAMES[way] }, dough: dough.name })],
     };
   }
   return help(db, now, whole, body);
@@ -205,10 +204,10 @@ async function fromFreezer(
   return {
     acts: told.map(({ output, readyAt }) => ({ kind: 'due', outputId: output.id, dueAt: ready(readyAt) })),
     needs: told.flatMap(({ output, taken, product, dueAt, readyAt }) => [
-      said('reasons.thaw', { pieces: taken, product, time: { dayTime: dueAt, zone } }),
+      coded('reasons.thaw', { pieces: taken, product, time: { dayTime: dueAt, zone } }),
       ...(taken < output.pieces
         ? [
-            said('reasons.tellTheCustomerNotBefore', {
+            coded('reasons.tellTheCustomerNotBefore', {
               ...{ pieces: output.pieces - taken, product },
               time: { dayTime: ready(readyAt), zone },
             }),
@@ -234,18 +233,18 @@ async function help(
     staffing(db, now - 2 * 24 * 60 * MINUTE, now + 10 * 24 * 60 * MINUTE, zone),
   ]);
   const acts: ProposalAct[] = [];
-  const needs: string[] = [];
+  const needs: Words[] = [];
   for (const { start, end } of comings(usedBeyond(problem, timesOf(whole, body), CREW), origin)) {
     const taken = acts.flatMap((act) => (act.kind === 'extra-shift' ? [act] : []));
     const person = whoCouldCome(everybody, [...there, ...taken], { start, end });
     if (!person)
       throw new Refusal(
-        coded('refusals.nobodyCouldComeTo', { time: dayTime(start, zone), time2: clockTime(end, zone) }),
+        coded('refusals.nobodyCouldComeTo', { time: { dayTime: start, zone }, time2: { clock: end, zone } }),
         'way',
       );
     acts.push({ kind: 'extra-shift', personId: person.id, start, end });
     needs.push(
-      said('reasons.worksAsWell', {
+      coded('reasons.worksAsWell', {
         ...{ name: person.name, from: { dayTime: start, zone }, to: { clock: end, zone } },
       }),
     );

@@ -1,8 +1,8 @@
+import { wordsIn } from '@/words/compile';
 import { coded } from '@/core/codes/coded';
 import { stateOf } from '@/core/record/dough';
 import Joi from 'joi';
 import type { PlanVersion } from '@/core/schedule/plan-history';
-import { dayTime } from '@/core/time/local';
 import { doughsDueFrom } from '../store/doughs';
 import { planHistory } from '../store/plan-history';
 import { stepsInVersion } from '../store/planned-steps';
@@ -43,7 +43,7 @@ export const redoPlan = command<object, { reason: string }>({
 
 /** Brings the plan to how version `like` had it, for all steps that are still to come. */
 async function again(
-  { db, now, person }: CommandContext,
+  { db, now, person, language }: CommandContext,
   act: PlanVersion,
   like: number,
   kind: 'undo' | 'redo',
@@ -57,7 +57,7 @@ async function again(
   const placed = await openSteps({ db, now }, like);
   const reason = coded(kind === 'undo' ? 'reasons.undone' : 'reasons.doneAgain', { act: act.reason });
   await movePlan(db, placed, { now, personId: person.id, reason, act: kind, ofVersion: act.id });
-  return { reason: act.reason };
+  return { reason: wordsIn(language).coded(act.reason) };
 }
 
 /** Steps of a version that are still to come; refuses where one of them should have begun by now. */
@@ -78,7 +78,7 @@ async function openSteps(
         coded('refusals.thatCannotBeUndoneAnyMore', {
           name: dough.name,
           label: { inLine: step.label },
-          time: dayTime(start, zone),
+          time: { dayTime: start, zone },
         }),
       );
     return [{ doughId, key, start, end, pinned, machines }];

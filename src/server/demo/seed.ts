@@ -46,7 +46,7 @@ async function seedHouse(db: Db, now: Instant): Promise<void> {
   await keepUsualIngredients(db);
   const at = addLocalDays(now, -30, ZONE);
   await keepUsualSchemes(db, at);
-  await takeSetUp(db, SET_UP, SET_UP_PARTS, { at, personId: null });
+  await takeSetUp(db, SET_UP, SET_UP_PARTS, { at, personId: null, language: 'en' });
   for (const { id, name } of await people(db)) {
     const pin = PEOPLE.find((one) => one.name === name)?.pin ?? '';
     await setPin(db, await hashPin(pin), id);

@@ -1,4 +1,5 @@
 import { wordsIn } from '@/words/compile';
+import type { Language } from '@/words/message';
 import type Joi from 'joi';
 import { pool } from '../db/pool';
 import { type Db, transaction } from '../db/rows';
@@ -6,6 +7,9 @@ import type { PoolConnection } from 'mysql2/promise';
 import { jsonBody } from '../http';
 import { houseNow } from '../store/clock';
 import { deviceByToken } from '../store/devices';
+
+/** What devices are answered in: nobody is signed in at a probe, and whoever sets one up reads a manual. */
+export const TO_DEVICES: Language = 'en';
 
 /** The device that a request's bearer token belongs to, or null. */
 export async function deviceOf(db: Db, request: Request, kind: 'probes' | 'scale'): Promise<string | null> {
@@ -26,10 +30,10 @@ export async function taken<T>(
   keep: (db: PoolConnection, device: string, body: T, now: number) => Promise<unknown>,
 ): Promise<Response> {
   const device = await deviceOf(pool(), request, kind);
-  if (!device) return refuse(401, wordsIn('en')('refusals.thisDeviceHasNoRightToken'));
+  if (!device) return refuse(401, wordsIn(TO_DEVICES)('refusals.thisDeviceHasNoRightToken'));
   const raw = await jsonBody(request);
   const { value, error } = schema.validate(raw ?? {}) as { value: T; error?: Error };
-  if (error) return refuse(400, wordsIn('en')('refusals.couldNotBeRead', { fault: error.message }));
+  if (error) return refuse(400, wordsIn(TO_DEVICES)('refusals.couldNotBeRead', { fault: error.message }));
   const result = await transaction(pool(), async (db) => keep(db, device, value, await houseNow(db)));
   return Response.json({ ok: true, result });
 }

@@ -5,8 +5,9 @@ import { noteChange } from '../store/changes';
 import { forgetDays } from '../store/place-hours';
 import { houseNow } from '../store/clock';
 import { demoWishes } from '../store/demo-wishes';
-import { deviceOf, refuse, taken } from './device';
+import { TO_DEVICES, deviceOf, refuse, taken } from './device';
 import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
 import { boundsOfPlaces, insertReadings, lastReadingsChange, type NewReading } from '../store/readings';
 
@@ -39,11 +40,10 @@ function doubtOf(
   celsius: number,
   { label, lowest, highest }: { label: string; lowest: number; highest: number },
 ): string | null {
-  const said = wordsIn('en').coded;
   if (celsius === 85 || celsius <= -55 || celsius >= 327)
-    return said(coded('rooms.asABrokenProbe', { celsius: { celsius } }));
+    return asText(coded('rooms.asABrokenProbe', { celsius: { celsius } }));
   if (celsius < lowest || celsius > highest)
-    return said(coded('rooms.cannotBeTrueOf', { celsius: { celsius }, place: { inLine: label } }));
+    return asText(coded('rooms.cannotBeTrueOf', { celsius: { celsius }, place: { inLine: label } }));
   return null;
 }
 
@@ -109,7 +109,7 @@ async function tellReadings(db: PoolConnection, moved: boolean): Promise<void> {
 /** GET of the house's time, for gateways without a clock: `{ now }`, ms. */
 export async function tellTime(request: Request): Promise<Response> {
   const device = await deviceOf(pool(), request, 'probes');
-  if (!device) return refuse(401, wordsIn('en')('refusals.thisDeviceHasNoRightToken'));
+  if (!device) return refuse(401, wordsIn(TO_DEVICES)('refusals.thisDeviceHasNoRightToken'));
   const now = await houseNow(pool());
   const wishes = await demoWishes(pool(), now);
   return Response.json({ ok: true, result: { now, ...(wishes?.door ? { door: wishes.door } : {}) } });

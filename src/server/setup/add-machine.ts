@@ -1,6 +1,8 @@
 import { type Machine, type MachineKind, ownDetails } from '@/core/bakery/machines';
 import type { PlaceKind } from '@/core/heat/places';
+import { unitWords } from '@/core/bakery/machine-words';
 import { wordsIn } from '@/words/compile';
+import type { Language } from '@/words/message';
 import type { Db } from '../db/rows';
 import { insertPlace } from '../store/house-places';
 import { freePlace, insertMachines, machineCount } from '../store/machines';
@@ -30,6 +32,7 @@ const INSIDES: Partial<
 export async function addMachine(
   db: Db,
   { kind, label, capacity, changeover, decks, kgLeast, kgAtOnce, details: all = {} }: NewMachine,
+  language: Language,
 ): Promise<string> {
   const { ids, next } = await machineCount(db);
   const id = [kind, ...ids.map((_, i) => `${kind}-${i + 2}`)].find((one) => !ids.includes(one)) ?? kind;
@@ -40,7 +43,7 @@ export async function addMachine(
     await insertPlace(db, { id, label, kind: kinds[0] ?? 'room', usual, lowest, highest });
   }
   const place = inside ? (free ?? id) : null;
-  const unit = unitOf(kind, capacity);
+  const unit = unitOf(kind, capacity, language);
   const isMixer = kind === 'mixer';
   await insertMachines(
     db,
@@ -57,19 +60,5 @@ export async function addMachine(
 }
 
 /** What a kind of machine takes, in the house's words. */
-export const unitOf = (kind: MachineKind, count: number): string => wordsIn('en')(UNITS[kind], { count });
-
-const UNITS = {
-  mixer: 'house.bowls',
-  bench: 'house.tables',
-  divider: 'house.tables',
-  sheeter: 'house.tables',
-  retarder: 'house.shelves',
-  freezer: 'house.shelves',
-  blast: 'house.shelves',
-  proofer: 'house.trays',
-  oven: 'house.trays',
-  rack: 'house.trays',
-  tray: 'house.trays',
-  tin: 'house.tins',
-} as const satisfies Record<MachineKind, `house.${string}`>;
+export const unitOf = (kind: MachineKind, count: number, language: Language): string =>
+  wordsIn(language).coded(unitWords(kind, count));

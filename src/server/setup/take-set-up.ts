@@ -13,6 +13,7 @@ import { saveHouseValue } from '../store/house-values';
 import { ingredientLike, writeIngredient } from '../store/ingredients';
 import { insertPerson, insertSkills } from '../store/people';
 import { insertShifts } from '../store/shifts';
+import type { Language } from '@/words/message';
 import { addMachine } from './add-machine';
 import { takeBeginning } from './beginnings';
 import { productCalled } from '../store/product-versions';
@@ -27,10 +28,10 @@ export async function takeSetUp(
   db: Db,
   file: SetUpFile,
   parts: readonly SetUpPart[],
-  by: { at: Instant; personId: number | null },
+  by: { at: Instant; personId: number | null; language: Language },
 ): Promise<void> {
   const has = (part: SetUpPart) => parts.includes(part);
-  const idOf = await takeMachines(db, file, has('machines'));
+  const idOf = await takeMachines(db, file, { isTaken: has('machines'), language: by.language });
   if (has('places')) await takePlaces(db, file);
   if (has('people')) await takePeople(db, file);
   if (has('values')) {
@@ -52,12 +53,16 @@ export async function takeSetUp(
 const alike = (a: string, b: string) => a.toLowerCase() === b.toLowerCase();
 
 /** Adds the machines that the house has none of that name of; gives the house's ids by those of the file. */
-async function takeMachines(db: Db, file: SetUpFile, isTaken: boolean): Promise<ReadonlyMap<string, string>> {
+async function takeMachines(
+  db: Db,
+  file: SetUpFile,
+  { isTaken, language }: { isTaken: boolean; language: Language },
+): Promise<ReadonlyMap<string, string>> {
   const own = await machines(db);
   const idOf = new Map<string, string>();
   for (const machine of file.machines) {
     const twin = own.find(({ kind, label }) => kind === machine.kind && alike(label, machine.label));
-    const id = twin?.id ?? (isTaken ? await addMachine(db, machine) : undefined);
+    const id = twin?.id ?? (isTaken ? await addMachine(db, machine, language) : undefined);
     if (id === undefined) continue;
     idOf.set(machine.id, id);
     const inside = file.places.find((place) => place.id === machine.place);

@@ -1,6 +1,7 @@
 import type { Person } from '@/core/bakery/people';
 import type { HouseRecord } from '@/core/bakery/house-record';
 import { tablets } from '../auth/tablet';
+import { keptWords } from '@/words/as-text';
 import { json } from '../db/json';
 import { type Db, rowsOf, write } from '../db/rows';
 
@@ -30,8 +31,8 @@ export async function houseRecord(db: Db, person: Person): Promise<HouseRecord> 
   return {
     devices,
     addresses: addresses.map(({ madeAt, ...row }) => ({ ...row, madeAt: madeAt.getTime() })),
-    changes: changes.map(({ at, was, becomes, ...row }) => ({
-      ...{ ...row, at: at.getTime() },
+    changes: changes.map(({ at, subject, was, becomes, ...row }) => ({
+      ...{ ...row, subject: keptWords(subject), at: at.getTime() },
       ...{ was: json(was), becomes: json(becomes) },
     })),
   };

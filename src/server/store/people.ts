@@ -1,5 +1,6 @@
 import type { Person, Skill } from '@/core/bakery/people';
-import { type Db, rowOf, write } from '../db/rows';
+import type { Language } from '@/words/message';
+import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
 /** Sets the hash of a person's PIN. */
 export async function setPin(db: Db, hash: string, personId: number): Promise<void> {
@@ -30,9 +31,16 @@ export function insertPerson(
 
 /** A person as they are written down, with their skills as one text. */
 export function personBefore(db: Db, id: number) {
-  return rowOf<{ name: string; role: Person['role']; team: string; active: number; skills: string | null }>(
+  return rowOf<{
+    name: string;
+    role: Person['role'];
+    team: string;
+    language: Language | null;
+    active: number;
+    skills: string | null;
+  }>(
     db,
-    `SELECT name, role, team, active,
+    `SELECT name, role, team, language, active,
        (SELECT GROUP_CONCAT(skill ORDER BY CONCAT(skill)) FROM person_skill WHERE person_id = person.id) AS skills
      FROM person WHERE id = ? FOR UPDATE`,
     [id],
@@ -60,6 +68,21 @@ export async function changePerson(
   await write(db, 'UPDATE person SET name = ?, role = ?, team = ?, active = ? WHERE id = ?', [
     ...[name, role, team, active, personId],
   ]);
+}
+
+/** Sets what a person reads; null: what the tablet reads that they are at. */
+export async function setLanguage(db: Db, personId: number, language: Language | null): Promise<void> {
+  await write(db, 'UPDATE person SET language = ? WHERE id = ?', [language, personId]);
+}
+
+/** What people read who have said so, by id. */
+export async function languages(db: Db): Promise<ReadonlyMap<number, Language>> {
+  const rows = await rowsOf<{ id: number; language: Language }>(
+    db,
+    'SELECT id, language FROM person WHERE language IS NOT NULL',
+    [],
+  );
+  return new Map(rows.map(({ id, language }) => [id, language]));
 }
 
 /** Other people of this name. */

@@ -1,3 +1,5 @@
+import type { Words } from '@/core/codes/coded';
+import { keptWords } from '@/words/as-text';
 import {
   type CurvePoint,
   PLACE_SPANS,
@@ -90,12 +92,12 @@ export async function doubtedReadings(
   place: string,
   from: number,
   to: number,
-): Promise<{ at: number; doubt: string; times: number }[]> {
+): Promise<{ at: number; doubt: Words; times: number }[]> {
   const rows = await rowsOf<{ at: Date; doubt: string; times: number }>(
     db,
     `SELECT MAX(at) AS at, doubt, COUNT(*) AS times FROM place_reading
      WHERE place = ? AND at >= ? AND at <= ? AND doubt IS NOT NULL GROUP BY doubt ORDER BY 1 DESC LIMIT 10`,
     [place, new Date(from), new Date(to)],
   );
-  return rows.map(({ at, ...row }) => ({ ...row, at: at.getTime() }));
+  return rows.map(({ at, doubt, times }) => ({ at: at.getTime(), doubt: keptWords(doubt), times }));
 }

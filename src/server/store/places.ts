@@ -1,3 +1,4 @@
+import { keptWords } from '@/words/as-text';
 import type { Board } from '@/core/wire/board';
 import type { Place } from '@/core/heat/places';
 import type { Today } from '@/core/forecast/windows';
@@ -28,7 +29,8 @@ export function placesOf(
     .map((one) => {
       const { id, label, kind, purpose, usual, lowest, highest } = one.place;
       const good = one.counts;
-      const doubted = one.doubted && one.doubted.at >= (good?.at ?? 0) ? one.doubted.doubt : null;
+      const doubted =
+        one.doubted && one.doubted.at >= (good?.at ?? 0) ? keptWords(one.doubted.doubt ?? '') : null;
       const age = good ? (now - good.at) / HOUR : Infinity;
       const fresh = good !== null && age <= holds[good.source];
       const silent = good ? coded('rooms.noReadingFor', { hours: Math.floor(age) }) : null;

@@ -141,7 +141,7 @@ export function insertProposal(
   return write(
     db,
     'INSERT INTO plan_proposal (plan_version_id, made_at, made_by, kind, title, body) VALUES (?, ?, ?, ?, ?, ?)',
-    [basis, new Date(now), personId, kind, title.slice(0, 200), JSON.stringify(body)],
+    [basis, new Date(now), personId, kind, title, JSON.stringify(body)],
   );
 }
 

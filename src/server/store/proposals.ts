@@ -1,8 +1,10 @@
 import type { Proposal, ProposalBody } from '@/core/schedule/proposal';
+import { keptWords } from '@/words/as-text';
 import { json } from '../db/json';
 import { type Db, rowsOf } from '../db/rows';
 
-interface Row extends Omit<Proposal, 'madeAt' | 'body'> {
+interface Row extends Omit<Proposal, 'madeAt' | 'title' | 'body'> {
+  title: string;
   madeAt: Date;
   body: unknown;
 }
@@ -10,9 +12,9 @@ interface Row extends Omit<Proposal, 'madeAt' | 'body'> {
 const OPEN = `SELECT x.id, x.plan_version_id AS basis, x.kind, x.title, x.made_at AS madeAt, p.name AS madeBy, x.body
   FROM plan_proposal x JOIN person p ON p.id = x.made_by WHERE x.decision IS NULL`;
 
-const read = ({ madeAt, body, ...row }: Row): Proposal => {
-  return { ...row, madeAt: madeAt.getTime(), body: json<ProposalBody>(body) };
-};
+const read = ({ madeAt, title, body, ...row }: Row): Proposal => ({
+  ...{ ...row, title: keptWords(title), madeAt: madeAt.getTime(), body: json<ProposalBody>(body) },
+});
 
 /** Proposals that wait for somebody, for the newest plan; ways out only where they are asked for. */
 export async function openMends(db: Db): Promise<Proposal[]> {

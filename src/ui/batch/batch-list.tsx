@@ -5,7 +5,6 @@ import type { Say } from '@/words/say';
 import { useContext } from 'react';
 import { maySee, type Page } from '@/core/shopfloor/rights';
 import { SCORE_WORDS } from '@/core/record/marks';
-import { dateTime } from '@/core/time/local';
 import { Who } from '../live/who';
 import { FloorTabs } from '../floor/floor-tabs';
 import { countValues } from '../oven/words';
@@ -150,12 +149,12 @@ function Found({ lines, zone }: { lines: readonly Line[]; zone: string }) {
                 </a>
               </th>
               <td className="pr-4">{products}</td>
-              <td className="pr-4 whitespace-nowrap">{dateTime(finishedAt, zone)}</td>
+              <td className="pr-4 whitespace-nowrap">{say.dateTime(finishedAt, zone)}</td>
               <td className="pr-4">
                 {counted ? say('batch.count', countValues(counted)) : say('batch.notCounted')}
               </td>
               <td className="pr-4">
-                {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) })}
+                {mean === null ? say('batch.notJudged') : say('batch.of5', { mean: say.number(mean, 1) })}
               </td>
             </tr>
           ))}

@@ -12,8 +12,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Board } from '@/core/wire/board';
 import { looksOn } from '@/core/shopfloor/rights';
 import { staffedSpans } from '@/core/time/shifts';
-import { dateTime, dayTime } from '@/core/time/local';
-import { duration, weight } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 import { LargeThread } from '../dough/large-thread';
 import { StepTable } from '../dough/step-table';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -59,7 +58,10 @@ export function BatchView({ board, photos, stays, person, products }: Props) {
           <div>
             <h1 className="text-4xl font-bold">{dough.name}</h1>
             <p className="text-lg text-quiet">
-              {say('batch.ofDoughWith', { weight: weight(facts.kg), hands: hands(say, dough, name) })}
+              {say('batch.ofDoughWith', {
+                weight: say.shown({ kg: facts.kg }),
+                hands: hands(say, dough, name),
+              })}
             </p>
           </div>
           <div className="flex flex-wrap gap-3">
@@ -114,7 +116,7 @@ export function BatchView({ board, photos, stays, person, products }: Props) {
                   <li key={`${at} ${text}`}>
                     “{text}”{' '}
                     <span className="text-quiet">
-                      {name(personId)}, {dayTime(at, zone)}
+                      {name(personId)}, {say.dayTime(at, zone)}
                     </span>
                   </li>
                 ))}
@@ -185,16 +187,16 @@ function Output({
   return (
     <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
       <h2 className="text-2xl font-bold">
-        {output.pieces} {output.product.toLowerCase()}
+        {output.pieces} {say.inLine(output.product)}
         <span className="ml-3 text-lg font-normal text-quiet">
-          {say('batch.for', { time: dateTime(output.dueAt, zone) })}
+          {say('batch.for', { time: say.dateTime(output.dueAt, zone) })}
         </span>
       </h2>
       <div className="mb-3 flex flex-wrap items-center gap-3 text-xl">
         <p>
           {say('batch.partPart2', {
             part: counted ? say('batch.count', countValues(counted)) : say('batch.notCountedYet'),
-            part2: mean !== null ? say('batch.marksOf5', { mean: mean.toFixed(1) }) : '',
+            part2: mean !== null ? say('batch.marksOf5', { mean: say.number(mean, 1) }) : '',
           })}
         </p>
         {tell &&

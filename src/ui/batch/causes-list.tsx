@@ -73,7 +73,7 @@ function CauseLines({
         <span className="text-quiet">
           {say('batch.howLikely', {
             likely: howLikely(explanation),
-            faults: shownAs.map((fault) => say.coded(FAULT_NAMES[fault]).toLowerCase()).join('; '),
+            faults: shownAs.map((fault) => say.inLine(say.coded(FAULT_NAMES[fault]))).join('; '),
           })}
         </span>
       </p>

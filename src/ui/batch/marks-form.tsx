@@ -84,14 +84,14 @@ function MarkRow({
 }) {
   const say = useWords();
   return (
-    <div role="group" aria-label={mark} className="flex items-center gap-2">
-      <span className="w-20 text-xl first-letter:uppercase">{mark}</span>
+    <div role="group" aria-label={say('names.mark', { mark })} className="flex items-center gap-2">
+      <span className="w-20 text-xl first-letter:uppercase">{say('names.mark', { mark })}</span>
       {SCORES.map((one) => (
         <button
           key={one}
           type="button"
           aria-pressed={score === one}
-          aria-label={`${mark} ${one}, ${say.coded(SCORE_WORDS[one])}`}
+          aria-label={`${say('names.mark', { mark })} ${one}, ${say.coded(SCORE_WORDS[one])}`}
           onClick={() => onGive(one)}
           className={clsx(
             'size-14 rounded border text-2xl font-semibold',

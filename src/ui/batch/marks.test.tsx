@@ -10,7 +10,7 @@ describe('the marks of a batch', () => {
   it('are one tap each, and leave the others as they were', async () => {
     const told = telling();
     const { user } = show(<MarksForm marks={{ rise: 4 }} seen={['flat']} laminated onSay={told} />);
-    await user.click(screen.getByRole('button', { name: /^crumb 2/ }));
+    await user.click(screen.getByRole('button', { name: /^Crumb 2/ }));
     await user.click(screen.getByRole('button', { name: 'Pieces uneven' }));
     await user.click(screen.getByRole('button', { name: 'Flat or wrinkled' }));
     expect(told.mock.calls.map(([said]) => said)).toEqual([
@@ -26,15 +26,15 @@ describe('the marks of a batch', () => {
       .getAllByRole('button')
       .filter((one) => one.getAttribute('aria-pressed') === 'true')
       .map((one) => one.getAttribute('aria-label') ?? one.textContent);
-    expect(pressed).toEqual([expect.stringMatching(/^rise 4, /), 'Flat or wrinkled']);
+    expect(pressed).toEqual([expect.stringMatching(/^Rise 4, /), 'Flat or wrinkled']);
   });
 
   it('ask nothing of layers where a dough has none', () => {
     const groups = () => screen.getAllByRole('group').map((one) => one.getAttribute('aria-label'));
     const { again } = show(<MarksForm marks={{}} seen={[]} laminated onSay={telling()} />);
-    expect(groups()).toContain('layers');
+    expect(groups()).toContain('Layers');
     again(<MarksForm marks={{}} seen={[]} laminated={false} onSay={telling()} />);
-    expect(groups()).not.toContain('layers');
+    expect(groups()).not.toContain('Layers');
   });
 });
 

@@ -2,7 +2,6 @@
 
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
-import { dayTime } from '@/core/time/local';
 import { TakePhoto } from './take-photo';
 
 interface Shown {
@@ -35,11 +34,11 @@ export function Photos({
             <li key={id}>
               <img
                 src={`/api/photos/${id}`}
-                alt={say('batch.takenBy', { by, time: dayTime(at, zone) })}
+                alt={say('batch.takenBy', { by, time: say.dayTime(at, zone) })}
                 className="aspect-4/3 w-full rounded border border-hairline object-cover"
               />
               <p className="text-[15px] text-quiet">
-                {by}, {dayTime(at, zone)}
+                {by}, {say.dayTime(at, zone)}
               </p>
             </li>
           ))}

@@ -1,6 +1,5 @@
 import { replaySteps } from '@/core/practice/replay';
 import type { DoughRecord } from '@/core/record/dough';
-import { dayTime } from '@/core/time/local';
 import { useWords } from '../kit/words';
 import { OpenNight } from '../practice/open-night';
 
@@ -22,7 +21,7 @@ export function PlayAgain({ dough, zone }: { dough: DoughRecord; zone: string })
               choice={{ doughId: dough.id, stepKey: key }}
               label={say('practice.fromStep', {
                 step: label ? say.coded(label) : '',
-                time: dayTime(at, zone),
+                time: say.dayTime(at, zone),
               })}
             />
           );

@@ -4,7 +4,7 @@ import { useWords } from '../kit/words';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
 import { withGaps } from '@/core/climate/curve';
-import { clockTime, dayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
 import { AXIS, LINE } from '../kit/chart-look';
@@ -32,7 +32,7 @@ export default function TemperatureCurve({
     Math.round((units.temperature === 'F' ? toFahrenheit(celsius) : celsius) * 10) / 10;
   const moments = [...stays.flatMap(({ from, to }) => [from, to]), ...told.map(({ at }) => at)];
   const [from, to] = [Math.min(...moments), Math.max(...moments)];
-  const { days, times } = marksOf({ from, to, width: USUAL_WIDTH }, zone);
+  const { days, times } = marksOf({ from, to, width: USUAL_WIDTH }, zone, say);
   return (
     <figure aria-label={say('batch.temperaturesInAndAroundIt')} className="h-72">
       <ResponsiveContainer width="100%" height="100%">
@@ -44,7 +44,7 @@ export default function TemperatureCurve({
             domain={[from, to]}
             ticks={[...days, ...times].map(({ at }) => at).sort((a, b) => a - b)}
             tickFormatter={(at: number) =>
-              days.some((day) => day.at === at) ? dayName(at, zone) : clockTime(at, zone)
+              days.some((day) => day.at === at) ? say.dayName(at, zone) : clockTime(at, zone)
             }
             {...AXIS}
             minTickGap={20}

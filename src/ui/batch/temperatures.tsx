@@ -4,7 +4,6 @@ import { useWords } from '../kit/words';
 import { DrawingSoon } from '../kit/drawing-soon';
 import dynamic from 'next/dynamic';
 import { stayFigures, type HandReading, type HeardStay } from '@/core/diagnosis/temperatures';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius, type ReaderUnits } from '@/core/units/reader';
 import { useUnits } from '../live/units';
@@ -47,7 +46,7 @@ export function Temperatures({
       <ul className="mt-3 text-lg">
         {rows.map(({ at, words }, i) => (
           <li key={i} className="flex flex-wrap gap-x-4 border-b border-hairline py-1">
-            <span className="w-28 text-quiet">{dayTime(at, zone)}</span>
+            <span className="w-28 text-quiet">{say.dayTime(at, zone)}</span>
             {words}
           </li>
         ))}
@@ -69,7 +68,7 @@ function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
         b: (words) => <b className="font-semibold">{words}</b>,
         step: say.coded(step),
         isWithin: within,
-        label: label.toLowerCase(),
+        label: say.inLine(label),
         duration: duration((to - from) / 60_000),
         weight: shown(first),
         weight2: shown(last),
@@ -93,7 +92,7 @@ function HandWords({ reading, units, zone }: { reading: HandReading; units: Read
         receivedAt: () =>
           reading.receivedAt !== undefined && (
             <span className="text-quiet">
-              {say('batch.enteredLate', { time: dayTime(reading.receivedAt, zone) })}
+              {say('batch.enteredLate', { time: say.dayTime(reading.receivedAt, zone) })}
             </span>
           ),
       })}

@@ -269,7 +269,7 @@ describe('the card of a wait', () => {
 
   it('says from when to when it is ready, and since when it waits', () => {
     show(wait([]));
-    expect(screen.getByText(/^waiting since Thu 00:15, 1 h 25/)).toBeTruthy();
+    expect(screen.getByText(/^waiting since Thu 00:15, 1 h 25 min/)).toBeTruthy();
     expect(screen.getByText(/^ready/).textContent).toBe('ready 08:15 to 15:15, best Thu 08:15');
   });
 

@@ -25,7 +25,7 @@ export function InOneGo({ items, running, record }: Props) {
         {say('bench.doneWithAllStartIn', { isRunning: running, count: items.length })}
       </span>
       <span className="block text-base text-quiet">
-        {items.map((one) => `${say.coded(one.step.label).toLowerCase()}, ${one.dough.name}`).join('; ')}
+        {items.map((one) => `${say.inLine(say.coded(one.step.label))}, ${one.dough.name}`).join('; ')}
       </span>
     </Button>
   );

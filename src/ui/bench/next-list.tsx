@@ -4,7 +4,7 @@ import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { clockTime, dayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { plannedWords } from '../floor/forecast-words';
 import { whenWords } from '../plan/words';
 
@@ -65,7 +65,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
                   {clockTime(item.step.dueAt, zone)}
                 </span>
                 <span className={clsx('text-base', late ? 'font-bold text-warn' : 'text-quiet')}>
-                  {item.inMinutes > 720 ? dayName(item.step.dueAt, zone) : whenWords(say, item)}
+                  {item.inMinutes > 720 ? say.dayName(item.step.dueAt, zone) : whenWords(say, item)}
                 </span>
               </span>
               <span className="min-w-0 flex-1">

@@ -5,7 +5,6 @@ import type { cutsShort } from '@/core/forecast/early';
 import type { EventBody } from '@/core/record/events';
 import { isHandsOn } from '@/core/record/state';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { Say } from '@/words/say';
 import { Button } from '../kit/button';
@@ -33,7 +32,7 @@ function actOf(say: Say, { dough, step, state }: AgendaItem, block: number | nul
   if (!isHandsOn(step)) return say('bench.outOfTheOven');
   if (state.status === 'running')
     return turn ? turnDoneLabel(say, dough, step, block ?? undefined) : say('bench.done');
-  const part = turn !== undefined ? say('bench.turn', { turn }) : say.coded(step.step.label).toLowerCase();
+  const part = turn !== undefined ? say('bench.turn', { turn }) : say.inLine(say.coded(step.step.label));
   return say('bench.start', { part });
 }
 
@@ -81,7 +80,7 @@ export function NowAct({ item, now, zone, short, doubt, tell, onTemperature, blo
             <p>
               {say('bench.notReadyBeforeInStart', {
                 label: say.coded(short.label),
-                time: dayTime(short.until, zone),
+                time: say.dayTime(short.until, zone),
                 duration: duration((short.until - now) / 60_000),
               })}
             </p>

@@ -34,7 +34,7 @@ export function NowFacts({ item: { dough, step, state }, turns, zone, machines, 
       .filter((use) => use.setting !== undefined)
       .map((use) =>
         say('bench.machineAt', {
-          machine: machineName(use.resource, machines),
+          machine: machineName(say, use.resource, machines),
           celsius: celsius(dialOn(use.resource, use.setting ?? 0, machines)),
         }),
       ),

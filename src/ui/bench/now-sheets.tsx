@@ -40,7 +40,7 @@ export function NowSheets({ item, open, onOpen, tell }: Props) {
       <WordsSheet
         open={open === 'skip'}
         onOpenChange={(to) => onOpen(to ? 'skip' : null)}
-        title={say('bench.skipBecause', { label: say.coded(item.step.label).toLowerCase() })}
+        title={say('bench.skipBecause', { label: say.inLine(say.coded(item.step.label)) })}
         about={`${item.dough.id}/${item.step.key}/skip`}
         words={reasons(say)}
         onSay={(text) => tell({ kind: 'skip', text })}

@@ -9,7 +9,7 @@ import { FloorChoice } from '../kit/floor-choice';
 import { useCelsius } from '../live/units';
 
 const noShelf = (say: Say) => ({ id: '', name: say('bench.notSaid') });
-const NO_NEEDLE = { id: '', name: 'none' };
+const noNeedle = (say: Say) => ({ id: '', name: say('bench.noProbe') });
 
 /** Where a dough stands, and which needle is in it: each changed with one choice. */
 export function Standing({
@@ -68,7 +68,7 @@ export function Standing({
         <FloorChoice
           label={say('bench.needle')}
           value={state.needle?.id ?? ''}
-          options={[NO_NEEDLE, ...needles.map(({ id, label }) => ({ id, name: label }))]}
+          options={[noNeedle(say), ...needles.map(({ id, label }) => ({ id, name: label }))]}
           onChoose={(needle) =>
             tell({ kind: 'needle', data: { kind: 'needle', needle: needle === '' ? null : needle } })
           }

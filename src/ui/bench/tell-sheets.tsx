@@ -31,7 +31,7 @@ export function TellSheets({ item: { dough, step }, open, onOpen, notes, tell }:
       />
       <WordsSheet
         {...sheet('note')}
-        title={say('bench.noteOn', { label: say.coded(step.label).toLowerCase() })}
+        title={say('bench.noteOn', { label: say.inLine(say.coded(step.label)) })}
         about={`${dough.id}/${step.key}/note`}
         words={notes}
         onSay={(text) => tell({ kind: 'note', text })}

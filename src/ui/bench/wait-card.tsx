@@ -5,7 +5,6 @@ import { useState } from 'react';
 import type { CoolingRule } from '@/core/climate/cooling';
 import type { EventBody, Recording } from '@/core/record/events';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { Board } from '@/core/wire/board';
 import { Button } from '../kit/button';
@@ -50,7 +49,7 @@ export function WaitCard({ item, now, zone, record, places, needles, rooms, ...p
     <article>
       <p className="text-lg text-quiet">
         {say('bench.waitingSince', {
-          time: dayTime(step.start, zone),
+          time: say.dayTime(step.start, zone),
           duration: duration((now - step.start) / MINUTE),
         })}
       </p>

@@ -2,7 +2,7 @@ import { cooling, coolingMessage, type CoolingRule } from '@/core/climate/coolin
 import { lastMeasured, probeReadings } from '@/core/forecast/conditions';
 import { remarkMessage } from '@/core/forecast/remark-message';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import type { Board } from '@/core/wire/board';
 import { useWords } from '../kit/words';
 import { useCelsius } from '../live/units';
@@ -43,13 +43,13 @@ function Expected({ item: { step, state }, zone, humidity }: Pick<Props, 'item' 
             span: (words) => <span className="font-bold">{words}</span>,
             time: clockTime(ready.earliest, zone),
             time2: clockTime(ready.latest, zone),
-            time3: dayTime(ready.best, zone),
+            time3: say.dayTime(ready.best, zone),
           })}
         </p>
       )}
       <p>
         {say('bench.plannedUntil', {
-          time: dayTime(step.plannedEnd, zone),
+          time: say.dayTime(step.plannedEnd, zone),
           part:
             state.notBefore !== null
               ? say('bench.lookAgain', { time: clockTime(state.notBefore, zone) })
@@ -90,7 +90,7 @@ function Told({ item: { state }, zone }: Pick<Props, 'item' | 'zone'>) {
         <p>
           {say('bench.judged', {
             time: clockTime(state.verdict.at, zone),
-            VERDICTWORDS: verdictWords(say)[state.verdict.verdict].toLowerCase(),
+            VERDICTWORDS: say.inLine(verdictWords(say)[state.verdict.verdict]),
           })}
         </p>
       )}
@@ -115,13 +115,13 @@ function Measured({
   const needle = needles.find(({ id }) => id === state.needle?.id);
   const measured = lastMeasured(state, probeReadings(needles));
   const byNeedle = measured?.at === needle?.at && measured?.celsius === needle?.celsius ? needle : undefined;
-  const placeName = (id: string) => places.find(({ place }) => place === id)?.label.toLowerCase() ?? id;
+  const placeName = (id: string) => say.inLine(places.find(({ place }) => place === id)?.label ?? id);
   return (
     <>
       {measured && (
         <p>
           {say.rich('bench.at', {
-            part: byNeedle ? byNeedle.label.toLowerCase() : say('bench.measured'),
+            part: byNeedle ? say.inLine(byNeedle.label) : say('bench.measured'),
             b: (words) => <b>{words}</b>,
             celsius: celsius(measured.celsius),
             time: clockTime(measured.at, zone),

@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import { remarkMessage } from '@/core/forecast/remark-message';
 import { countTurns, turnMessage } from '@/core/record/turns';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { useCelsius } from '../live/units';
 import { temperatureColour } from '../thread/temperature';
 
@@ -57,13 +57,13 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
     : now > latest && !fixed
       ? say('bench.pastItsWindowSince', { time: clockTime(latest, zone) })
       : fixed || now >= earliest
-        ? say('bench.until', { time: dayTime(at, zone) })
-        : say('bench.atTheSoonestPlanned', { time: clockTime(earliest, zone), time2: dayTime(at, zone) });
+        ? say('bench.until', { time: say.dayTime(at, zone) })
+        : say('bench.atTheSoonestPlanned', { time: clockTime(earliest, zone), time2: say.dayTime(at, zone) });
   const body = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
         <span className="text-xl font-semibold whitespace-nowrap">{dough.name}</span>
-        <span className="text-lg">{say.coded(step.label).toLowerCase()}</span>
+        <span className="text-lg">{say.inLine(say.coded(step.label))}</span>
       </span>
       <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>
         <path d="M4 22C70 22 130 10 196 10" fill="none" stroke="var(--hairline)" strokeWidth={3} />

@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import type { Today } from '@/core/forecast/windows';
 import { type WarmWay, warmWork } from '@/core/shopfloor/warm-work';
-import { dayTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { useWords } from '../kit/words';
 import { useUnits } from '../live/units';
@@ -33,7 +32,7 @@ export function WarmWarning({ dough, step, today, now, zone }: Props) {
         return say('bench.warmParts', { parts: way.parts, minutes: way.minutes });
       case 'later':
         return say('bench.warmLater', {
-          time: dayTime(way.at, zone),
+          time: say.dayTime(way.at, zone),
           celsius: showCelsius(Math.round(way.celsius), units),
         });
     }

@@ -14,7 +14,7 @@ const KEPT = 'hefeteig-bench-for';
 /** Whose work is shown: as it is chosen, and as it ends a sentence. */
 export const benchWords = (say: Say): Record<BenchFor, { name: string; here: string }> => ({
   team: { name: say('bench.theWholeTeam'), here: say('bench.forTheTeam') },
-  me: { name: 'me', here: say('bench.forYou') },
+  me: { name: say('bench.me'), here: say('bench.forYou') },
   mixer: { name: say('bench.theMixer'), here: say('bench.atTheMixer') },
   bench: { name: say('bench.theBench'), here: say('bench.atTheBench') },
   sheeter: { name: say('bench.theSheeter'), here: say('bench.atTheSheeter') },

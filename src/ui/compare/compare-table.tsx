@@ -74,7 +74,7 @@ function Outcomes({ summaries }: { summaries: readonly BatchSummary[] }) {
     {
       name: say('compare.verdict'),
       of: ({ mean }) =>
-        mean === null ? say('batch.notJudged') : say('batch.of5', { mean: mean.toFixed(1) }),
+        mean === null ? say('batch.notJudged') : say('batch.of5', { mean: say.number(mean, 1) }),
     },
     {
       name: say('compare.faultsSeen'),

@@ -3,7 +3,6 @@
 import { useMemo } from 'react';
 import { UNKNOWN_CONDITIONS } from '@/core/forecast/conditions';
 import { type DoughForecast, forecastDough } from '@/core/forecast/forecast';
-import { dateTime } from '@/core/time/local';
 import type { ComparedBatch } from '@/core/wire/compared';
 import { useWidth } from '../kit/use-width';
 import { useWords } from '../kit/words';
@@ -107,7 +106,7 @@ function ThreadRow({
         <a href={`/batch/${summary.doughId}`} className="font-semibold underline underline-offset-4">
           {summary.name}
         </a>
-        <span className="text-quiet">{dateTime(summary.doneAt, zone)}</span>
+        <span className="text-quiet">{say.dateTime(summary.doneAt, zone)}</span>
         <span>{outcomeWords(say, summary)}</span>
       </p>
       <svg

@@ -1,6 +1,5 @@
 'use client';
 
-import { dateTime, dayMonth } from '@/core/time/local';
 import { FEATURE_NAMES } from '@/core/diagnosis/feature-words';
 import type { Compared } from '@/core/wire/compared';
 import { FloorTabs } from '../floor/floor-tabs';
@@ -54,8 +53,8 @@ export function CompareView({ compared, zone, now }: Props) {
         {product && (
           <>
             <CompareThreads {...{ batches, zone, now }} />
-            <CompareTable {...{ compared }} when={(at) => dateTime(at, zone)} />
-            <Common {...{ compared }} since={dayMonth(compared.since, zone)} />
+            <CompareTable {...{ compared }} when={(at) => say.dateTime(at, zone)} />
+            <Common {...{ compared }} since={say.dayMonth(compared.since, zone)} />
           </>
         )}
       </div>

@@ -1,13 +1,14 @@
 'use client';
 
+import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import { Choice, Field } from '../kit/field';
 import { unless, wants } from '../workbench/use-typed';
 import type { Measure } from '@/core/units/measure';
 
-const FORMS = [
-  { id: 'rectangle', name: 'rectangular' },
-  { id: 'round', name: 'round' },
+const forms = (say: Say) => [
+  { id: 'rectangle', name: say('cutting.rectangular') },
+  { id: 'round', name: say('cutting.round') },
 ];
 
 interface SheetFieldsProps {
@@ -50,7 +51,7 @@ export function SheetFields({ typed, set, field, read }: SheetFieldsProps) {
       <Choice
         label={say('cutting.sheet')}
         value={typed.form}
-        options={FORMS}
+        options={forms(say)}
         onChoose={(form) => set({ form })}
       />
       <Field

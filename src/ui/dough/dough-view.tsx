@@ -9,8 +9,6 @@ import type { Board } from '@/core/wire/board';
 import { misfits } from '@/core/schedule/misfit';
 import { stepSlack } from '@/core/schedule/slack';
 import { staffedSpans } from '@/core/time/shifts';
-import { dayTime } from '@/core/time/local';
-import { weight } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
 import { useFloor } from '../live/floor';
@@ -121,14 +119,17 @@ function DoughHead({ dough, facts, zone, onNoting, now }: DoughHeadProps) {
       <div>
         <h1 className="text-4xl font-bold">{dough.name}</h1>
         <p className="text-xl">
-          {say('dough.ofDough', { outputWords: outputWords(say, facts), weight: weight(facts.kg) })}
+          {say('dough.ofDough', {
+            outputWords: outputWords(say, facts),
+            weight: say.shown({ kg: facts.kg }),
+          })}
         </p>
         <p className="text-lg text-quiet">
           {facts.outputs.map(({ id, product, dueAt, way }) => (
             <span key={id} className="mr-5">
               {say(goesToStock(way) ? 'dough.putAwayBy' : 'dough.due', {
-                value: facts.outputs.length > 1 ? `${product.toLowerCase()} ` : '',
-                time: dayTime(dueAt, zone),
+                value: facts.outputs.length > 1 ? `${say.inLine(product)} ` : '',
+                time: say.dayTime(dueAt, zone),
               })}
               {(dough.state.frozen.get(id) ?? 0) > 0 && (
                 <b className="text-ink">
@@ -183,6 +184,7 @@ interface NotesProps {
 
 /** What was noted on the dough. */
 function Notes({ dough, board, zone }: NotesProps) {
+  const say = useWords();
   return (
     <>
       {dough.state.notes.length > 0 && (
@@ -191,7 +193,7 @@ function Notes({ dough, board, zone }: NotesProps) {
             <li key={at}>
               “{text}”{' '}
               <span className="text-quiet">
-                {board.people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
+                {board.people.find(({ id }) => id === personId)?.name}, {say.dayTime(at, zone)}
               </span>
             </li>
           ))}

@@ -3,7 +3,6 @@
 import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
-import { dayTime } from '@/core/time/local';
 import { useCelsius } from '../live/units';
 import { useWidth } from '../kit/use-width';
 import { drawThread, xOf, type TimeScale } from '../thread/geometry';
@@ -70,7 +69,7 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
                 y={HEIGHT - 8 - 17 * nth}
                 className="fill-ink font-label text-[15px] font-semibold"
               >
-                {dayTime(due, zone)}
+                {say.dayTime(due, zone)}
               </text>
             </g>
           ))}

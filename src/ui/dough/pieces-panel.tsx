@@ -1,5 +1,6 @@
 'use client';
 
+import { MACHINE_WORDS, unitWords } from '@/core/bakery/machine-words';
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { pieceArea, SHAPE_WORDS } from '@/core/cutting/piece';
@@ -51,7 +52,7 @@ export function PiecesPanel({ dough, outputs, machines }: Props) {
                   variantOf: () =>
                     piece.variantOf && (
                       <span className="text-quiet">
-                        {say('dough.variantOf', { variantOf: piece.variantOf.toLowerCase() })}
+                        {say('dough.variantOf', { variantOf: say.inLine(piece.variantOf) })}
                       </span>
                     ),
                   pieces,
@@ -104,9 +105,15 @@ function roomFor(say: Say, dough: DoughForecast, outputId: number, machines: rea
           const use = uses.find(({ resource }) => able.some(({ id }) => id === resource));
           const found = able.find(({ id }) => id === use?.resource);
           if (!found || !use) return [];
-          const name = able.length > 1 ? found.label.toLowerCase() : found.kind;
+          const name =
+            able.length > 1 ? say.inLine(found.label) : say.inLine(say.coded(MACHINE_WORDS[found.kind]));
           return [
-            say('dough.ofInThe', { amount: use.amount, capacity: found.capacity, unit: found.unit, name }),
+            say('dough.ofInThe', {
+              amount: use.amount,
+              capacity: found.capacity,
+              unit: say.coded(unitWords(found.kind, found.capacity)),
+              name,
+            }),
           ];
         }),
     );

@@ -6,7 +6,6 @@ import { doughYield, SCRAP_WAYS } from '@/core/record/scrap';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { Person } from '@/core/bakery/people';
 import type { Scrap } from '@/core/record/events';
-import { dayTime } from '@/core/time/local';
 import { showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';
@@ -47,9 +46,9 @@ export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
           <ul className="text-[17px]">
             {told.map(({ grams, how, use, at, personId }) => (
               <li key={`${at} ${grams} ${use}`}>
-                {showMass(grams, units)} {how}: {say.coded(SCRAP_WAYS[use].label)}{' '}
+                {showMass(grams, units)} {say('names.known', { how })}: {say.coded(SCRAP_WAYS[use].label)}{' '}
                 <span className="text-quiet">
-                  {people.find(({ id }) => id === personId)?.name}, {dayTime(at, zone)}
+                  {people.find(({ id }) => id === personId)?.name}, {say.dayTime(at, zone)}
                 </span>
               </li>
             ))}

@@ -6,7 +6,7 @@ import clsx from 'clsx';
 import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import type { Person } from '@/core/bakery/people';
 import { isHandsOn } from '@/core/record/state';
-import { clockTime, dayName, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { checkWords } from '../bench/rest-words';
 import { useCelsius } from '../live/units';
@@ -103,7 +103,7 @@ function StepRow({ step, dough, slack, name, zone, celsius }: StepRowProps) {
       </th>
       <td className="pr-4 whitespace-nowrap">
         {say('dough.to', {
-          dayName: dayName(step.plannedStart, zone),
+          dayName: say.dayName(step.plannedStart, zone),
           time: clockTime(step.plannedStart, zone),
           time2: clockTime(step.plannedEnd, zone),
         })}
@@ -128,8 +128,8 @@ function StepRow({ step, dough, slack, name, zone, celsius }: StepRowProps) {
       <td className="pr-4 whitespace-nowrap">
         {may && state?.status === 'open'
           ? may.to - may.from < 60_000
-            ? dayTime(may.from, zone)
-            : say('dough.to3', { time: dayTime(may.from, zone), time2: dayTime(may.to, zone) })
+            ? say.dayTime(may.from, zone)
+            : say('dough.to3', { time: say.dayTime(may.from, zone), time2: say.dayTime(may.to, zone) })
           : ''}
       </td>
       <td className="pr-4">{who.join(', ')}</td>
@@ -140,7 +140,7 @@ function StepRow({ step, dough, slack, name, zone, celsius }: StepRowProps) {
               celsius(reading.celsius) +
               (reading.receivedAt === undefined
                 ? ''
-                : say('dough.enteredLate', { time: dayTime(reading.receivedAt, zone) })),
+                : say('dough.enteredLate', { time: say.dayTime(reading.receivedAt, zone) })),
           ),
           ...(state?.notes ?? []).map(({ text }) => `“${text}”`),
           ...(state?.records ?? []).flatMap(({ data }) =>
@@ -181,7 +181,9 @@ function Happened({ startedAt, zone, finishedAt, state, step, off }: HappenedPro
           startedAt === null &&
           state?.status === 'open' &&
           isShifted(step) && (
-            <span className="text-quiet">{say('dough.expected', { time: dayTime(step.start, zone) })}</span>
+            <span className="text-quiet">
+              {say('dough.expected', { time: say.dayTime(step.start, zone) })}
+            </span>
           ),
         startedAt3: () =>
           startedAt !== null &&

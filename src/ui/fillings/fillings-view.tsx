@@ -4,7 +4,7 @@ import { weighOut } from '@/core/formula/weigh-out';
 import type { Formula } from '@/core/formula/formula';
 import { dressingTotals, type DressingNeed, type DressingTotal } from '@/core/shaping/needs';
 import { SHAPE_KINDS, SHAPES } from '@/core/shaping/shapes';
-import { clockTime, dayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { showMass } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
 import { useWords } from '../kit/words';
@@ -23,7 +23,7 @@ interface Props {
 /** The days' fillings, washes and toppings with their totals and what to weigh out, and how each shape is made up. */
 export function FillingsView({ needs, zone, formulas, names }: Props) {
   const say = useWords();
-  const days = [...new Map(needs.map(({ at }) => [dayName(at, zone), at])).entries()].sort(
+  const days = [...new Map(needs.map(({ at }) => [say.dayName(at, zone), at])).entries()].sort(
     (a, b) => a[1] - b[1],
   );
   return (
@@ -34,7 +34,7 @@ export function FillingsView({ needs, zone, formulas, names }: Props) {
         {days.map(([day]) => (
           <section key={day} aria-label={say('fillings.fillingsOf', { day })}>
             <h2 className="text-2xl font-semibold">{day}</h2>
-            {dressingTotals(needs.filter(({ at }) => dayName(at, zone) === day)).map((total) => (
+            {dressingTotals(needs.filter(({ at }) => say.dayName(at, zone) === day)).map((total) => (
               <Total
                 key={total.name}
                 {...{ total, zone, names, formula: formulas[total.formulaId ?? 0] ?? null }}
@@ -88,7 +88,7 @@ function Total({ total: { name, grams, needs }, zone, formula, names }: TotalPro
       {needs.map((need) => (
         <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">
           {say.rich('fillings.pieces', {
-            ...{ time: clockTime(need.at, zone), product: need.product.toLowerCase(), dough: need.dough },
+            ...{ time: clockTime(need.at, zone), product: say.inLine(need.product), dough: need.dough },
             ...{ pieces: need.pieces, mass: showMass(need.grams, units), moment: say.coded(need.moment) },
             full: () => need.overfull && <span className="block text-warn">{say.coded(need.overfull)}</span>,
           })}

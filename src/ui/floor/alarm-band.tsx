@@ -45,7 +45,8 @@ export function AlarmBand({
           {shown.map((alarm) => (
             <li key={alarm.id} className="flex items-center justify-between gap-4">
               <span className="text-xl">
-                <span className="font-bold">{nearTime(alarm.at, now, zone)}</span> {say.coded(alarm.message)}
+                <span className="font-bold">{nearTime(say, alarm.at, now, zone)}</span>{' '}
+                {say.coded(alarm.message)}
               </span>
               <span className="flex shrink-0 flex-wrap justify-end gap-2">
                 {alarm.thaw && (

@@ -59,7 +59,7 @@ export function CatchUpBand({
           <p className="text-xl">
             {say('floor.nothingRecordedSince', {
               isEver: since !== null,
-              time: nearTime(since ?? now, now, zone),
+              time: nearTime(say, since ?? now, now, zone),
               steps,
               doughs: over.length,
             })}

@@ -70,7 +70,7 @@ export function CatchUpDough({
               <span className="text-right text-base text-quiet">
                 {offer.isRunning || shown.start === shown.end
                   ? ''
-                  : say('floor.from', { time: nearTime(shown.start, now, zone) })}
+                  : say('floor.from', { time: nearTime(say, shown.start, now, zone) })}
                 <span className="block">{own && say('floor.basis', { basis: own.basis })}</span>
               </span>
               <ClockField

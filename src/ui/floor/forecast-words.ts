@@ -14,7 +14,7 @@ export function causeWords(say: Say, { code, key }: Cause, dough: DoughForecast,
   const step = dough.steps.find((one) => one.key === key);
   const state = dough.state.steps.get(key);
   if (!step || !state) return '';
-  const name = say.coded(step.label).toLowerCase();
+  const name = say.inLine(say.coded(step.label));
   const at = (time: number | null | undefined) =>
     typeof time === 'number' ? say('floor.at', { time: clockTime(time, zone) }) : '';
   switch (code) {

@@ -31,12 +31,12 @@ export function LoadRescue({ board, onRecord }: { board: Board; onRecord: (recor
         >
           <p className="text-xl">
             <b>{dough}</b>, {say.coded(step.label)}:{' '}
-            {say('floor.outKeepsUntil', { machine, time: nearTime(keepsUntil, now, zone) })}
+            {say('floor.outKeepsUntil', { machine, time: nearTime(say, keepsUntil, now, zone) })}
           </p>
           <span className="flex flex-wrap gap-2">
             {ways.map(({ kind, into, until, recording }) => (
               <Button key={`${kind} ${into}`} floor onClick={() => onRecord(recording)}>
-                {say('floor.rescue', { kind, into, time: nearTime(until, now, zone) })}
+                {say('floor.rescue', { kind, into, time: nearTime(say, until, now, zone) })}
               </Button>
             ))}
             {ways.length === 0 && <span className="text-lg text-quiet">{say('floor.nothingSavesIt')}</span>}

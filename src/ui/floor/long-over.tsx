@@ -5,7 +5,7 @@ import { entriesOf } from '@/core/shopfloor/catch-up-entries';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import { goesToStock } from '@/core/process/output-way';
 import type { Recording } from '@/core/record/events';
-import { dayTime, type Instant } from '@/core/time/local';
+import { type Instant } from '@/core/time/local';
 import type { Board } from '@/core/wire/board';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
@@ -50,7 +50,7 @@ export function LongOver({
               <span>
                 {dough.name}{' '}
                 <span className="text-lg text-quiet">
-                  {say('floor.plannedOverAt', { time: dayTime(end, board.house.zone) })}
+                  {say('floor.plannedOverAt', { time: say.dayTime(end, board.house.zone) })}
                 </span>
               </span>
               {kept.length === 0 ? (

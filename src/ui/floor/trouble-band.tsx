@@ -2,7 +2,7 @@
 
 import { useContext, useState } from 'react';
 import { mayDo } from '@/core/shopfloor/rights';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { type Trouble, troubleValues } from '@/core/wire/trouble';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
@@ -46,7 +46,7 @@ export function TroubleBand({
                 b: (words) => <b className="text-warn">{words}</b>,
                 trouble: say('floor.troubleIs', { name: nameOf(trouble), ...troubleValues(trouble) }),
                 since: clockTime(since, zone),
-                until: dayTime(until, zone),
+                until: say.dayTime(until, zone),
                 note: note === '' ? '' : `: ${note}`,
               })}
             </span>

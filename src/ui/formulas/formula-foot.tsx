@@ -3,6 +3,7 @@
 import { STAGE_KINDS, type StageKind } from '@/core/formula/formula';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
+import { stageName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 
 interface Props {
@@ -24,7 +25,10 @@ export function FormulaFoot({ next, note, onNote, busy, onStage, onReadIn, onKee
       <Choice
         label={say('formulas.addAStage')}
         value=""
-        options={[{ id: '', name: 'choose' }, ...STAGE_KINDS.map((kind) => ({ id: kind, name: kind }))]}
+        options={[
+          { id: '', name: say('names.choose') },
+          ...STAGE_KINDS.map((kind) => ({ id: kind, name: stageName(say, kind) })),
+        ]}
         onChoose={(kind) => kind !== '' && onStage(kind as StageKind)}
       />
       <Button className="min-h-10" onClick={onReadIn}>

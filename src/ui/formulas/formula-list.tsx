@@ -1,5 +1,6 @@
 'use client';
 
+import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { analyse } from '@/core/formula/analysis';
@@ -20,7 +21,7 @@ export interface ListedFormula {
   products: string[];
 }
 
-const percent = (value: number) => `${value.toFixed(1)} %`;
+const percent = (say: Say, value: number) => `${say.number(value, 1)} %`;
 
 /** Every formula of the house with what a baker asks of it first. */
 export function FormulaList({
@@ -143,12 +144,12 @@ function DoughRow({ dough }: DoughRowProps) {
         </a>{' '}
         <span className="text-[15px] font-normal text-quiet">{say('formulas.version', { version })}</span>
       </th>
-      <td className="pr-4">{percent(analysis.hydration)}</td>
-      <td className="pr-4">{percent(analysis.fat)}</td>
-      <td className="pr-4">{percent(analysis.sugar)}</td>
-      <td className="pr-4">{percent(analysis.salt)}</td>
+      <td className="pr-4">{percent(say, analysis.hydration)}</td>
+      <td className="pr-4">{percent(say, analysis.fat)}</td>
+      <td className="pr-4">{percent(say, analysis.sugar)}</td>
+      <td className="pr-4">{percent(say, analysis.salt)}</td>
       <td className="pr-4">
-        {analysis.rollInOfDough > 0 ? percent(analysis.rollInOfDough) : say('formulas.none')}
+        {analysis.rollInOfDough > 0 ? percent(say, analysis.rollInOfDough) : say('formulas.none')}
       </td>
       <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
       <td className="pr-4">

@@ -1,5 +1,7 @@
 'use client';
 
+import { ingredientKindName } from '@/words/code-names';
+import { upperFirst } from '@/words/say';
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -86,7 +88,7 @@ export function IngredientForm({ ingredient, onDone }: { ingredient: Ingredient;
       <NameFields facts={facts} onFacts={setFacts} troubleAt={troubleAt} typed={typed} onTyped={setTyped} />
       <div className="grid grid-cols-3 gap-3 sm:grid-cols-5">
         {SHARES.map((share) => (
-          <div key={share}>{field(share, `${share[0]?.toUpperCase() ?? ''}${share.slice(1)}, %`)}</div>
+          <div key={share}>{field(share, `${upperFirst(ingredientKindName(say, share))}, %`)}</div>
         ))}
         {field('density', say('formulas.densityGMl'))}
         {field('heat', say('formulas.heatKJKgK'))}
@@ -139,7 +141,7 @@ function NameFields({ facts, onFacts, troubleAt, typed, onTyped }: NameFieldsPro
       <Choice
         label={say('formulas.kind')}
         value={facts.kind}
-        options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: kind }))}
+        options={INGREDIENT_KINDS.map((kind) => ({ id: kind, name: ingredientKindName(say, kind) }))}
         onChoose={(kind) => onFacts({ ...facts, kind: kind as IngredientKind })}
       />
       <Field

@@ -1,5 +1,7 @@
 'use client';
 
+import type { Say } from '@/words/say';
+import { ingredientKindName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -10,7 +12,7 @@ import { Field } from '../kit/field';
 import { Sheet } from '../kit/sheet';
 import { BLANK, IngredientForm } from './ingredient-form';
 
-const percent = (share: number) => (share === 0 ? '' : `${Number((share * 100).toFixed(1))} %`);
+const percent = (say: Say, share: number) => (share === 0 ? '' : say.shown({ percent: share * 100 }));
 
 /** What the house knows of each ingredient; a planner changes it. */
 export function IngredientsView({ ingredients, person }: { ingredients: Ingredient[]; person: Person }) {
@@ -76,10 +78,10 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                     one.name
                   )}
                 </th>
-                <td className="pr-4">{one.kind}</td>
-                <td className="pr-4">{percent(one.water)}</td>
-                <td className="pr-4">{percent(one.fat)}</td>
-                <td className="pr-4">{percent(one.sugar)}</td>
+                <td className="pr-4">{ingredientKindName(say, one.kind)}</td>
+                <td className="pr-4">{percent(say, one.water)}</td>
+                <td className="pr-4">{percent(say, one.fat)}</td>
+                <td className="pr-4">{percent(say, one.sugar)}</td>
                 <td className="pr-4 whitespace-nowrap">
                   {one.density === null ? '' : say('formulas.gMl', { density: one.density })}
                 </td>

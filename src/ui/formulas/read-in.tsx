@@ -1,5 +1,6 @@
 'use client';
 
+import { stageName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import { readFormulaCsv } from '@/core/exchange/formula-csv';
@@ -82,7 +83,7 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
             {rows.map(({ kind, name, amount }, i) => (
               <li key={i} className="flex justify-between border-b border-hairline">
                 <span>
-                  {name} <span className="text-[15px] text-quiet">{kind}</span>
+                  {name} <span className="text-[15px] text-quiet">{stageName(say, kind)}</span>
                 </span>
                 <span>{amount}</span>
               </li>

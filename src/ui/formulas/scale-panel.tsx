@@ -1,5 +1,6 @@
 'use client';
 
+import { stageName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { useState } from 'react';
@@ -17,10 +18,10 @@ import { Fault } from '@/core/codes/fault';
 import type { RoundedFormula } from '@/core/formula/bowls';
 
 const ways = (say: Say): { id: Way; name: string }[] => [
-  { id: 'pieces', name: 'pieces' },
+  { id: 'pieces', name: say('formulas.pieces') },
   { id: 'finished', name: say('formulas.doughReadyToCut') },
   { id: 'dough', name: say('common.doughBeforeButter') },
-  { id: 'flour', name: 'flour' },
+  { id: 'flour', name: say('names.ingredientKind', { kind: 'flour' }) },
   { id: 'ingredient', name: say('formulas.whatIsLeftOfAn') },
 ];
 type Way = 'pieces' | 'finished' | 'dough' | 'flour' | 'ingredient';
@@ -218,7 +219,9 @@ function ScaledResult({ scaled, bowls, rounded, book }: ScaledResultProps) {
               <tr key={`${s}.${l}`} className="border-b border-hairline">
                 <th scope="row" className="py-0.5 pr-2 text-left font-normal">
                   {book.get(line.ingredient)?.name ?? line.ingredient}
-                  {kind !== 'dough' && <span className="text-[15px] text-quiet"> {kind}</span>}
+                  {kind !== 'dough' && (
+                    <span className="text-[15px] text-quiet"> {stageName(say, kind)}</span>
+                  )}
                 </th>
                 <td className="text-right font-semibold">
                   {say('formulas.partPart2', {
@@ -234,9 +237,9 @@ function ScaledResult({ scaled, bowls, rounded, book }: ScaledResultProps) {
       </table>
       <p className="mt-1 text-[15px] text-quiet">
         {say('formulas.roundingChangedTheDoughBy', {
-          doughBy: Math.abs(rounded.doughBy).toFixed(1),
-          hydrationBy: Math.abs(rounded.hydrationBy).toFixed(2),
-          saltBy: Math.abs(rounded.saltBy).toFixed(3),
+          doughBy: say.number(Math.abs(rounded.doughBy), 1),
+          hydrationBy: say.number(Math.abs(rounded.hydrationBy), 2),
+          saltBy: say.number(Math.abs(rounded.saltBy), 3),
         })}
       </p>
     </div>

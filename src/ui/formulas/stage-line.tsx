@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { type Remark } from '@/core/formula/draft';
 import type { StageKind } from '@/core/formula/formula';
 import { showMass } from '@/core/units/reader';
+import { stageName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { changeRow, dropRow, moveRow } from './rows';
 import { cellId, type FieldName, type StageTableProps } from './cells';
@@ -37,7 +38,7 @@ export function StageLine({ table, nth }: Props) {
   const input = (field: FieldName, label: string) => (
     <input
       id={cellId(stage, nth, field)}
-      aria-label={say('formulas.line2', { label, kind, i: nth + 1 })}
+      aria-label={say('formulas.line2', { label, kind: stageName(say, kind), i: nth + 1 })}
       aria-invalid={faults.some((fault) => fault.field === field)}
       list={field === 'name' ? 'ingredient-names' : undefined}
       autoComplete="off"
@@ -55,7 +56,7 @@ export function StageLine({ table, nth }: Props) {
         <td className="py-0.5 pr-2">{input('name', say('formulas.ingredient'))}</td>
         <td className="py-0.5 pr-2">{input('amount', say('formulas.howMuch'))}</td>
         <td className="py-2 pr-3 text-right text-[17px]">
-          {live ? `${live.percent.toFixed(live.percent < 10 ? 2 : 1)} %` : ''}
+          {live ? `${say.number(live.percent, live.percent < 10 ? 2 : 1)} %` : ''}
         </td>
         <td className="py-2 pr-3 text-right text-[17px]">
           {live ? showMass(live.grams, units) : ''}

@@ -1,5 +1,7 @@
 'use client';
 
+import { stageName } from '@/words/code-names';
+import { upperFirst } from '@/words/say';
 import { useWords } from '../kit/words';
 import { showMass } from '@/core/units/reader';
 import type { StageTableProps } from './cells';
@@ -19,12 +21,11 @@ export function StageTable(table: StageTableProps) {
   );
 
   return (
-    <section aria-label={kind} className="mb-4">
+    <section aria-label={stageName(say, kind)} className="mb-4">
       <h2 className="mb-1 flex items-baseline gap-3 text-lg font-semibold">
-        {kind[0]?.toUpperCase()}
-        {kind.slice(1)}
+        {upperFirst(stageName(say, kind))}
         <span className="text-[15px] font-normal text-quiet">
-          {sums.percent.toFixed(1)} %, {showMass(sums.grams, units)}
+          {say.number(sums.percent, 1)} %, {showMass(sums.grams, units)}
         </span>
       </h2>
       <table className="w-full table-fixed border-collapse text-left">

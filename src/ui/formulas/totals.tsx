@@ -1,3 +1,4 @@
+import { allergenName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import type { Advice } from '@/core/formula/advice';
@@ -64,7 +65,7 @@ export function Totals({
                   className="grid grid-cols-[1fr_auto] items-baseline border-b border-hairline py-1.5"
                 >
                   <dt>{name}</dt>
-                  <dd className="text-xl font-semibold">{of(analysis).toFixed(1)} %</dd>
+                  <dd className="text-xl font-semibold">{say.number(of(analysis), 1)} %</dd>
                   {said.map(({ message }) => (
                     <dd key={message.code} className="col-span-2 text-[15px] text-quiet">
                       {say.coded(message)}
@@ -88,7 +89,7 @@ export function Totals({
         <ul>
           {analysis.allergens.map(({ allergen, from }) => (
             <li key={allergen}>
-              <span className="font-semibold">{allergen}</span>{' '}
+              <span className="font-semibold">{allergenName(say, allergen)}</span>{' '}
               <span className="text-[15px] text-quiet">
                 {say('formulas.from', { from: from.join(', ') })}
               </span>

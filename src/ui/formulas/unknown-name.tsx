@@ -53,7 +53,7 @@ export function UnknownName({
       <Choice
         label={say('formulas.isTheSameAs', { name })}
         value=""
-        options={[{ id: '', name: 'choose' }, ...own]}
+        options={[{ id: '', name: say('names.choose') }, ...own]}
         onChoose={(id) => void sameAs(id)}
       />
       {trouble && (

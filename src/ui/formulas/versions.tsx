@@ -8,7 +8,6 @@ import { compareFormulas } from '@/core/formula/compare';
 import type { Formula } from '@/core/formula/formula';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas, type NamedFormula } from '@/core/formula/parts';
-import { dayMonth } from '@/core/time/local';
 import { Choice } from '../kit/field';
 
 export interface ShownVersion {
@@ -21,7 +20,7 @@ export interface ShownVersion {
 }
 
 const shown = (say: Say, value: number | null) =>
-  value === null ? say('formulas.none') : `${value.toFixed(2)} %`;
+  value === null ? say('formulas.none') : `${say.number(value, 2)} %`;
 
 /** All versions of a formula, and two of them side by side. */
 export function Versions({
@@ -45,9 +44,9 @@ export function Versions({
   const totals =
     was && is
       ? [
-          { name: 'hydration', before: was.hydration, after: is.hydration },
-          { name: 'sugar', before: was.sugar, after: is.sugar },
-          { name: 'salt', before: was.salt, after: is.salt },
+          { name: say('formulas.hydration'), before: was.hydration, after: is.hydration },
+          { name: say('names.ingredientKind', { kind: 'sugar' }), before: was.sugar, after: is.sugar },
+          { name: say('names.ingredientKind', { kind: 'salt' }), before: was.salt, after: is.salt },
           { name: say('formulas.rollInOfTheDough2'), before: was.rollInOfDough, after: is.rollInOfDough },
         ]
       : [];
@@ -58,7 +57,7 @@ export function Versions({
         {versions.map(({ id, version, note, by, at }) => (
           <li key={id} className="border-b border-hairline py-1">
             <span className="font-semibold">{say('formulas.version', { version })}</span>,{' '}
-            {dayMonth(at, zone)}
+            {say.dayMonth(at, zone)}
             {by && `, ${by}`}
             {note && <span className="text-quiet">: {note}</span>}
           </li>
@@ -164,7 +163,7 @@ function ChangeRow({ row }: ChangeRowProps) {
             ? say('formulas.new')
             : after === null
               ? say('formulas.dropped')
-              : `${by > 0 ? '+' : '−'}${Math.abs(by).toFixed(2)}`}
+              : `${by > 0 ? '+' : '−'}${say.number(Math.abs(by), 2)}`}
       </td>
     </tr>
   );

@@ -12,7 +12,7 @@ import { handover } from '@/core/shopfloor/handover';
 import { probeReadings } from '@/core/forecast/conditions';
 import { type HandoverWords, LONGEST_WORDS } from '@/core/shopfloor/handover-words';
 import { maySee } from '@/core/shopfloor/rights';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { FloorTop } from '../floor/floor-top';
 import { useAlarms } from '../floor/use-alarms';
 import { nearTime } from '../floor/words';
@@ -58,7 +58,7 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
       <FloorTop {...{ board }} doughs={doughs} onRecord={(...recorded) => void record(...recorded)} />
       <div className="grid gap-x-8 gap-y-5 p-5 lg:grid-cols-[1.35fr_1fr] print:grid-cols-1">
         <header className="flex flex-wrap items-baseline justify-between gap-x-4 lg:col-span-2 print:col-span-1">
-          <h1 className="text-3xl font-bold">{say('handover.handover', { time: dayTime(now, zone) })}</h1>
+          <h1 className="text-3xl font-bold">{say('handover.handover', { time: say.dayTime(now, zone) })}</h1>
           <span className="flex flex-wrap items-center gap-4 print:hidden">
             {maySee(person, '/papers/[kind]') && (
               <a href="/papers/production" className="grid min-h-14 place-items-center text-xl underline">
@@ -181,8 +181,8 @@ function UnderWay({ standing, celsius, zone, now, placeOf }: UnderWayProps) {
       {going.map(({ label, since, place, shelf, until }) => (
         <span key={label && say.coded(label)} className="block">
           {say('handover.sinceUntil', {
-            label: say.coded(label).toLowerCase(),
-            time: nearTime(since, now, zone),
+            label: say.inLine(say.coded(label)),
+            time: nearTime(say, since, now, zone),
             part: place
               ? say('handover.placePartValue', {
                   place,
@@ -190,7 +190,7 @@ function UnderWay({ standing, celsius, zone, now, placeOf }: UnderWayProps) {
                   value: placeOf(place) ? ` ${celsius(placeOf(place)?.celsius ?? 0)}` : '',
                 })
               : '',
-            time2: nearTime(until, now, zone),
+            time2: nearTime(say, until, now, zone),
           })}
         </span>
       ))}
@@ -265,7 +265,7 @@ function Said({ said, zone, person, now }: Signing & { said: HandoverWords; zone
         <p className="text-lg text-quiet">
           {say('handover.byTimePart', {
             by: said.by,
-            time: dayTime(said.at, zone),
+            time: say.dayTime(said.at, zone),
             part:
               said.readBy.length > 0
                 ? say('handover.readBy', { readBy: said.readBy.join(', ') })

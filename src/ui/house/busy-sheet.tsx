@@ -4,7 +4,6 @@ import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { LONGEST_CALENDAR, readBusy } from '@/core/exchange/busy';
-import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice } from '../kit/field';
 import { FileIn } from '../kit/file-in';
@@ -57,9 +56,9 @@ export function BusySheet({ book, zone, onClose }: { book: HouseBook; zone: stri
                   <span>{summary}</span>
                   <span>
                     {say('house.to', {
-                      dayMonth: dayMonth(start, zone),
-                      time: dayTime(start, zone),
-                      time2: dayTime(end, zone),
+                      dayMonth: say.dayMonth(start, zone),
+                      time: say.dayTime(start, zone),
+                      time2: say.dayTime(end, zone),
                     })}
                   </span>
                 </li>

@@ -1,12 +1,12 @@
 'use client';
 
 import type { OpenSheet } from './open-sheet';
+import { unitWords } from '@/core/bakery/machine-words';
 import { useWords } from '../kit/words';
 import type { Exception, HouseBook } from '@/core/bakery/house-book';
 import { Button } from '../kit/button';
 import { HeldNote } from './held-note';
 import { useChange } from './use-change';
-import { dayMonth, dayTime } from '@/core/time/local';
 
 interface ExceptionRowProps {
   exception: Exception;
@@ -34,11 +34,14 @@ function ExceptionRow({ exception, book, zone, onRemove }: ExceptionRowProps) {
               ? say('house.isAway')
               : units === null
                 ? say('house.isOut')
-                : say('house.hasLess', { units, unitOf: machine?.unit ?? '' }),
-          time: dayTime(start, zone),
+                : say('house.hasLess', {
+                    units,
+                    unitOf: machine ? say.coded(unitWords(machine.kind, units)) : '',
+                  }),
+          time: say.dayTime(start, zone),
           span: (words) => <span className="text-quiet">{words}</span>,
-          dayMonth: dayMonth(start, zone),
-          time2: dayTime(end, zone),
+          dayMonth: say.dayMonth(start, zone),
+          time2: say.dayTime(end, zone),
           note: () => note && <span className="text-quiet">, {note}</span>,
         })}
       </span>

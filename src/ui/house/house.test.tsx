@@ -26,7 +26,7 @@ const hurt = {
 
 type Known = HouseBook['people'][number];
 const jonas: Known = {
-  ...{ id: 2, name: 'Jonas', role: 'baker', team: 'nights', skills: ['laminate'] },
+  ...{ id: 2, name: 'Jonas', role: 'baker', team: 'nights', skills: ['laminate'], language: null },
   shifts: [{ personId: 2, weekday: 1, startMinute: 22 * 60, endMinute: 6 * 60 }],
 };
 const mara: Known = { ...jonas, id: 1, name: 'Mara', role: 'planner', skills: [], shifts: [] };
@@ -157,7 +157,7 @@ describe('a person', () => {
     const { user } = show(<PersonSheet person={null} onClose={done} />);
     await user.type(await screen.findByLabelText('Name'), 'Nele');
     await user.selectOptions(screen.getByLabelText('Role'), 'Helper: ticks off what is done');
-    await user.click(screen.getByRole('button', { name: 'mix' }));
+    await user.click(screen.getByRole('button', { name: 'mixing' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.getByLabelText('PIN').getAttribute('aria-invalid')).toBe('true'));
     await user.type(screen.getByLabelText('PIN'), '9001');
@@ -171,6 +171,7 @@ describe('a person', () => {
         team: 'nights',
         pin: '9001',
         skills: ['mix'],
+        language: null,
         active: true,
       },
     });
@@ -219,7 +220,7 @@ describe('a machine', () => {
       { id: 'oven', label: 'Deck oven', capacity: '9', changeover: '20', decks: '4', details: {} },
     ]);
     again(<MachineSheet key="mixer" machine={mixer} onClose={done} />);
-    expect(await screen.findByLabelText('Capacity (bowl)')).toBeTruthy();
+    expect(await screen.findByLabelText('Capacity (bowls)')).toBeTruthy();
     expect(screen.queryByLabelText('Decks')).toBeNull();
   });
 });

@@ -10,7 +10,7 @@ import { Sheet } from '../kit/sheet';
 import { useWords } from '../kit/words';
 import { FormEnd } from './form-end';
 import { beginDetails, DetailFields, readDetails } from './machine-details';
-import { unitWords } from './machine-words';
+import { unitWords } from '@/core/bakery/machine-words';
 import { useChange } from './use-change';
 
 const FIELDS = ['label', 'capacity', 'changeover', 'decks', 'kgLeast', 'kgAtOnce'] as const;
@@ -77,7 +77,7 @@ export function MachineSheet({ machine, onClose }: { machine: Machine | null; on
           />
         )}
         {field('label', say('house.name'))}
-        {field('capacity', say('house.takes', { unit: machine?.unit ?? unitWords(say)[kind] }))}
+        {field('capacity', say('house.takes', { unit: say.coded(unitWords(kind, 2)) }))}
         {field('changeover', say('house.minutesForAnotherSetting'))}
         {kind === 'oven' && field('decks', say('house.decks'))}
         {kind === 'mixer' && field('kgLeast', say('house.leastDoughInABowl'))}

@@ -37,7 +37,8 @@ function PersonRow({ person, mayPlan, onOpen }: PersonRowProps) {
           {say('house.planner', {
             isRole: role === 'planner',
             team,
-            part: skills.length > 0 ? `: ${skills.join(', ')}` : '',
+            part:
+              skills.length > 0 ? `: ${skills.map((skill) => say('names.skill', { skill })).join(', ')}` : '',
           })}
         </p>
       </div>

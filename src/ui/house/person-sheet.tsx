@@ -1,9 +1,11 @@
 'use client';
 
+import { LANGUAGE_NAMES } from '@/words/languages';
+import { LANGUAGES } from '@/words/message';
 import { weekdays } from '@/words/weekdays';
 import { useWords } from '../kit/words';
 import { useState } from 'react';
-import { type Person, SKILLS } from '@/core/bakery/people';
+import { type Person, type Skill, SKILLS } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { clockOfDay, minuteOfDay } from '@/core/time/local';
 import { Button } from '../kit/button';
@@ -36,6 +38,7 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
     team: person?.team ?? 'nights',
     pin: '',
     skills: person?.skills ?? [],
+    language: person?.language ?? null,
   });
   const set = (part: Partial<typeof form>) => setForm({ ...form, ...part });
   const save = async (active: boolean) => {
@@ -75,6 +78,16 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         trouble={at('team')}
         onType={(team) => set({ team })}
       />
+      <Choice
+        label={say('house.reads')}
+        value={form.language ?? ''}
+        trouble={at('language')}
+        options={[
+          { id: '', name: say('house.asTheTablet') },
+          ...LANGUAGES.map((id) => ({ id, name: LANGUAGE_NAMES[id] })),
+        ]}
+        onChoose={(language) => set({ language: language || null })}
+      />
       <Field
         label={person ? say('house.newPINIfItIs') : say('house.pIN')}
         inputMode="numeric"
@@ -83,24 +96,8 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         trouble={at('pin')}
         onType={(pin) => set({ pin })}
       />
-      <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
-        <legend className="text-[15px]">{say('house.canDoNothingChosenEverything')}</legend>
-        {SKILLS.map((skill) => {
-          const on = form.skills.includes(skill);
-          return (
-            <Button
-              key={skill}
-              aria-pressed={on}
-              onClick={() =>
-                set({ skills: on ? form.skills.filter((one) => one !== skill) : [...form.skills, skill] })
-              }
-            >
-              {skill}
-            </Button>
-          );
-        })}
-      </fieldset>
-      <FormEnd of={changing} fields={['name', 'role', 'team', 'pin']} onDone={onClose}>
+      <Skills chosen={form.skills} onChoose={(skills) => set({ skills })} />
+      <FormEnd of={changing} fields={['name', 'role', 'team', 'language', 'pin']} onDone={onClose}>
         {person && (
           <>
             <Button
@@ -115,6 +112,27 @@ function PersonForm({ person, onClose }: { person: Known | null; onClose: () => 
         )}
       </FormEnd>
     </form>
+  );
+}
+
+function Skills({ chosen, onChoose }: { chosen: Skill[]; onChoose: (skills: Skill[]) => void }) {
+  const say = useWords();
+  return (
+    <fieldset className="flex flex-wrap gap-2 sm:col-span-2">
+      <legend className="text-[15px]">{say('house.canDoNothingChosenEverything')}</legend>
+      {SKILLS.map((skill) => {
+        const on = chosen.includes(skill);
+        return (
+          <Button
+            key={skill}
+            aria-pressed={on}
+            onClick={() => onChoose(on ? chosen.filter((one) => one !== skill) : [...chosen, skill])}
+          >
+            {say('names.skill', { skill })}
+          </Button>
+        );
+      })}
+    </fieldset>
   );
 }
 

@@ -3,7 +3,6 @@
 import { useWords } from '../kit/words';
 import { useState, type ReactNode } from 'react';
 import { differences, type HouseChange, type HouseRecord } from '@/core/bakery/house-record';
-import { dayMonth, dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 import { HeldNote } from './held-note';
@@ -31,8 +30,8 @@ export function RecordView({
               <b>{name}</b>{' '}
               <span className="text-quiet">
                 {say('house.since', {
-                  time: dayTime(enrolledAt, zone),
-                  dayMonth: dayMonth(enrolledAt, zone),
+                  time: say.dayTime(enrolledAt, zone),
+                  dayMonth: say.dayMonth(enrolledAt, zone),
                   part: by ? say('house.letInBy', { by }) : '',
                 })}
               </span>
@@ -48,7 +47,11 @@ export function RecordView({
           <Line key={id} act={say('house.withdraw')} onAct={() => void change('withdraw-address', { id })}>
             <b>{of === null ? say('common.theWholePlan') : say('house.sWork', { of })}</b>{' '}
             <span className="text-quiet">
-              {say('house.madeBy', { by, time: dayTime(madeAt, zone), dayMonth: dayMonth(madeAt, zone) })}
+              {say('house.madeBy', {
+                by,
+                time: say.dayTime(madeAt, zone),
+                dayMonth: say.dayMonth(madeAt, zone),
+              })}
             </span>
           </Line>
         ))}
@@ -73,13 +76,14 @@ export function RecordView({
 }
 
 function Changed({ change: { at, by, subject, was, becomes }, zone }: { change: HouseChange; zone: string }) {
+  const say = useWords();
   return (
     <tr className="border-b border-hairline align-top">
       <td className="py-1.5 pr-3 whitespace-nowrap text-quiet">
-        {dayTime(at, zone)} {dayMonth(at, zone)}
+        {say.dayTime(at, zone)} {say.dayMonth(at, zone)}
       </td>
       <td className="pr-3 whitespace-nowrap">{by}</td>
-      <td className="pr-3 font-semibold">{subject}</td>
+      <td className="pr-3 font-semibold">{say.coded(subject)}</td>
       <td className="w-1/2">
         {differences(was, becomes).map(({ name, was: before, becomes: after }) => (
           <span key={name} className="mr-3 inline-block">

@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import type { HouseBook, Sender } from '@/core/bakery/house-book';
-import { dayMonth } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { Refusal } from '../kit/refusal';
@@ -26,7 +25,7 @@ export function SendersSection({ book, zone }: { book: HouseBook; zone: string }
             <span className="font-semibold">{label}</span>
             <span className="text-quiet">
               {say(kind === 'probes' ? 'house.sendsTemperatures' : 'house.sendsWeights')}
-              {madeAt === null ? '' : `, ${dayMonth(madeAt, zone)}`}
+              {madeAt === null ? '' : `, ${say.dayMonth(madeAt, zone)}`}
             </span>
             <Button
               look="quiet"

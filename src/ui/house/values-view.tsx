@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { SETTING_GROUPS, type SettingGroup } from '@/core/bakery/setting-groups';
 import { type SettingName, type Settings, SETTINGS } from '@/core/bakery/settings';
 import type { Allergen } from '@/core/formula/ingredient';
-import { dayMonth } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { Field } from '../kit/field';
 import { useWords } from '../kit/words';
@@ -104,7 +103,7 @@ function ValueRow({ name, value, change, zone }: RowProps) {
               least: show(least),
               most: show(most),
             })}
-            {change && `; ${say('setup.changedBy', { by: change.by, day: dayMonth(change.at, zone) })}`}
+            {change && `; ${say('setup.changedBy', { by: change.by, day: say.dayMonth(change.at, zone) })}`}
           </p>
         </div>
         <div className="grid grid-cols-[6rem_1fr] items-start gap-2">

@@ -1,3 +1,5 @@
+import { allergenName } from '@/words/code-names';
+import { useWords } from './words';
 import type { ReactNode } from 'react';
 import { ALLERGENS, type Allergen } from '@/core/formula/ingredient';
 
@@ -10,6 +12,7 @@ interface Props {
 
 /** The fourteen allergens in the order of the labels, those that are chosen ticked. */
 export function AllergenBoxes({ chosen, onChange, children }: Props) {
+  const say = useWords();
   return (
     <div className="flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
       {ALLERGENS.map((allergen) => (
@@ -20,7 +23,7 @@ export function AllergenBoxes({ chosen, onChange, children }: Props) {
             checked={chosen.includes(allergen)}
             onChange={() => onChange(ALLERGENS.filter((one) => (one === allergen) !== chosen.includes(one)))}
           />
-          {allergen}
+          {allergenName(say, allergen)}
         </label>
       ))}
       {children}

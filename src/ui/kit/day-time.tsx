@@ -1,5 +1,5 @@
 import { useWords } from './words';
-import { addLocalDays, clockOfDay, dayName, formatLocal, minuteOfDay } from '@/core/time/local';
+import { addLocalDays, clockOfDay, formatLocal, minuteOfDay } from '@/core/time/local';
 
 /** A wall-clock time being chosen: `day` as 2026-11-21, `time` as typed. */
 export interface DayTime {
@@ -31,7 +31,7 @@ export function DayTimeFields({ value, onChange, from, days, zone, label, faulty
   const say = useWords();
   const offered = Array.from({ length: days }, (_, i) => addLocalDays(from, i, zone));
   const dayOf = (at: number) => formatLocal(at, zone).slice(0, 10);
-  const inWords = (at: number) => `${dayName(at, zone)} ${dayOf(at).slice(8)}.${dayOf(at).slice(5, 7)}.`;
+  const inWords = (at: number) => `${say.dayName(at, zone)} ${dayOf(at).slice(8)}.${dayOf(at).slice(5, 7)}.`;
   return (
     <div className="grid grid-cols-[1fr_6rem] gap-3">
       <label className="grid gap-1 text-[15px]">

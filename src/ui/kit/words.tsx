@@ -11,7 +11,7 @@ import {
 } from 'react';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
 import { lendWords } from '../live/say-here';
-import { useUnits } from '../live/units';
+import { ReaderLanguage, useUnits } from '../live/units';
 import { type Say, sayer, type Tag } from '@/words/say';
 
 /** Says messages, also those with parts of a page in them. */
@@ -63,7 +63,11 @@ export function WordsProvider({
     lendWords(say);
     return { say, messages: all };
   }, [all, language, units]);
-  return <Words.Provider value={words}>{children}</Words.Provider>;
+  return (
+    <ReaderLanguage.Provider value={language}>
+      <Words.Provider value={words}>{children}</Words.Provider>
+    </ReaderLanguage.Provider>
+  );
 }
 
 /** Says messages in the reader's language. */

@@ -1,8 +1,7 @@
 import clsx from 'clsx';
 import { Fragment } from 'react';
 import type { GoodsLabel } from '@/core/wire/label';
-import { fullDate } from '@/core/time/local';
-import { weight } from '@/core/units/format';
+import { allergenName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { type LabelSize, textSize } from './label-sizes';
 
@@ -24,26 +23,30 @@ export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: Labe
             ingredients.map(({ name, allergens }, i) => (
               <Fragment key={name}>
                 {i > 0 && ', '}
-                {allergens.length > 0 ? <b>{name.toLowerCase()}</b> : name.toLowerCase()}
+                {allergens.length > 0 ? <b>{say.inLine(name)}</b> : say.inLine(name)}
               </Fragment>
             )),
         })}
       </p>
       {contains.length > 0 && (
-        <p className="font-bold">{say('labels.contains', { allergens: contains.join(', ') })}</p>
+        <p className="font-bold">
+          {say('labels.contains', {
+            allergens: contains.map((allergen) => allergenName(say, allergen)).join(', '),
+          })}
+        </p>
       )}
       {kept !== null && <p>{say('labels.keep', { isFrozen: kept !== 'cold-dough' })}</p>}
       <p className="label-dates">
         <span>
           {say('labels.made', {
             kept: kept === null ? 'fresh' : kept.replace('-', '_'),
-            day: fullDate(madeAt, zone),
+            day: say.fullDate(madeAt, zone),
           })}
         </span>
-        <b>{say('labels.bestBefore', { day: fullDate(bestBefore, zone) })}</b>
+        <b>{say('labels.bestBefore', { day: say.fullDate(bestBefore, zone) })}</b>
         <span>
           {say('labels.batch', { batch })}
-          {isDough && `, ${weight(doughGrams / 1000)}`}
+          {isDough && `, ${say.shown({ kg: doughGrams / 1000 })}`}
         </span>
       </p>
     </article>

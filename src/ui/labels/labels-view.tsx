@@ -74,7 +74,7 @@ export function LabelsView({
             <LabelFace {...{ label, size, zone }} />
             <div className="grid w-64 gap-2">
               <Field
-                label={say('labels.howMany', { product: label.product.toLowerCase() })}
+                label={say('labels.howMany', { product: say.inLine(label.product) })}
                 value={text}
                 inputMode="numeric"
                 trouble={count === null ? say('labels.wholeNumber', { most: MOST }) : null}

@@ -118,7 +118,7 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
           <p className="text-[15px] text-quiet">
             {say('lamination.trimmedByNowDensityG', {
               value: Math.round((1 - plan.kept) * 1000) / 10,
-              density: plan.density.toFixed(2),
+              density: say.number(plan.density, 2),
             })}
           </p>
         </li>

@@ -24,9 +24,9 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
   const { layers, multiplied, verdict } = outcomeOf(scheme, weights, { mm, limits: limits[scheme.kind] });
   const { less, more } = turnMoreOrLess(scheme, weights, mm, limits[scheme.kind]);
   const facts: [string, string][] = [
-    [say('lamination.fatLayers'), layers.fatLayers.toLocaleString('en')],
-    [say('lamination.layersInAll'), layers.layers.toLocaleString('en')],
-    [say('lamination.foldsMultiplied'), multiplied.toLocaleString('en')],
+    [say('lamination.fatLayers'), layers.fatLayers.toLocaleString(say.language)],
+    [say('lamination.layersInAll'), layers.layers.toLocaleString(say.language)],
+    [say('lamination.foldsMultiplied'), multiplied.toLocaleString(say.language)],
     [
       say('lamination.fatLayer'),
       say('lamination.to2', {

@@ -86,7 +86,7 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
       {from && from.products.length > 0 && (
         <p className="text-[15px] text-quiet">
           {say('lamination.laminatedByIt', {
-            products: from.products.map((product) => product.name.toLowerCase()).join(', '),
+            products: from.products.map((product) => say.inLine(product.name)).join(', '),
           })}
         </p>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Language } from '@/words/message';
 import type { Say } from '@/words/say';
 
 /** Lends out what the page says, to what is no part of a page: the outbox, a command's answer. */
@@ -9,6 +10,7 @@ function lending() {
     lend: (say: Say) => {
       lent = say;
     },
+    language: (): Language => lent?.language ?? 'en',
     say: (...message: Parameters<Say>): string => {
       if (!lent) throw new Error('Nothing is said before the page has its words.');
       return lent(...message);
@@ -17,6 +19,9 @@ function lending() {
 }
 
 const page = lending();
+
+/** The language of the page; English before it has its words. */
+export const languageOfPage = page.language;
 
 /** Gives what is no part of a page the words of the page around it. */
 export const lendWords = page.lend;

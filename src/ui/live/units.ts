@@ -1,9 +1,15 @@
 'use client';
 
-import { useMemo } from 'react';
+import { createContext, useContext, useMemo } from 'react';
 import { METRIC, showCelsius, type ReaderUnits } from '@/core/units/reader';
 import { retold } from '@/core/units/retold';
+import type { Language } from '@/words/message';
+import { readerIn } from '@/words/say';
 import { keepHere, useKept } from './kept';
+import { languageOfPage } from './say-here';
+
+/** The language of the page, which says how numbers are written. */
+export const ReaderLanguage = createContext<Language>('en');
 
 /** What this reader has chosen, and what the house writes for whoever has chosen nothing. */
 const KEY = 'hefeteig-units';
@@ -30,7 +36,8 @@ export const keepHouseUnits = (units: ReaderUnits): void => keepHere(HOUSE_KEY, 
 export function useUnits(): [ReaderUnits, (change: Partial<ReaderUnits>) => void] {
   const [own, keep] = useKept(KEY);
   const [house] = useKept(HOUSE_KEY);
-  const units = useMemo(() => (own === null && house === null ? METRIC : unitsIn(own, house)), [own, house]);
+  const language = useContext(ReaderLanguage);
+  const units = useMemo(() => readerIn(language, unitsIn(own, house)), [own, house, language]);
   return [units, (part) => keep(JSON.stringify({ ...units, ...part }))];
 }
 
@@ -43,7 +50,7 @@ export function useRetold(): (sentence: string) => string {
 /** A sentence of the house in the units of this device, for what is no part of a page. */
 export function retoldHere(sentence: string): string {
   const kept = (key: string) => (typeof localStorage === 'undefined' ? null : localStorage.getItem(key));
-  return retold(sentence, unitsIn(kept(KEY), kept(HOUSE_KEY)));
+  return retold(sentence, readerIn(languageOfPage(), unitsIn(kept(KEY), kept(HOUSE_KEY))));
 }
 
 /** Temperatures as this reader likes to read them. */

@@ -34,7 +34,8 @@ export function FirstRun({ zones, isKnown }: Props) {
   const zone = form.zone || here;
   const open = async () => {
     setBusy(true);
-    const answer = await openBakery({ ...form, zone, units });
+    const { mass, temperature, length, kitchen } = units;
+    const answer = await openBakery({ ...form, zone, units: { mass, temperature, length, kitchen } });
     if (answer.ok) {
       const { personId } = answer.result as { personId: number };
       const inside = await signIn(personId, form.pin);

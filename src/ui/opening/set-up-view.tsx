@@ -44,7 +44,7 @@ export function SetUpView({ state, shelf }: Props) {
           {lacking.map(({ kind, products: of }) => (
             <p key={kind} className="text-warn">
               {say('setup.lacking', {
-                kind: say.coded(MACHINE_WORDS[kind]).toLowerCase(),
+                kind: say.inLine(say.coded(MACHINE_WORDS[kind])),
                 products: of.join(', '),
               })}
             </p>

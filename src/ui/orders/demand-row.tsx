@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderWithSources } from '@/core/demand/cover';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 
 interface Props {
   want: OrderWithSources;
@@ -31,7 +31,7 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
       {onChange ? (
         <input
           inputMode="numeric"
-          aria-label={say('orders.piecesOfFor', { product: product.toLowerCase(), customer })}
+          aria-label={say('orders.piecesOfFor', { product: say.inLine(product), customer })}
           className="min-h-8 w-16 rounded border border-edge bg-flour px-2 text-right"
           value={typed ?? String(pieces)}
           onChange={(event) => setTyped(event.target.value)}
@@ -55,7 +55,7 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
               part: part < pieces ? say('orders.from', { part }) : '',
               dough,
               span: (words) => <span className="text-quiet">{words}</span>,
-              time: dayTime(mixAt, zone),
+              time: say.dayTime(mixAt, zone),
             })}
           </span>
         ))}

@@ -43,7 +43,7 @@ export function DiscardSheet({
     <Sheet
       open
       onOpenChange={(open) => !open && onClose()}
-      title={say('orders.discard', { name: name.toLowerCase() })}
+      title={say('orders.discard', { name: say.inLine(name) })}
     >
       <form
         className="grid gap-3"

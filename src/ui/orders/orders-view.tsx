@@ -9,7 +9,7 @@ import type { FromFreezer } from '@/core/demand/stock';
 import type { OrderWithSources } from '@/core/demand/cover';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
-import { dayMonth, formatLocal, type Instant, longDayName, parseLocal } from '@/core/time/local';
+import { formatLocal, type Instant, parseLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 import { AddOrder } from './add-order';
@@ -142,10 +142,10 @@ function OrdersDay({
 }) {
   const say = useWords();
   return (
-    <section aria-label={longDayName(at, zone)} className="mb-4">
+    <section aria-label={say.longDayName(at, zone)} className="mb-4">
       <div className="flex items-baseline gap-3 border-b border-edge">
         <h2 className="text-xl font-semibold">
-          {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
+          {say.longDayName(at, zone)} <span className="font-normal text-quiet">{say.dayMonth(at, zone)}</span>
         </h2>
         {closed !== null && <span>{say('orders.closed', { part: closed ? `: ${closed}` : '' })}</span>}
         {act && (

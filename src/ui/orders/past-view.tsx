@@ -2,7 +2,7 @@
 
 import type { Outcome } from '@/core/demand/delivered';
 import { dayOf } from '@/core/demand/orders';
-import { clockTime, dayMonth, longDayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { useWords } from '../kit/words';
 
 interface Props {
@@ -36,9 +36,10 @@ export function PastOrdersView({ outcomes, products, zone }: Props) {
         ];
         const at = own[0]?.order.dueAt ?? 0;
         return (
-          <section key={day} aria-label={longDayName(at, zone)} className="mb-5">
+          <section key={day} aria-label={say.longDayName(at, zone)} className="mb-5">
             <h2 className="flex flex-wrap items-baseline gap-x-3 border-b border-edge text-xl font-semibold">
-              {longDayName(at, zone)} <span className="font-normal text-quiet">{dayMonth(at, zone)}</span>
+              {say.longDayName(at, zone)}{' '}
+              <span className="font-normal text-quiet">{say.dayMonth(at, zone)}</span>
               <span className="ml-auto text-[17px] font-normal">
                 {say('orders.dayOutcome', { ordered, onTime: ordered - late - short, late, short })}
               </span>

@@ -1,9 +1,9 @@
 'use client';
 
 import type { ProposedDough } from '@/core/demand/propose';
-import { dayTime } from '@/core/time/local';
-import { duration, weight } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
+import { allergenName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { type ProposalDesk, proposalKey } from './use-proposals';
 
@@ -18,15 +18,16 @@ interface Props {
 
 /** One proposed dough: what it makes, how full its bowls are, until when it may be changed. */
 export function ProposalItem({ dough, desk, zone, isLate, mayPlan }: Props) {
+  const say = useWords();
   const outcome = desk.outcomeOf(dough);
   return (
     <li className="border-l-4 border-edge pl-3">
       {dough.outputs.map(({ productId, product, pieces, dueAt }) => (
         <p key={`${productId} ${dueAt}`} className="flex justify-between gap-2 text-[17px]">
           <span className="font-semibold">
-            {pieces} {product.toLowerCase()}
+            {pieces} {say.inLine(product)}
           </span>
-          <span>{dayTime(dueAt, zone)}</span>
+          <span>{say.dayTime(dueAt, zone)}</span>
         </p>
       ))}
       <ProposalFacts {...{ dough, zone, isLate }} />
@@ -43,11 +44,11 @@ export function ProposalItem({ dough, desk, zone, isLate, mayPlan }: Props) {
 function ProposalFacts({ dough, zone, isLate }: Pick<Props, 'dough' | 'zone' | 'isLate'>) {
   const say = useWords();
   const spare = dough.outputs.reduce((sum, output) => sum + output.spare, 0);
-  const until = { time: dayTime(dough.changeUntil, zone) };
+  const until = { time: say.dayTime(dough.changeUntil, zone) };
   return (
     <p className="text-[15px] text-quiet">
       {say.rich('orders.inBowlBowlsFull', {
-        weight: weight(dough.kg),
+        weight: say.shown({ kg: dough.kg }),
         bowls: dough.bowls,
         percent: percent(dough.fill),
         part: spare === 0 ? say('orders.nothingLeftOver') : say('orders.piecesForTheFreezer', { spare }),
@@ -58,7 +59,12 @@ function ProposalFacts({ dough, zone, isLate }: Pick<Props, 'dough' | 'zone' | '
           ) : (
             say('orders.changeUntil2', until)
           ),
-        part3: dough.apart.length > 0 ? say('orders.hasKeptApart', { apart: dough.apart.join(', ') }) : '',
+        part3:
+          dough.apart.length > 0
+            ? say('orders.hasKeptApart', {
+                apart: dough.apart.map((allergen) => allergenName(say, allergen)).join(', '),
+              })
+            : '',
       })}
     </p>
   );

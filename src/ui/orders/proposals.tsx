@@ -1,7 +1,6 @@
 'use client';
 
 import type { OrderBook } from '@/core/demand/book';
-import { weight } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { useMinute } from '../live/clock';
@@ -35,7 +34,7 @@ export function Proposals({ book, zone, mayPlan, onPlanned }: Props) {
           {say('orders.doughDoughsBowlBowlsOf', {
             count: doughs.length,
             bowls,
-            weight: weight(bowlKg),
+            weight: say.shown({ kg: bowlKg }),
             percent: percent(kg / (bowls * bowlKg)),
           })}
         </p>

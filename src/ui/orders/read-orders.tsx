@@ -4,7 +4,6 @@ import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import { readOrdersCsv, LONGEST_ORDERS } from '@/core/exchange/orders-csv';
-import { dayTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { FileIn } from '../kit/file-in';
 import { Sheet } from '../kit/sheet';
@@ -67,9 +66,9 @@ function Form({ onClose, book, zone }: Props) {
           {read.orders.slice(0, 200).map(({ line, customer, productId, pieces, dueAt }) => (
             <li key={line} className="flex justify-between gap-3 border-b border-hairline py-1">
               <span>
-                {pieces} {names.get(productId)?.toLowerCase()}, {customer}
+                {pieces} {say.inLine(names.get(productId) ?? '')}, {customer}
               </span>
-              <span>{dayTime(dueAt, zone)}</span>
+              <span>{say.dayTime(dueAt, zone)}</span>
             </li>
           ))}
         </ul>

@@ -3,7 +3,7 @@
 import { Check } from 'lucide-react';
 import { toldOf, type Shortage, type Told } from '@/core/demand/short';
 import { dayOf } from '@/core/demand/orders';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 
@@ -53,13 +53,13 @@ export function ShortList({
               className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-hairline py-2 text-[17px]"
             >
               <span className={known ? 'text-quiet' : ''}>
-                <b>{order.customer}</b>, {dayTime(order.dueAt, zone)}
+                <b>{order.customer}</b>, {say.dayTime(order.dueAt, zone)}
                 {missing > 0 && (
                   <span className="block">
                     {say('orders.piecesMissing', {
                       ...{ missing, pieces: order.pieces, product },
                       isEver: missingBy !== null,
-                      time: dayTime(missingBy ?? order.dueAt, zone),
+                      time: say.dayTime(missingBy ?? order.dueAt, zone),
                     })}
                   </span>
                 )}
@@ -69,7 +69,7 @@ export function ShortList({
                       late,
                       pieces: order.pieces,
                       product,
-                      time: dayTime(lateUntil, zone),
+                      time: say.dayTime(lateUntil, zone),
                     })}
                   </span>
                 )}

@@ -47,18 +47,18 @@ describe('orders that go short', () => {
   it('are ticked off when the customer knows, and open again when it has become worse', async () => {
     const told = telling();
     const { user, again } = show(list([shortage()], [], told));
-    expect(screen.getByRole('heading').textContent).toBe('1 customer to tell');
-    await user.click(screen.getByRole('button', { name: 'Told Choir' }));
+    expect(screen.getByRole('heading').textContent).toBe('1 customer to inform');
+    await user.click(screen.getByRole('button', { name: 'Informed Choir' }));
     const source = { kind: 'single', id: 4, day: '1970-01-01' } as const;
     expect(told.mock.calls[0]?.[0]).toEqual({ source, missing: 12, late: 0, lateUntil: null, told: true });
     const known = { source, missing: 12, late: 0, lateUntil: null, by: 'Ida', at: 300 * MIN };
     again(list([shortage()], [known], told));
-    expect(screen.getByRole('heading').textContent).toBe('Short orders: all customers told');
-    expect(line()).toContain('Told 05:00, Ida');
+    expect(screen.getByRole('heading').textContent).toBe('Short orders: all customers informed');
+    expect(line()).toContain('Informed 05:00, Ida');
     await user.click(screen.getByRole('button', { name: 'Not informed' }));
     expect(told.mock.calls[1]?.[0]).toMatchObject({ told: false });
     again(list([shortage({ missing: 13 })], [known], told));
-    expect(screen.getByRole('button', { name: 'Told Choir' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Informed Choir' })).toBeTruthy();
   });
 });
 

@@ -35,7 +35,7 @@ function List({ book, products }: Pick<Props, 'book' | 'products'>) {
   for (const { customer, productId, weekday, dueMinute, pieces } of book.standing) {
     const text = say('orders.by', {
       pieces,
-      get: products.get(productId)?.toLowerCase() ?? '',
+      get: say.inLine(products.get(productId) ?? ''),
       clockOfDay: clockOfDay(dueMinute),
       customer,
     });

@@ -1,14 +1,14 @@
 import { Trash2 } from 'lucide-react';
 import type { Kept } from '@/core/demand/book';
 import type { StockKind } from '@/core/process/output-way';
-import { dayMonth, type Instant } from '@/core/time/local';
-import { weight } from '@/core/units/format';
+import { type Instant } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
+import type { Say } from '@/words/say';
 
 /** Pieces as a number, dough as a weight. */
-export const stockAmount = (kind: StockKind, amount: number): string =>
-  kind === 'pieces' ? String(amount) : weight(amount / 1000);
+export const stockAmount = (say: Pick<Say, 'shown'>, kind: StockKind, amount: number): string =>
+  kind === 'pieces' ? String(amount) : say.shown({ kg: amount / 1000 });
 
 /** One thing in stock: how much, of which days, until when it keeps, and what it is for. */
 export function StockLine({
@@ -26,7 +26,7 @@ export function StockLine({
 }) {
   const say = useWords();
   const is = [
-    promised > 0 && say('orders.forPlannedBatches', { promised: stockAmount(kind, promised) }),
+    promised > 0 && say('orders.forPlannedBatches', { promised: stockAmount(say, kind, promised) }),
     forOrders > 0 && say('orders.forTheseOrdersThawThe', { usedOf: forOrders }),
     forOrders === 0 && amount > promised && say('orders.free'),
   ].filter(Boolean);
@@ -36,8 +36,8 @@ export function StockLine({
         <p className="flex flex-wrap justify-between gap-x-4">
           <span>
             {kind === 'pieces'
-              ? `${amount} ${name.toLowerCase()}`
-              : say('orders.ofDough', { weight: stockAmount(kind, amount), dough: name.toLowerCase() })}
+              ? `${amount} ${say.inLine(name)}`
+              : say('orders.ofDough', { weight: stockAmount(say, kind, amount), dough: say.inLine(name) })}
           </span>
           <span className="text-quiet">{is.join(', ')}</span>
         </p>
@@ -45,18 +45,18 @@ export function StockLine({
           {lots.map(({ since, amount: own, bestBefore }) => (
             <li key={since} className={bestBefore < now ? 'text-warn' : ''}>
               {say('orders.lot', {
-                ...{ amount: stockAmount(kind, own), isAll: lots.length === 1, since: dayMonth(since, zone) },
-                ...{ until: dayMonth(bestBefore, zone), isPast: bestBefore < now },
+                ...{
+                  amount: stockAmount(say, kind, own),
+                  isAll: lots.length === 1,
+                  since: say.dayMonth(since, zone),
+                },
+                ...{ until: say.dayMonth(bestBefore, zone), isPast: bestBefore < now },
               })}
             </li>
           ))}
         </ul>
       </div>
-      <Button
-        look="quiet"
-        aria-label={say('orders.discard', { name: name.toLowerCase() })}
-        onClick={onDiscard}
-      >
+      <Button look="quiet" aria-label={say('orders.discard', { name: say.inLine(name) })} onClick={onDiscard}>
         <Trash2 aria-hidden size={18} />
       </Button>
     </li>

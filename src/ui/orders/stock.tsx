@@ -5,7 +5,7 @@ import type { Kept, OrderBook } from '@/core/demand/book';
 import type { FromFreezer } from '@/core/demand/stock';
 import { STOCK_KINDS } from '@/core/process/output-way';
 import type { Answer } from '@/core/wire/answer';
-import { dayTime, type Instant } from '@/core/time/local';
+import { type Instant } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { DiscardSheet } from './discard-sheet';
@@ -84,8 +84,8 @@ function ToThaw({
             <span>
               {say.rich('orders.for', {
                 wanted: pieces,
-                get: () => products.get(productId)?.toLowerCase(),
-                time: dayTime(dueAt, zone),
+                get: () => say.inLine(products.get(productId) ?? ''),
+                time: say.dayTime(dueAt, zone),
               })}
             </span>
             {onPlan && (

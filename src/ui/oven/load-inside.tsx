@@ -59,7 +59,7 @@ export function LoadInside({
           <h2 className="text-3xl leading-tight font-bold">{dough.name}</h2>
           <p className="text-xl">
             {say('oven.traysInSince', {
-              label: say.coded(step.label).toLowerCase(),
+              label: say.inLine(say.coded(step.label)),
               trays,
               time: clockTime(load.start, zone),
             })}

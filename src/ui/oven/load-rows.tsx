@@ -56,10 +56,10 @@ export function LoadComing({
   const now = useMinute();
   const [units] = useUnits();
   const moved = plannedWords(say, load.step, load.dough, zone);
-  const oven = machinesOf('oven', machines).length > 1 ? `${machineName(load.oven, machines)}, ` : '';
+  const oven = machinesOf('oven', machines).length > 1 ? `${machineName(say, load.oven, machines)}, ` : '';
   return (
     <li className="flex min-h-14 items-center gap-4 border-b border-hairline py-2">
-      <span className="w-24 shrink-0 text-2xl font-bold">{nearTime(load.start, now, zone)}</span>
+      <span className="w-24 shrink-0 text-2xl font-bold">{nearTime(say, load.start, now, zone)}</span>
       <span className="min-w-0">
         <span className="block text-xl font-semibold">{load.dough.name}</span>
         <span className="block text-lg text-quiet">

@@ -65,7 +65,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
                     <span className="block text-2xl">
                       {say('oven.goesInAt', {
                         name: next.dough.name,
-                        time: nearTime(next.start, now, zone),
+                        time: nearTime(say, next.start, now, zone),
                         celsius: showCelsius(dialOn(next.oven, next.setting, board.machines), units),
                       })}
                     </span>

@@ -2,7 +2,7 @@
 
 import { Printer } from 'lucide-react';
 import { dayOf } from '@/core/demand/orders';
-import { addLocalDays, dayTime, fullDate, longDayName, type Instant } from '@/core/time/local';
+import { addLocalDays, type Instant } from '@/core/time/local';
 import { type Paper, type PaperKind, PAPERS } from '@/core/exchange/papers';
 import type { Say } from '@/words/say';
 import { Button } from '../kit/button';
@@ -54,10 +54,12 @@ export function PaperView({ paper, day, from, now, zone, name, mayDeliver }: Pro
           label={say('papers.day')}
           value={day}
           options={[
-            ...(days.some((at) => dayOf(at, zone) === day) ? [] : [{ id: day, name: fullDate(from, zone) }]),
+            ...(days.some((at) => dayOf(at, zone) === day)
+              ? []
+              : [{ id: day, name: say.fullDate(from, zone) }]),
             ...days.map((at) => ({
               id: dayOf(at, zone),
-              name: `${longDayName(at, zone)} ${fullDate(at, zone)}`,
+              name: `${say.longDayName(at, zone)} ${say.fullDate(at, zone)}`,
             })),
           ]}
           onChoose={(at) => open(paper.kind, at)}
@@ -75,10 +77,10 @@ export function PaperView({ paper, day, from, now, zone, name, mayDeliver }: Pro
       </div>
       <header className="mb-3 flex flex-wrap items-baseline justify-between gap-x-6">
         <h1 className="text-3xl font-bold">
-          {nameOf(say, paper.kind)}, {longDayName(from, zone)} {fullDate(from, zone)}
+          {nameOf(say, paper.kind)}, {say.longDayName(from, zone)} {say.fullDate(from, zone)}
         </h1>
         <p>
-          {name}. {say('papers.printedAt', { time: dayTime(now, zone) })}
+          {name}. {say('papers.printedAt', { time: say.dayTime(now, zone) })}
         </p>
       </header>
       {paper.lines.length === 0 && <p className="text-xl">{say('papers.nothing')}</p>}

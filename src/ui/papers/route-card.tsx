@@ -4,8 +4,7 @@ import { Printer } from 'lucide-react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
-import { dayTime } from '@/core/time/local';
-import { duration, weight } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { useCelsius } from '../live/units';
@@ -45,10 +44,10 @@ export function RouteCard({
           {say('papers.print')}
         </Button>
         <p className="w-full text-lg">
-          {weight(kg)}.{' '}
+          {say.shown({ kg: kg })}.{' '}
           {outputs
             .map(({ pieces, product, dueAt }) =>
-              say('papers.dueAt', { pieces, product, time: dayTime(dueAt, zone) }),
+              say('papers.dueAt', { pieces, product, time: say.dayTime(dueAt, zone) }),
             )
             .join('; ')}
         </p>
@@ -65,7 +64,7 @@ export function RouteCard({
           return {
             key: step.key,
             cells: [
-              <b key="planned">{dayTime(step.start, zone)}</b>,
+              <b key="planned">{say.dayTime(step.start, zone)}</b>,
               say.coded(step.label),
               step.load
                 ? say('papers.piecesTrays', { pieces: step.load.pieces, trays: step.load.trays })

@@ -11,8 +11,7 @@ import type { PlanSample } from '@/core/solver/sampling';
 import { taskId } from '@/core/process/step-ref';
 import { misfits } from '@/core/schedule/misfit';
 import { isHandsOn } from '@/core/record/state';
-import { dayTime } from '@/core/time/local';
-import { duration, weight } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import { FollowDough } from '../rooms/follow-dough';
 import { outputWord, stateWords, whenWords } from './words';
@@ -36,7 +35,7 @@ export function DoughPanel(props: DoughPanelProps) {
   });
   const watch = (props.sampled?.watch ?? []).flatMap(({ task }) => {
     const found = stepOf(whole, task);
-    return found?.dough.id === dough.id ? [say.coded(found.step.label).toLowerCase()] : [];
+    return found?.dough.id === dough.id ? [say.inLine(say.coded(found.step.label))] : [];
   });
   const off = misfits(dough);
   return (
@@ -56,12 +55,12 @@ export function DoughPanel(props: DoughPanelProps) {
           </Button>
         )}
         <p className="text-[15px] text-quiet">
-          {say('plan.ofDough', { weight: weight(facts.kg), part: words ? `, ${words}` : '' })}
+          {say('plan.ofDough', { weight: say.shown({ kg: facts.kg }), part: words ? `, ${words}` : '' })}
         </p>
         {next && (
           <p className="mt-2 border-l-4 border-butter pl-3">
             <span className="block text-lg font-semibold">{say.coded(next.label)}</span>
-            {dayTime(next.start, zone)}, {whenWords(say, { inMinutes: (next.dueAt - now) / 60_000 })}
+            {say.dayTime(next.start, zone)}, {whenWords(say, { inMinutes: (next.dueAt - now) / 60_000 })}
           </p>
         )}
         {off.length > 0 && (
@@ -106,7 +105,7 @@ function PanelPromise({ promise, zone }: PanelPromiseProps) {
     <div>
       <p className="flex justify-between gap-2">
         <span>{outputWord(say, output)}</span>
-        <span className="text-quiet">{dayTime(output.dueAt, zone)}</span>
+        <span className="text-quiet">{say.dayTime(output.dueAt, zone)}</span>
       </p>
       {sure !== null && (
         <p className="text-right text-[15px] text-quiet">

@@ -4,7 +4,6 @@ import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import type { KeyboardEvent } from 'react';
 import type { GroupItem, GroupRow } from '@/core/schedule/groups';
-import { dayTime } from '@/core/time/local';
 import { xOf, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 import { KnotMark } from '../thread/thread';
@@ -120,7 +119,7 @@ function Handle({
   const grip = status === 'open' ? { doughId, key, whole: false, start } : null;
   const drag = useDrag(scale, hand, () => grip);
   const x = xOf(scale, start);
-  const words = `${dough} ${say.coded(label).toLowerCase()}, ${dayTime(start, zone)}`;
+  const words = `${dough} ${say.inLine(say.coded(label))}, ${say.dayTime(start, zone)}`;
   return (
     <button
       {...drag}
@@ -142,7 +141,7 @@ function roomForWords(say: Say, items: readonly GroupItem[], scale: TimeScale): 
   return new Map(
     items.flatMap(({ task, dough, label, start, end }) => {
       const [x1, x2] = [xOf(scale, start), xOf(scale, end)];
-      const words = `${dough} ${say.coded(label).toLowerCase()}`;
+      const words = `${dough} ${say.inLine(say.coded(label))}`;
       if (x1 <= free || words.length * LETTER >= Math.max(x2 - x1, 90)) return [];
       free = x1 + words.length * LETTER;
       return [[task, words] as const];

@@ -1,5 +1,6 @@
 'use client';
 
+import { unitWords } from '@/core/bakery/machine-words';
 import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { MachineKind } from '@/core/bakery/machines';
@@ -42,8 +43,20 @@ export function MachineLoads({
   const say = useWords();
   const rows = useMemo(() => {
     const there = Math.max(1, ...crewSteps(board.presences, scale.from).map(([, amount]) => amount));
-    const hands = { id: 'crew', label: say('plan.hands'), capacity: there, unit: 'people' };
-    const pools = [hands, ...SHOWN.flatMap((shown) => board.machines.filter(({ kind }) => kind === shown))];
+    const hands = {
+      id: 'crew',
+      label: say('plan.hands'),
+      capacity: there,
+      unit: say('plan.peopleThere', { count: there }),
+    };
+    const pools = [
+      hands,
+      ...SHOWN.flatMap((shown) =>
+        board.machines
+          .filter(({ kind }) => kind === shown)
+          .map((pool) => ({ ...pool, unit: say.coded(unitWords(pool.kind, pool.capacity)) })),
+      ),
+    ];
     return pools.map((pool) => ({
       ...pool,
       settings: settingSpans(doughs, pool.id, { from: scale.from, to: scale.to }).map((span) => ({

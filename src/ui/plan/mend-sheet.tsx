@@ -32,7 +32,7 @@ export function MendSheet({
     >
       {proposal && (
         <>
-          <p className="mb-3 text-lg">{proposal.title}</p>
+          <p className="mb-3 text-lg">{say.coded(proposal.title)}</p>
           <ProposalText body={proposal.body} zone={zone} machines={machines} />
           <Decision proposal={proposal} mayAccept={mayAccept} onDone={onClose} />
         </>

@@ -5,7 +5,6 @@ import { useEffect, useRef } from 'react';
 import type { Machine } from '@/core/bakery/machines';
 import { clashMessage, stepOf } from '@/core/schedule/supposed';
 import type { WholePlan } from '@/core/schedule/whole-plan';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { MovingHand } from './use-moving';
 
@@ -43,7 +42,7 @@ export function MoveCard({
       className="fixed top-16 left-1/2 z-10 w-[min(44rem,94vw)] -translate-x-1/2 rounded border-2 border-ink bg-flour px-4 py-3 text-[17px] lg:left-[calc(50%-10.5rem)]"
     >
       <p className="text-xl font-semibold">
-        {say.coded(moving.label)} {dayTime(lands, zone)}
+        {say.coded(moving.label)} {say.dayTime(lands, zone)}
         {by !== 0 && (
           <span className="font-normal text-quiet">
             {say('plan.laterEarlier', { duration: duration(Math.abs(by)), isBy: by > 0 })}

@@ -7,7 +7,7 @@ import { Pin } from 'lucide-react';
 import type { StepForecast } from '@/core/forecast/forecast';
 import { taskId } from '@/core/process/step-ref';
 import { isHandsOn } from '@/core/record/state';
-import { clockTime, dayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { StepMark } from '../thread/step-mark';
 import { StepWhy } from './step-why';
@@ -26,8 +26,8 @@ export function PanelStep({ step, before, panel }: Props) {
 
   const state = dough.state.steps.get(step.key);
   const { start, end } = step;
-  const name = dayName(start, zone);
-  const newDay = !before || dayName(before.start, zone) !== name;
+  const name = say.dayName(start, zone);
+  const newDay = !before || say.dayName(before.start, zone) !== name;
   const nameOf = (of: number | null | undefined) => people.find(({ id }) => id === of)?.name;
   const planned = panel.duties.find(({ task }) => task === taskId(dough.id, step.key))?.personIds ?? [];
   const did = nameOf(state?.startedBy ?? state?.finishedBy);

@@ -1,6 +1,5 @@
 import { useWords } from '../kit/words';
 import type { Machine } from '@/core/bakery/machines';
-import { dayTime } from '@/core/time/local';
 import type { ProposalBody } from '@/core/schedule/proposal';
 import { duration } from '@/core/units/format';
 import { shiftWords } from './words';
@@ -23,8 +22,11 @@ export function ProposalText({
   return (
     <div className="grid gap-2 text-[17px]">
       {needs.map((need) => (
-        <p key={need} className="border-l-4 border-butter pl-3 font-semibold first-letter:uppercase">
-          {need}
+        <p
+          key={say.coded(need)}
+          className="border-l-4 border-butter pl-3 font-semibold first-letter:uppercase"
+        >
+          {say.coded(need)}
         </p>
       ))}
       {changes.length === 0 && <p>{say('plan.nobodySWorkMoves')}</p>}
@@ -37,7 +39,7 @@ export function ProposalText({
             {say.rich('plan.spanDoughLabelPartValue', {
               span: (words) => <span className="font-semibold">{words}</span>,
               dough,
-              label: say.coded(label).toLowerCase(),
+              label: say.inLine(say.coded(label)),
               part: more > 0 ? say('plan.andStepStepsAfterIt', { more }) : '',
               value: () =>
                 onto ? (
@@ -47,13 +49,13 @@ export function ProposalText({
                 ) : (
                   <>
                     <span className="whitespace-nowrap">
-                      <s className="text-quiet">{dayTime(from, zone)}</s> <b>{dayTime(to, zone)}</b>
+                      <s className="text-quiet">{say.dayTime(from, zone)}</s> <b>{say.dayTime(to, zone)}</b>
                     </span>
                     , {shiftWords(say, from, to)}
                   </>
                 ),
             })}
-            <span className="block text-[15px] text-quiet first-letter:uppercase">{why}</span>
+            <span className="block text-[15px] text-quiet first-letter:uppercase">{say.coded(why)}</span>
           </li>
         ))}
       </ol>
@@ -62,8 +64,8 @@ export function ProposalText({
         <p key={`${doughId} ${product}`} className="text-warn">
           {say('plan.readyLate2', {
             dough,
-            product: product.toLowerCase(),
-            time: dayTime(readyAt, zone),
+            product: say.inLine(product),
+            time: say.dayTime(readyAt, zone),
             duration: duration((readyAt - dueAt) / 60_000),
           })}
         </p>

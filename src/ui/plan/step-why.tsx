@@ -10,7 +10,6 @@ import { isHandsOn } from '@/core/record/state';
 import type { WholePlan } from '@/core/schedule/whole-plan';
 import type { Reach } from '@/core/solver/what-if';
 import { taskId } from '@/core/process/step-ref';
-import { dayTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
 import type { MovingHand } from './use-moving';
@@ -59,7 +58,7 @@ export function StepWhy({ dough, step, whole, machines, zone, hand, mayPlan }: P
               <b>
                 {say('plan.notBeforeAfter', {
                   isSide: side === 'earlier',
-                  time: dayTime(whole.origin + reach[side].start * 60_000, zone),
+                  time: say.dayTime(whole.origin + reach[side].start * 60_000, zone),
                 })}
               </b>{' '}
               {holdWords(say, reach[side], side, { dough, step, whole, machines })}
@@ -99,7 +98,7 @@ function holdWords(
   const wait = tightWait(dough, step, side, moved);
   if (wait)
     return say('plan.wouldBeShorterLongerThan', {
-      label: say.coded(wait.label).toLowerCase(),
+      label: say.inLine(say.coded(wait.label)),
       isShort: wait.short,
       duration: duration(wait.limit),
     });

@@ -6,7 +6,6 @@ import { useMemo, type PointerEvent } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { OutputRecord } from '@/core/record/dough';
 import { minutesBehind } from '@/core/forecast/times';
-import { dayTime } from '@/core/time/local';
 import { drawThread, xOf, type DrawnThread, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
@@ -58,7 +57,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
       aria-label={say('plan.due', {
         name: dough.name,
         outputWords: outputWords(say, { outputs }),
-        time: dayTime(lastDue, zone),
+        time: say.dayTime(lastDue, zone),
         part: words ? `, ${words}` : '',
       })}
       className={clsx('relative block w-full touch-pan-y text-left', picked && 'bg-butter-wash/70')}
@@ -81,7 +80,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
           <ThreadKnots thread={supposed ?? thread} />
         </g>
         <text x={x + 5} y={ROW - 10} className="fill-ink font-label text-[14px] font-semibold">
-          {dayTime(lastDue, zone)}
+          {say.dayTime(lastDue, zone)}
         </text>
         <NowLine scale={scale} now={now} height={ROW} />
       </svg>

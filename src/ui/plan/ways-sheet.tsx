@@ -12,7 +12,6 @@ import { Sheet } from '../kit/sheet';
 import { send } from '../live/command';
 import { Decision } from './mend-sheet';
 import { ProposalText } from './proposal-body';
-import { lowerFirst } from '@/words/say';
 
 /** A way that was tried: a plan with its price, or why there is none. */
 type Tried = { way: WayKind } & ({ proposal: Proposal; kept: boolean } | { trouble: string });
@@ -99,7 +98,7 @@ function Ways({ dough, pinned, basis, zone, machines, onClose }: Props) {
       {open.length > 0 && (
         <p role="status" className="text-lg text-quiet">
           {say('plan.workingOutOfDone', {
-            WAYNAMES: lowerFirst(say.coded(WAY_NAMES[open[0] as WayKind])),
+            WAYNAMES: say.inLine(say.coded(WAY_NAMES[open[0] as WayKind])),
             count: tried.length,
             count2: ways.length,
           })}
@@ -129,5 +128,5 @@ function priceWords(say: Say, { body }: Proposal): string {
   const { needs, changes } = body;
   const moved = changes.reduce((sum, { more }) => sum + 1 + more, 0);
   const moves = moved === 0 ? say('plan.nothingMoves') : say('plan.stepMovesStepsMove', { moved });
-  return [...needs.slice(0, 2), moves].join('; ');
+  return [...needs.slice(0, 2).map(say.coded), moves].join('; ');
 }

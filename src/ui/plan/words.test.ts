@@ -39,7 +39,7 @@ describe('what is said of a dough', () => {
       whenWords(say, { inMinutes: 25 }),
       whenWords(say, { inMinutes: -95 }),
       whenWords(say, { inMinutes: 0 }),
-    ]).toEqual(['in 25 min', '1 h 35 late', 'now']);
+    ]).toEqual(['in 25 min', '1 h 35 min late', 'now']);
   });
 });
 

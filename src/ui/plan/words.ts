@@ -1,3 +1,4 @@
+import { fromNow } from '@/words/from-now';
 import type { Say } from '@/words/say';
 import type { DoughForecast } from '@/core/forecast/forecast';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
@@ -5,14 +6,14 @@ import type { DoughRecord, OutputRecord } from '@/core/record/dough';
 import { isHandsOn } from '@/core/record/state';
 import { minutesBehind } from '@/core/forecast/times';
 import { countTurns, turnMessage } from '@/core/record/turns';
-import { duration, fromNow } from '@/core/units/format';
+import { duration } from '@/core/units/format';
 
 /** `120 butter crescent`, `40 raisin snail to freeze`, `dough for 24 butter crescent to keep cold` */
 export function outputWord(
   say: Say,
   { pieces, product, way }: Pick<OutputRecord, 'pieces' | 'product' | 'way'>,
 ) {
-  const words = `${pieces} ${product.toLowerCase()}`;
+  const words = `${pieces} ${say.inLine(product)}`;
   return way === undefined ? words : say('plan.onItsWay', { way: way.replaceAll('-', '_'), words });
 }
 
@@ -33,7 +34,9 @@ export function stateWords(say: Say, dough: DoughForecast, now: number): string 
 
 /** `in 25 min`, or `12 min late` for what should have begun. */
 export function whenWords(say: Say, { inMinutes }: Pick<AgendaItem, 'inMinutes'>): string {
-  return inMinutes < 0 ? say('plan.lateBy', { duration: duration(-inMinutes) }) : fromNow(inMinutes);
+  return inMinutes < 0
+    ? say('plan.lateBy', { duration: duration(-inMinutes) })
+    : say.coded(fromNow(inMinutes));
 }
 
 /** `40 min later`, `2 h earlier` */

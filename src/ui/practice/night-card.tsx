@@ -6,7 +6,7 @@ import type { NightLook, Sense } from '@/core/practice/night-record';
 import type { EventBody } from '@/core/record/events';
 import { isHandsOn } from '@/core/record/state';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import type { Board } from '@/core/wire/board';
 import { NowAct } from '../bench/now-act';
@@ -58,7 +58,7 @@ export function NightCard({ item, looks, now, board, tell, onLook, onWork }: Pro
       ) : (
         <p className="text-lg text-quiet">
           {say('bench.waitingSince', {
-            time: dayTime(step.start, zone),
+            time: say.dayTime(step.start, zone),
             duration: duration(Math.floor((now - step.start) / MINUTE)),
           })}
         </p>

@@ -1,5 +1,5 @@
 import { FastForward, Flag, Pause, Play } from 'lucide-react';
-import { clockTime, dayName, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 import { SPEEDS, type useNightClock } from './use-night-clock';
@@ -27,10 +27,11 @@ export function NightHead({ name, clock, zone, closesAt, isOver, onEnd }: Props)
         {say('practice.title')}: {name}
       </h1>
       <p aria-label={say('practice.clock')} className="text-lg">
-        {dayName(now, zone)} <span className="text-4xl font-bold tabular-nums">{clockTime(now, zone)}</span>
+        {say.dayName(now, zone)}{' '}
+        <span className="text-4xl font-bold tabular-nums">{clockTime(now, zone)}</span>
       </p>
       <p className="text-lg text-quiet">
-        {isOver ? say('practice.over') : say('practice.ends', { time: dayTime(closesAt, zone) })}
+        {isOver ? say('practice.over') : say('practice.ends', { time: say.dayTime(closesAt, zone) })}
       </p>
       <div className="ml-auto flex flex-wrap items-center gap-2">
         {!isOver && (

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { SITUATION_WORDS } from '@/core/practice/situation-words';
 import { LEVELS, SITUATION_IDS, type SituationId, SITUATIONS } from '@/core/practice/situation';
-import { dateTime } from '@/core/time/local';
 import type { PractisedNight } from '@/core/wire/practised-night';
 import { FloorTabs } from '../floor/floor-tabs';
 import { Button } from '../kit/button';
@@ -149,7 +148,7 @@ function Nights({ nights, plans, zone }: Pick<Props, 'nights' | 'plans' | 'zone'
                     </a>
                   </th>
                   <td className="pr-4">{night.person}</td>
-                  <td className="pr-4 whitespace-nowrap">{dateTime(night.openedAt, zone)}</td>
+                  <td className="pr-4 whitespace-nowrap">{say.dateTime(night.openedAt, zone)}</td>
                   <td className="pr-4">
                     {night.endedAt === null
                       ? say('practice.underWay')

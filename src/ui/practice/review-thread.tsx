@@ -106,7 +106,7 @@ function Row({
         ))}
         {looks.map(({ at, found }, i) => (
           <circle key={i} cx={xOf(scale, at)} cy={HEIGHT + STRIP / 2 - 1} r={4} fill="var(--ink)">
-            <title>{`${clockTime(at, zone)} ${found.sense}`}</title>
+            <title>{say('practice.looked', { sense: found.sense, time: clockTime(at, zone) })}</title>
           </circle>
         ))}
       </svg>

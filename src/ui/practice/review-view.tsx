@@ -9,7 +9,7 @@ import type { NightRecord } from '@/core/practice/night-record';
 import type { Moment } from '@/core/practice/moment';
 import { reviewNight } from '@/core/practice/review';
 import type { Scene } from '@/core/practice/scene';
-import { clockTime, dateTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useWords } from '../kit/words';
 import { OpenNight, type NightChoice } from './open-night';
@@ -47,7 +47,7 @@ export function ReviewView({ name, by, openedAt, scene, record, again }: Props) 
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <h1 className="text-4xl font-bold">
-            {say('practice.nightOf', { name, by, day: dateTime(openedAt, zone) })}
+            {say('practice.nightOf', { name, by, day: say.dateTime(openedAt, zone) })}
           </h1>
           <div className="flex flex-wrap gap-3">
             <OpenNight choice={again} label={say('practice.again')} />

@@ -118,7 +118,7 @@ function HandsFields({ form: { field }, step, choices, choose }: ChoiceProps) {
           options={[
             { id: '', name: say('product.asUsual') },
             { id: 'anybody', name: say('product.anybody') },
-            ...SKILLS.map((id) => ({ id, name: id })),
+            ...SKILLS.map((id) => ({ id, name: say('names.skill', { skill: id }) })),
           ]}
           onChoose={(id) => choose({ skill: id as StepChoices['skill'] })}
         />

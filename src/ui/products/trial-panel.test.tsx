@@ -56,7 +56,7 @@ describe('a batch in this bakery', () => {
     await screen.findByText('Starts Fri 10:00');
     expect(screen.getByText('Ready Sat 07:00')).toBeTruthy();
     expect(screen.getByRole('img', { name: 'Thread from Fri 10:00 to Sat 07:00' })).toBeTruthy();
-    expect(screen.getByText('3.6 kg of dough, 1 bowl, hands 1 h 02')).toBeTruthy();
+    expect(screen.getByText('3.6 kg of dough, 1 bowl, hands 1 h 2 min')).toBeTruthy();
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       ...['Fri 10:00Mix Mixer', '10:12Bulk ', 'Sat 06:00Bake Deck oven, Trays'],
     ]);
@@ -70,7 +70,7 @@ describe('a batch in this bakery', () => {
   it('says how late it is where it cannot be ready in time', async () => {
     house.result = { ...TRIAL, late: 95 };
     show(panel());
-    expect((await screen.findByText('Ready Sat 07:00, 1 h 35 late')).className).toMatch(/text-warn/);
+    expect((await screen.findByText('Ready Sat 07:00, 1 h 35 min late')).className).toMatch(/text-warn/);
   });
 
   it('says why no place was found', async () => {

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { coded } from '@/core/codes/coded';
 import type { ProductDraft } from '@/core/process/product-draft';
 import { faultByName, type ProductFault } from '@/core/process/product-faults';
-import { clockTime, dayTime, addLocalDays, formatLocal } from '@/core/time/local';
+import { clockTime, addLocalDays, formatLocal } from '@/core/time/local';
 import type { ProductTrial } from '@/core/wire/product-trial';
 import { DayTimeFields, localText } from '../kit/day-time';
 import { Field } from '../kit/field';
@@ -109,7 +109,7 @@ function Trial({ trial, zone }: { trial: ProductTrial; zone: string }) {
           return (
             <li key={step.key} className="grid grid-cols-[6.5rem_1fr] gap-2 border-b border-hairline py-0.5">
               <span className="tabular-nums">
-                {isNewDay ? dayTime(step.start, zone) : clockTime(step.start, zone)}
+                {isNewDay ? say.dayTime(step.start, zone) : clockTime(step.start, zone)}
               </span>
               <span>
                 <span className={step.people > 0 ? 'font-semibold' : ''}>{say.coded(step.label)}</span>{' '}

@@ -1,7 +1,7 @@
 'use client';
 
 import { coded } from '@/core/codes/coded';
-import { addLocalDays, dayName, localMidnight } from '@/core/time/local';
+import { addLocalDays, localMidnight } from '@/core/time/local';
 import type { ProductTrial } from '@/core/wire/product-trial';
 import { useWords } from '../kit/words';
 import { temperatureColour, temperatureHeight } from '../thread/temperature';
@@ -26,7 +26,7 @@ export function TrialThread({ trial: { steps, start, ready }, zone }: { trial: P
         <g key={at}>
           <line x1={x(at)} x2={x(at)} y1={0} y2={TALL} stroke="var(--hairline)" />
           <text x={x(at) + 3} y={10} fontSize={11} fill="var(--quiet)">
-            {dayName(at, zone)}
+            {say.dayName(at, zone)}
           </text>
         </g>
       ))}

@@ -101,7 +101,7 @@ function Row({
   const celsius = useCelsius();
   const { dough, step, soonest, best, latest, look, bake } = watched;
   const over = now > latest && step.max > step.min;
-  const name = machineName(bake?.oven, ovens);
+  const name = machineName(say, bake?.oven, ovens);
   const left = Math.round((best - now) / MINUTE);
   return (
     <button
@@ -110,7 +110,7 @@ function Row({
     >
       <span>
         <span className="block text-3xl leading-tight font-bold">
-          {nearTime(now < best ? best : latest, now, zone)}
+          {nearTime(say, now < best ? best : latest, now, zone)}
         </span>
         <span className={over ? 'text-lg font-bold text-warn' : 'text-lg text-quiet'}>
           {over
@@ -124,7 +124,7 @@ function Row({
         <span className="block text-xl font-semibold">{dough.name}</span>
         <span className="block text-lg text-quiet">
           {say('proof.labelPart', {
-            label: say.coded(step.label).toLowerCase(),
+            label: say.inLine(say.coded(step.label)),
             part: step.load && !step.step.branch ? say('proof.trays', { trays: step.load.trays }) : '',
           })}
         </span>
@@ -134,9 +134,9 @@ function Row({
         <span className="block text-lg">
           {say('proof.untilReadyTo', {
             isMin: step.min === step.max,
-            time: nearTime(best, now, zone),
-            time2: nearTime(soonest, now, zone),
-            time3: nearTime(latest, now, zone),
+            time: nearTime(say, best, now, zone),
+            time2: nearTime(say, soonest, now, zone),
+            time3: nearTime(say, latest, now, zone),
             part: look > now && step.risen ? say('proof.look', { time: clockTime(look, zone) }) : '',
           })}
         </span>

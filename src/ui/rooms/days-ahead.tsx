@@ -6,7 +6,7 @@ import type { RoomCourse, RoomDay } from '@/core/climate/room-course';
 import { meanOf } from '@/core/climate/room-course';
 import { dayOf } from '@/core/demand/orders';
 import type { Place } from '@/core/heat/places';
-import { addLocalDays, clockTime, dayName, MINUTE } from '@/core/time/local';
+import { addLocalDays, clockTime, MINUTE } from '@/core/time/local';
 import { measure } from '@/core/units/measure';
 import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
@@ -125,7 +125,7 @@ function DayForm({ place, day, zone, told }: DayFormProps) {
     if (Object.values(expected).some(Number.isNaN)) return setTrouble(say('common.thatIsNotATemperature'));
     return void tell(expected);
   };
-  const name = dayName(day, zone);
+  const name = say.dayName(day, zone);
   return (
     <li>
       <form

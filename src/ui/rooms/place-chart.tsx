@@ -13,7 +13,7 @@ import {
   YAxis,
 } from 'recharts';
 import { type PlaceRecord, withGaps } from '@/core/climate/curve';
-import { clockTime, dayMonth, dayTime } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
 import { toFahrenheit } from '@/core/units/temperature';
 import { AXIS, LINE, TOOLTIP } from '../kit/chart-look';
@@ -48,7 +48,7 @@ export default function PlaceChart({ record, zone, units }: Props) {
   const humid = points.some(({ humidity }) => humidity !== null);
   const bounds = [limits.low, limits.high].filter((limit) => limit !== null).map(shown);
   return (
-    <figure aria-label={say('rooms.temperatureOf', { label: limits.label.toLowerCase() })} className="h-80">
+    <figure aria-label={say('rooms.temperatureOf', { label: say.inLine(limits.label) })} className="h-80">
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
           <CartesianGrid stroke="var(--hairline)" vertical={false} />
@@ -56,7 +56,9 @@ export default function PlaceChart({ record, zone, units }: Props) {
             dataKey="at"
             type="number"
             domain={[from, to]}
-            tickFormatter={(at: number) => (to - from > 2 * DAY ? dayMonth(at, zone) : clockTime(at, zone))}
+            tickFormatter={(at: number) =>
+              to - from > 2 * DAY ? say.dayMonth(at, zone) : clockTime(at, zone)
+            }
             {...AXIS}
             minTickGap={50}
           />
@@ -74,9 +76,9 @@ export default function PlaceChart({ record, zone, units }: Props) {
             <YAxis yAxisId="humidity" orientation="right" unit=" %" width={56} domain={[0, 100]} {...AXIS} />
           )}
           <Tooltip
-            labelFormatter={(at) => dayTime(Number(at), zone)}
+            labelFormatter={(at) => say.dayTime(Number(at), zone)}
             formatter={(value, name) => [
-              `${Number(value).toFixed(name === 'humidity' ? 0 : 1)} ${name === 'humidity' ? '%' : unit}`,
+              `${say.number(Number(value), name === 'humidity' ? 0 : 1)} ${name === 'humidity' ? '%' : unit}`,
               String(name),
             ]}
             contentStyle={TOOLTIP}

@@ -1,17 +1,17 @@
 'use client';
 
+import type { Words } from '@/core/codes/coded';
 import { useWords } from '../kit/words';
 import { DrawingSoon } from '../kit/drawing-soon';
 import clsx from 'clsx';
 import dynamic from 'next/dynamic';
 import type { Person } from '@/core/bakery/people';
 import { PLACE_SPANS, type PlaceRecord, type PlaceSpan } from '@/core/climate/curve';
-import { clockTime, dayTime } from '@/core/time/local';
+import { clockTime, type Instant } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { useUnits } from '../live/units';
 import { LimitsForm } from './limits-form';
-import type { Instant } from '@/core/time/local';
 import type { Outside } from '@/core/climate/curve';
 import type { PlaceLimits } from '../../core/climate/excursions';
 
@@ -20,7 +20,7 @@ const PlaceChart = dynamic(() => import('./place-chart'), {
   loading: DrawingSoon,
 });
 
-const SPANS = Object.entries(PLACE_SPANS) as [PlaceSpan, (typeof PLACE_SPANS)[PlaceSpan]][];
+const SPANS = Object.keys(PLACE_SPANS) as PlaceSpan[];
 
 /** One place over time: what its probe said, when it was outside its limits, and what was not believed. */
 export function PlaceView({
@@ -58,7 +58,7 @@ export function PlaceView({
         </a>
       </header>
       <nav aria-label={say('rooms.howFarBack')} className="flex flex-wrap gap-2">
-        {SPANS.map(([id, { name }]) => (
+        {SPANS.map((id) => (
           <a
             key={id}
             href={`/rooms/${record.id}?span=${id}`}
@@ -68,7 +68,7 @@ export function PlaceView({
               id === span && 'bg-butter-wash font-bold',
             )}
           >
-            {name}
+            {say('rooms.span', { span: id })}
           </a>
         ))}
       </nav>
@@ -107,7 +107,7 @@ function OutsideLimits({ outside, zone, limits }: OutsideLimitsProps) {
           <li key={from} className="border-b border-hairline py-1.5">
             {say.rich('rooms.forUpToNotAbove', {
               b: (words) => <b>{words}</b>,
-              time: dayTime(from, zone),
+              time: say.dayTime(from, zone),
               duration: duration((to - from) / 60_000),
               celsius: showCelsius(celsius, units),
               isCelsius: celsius > limit,
@@ -128,7 +128,7 @@ function OutsideLimits({ outside, zone, limits }: OutsideLimitsProps) {
 }
 
 interface DoubtedReadingsProps {
-  doubted: { at: Instant; doubt: string; times: number }[];
+  doubted: { at: Instant; doubt: Words; times: number }[];
   zone: string;
 }
 
@@ -142,11 +142,11 @@ function DoubtedReadings({ doubted, zone }: DoubtedReadingsProps) {
           <h2 className="mb-1 text-2xl font-semibold">{say('rooms.notBelieved')}</h2>
           <ul className="text-lg">
             {doubted.map(({ at, doubt, times }) => (
-              <li key={doubt} className="border-b border-hairline py-1.5">
+              <li key={say.coded(doubt)} className="border-b border-hairline py-1.5">
                 {say('rooms.doubtPartTime', {
-                  doubt,
+                  doubt: say.coded(doubt),
                   part: times > 1 ? say('rooms.timesLast', { times }) : '',
-                  time: dayTime(at, zone),
+                  time: say.dayTime(at, zone),
                 })}
               </li>
             ))}

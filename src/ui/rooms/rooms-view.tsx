@@ -1,5 +1,6 @@
 'use client';
 
+import { fromNow } from '@/words/from-now';
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { type ComponentProps, useState } from 'react';
@@ -8,7 +9,6 @@ import type { Board } from '@/core/wire/board';
 import { misfits } from '@/core/schedule/misfit';
 import { type Place, PLACE_KINDS } from '@/core/heat/places';
 import { clockTime } from '@/core/time/local';
-import { fromNow } from '@/core/units/format';
 import { showCelsius } from '@/core/units/reader';
 import { parseCelsius } from '@/core/units/temperature';
 import { Button } from '../kit/button';
@@ -104,7 +104,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
               ? say('rooms.toldBy', { by: reading.by ?? 'somebody' })
               : say('rooms.byProbe'),
           time: clockTime(reading.at, zone),
-          fromNow: fromNow((reading.at - now) / 60_000),
+          fromNow: say.coded(fromNow((reading.at - now) / 60_000)),
         });
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-b border-hairline py-2.5 sm:grid-cols-[1fr_7.5rem_13rem]">
@@ -180,7 +180,7 @@ function TellPlace({ place, onTrouble }: TellPlaceProps) {
     >
       <Field
         label={
-          <span className="sr-only">{say('rooms.temperatureOf', { label: place.label.toLowerCase() })}</span>
+          <span className="sr-only">{say('rooms.temperatureOf', { label: say.inLine(place.label) })}</span>
         }
         value={typed}
         placeholder={

@@ -18,8 +18,8 @@ export function UnitChoices() {
           label={say('rooms.weights')}
           value={units.mass}
           options={[
-            { id: 'g', name: 'grams' },
-            { id: 'oz', name: 'ounces' },
+            { id: 'g', name: say('rooms.grams') },
+            { id: 'oz', name: say('rooms.ounces') },
           ]}
           onChoose={(mass) => setUnits({ mass: mass as ReaderUnits['mass'] })}
         />
@@ -37,7 +37,7 @@ export function UnitChoices() {
           value={units.length}
           options={[
             { id: 'cm', name: 'cm' },
-            { id: 'in', name: 'inches' },
+            { id: 'in', name: say('rooms.inches') },
           ]}
           onChoose={(length) => setUnits({ length: length as ReaderUnits['length'] })}
         />

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { LONGEST_WEATHER, readWeatherCsv } from '@/core/exchange/weather-csv';
-import { dayTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { FileIn } from '../kit/file-in';
@@ -33,7 +32,9 @@ export function WeatherFile({ zone, until }: { zone: string; until: number | nul
   return (
     <div className="grid gap-2">
       <p className="text-quiet">
-        {until === null ? say('rooms.noWeather') : say('rooms.weatherUntil', { time: dayTime(until, zone) })}
+        {until === null
+          ? say('rooms.noWeather')
+          : say('rooms.weatherUntil', { time: say.dayTime(until, zone) })}
       </p>
       {!open ? (
         <Button className="justify-self-start" onClick={() => setOpen(true)}>
@@ -53,7 +54,11 @@ export function WeatherFile({ zone, until }: { zone: string; until: number | nul
             <>
               <p role="status">
                 {say('rooms.weatherRead', {
-                  ...{ hours: hours.length, from: dayTime(first.at, zone), to: dayTime(last.at, zone) },
+                  ...{
+                    hours: hours.length,
+                    from: say.dayTime(first.at, zone),
+                    to: say.dayTime(last.at, zone),
+                  },
                   coolest: showCelsius(Math.min(...temperatures), units),
                   warmest: showCelsius(Math.max(...temperatures), units),
                 })}

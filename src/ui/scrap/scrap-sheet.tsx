@@ -59,7 +59,7 @@ export function ScrapSheet({ open, onOpenChange, scale, onTell }: Props) {
           <div role="group" aria-label={say('scrap.howItIsKnown')} className="flex gap-2">
             {(['weighed', 'estimated'] as const).map((one) => (
               <Button key={one} floor aria-pressed={how === one} onClick={() => setHow(one)}>
-                {one}
+                {say('names.known', { how: one })}
               </Button>
             ))}
           </div>

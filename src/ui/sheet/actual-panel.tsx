@@ -1,5 +1,6 @@
 'use client';
 
+import { allergenName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { MixChange } from '@/core/formula/actual';
@@ -90,14 +91,16 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
             <p>
               {say.rich('sheet.hydrationByTheSheet', {
                 span: (words) => <span className="font-bold">{words}</span>,
-                hydration: actual.hydration.toFixed(1),
-                hydration2: planned.hydration.toFixed(1),
+                hydration: say.number(actual.hydration, 1),
+                hydration2: say.number(planned.hydration, 1),
               })}
             </p>
             {added.length > 0 && (
               <p role="alert" className="text-warn">
                 {say('sheet.nowAlsoContainsTellThe', {
-                  added: added.map(({ allergen, from }) => `${allergen} (${from.join(', ')})`).join(', '),
+                  added: added
+                    .map(({ allergen, from }) => `${allergenName(say, allergen)} (${from.join(', ')})`)
+                    .join(', '),
                 })}
               </p>
             )}

@@ -92,7 +92,7 @@ export function DoughSheet({ board, person, sheet, lastWeight, scrap }: Props) {
           {say('sheet.ofWeighedRoundingChangedThe', {
             done,
             count: lines.length,
-            doughBy: Math.abs(sheet.bowl.doughBy).toFixed(1),
+            doughBy: say.number(Math.abs(sheet.bowl.doughBy), 1),
           })}
         </p>
         <p className="mt-2 max-w-md border-l-4 border-edge pl-3 text-lg">

@@ -1,5 +1,7 @@
 'use client';
 
+import type { Allergen } from '@/core/formula/ingredient';
+import { allergenName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
 import type { TrimmingsReuse } from '@/core/record/events';
@@ -15,7 +17,7 @@ interface Props {
   doughGrams: number;
   records: StepState['records'];
   /** What is in this dough already. */
-  allergens: readonly string[];
+  allergens: readonly Allergen[];
   onTake: (taken: TrimmingsReuse) => void;
 }
 
@@ -50,11 +52,11 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
                   name: offer.name,
                   mass: showMass(offer.grams, units),
                   hours: Math.round(offer.hours),
-                  allergens: offer.allergens.join(', '),
+                  allergens: offer.allergens.map((one) => allergenName(say, one)).join(', '),
                   count: () =>
                     further.length > 0 && (
                       <span className="font-bold text-warn">
-                        {say('sheet.bringsIntoThisDough', { further: further.join(', ') })}
+                        {say('sheet.bringsIntoThisDough', { further: further.map((one) => allergenName(say, one)).join(', ') })}
                       </span>
                     ),
                 })}

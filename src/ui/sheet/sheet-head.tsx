@@ -4,7 +4,6 @@ import { useWords } from '../kit/words';
 import { Printer } from 'lucide-react';
 import type { Board } from '@/core/wire/board';
 import type { MixSheet } from '@/core/process/mix-sheet';
-import { dayTime } from '@/core/time/local';
 import { showCelsius, showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';
@@ -37,7 +36,7 @@ export function SheetHead({ dough, sheet, mixStep, board }: SheetHeadProps) {
           })}
         </p>
         <p className="text-lg text-quiet">
-          {say('sheet.mix', { time: dayTime(mixStep.plannedStart, zone) })}
+          {say('sheet.mix', { time: say.dayTime(mixStep.plannedStart, zone) })}
         </p>
       </div>
       <div className="flex gap-2 print:hidden">

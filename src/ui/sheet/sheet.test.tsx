@@ -2,6 +2,7 @@ import { screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
+import type { ScrapStock } from '@/core/record/scrap';
 import type { Analysis } from '@/core/formula/analysis';
 import { ingredientBook } from '@/core/formula/ingredient';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
@@ -127,7 +128,10 @@ describe('what was really done to a mix', () => {
 });
 
 describe('trimmings that could go in', () => {
-  const stock = { fromDough: 12, name: 'Danish 12', grams: 900, hours: 9, allergens: ['gluten', 'nuts'] };
+  const stock: ScrapStock = {
+    ...{ fromDough: 12, name: 'Danish 12', grams: 900, hours: 9 },
+    allergens: ['gluten', 'nuts'],
+  };
   const taken = telling();
   const offers = (had: number, stocks = [stock]) => (
     <ScrapOffers

@@ -5,6 +5,7 @@ import type { StageKind } from '@/core/formula/formula';
 import type { ScaledLine } from '@/core/formula/scale';
 import type { MixChange } from '@/core/formula/actual';
 import { showMass } from '@/core/units/reader';
+import { stageName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { useUnits } from '../live/units';
 
@@ -28,7 +29,7 @@ export function WeighLine({ line, isFirst, weighed, name, bowl, onOpen, onWeigh 
   const grams = weighed?.kind === 'weighed' ? weighed.grams : line.grams;
   return (
     <li>
-      {isFirst && <p className="mt-3 text-lg text-quiet">{line.kind}</p>}
+      {isFirst && <p className="mt-3 text-lg text-quiet">{stageName(say, line.kind)}</p>}
       <div className="flex items-stretch gap-3 border-b border-hairline">
         <button
           className="flex min-h-16 flex-1 items-center justify-between gap-3 text-left"

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { clockTime, dayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import { Sheet } from '../kit/sheet';
 import { useClock } from '../live/clock';
 
@@ -17,7 +17,7 @@ export function HouseClock({ zone }: { zone: string }) {
   const [open, setOpen] = useState(false);
   const time = (
     <>
-      <span className="text-lg text-quiet">{dayName(now, zone)}</span>{' '}
+      <span className="text-lg text-quiet">{say.dayName(now, zone)}</span>{' '}
       <span className="text-3xl font-bold">{clockTime(now, zone)}</span>
     </>
   );
@@ -26,7 +26,7 @@ export function HouseClock({ zone }: { zone: string }) {
     <>
       <button
         className="rounded border border-dashed border-edge px-3 py-0.5 text-left"
-        aria-label={say('shell.demoClock', { dayName: dayName(now, zone), time: clockTime(now, zone) })}
+        aria-label={say('shell.demoClock', { dayName: say.dayName(now, zone), time: clockTime(now, zone) })}
         onClick={() => setOpen(true)}
       >
         {time}

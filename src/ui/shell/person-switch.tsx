@@ -13,6 +13,7 @@ import { useMinute } from '../live/clock';
 import { isHalfTyped } from '../live/draft';
 import { useWaiting } from '../live/outbox';
 import { Names, type Somebody } from '../sign-in/names';
+import { OwnLanguage } from '../language/own-language';
 import { OwnPin } from './own-pin';
 
 // Fetched when somebody opens it: no page waits for it.
@@ -80,6 +81,7 @@ export function PersonSwitch({
               people={[...others].sort((a, b) => Number(b.here ?? false) - Number(a.here ?? false))}
             />
             {!looksOn(person.role) && <OwnPin />}
+            <OwnLanguage />
           </>
         )}
       </Sheet>

@@ -6,9 +6,9 @@ import type { Person } from '@/core/bakery/people';
 export type Somebody = Pick<Person, 'id' | 'name' | 'role' | 'team'> & { here?: boolean };
 
 const roleWords = (say: Say): Record<Person['role'], string | null> => ({
-  planner: 'planner',
+  planner: say('signIn.planner'),
   baker: null,
-  helper: 'helper',
+  helper: say('signIn.helper'),
   viewer: say('signIn.aScreenOnTheWall'),
 });
 

@@ -2,7 +2,8 @@
 
 import { useWords } from '../kit/words';
 import { useState } from 'react';
-import { dayTime } from '@/core/time/local';
+import { LanguageChoice } from '../language/language-choice';
+import { readIn } from '../language/read-in';
 import { Awake } from '../live/awake';
 import { go } from '../live/go';
 import { RefusedList } from '../shell/refused-list';
@@ -29,7 +30,7 @@ export function SignInView({
       <header className="md:col-span-2">
         <h1 className="text-4xl font-bold">{say('signIn.hefeteig')}</h1>
         <p className="text-lg text-quiet">
-          {house.name}, {dayTime(now, house.zone)}
+          {house.name}, {say.dayTime(now, house.zone)}
         </p>
         {ended && (
           <p role="status" className="mt-2 border-l-4 border-warn pl-3 text-lg">
@@ -48,6 +49,9 @@ export function SignInView({
       ) : (
         <p className="self-center text-xl text-quiet">{say('signIn.tapYourNameThenPIN')}</p>
       )}
+      <div className="md:col-span-2">
+        <LanguageChoice onChoose={(language) => void readIn('tablet', language)} />
+      </div>
       <Awake />
     </main>
   );

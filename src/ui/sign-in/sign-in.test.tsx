@@ -28,6 +28,9 @@ describe('signing in', () => {
       'Maraplanner',
       'Jonasnightson shift',
       'Proof roomwall screen',
+      'Deutsch',
+      'English',
+      'Français',
     ]);
     expect(screen.getByText('Tap your name, then your PIN.')).toBeTruthy();
   });

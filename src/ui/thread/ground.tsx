@@ -20,7 +20,8 @@ export function Ground({
   zone: string;
   height: number;
 }) {
-  const { days, times } = marksOf(scale, zone);
+  const say = useWords();
+  const { days, times } = marksOf(scale, zone, say);
   return (
     <g aria-hidden>
       <rect width={scale.width} height={height} fill="var(--dark-hours)" />
@@ -54,7 +55,7 @@ export function Ground({
 /** The floor: days and hours in words, and what time it is now. */
 export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
   const say = useWords();
-  const { days, times } = marksOf(scale, zone);
+  const { days, times } = marksOf(scale, zone, say);
   const x = xOf(scale, now);
   const clear = ({ at }: { at: number }) => Math.abs(xOf(scale, at) - x) > 34;
   return (

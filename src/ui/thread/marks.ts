@@ -1,4 +1,5 @@
-import { addLocalDays, clockTime, dayName, longDayName } from '@/core/time/local';
+import { addLocalDays, clockTime } from '@/core/time/local';
+import type { Times } from '@/words/times';
 import type { TimeScale } from './geometry';
 
 const MINUTE = 60_000;
@@ -9,16 +10,23 @@ const APART = 26;
 /** A day narrower than this has room for a short name only, px. */
 const LONG_NAME = 110;
 
+/** How the reader's language calls a day. */
+type Names = Pick<Times, 'dayName' | 'longDayName'>;
+
 export interface Mark {
   at: number;
   label: string;
 }
 
 /** Local midnights with the day's name, and the times between them worth a mark. */
-export function marksOf({ from, to, width }: TimeScale, zone: string): { days: Mark[]; times: Mark[] } {
+export function marksOf(
+  { from, to, width }: TimeScale,
+  zone: string,
+  names: Names,
+): { days: Mark[]; times: Mark[] } {
   const perMinute = width / ((to - from) / MINUTE);
   const every = STEPS.find((step) => step * perMinute >= APART) ?? DAY;
-  const nameOf = DAY * perMinute >= LONG_NAME ? longDayName : dayName;
+  const nameOf = DAY * perMinute >= LONG_NAME ? names.longDayName : names.dayName;
   const days: Mark[] = [];
   const times: Mark[] = [];
   for (let day = addLocalDays(from, 0, zone); day < to; day = addLocalDays(day, 1, zone)) {
@@ -31,6 +39,6 @@ export function marksOf({ from, to, width }: TimeScale, zone: string): { days: M
     }
   }
   // Within one day no midnight says which it is.
-  if (days.length === 0) days.push({ at: from, label: longDayName(from, zone) });
+  if (days.length === 0) days.push({ at: from, label: names.longDayName(from, zone) });
   return { days, times };
 }

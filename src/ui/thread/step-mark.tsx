@@ -17,8 +17,8 @@ export function StepMark({
   const words = {
     open: say('thread.toDo'),
     running: say('thread.underWay'),
-    done: 'done',
-    skipped: 'skipped',
+    done: say('thread.done'),
+    skipped: say('thread.skipped'),
   }[status];
   return (
     <svg role="img" aria-label={words} width={18} height={16} className="shrink-0 self-center">

@@ -2,7 +2,6 @@
 
 import { TriangleAlert } from 'lucide-react';
 import type { HouseDrift, WatchedFeature } from '@/core/diagnosis/trends';
-import { dayMonth } from '@/core/time/local';
 import { useWords } from '../kit/words';
 import { useSigned } from '../compare/use-signed';
 
@@ -47,7 +46,9 @@ export function DriftList({
                   })}
                 </p>
                 <p>{say(todo)}</p>
-                <p className="text-quiet">{say('trends.since', { day: dayMonth(since, zone), points })}</p>
+                <p className="text-quiet">
+                  {say('trends.since', { day: say.dayMonth(since, zone), points })}
+                </p>
               </div>
             </li>
           );

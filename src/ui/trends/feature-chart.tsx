@@ -14,7 +14,6 @@ import {
 import type { Point } from '@/core/diagnosis/drift';
 import { FEATURES, type FeatureId } from '@/core/diagnosis/features';
 import { rangeOf } from '@/core/diagnosis/trends';
-import { dayMonth } from '@/core/time/local';
 import { AXIS, TOOLTIP } from '../kit/chart-look';
 import { useWords } from '../kit/words';
 import { useUnits } from '../live/units';
@@ -83,7 +82,7 @@ export default function FeatureChart({ title, feature, points, from, to, zone }:
               type="number"
               domain={[from, to]}
               ticks={daysIn(from, to)}
-              tickFormatter={(at: number) => dayMonth(at, zone)}
+              tickFormatter={(at: number) => say.dayMonth(at, zone)}
               {...AXIS}
             />
             <YAxis
@@ -106,7 +105,7 @@ export default function FeatureChart({ title, feature, points, from, to, zone }:
               labelFormatter={() => ''}
               formatter={(value, key) =>
                 key === 'at'
-                  ? [dayMonth(Number(value), zone), '']
+                  ? [say.dayMonth(Number(value), zone), '']
                   : [signed(feature, Number(value) / times), '']
               }
               contentStyle={TOOLTIP}
@@ -122,7 +121,7 @@ export default function FeatureChart({ title, feature, points, from, to, zone }:
       <p className="text-[15px] text-quiet">{say('trends.houseSpread')}</p>
       <ValueTable
         headings={[say('trends.date'), say('trends.value')]}
-        rows={points.map(({ at, value }) => [dayMonth(at, zone), signed(feature, value)])}
+        rows={points.map(({ at, value }) => [say.dayMonth(at, zone), signed(feature, value)])}
       />
     </section>
   );

@@ -82,7 +82,7 @@ function GroupTable({
                 <td className="py-1 pr-4">{range('mixedOff', mixedOff)}</td>
                 <td className="py-1 pr-4">{range('proofLate', proofLate)}</td>
                 <td className="py-1 pr-4 whitespace-nowrap">
-                  {lost === null ? say('trends.nothing') : `${(100 * lost).toFixed(1)} %`}
+                  {lost === null ? say('trends.nothing') : `${say.number(100 * lost, 1)} %`}
                 </td>
               </tr>
             ))}

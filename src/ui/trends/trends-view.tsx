@@ -3,7 +3,6 @@
 import dynamic from 'next/dynamic';
 import { pointsOf } from '@/core/diagnosis/trends';
 import type { FeatureId } from '@/core/diagnosis/features';
-import { dayMonth } from '@/core/time/local';
 import type { TrendsPage } from '@/core/wire/trends';
 import { FloorTabs } from '../floor/floor-tabs';
 import { useWords } from '../kit/words';
@@ -36,7 +35,7 @@ const CHARTED: readonly {
 export function TrendsView({ trends, asked, products, zone }: Props) {
   const say = useWords();
   const { batches, left, from, to } = trends;
-  const [first, last] = [dayMonth(from, zone), dayMonth(to, zone)];
+  const [first, last] = [say.dayMonth(from, zone), say.dayMonth(to, zone)];
   return (
     <main className="flex-1">
       <FloorTabs />

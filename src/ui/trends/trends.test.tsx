@@ -57,7 +57,9 @@ describe('trends', () => {
   it('show what a learned time changed and what it gained', () => {
     const learnt = { written: 95, learnt: 117.6, offWritten: 21.2, offLearnt: 4.4, tried: 9 };
     trends({ learnt: [{ product: 'Crescent', phase: 'proof', ...learnt }] });
-    expect(rowsOf('What the bakery has learned')[1]).toBe('Crescent, proof1 h 351 h 5821 min4 min9 rises');
+    expect(rowsOf('What the bakery has learned')[1]).toBe(
+      'Crescent, proof1 h 35 min1 h 58 min21 min4 min9 rises',
+    );
   });
 
   it('without batches ask for a longer period, and say what is still being read', () => {

@@ -3,7 +3,7 @@
 import { Bar, CartesianGrid, ComposedChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { BatchSummary } from '@/core/diagnosis/summary';
 import { weekYields, type WeekYield } from '@/core/diagnosis/trends';
-import { dayMonth } from '@/core/time/local';
+import type { Say } from '@/words/say';
 import { AXIS, TOOLTIP } from '../kit/chart-look';
 import { useWords } from '../kit/words';
 import { ValueTable } from './value-table';
@@ -12,7 +12,7 @@ import { ValueTable } from './value-table';
 const shareOf = (part: number, { good, second, waste }: WeekYield): number =>
   Math.round((1000 * part) / Math.max(1, good + second + waste)) / 10;
 
-const monday = (week: string) => dayMonth(Date.parse(`${week}T12:00:00Z`), 'UTC');
+const monday = (say: Say, week: string) => say.dayMonth(Date.parse(`${week}T12:00:00Z`), 'UTC');
 
 /** What did not come out well, week by week: the good ones are the rest, and the numbers stand in the table. */
 export default function YieldChart({ batches, zone }: { batches: readonly BatchSummary[]; zone: string }) {
@@ -20,7 +20,7 @@ export default function YieldChart({ batches, zone }: { batches: readonly BatchS
   const weeks = weekYields(batches, zone);
   if (weeks.length === 0) return null;
   const data = weeks.map((week) => ({
-    name: monday(week.week),
+    name: monday(say, week.week),
     second: shareOf(week.second, week),
     waste: shareOf(week.waste, week),
   }));
@@ -65,7 +65,7 @@ export default function YieldChart({ batches, zone }: { batches: readonly BatchS
       <ValueTable
         headings={[say('trends.week'), say('trends.good'), say('trends.second'), say('trends.waste')]}
         rows={weeks.map(({ week, good, second, waste }) => [
-          monday(week),
+          monday(say, week),
           ...[good, second, waste].map((pieces) => String(pieces)),
         ])}
       />

@@ -45,7 +45,7 @@ export function WallAlarms({
       ))}
       {alarms.slice(0, SHOWN).map((alarm) => (
         <li key={alarm.id} className="truncate">
-          <b>{nearTime(alarm.at, now, zone)}</b> {say.coded(alarm.message)}
+          <b>{nearTime(say, alarm.at, now, zone)}</b> {say.coded(alarm.message)}
         </li>
       ))}
       {alarms.length > SHOWN && (

@@ -27,7 +27,7 @@ export function WallRising({
         return (
           <WallLine
             key={`${dough.id}/${step.key}`}
-            time={nearTime(isReady ? latest : best, now, zone)}
+            time={nearTime(say, isReady ? latest : best, now, zone)}
             what={dough.name}
             about={isReady ? say('wall.readyUntil', { step: say.coded(step.label) }) : say.coded(step.label)}
             isUrgent={now > latest}

@@ -5,7 +5,7 @@ import { machinesOf } from '@/core/bakery/machines';
 import { agenda } from '@/core/shopfloor/agenda';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { proofWatch } from '@/core/shopfloor/proof-watch';
-import { clockTime, longDayName } from '@/core/time/local';
+import { clockTime } from '@/core/time/local';
 import type { Board } from '@/core/wire/board';
 import { useAlarms } from '../floor/use-alarms';
 import { useWords } from '../kit/words';
@@ -32,7 +32,7 @@ function WallView({ board, person }: { board: Board; person: Person }) {
     <main className="flex h-dvh flex-col overflow-hidden bg-flour">
       <header className="flex items-baseline justify-between gap-8 border-b-4 border-ink px-8 py-2">
         <h1 className="text-[44px] font-bold">{board.house.name}</h1>
-        <p className="text-[44px] text-quiet">{longDayName(now, zone)}</p>
+        <p className="text-[44px] text-quiet">{say.longDayName(now, zone)}</p>
         <p className="font-label text-[88px] leading-none font-bold">{clockTime(now, zone)}</p>
       </header>
       <WallAlarms alarms={calls.open} troubles={board.calls.troubles} {...{ board, now }} />

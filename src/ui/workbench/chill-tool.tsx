@@ -79,7 +79,7 @@ const pieces = (
     lying: 'tray',
     laminated: true,
   },
-  { id: 'sheet', name: 'sheet', mm: 4, start: 14, target: 6, lying: 'tray', laminated: true },
+  { id: 'sheet', name: say('workbench.sheet'), mm: 4, start: 14, target: 6, lying: 'tray', laminated: true },
   {
     id: 'shaped',
     name: say('workbench.shapedPiece'),
@@ -279,9 +279,9 @@ function ChillResult({ warming, target, units, typed }: ChillResultProps) {
         target={target}
         units={units}
         lines={[
-          { name: 'core', dash: '', colour: 'var(--ink)', values: warming.core },
-          { name: 'mean', dash: '7 4', colour: 'var(--quiet)', values: warming.mean },
-          { name: 'surface', dash: '2 4', colour: 'var(--edge)', values: warming.surface },
+          { name: say('workbench.core'), dash: '', colour: 'var(--ink)', values: warming.core },
+          { name: say('workbench.mean'), dash: '7 4', colour: 'var(--quiet)', values: warming.mean },
+          { name: say('workbench.surface'), dash: '2 4', colour: 'var(--edge)', values: warming.surface },
         ]}
       />
       <p className="mt-2 text-quiet">

@@ -2,7 +2,6 @@
 
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
-import { dayMonth } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 
@@ -32,7 +31,7 @@ export function EvidenceList({ evidence, zone }: { evidence: EvidenceRow[]; zone
           <span className={declined ? 'text-quiet line-through' : ''}>
             {words}{' '}
             <span className="text-[15px] text-quiet">
-              {[dough, dayMonth(at, zone)].filter(Boolean).join(', ')}
+              {[dough, say.dayMonth(at, zone)].filter(Boolean).join(', ')}
             </span>
             {questioned && !declined && (
               <span className="text-[15px] text-warn">{say('workbench.farOffWasItSo')}</span>

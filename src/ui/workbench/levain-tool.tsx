@@ -4,7 +4,7 @@ import { useWords } from '../kit/words';
 import { minuteReached } from '@/core/ferment/progress';
 import { LEVAIN } from '@/core/ferment/rate';
 import type { Rise } from '@/core/process/route';
-import { dayTime, MINUTE, minuteOfDay, nextLocalMinute } from '@/core/time/local';
+import { MINUTE, minuteOfDay, nextLocalMinute } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { Field } from '../kit/field';
 import { useClock } from '../live/clock';
@@ -84,7 +84,7 @@ function When({
   ripe: { from: number; best: number; to: number };
 }) {
   const say = useWords();
-  const at = (time: number) => dayTime(time, zone);
+  const at = (time: number) => say.dayTime(time, zone);
   const latest = mix - from * MINUTE;
   if (now > latest) {
     return (

@@ -284,7 +284,7 @@ function LearntPhase({
       className="mt-5 border-t border-hairline pt-3"
     >
       <h3 className="text-lg">
-        <span className="font-semibold capitalize">{phase}</span>:{' '}
+        <span className="font-semibold">{say('workbench.phase', { phase })}</span>:{' '}
         {learnt.readings === 0 ? (
           <>
             {say('workbench.setToAtNoBatch', {

@@ -60,7 +60,7 @@ export default function TemperatureChart({ minutes, lines, target, units, title 
           <YAxis unit={` ${unit}`} width={68} {...AXIS} domain={['auto', 'auto']} />
           <Tooltip
             labelFormatter={(minute) => say('workbench.afterMinutes', { duration: duration(Number(minute)) })}
-            formatter={(value) => `${Number(value).toFixed(1)} ${unit}`}
+            formatter={(value) => `${say.number(Number(value), 1)} ${unit}`}
             contentStyle={TOOLTIP}
           />
           <Legend iconType="plainline" />

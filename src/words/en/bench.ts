@@ -232,4 +232,6 @@ export const bench = {
   freezerShortCut: 'Faster in the freezer: {duration}; {price}.',
   mixingWarmedItBy:
     'By this reading mixing warmed the dough by {rise}; {expected} was expected. It is recorded, with little weight. Measure again if in doubt.',
+  noProbe: 'none',
+  me: 'me',
 } as const;

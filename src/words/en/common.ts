@@ -1,5 +1,8 @@
 /** What several areas say. */
 export const common = {
+  now: 'now',
+  inTime: 'in {duration}',
+  timeAgo: '{duration} ago',
   pINOf: 'PIN of {name}',
   layingOutTheWork: 'Loading …',
   fromTheScale: '{mass} from the scale',
@@ -20,4 +23,22 @@ export const common = {
   understood: 'OK',
   proofOf:
     '{school, select, warm {warm, in the proofer} room {at room temperature} cold {overnight in the cold, then warmed up} cold_after_start {started in the room, then overnight in the cold} levain {levain, 12 h in a cool room} other {{school}}}',
+  kindMixer: 'Mixer',
+  kindBench: 'Bench',
+  kindSheeter: 'Sheeter or rolling pin',
+  kindRetarder: 'Retarder or fridge',
+  kindFreezer: 'Freezer',
+  kindBlast: 'Blast freezer',
+  kindProofer: 'Proofer',
+  kindOven: 'Oven',
+  kindDivider: 'Divider',
+  kindRack: 'Racks',
+  kindTray: 'Trays',
+  kindTin: 'Tins',
+  bowls: '{count, plural, one {bowl} other {bowls}}',
+  tables: '{count, plural, one {table} other {tables}}',
+  shelves: '{count, plural, one {shelf} other {shelves}}',
+  trays: '{count, plural, one {tray} other {trays}}',
+  tins: '{count, plural, one {tin} other {tins}}',
+  machine: 'Machine',
 } as const;

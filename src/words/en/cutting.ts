@@ -92,4 +92,7 @@ export const cutting = {
   slice: 'slice',
   strips: 'strips',
   length: 'length',
+  crescents: 'crescents',
+  rectangular: 'rectangular',
+  round: 'round',
 } as const;

@@ -21,6 +21,7 @@ import { labels } from './labels';
 import { lamination } from './lamination';
 import { live } from './live';
 import { meetings } from './meetings';
+import { names } from './names';
 import { orders } from './orders';
 import { oven } from './oven';
 import { papers } from './papers';
@@ -75,6 +76,7 @@ export const en = {
   lamination,
   live,
   meetings,
+  names,
   orders,
   oven,
   papers,

@@ -67,6 +67,7 @@ export const plan = {
   hands: 'Staff',
   atMostOf: '{label}: at most {value} of {capacity} {unit}',
   of: ' of {capacity} {unit}',
+  peopleThere: '{count, plural, one {person} other {people}}',
   nobodySWorkMoves: 'Nobody’s work moves.',
   andStepStepsAfterIt: ' and {more} {more, plural, one {step} other {steps}} after it',
   spanDoughLabelPartValue: '<span>{dough}</span>, {label}{part}: <value></value>',

@@ -150,4 +150,5 @@ export const practice = {
   playAgain: 'Play it again from',
   playAgainHow: 'A practice night with this dough as it was then. Nothing of it reaches the record.',
   fromStep: '{step}, {time}',
+  looked: '{sense, select, eye {looked} thermometer {temperature} other {felt}}, {time}',
 } as const;

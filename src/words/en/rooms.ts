@@ -66,4 +66,8 @@ export const rooms = {
   noReadingFor: 'No reading for {hours} h; using the usual value.',
   asABrokenProbe: 'The probe read {celsius}, like a broken one; ignored.',
   cannotBeTrueOf: 'The probe read {celsius}, which is impossible for {place}; ignored.',
+  grams: 'grams',
+  ounces: 'ounces',
+  inches: 'inches',
+  span: '{span, select, shift {8 h} day {day} week {week} month {month} other {year}}',
 } as const;

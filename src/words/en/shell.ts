@@ -58,6 +58,8 @@ export const shell = {
   dayTheme: 'Day theme',
   nightTheme: 'Night theme',
   signOut: 'Sign out',
+  language: 'Language',
+  yourLanguage: 'Your language',
   notOnTheBench: 'Not found',
   thereIsNoSuchPage: 'This page or dough does not exist; it may have been removed from the plan.',
   backToTheWork: 'Back to work',

@@ -18,4 +18,6 @@ export const signIn = {
   youWereSignedOutWhat: 'You were signed out. What you recorded since is on this tablet; your PIN sends it.',
   whoAreYou: 'Who are you',
   tapYourNameThenPIN: 'Tap your name, then your PIN.',
+  planner: 'planner',
+  helper: 'helper',
 } as const;

@@ -60,7 +60,7 @@ export const trends = {
   nothing: '–',
   learnt: 'What the bakery has learned',
   nothingLearnt: 'Nothing yet. Judge proofs on the floor: after six that were ready, the gain shows here.',
-  phase: '{phase, select, bulk {bulk} other {proof}}',
+  phase: '{phase, select, bulk {bulk fermentation} other {proof}}',
   ofProduct: '{product}, {phase}',
   written: 'Written',
   now: 'Learned',

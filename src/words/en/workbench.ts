@@ -61,7 +61,7 @@ export const workbench = {
   atButterMeltsAndRuns:
     'At {celsius} butter melts and runs out: the layers are lost. Keep laminated dough at {celsius2} to {celsius3}.',
   aboveTheButterOfLaminated: 'Above {celsius} the butter of laminated dough starts to run.',
-  learntOfThe: 'Learned about the {phase}',
+  learntOfThe: 'Learned about the {phase, select, bulk {bulk fermentation} other {proof}}',
   setToAtNoBatch: 'set to {duration} at {celsius}. No batch judged yet, so it may be off by a third.',
   beforeNowGiveOrTake:
     '{duration} before, now <span>{after}</span> ± {duration2}, from {readings} judged {readings, plural, one {batch} other {batches}}.',
@@ -118,4 +118,9 @@ export const workbench = {
   of: 'Of',
   meanAt: '{duration} at {celsius}',
   afterMinutes: 'after {duration}',
+  phase: '{phase, select, bulk {Bulk fermentation} other {Proof}}',
+  sheet: 'sheet',
+  core: 'core',
+  mean: 'mean',
+  surface: 'surface',
 } as const;

@@ -1,17 +1,17 @@
 import { titled } from '../../titled';
 import { coded } from '@/core/codes/coded';
 import { asText, codedIn } from '@/words/as-text';
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import Joi from 'joi';
 import { addLocalDays, parseLocal } from '@/core/time/local';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { findBatches } from '@/server/store/batches';
 import { house } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { type BatchFilter, BatchList } from '@/ui/batch/batch-list';
 
-export const metadata = titled('titles.batches');
+export const generateMetadata = titled('titles.batches');
 
 const day = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)
@@ -40,7 +40,7 @@ export default async function BatchesPage({ searchParams }: Search) {
   const { value, error } = schema.validate(given) as { value?: BatchFilter; error?: Error };
   const asked: BatchFilter = error ? {} : (value ?? {});
   const fault = error && codedIn(error.message);
-  const trouble = fault ? wordsIn('en').coded(coded('refusals.allBatchesAreShown', { fault })) : null;
+  const trouble = fault ? (await wordsHere()).coded(coded('refusals.allBatchesAreShown', { fault })) : null;
   const at = (text: string | undefined) =>
     text ? (parseLocal(`${text}T00:00`, zone) ?? undefined) : undefined;
   const [from, to] = [at(asked.from), at(asked.to)];

@@ -2,10 +2,10 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { BenchScreen } from '@/ui/bench/bench-view';
 
-export const metadata = titled('titles.bench');
+export const generateMetadata = titled('titles.bench');
 
 export default async function BenchPage() {
   const { person, now } = await housePage('/bench');
@@ -19,6 +19,7 @@ export default async function BenchPage() {
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'plan',
         'remarks',

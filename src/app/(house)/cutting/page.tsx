@@ -2,10 +2,11 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { rollingHouse } from '@/server/store/rolling';
-import { WordsOf } from '@/ui/kit/words-of';
+import { wordsHere } from '@/server/reader';
+import { WordsOf } from '@/app/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
-export const metadata = titled('titles.cutPlan');
+export const generateMetadata = titled('titles.cutPlan');
 
 export default async function CuttingPage() {
   await housePage('/cutting');
@@ -18,7 +19,10 @@ export default async function CuttingPage() {
         sheets={1}
         pieces={[
           {
-            ...{ name: 'crescents', size: { shape: 'triangle', base: 10.5, height: 27 } },
+            ...{
+              name: (await wordsHere())('cutting.crescents'),
+              size: { shape: 'triangle', base: 10.5, height: 27 },
+            },
             ...{ most: null, target: 60, perTray: 15 },
           },
         ]}

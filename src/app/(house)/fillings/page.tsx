@@ -5,10 +5,10 @@ import { housePage } from '@/server/house-page';
 import { dressingNeeds } from '@/server/store/fillings';
 import { currentFormulas, ingredientsAndFormulas } from '@/server/store/formulas';
 import { house } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { FillingsView } from '@/ui/fillings/fillings-view';
 
-export const metadata = titled('lamination.fillingsAndShapes');
+export const generateMetadata = titled('lamination.fillingsAndShapes');
 
 export default async function FillingsPage() {
   const { now } = await housePage('/fillings');

@@ -2,10 +2,10 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { FormulaList } from '@/ui/formulas/formula-list';
 
-export const metadata = titled('titles.formulas');
+export const generateMetadata = titled('titles.formulas');
 
 export default async function FormulasPage() {
   const { person } = await housePage('/formulas');

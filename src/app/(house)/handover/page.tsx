@@ -6,10 +6,10 @@ import { maySee } from '@/core/shopfloor/rights';
 import { orderBook } from '@/server/store/orders';
 import { productNames } from '@/server/store/product-list';
 import { floorBoard } from '@/server/store/shared-board';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { HandoverScreen } from '@/ui/handover/handover-view';
 
-export const metadata = titled('titles.handover');
+export const generateMetadata = titled('titles.handover');
 
 export default async function Page() {
   const { person, now } = await housePage('/handover');
@@ -31,6 +31,7 @@ export default async function Page() {
         'handover',
         'heat',
         'lamination',
+        'names',
         'orders',
         'oven',
         'shaping',

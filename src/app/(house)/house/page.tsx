@@ -4,10 +4,12 @@ import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { houseBook } from '@/server/store/house-book';
 import { houseRecord } from '@/server/store/house-record';
-import { WordsOf } from '@/ui/kit/words-of';
+import { wordsHere } from '@/server/reader';
+import { spokenRecord } from '@/server/spoken';
+import { WordsOf } from '@/app/words-of';
 import { HouseView } from '@/ui/house/house-view';
 
-export const metadata = titled('titles.house');
+export const generateMetadata = titled('titles.house');
 
 export default async function HousePage() {
   const { person, now } = await housePage('/house');
@@ -18,9 +20,9 @@ export default async function HousePage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'files', 'heat', 'house', 'settings', 'setup']}>
+    <WordsOf areas={['amounts', 'files', 'heat', 'house', 'names', 'settings', 'setup']}>
       <HouseView
-        {...{ book, record, person, self: { name, zone, units } }}
+        {...{ book, record: spokenRecord(await wordsHere(), record), person, self: { name, zone, units } }}
         zones={Intl.supportedValuesOf('timeZone')}
       />
     </WordsOf>

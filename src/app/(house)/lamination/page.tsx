@@ -7,10 +7,10 @@ import { currentProducts } from '@/server/store/products';
 import { rollingHouse } from '@/server/store/rolling';
 import { currentSchemes } from '@/server/store/schemes';
 import { doughsBehind } from '@/server/store/schemes-behind';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { LaminationView } from '@/ui/lamination/lamination-view';
 
-export const metadata = titled('titles.lamination');
+export const generateMetadata = titled('titles.lamination');
 
 export default async function LaminationPage() {
   const { person, now } = await housePage('/lamination');

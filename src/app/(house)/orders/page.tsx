@@ -3,10 +3,10 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { orderBook } from '@/server/store/orders';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { OrdersView } from '@/ui/orders/orders-view';
 
-export const metadata = titled('titles.orders');
+export const generateMetadata = titled('titles.orders');
 
 export default async function OrdersPage({
   searchParams,
@@ -16,7 +16,9 @@ export default async function OrdersPage({
   const { person, now } = await housePage('/orders');
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return (
-    <WordsOf areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'orders', 'shaping', 'steps']}>
+    <WordsOf
+      areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'names', 'orders', 'shaping', 'steps']}
+    >
       <OrdersView {...{ book, zone, now, person }} adding={'rush' in (await searchParams)} />
     </WordsOf>
   );

@@ -9,10 +9,12 @@ import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
 import { plannableProducts } from '@/server/store/products';
-import { WordsOf } from '@/ui/kit/words-of';
+import { wordsHere } from '@/server/reader';
+import { spokenProposal } from '@/server/spoken';
+import { WordsOf } from '@/app/words-of';
 import { PlanScreen } from '@/ui/plan/plan-view';
 
-export const metadata = titled('titles.plan');
+export const generateMetadata = titled('titles.plan');
 
 export default async function PlanPage() {
   const { person, now } = await housePage('/plan');
@@ -27,10 +29,18 @@ export default async function PlanPage() {
   ]);
   // Where nothing is made yet there is nothing to plan: set-up says what is missing.
   if (products.length === 0 && maySee(person, '/setup')) redirect('/setup');
-  const told = { undo: history.undo?.reason ?? null, redo: history.redo?.reason ?? null };
+  const say = await wordsHere();
+  const [undo, redo] = [history.undo, history.redo].map((act) => (act ? say.coded(act.reason) : null));
+  const told = { undo: undo ?? null, redo: redo ?? null };
   const weights = { lateMatters: settings.lateMatters, stay: settings.stayCost };
   const mayRepair = person.role === 'planner' || (accepts === 'bakers' && mayDo(person, 'accept-proposal'));
-  const plan = { basis, history: told, mends, mayRepair, ...weights };
+  const plan = {
+    basis,
+    history: told,
+    mends: mends.map((mend) => spokenProposal(say, mend)),
+    mayRepair,
+    ...weights,
+  };
   return (
     <WordsOf
       areas={[

@@ -3,11 +3,11 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { nightLines, ownSituations } from '@/server/store/practice';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { PracticeList } from '@/ui/practice/practice-list';
 import { titled } from '../../titled';
 
-export const metadata = titled('titles.practice');
+export const generateMetadata = titled('titles.practice');
 
 export default async function PracticePage() {
   const { person } = await housePage('/practice');

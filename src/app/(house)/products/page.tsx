@@ -3,10 +3,10 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { houseNow } from '@/server/store/clock';
 import { listedProducts, removedProducts } from '@/server/store/product-list';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { ProductList } from '@/ui/products/product-list';
 
-export const metadata = titled('titles.products');
+export const generateMetadata = titled('titles.products');
 
 export default async function ProductsPage() {
   const { person } = await housePage('/products');

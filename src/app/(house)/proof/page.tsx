@@ -2,10 +2,10 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { ProofScreen } from '@/ui/proof/proof-view';
 
-export const metadata = titled('titles.proofWatch');
+export const generateMetadata = titled('titles.proofWatch');
 
 export default async function Page() {
   const { person, now } = await housePage('/proof');

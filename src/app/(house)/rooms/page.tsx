@@ -4,10 +4,10 @@ import { housePage } from '@/server/house-page';
 import { board } from '@/server/store/board';
 import { places } from '@/server/store/places';
 import { roomDays, weatherUntil } from '@/server/store/room-outlook';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { RoomsView } from '@/ui/rooms/rooms-view';
 
-export const metadata = titled('titles.rooms');
+export const generateMetadata = titled('titles.rooms');
 
 export default async function RoomsPage() {
   const { person, now } = await housePage('/rooms');

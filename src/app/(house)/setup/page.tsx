@@ -4,10 +4,10 @@ import { housePage } from '@/server/house-page';
 import { BEGINNINGS } from '@/server/setup/beginnings';
 import { currentProducts } from '@/server/store/products';
 import { setUp } from '@/server/store/set-up';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { SetUpView } from '@/ui/opening/set-up-view';
 
-export const metadata = titled('titles.setUp');
+export const generateMetadata = titled('titles.setUp');
 
 export default async function SetUpPage() {
   await housePage('/setup');
@@ -18,7 +18,7 @@ export default async function SetUpPage() {
     ...{ name, about, scheme, productId: own.get(name) ?? null },
   }));
   return (
-    <WordsOf areas={['cutting', 'heat', 'house', 'lamination', 'setup', 'shaping']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'setup', 'shaping']}>
       <SetUpView state={state} shelf={shelf} />
     </WordsOf>
   );

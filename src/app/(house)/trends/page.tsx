@@ -6,11 +6,11 @@ import { learntTimes } from '@/server/learnt-times';
 import { batchSummaries } from '@/server/store/batch-summaries';
 import { house, houseSettings, machines, people } from '@/server/store/house';
 import { productNames } from '@/server/store/products';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { TrendsView } from '@/ui/trends/trends-view';
 import { titled } from '../../titled';
 
-export const metadata = titled('titles.trends');
+export const generateMetadata = titled('titles.trends');
 
 const DAY = 24 * 3_600_000;
 const WEEK = 7 * DAY;

@@ -2,10 +2,10 @@ import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { floorBoard } from '@/server/store/shared-board';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { WallScreen } from '@/ui/wall/wall-view';
 
-export const metadata = titled('titles.wall');
+export const generateMetadata = titled('titles.wall');
 
 export default async function WallPage() {
   const { person, now } = await housePage('/wall');

@@ -10,11 +10,11 @@ import { house, machines } from '@/server/store/house';
 import { bowlTemperatures } from '@/server/store/mix';
 import { places, todayOf } from '@/server/store/places';
 import { productsAsSet } from '@/server/store/products';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import type { LearntProduct } from '@/ui/workbench/proof-tool';
 import { WorkbenchView } from '@/ui/workbench/workbench-view';
 
-export const metadata = titled('titles.workbench');
+export const generateMetadata = titled('titles.workbench');
 
 const LEVAIN: Rise = { yeast: 'levain', celsius: 22, minutes: 600, early: 0.85, late: 1.2 };
 
@@ -57,7 +57,9 @@ export default async function WorkbenchPage() {
     }),
   }));
   return (
-    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'shaping', 'sheet', 'steps', 'workbench']}>
+    <WordsOf
+      areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'shaping', 'sheet', 'steps', 'workbench']}
+    >
       <WorkbenchView
         formulas={named}
         {...{ ingredients, temperatures, bowlGrams, zone }}

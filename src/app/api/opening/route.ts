@@ -1,3 +1,4 @@
+import { wordsHere } from '@/server/reader';
 import Joi from 'joi';
 import { coded } from '@/core/codes/coded';
 import type { ReaderUnits } from '@/core/units/reader';
@@ -11,7 +12,6 @@ import { no, unbroken } from '@/server/door';
 import { jsonBody } from '@/server/http';
 import { openBakery } from '@/server/setup/open-house';
 import { asText } from '@/words/as-text';
-import { wordsIn } from '@/words/compile';
 
 interface Opening {
   code: string;
@@ -42,7 +42,7 @@ export function POST(request: Request): Promise<Response> {
     const { code, ...house } = check(schema, await jsonBody(request));
     // A code lets in once: whoever is let in and was refused something else tries again without it.
     if (!(await tabletHere())) {
-      const fault = await enrolByCode(pool(), code, wordsIn('en')('setup.firstDevice'));
+      const fault = await enrolByCode(pool(), code, (await wordsHere())('setup.firstDevice'));
       if (fault) return no(REFUSED, fault, 'code');
     }
     return { ok: true, result: { personId: await openBakery(pool(), house) } };

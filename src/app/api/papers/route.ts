@@ -1,3 +1,4 @@
+import { wordsHere } from '@/server/reader';
 import { coded } from '@/core/codes/coded';
 import { writePaperCsv } from '@/core/exchange/paper-csv';
 import { maySee } from '@/core/shopfloor/rights';
@@ -7,7 +8,6 @@ import { readPaperAsk } from '@/server/paper-ask';
 import { houseNow } from '@/server/store/clock';
 import { house } from '@/server/store/house';
 import { paperOf } from '@/server/store/papers';
-import { wordsIn } from '@/words/compile';
 import { amountTitle } from '@/ui/kit/amount-title';
 
 /** A day's list as a file: `?kind=production`, `mise-en-place` or `deliveries`, `&day=2026-11-20`. */
@@ -20,7 +20,7 @@ export function GET(request: Request): Promise<Response> {
     if (!ask) return reply(no(404, coded('refusals.noSuchList')), undefined);
     if (ask.kind === 'deliveries' && !maySee(person, '/orders'))
       return reply(no(403, coded('refusals.thisIsNotForEverybodyTo')), undefined);
-    const say = wordsIn('en');
+    const say = await wordsHere();
     const text = writePaperCsv(await paperOf(db, ask.kind, { from: ask.from, now, zone }), zone, {
       say: (words) => say.coded(words),
       what: (what) => amountTitle(say, what),

@@ -1,3 +1,4 @@
+import { languageHere, wordsHere } from '@/server/reader';
 import { coded } from '@/core/codes/coded';
 import { writePlanCsv } from '@/core/exchange/plan-table';
 import type { Board } from '@/core/wire/board';
@@ -8,7 +9,6 @@ import { houseNow } from '@/server/store/clock';
 import { planCalendar } from '@/server/store/person-calendar';
 import { sharedBoard } from '@/server/store/shared-board';
 import { readWholePlan } from '@/server/store/whole-problem';
-import { wordsIn } from '@/words/compile';
 
 interface Form {
   type: string;
@@ -19,11 +19,13 @@ interface Form {
 const FORMS: Record<string, Form> = {
   calendar: {
     ...{ type: 'text/calendar; charset=utf-8', ending: 'ics' },
-    write: (_, now, person) => planCalendar(pool(), now, person),
+    write: async (_, now, personId) =>
+      planCalendar(pool(), now, { personId, language: await languageHere() }),
   },
   csv: {
     ...{ type: 'text/csv; charset=utf-8', ending: 'csv' },
-    write: ({ house, doughs, machines }) => writePlanCsv(doughs, machines, house.zone, wordsIn('en').coded),
+    write: async ({ house, doughs, machines }) =>
+      writePlanCsv(doughs, machines, house.zone, (await wordsHere()).coded),
   },
   problem: {
     ...{ type: 'application/json', ending: 'json' },
@@ -48,7 +50,7 @@ export function GET(request: Request): Promise<Response> {
     const asked = new URL(request.url).searchParams;
     const as = asked.get('as') ?? '';
     const form = Object.hasOwn(FORMS, as) ? FORMS[as] : undefined;
-    if (!form) return new Response(wordsIn('en')('refusals.thePlanComesAs'), { status: 404 });
+    if (!form) return new Response((await wordsHere())('refusals.thePlanComesAs'), { status: 404 });
     const of = Number(asked.get('person') ?? NaN);
     const person = Number.isInteger(of) && of > 0 ? of : null;
     if (person !== null && person !== id && role !== 'planner')

@@ -8,6 +8,7 @@ import { tabletHere } from '@/server/auth/tablet';
 import { check } from '@/server/commands/check';
 import { no, reply, unbroken } from '@/server/door';
 import { jsonBody } from '@/server/http';
+import { readsHere } from '@/server/reader';
 import { pool } from '@/server/db/pool';
 
 const schema = Joi.object<{ personId: number; pin: string }>({
@@ -38,6 +39,8 @@ export function POST(request: Request): Promise<Response> {
     const answer = await signIn(pool(), tablet.id, personId, pin);
     if ('refusal' in answer) return no(REFUSED, answer.refusal, 'pin');
     const sessionId = await beginSession(answer.person.id, tablet.id);
+    // Several walls may be signed in under one name, each with its own language.
+    await readsHere(answer.person.role === 'viewer' ? null : answer.language);
     return { ok: true, result: { role: answer.person.role, sessionId } };
   });
 }
@@ -55,6 +58,7 @@ export function PUT(request: Request): Promise<Response> {
 export function DELETE(request: Request): Promise<Response> {
   return unbroken(request, async () => {
     await endSession();
+    await readsHere(null);
     return { ok: true, result: null };
   });
 }

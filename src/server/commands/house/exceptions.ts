@@ -1,7 +1,7 @@
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
-import { dayTime, parseLocal } from '@/core/time/local';
+import { parseLocal } from '@/core/time/local';
 import { house } from '../../store/house';
 import { command, type CommandContext, Refusal } from '../command';
 import { localTime } from '../schemas';
@@ -36,7 +36,10 @@ async function span({ db }: CommandContext, { start, end }: { start: string; end
   if (to === null) throw new Refusal(coded('refusals.thatDayAndTimeDoesNot'), 'end');
   if (to <= from)
     throw new Refusal(
-      coded('refusals.itEndsAtBeforeItStarts', { time: dayTime(to, zone), time2: dayTime(from, zone) }),
+      coded('refusals.itEndsAtBeforeItStarts', {
+        time: { dayTime: to, zone },
+        time2: { dayTime: from, zone },
+      }),
       'end',
     );
   return [new Date(from), new Date(to)] as const;

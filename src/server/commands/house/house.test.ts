@@ -300,10 +300,10 @@ describe('calendars', () => {
     const first = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
     const second = (await ok<{ path: string }>(make(jonas, jonas.id))).path.split('/').at(-1) ?? '';
     expect(await addressOf(house.pool, first)).toBeUndefined();
-    expect(await addressOf(house.pool, second)).toEqual({ personId: jonas.id });
+    expect(await addressOf(house.pool, second)).toEqual({ personId: jonas.id, language: 'en' });
     expect(await addressOf(house.pool, 'guessed')).toBeUndefined();
-    const own = await planCalendar(house.pool, await now(), jonas.id);
-    const all = await planCalendar(house.pool, await now(), null);
+    const own = await planCalendar(house.pool, await now(), { personId: jonas.id, language: 'en' });
+    const all = await planCalendar(house.pool, await now(), { personId: null, language: 'en' });
     const events = (text: string) => text.match(/BEGIN:VEVENT/g)?.length ?? 0;
     expect(events(own)).toBeGreaterThan(0);
     expect(events(own)).toBeLessThan(events(all));

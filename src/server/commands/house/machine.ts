@@ -37,7 +37,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
   }),
   doughOf: () => null,
   async run(context, input) {
-    const { db } = context;
+    const { db, language } = context;
     const twin = await machinesCalled(db, input.label, input.id);
     if (twin)
       throw new Refusal(coded('refusals.thereIsAMachineCalledAlready', { label: twin.label }), 'label');
@@ -47,7 +47,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
     return unlessItHurts(context, input.sure, async () => {
       const { label, capacity, changeover } = input;
       if (input.id === '') {
-        await addMachine(db, { ...input, kind: input.kind ?? 'bench', kgLeast, kgAtOnce });
+        await addMachine(db, { ...input, kind: input.kind ?? 'bench', kgLeast, kgAtOnce }, language);
         await context.audit(coded('record.machine', { machine: label }), null, {
           label,
           capacity,
@@ -63,7 +63,7 @@ export const saveMachine = command<MachineInput, { hurts: number }>({
         details: ownDetails(kind, input.details),
       };
       const is = kind === 'mixer' ? next : { ...next, kgLeast: was.kgLeast, kgAtOnce: was.kgAtOnce };
-      await changeMachine(db, { ...is, id: input.id, unit: unitOf(kind, capacity) });
+      await changeMachine(db, { ...is, id: input.id, unit: unitOf(kind, capacity, language) });
       await context.audit(coded('record.machine', { machine: was.label }), was, is);
     });
   },

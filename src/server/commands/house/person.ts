@@ -3,6 +3,7 @@ import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import type { PoolConnection } from 'mysql2/promise';
 import { type Person, type Skill, SKILLS } from '@/core/bakery/people';
+import { LANGUAGES, type Language } from '@/words/message';
 import { forgetGuesses } from '../../auth/guesses';
 import { hashPin, pinFault } from '../../auth/pin';
 import { endSessionsOf } from '../../auth/session';
@@ -15,6 +16,7 @@ import {
   othersCalled,
   personBefore,
   removeSkills,
+  setLanguage,
   setPin,
 } from '../../store/people';
 import { removeAddressesWith } from '../../store/calendar-addresses';
@@ -26,6 +28,8 @@ interface PersonInput {
   team: string;
   pin: string;
   skills: Skill[];
+  /** What they read; null: what the tablet reads. */
+  language: Language | null;
   active: boolean;
   sure: boolean;
 }
@@ -59,6 +63,10 @@ export const savePerson = command<PersonInput, { hurts: number }>({
       .items(Joi.string().valid(...SKILLS))
       .unique()
       .required(),
+    language: Joi.string()
+      .valid(...LANGUAGES)
+      .allow(null)
+      .default(null),
     active: Joi.boolean().required(),
     sure,
   }),
@@ -83,17 +91,19 @@ export const savePerson = command<PersonInput, { hurts: number }>({
       const of = input.id ?? (await newPerson(db, input));
       await changePerson(db, of, input);
       if (input.pin !== '') await givePin(db, of, input.pin);
+      await setLanguage(db, of, input.language);
       await removeSkills(db, of);
       if (input.skills.length > 0) await insertSkills(db, of, input.skills);
       // Whoever has another PIN, other rights or none is asked anew, on every tablet.
       if (input.pin !== '' || before?.role !== input.role || !input.active) await endSessionsOf(db, of);
       if (!input.active) await removeAddressesWith(db, of);
-      const { name, role, team, active, skills } = input;
+      const { name, role, team, active, skills, language } = input;
       await audit(coded('record.person', { name }), before, {
         name,
         role,
         team,
         active,
+        language,
         skills: [...skills].sort(),
       });
       if (input.pin !== '') await audit(coded('common.pINOf', { name }), null, { given: true });
@@ -101,7 +111,7 @@ export const savePerson = command<PersonInput, { hurts: number }>({
   },
 });
 
-type Known = Pick<PersonInput, 'name' | 'role' | 'team' | 'active' | 'skills'>;
+type Known = Pick<PersonInput, 'name' | 'role' | 'team' | 'language' | 'active' | 'skills'>;
 
 async function known(db: PoolConnection, id: number): Promise<Known> {
   const row = await personBefore(db, id);

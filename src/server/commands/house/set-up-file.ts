@@ -35,10 +35,10 @@ export const takeSetUp = command<{ text: string; parts: SetUpPart[] }, { parts: 
       .messages({ '*': asText(coded('setup.chooseAPart')) }),
   }),
   doughOf: () => null,
-  async run({ db, now, person, audit }, { text, parts }) {
+  async run({ db, now, person, language, audit }, { text, parts }) {
     await lockPlan(db);
     const file = readSetUpText(text);
-    await take(db, file, parts, { at: now, personId: person.id });
+    await take(db, file, parts, { at: now, personId: person.id, language });
     await audit(coded('record.setUpOf', { name: file.name }), null, { taken: parts });
     return { parts: parts.length };
   },

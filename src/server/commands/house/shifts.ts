@@ -1,10 +1,10 @@
 import { wordsIn } from '@/words/compile';
+import type { Language } from '@/words/message';
 import { weekdays } from '@/words/weekdays';
 import { coded } from '@/core/codes/coded';
 import { asText } from '@/words/as-text';
 import Joi from 'joi';
 import { clockOfDay } from '@/core/time/local';
-import { duration } from '@/core/units/format';
 import { nameOf } from './names';
 import { command, Refusal } from '../command';
 import { sure, unlessItHurts } from './unless-it-hurts';
@@ -48,7 +48,7 @@ export const saveShifts = command<
   }),
   doughOf: () => null,
   run(context, { personId, shifts, sure: isSure }) {
-    const { db } = context;
+    const { db, language } = context;
     for (const { startMinute, endMinute } of shifts) {
       const minutes = (endMinute - startMinute + 1440) % 1440 || 1440;
       if (minutes > LONGEST_SHIFT * 60)
@@ -56,7 +56,7 @@ export const saveShifts = command<
           coded('refusals.fromToWouldBeIntoThe', {
             clockOfDay: clockOfDay(startMinute),
             clockOfDay2: clockOfDay(endMinute),
-            duration: duration(minutes),
+            duration: { minutes },
             LONGESTSHIFT: LONGEST_SHIFT,
           }),
           'shifts',
@@ -67,8 +67,8 @@ export const saveShifts = command<
       const after = [...shifts].sort((a, b) => a.weekday - b.weekday || a.startMinute - b.startMinute);
       await context.audit(
         coded('record.shiftsOf', { name: await nameOf(db, personId) }),
-        before.map(inWords),
-        after.map(inWords),
+        before.map((shift) => inWords(language, shift)),
+        after.map((shift) => inWords(language, shift)),
       );
       await removeShifts(db, personId);
       if (shifts.length === 0) return;
@@ -78,9 +78,9 @@ export const saveShifts = command<
 });
 
 /** A shift as the record has it: "Mon 01:00–09:00". */
-const inWords = ({ weekday, startMinute, endMinute }: WeeklyShift): string =>
-  wordsIn('en')('record.shift', {
-    day: weekdays('en', 'short')[weekday - 1] ?? '',
+const inWords = (language: Language, { weekday, startMinute, endMinute }: WeeklyShift): string =>
+  wordsIn(language)('record.shift', {
+    day: weekdays(language, 'short')[weekday - 1] ?? '',
     from: clockOfDay(startMinute),
     to: clockOfDay(endMinute),
   });

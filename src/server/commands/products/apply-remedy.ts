@@ -62,7 +62,7 @@ export const applyRemedy = command<RemedyInput, { productId: number; version: nu
     const scheme = laminatedBy(await currentSchemes(db), schemeVersionId, productId);
     const remedy = remedyFor(cause, trace, { ...body, scheme });
     if (!remedy) throw new Refusal(coded('refusals.nothingOfTheProductToChange'), 'cause');
-    const say = wordsIn('en');
+    const say = wordsIn(context.language);
     const version = newest.version + 1;
     const { scheme: laminated, ...product } = remedied({ ...body, scheme }, remedy, say.coded);
     if (remedy.kind === 'scheme' && laminated)

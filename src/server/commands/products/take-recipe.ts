@@ -8,6 +8,7 @@ import { openAsks } from '@/core/recipe/open-asks';
 import { KITCHENS, type Kitchen } from '@/core/units/measures';
 import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
+import type { Language } from '@/words/message';
 import type { Db } from '../../db/rows';
 import { recipeHouse } from '../../recipe-house';
 import { takeProduct } from '../../setup/take-product';
@@ -44,10 +45,10 @@ export const takeRecipe = command<RecipeInput, { productId: number }>({
     settled: Joi.array().items(Joi.string().max(400)).max(100).required(),
   }),
   doughOf: () => null,
-  async run({ db, now, person, audit }, { text, name, kitchen, settled }) {
+  async run({ db, now, person, language, audit }, { text, name, kitchen, settled }) {
     await lockPlan(db);
     await refuseTaken(db, name);
-    const { file } = await productOf(db, { text, name, kitchen, settled });
+    const { file } = await productOf(db, { text, name, kitchen, settled }, language);
     const productId = await takeProduct(db, file, name, { at: now, personId: person.id });
     if (productId === null) throw new Refusal(coded('product.calledSoAlready', { name }), 'name');
     await audit(coded('record.product', { product: name }), null, { version: 1 });
@@ -67,13 +68,17 @@ async function refuseTaken(db: Db, name: string): Promise<void> {
     throw new Refusal(coded('recipe.formulaCalledSo', { name }), 'name');
 }
 
-async function productOf(db: Db, { text, name, kitchen, settled }: RecipeInput): Promise<RecipeProduct> {
+async function productOf(
+  db: Db,
+  { text, name, kitchen, settled }: RecipeInput,
+  language: Language,
+): Promise<RecipeProduct> {
   const house = await recipeHouse(db, kitchen);
   try {
     const reading = readRecipeText(text, house);
     const open = openAsks(reading, settled);
     if (open.length > 0) throw new Fault(coded('recipe.questionsOpen', { count: open.length }));
-    return recipeProduct(reading, { name, book: house.book, say: wordsIn('en').coded });
+    return recipeProduct(reading, { name, book: house.book, say: wordsIn(language).coded });
   } catch (error) {
     if (error instanceof Fault) throw new Refusal(error.fault, 'text');
     throw error;

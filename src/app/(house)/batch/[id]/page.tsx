@@ -7,10 +7,10 @@ import { mayDo } from '@/core/shopfloor/rights';
 import { productsNow } from '@/server/products-now';
 import { photosOf } from '@/server/store/photos';
 import { batchTemperatures } from '@/server/store/batch-temperatures';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { BatchView } from '@/ui/batch/batch-view';
 
-export const metadata = titled('titles.batch');
+export const generateMetadata = titled('titles.batch');
 
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/batch/[id]');
@@ -34,6 +34,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'practice',
         'shaping',

@@ -4,10 +4,10 @@ import { sideBySide } from '@/server/side-by-side';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { CompareView } from '@/ui/compare/compare-view';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { titled } from '../../../titled';
 
-export const metadata = titled('titles.compare');
+export const generateMetadata = titled('titles.compare');
 
 /** More columns than this are not read side by side. */
 const MOST = 6;

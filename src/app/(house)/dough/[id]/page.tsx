@@ -2,10 +2,10 @@ import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { doughBoard } from '@/server/dough-board';
 import { housePage } from '@/server/house-page';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { DoughView } from '@/ui/dough/dough-view';
 
-export const metadata = titled('titles.dough');
+export const generateMetadata = titled('titles.dough');
 
 export default async function DoughPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/dough/[id]');
@@ -21,6 +21,7 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
         'drift',
         'heat',
         'lamination',
+        'names',
         'oven',
         'plan',
         'remarks',

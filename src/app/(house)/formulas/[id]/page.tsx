@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import { titled } from '../../../titled';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
@@ -6,11 +6,11 @@ import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { formulaVersions } from '@/server/store/formulas';
 import { house } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 import { Versions } from '@/ui/formulas/versions';
 
-export const metadata = titled('titles.formula');
+export const generateMetadata = titled('titles.formula');
 
 const FORMS = [
   { as: 'json', name: 'files.json' },
@@ -29,9 +29,9 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
     formulaPages(db),
     house(db),
   ]);
-  const say = wordsIn('en');
+  const say = await wordsHere();
   return (
-    <WordsOf areas={['amounts', 'files']}>
+    <WordsOf areas={['amounts', 'files', 'names']}>
       <main className="flex flex-1 flex-col gap-px bg-hairline">
         <nav
           aria-label={say('files.thisFormula')}

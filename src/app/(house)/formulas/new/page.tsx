@@ -2,16 +2,16 @@ import { titled } from '../../../titled';
 import { pool } from '@/server/db/pool';
 import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
 
-export const metadata = titled('titles.newFormula');
+export const generateMetadata = titled('titles.newFormula');
 
 export default async function NewFormulaPage() {
   await housePage('/formulas/new');
   const { ingredients, named, ranges, bowlGrams } = await formulaPages(pool());
   return (
-    <WordsOf areas={['amounts', 'files']}>
+    <WordsOf areas={['amounts', 'files', 'names']}>
       <main className="flex flex-1">
         <FormulaEditor version={null} formulas={named} {...{ ingredients, ranges, bowlGrams }} mayChange />
       </main>

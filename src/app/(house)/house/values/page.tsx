@@ -3,10 +3,10 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house, houseSettings } from '@/server/store/house';
 import { valueChanges } from '@/server/store/house-values';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { ValuesView } from '@/ui/house/values-view';
 
-export const metadata = titled('titles.houseValues');
+export const generateMetadata = titled('titles.houseValues');
 
 export default async function ValuesPage() {
   await housePage('/house/values');
@@ -17,7 +17,7 @@ export default async function ValuesPage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'settings', 'setup']}>
+    <WordsOf areas={['amounts', 'names', 'settings', 'setup']}>
       <ValuesView {...{ settings, changes, zone, apart }} />
     </WordsOf>
   );

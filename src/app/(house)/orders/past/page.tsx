@@ -4,10 +4,10 @@ import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { pastOrders } from '@/server/store/past-orders';
 import { productNames } from '@/server/store/product-list';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { PastOrdersView } from '@/ui/orders/past-view';
 
-export const metadata = titled('titles.pastOrders');
+export const generateMetadata = titled('titles.pastOrders');
 
 export default async function PastOrdersPage() {
   const { now } = await housePage('/orders/past');

@@ -6,10 +6,10 @@ import { housePage } from '@/server/house-page';
 import { readPaperAsk } from '@/server/paper-ask';
 import { house } from '@/server/store/house';
 import { paperOf } from '@/server/store/papers';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { PaperView } from '@/ui/papers/paper-view';
 
-export const metadata = titled('titles.papers');
+export const generateMetadata = titled('titles.papers');
 
 interface Asked {
   params: Promise<{ kind: string }>;

@@ -5,14 +5,14 @@ import { mayDo } from '@/core/shopfloor/rights';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { nightById, ownSituations, type KeptNight } from '@/server/store/practice';
-import { wordsIn } from '@/words/compile';
-import { WordsOf } from '@/ui/kit/words-of';
+import { wordsHere } from '@/server/reader';
+import { WordsOf } from '@/app/words-of';
 import { NightScreen } from '@/ui/practice/night-screen';
 import type { NightChoice } from '@/ui/practice/open-night';
 import { ReviewView } from '@/ui/practice/review-view';
 import { titled } from '../../../titled';
 
-export const metadata = titled('titles.practice');
+export const generateMetadata = titled('titles.practice');
 
 /** What it takes to practise the same again. */
 function choiceOf({ situation }: KeptNight): NightChoice {
@@ -29,7 +29,7 @@ export default async function NightPage({ params }: { params: Promise<{ id: stri
   // Somebody else's night is for those who plan them to look back at.
   const isOwn = night.personId === person.id;
   if (!isOwn && !mayDo(person, 'save-situation')) redirect('/practice');
-  const say = wordsIn('en');
+  const say = await wordsHere();
   const words = SITUATION_WORDS[night.situation as SituationId] as
     (typeof SITUATION_WORDS)[SituationId] | undefined;
   const name = night.name ?? (words ? say.coded(words.name) : '');

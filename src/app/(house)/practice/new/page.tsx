@@ -1,11 +1,11 @@
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { productNames } from '@/server/store/products';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { SituationEditor } from '@/ui/practice/situation-editor';
 import { titled } from '../../../titled';
 
-export const metadata = titled('titles.newPractice');
+export const generateMetadata = titled('titles.newPractice');
 
 export default async function NewNightPage() {
   await housePage('/practice/new');

@@ -5,10 +5,10 @@ import { housePage } from '@/server/house-page';
 import { productMeans, productToEdit } from '@/server/product-pages';
 import { houseNow } from '@/server/store/clock';
 import { house } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { ProductEditor } from '@/ui/products/product-editor';
 
-export const metadata = titled('titles.product');
+export const generateMetadata = titled('titles.product');
 
 export default async function ProductPage({ params }: { params: Promise<{ id: string }> }) {
   const { person } = await housePage('/products/[id]');
@@ -19,7 +19,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
   const { draft, ...version } = product;
   const [means, { zone }, now] = await Promise.all([productMeans(db), house(db), houseNow(db)]);
   return (
-    <WordsOf areas={['amounts', 'cutting', 'heat', 'house', 'lamination', 'product', 'shaping', 'steps']}>
+    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
       <ProductEditor
         key={version.versionId}
         kept={{ productId: id, ...version }}

@@ -2,10 +2,10 @@ import { titled } from '../../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { recipeMeans } from '@/server/recipe-house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { RecipeView } from '@/ui/recipes/recipe-view';
 
-export const metadata = titled('titles.recipe');
+export const generateMetadata = titled('titles.recipe');
 
 /** A recipe as somebody has it on paper, read into a product. */
 export default async function RecipePage() {

@@ -5,10 +5,10 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { placeRecord } from '@/server/store/place-curve';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { PlaceView } from '@/ui/rooms/place-view';
 
-export const metadata = titled('titles.place');
+export const generateMetadata = titled('titles.place');
 
 interface Props {
   params: Promise<{ id: string }>;

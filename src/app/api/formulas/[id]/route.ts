@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import { writeFormulaCsv } from '@/core/exchange/formula-csv';
 import { writeFormulaJson } from '@/core/exchange/formula-json';
 import { writeRecipe } from '@/core/exchange/recipe';
@@ -18,7 +18,8 @@ export function GET(request: Request, { params }: { params: Promise<{ id: string
     const form = FORMS[(new URL(request.url).searchParams.get('as') ?? 'json') as keyof typeof FORMS];
     const id = Number((await params).id);
     const [newest] = Number.isSafeInteger(id) ? await formulaVersions(pool(), id) : [];
-    if (!form || !newest) return new Response(wordsIn('en')('refusals.noSuchFormulaOrForm'), { status: 404 });
+    if (!form || !newest)
+      return new Response((await wordsHere())('refusals.noSuchFormulaOrForm'), { status: 404 });
     const text = form.write(newest.name, newest.formula, await ingredientsAndFormulas(pool()));
     const file = `${newest.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${form.ending}`;
     return new Response(text, {

@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import { check } from '@/server/commands/check';
@@ -39,7 +39,7 @@ export function PUT(request: Request, { params }: Params): Promise<Response> {
 export function GET(_: Request, { params }: Params): Promise<Response> {
   return reading('GET /api/photos', async () => {
     const photo = await photoBytes(pool(), (await params).id);
-    if (!photo) return new Response(wordsIn('en')('refusals.noSuchPhoto'), { status: 404 });
+    if (!photo) return new Response((await wordsHere())('refusals.noSuchPhoto'), { status: 404 });
     return new Response(new Uint8Array(photo.bytes), {
       headers: { 'content-type': photo.type, 'content-security-policy': "default-src 'none'" },
     });

@@ -1,7 +1,8 @@
 import { coded } from '@/core/codes/coded';
 import type { Answer } from '@/core/wire/answer';
 import { runCommand } from '@/server/commands/run';
-import { no, reply, whoMay } from '@/server/door';
+import { inWords, no, reply, whoMay } from '@/server/door';
+import { languageHere } from '@/server/reader';
 import { fromOwnPage, jsonBody } from '@/server/http';
 import { log } from '@/server/log';
 
@@ -36,6 +37,7 @@ export async function POST(request: Request): Promise<Response> {
   }
   const number = typeof asked?.job === 'string' ? asked.job : crypto.randomUUID();
   if (jobs.has(number)) return reply(no(409, coded('refusals.thisIsBeingWorkedOutAlready')), undefined);
+  const language = await languageHere();
   const stop = new AbortController();
   jobs.set(number, { personId: person.id, stop });
   request.signal.addEventListener('abort', () => stop.abort());
@@ -56,10 +58,10 @@ export async function POST(request: Request): Promise<Response> {
       const input = asked?.seconds === undefined ? {} : { seconds: asked.seconds };
       try {
         const live = { onBetter, onQueue, signal: stop.signal };
-        say(await runCommand('propose-mend', person, input, { live, sessionId }));
+        say(await runCommand('propose-mend', person, input, { live, sessionId, language }));
       } catch (error) {
         log.error({ err: error }, 'mend failed');
-        say(no(500, coded('refusals.somethingWentWrongOnTheBakery')));
+        say(await inWords(no(500, coded('refusals.somethingWentWrongOnTheBakery'))));
       } finally {
         jobs.delete(number);
       }

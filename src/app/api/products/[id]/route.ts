@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import { reading } from '@/server/door';
 import { pool } from '@/server/db/pool';
 import { productFile } from '@/server/products-out';
@@ -8,7 +8,7 @@ export function GET(_: Request, { params }: { params: Promise<{ id: string }> })
   return reading('GET /api/products', async () => {
     const id = Number((await params).id);
     const file = Number.isSafeInteger(id) && id > 0 ? await productFile(pool(), id) : null;
-    if (!file) return new Response(wordsIn('en')('refusals.thereIsNoSuchProduct'), { status: 404 });
+    if (!file) return new Response((await wordsHere())('refusals.thereIsNoSuchProduct'), { status: 404 });
     const name = (file.products[0]?.name ?? '').toLowerCase().replace(/[^a-z0-9]+/g, '-');
     return new Response(`${JSON.stringify(file, null, 2)}\n`, {
       headers: {

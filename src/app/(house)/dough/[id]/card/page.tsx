@@ -6,10 +6,10 @@ import { housePage } from '@/server/house-page';
 import { conditions } from '@/server/store/conditions';
 import { doughById } from '@/server/store/doughs';
 import { house } from '@/server/store/house';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { RouteCard } from '@/ui/papers/route-card';
 
-export const metadata = titled('titles.routeCard');
+export const generateMetadata = titled('titles.routeCard');
 
 export default async function RouteCardPage({ params }: { params: Promise<{ id: string }> }) {
   const { now } = await housePage('/dough/[id]/card');

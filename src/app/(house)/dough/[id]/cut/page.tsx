@@ -1,4 +1,4 @@
-import { wordsIn } from '@/words/compile';
+import { wordsHere } from '@/server/reader';
 import { titled } from '../../../../titled';
 import { notFound } from 'next/navigation';
 import { pool } from '@/server/db/pool';
@@ -6,10 +6,10 @@ import { housePage } from '@/server/house-page';
 import { doughCut } from '@/server/store/cut-plan';
 import { doughById } from '@/server/store/doughs';
 import { rollingHouse } from '@/server/store/rolling';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { CutPlanView } from '@/ui/cutting/cut-plan-view';
 
-export const metadata = titled('titles.cutPlan');
+export const generateMetadata = titled('titles.cutPlan');
 
 export default async function DoughCutPage({ params }: { params: Promise<{ id: string }> }) {
   await housePage('/dough/[id]/cut');
@@ -24,7 +24,7 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   return (
     <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
       <CutPlanView
-        title={wordsIn('en')('titles.cutPlanOf', { dough: dough.name })}
+        title={(await wordsHere())('titles.cutPlanOf', { dough: dough.name })}
         {...cut}
         benchLength={rolling.benchLength}
         tray={rolling.tray}

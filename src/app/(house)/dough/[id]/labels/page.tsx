@@ -5,10 +5,10 @@ import { housePage } from '@/server/house-page';
 import { doughById } from '@/server/store/doughs';
 import { house } from '@/server/store/house';
 import { labelsOf } from '@/server/store/labels';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { LabelsView } from '@/ui/labels/labels-view';
 
-export const metadata = titled('titles.labels');
+export const generateMetadata = titled('titles.labels');
 
 export default async function LabelsPage({ params }: { params: Promise<{ id: string }> }) {
   await housePage('/dough/[id]/labels');
@@ -18,7 +18,7 @@ export default async function LabelsPage({ params }: { params: Promise<{ id: str
   if (!dough) notFound();
   const [labels, { zone }] = await Promise.all([labelsOf(db, dough), house(db)]);
   return (
-    <WordsOf areas={['labels']}>
+    <WordsOf areas={['labels', 'names']}>
       <LabelsView dough={{ id: dough.id, name: dough.name }} labels={labels} zone={zone} />
     </WordsOf>
   );

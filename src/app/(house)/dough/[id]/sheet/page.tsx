@@ -10,10 +10,10 @@ import { rollingHouse } from '@/server/store/rolling';
 import { house, machines, people } from '@/server/store/house';
 import { mixSheet } from '@/server/store/mix';
 import { scrapLimits, scrapStock } from '@/server/store/scrap';
-import { WordsOf } from '@/ui/kit/words-of';
+import { WordsOf } from '@/app/words-of';
 import { DoughSheet } from '@/ui/sheet/dough-sheet';
 
-export const metadata = titled('titles.mixingSheet');
+export const generateMetadata = titled('titles.mixingSheet');
 
 export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
   const { person, now } = await housePage('/dough/[id]/sheet');
@@ -52,6 +52,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
         'cutting',
         'heat',
         'lamination',
+        'names',
         'oven',
         'scrap',
         'shaping',

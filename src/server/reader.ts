@@ -1,0 +1,44 @@
+import { cookies, headers } from 'next/headers';
+import { wordsIn } from '@/words/compile';
+import { LANGUAGE_COOKIES } from '@/words/languages';
+import { LANGUAGES, type Language } from '@/words/message';
+import type { Say } from '@/words/say';
+
+const isLanguage = (text: string | undefined): text is Language =>
+  LANGUAGES.some((language) => language === text);
+
+/**
+ * The first language of a browser's own list that there is a catalog of, English where there is none.
+ *
+ * @example asked('fr-CH, de;q=0.8'); // 'fr'
+ */
+export function asked(accepted: string | null): Language {
+  const wanted = (accepted ?? '')
+    .split(',')
+    .map((part) => {
+      const [tag = '', quality = ''] = part.trim().split(';q=');
+      return { language: tag.slice(0, 2).toLowerCase(), weight: quality === '' ? 1 : Number(quality) };
+    })
+    .sort((a, b) => b.weight - a.weight);
+  return wanted.map(({ language }) => language).find(isLanguage) ?? 'en';
+}
+
+/** What is read on the screen that asks: the person's language, then the tablet's, then the browser's. */
+export async function languageHere(): Promise<Language> {
+  const kept = await cookies();
+  const chosen = [LANGUAGE_COOKIES.person, LANGUAGE_COOKIES.tablet]
+    .map((name) => kept.get(name)?.value)
+    .find(isLanguage);
+  return chosen ?? asked((await headers()).get('accept-language'));
+}
+
+/** Says every message in the language of the screen that asks. */
+export const wordsHere = async (): Promise<Say> => wordsIn(await languageHere());
+
+/** From now on this browser shows what the person reads; null: what the tablet reads. */
+export async function readsHere(language: Language | null): Promise<void> {
+  const kept = await cookies();
+  if (language)
+    kept.set(LANGUAGE_COOKIES.person, language, { sameSite: 'lax', path: '/', maxAge: 400 * 24 * 3600 });
+  else kept.delete(LANGUAGE_COOKIES.person);
+}

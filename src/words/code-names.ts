@@ -1,0 +1,14 @@
+import type { Allergen, IngredientKind } from '@/core/formula/ingredient';
+import type { StageKind } from '@/core/formula/formula';
+import type { Say } from './say';
+
+/** An allergen as labels call it. */
+export const allergenName = (say: Say, allergen: Allergen): string => say('names.allergen', { allergen });
+
+/** A part of a formula. */
+export const stageName = (say: Say, kind: StageKind): string =>
+  say('names.stage', { stage: kind.replace(/[ -]/g, '_') });
+
+/** A kind of ingredient. */
+export const ingredientKindName = (say: Say, kind: IngredientKind): string =>
+  say('names.ingredientKind', { kind });

@@ -1,0 +1,9 @@
+import type { Catalog } from '../message';
+
+export const thread: Catalog['thread'] = {
+  daysAndHours: 'Jours et heures',
+  toDo: 'à faire',
+  underWay: 'en cours',
+  done: 'fait',
+  skipped: 'passé',
+};
