@@ -159,6 +159,7 @@ const SUITES: Record<string, (output: Output) => Promise<Tally>> = {
   types: check('tsc', ['--noEmit']),
   own: (output) => played('playwright.own.config.ts', output),
   nights: (output) => played('playwright.nights.config.ts', output),
+  readable: (output) => played('playwright.views.config.ts', output),
   imports: check('depcruise', ['--config', '.dependency-cruiser.mjs', 'src']),
   format: check('prettier', ['--check', '--log-level', 'warn', '.']),
 };

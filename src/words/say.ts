@@ -79,22 +79,34 @@ export const readerIn = (language: Language, units: ReaderUnits): ReaderUnits =>
   comma: WITH_COMMA.has(language) || undefined,
 });
 
-/** A number that is one wherever it is counted, and is written with a comma wherever it becomes text. */
-class WithComma extends Number {
-  override toString(): string {
-    return decimal(String(this.valueOf()), { comma: true });
-  }
-}
+/** Names that a message counts or chooses by, however deep: those values stay what they are. */
+const countedIn = (nodes: CompiledMessage): string[] =>
+  typeof nodes === 'string'
+    ? []
+    : nodes.flatMap((node) => {
+        if (!Array.isArray(node) || node.length === 1) return [];
+        const forms = node
+          .slice(1)
+          .flatMap((part) =>
+            typeof part === 'object' && part !== null ? (Object.values(part) as unknown[]) : [],
+          );
+        return [String(node[0]), ...forms.flatMap((form) => countedIn(form as CompiledMessage))];
+      });
 
-/** Values of a message, its decimals as the reader writes them. */
+/** Values of a message, decimals that it shows as they are as their reader writes them. */
 function written<V>(
+  message: CompiledMessage,
   values: Readonly<Record<string, V>>,
-  { comma }: ReaderUnits,
-): Readonly<Record<string, V>> {
-  if (!comma) return values;
-  const one = (value: V) =>
-    typeof value === 'number' && !Number.isInteger(value) ? (new WithComma(value) as V) : value;
-  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, one(value)]));
+  reader: ReaderUnits,
+): Readonly<Record<string, V | string>> {
+  const broken = ([, value]: [string, V]) => typeof value === 'number' && !Number.isInteger(value);
+  if (!reader.comma || !Object.entries(values).some(broken)) return values;
+  const counted = new Set(countedIn(message));
+  const shown = Object.entries(values).filter((one) => broken(one) && !counted.has(one[0]));
+  return {
+    ...values,
+    ...Object.fromEntries(shown.map(([name, value]) => [name, decimal(String(value), reader)])),
+  };
 }
 
 const isCoded = (value: Coded | Quantity): value is Coded => 'code' in value && 'values' in value;
@@ -112,9 +124,14 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
     return found;
   };
   const say = (key: MessageKey, values: FormatValues<string> = {}) =>
-    format<string>(message(key, values), language, written(values, reader), options) as string;
+    format<string>(
+      message(key, values),
+      language,
+      written(message(key, values), values, reader),
+      options,
+    ) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
-    format<Part>(message(key, values), language, written(values, reader), options);
+    format<Part>(message(key, values), language, written(message(key, values), values, reader), options);
   const inLine = (words: string) => (KEEPS_CAPITALS.has(language) ? words : lowerFirst(words));
   const quantity = (one: Quantity) => shown(one, reader, times);
   const number = (value: number, decimals: number) => decimal(value.toFixed(decimals), reader);

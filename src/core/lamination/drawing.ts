@@ -2,7 +2,6 @@ import { coded } from '../codes/coded';
 import { area, type Drawing, line, type Mark, type Point, rectangle, text } from '../drawing/drawing';
 import type { LockInPlan } from './geometry';
 import type { Slab } from './gaps';
-import type { Size } from './lock-in';
 import { fatBetween, layersBetween, type Pile } from './pile';
 import type { Fold, LockIn } from './stack';
 import { FOLD_WORDS, HOW_TO, LOCK_IN_WORDS } from './words';
@@ -176,9 +175,4 @@ export function section(
       fat: fatBetween(pile, from + i * step, from + (i + 1) * step) / step,
     })),
   };
-}
-
-/** A block's measures in a row: "42 × 28 cm, 21 mm". */
-export function sizeWords([length, width]: Size, mm: number, show: (cm: number) => string): string {
-  return `${show(length)} × ${show(width)}, ${Math.round(mm * 10) / 10} mm`;
 }

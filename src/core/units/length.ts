@@ -1,4 +1,5 @@
 import { headNumber } from './number';
+import { decimal, type ReaderUnits } from './reader';
 
 const MILLIMETRES: Record<string, number> = {
   mm: 1,
@@ -33,11 +34,11 @@ function inchFraction(inches: number): string {
 }
 
 /** A mark on a ruler: centimetres to the millimetre, or inches to the sixteenth; without the unit. */
-export function rulerMark(cm: number, length: 'cm' | 'in'): string {
-  return length === 'in' ? inchFraction(cm / 2.54) : String(Math.round(cm * 10) / 10);
+export function rulerMark(cm: number, reader: Pick<ReaderUnits, 'length' | 'comma'>): string {
+  return reader.length === 'in' ? inchFraction(cm / 2.54) : decimal(String(Math.round(cm * 10) / 10), reader);
 }
 
 /** A length to roll or cut by: `41.5 cm`, or `16 3/8 in`. */
-export function rulerLength(cm: number, length: 'cm' | 'in'): string {
-  return `${rulerMark(cm, length)} ${length}`;
+export function rulerLength(cm: number, reader: Pick<ReaderUnits, 'length' | 'comma'>): string {
+  return `${rulerMark(cm, reader)} ${reader.length}`;
 }

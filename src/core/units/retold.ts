@@ -20,7 +20,7 @@ export function retold(sentence: string, units: ReaderUnits): string {
       case 'mm':
         return units.length === 'in' ? showLength(number, units) : null;
       case 'cm':
-        return units.length === 'in' ? rulerLength(number, units.length) : null;
+        return units.length === 'in' ? rulerLength(number, units) : null;
       default:
         return units.mass === 'g' ? null : showMass(number * (unit === 'kg' ? 1000 : 1), units);
     }

@@ -62,6 +62,6 @@ export async function insertAudit(
   await write(
     db,
     'INSERT INTO audit (at, person_id, session_id, command, subject, was, becomes) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [new Date(now), personId, sessionId, name, subject.slice(0, 160), before, after],
+    [new Date(now), personId, sessionId, name, subject, before, after],
   );
 }

@@ -60,7 +60,7 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
           const moved = plannedWords(say, item.step, item.dough, zone);
           const row = (
             <>
-              <span className="w-24 shrink-0">
+              <span className="w-30 shrink-0">
                 <span className="block text-2xl leading-tight font-bold">
                   {clockTime(item.step.dueAt, zone)}
                 </span>

@@ -5,6 +5,7 @@ import { UNKNOWN_CONDITIONS } from '@/core/forecast/conditions';
 import { type DoughForecast, forecastDough } from '@/core/forecast/forecast';
 import type { ComparedBatch } from '@/core/wire/compared';
 import { useWidth } from '../kit/use-width';
+import { knotWords } from '../thread/knot-words';
 import { useWords } from '../kit/words';
 import { drawThread, type TimeScale } from '../thread/geometry';
 import { temperatureHeight } from '../thread/temperature';
@@ -98,7 +99,10 @@ function ThreadRow({
     () => ({ from: mix - ROOM.before * HOUR, to: mix + hours * HOUR, width }),
     [mix, hours, width],
   );
-  const real = useMemo(() => drawThread(forecast, scale, HEIGHT), [forecast, scale]);
+  const real = useMemo(
+    () => drawThread(forecast, scale, HEIGHT, { words: knotWords(say) }),
+    [forecast, scale, say],
+  );
   const plan = useMemo(() => drawThread(forecast, scale, HEIGHT, { planned: true }), [forecast, scale]);
   return (
     <div className="border-b border-hairline pt-2">

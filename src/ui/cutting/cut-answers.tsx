@@ -102,7 +102,7 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                 </td>
                 <td className="whitespace-nowrap text-quiet">
                   {alone && (wanted.most ?? pieces) > 0
-                    ? say('cutting.aSheetLong', { rulerLength: rulerLength(alone.length, units.length) })
+                    ? say('cutting.aSheetLong', { rulerLength: rulerLength(alone.length, units) })
                     : ''}
                 </td>
               </tr>

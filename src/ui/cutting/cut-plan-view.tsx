@@ -98,7 +98,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
   }, [reads, sheetFault, round, length, width, parts, mm, density]);
   const laid = useArrangement(ask);
   const names = rows.map(({ name }) => name);
-  const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units.length));
+  const drawing = laid && cutDrawing(laid.plan, laid.sheet.wanted, (cm) => rulerMark(cm, units));
 
   return (
     <main className="flex-1 p-5 print:p-0">

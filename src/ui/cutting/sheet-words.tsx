@@ -24,24 +24,24 @@ export function SheetWords({ sheets, rolled, laid, notes }: SheetWordsProps) {
         part: sheets > 1 ? say('cutting.sheetsLikeThisOne', { sheets }) : '',
         part2: rolled
           ? say('cutting.rolledToThenTrimmedOn', {
-              rulerMark: rulerMark(rolled.length, units.length),
-              rulerLength: rulerLength(rolled.width, units.length),
+              rulerMark: rulerMark(rolled.length, units),
+              rulerLength: rulerLength(rolled.width, units),
             })
           : '',
         part3:
           laid.sheet.parts > 1
             ? say('cutting.longerThanTheBenchCut', {
                 parts: laid.sheet.parts,
-                rulerLength: rulerLength(laid.sheet.length, units.length),
+                rulerLength: rulerLength(laid.sheet.length, units),
               })
             : '',
         part4: laid.plan.round
           ? say('cutting.roundSheetAcross', {
-              rulerLength: rulerLength(laid.sheet.length, units.length),
+              rulerLength: rulerLength(laid.sheet.length, units),
             })
           : say('cutting.sheet2', {
-              rulerMark: rulerMark(laid.sheet.length, units.length),
-              rulerLength: rulerLength(laid.sheet.width, units.length),
+              rulerMark: rulerMark(laid.sheet.length, units),
+              rulerLength: rulerLength(laid.sheet.width, units),
             }),
         length: showLength(laid.sheet.mm, units),
         mass: showMass((sheetArea(laid.plan) * laid.sheet.mm * laid.sheet.density) / 10, units),

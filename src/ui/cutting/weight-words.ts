@@ -35,7 +35,7 @@ export function thicknessWords(
 ): string {
   if (verdict === 'within') return say('cutting.withinTheToleranceSheetIs');
   const by = say('cutting.tooHeavyLight', { mass: showMass(Math.abs(off), units), isOff: off > 0 });
-  const rest = say('cutting.cutTheRestWide', { rulerLength: rulerLength(base, units.length) });
+  const rest = say('cutting.cutTheRestWide', { rulerLength: rulerLength(base, units) });
   if (verdict === 'size')
     return say('cutting.andTheSheetIsAs', { by, rest, length: showLength(next, units) });
   const sheet = say('cutting.theSheetIsAboutNot', {

@@ -1,5 +1,6 @@
 'use client';
 
+import { knotWords } from '../thread/knot-words';
 import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -22,6 +23,10 @@ interface Props {
   zone: string;
 }
 
+/** What a due time needs beside its line, px. */
+const DUE = 80;
+const isNearEnd = (scale: TimeScale, at: number) => xOf(scale, at) + DUE > scale.width;
+
 /** The thread of one dough over its whole life: the plan dashed behind, what happened in colour. */
 export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
   const say = useWords();
@@ -32,7 +37,10 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
     const from = Math.min(...times) - 2 * HOUR;
     return { from, to: Math.max(...times, ...dues) + 4 * HOUR, width };
   }, [dough, dues, width]);
-  const real = useMemo(() => drawThread(dough, scale, HEIGHT, { leastGive: 180 }), [dough, scale]);
+  const real = useMemo(
+    () => drawThread(dough, scale, HEIGHT, { leastGive: 180, words: knotWords(say) }),
+    [dough, scale, say],
+  );
   const plan = useMemo(() => drawThread(dough, scale, HEIGHT, { planned: true }), [dough, scale]);
   return (
     // Until its width is known it is drawn as for a desk; a phone must not be widened by that.
@@ -65,7 +73,8 @@ export function LargeThread({ dough, dues, staffed, now, zone }: Props) {
             <g key={due}>
               <path d={`M${xOf(scale, due)} 10V${HEIGHT}`} stroke="var(--ink)" strokeWidth={2} />
               <text
-                x={xOf(scale, due) + 5}
+                x={xOf(scale, due) + (isNearEnd(scale, due) ? -5 : 5)}
+                textAnchor={isNearEnd(scale, due) ? 'end' : 'start'}
                 y={HEIGHT - 8 - 17 * nth}
                 className="fill-ink font-label text-[15px] font-semibold"
               >

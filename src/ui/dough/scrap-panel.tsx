@@ -27,7 +27,7 @@ export function ScrapPanel({ dough, kg, people, zone, onTell }: Props) {
   const told = [...dough.state.steps.values()].flatMap(({ records }) =>
     records.flatMap(({ data, at, personId }) => (data.kind === 'scrap' ? [{ ...data, at, personId }] : [])),
   );
-  const share = (value: number) => `${Math.round(value * 1000) / 10} %`;
+  const share = (value: number) => say.shown({ percent: value * 100 });
   const out = doughYield(kg * 1000, told);
   return (
     <section aria-labelledby="trimmings-heading" className="mt-6">

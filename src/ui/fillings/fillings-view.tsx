@@ -52,7 +52,10 @@ export function FillingsView({ needs, zone, formulas, names }: Props) {
               <h3 className="text-xl font-semibold">{say.coded(label)}</h3>
               <ol className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-4">
                 {steps.map(({ drawing, words }, i) => (
-                  <li key={say.coded(words)} className="grid content-start gap-1 text-[15px]">
+                  <li
+                    key={say.coded(words)}
+                    className="grid content-start gap-1 text-[15px] [overflow-wrap:anywhere] hyphens-auto"
+                  >
                     <Picture drawing={drawing} id={`${kind}-${i}`} className="w-full max-w-40" />
                     {i + 1}. {say.coded(words)}
                   </li>

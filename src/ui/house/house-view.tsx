@@ -44,7 +44,7 @@ export function HouseView({
     <main className="mx-auto grid w-full max-w-7xl gap-x-8 gap-y-6 p-4 lg:grid-cols-[1.4fr_1fr]">
       <h1 className="sr-only">{say('house.house')}</h1>
       {mayPlan && (
-        <nav aria-label={say('house.setUpAndValues')} className="-mb-3 flex gap-4 lg:col-span-2">
+        <nav aria-label={say('house.setUpAndValues')} className="-mb-3 flex flex-wrap gap-x-4 lg:col-span-2">
           <button className="underline underline-offset-4" onClick={() => setOpen({ sheet: 'bakery' })}>
             {say('house.nameAndUnits')}
           </button>

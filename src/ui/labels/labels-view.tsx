@@ -68,10 +68,12 @@ export function LabelsView({
         </a>
       </div>
       <p className="mb-4 max-w-3xl text-quiet print:hidden">{say('labels.order')}</p>
-      <ul className="grid gap-6 print:hidden">
+      <ul className="grid grid-cols-[minmax(0,1fr)] gap-6 print:hidden">
         {lines.map(({ label, text, count }) => (
           <li key={label.outputId} className="flex flex-wrap items-start gap-6">
-            <LabelFace {...{ label, size, zone }} />
+            <div className="relative max-w-full overflow-x-auto">
+              <LabelFace {...{ label, size, zone }} />
+            </div>
             <div className="grid w-64 gap-2">
               <Field
                 label={say('labels.howMany', { product: say.inLine(label.product) })}

@@ -67,7 +67,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                 key={id}
                 className={clsx('border-b border-hairline align-baseline', id === chosen && 'bg-butter-wash')}
               >
-                <th scope="row" className="pr-3 font-normal">
+                <th scope="row" className="min-w-28 pr-3 font-normal">
                   <button
                     type="button"
                     aria-pressed={id === chosen}
@@ -80,8 +80,8 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                 <td className="pr-3 whitespace-nowrap">{say.coded(schemeName(scheme))}</td>
                 <td className="pr-3">{layers.fatLayers}</td>
                 <td className="pr-3 text-quiet">{multiplied}</td>
-                <td className="pr-3 whitespace-nowrap">{microns(layers.meanFat)}</td>
-                <td className="pr-3 whitespace-nowrap">{say.coded(verdictMessage(verdict, scheme.kind))}</td>
+                <td className="pr-3 whitespace-nowrap">{microns(say, layers.meanFat)}</td>
+                <td className="pr-3">{say.coded(verdictMessage(verdict, scheme.kind))}</td>
                 <td className="pr-3 whitespace-nowrap">{duration(work)}</td>
                 <td className="whitespace-nowrap">{duration(rest)}</td>
               </tr>

@@ -93,8 +93,8 @@ export function FitPanel({ plan, laying, flour }: { plan: LockInPlan; laying: La
           ))}
           <p className="text-quiet">
             {say('lamination.askedForBySuchA', {
-              rulerLength: rulerLength(fit.needed[0], units.length),
-              rulerLength2: rulerLength(fit.needed[1], units.length),
+              rulerLength: rulerLength(fit.needed[0], units),
+              rulerLength2: rulerLength(fit.needed[1], units),
               mass: showMass(butterGrams({ length, width, mm }, flour), units),
             })}
           </p>

@@ -8,15 +8,12 @@ const SEEN = 0.1;
 
 /** Whether a butter block fits its dough, by how much not, and what to do: sentences for the bench. */
 export function fitWords(say: Say, fit: Fit, units: Pick<ReaderUnits, 'length' | 'mass'>): string[] {
-  const size = ([a, b]: readonly [number, number]) =>
-    `${rulerMark(a, units.length)} × ${rulerLength(b, units.length)}`;
+  const size = ([a, b]: readonly [number, number]) => `${rulerMark(a, units)} × ${rulerLength(b, units)}`;
   if (fit.fits) return [fit.turned ? say('lamination.itFitsWithTheDough') : say('lamination.itFits')];
   const short = [
-    fit.short[0] >= SEEN
-      ? say('lamination.tooShort', { rulerLength: rulerLength(fit.short[0], units.length) })
-      : '',
+    fit.short[0] >= SEEN ? say('lamination.tooShort', { rulerLength: rulerLength(fit.short[0], units) }) : '',
     fit.short[1] >= SEEN
-      ? say('lamination.tooNarrow', { rulerLength: rulerLength(fit.short[1], units.length) })
+      ? say('lamination.tooNarrow', { rulerLength: rulerLength(fit.short[1], units) })
       : '',
   ].filter(Boolean);
   const trim =

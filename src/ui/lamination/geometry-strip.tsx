@@ -13,12 +13,12 @@ import { useUnits } from '../live/units';
 /** Sizes of slabs in this reader's units: "42 × 28 cm, 21 mm". */
 export function useSizes() {
   const [units] = useUnits();
-  const cm = (value: number) => rulerLength(value, units.length);
+  const cm = (value: number) => rulerLength(value, units);
   return {
     units,
     cm,
     slab: ({ length, width, mm }: Slab) =>
-      `${rulerMark(length, units.length)} × ${cm(width)}, ${showLength(Math.round(mm * 10) / 10, units)}`,
+      `${rulerMark(length, units)} × ${cm(width)}, ${showLength(Math.round(mm * 10) / 10, units)}`,
   };
 }
 
@@ -37,7 +37,7 @@ export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; flo
         <li key={i} className="whitespace-nowrap">
           {turned && <span className="text-quiet">{say('lamination.turn90')}</span>}
           <span className="font-semibold">{showLength(gap, units)}</span>
-          <span className="text-quiet"> → {rulerLength(length, units.length)}</span>
+          <span className="text-quiet"> → {rulerLength(length, units)}</span>
         </li>
       ))}
     </ol>

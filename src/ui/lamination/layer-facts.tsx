@@ -1,3 +1,4 @@
+import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import type { RollingHouse } from '@/core/bakery/rolling';
 import { outcomeMessage } from '@/core/lamination/advice';
@@ -6,9 +7,9 @@ import { outcomeOf, type Scheme, turnMoreOrLess, type Weights } from '@/core/lam
 import { FOLD_WORDS } from '@/core/lamination/words';
 
 /** Micrometres, or millimetres where layers are that thick. */
-export function microns(um: number): string {
-  if (um >= 1000) return `${Math.round(um / 100) / 10} mm`;
-  return `${um < 10 ? Math.round(um * 10) / 10 : Math.round(um)} µm`;
+export function microns(say: Pick<Say, 'number'>, um: number): string {
+  if (um >= 1000) return `${say.number(um / 1000, 1)} mm`;
+  return `${say.number(um, um < 10 ? 1 : 0)} µm`;
 }
 
 interface Props {
@@ -30,20 +31,20 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
     [
       say('lamination.fatLayer'),
       say('lamination.to2', {
-        microns: microns(layers.meanFat),
-        microns2: microns(layers.minFat),
-        microns3: microns(layers.maxFat),
+        microns: microns(say, layers.meanFat),
+        microns2: microns(say, layers.minFat),
+        microns3: microns(say, layers.maxFat),
       }),
     ],
     [
       say('lamination.doughLayer'),
       say('lamination.to2', {
-        microns: microns(layers.meanDough),
-        microns2: microns(layers.minDough),
-        microns3: microns(layers.maxDough),
+        microns: microns(say, layers.meanDough),
+        microns2: microns(say, layers.minDough),
+        microns3: microns(say, layers.maxDough),
       }),
     ],
-    [say('lamination.fatByVolume'), `${Math.round(layers.fatVolumeFraction * 1000) / 10} %`],
+    [say('lamination.fatByVolume'), say.shown({ percent: layers.fatVolumeFraction * 100 })],
   ];
   const last = scheme.turns.at(-1);
   return (

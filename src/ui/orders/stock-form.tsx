@@ -55,7 +55,7 @@ export function StockForm({
         }}
       />
       <AmountField key={kind} {...{ kind, much }} />
-      <div className="flex gap-2">
+      <div className="flex flex-wrap gap-2">
         <Button type="submit" className="min-h-10 flex-1">
           {say('orders.putIn')}
         </Button>

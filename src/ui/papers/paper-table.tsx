@@ -9,28 +9,33 @@ export function PaperTable({
   rows: readonly { key: string; cells: readonly ReactNode[] }[];
 }) {
   return (
-    <table className="w-full border-collapse text-[17px] print:text-[12pt]">
-      <thead>
-        <tr className="border-b-2 border-ink text-left text-[15px] print:border-black">
-          {head.map((name) => (
-            <th key={name} scope="col" className="py-1 pr-3 font-normal">
-              {name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ key, cells }) => (
-          <tr key={key} className="break-inside-avoid border-b border-edge align-baseline print:border-black">
-            {cells.map((cell, i) => (
-              <td key={head[i]} className="py-1 pr-3">
-                {cell}
-              </td>
+    <div className="relative overflow-x-auto print:overflow-visible">
+      <table className="w-full border-collapse text-[17px] print:text-[12pt]">
+        <thead>
+          <tr className="border-b-2 border-ink text-left text-[15px] print:border-black">
+            {head.map((name) => (
+              <th key={name} scope="col" className="py-1 pr-3 font-normal">
+                {name}
+              </th>
             ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map(({ key, cells }) => (
+            <tr
+              key={key}
+              className="break-inside-avoid border-b border-edge align-baseline print:border-black"
+            >
+              {cells.map((cell, i) => (
+                <td key={head[i]} className="py-1 pr-3">
+                  {cell}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

@@ -141,7 +141,8 @@ function withRoom(
   const placed: { setting: number; x: number }[] = [];
   for (const { setting, start } of settings) {
     const x = xOf(scale, start);
-    if (x >= Math.max(NAME, (placed.at(-1)?.x ?? -NUMBER) + NUMBER)) placed.push({ setting, x });
+    const isClear = x >= Math.max(NAME, (placed.at(-1)?.x ?? -NUMBER) + NUMBER);
+    if (isClear && x <= scale.width - NUMBER) placed.push({ setting, x });
   }
   return placed;
 }

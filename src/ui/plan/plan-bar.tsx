@@ -59,7 +59,7 @@ export function PlanBar(props: Props) {
         {say.rich('plan.doughDoughsUnderWayOr', {
           openDoughs,
           span: (words) => <span className="sr-only">{words}</span>,
-          spanWords: spanWords(view.hours),
+          spanWords: say.coded(spanWords(view.hours)),
         })}
       </p>
       {late > 0 && (
@@ -85,7 +85,7 @@ export function PlanBar(props: Props) {
         type="search"
         aria-label={say('plan.showOnlyDoughsWithThis')}
         placeholder={say('plan.only')}
-        className="min-h-9 w-18 rounded border border-edge bg-flour px-2 text-[15px]"
+        className="min-h-9 w-22 rounded border border-edge bg-flour px-2 text-[15px]"
         value={props.filter}
         onChange={(event) => props.onFilter(event.target.value)}
       />

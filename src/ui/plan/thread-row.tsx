@@ -1,5 +1,6 @@
 'use client';
 
+import { knotWords } from '../thread/knot-words';
 import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import { useMemo, type PointerEvent } from 'react';
@@ -37,9 +38,13 @@ const GRIP = 14;
 /** One dough's thread over the bakery's days. Its name stands where the thread has not begun yet. */
 export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onPick, hand }: Props) {
   const say = useWords();
-  const thread = useMemo(() => drawThread(dough, scale, ROW - 6, { leastGive: 180 }), [dough, scale]);
+  const thread = useMemo(
+    () => drawThread(dough, scale, ROW - 6, { leastGive: 180, words: knotWords(say) }),
+    [dough, scale, say],
+  );
   const supposed = useMemo(
-    () => (ghost === dough ? null : drawThread(ghost, scale, ROW - 6, { leastGive: 180 })),
+    () =>
+      ghost === dough ? null : drawThread(ghost, scale, ROW - 6, { leastGive: 180, words: knotWords(say) }),
     [ghost, dough, scale],
   );
   const drag = useDrag(scale, hand, gripAt(dough, thread, scale));

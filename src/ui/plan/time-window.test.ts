@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { say } from '../../../test-support/words';
 import { canZoom, homeWindow, moved, spanWords, zoomed } from './time-window';
 
 const HOUR = 3_600_000;
@@ -37,7 +38,7 @@ describe('the stretch of time that the plan shows', () => {
   });
 
   it('is named as people say it', () => {
-    expect([1, 6, 24, 48, 336].map(spanWords)).toEqual([
+    expect([1, 6, 24, 48, 336].map((hours) => say.coded(spanWords(hours)))).toEqual([
       '1 hour',
       '6 hours',
       '24 hours',

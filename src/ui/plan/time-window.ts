@@ -1,3 +1,4 @@
+import { coded, type Coded } from '@/core/codes/coded';
 import { addLocalDays } from '@/core/time/local';
 
 const HOUR = 3_600_000;
@@ -29,9 +30,7 @@ export function zoomed({ from, hours }: TimeWindow, by: 1 | -1): TimeWindow {
 }
 
 /** "4 days", "6 hours". */
-export function spanWords(hours: number): string {
-  const [count, unit] = hours >= 48 ? [hours / 24, 'day'] : [hours, 'hour'];
-  return `${count} ${unit}${count === 1 ? '' : 's'}`;
-}
+export const spanWords = (hours: number): Coded =>
+  hours >= 48 ? coded('plan.days', { count: hours / 24 }) : coded('plan.hours', { count: hours });
 
 export const canZoom = (hours: number, by: 1 | -1): boolean => SPANS[SPANS.indexOf(hours) + by] !== undefined;

@@ -5,6 +5,7 @@ import type { NightReview } from '@/core/practice/review';
 import type { Scene } from '@/core/practice/scene';
 import { clockTime } from '@/core/time/local';
 import { useWidth } from '../kit/use-width';
+import { knotWords } from '../thread/knot-words';
 import { useWords } from '../kit/words';
 import { drawThread, type TimeScale, xOf } from '../thread/geometry';
 import { Floor } from '../thread/ground';
@@ -56,7 +57,10 @@ function Row({
   zone,
 }: Pick<Props, 'record' | 'review'> & { dough: DoughForecast; scale: TimeScale; zone: string }) {
   const say = useWords();
-  const drawn = useMemo(() => drawThread(dough, scale, HEIGHT, { leastGive: Infinity }), [dough, scale]);
+  const drawn = useMemo(
+    () => drawThread(dough, scale, HEIGHT, { leastGive: Infinity, words: knotWords(say) }),
+    [dough, scale, say],
+  );
   const own = review.windows.filter(({ doughId }) => doughId === dough.id);
   const looks = record.looks.filter(({ doughId }) => doughId === dough.id);
   const label = (key: string) => {

@@ -69,8 +69,8 @@ export function ProductEditor({
     />
   );
   return (
-    <main className="mx-auto grid w-full max-w-7xl gap-x-8 gap-y-5 p-5 lg:grid-cols-[1fr_21rem]">
-      <div className="grid min-w-0 content-start gap-5">
+    <main className="mx-auto grid w-full max-w-7xl grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 p-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-5">
         <ProductHead {...{ draft, setDraft, formulas, schemes, faults, mayChange, setOpen }} />
         {list('dough', say('product.theDough'))}
         {mayChange && <ProofChoice draft={draft} onChange={(part) => setDraft({ ...draft, ...part })} />}

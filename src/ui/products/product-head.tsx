@@ -182,8 +182,8 @@ interface CardProps {
 function Card({ name, facts, onEdit, children }: CardProps) {
   const say = useWords();
   return (
-    <section aria-label={name} className="border-t border-edge pt-1">
-      <div className="flex items-baseline justify-between gap-2">
+    <section aria-label={name} className="min-w-0 border-t border-edge pt-1">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-2">
         <h2 className="font-bold">{name}</h2>
         {onEdit && (
           <Button aria-label={say('product.editStep', { step: name })} onClick={onEdit}>

@@ -32,7 +32,7 @@ export function ThreadList(props: Props) {
   const own = faults.filter(({ at }) => at === part);
   return (
     <section aria-label={label}>
-      <div className="flex items-baseline justify-between border-b border-edge pb-1">
+      <div className="flex flex-wrap items-baseline justify-between border-b border-edge pb-1">
         <h2 className="text-xl font-bold">{label}</h2>
         {props.mayChange && (
           <button className="min-h-9 px-2 text-[15px] underline" onClick={() => props.onAdd(null)}>

@@ -60,6 +60,7 @@ export default function PlaceChart({ record, zone, units }: Props) {
               to - from > 2 * DAY ? say.dayMonth(at, zone) : clockTime(at, zone)
             }
             {...AXIS}
+            tickMargin={8}
             minTickGap={50}
           />
           <YAxis

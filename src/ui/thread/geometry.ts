@@ -68,26 +68,24 @@ function linesOf(steps: Steps): Steps[] {
   return [[...main, ...first], ...others, ...branches.values()];
 }
 
-const WORDS: Partial<Record<Steps[number]['step']['kind'], string>> = {
-  'lock-in': 'lock',
-  sheet: 'cut',
-  mix: 'mix',
-  shape: 'shape',
-  divide: 'divide',
-  butter: 'butter',
-  filling: 'filling',
-  levain: 'levain',
-};
+/** What the knot of a kind of step is called, as short as it can be. */
+export type KnotWords = Partial<Record<Steps[number]['step']['kind'], string>>;
+
+interface DrawOptions {
+  planned?: boolean;
+  leastGive?: number;
+  words?: KnotWords;
+}
 
 /**
  * Works out where a thread's lines, knots and gives go. Heights come from temperatures, `height` is the row's.
- * `planned`: by the plan alone. `leastGive`: minutes of give from which a wait shows it.
+ * `planned`: by the plan alone. `leastGive`: minutes of give from which a wait shows it. `words`: of the knots.
  */
 export function drawThread(
   dough: DoughForecast,
   scale: TimeScale,
   height: number,
-  { planned = false, leastGive = 60 }: { planned?: boolean; leastGive?: number } = {},
+  { planned = false, leastGive = 60, words = {} }: DrawOptions = {},
 ): DrawnThread {
   const times = (step: Steps[number]) =>
     planned ? { start: step.plannedStart, end: step.plannedEnd } : { start: step.start, end: step.end };
@@ -133,13 +131,13 @@ export function drawThread(
         (nth === 0 || status !== 'open' || step.branch)
       ) {
         const x = xOf(scale, (begins + end) / 2);
-        const word = step.turn ? String(step.turn) : (WORDS[step.kind] ?? '');
+        const word = nth === 0 || step.branch ? (step.turn?.toString() ?? words[step.kind] ?? '') : '';
         drawn.knots.push({
           key: own.key,
           x,
           y: at.y,
           status,
-          word: nth === 0 || step.branch ? word : '',
+          word,
           oven: step.kind === 'bake',
         });
       } else if (status !== 'done' && status !== 'skipped' && nth === 0 && own.max - own.min >= leastGive) {

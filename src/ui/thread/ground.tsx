@@ -52,12 +52,21 @@ export function Ground({
   );
 }
 
+/** Half of an hour's number, and a letter of a day's name at its widest, px: what would be cut at the edge is left out. */
+const EDGE = 20;
+const LETTER = 9;
+
 /** The floor: days and hours in words, and what time it is now. */
 export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
   const say = useWords();
   const { days, times } = marksOf(scale, zone, say);
   const x = xOf(scale, now);
-  const clear = ({ at }: { at: number }) => Math.abs(xOf(scale, at) - x) > 34;
+  const clear = ({ at }: { at: number }) => {
+    const own = xOf(scale, at);
+    return Math.abs(own - x) > 34 && own >= EDGE && own <= scale.width - EDGE;
+  };
+  const whole = ({ at, label }: { at: number; label: string }) =>
+    xOf(scale, at) + 6 + label.length * LETTER < scale.width;
   return (
     <svg
       width={scale.width}
@@ -77,7 +86,7 @@ export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; no
           {label}
         </text>
       ))}
-      {days.map(({ at, label }) => (
+      {days.filter(whole).map(({ at, label }) => (
         <text key={at} x={xOf(scale, at) + 6} y={31} className="fill-ink text-[16px] font-semibold">
           {label}
         </text>

@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { say } from '../../../test-support/words';
+import { knotWords } from './knot-words';
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/events';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
@@ -51,7 +53,7 @@ describe('a drawn thread', () => {
   });
 
   it('writes no word into another', () => {
-    const words = drawThread(dough([]), { ...scale, width: 240 }, 60)
+    const words = drawThread(dough([]), { ...scale, width: 240 }, 60, { words: knotWords(say) })
       .knots.filter(({ word }) => word !== '')
       .sort((a, b) => a.x - b.x);
     words.slice(1).forEach(({ x, word }, i) => {

@@ -78,6 +78,7 @@ export default function FeatureChart({ title, feature, points, from, to, zone }:
           <ComposedChart margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
             <XAxis
+              tickMargin={8}
               dataKey="at"
               type="number"
               domain={[from, to]}

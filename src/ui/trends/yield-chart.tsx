@@ -31,7 +31,7 @@ export default function YieldChart({ batches, zone }: { batches: readonly BatchS
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
-            <XAxis dataKey="name" {...AXIS} />
+            <XAxis dataKey="name" {...AXIS} tickMargin={8} />
             <YAxis
               unit=" %"
               width={72}

@@ -114,7 +114,7 @@ export const plan: Catalog['plan'] = {
   nothingToDoAgain: 'Nichts zu wiederholen',
   files: 'Dateien',
   keys: 'Tasten',
-  addDough2: ' Teig hinzufügen',
+  addDough2: ' Neuer Teig',
   calendar: 'Kalender',
   handsOnWorkForAny: 'Handarbeit, für jedes Kalenderprogramm (.ics)',
   table: 'Tabelle',
@@ -164,4 +164,6 @@ export const plan: Catalog['plan'] = {
   finished: 'fertig',
   lateBy: '{duration} zu spät',
   fromTo: '{min} bis {max}',
+  days: '{count, plural, one {# Tag} other {# Tage}}',
+  hours: '{count, plural, one {# Stunde} other {# Stunden}}',
 };

@@ -6,4 +6,12 @@ export const thread: Catalog['thread'] = {
   underWay: 'läuft',
   done: 'fertig',
   skipped: 'übersprungen',
+  knotLock: 'einschl.',
+  knotCut: 'schneiden',
+  knotMix: 'kneten',
+  knotShape: 'formen',
+  knotDivide: 'teilen',
+  knotButter: 'Butter',
+  knotFilling: 'Füllung',
+  knotLevain: 'Sauerteig',
 };

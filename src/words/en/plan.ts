@@ -160,4 +160,6 @@ export const plan = {
   finished: 'finished',
   lateBy: '{duration} late',
   fromTo: '{min} to {max}',
+  days: '{count, plural, one {# day} other {# days}}',
+  hours: '{count, plural, one {# hour} other {# hours}}',
 } as const;

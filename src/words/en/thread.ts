@@ -4,4 +4,12 @@ export const thread = {
   underWay: 'under way',
   done: 'done',
   skipped: 'skipped',
+  knotLock: 'lock',
+  knotCut: 'cut',
+  knotMix: 'mix',
+  knotShape: 'shape',
+  knotDivide: 'divide',
+  knotButter: 'butter',
+  knotFilling: 'filling',
+  knotLevain: 'levain',
 } as const;

@@ -116,7 +116,7 @@ export const plan: Catalog['plan'] = {
   nothingToDoAgain: 'Rien à rétablir',
   files: 'Fichiers',
   keys: 'Touches',
-  addDough2: ' Ajouter une pâte',
+  addDough2: ' Nouvelle pâte',
   calendar: 'Agenda',
   handsOnWorkForAny: 'Travail manuel, pour tout logiciel d’agenda (.ics)',
   table: 'Tableau',
@@ -166,4 +166,6 @@ export const plan: Catalog['plan'] = {
   finished: 'terminé',
   lateBy: '{duration} de retard',
   fromTo: '{min} à {max}',
+  days: '{count, plural, one {# jour} other {# jours}}',
+  hours: '{count, plural, one {# heure} other {# heures}}',
 };

@@ -6,4 +6,12 @@ export const thread: Catalog['thread'] = {
   underWay: 'en cours',
   done: 'fait',
   skipped: 'passé',
+  knotLock: 'enchâss.',
+  knotCut: 'découpe',
+  knotMix: 'pétrir',
+  knotShape: 'façonner',
+  knotDivide: 'diviser',
+  knotButter: 'beurre',
+  knotFilling: 'garniture',
+  knotLevain: 'levain',
 };

@@ -44,6 +44,7 @@ export default async function ComparePage({ searchParams }: Search) {
         'oven',
         'shaping',
         'steps',
+        'thread',
         'turns',
       ]}
     >
