@@ -48,7 +48,10 @@ export function FormulaEditor({ version, ingredients, formulas, ranges, bowlGram
   const inHand = useDraft(version, book, mayChange);
   const { draft } = inHand;
   const kitchen = inHand.kitchen ?? units.kitchen;
-  const read = useMemo(() => readDraft(draft, { book, kitchen, language: say.language }), [draft, book, kitchen, say]);
+  const read = useMemo(
+    () => readDraft(draft, { book, kitchen, language: say.language }),
+    [draft, book, kitchen, say],
+  );
   const [reading, setReading] = useState(false);
   const form = useRef<HTMLDivElement>(null);
   const moveTo = (cell: string) => {

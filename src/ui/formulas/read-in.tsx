@@ -47,7 +47,9 @@ function ReadInForm({ onOpenChange, book, kitchen, onTake }: Props) {
   const read = text.trim() === '' ? null : readAny(text);
   const rows = read?.draft.stages.flatMap(({ kind, rows: of }) => of.map((row) => ({ kind, ...row }))) ?? [];
   const unknown = read
-    ? readDraft(read.draft, { book, kitchen, language: say.language }).faults.filter(({ field }) => field === 'name')
+    ? readDraft(read.draft, { book, kitchen, language: say.language }).faults.filter(
+        ({ field }) => field === 'name',
+      )
     : [];
   return (
     <div className="grid gap-4">

@@ -27,7 +27,10 @@ export function PlacesSection({ book, mayPlan, onOpen }: Props) {
       </div>
       <ul>
         {book.places.map(({ id, label, kind, usual, inDough }) => (
-          <li key={id} className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1.5 text-[17px]">
+          <li
+            key={id}
+            className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1.5 text-[17px]"
+          >
             {mayPlan ? (
               <button
                 className="min-h-6 font-semibold underline-offset-4 hover:underline"

@@ -10,7 +10,10 @@ const pagesWords = (say: Say) => [
 export function Tabs({ at }: { at: string }) {
   const say = useWords();
   return (
-    <nav aria-label={say('lamination.layersAndCuts')} className="flex flex-wrap items-baseline gap-x-5 print:hidden">
+    <nav
+      aria-label={say('lamination.layersAndCuts')}
+      className="flex flex-wrap items-baseline gap-x-5 print:hidden"
+    >
       {pagesWords(say).map(({ href, name }) =>
         href === at ? (
           <h1 key={href} className="text-3xl font-bold">

@@ -45,7 +45,7 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
   const supposed = useMemo(
     () =>
       ghost === dough ? null : drawThread(ghost, scale, ROW - 6, { leastGive: 180, words: knotWords(say) }),
-    [ghost, dough, scale],
+    [ghost, dough, scale, say],
   );
   const drag = useDrag(scale, hand, gripAt(dough, thread, scale));
   const words = stateWords(say, dough, now);

@@ -36,7 +36,11 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
       setTrouble(say('sheet.theHouseDoesNotKnow', { what }));
       return;
     }
-    const weighed = weighText(amount, { ...measuringOf(ingredient, units.kitchen), bare: units.mass }, say.language);
+    const weighed = weighText(
+      amount,
+      { ...measuringOf(ingredient, units.kitchen), bare: units.mass },
+      say.language,
+    );
     if (!weighed.ok || weighed.value.grams <= 0) {
       setTrouble(weighed.ok ? say('sheet.howMuch') : say.coded(weighed.message));
       return;

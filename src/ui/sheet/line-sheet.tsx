@@ -57,7 +57,11 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
           className="flex items-end gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            const weighed = weighText(typed, { ...measuringOf(own, units.kitchen, name), bare: units.mass }, say.language);
+            const weighed = weighText(
+              typed,
+              { ...measuringOf(own, units.kitchen, name), bare: units.mass },
+              say.language,
+            );
             if (weighed.ok) tell(tenth(weighed.value.grams));
             else setTrouble(say.coded(weighed.message));
           }}

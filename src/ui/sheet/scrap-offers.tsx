@@ -56,7 +56,9 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
                   count: () =>
                     further.length > 0 && (
                       <span className="font-bold text-warn">
-                        {say('sheet.bringsIntoThisDough', { further: further.map((one) => allergenName(say, one)).join(', ') })}
+                        {say('sheet.bringsIntoThisDough', {
+                          further: further.map((one) => allergenName(say, one)).join(', '),
+                        })}
                       </span>
                     ),
                 })}

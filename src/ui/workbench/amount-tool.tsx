@@ -13,7 +13,10 @@ import { useTyped } from './use-typed';
 export function AmountTool({ ingredients }: { ingredients: Ingredient[] }) {
   const say = useWords();
   const book = useMemo(() => ingredientBook(ingredients), [ingredients]);
-  const { typed, field } = useTyped({ amount: say('workbench.n12Cup'), of: say('names.ingredientKind', { kind: 'sugar' }) });
+  const { typed, field } = useTyped({
+    amount: say('workbench.n12Cup'),
+    of: say('names.ingredientKind', { kind: 'sugar' }),
+  });
   const ingredient = book.find(typed.of);
   const answers = KITCHENS.map(({ id, name }) => {
     const weighed = weighText(typed.amount, measuringOf(ingredient, id, typed.of), say.language);
