@@ -2,7 +2,7 @@ import { expect, test, type Browser, type Page } from '@playwright/test';
 import { PEOPLE } from '@/server/demo/bakery';
 import { LANGUAGE_COOKIES } from '@/words/languages';
 import { LANGUAGES, type Language } from '@/words/message';
-import { unreadTexts } from '../../test-support/readable';
+import { unreadTexts, type Unread } from '../../test-support/readable';
 import { address } from '../support/people';
 
 const VIEWS = [
@@ -40,6 +40,20 @@ async function planner(browser: Browser, language: Language): Promise<Page> {
   return page;
 }
 
+/** What cannot be read once the page is drawn in its new size: what two looks, a frame and more apart, both find. */
+async function settled(page: Page): Promise<Unread[]> {
+  const look = () => page.evaluate(unreadTexts);
+  let found = await look();
+  await expect
+    .poll(async () => {
+      const before = JSON.stringify(found);
+      found = await look();
+      return JSON.stringify(found) === before;
+    })
+    .toBe(true);
+  return found;
+}
+
 for (const language of LANGUAGES)
   test(`no text is cut, beside the page or under another, in ${language}`, async ({ browser }) => {
     test.setTimeout(900_000);
@@ -51,8 +65,7 @@ for (const language of LANGUAGES)
       await page.waitForLoadState('networkidle');
       for (const size of SIZES) {
         await page.setViewportSize(size);
-        await page.waitForTimeout(300);
-        const found = await page.evaluate(unreadTexts);
+        const found = await settled(page);
         unread.push(...found.map(({ how, text, by }) => `${view} ${size.width}: “${text}” ${how} (${by})`));
       }
     }
