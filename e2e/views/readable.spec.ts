@@ -42,7 +42,12 @@ async function planner(browser: Browser, language: Language): Promise<Page> {
 
 /** What cannot be read once the page is drawn in its new size: what two looks, a frame and more apart, both find. */
 async function settled(page: Page): Promise<Unread[]> {
-  const look = () => page.evaluate(unreadTexts);
+  const look = async () => {
+    await page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+    );
+    return page.evaluate(unreadTexts);
+  };
   let found = await look();
   await expect
     .poll(async () => {
