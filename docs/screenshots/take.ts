@@ -107,7 +107,7 @@ test('one current picture of each main view', async ({ browser }) => {
   await expect(baker.getByRole('button', { name: /proof butter crescent/ })).toBeVisible();
   await keepAll(baker, 'proof-watch');
   await baker.goto('/handover');
-  await expect(baker.getByRole('heading', { name: 'where everything is' })).toBeVisible();
+  await expect(baker.getByRole('heading', { name: 'Where things stand' })).toBeVisible();
   await keepAll(baker, 'handover');
   await baker.goto('/rooms');
   const bakery = baker.getByRole('textbox', { name: 'Temperature of bakery' });
