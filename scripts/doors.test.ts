@@ -8,6 +8,8 @@ import { demoHouse } from '../test-support/demo-house';
 import { ok } from '../test-support/house';
 import { enrolled, listen, post, sessionOf } from '../test-support/tablet';
 import { ACTORS, COMMANDS, PAGES, ROUTES, type Actor, type Page, type Route } from '@/core/shopfloor/rights';
+import { coded } from '@/core/codes/coded';
+import { asText } from '@/words/as-text';
 import { hashPin } from '@/server/auth/pin';
 import { commandNames, runCommand } from '@/server/commands/run';
 import { rowsOf, write } from '@/server/db/rows';
@@ -384,7 +386,14 @@ describe('what is answered', () => {
     const answer = await post(app.address, await enrolled(app.address), '/api/session', {
       ...{ personId: house.person('Jonas').id, pin: '1203' },
     });
-    for (const cookie of answer.headers.getSetCookie()) {
+    const language = await fetch(`${app.address}/api/language`, {
+      method: 'PUT',
+      headers: { origin: app.address, 'content-type': 'application/json' },
+      body: '{"of":"tablet","language":"fr"}',
+    });
+    const given = [answer, language].flatMap(({ headers }) => headers.getSetCookie());
+    expect(given.join()).toContain('=fr;');
+    for (const cookie of given) {
       expect(cookie.toLowerCase()).toContain('httponly');
       expect(cookie.toLowerCase()).toContain('samesite=strict');
     }
@@ -479,7 +488,10 @@ describe('the audit', () => {
     );
     const read = (text: unknown) => (typeof text === 'string' ? (JSON.parse(text) as unknown) : text);
     expect(rows).toHaveLength(2);
-    expect(rows[1]).toMatchObject({ by: mara.id, subject: 'limits of Proofer' });
+    expect(rows[1]).toMatchObject({
+      by: mara.id,
+      subject: asText(coded('record.limitsOf', { place: 'Proofer' })),
+    });
     expect([read(rows[1]?.was), read(rows[1]?.becomes)]).toEqual([
       { low: 20, high: 30, minutes: 15 },
       { low: 20, high: 31, minutes: 15 },

@@ -12,7 +12,6 @@ import { findPlace } from './commands/plan-dough';
 import { draftSchema } from './commands/products/draft-schema';
 import { readProductDraft } from './commands/products/drafted';
 import { localTime, pieces } from './commands/schemas';
-import { languageHere } from './reader';
 import { searching } from './searching';
 import { houseNow } from './store/clock';
 import { sizes } from './store/doughs';
@@ -46,9 +45,7 @@ export async function tryProduct(db: Pool, person: Person, raw: unknown): Promis
   await refuseUncuttable(db, product, input.pieces);
   const output = { id: PROVISIONAL, product, pieces: input.pieces, dueAt };
   const dough = { id: PROVISIONAL, name: product.name, outputs: [output] };
-  const place = await searching({ db, person, now, sessionId: null, language: await languageHere() }, () =>
-    findPlace(db, dough, { now, late: true }),
-  );
+  const place = await searching({ db, person }, () => findPlace(db, dough, { now, late: true }));
   return trialOf(place, await namesOf(db), dueAt);
 }
 

@@ -1,8 +1,12 @@
 import { cookies, headers } from 'next/headers';
 import { wordsIn } from '@/words/compile';
-import { LANGUAGE_COOKIES } from '@/words/languages';
+import { LANGUAGE_COOKIES, type LanguageOf } from '@/words/languages';
 import { LANGUAGES, type Language } from '@/words/message';
 import type { Say } from '@/words/say';
+import { give } from './auth/cookie';
+
+/** How long a browser remembers what is read at it, s. */
+const KEEP_SECONDS = 400 * 24 * 3600;
 
 const isLanguage = (text: string | undefined): text is Language =>
   LANGUAGES.some((language) => language === text);
@@ -35,10 +39,7 @@ export async function languageHere(): Promise<Language> {
 /** Says every message in the language of the screen that asks. */
 export const wordsHere = async (): Promise<Say> => wordsIn(await languageHere());
 
-/** From now on this browser shows what the person reads; null: what the tablet reads. */
-export async function readsHere(language: Language | null): Promise<void> {
-  const kept = await cookies();
-  if (language)
-    kept.set(LANGUAGE_COOKIES.person, language, { sameSite: 'lax', path: '/', maxAge: 400 * 24 * 3600 });
-  else kept.delete(LANGUAGE_COOKIES.person);
+/** From now on this browser shows what the person or the tablet reads; null: what it would show without that. */
+export async function readsHere(of: LanguageOf, language: Language | null): Promise<void> {
+  await give(LANGUAGE_COOKIES[of], language ?? '', language ? KEEP_SECONDS : 0);
 }

@@ -32,7 +32,10 @@ const line = (): Line => (held.hefeteigSearches ??= { busy: false, waiting: [] }
  *
  * @throws {Refusal} where too many wait, where it takes too long to come to it, and where the planner was lost
  */
-export async function searching<T>(context: SearchContext, work: () => Promise<T>): Promise<T> {
+export async function searching<T>(
+  context: Pick<SearchContext, 'db' | 'person' | 'live'>,
+  work: () => Promise<T>,
+): Promise<T> {
   const { live, db, person } = context;
   const until = Date.now() + (live ? PATIENCE.told : PATIENCE.untold);
   await turn(live?.onQueue, until);

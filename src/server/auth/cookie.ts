@@ -34,21 +34,15 @@ export async function tokenIn(kind: Kind): Promise<string | null> {
 /** Longest time that a browser keeps a cookie, s; whether it still counts is decided in the database. */
 const KEEP_SECONDS = { session: 14 * 24 * 3600, tablet: 400 * 24 * 3600 };
 
-/** Gives the browser a token to keep. */
-export async function giveToken(kind: Kind, token: string): Promise<void> {
-  const maxAge = KEEP_SECONDS[kind];
-  (await cookies()).set(nameOf(kind), signed(kind, token), {
-    ...{ httpOnly: true, sameSite: 'strict', secure: https(), path: '/', maxAge },
-  });
+/** Gives the browser something to keep that no script reads and no other site sends; for 0 s: takes it back. */
+export async function give(name: string, value: string, maxAge: number): Promise<void> {
+  const bound = { httpOnly: true, sameSite: 'strict', secure: https(), path: '/' } as const;
+  (await cookies()).set(name, value, { ...bound, maxAge });
 }
 
+/** Gives the browser a token to keep. */
+export const giveToken = (kind: Kind, token: string): Promise<void> =>
+  give(nameOf(kind), signed(kind, token), KEEP_SECONDS[kind]);
+
 /** Takes the token back. */
-export async function takeToken(kind: Kind): Promise<void> {
-  (await cookies()).set(nameOf(kind), '', {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: https(),
-    path: '/',
-    maxAge: 0,
-  });
-}
+export const takeToken = (kind: Kind): Promise<void> => give(nameOf(kind), '', 0);

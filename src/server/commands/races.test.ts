@@ -141,7 +141,7 @@ describe('a search', () => {
     const wait = (i: number) =>
       searching(
         {
-          ...{ db: house.pool, person: jonas, now: 0, sessionId: null, language: 'en' as const },
+          ...{ db: house.pool, person: jonas },
           live: {
             onBetter: () => undefined,
             onQueue: (before) => (told[i] ??= []).push(before),
@@ -169,13 +169,10 @@ describe('a search', () => {
       [],
     );
     const found = vi.fn();
-    const search = searching(
-      { db: house.pool, person: jonas, now: 0, sessionId: null, language: 'en' as const },
-      () => {
-        found();
-        return Promise.resolve();
-      },
-    );
+    const search = searching({ db: house.pool, person: jonas }, () => {
+      found();
+      return Promise.resolve();
+    });
     await new Promise((done) => setTimeout(done, 300));
     expect(found).not.toHaveBeenCalled();
     await search;
@@ -185,7 +182,7 @@ describe('a search', () => {
   it('sends away whom it cannot serve, in a sentence, when too many wait', async () => {
     let release = () => {};
     const held = new Promise<void>((done) => (release = done));
-    const context = { db: house.pool, person: jonas, now: 0, sessionId: null, language: 'en' as const };
+    const context = { db: house.pool, person: jonas };
     const searches = Array.from({ length: 14 }, () =>
       searching(context, () => held).catch((error: unknown) => error),
     );

@@ -202,7 +202,7 @@ describe('dough that is kept', () => {
       house.pool,
       "SELECT subject, becomes FROM audit WHERE command = 'move-stock' ORDER BY id DESC LIMIT 1",
     );
-    expect(JSON.stringify(record)).toMatch(/Butter crescent.*500.*got warm/);
+    expect(JSON.stringify(record)).toMatch(/Butter%20crescent.*500.*got warm/);
   });
 });
 

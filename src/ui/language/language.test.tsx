@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { show, telling } from '../../../test-support/view';
+import { show } from '../../../test-support/view';
 import type { Answer } from '@/core/wire/answer';
 import { LANGUAGE_NAMES } from '@/words/languages';
 import { LANGUAGES } from '@/words/message';
@@ -8,26 +8,26 @@ import { LanguageChoice } from './language-choice';
 import { OwnLanguage } from './own-language';
 
 const told = vi.hoisted(() => ({ send: vi.fn<(command: string, input: unknown) => Promise<Answer>>() }));
-const read = vi.hoisted(() => ({ readIn: vi.fn<(of: string, language: string) => Promise<void>>() }));
+const read = vi.hoisted(() => ({ readIn: vi.fn<(of: string, language: string) => Promise<Answer>>() }));
 vi.mock('../live/command', () => told);
 vi.mock('./read-in', () => read);
 
 const button = (name: string) => screen.getByRole('button', { name });
 beforeEach(() => {
   told.send.mockReset();
-  read.readIn.mockReset();
+  read.readIn.mockReset().mockResolvedValue({ ok: true, result: null });
 });
 
 describe('the languages', () => {
   it('are each called by their own name, in their own language, for whoever reads no other', () => {
-    show(<LanguageChoice onChoose={telling()} />);
+    show(<LanguageChoice onChoose={() => Promise.resolve({ ok: true, result: null })} />);
     for (const language of LANGUAGES)
       expect(button(LANGUAGE_NAMES[language]).getAttribute('lang')).toBe(language);
     expect(screen.getByRole('group', { name: 'Language' })).toBeTruthy();
   });
 
   it('say which one is read now, and are chosen by one tap', async () => {
-    const chosen = telling();
+    const chosen = vi.fn(() => Promise.resolve<Answer>({ ok: true, result: null }));
     const { user } = show(<LanguageChoice onChoose={chosen} />);
     expect(button('English').getAttribute('aria-pressed')).toBe('true');
     expect(button('Deutsch').getAttribute('aria-pressed')).toBe('false');

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { LanguageChoice } from './language-choice';
@@ -9,22 +8,15 @@ import { readIn } from './read-in';
 /** What somebody reads, on every tablet that they sign in on. */
 export function OwnLanguage() {
   const say = useWords();
-  const [trouble, setTrouble] = useState<string | null>(null);
   return (
     <section aria-label={say('shell.yourLanguage')} className="mt-4 border-t border-edge pt-3">
       <h3 className="mb-2 text-lg text-quiet">{say('shell.yourLanguage')}</h3>
       <LanguageChoice
         onChoose={async (language) => {
           const answer = await send('choose-language', { language });
-          if (answer.ok) await readIn('person', language);
-          else setTrouble(answer.message);
+          return answer.ok ? readIn('person', language) : answer;
         }}
       />
-      {trouble && (
-        <p role="alert" className="mt-2 text-lg text-warn">
-          {trouble}
-        </p>
-      )}
     </section>
   );
 }

@@ -2,6 +2,8 @@
 
 import { v4 as uuidv4 } from 'uuid';
 import type { Answer } from '@/core/wire/answer';
+import type { LanguageOf } from '@/words/languages';
+import type { Language } from '@/words/message';
 import { ask } from './ask';
 import { go } from './go';
 import { keepHere } from './kept';
@@ -39,6 +41,11 @@ export async function signIn(personId: number, pin: string): Promise<Answer> {
 /** Lets this device in: with a planner's code, or without one where the house lets everybody in. */
 export async function letIn(code: string, name: string): Promise<Answer> {
   return answerOf(await ask('/api/tablet', { body: { code, name }, by: null }));
+}
+
+/** Chooses what is read at this browser: by whoever is signed in, or by the tablet itself. */
+export async function chooseLanguage(of: LanguageOf, language: Language): Promise<Answer> {
+  return answerOf(await ask('/api/language', { method: 'PUT', body: { of, language }, by: null }));
 }
 
 /** Opens a bakery in an empty database, and lets this device in. */

@@ -50,7 +50,7 @@ export function SignInView({
         <p className="self-center text-xl text-quiet">{say('signIn.tapYourNameThenPIN')}</p>
       )}
       <div className="md:col-span-2">
-        <LanguageChoice onChoose={(language) => void readIn('tablet', language)} />
+        <LanguageChoice onChoose={(language) => readIn('tablet', language)} />
       </div>
       <Awake />
     </main>

@@ -360,4 +360,11 @@ export const refusals: Catalog['refusals'] = {
   theValueLiesBetween: 'Einen Wert von {least} bis {most} eingeben.',
   notSoManyFrozen:
     '{pieces, plural, =0 {Bis dahin ist kein {product} im Froster frei.} other {Bis dahin sind nur # Stück {product} im Froster frei.}}',
+  entryIsMissing: 'Diese Angabe fehlt.',
+  chooseWhatIsOffered: 'Einen der angebotenen Werte wählen.',
+  enterAWholeNumber: 'Eine ganze Zahl eingeben.',
+  enterAtLeast: 'Mindestens {least, number} eingeben.',
+  enterAtMost: 'Höchstens {most, number} eingeben.',
+  enterFewerCharacters: 'Höchstens {most, number} Zeichen eingeben.',
+  entryCannotBeUsed: 'Diese Angabe geht nicht. Die Seite neu laden und noch einmal eingeben.',
 };

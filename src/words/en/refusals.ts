@@ -341,4 +341,11 @@ export const refusals = {
   theValueLiesBetween: 'Enter a value from {least} to {most}.',
   notSoManyFrozen:
     '{pieces, plural, =0 {No {product} is free in the freezer by then.} other {Only # pieces of {product} are free in the freezer by then.}}',
+  entryIsMissing: 'This entry is missing.',
+  chooseWhatIsOffered: 'Choose one of the values offered.',
+  enterAWholeNumber: 'Enter a whole number.',
+  enterAtLeast: 'Enter at least {least, number}.',
+  enterAtMost: 'Enter {most, number} at most.',
+  enterFewerCharacters: 'Enter {most, number} characters at most.',
+  entryCannotBeUsed: 'This entry cannot be used. Reload the page and enter it again.',
 } as const;

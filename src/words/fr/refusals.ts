@@ -351,4 +351,11 @@ export const refusals: Catalog['refusals'] = {
   theValueLiesBetween: 'Saisir une valeur de {least} à {most}.',
   notSoManyFrozen:
     '{pieces, plural, =0 {Aucun {product} n’est libre au congélateur d’ici là.} other {Seulement # {product} libres au congélateur d’ici là.}}',
+  entryIsMissing: 'Cette donnée manque.',
+  chooseWhatIsOffered: 'Choisir une des valeurs proposées.',
+  enterAWholeNumber: 'Saisir un nombre entier.',
+  enterAtLeast: 'Saisir au moins {least, number}.',
+  enterAtMost: 'Saisir {most, number} au plus.',
+  enterFewerCharacters: 'Saisir {most, number} caractères au plus.',
+  entryCannotBeUsed: 'Cette donnée ne convient pas. Recharger la page et la saisir à nouveau.',
 };

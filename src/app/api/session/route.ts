@@ -40,7 +40,7 @@ export function POST(request: Request): Promise<Response> {
     if ('refusal' in answer) return no(REFUSED, answer.refusal, 'pin');
     const sessionId = await beginSession(answer.person.id, tablet.id);
     // Several walls may be signed in under one name, each with its own language.
-    await readsHere(answer.person.role === 'viewer' ? null : answer.language);
+    await readsHere('person', answer.person.role === 'viewer' ? null : answer.language);
     return { ok: true, result: { role: answer.person.role, sessionId } };
   });
 }
@@ -58,7 +58,7 @@ export function PUT(request: Request): Promise<Response> {
 export function DELETE(request: Request): Promise<Response> {
   return unbroken(request, async () => {
     await endSession();
-    await readsHere(null);
+    await readsHere('person', null);
     return { ok: true, result: null };
   });
 }
