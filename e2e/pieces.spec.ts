@@ -17,7 +17,7 @@ test('a sheet is cut for crescents and chocolate rolls together, drawn with rule
   }).toPass();
   const [crescents, rolls] = [1, 2].map((nth) => page.getByRole('group', { name: `Piece ${nth}` }));
   await crescents?.getByRole('textbox', { name: 'pieces per sheet' }).fill('36');
-  await rolls?.getByRole('textbox', { name: 'for' }).fill('chocolate rolls');
+  await rolls?.getByRole('textbox', { name: 'Product' }).fill('chocolate rolls');
   await rolls?.getByRole('textbox', { name: 'target weight' }).fill('50 g');
   await rolls?.getByRole('textbox', { name: 'per tray' }).fill('12');
   await expect(answers.getByRole('row', { name: /^crescents/ })).toContainText('36');

@@ -99,7 +99,7 @@ test('a load goes from the proof through the oven to its count', async ({ browse
   await tellCore('96');
   await expect(inside.getByText('Done from')).toBeHidden();
   await expect(inside).toContainText('core 96');
-  await inside.getByRole('button', { name: 'Out', exact: true }).click();
+  await inside.getByRole('button', { name: 'Unload', exact: true }).click();
   const out = ida.getByRole('region', { name: 'Unloaded' });
   await out.getByRole('button', { name: 'Count' }).click();
   const sheet = ida.getByRole('dialog', { name: /how many came out well/ });

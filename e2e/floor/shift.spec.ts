@@ -115,7 +115,7 @@ test('a load is baked from the proof watch to its verdict, with planned and meas
   const inside = ida.getByRole('region', { name: 'In the oven' });
   await expect(inside).toContainText('Chocolate roll: two slits across');
   await setClock(ida, '06:15');
-  await inside.getByRole('button', { name: 'Out', exact: true }).click();
+  await inside.getByRole('button', { name: 'Unload', exact: true }).click();
   const out = ida.getByRole('region', { name: 'Unloaded' });
   await out.getByRole('listitem').first().getByRole('button', { name: 'Count' }).click();
   await ida.getByRole('dialog').getByRole('button', { name: 'Save count' }).click();
@@ -173,7 +173,7 @@ test('the bench of one person or station leaves out what others do, and stays so
 }) => {
   const jonas = await signIn(browser, 'Jonas', TABLET);
   const next = jonas.getByRole('region', { name: 'Next' });
-  const choice = next.getByRole('combobox', { name: 'for' });
+  const choice = next.getByRole('combobox', { name: 'Work for' });
   const rows = next.getByRole('listitem');
   await expect(rows).not.toHaveCount(0);
   const all = await rows.count();

@@ -217,7 +217,7 @@ test('half of a load is frozen at shaping, ordered two days later, thawed and ba
   await oven
     .getByRole('article')
     .filter({ hasText: batch.name })
-    .getByRole('button', { name: 'Out', exact: true })
+    .getByRole('button', { name: 'Unload', exact: true })
     .click();
   const out = oven.getByRole('region', { name: 'Unloaded' });
   await expect(out).toContainText(`${pieces} pieces`);

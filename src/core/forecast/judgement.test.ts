@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { paceOf, slowerBy } from './judgement';
+import { paceOf, riseSpread, slowerBy } from './judgement';
 
 const minutes = fc.double({ min: 1, max: 600, noNaN: true });
 
@@ -30,6 +30,27 @@ describe('a rise that is not ready', () => {
     expect(slowerBy(90, 40)).toBeCloseTo(1, 2);
     expect(slowerBy(90, 87)).toBeCloseTo(1.1, 2);
     expect(slowerBy(90, 120)).toBeCloseTo(1.41, 2);
+  });
+});
+
+describe('how sure a rise is', () => {
+  it('is as its examples say', () => {
+    expect(riseSpread(90, null)).toBeCloseTo(13.5, 6);
+    expect(riseSpread(90, 87)).toBeCloseTo(8.7, 1);
+  });
+
+  it('never gets less sure by a look, and the surer the nearer to its best it was not ready', () => {
+    fc.assert(
+      fc.property(minutes, minutes, minutes, (best, a, b) => {
+        const [early, late] = [Math.min(a, b), Math.max(a, b)].map((at) => riseSpread(best, at)) as [
+          number,
+          number,
+        ];
+        expect(early).toBeLessThanOrEqual(best * 0.15 + 1e-6);
+        expect(late).toBeLessThanOrEqual(early + best * 1e-4);
+        expect(late).toBeGreaterThanOrEqual(0);
+      }),
+    );
   });
 });
 

@@ -35,6 +35,24 @@ export function slowerBy(reckoned: number, minutes: number): number {
   return Math.exp(DAY_SPREAD * meanAbove(z));
 }
 
+/**
+ * How sure the best time of a rise is: one standard deviation, minutes. A look that found it "not yet" cuts off the times
+ * before it, so that what is left spreads less: the variance of a normal variable above z is 1 + z m − m², where m is its
+ * mean.
+ *
+ * @param best - minutes after which it should be at its best, above 0
+ * @param notYet - minutes after which it was seen not to be; null where nobody has looked
+ * @example
+ * riseSpread(90, null); // 13.5
+ * riseSpread(90, 87); // 8.7
+ */
+export function riseSpread(best: number, notYet: number | null): number {
+  if (notYet === null || notYet <= 0) return best * DAY_SPREAD;
+  const z = Math.log(notYet / best) / DAY_SPREAD;
+  const mean = meanAbove(z);
+  return best * DAY_SPREAD * Math.sqrt(Math.max(0, 1 + z * mean - mean ** 2));
+}
+
 /** Mean of a standard normal variable above `z`: the inverse Mills ratio. */
 function meanAbove(z: number): number {
   // Far out the tail is too small to divide by; there it falls off as an exponential.

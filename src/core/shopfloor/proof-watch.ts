@@ -1,6 +1,7 @@
 import type { Machine } from '../bakery/machines';
 import { type Instant, MINUTE } from '../time/local';
 import type { DoughForecast } from '../forecast/forecast';
+import { riseSpread } from '../forecast/judgement';
 import { agenda, type AgendaItem } from './agenda';
 import { ovenLoads } from './oven-loads';
 
@@ -12,6 +13,8 @@ export interface WatchedWait extends AgendaItem {
   best: Instant;
   latest: Instant;
   look: Instant;
+  /** One standard deviation of its best time, minutes; null where it does not rise, or was found ready. */
+  spread: number | null;
   /** How far it is: 0 begun, 1 at its best, more when beyond. */
   share: number;
   /** The bake that it goes to, if it goes to an oven next, and when that oven has room for it at that setting. */
@@ -52,6 +55,7 @@ export function proofWatch(
       return {
         ...{ ...item, since, soonest, best, latest },
         look: Math.max(now, at - next * MINUTE),
+        spread: spreadOf(item, best),
         share: best > since ? (now - since) / (best - since) : 1,
         bake:
           step.step.kind === 'proof' && step.outputId !== null
@@ -60,6 +64,14 @@ export function proofWatch(
       };
     })
     .sort((a, b) => wanted(a, now) - wanted(b, now) || (a.step.key < b.step.key ? -1 : 1));
+}
+
+/** How sure the best time of a rise is, by the last look at it. */
+function spreadOf({ step, state }: AgendaItem, best: Instant): number | null {
+  const { verdict } = state;
+  if (!step.risen || best <= step.start || (verdict && verdict.verdict !== 'under')) return null;
+  const notYet = verdict ? (verdict.at - step.start) / MINUTE : null;
+  return riseSpread((best - step.start) / MINUTE, notYet);
 }
 
 interface OvenAt {

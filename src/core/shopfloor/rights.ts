@@ -61,6 +61,7 @@ export type Page = keyof typeof PAGES;
 export const ROUTES = {
   'GET /api/feed': ALL,
   'GET /api/board': CREW,
+  'GET /api/find': CREW,
   'POST /api/commands': ALL,
   'POST /api/plan/mend': BAKERS,
   'GET /api/plan': BAKERS,

@@ -3,6 +3,7 @@ import { MARKS } from '@/core/record/marks';
 import { effectiveEvents } from '@/core/record/undo';
 import { eventsOfKinds } from './floor-events';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';
+import { like } from '../db/like';
 import { type Db, rowsOf, type SqlValue } from '../db/rows';
 
 /** What batches are looked for by; what is left out does not matter. */
@@ -35,9 +36,6 @@ const LOOKED_THROUGH = 1000;
 /** How far back is looked, days, until enough is found: a house with years of batches does not sort them all. */
 const REACHES = [5, 30, 365, null];
 const DAY = 24 * 3_600_000;
-
-/** A word as it is looked for by LIKE, its own wildcards taken literally. */
-const like = (word: string) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 /**
  * Batches that are finished, the newest first, whether they are wanted yet or not. Those that the floor has lost sight of

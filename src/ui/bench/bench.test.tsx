@@ -243,7 +243,7 @@ describe('what comes next', () => {
     const told = telling();
     const { user } = show(list(1, [], [], told));
     expect(screen.getByText('Nothing in the next 12 hours.')).toBeTruthy();
-    await user.selectOptions(screen.getByRole('combobox', { name: 'for' }), 'the oven');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Work for' }), 'the oven');
     expect(told).toHaveBeenCalledWith('for', 'oven');
   });
 });

@@ -57,7 +57,7 @@ describe('a tablet that reads Fahrenheit', () => {
       </>,
     );
     expect(screen.getByText(/^target/).textContent).toBe('target 75 °F');
-    expect(screen.getByText('retarder 39 °F')).toBeTruthy();
+    expect(screen.getByText('Retarder 39 °F')).toBeTruthy();
     expect(document.body.textContent).not.toContain('°C');
   });
 

@@ -1,32 +1,34 @@
+import { coded, type Coded } from '@/core/codes/coded';
 import type { Verdict } from '@/core/learning/verdicts';
 import type { RisePhase } from '@/core/process/route';
 import type { AliveAnswer } from '@/core/record/events';
 import { duration } from '@/core/units/format';
 import type { Say } from '@/words/say';
 
-/** What tells a rise, by its phase: under, just right, over. */
-export const signs = (say: Say): Record<RisePhase, Record<Verdict, string>> => ({
+/** What tells a rise, by its phase: not ready, ready, over. */
+export const RISE_SIGNS: Record<RisePhase, Record<Verdict, Coded>> = {
   proof: {
-    under: say('bench.underDenseTheDentSprings'),
-    right: say('bench.wobblesLayersShowTheDent'),
-    over: say('bench.overSlackSinksWhenTouched'),
+    under: coded('bench.underDenseTheDentSprings'),
+    right: coded('bench.wobblesLayersShowTheDent'),
+    over: coded('bench.overSlackSinksWhenTouched'),
   },
   bulk: {
-    under: say('bench.underTightHardlyLarger'),
-    right: say('bench.domedAboutDoubledFullOf'),
-    over: say('bench.overFlatOnTopSmells'),
+    under: coded('bench.underTightHardlyLarger'),
+    right: coded('bench.domedAboutDoubledFullOf'),
+    over: coded('bench.overFlatOnTopSmells'),
   },
   sponge: {
-    under: say('bench.underFewBubbles'),
-    right: say('bench.domedFullOfBubblesJust'),
-    over: say('bench.overSunkInTheMiddle'),
+    under: coded('bench.underFewBubbles'),
+    right: coded('bench.domedFullOfBubblesJust'),
+    over: coded('bench.overSunkInTheMiddle'),
   },
   levain: {
-    under: say('bench.underFewBubblesAPiece'),
-    right: say('bench.risenAPieceFloatsIn'),
-    over: say('bench.overSunkThinAndSour'),
+    under: coded('bench.underFewBubblesAPiece'),
+    right: coded('bench.risenAPieceFloatsIn'),
+    over: coded('bench.overSunkThinAndSour'),
   },
-});
+};
+
 /** What a rise is judged to be. */
 export const verdictWords = (say: Say): Record<Verdict, string> => ({
   under: say('bench.notYet'),
@@ -39,7 +41,7 @@ export function aliveWords(
   say: Say,
   { answer, minutes, grams }: Pick<AliveAnswer, 'answer' | 'minutes' | 'grams'>,
 ): string {
-  if (answer === 'ready') return 'ready';
+  if (answer === 'ready') return say('bench.foundReady');
   if (answer === 'wait') return say('bench.notReadyLookAgainIn', { duration: duration(minutes ?? 0) });
   return answer === 'anew' ? say('bench.startedAnew') : say('bench.gOfYeastAdded', { grams: grams ?? 0 });
 }

@@ -11,7 +11,7 @@ import { temperatureColour } from '../thread/temperature';
 
 interface Props {
   items: AgendaItem[];
-  places: { place: string; celsius: number }[];
+  places: { place: string; label: string; celsius: number }[];
   now: number;
   zone: string;
   onPick: (item: AgendaItem) => void;
@@ -31,9 +31,9 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
         {items.length === 0 && <li className="text-xl">{say('bench.nothingIsWaiting')}</li>}
       </ul>
       <p className="mt-4 flex flex-wrap gap-x-5 text-lg text-quiet">
-        {places.map(({ place, celsius: degrees }) => (
+        {places.map(({ place, label, celsius: degrees }) => (
           <span key={place}>
-            {place} {celsius(degrees)}
+            {label} {celsius(degrees)}
           </span>
         ))}
       </p>

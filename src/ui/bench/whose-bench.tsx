@@ -59,7 +59,7 @@ export function WhoseBench({ whose, onChoose }: { whose: BenchFor; onChoose: (wh
   const say = useWords();
   return (
     <FloorChoice
-      label={say('bench.for')}
+      label={say('bench.whoseWork')}
       value={whose}
       options={CHOICES.map((id) => ({ id, name: benchWords(say)[id].name }))}
       onChoose={(id) => onChoose(CHOICES.find((one) => one === id) ?? 'team')}

@@ -72,7 +72,7 @@ function CutRowFields({ i, row, set, rows, onChange, faults }: CutRowFieldsProps
     <fieldset>
       <legend className="sr-only">{say('cutting.piece', { i: i + 1 })}</legend>
       <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
-        <Field label={say('cutting.for')} value={row.name} onType={(name) => set(i, { name })} />
+        <Field label={say('cutting.pieceName')} value={row.name} onType={(name) => set(i, { name })} />
         <Choice
           label={say('cutting.shape')}
           value={row.shape}

@@ -82,7 +82,7 @@ function LockInFields({ draft, onChange }: LockInFieldsProps) {
   return (
     <div className="mb-3 grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
       <Choice
-        label={say('lamination.for')}
+        label={say('lamination.kindOfDough')}
         value={draft.kind}
         options={LAMINATION_KINDS.map((id) => ({ id, name: say.coded(KIND_WORDS[id].label) }))}
         onChoose={(kind) => onChange({ ...draft, kind: kind as LaminationKind })}

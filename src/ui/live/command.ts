@@ -48,6 +48,11 @@ export async function chooseLanguage(of: LanguageOf, language: Language): Promis
   return answerOf(await ask('/api/language', { method: 'PUT', body: { of, language }, by: null }));
 }
 
+/** Looks for what has a name like this. */
+export async function lookFor(text: string): Promise<Answer> {
+  return answerOf(await ask(`/api/find?text=${encodeURIComponent(text)}`, { method: 'GET', by: null }));
+}
+
 /** Opens a bakery in an empty database, and lets this device in. */
 export async function openBakery(body: Record<string, unknown>): Promise<Answer> {
   return answerOf(await ask('/api/opening', { body, by: null }));

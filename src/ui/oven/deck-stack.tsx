@@ -14,9 +14,10 @@ import { phaseAt, timer } from './words';
 /** The decks of an oven as they are stacked, the highest on top: what is on each, at what phase, and how long it has. */
 export function DeckStack({ oven, zone }: { oven: OvenInside; zone: string }) {
   const say = useWords();
-  const { decks, onDecks } = oven;
+  const { decks, onDecks, loads } = oven;
   const out = decksOut(oven.machine, useMinute());
-  if (decks.count < 2 || onDecks.length + out.length === 0) return null;
+  // Where no load says which deck it is on, none can be called free.
+  if (decks.count < 2 || (loads.length > 0 && onDecks.length + out.length === 0)) return null;
   return (
     <ol aria-label={say('oven.decksOf', { oven: oven.machine.label })} className="mb-2 border border-edge">
       {Array.from({ length: decks.count }, (_, i) => decks.count - i).map((deck) => {

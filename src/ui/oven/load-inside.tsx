@@ -172,7 +172,7 @@ function LoadButtons({ over, raw, onTell, load, longer, onCore }: LoadButtonsPro
         className="font-semibold"
         onClick={() => onTell(load, { kind: 'finish' })}
       >
-        {say('oven.out3')}
+        {say('oven.unload')}
       </Button>
       {LONGER.map((minutes) => (
         <Button key={minutes} floor onClick={() => longer(minutes)}>

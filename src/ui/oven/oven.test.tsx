@@ -80,7 +80,7 @@ describe('a load in the oven', () => {
       1017,
     );
     await user.click(screen.getByRole('button', { name: '+2 min' }));
-    await user.click(screen.getByRole('button', { name: 'Out' }));
+    await user.click(screen.getByRole('button', { name: 'Unload' }));
     expect(told.mock.calls.map(([part]) => part)).toEqual([
       { kind: 'check', data: { kind: 'checked', check: 'bake', answer: 'longer', minutes: 3 } },
       { kind: 'finish' },

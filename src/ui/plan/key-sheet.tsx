@@ -3,6 +3,7 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 import { Sheet } from '../kit/sheet';
+import { PlanLegend } from './plan-legend';
 
 const keysWords = (say: Say): [string, string][] => [
   ['↑ ↓', say('plan.pickTheThreadAboveOr')],
@@ -23,11 +24,14 @@ const keysWords = (say: Say): [string, string][] => [
   [say('plan.esc'), say('plan.closeASheet')],
 ];
 
-/** The keys of the plan. */
+/** What the signs of the plan mean, and its keys. */
 export function KeySheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const say = useWords();
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title={say('plan.keysOfThePlan')}>
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('plan.signsAndKeys')}>
+      <h3 className="mb-2 text-lg text-quiet">{say('plan.signs')}</h3>
+      <PlanLegend />
+      <h3 className="mt-5 mb-2 text-lg text-quiet">{say('plan.keys')}</h3>
       <dl className="grid grid-cols-[6rem_1fr] gap-y-2 text-lg">
         {keysWords(say).map(([key, does]) => (
           <div key={key} className="contents">

@@ -115,7 +115,7 @@ export function PlanBar(props: Props) {
       <Button look="quiet" onClick={() => onSheet('files')}>
         {say('plan.files')}
       </Button>
-      <Button look="quiet" onClick={() => onSheet('keys')} aria-label={say('plan.keys')}>
+      <Button look="quiet" onClick={() => onSheet('keys')} aria-label={say('plan.signsAndKeys')}>
         <kbd className="font-sans font-bold">?</kbd>
       </Button>
       {history && (

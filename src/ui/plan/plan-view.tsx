@@ -12,6 +12,7 @@ import { useMinute } from '../live/clock';
 import { withBoard } from '../live/with-board';
 import { DoughPanel } from './dough-panel';
 import { MoveCard } from './move-card';
+import type { Group } from './plan-bar';
 import { PlanSection } from './plan-section';
 import { PlanSheets, type PlanSheet } from './plan-sheets';
 import type { PlanState } from './plan-state';
@@ -26,17 +27,19 @@ interface Props {
   plan: PlanState;
   products: Plannable[];
   person: Person;
+  /** How the rows are gathered at first. */
+  rows: Group;
 }
 
 /** Every dough as a thread over the days, what they hold beneath, and the one picked beside it. */
-function PlanView({ board, plan, products, person }: Props) {
+function PlanView({ board, plan, products, person, rows }: Props) {
   const say = useWords();
   const router = useRouter();
   const now = useMinute();
   const { zone } = board.house;
   const mayPlan = person.role === 'planner';
   const scene = usePlanScene(board, plan, person, now);
-  const shown = useShown(scene, now, zone);
+  const shown = useShown(scene, { now, zone, rows });
   const out = useTakingOut();
   const [sheet, setSheet] = useState<PlanSheet | null>(null);
   const [looked, setLooked] = useState<Proposal | null>(null);

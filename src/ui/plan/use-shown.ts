@@ -13,12 +13,12 @@ const HOUR = 3_600_000;
 const FIRST_SPAN = 96;
 
 /** Which days are shown, how, and which dough is picked of those that they have. */
-export function useShown(scene: PlanScene, now: number, zone: string) {
+export function useShown(scene: PlanScene, { now, zone, rows }: { now: number; zone: string; rows: Group }) {
   const [view, setView] = useState(() => homeWindow(now, FIRST_SPAN, zone));
   const [picked, setPicked] = useState<number | null>(null);
   const [step, setStep] = useState<string | null>(null);
   const [filter, setFilter] = useState('');
-  const [group, setGroup] = useState<Group>('dough');
+  const [group, setGroup] = useState<Group>(rows);
   const { ref: measured, width } = useWidth<HTMLDivElement>(0);
   const scale: TimeScale = useMemo(
     () => ({ from: view.from, to: view.from + view.hours * HOUR, width }),

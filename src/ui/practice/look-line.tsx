@@ -1,6 +1,6 @@
 import type { NightLook } from '@/core/practice/night-record';
 import { clockTime } from '@/core/time/local';
-import { signs } from '../bench/wait-words';
+import { RISE_SIGNS } from '../bench/wait-words';
 import { useWords } from '../kit/words';
 import { useCelsius } from '../live/units';
 
@@ -18,7 +18,7 @@ export function LookLine({ look: { at, found }, zone }: { look: NightLook; zone:
   return found.of === 'bake'
     ? say('practice.foundBake', { time, colour: found.colour })
     : say('practice.foundRise', {
-        ...{ time, sign: signs(say)[found.phase][found.verdict] },
+        ...{ time, sign: say.coded(RISE_SIGNS[found.phase][found.verdict]) },
         isDry: found.isDry === true,
       });
 }

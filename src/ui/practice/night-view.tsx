@@ -93,13 +93,7 @@ export function NightView({ id, name, brief, scene, record: kept, person }: Prop
             onTake={pick}
             choice={null}
           />
-          <WaitingLanes
-            items={lists.waiting}
-            places={board.places.map(({ place, label, celsius }) => ({ place: label || place, celsius }))}
-            now={minute}
-            zone={zone}
-            onPick={pick}
-          />
+          <WaitingLanes items={lists.waiting} places={board.places} now={minute} zone={zone} onPick={pick} />
         </div>
       </main>
     </ClockAt>

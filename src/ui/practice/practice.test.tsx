@@ -84,7 +84,7 @@ describe('the step in hand of a night', () => {
     ]);
     const found = screen.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(found[0]).toMatch(/^03:01: core 23\.4/);
-    expect(found[1]).toMatch(/^03:00: under:/);
+    expect(found[1]).toMatch(/^03:00: dense/);
   });
 });
 

@@ -68,13 +68,13 @@ describe('the sheet of a step', () => {
   it('keeps no phase of a bake that cannot be read, and each row its own when one goes', async () => {
     const { user, keep, write, outcome } = open(stepOf('Fruit snail', 'bake'));
     const first = within(await screen.findByRole('group', { name: 'Phase 1' }));
-    await write(first.getByLabelText('for'), 'until golden');
+    await write(first.getByLabelText('Time'), 'until golden');
     await keep();
     expect(first.getByRole('alert').textContent).toMatch(/^Enter a time, such as/);
     expect(outcome()).toBeUndefined();
     await user.click(screen.getByRole('button', { name: 'Remove Phase 1' }));
     const left = within(screen.getByRole('group', { name: 'Phase 1' }));
-    expect(left.getByLabelText<HTMLInputElement>('for').value).toBe('15 min');
+    expect(left.getByLabelText<HTMLInputElement>('Time').value).toBe('15 min');
     await user.click(screen.getByRole('button', { name: 'Add a phase' }));
     const added = within(screen.getByRole('group', { name: 'Phase 2' }));
     await write(added.getByLabelText('Phase 2'), '340 °F');

@@ -8,9 +8,12 @@ import { shelvesOf } from '@/core/bakery/decks';
 import { dialOn, machinesOf, type Machine } from '@/core/bakery/machines';
 import { meetings } from '@/core/shopfloor/meetings';
 import { proofWatch, type WatchedWait } from '@/core/shopfloor/proof-watch';
+import { riseDrawing } from '@/core/process/rise-drawing';
 import { clockTime } from '@/core/time/local';
 import { duration } from '@/core/units/format';
 import { WaitCard } from '../bench/wait-card';
+import { RISE_SIGNS } from '../bench/wait-words';
+import { Picture } from '../drawing/picture';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { machineName, nearTime } from '../floor/words';
@@ -99,14 +102,14 @@ function Row({
 }) {
   const say = useWords();
   const celsius = useCelsius();
-  const { dough, step, soonest, best, latest, look, bake } = watched;
+  const { dough, step, soonest, best, latest, look, bake, spread } = watched;
   const over = now > latest && step.max > step.min;
   const name = machineName(say, bake?.oven, ovens);
   const left = Math.round((best - now) / MINUTE);
   return (
     <button
       onClick={onPick}
-      className="grid w-full grid-cols-[8.5rem_1fr] items-center gap-x-5 px-5 py-2.5 text-left md:grid-cols-[8.5rem_15rem_1fr_15rem]"
+      className="grid w-full grid-cols-[8.5rem_1fr] items-center gap-x-5 px-5 py-2.5 text-left md:grid-cols-[8.5rem_14rem_1fr_13rem]"
     >
       <span>
         <span className="block text-3xl leading-tight font-bold">
@@ -129,16 +132,35 @@ function Row({
           })}
         </span>
       </span>
-      <span className="col-span-2 md:col-span-1">
+      <span className="col-span-2 grid items-center gap-x-4 sm:grid-cols-[1fr_6rem] md:col-span-1">
         <RiseBar watched={watched} now={now} />
+        {step.risen && (
+          <span className="row-span-2 max-sm:hidden" aria-hidden>
+            <Picture
+              drawing={riseDrawing(step.risen.phase, 'right', RISE_SIGNS[step.risen.phase].right)}
+              id={`ready-${idOf(watched)}`}
+              className="w-full"
+            />
+          </span>
+        )}
         <span className="block text-lg">
           {say('proof.untilReadyTo', {
             isMin: step.min === step.max,
             time: nearTime(say, best, now, zone),
             time2: nearTime(say, soonest, now, zone),
             time3: nearTime(say, latest, now, zone),
+            sure:
+              spread === null
+                ? ''
+                : say('proof.sure', {
+                    best: clockTime(best, zone),
+                    minutes: Math.max(1, Math.round(spread)),
+                  }),
             part: look > now && step.risen ? say('proof.look', { time: clockTime(look, zone) }) : '',
           })}
+          {step.risen && (
+            <span className="block text-quiet">{say.coded(RISE_SIGNS[step.risen.phase].right)}</span>
+          )}
         </span>
       </span>
       <span className="col-span-2 text-lg md:col-span-1">

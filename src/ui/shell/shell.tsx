@@ -15,6 +15,7 @@ import { backToSignIn, signOut } from '../live/command';
 import { Live } from '../live/live';
 import { keepHouseUnits } from '../live/units';
 import type { Somebody } from '../sign-in/names';
+import { Finder } from './finder';
 import { HouseClock } from './house-clock';
 import { LineState } from './line-state';
 import { Who } from '../live/who';
@@ -115,6 +116,7 @@ function ShellHead({
         <LineState />
         <HouseClock zone={house.zone} />
         <PersonSwitch {...{ person, people, idleMinutes }} zone={house.zone} />
+        {!looksOn(person.role) && <Finder />}
         <button
           className="grid size-11 place-items-center rounded"
           onClick={onTheme}

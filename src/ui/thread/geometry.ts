@@ -27,13 +27,13 @@ export interface Knot {
   oven: boolean;
 }
 
-/** The keys of the knots whose word has room: a word that would run into the one before is left out. */
-function knotsWithRoom(knots: readonly Knot[]): Set<string> {
+/** The keys of the knots whose word has room: one that would run into the one before, or over an edge, is left out. */
+function knotsWithRoom(knots: readonly Knot[], width: number): Set<string> {
   const shown = new Set<string>();
-  let free = -Infinity;
+  let free = 0;
   for (const { key, word, x } of [...knots].sort((a, b) => a.x - b.x)) {
     const half = (word.length * 5.2 + 4) / 2;
-    if (word === '' || x - half <= free) continue;
+    if (word === '' || x - half <= free || x + half > width) continue;
     shown.add(key);
     free = x + half;
   }
@@ -146,7 +146,7 @@ export function drawThread(
       }
     }
   });
-  const shown = knotsWithRoom(drawn.knots);
+  const shown = knotsWithRoom(drawn.knots, scale.width);
   drawn.knots = drawn.knots.map((knot) => (shown.has(knot.key) ? knot : { ...knot, word: '' }));
   return drawn;
 }

@@ -37,7 +37,7 @@ export const cutting: Catalog['cutting'] = {
     '; {odd} {odd, plural, one {Stück} other {Stücke}} zusätzlich aus den halben Dreiecken an den Reihenenden, zusammengedrückt',
   leftOverOfTheSheet: 'Abschnitte {scrap} %, {mass}{part}.',
   piece: 'Stück {i}',
-  for: 'für',
+  pieceName: 'Produkt',
   shape: 'Form',
   sectors: 'Sektoren',
   piecesASheet: 'Stücke je Platte',

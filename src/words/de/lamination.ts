@@ -125,7 +125,7 @@ export const lamination: Catalog['lamination'] = {
   sheet: 'Platte',
   rest: 'Ruhe',
   compose: 'Schema aufbauen',
-  for: 'für',
+  kindOfDough: 'Teigart',
   butter2: 'Butter',
   flourInIt: 'Mehl in der Butter, %',
   lockInMin2: 'Einschlagen, min',

@@ -45,7 +45,7 @@ export const oven: Catalog['oven'] = {
   core: '; Kern {celsius}',
   partPart2: '{part}{part2}',
   theCoreIsDoneFrom: 'Fertig ab {celsius} im Kern: noch {MOREFORCORE} min backen und wieder messen.',
-  out3: 'Ausbacken',
+  unload: 'Ausbacken',
   min: '+{minutes} min',
   core2: 'Kern °{temperature}',
   oven2: 'Ofen',

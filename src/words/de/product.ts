@@ -170,7 +170,7 @@ export const product: Catalog['product'] = {
   bake: 'Backprogramm',
   phase: 'Phase {nth}',
   addPhase: 'Phase hinzufügen',
-  forMinutes: 'für',
+  forMinutes: 'Dauer',
   steam: 'Schwaden',
   vent: 'Zug offen',
   coreFrom: 'Kern von',

@@ -12,7 +12,8 @@ export const proof: Catalog['proof'] = {
   trays: ', {trays} Bleche',
   labelPart: '{label}{part}',
   look: ', prüfen {time}',
-  untilReadyTo: '{isMin, select, true {bis {time}} other {reif {time2} bis {time3}}}{part}',
+  untilReadyTo: '{isMin, select, true {bis {time}} other {reif {time2} bis {time3}}}{sure}{part}',
   freeNow: '{name} jetzt frei',
   free: '{name} frei {time}',
+  sure: ', am besten {best} ± {minutes} min',
 };

@@ -33,7 +33,7 @@ export const cutting = {
     '; {odd} extra {odd, plural, one {piece} other {pieces}} from the half triangles at the row ends, pressed together',
   leftOverOfTheSheet: 'Trimmings {scrap} %, {mass}{part}.',
   piece: 'Piece {i}',
-  for: 'for',
+  pieceName: 'Product',
   shape: 'shape',
   sectors: 'sectors',
   piecesASheet: 'pieces per sheet',

@@ -121,7 +121,7 @@ export const lamination = {
   sheet: 'Sheet',
   rest: 'Rest',
   compose: 'Build a scheme',
-  for: 'for',
+  kindOfDough: 'Kind of dough',
   butter2: 'butter',
   flourInIt: 'flour in butter, %',
   lockInMin2: 'lock-in, min',

@@ -42,7 +42,7 @@ export const oven = {
   core: '; core {celsius}',
   partPart2: '{part}{part2}',
   theCoreIsDoneFrom: 'Done from {celsius} at the core: bake {MOREFORCORE} min more and measure again.',
-  out3: 'Out',
+  unload: 'Unload',
   min: '+{minutes} min',
   core2: 'Core °{temperature}',
   oven2: 'Oven',

@@ -169,7 +169,7 @@ export const product = {
   bake: 'Bake programme',
   phase: 'Phase {nth}',
   addPhase: 'Add a phase',
-  forMinutes: 'for',
+  forMinutes: 'Time',
   steam: 'steam',
   vent: 'vent open',
   coreFrom: 'Core from',

@@ -10,7 +10,8 @@ export const proof = {
   trays: ', {trays} trays',
   labelPart: '{label}{part}',
   look: ', check {time}',
-  untilReadyTo: '{isMin, select, true {until {time}} other {ready {time2} to {time3}}}{part}',
+  untilReadyTo: '{isMin, select, true {until {time}} other {ready {time2} to {time3}}}{sure}{part}',
   freeNow: '{name} free now',
   free: '{name} free {time}',
+  sure: ', best {best} ± {minutes} min',
 } as const;

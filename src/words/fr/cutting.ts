@@ -37,7 +37,7 @@ export const cutting: Catalog['cutting'] = {
     '; {odd} {odd, plural, one {pièce} other {pièces}} en plus avec les demi-triangles des bouts de rang, pressés ensemble',
   leftOverOfTheSheet: 'Rognures {scrap} %, {mass}{part}.',
   piece: 'Pièce {i}',
-  for: 'pour',
+  pieceName: 'Produit',
   shape: 'forme',
   sectors: 'secteurs',
   piecesASheet: 'pièces par abaisse',

@@ -127,7 +127,7 @@ export const lamination: Catalog['lamination'] = {
   sheet: 'Abaisse',
   rest: 'Repos',
   compose: 'Composer un schéma',
-  for: 'pour',
+  kindOfDough: 'Type de pâte',
   butter2: 'beurre',
   flourInIt: 'farine dans le beurre, %',
   lockInMin2: 'enchâssage, min',

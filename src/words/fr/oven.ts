@@ -46,7 +46,7 @@ export const oven: Catalog['oven'] = {
   core: '; cœur {celsius}',
   partPart2: '{part}{part2}',
   theCoreIsDoneFrom: 'Cuit à partir de {celsius} à cœur : encore {MOREFORCORE} min, puis remesurer.',
-  out3: 'Défourner',
+  unload: 'Défourner',
   min: '+{minutes} min',
   core2: 'Cœur °{temperature}',
   oven2: 'Four',

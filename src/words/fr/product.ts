@@ -171,7 +171,7 @@ export const product: Catalog['product'] = {
   bake: 'Programme de cuisson',
   phase: 'Phase {nth}',
   addPhase: 'Ajouter une phase',
-  forMinutes: 'pendant',
+  forMinutes: 'Durée',
   steam: 'buée',
   vent: 'oura ouvert',
   coreFrom: 'Cœur de',

@@ -12,7 +12,8 @@ export const proof: Catalog['proof'] = {
   trays: ', {trays} plaques',
   labelPart: '{label}{part}',
   look: ', contrôler {time}',
-  untilReadyTo: '{isMin, select, true {jusqu’à {time}} other {prêt de {time2} à {time3}}}{part}',
+  untilReadyTo: '{isMin, select, true {jusqu’à {time}} other {prêt de {time2} à {time3}}}{sure}{part}',
   freeNow: '{name} libre maintenant',
   free: '{name} libre {time}',
+  sure: ', idéal {best} ± {minutes} min',
 };

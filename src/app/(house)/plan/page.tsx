@@ -16,7 +16,9 @@ import { PlanScreen } from '@/ui/plan/plan-view';
 
 export const generateMetadata = titled('titles.plan');
 
-export default async function PlanPage() {
+type Asked = { searchParams: Promise<{ rows?: string | string[] }> };
+
+export default async function PlanPage({ searchParams }: Asked) {
   const { person, now } = await housePage('/plan');
   const [packed, products, basis, history, mends, settings, accepts] = await Promise.all([
     packedBoard(pool(), now, 2),
@@ -29,6 +31,7 @@ export default async function PlanPage() {
   ]);
   // Where nothing is made yet there is nothing to plan: set-up says what is missing.
   if (products.length === 0 && maySee(person, '/setup')) redirect('/setup');
+  const { rows } = await searchParams;
   const say = await wordsHere();
   const [undo, redo] = [history.undo, history.redo].map((act) => (act ? say.coded(act.reason) : null));
   const told = { undo: undo ?? null, redo: redo ?? null };
@@ -59,7 +62,10 @@ export default async function PlanPage() {
         'waysOut',
       ]}
     >
-      <PlanScreen packed={packed} rest={{ plan, products, person }} />
+      <PlanScreen
+        packed={packed}
+        rest={{ plan, products, person, rows: rows === 'person' || rows === 'station' ? rows : 'dough' }}
+      />
     </WordsOf>
   );
 }
