@@ -7,7 +7,8 @@ import type { OutputRecord } from '@/core/record/dough';
 import type { FloorEvent } from '@/core/record/events';
 import { WordsProvider } from '@/ui/kit/words';
 import { ClockProvider } from '@/ui/live/clock';
-import { ALL_MESSAGES } from './words';
+import type { Language } from '@/words/message';
+import { allMessages } from './words';
 import { MIN, plannedDough } from './floor';
 import { SMALL_PRODUCT } from './small-dough';
 
@@ -20,10 +21,10 @@ afterEach(() => {
 });
 
 /** Shows part of a screen at a minute of the first day, the house's clock standing still; `user` has its fingers. */
-export function show(part: ReactElement, minute = 0) {
+export function show(part: ReactElement, minute = 0, language: Language = 'en') {
   const made = { demo: true, now: minute * MIN, rate: 1, paused: true };
   const at = (shown: ReactElement) => (
-    <WordsProvider language="en" packed={ALL_MESSAGES}>
+    <WordsProvider language={language} packed={allMessages(language)}>
       <ClockProvider made={made}>{shown}</ClockProvider>
     </WordsProvider>
   );

@@ -2,13 +2,17 @@ import type { Coded } from '@/core/codes/coded';
 import { Fault } from '@/core/codes/fault';
 import { en } from '@/words/en';
 import { packedMessages, wordsIn } from '@/words/compile';
-import type { Area } from '@/words/message';
+import type { Area, Language } from '@/words/message';
 
 /** Says every message in English. */
 export const say = wordsIn('en');
 
-/** Every message there is in English, as a screen is sent it. */
-export const ALL_MESSAGES = packedMessages('en', Object.keys(en) as Area[]);
+/** Every message there is in a language, as a screen is sent it. */
+export const allMessages = (language: Language): string =>
+  packedMessages(language, Object.keys(en) as Area[]);
+
+/** The same in English. */
+export const ALL_MESSAGES = allMessages('en');
 
 const isCoded = (value: object): value is Coded => 'code' in value && 'values' in value;
 

@@ -3,7 +3,8 @@ import { MIN } from '../../../test-support/floor';
 import { inEnglish } from '../../../test-support/words';
 import { coded } from '../codes/coded';
 import { groupAlarms } from './alarm-groups';
-import type { Alarm, AlarmKind } from './alarms';
+import type { AlarmKind } from './alarm-kinds';
+import type { Alarm } from './alarms';
 
 const CODES = {
   wash: 'alarms.mixTheWashIsBrushed',

@@ -1,6 +1,7 @@
 import { coded } from '../codes/coded';
 import { MINUTE } from '../time/local';
-import type { Alarm, AlarmKind } from './alarms';
+import type { AlarmKind } from './alarm-kinds';
+import type { Alarm } from './alarms';
 
 /** Alarms of one cause that come together: said once, answered once. */
 export interface AlarmGroup extends Alarm {

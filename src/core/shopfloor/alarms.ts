@@ -5,6 +5,7 @@ import type { DoughForecast, StepForecast } from '../forecast/forecast';
 import { cooling, coolingMessage, type CoolingRule } from '../climate/cooling';
 import type { Excursion } from '../climate/excursions';
 import type { StepState } from '../record/step-state';
+import type { AlarmKind } from './alarm-kinds';
 import { hasStopped } from './catch-up';
 
 /** How long before a step its preparation is called for, minutes: house values. */
@@ -34,21 +35,6 @@ export interface Thaw {
   pieces: number;
   dueAt: Instant;
 }
-
-export type AlarmKind =
-  | 'preheat'
-  | 'wash'
-  | 'butter'
-  | 'levain'
-  | 'thaw'
-  | 'alive'
-  | 'ready'
-  | 'turn-trays'
-  | 'look'
-  | 'out'
-  | 'place'
-  | 'silent'
-  | 'cooling';
 
 /** Something that somebody has to do or look at now, though no step of the plan says so. */
 export interface Alarm {

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { Coded } from '@/core/codes/coded';
 import { Thermometer } from 'lucide-react';
 import { useState } from 'react';
@@ -21,7 +22,8 @@ interface Props {
   /** What else is asked before it is started: that the oven is full, or at another temperature. */
   doubt: (() => Promise<Coded | null>) | null;
   tell: (part: EventBody) => void;
-  onTemperature: () => void;
+  /** Opens what takes a temperature; left out where none is taken here. */
+  onTemperature?: () => void;
   /** Of several blocks the one in hand. */
   block: number | null;
 }
@@ -60,16 +62,18 @@ export function NowAct({ item, now, zone, short, doubt, tell, onTemperature, blo
   };
   return (
     <>
-      <div className="my-3 grid grid-cols-[2fr_1fr] gap-3">
+      <div className={clsx('my-3 grid gap-3', onTemperature && 'grid-cols-[2fr_1fr]')}>
         <Button look="act" floor className="min-h-22 text-3xl" onClick={() => void press()}>
           {asking ? say('bench.startAnyway') : actOf(say, item, block)}
         </Button>
-        <Button floor className="flex flex-col items-center justify-center" onClick={onTemperature}>
-          <span className="flex items-center gap-2 text-2xl font-bold">
-            <Thermometer aria-hidden size={24} /> °{units.temperature}
-          </span>
-          <span className="text-base text-quiet">{say('bench.tellIt2')}</span>
-        </Button>
+        {onTemperature && (
+          <Button floor className="flex flex-col items-center justify-center" onClick={onTemperature}>
+            <span className="flex items-center gap-2 text-2xl font-bold">
+              <Thermometer aria-hidden size={24} /> °{units.temperature}
+            </span>
+            <span className="text-base text-quiet">{say('bench.tellIt2')}</span>
+          </Button>
+        )}
       </div>
       {asking && (
         <div

@@ -18,7 +18,7 @@ import { Sheet } from '../kit/sheet';
 import { GapRow, useSizes } from '../lamination/geometry-strip';
 import { otherWays, turnDone, turnsAtOneGo, waitingBlocks } from './turn-acts';
 import type { TurnProps, WorkProps } from './work-props';
-import type { DoughForecast, StepForecast } from '../../core/forecast/forecast';
+import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 
 /** The card of this block's turn: what it has had, how it is rolled and folded, and what was given if not that. */
 export function TurnWork({ item, rolling, tell, running, block: inHand, onBlock }: TurnProps) {

@@ -20,7 +20,7 @@ import { useArrangement } from './use-arrangement';
 import { type CutRow, readRow, rowOf, tooLarge } from './rows';
 import { SheetWords } from './sheet-words';
 import { SheetFields } from './sheet-fields';
-import type { Drawing } from '../../core/drawing/drawing';
+import type { Drawing } from '@/core/drawing/drawing';
 
 export interface PieceToCut {
   name: string;

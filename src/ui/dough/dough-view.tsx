@@ -20,7 +20,7 @@ import { LayersPanel } from './layers-panel';
 import { PiecesPanel } from './pieces-panel';
 import { ScrapPanel } from './scrap-panel';
 import { StepTable } from './step-table';
-import type { DoughRecord } from '../../core/record/dough';
+import type { DoughRecord } from '@/core/record/dough';
 
 /** Trimmings belong to the step that cuts or divides. */
 const scrapStep = ({ steps }: DoughForecast) =>

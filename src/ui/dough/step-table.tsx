@@ -12,7 +12,7 @@ import { checkWords } from '../bench/rest-words';
 import { useCelsius } from '../live/units';
 import { StepMark } from '../thread/step-mark';
 import { TableHead } from '../kit/table-head';
-import type { StepState } from '../../core/record/step-state';
+import type { StepState } from '@/core/record/step-state';
 
 interface Props {
   dough: DoughForecast;

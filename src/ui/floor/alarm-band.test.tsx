@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { MIN } from '../../../test-support/floor';
 import { show, telling } from '../../../test-support/view';
 import { groupAlarms } from '@/core/shopfloor/alarm-groups';
-import type { Alarm, AlarmKind } from '@/core/shopfloor/alarms';
+import type { AlarmKind } from '@/core/shopfloor/alarm-kinds';
+import type { Alarm } from '@/core/shopfloor/alarms';
 import { AlarmBand } from './alarm-band';
 import { coded } from '@/core/codes/coded';
 

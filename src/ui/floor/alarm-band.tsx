@@ -4,9 +4,10 @@ import { useWords } from '../kit/words';
 import { Bell, BellOff } from 'lucide-react';
 import { useState } from 'react';
 import type { AlarmGroup } from '@/core/shopfloor/alarm-groups';
+import { soundOf } from '@/core/shopfloor/alarm-sounds';
 import { Button } from '../kit/button';
 import { useMinute } from '../live/clock';
-import { useSound } from './use-sound';
+import { useSound, useSoundChoice } from '../live/sound';
 import { nearTime } from './words';
 
 /** Alarms shown at once; the rest is counted. */
@@ -28,9 +29,10 @@ export function AlarmBand({
   zone: string;
 }) {
   const say = useWords();
-
   const now = useMinute();
-  const { on, toggle } = useSound(open.length > 0);
+  const [on, choose] = useSoundChoice();
+  // They come with the most urgent first.
+  useSound(open[0] ? soundOf(open[0].kind) : null);
   const [all, setAll] = useState(false);
   const shown = all ? open : open.slice(0, SHOWN);
   if (open.length === 0 && !trouble) return null;
@@ -65,7 +67,7 @@ export function AlarmBand({
       <div className="grid gap-2">
         <button
           className="grid size-14 shrink-0 place-items-center rounded border border-edge bg-flour"
-          onClick={toggle}
+          onClick={() => choose(!on)}
           aria-pressed={on}
           aria-label={on ? say('floor.soundIsOnSwitchIt') : say('floor.soundIsOffSwitchIt')}
         >

@@ -8,7 +8,7 @@ import type { Person, Skill } from '@/core/bakery/people';
 import type { HouseBook } from '@/core/bakery/house-book';
 import { clockOfDay } from '@/core/time/local';
 import { Button } from '../kit/button';
-import type { Shift } from '../../core/time/shifts';
+import type { Shift } from '@/core/time/shifts';
 
 interface PersonRowProps {
   person: Person & { skills: Skill[]; shifts: Shift[] };

@@ -26,7 +26,7 @@ import { Tabs } from './tabs';
 import { Fault } from '@/core/codes/fault';
 import type { Coded } from '@/core/codes/coded';
 import type { Scheme } from '@/core/lamination/scheme';
-import type { Pile } from '../../core/lamination/pile';
+import type { Pile } from '@/core/lamination/pile';
 
 export interface HouseSchemeView extends ComparedScheme {
   schemeId: number;

@@ -14,7 +14,7 @@ import type { OvenInside } from './oven-inside';
 import { type LoadProps, Mark } from './load-rows';
 import { fanCelsius, phaseAt, timer } from './words';
 import type { Tell } from './load-rows';
-import type { OvenLoad } from '../../core/shopfloor/oven-loads';
+import type { OvenLoad } from '@/core/shopfloor/oven-loads';
 import type { Instant } from '@/core/time/local';
 
 /** Minutes that a load may be given more with one tap. */

@@ -4,6 +4,7 @@ import { useWords } from '../kit/words';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { dialOn } from '@/core/bakery/machines';
+import { agenda } from '@/core/shopfloor/agenda';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
@@ -20,6 +21,7 @@ import { DeckStack } from './deck-stack';
 import { LoadInside } from './load-inside';
 import { ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut, type Tell } from './load-rows';
+import { NextLoad } from './next-load';
 
 /** What is in the oven, with its timers; what goes in next; what came out and is to be counted. */
 function OvenView({ board, person: signedIn }: { board: Board; person: Person }) {
@@ -30,6 +32,11 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
   const { doughs, record, trouble } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const loads = ovenLoads(doughs, now);
+  const isOver = loads.in.some(({ done }) => now > done);
+  const lists = agenda(doughs, now);
+  const loading = [...lists.running, ...lists.next].find(
+    ({ step, state }) => step.step.kind === 'load' && (state.status === 'running' || state.startable),
+  );
   const tell: Tell = ({ dough, step }, part) =>
     void record({ doughId: dough.id, stepKey: step.key, ...part });
   const [units] = useUnits();
@@ -56,7 +63,11 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
               ))}
             </section>
           ))}
-          {loads.in.length === 0 && (
+          {/* What is over comes out first: there is one yellow button. */}
+          {loading && !isOver && (
+            <NextLoad item={loading} at={{ doughs, machines: board.machines, now }} {...{ zone, record }} />
+          )}
+          {loads.in.length === 0 && !loading && (
             <p className="py-8 text-3xl">
               {say.rich('oven.theOvenIsEmptyOvens', {
                 count: ovens.length,

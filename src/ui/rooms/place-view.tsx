@@ -13,7 +13,7 @@ import { showCelsius } from '@/core/units/reader';
 import { useUnits } from '../live/units';
 import { LimitsForm } from './limits-form';
 import type { Outside } from '@/core/climate/curve';
-import type { PlaceLimits } from '../../core/climate/excursions';
+import type { PlaceLimits } from '@/core/climate/excursions';
 
 const PlaceChart = dynamic(() => import('./place-chart'), {
   ssr: false,

@@ -23,8 +23,8 @@ import { ScrapOffers } from './scrap-offers';
 import { WaterPanel } from './water-panel';
 import { SheetHead } from './sheet-head';
 import type { IngredientBook } from '@/core/formula/ingredient';
-import type { DoughRecord } from '../../core/record/dough';
-import type { DoughForecast, StepForecast } from '../../core/forecast/forecast';
+import type { DoughRecord } from '@/core/record/dough';
+import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 import type { MixChange } from '@/core/formula/actual';
 
 interface Props {

@@ -7,7 +7,7 @@ import type { MixSheet } from '@/core/process/mix-sheet';
 import { showCelsius, showMass } from '@/core/units/reader';
 import { Button } from '../kit/button';
 import { useUnits } from '../live/units';
-import type { DoughForecast, StepForecast } from '../../core/forecast/forecast';
+import type { DoughForecast, StepForecast } from '@/core/forecast/forecast';
 
 interface SheetHeadProps {
   dough: DoughForecast;

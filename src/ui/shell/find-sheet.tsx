@@ -34,12 +34,13 @@ function useFound(text: string): Found {
   const [found, setFound] = useState<Found>({ text: '', list: [], trouble: null });
   useEffect(() => {
     let isCurrent = true;
-    const timer = setTimeout(async () => {
+    const look = async () => {
       const answer = await lookFor(text);
       if (!isCurrent) return;
       if (answer.ok) setFound({ text, list: answer.result as Findable[], trouble: null });
       else setFound({ text, list: [], trouble: answer.message });
-    }, PAUSE);
+    };
+    const timer = setTimeout(() => void look(), PAUSE);
     return () => {
       isCurrent = false;
       clearTimeout(timer);

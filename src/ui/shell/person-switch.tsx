@@ -13,11 +13,9 @@ import { useMinute } from '../live/clock';
 import { isHalfTyped } from '../live/draft';
 import { useWaiting } from '../live/outbox';
 import { Names, type Somebody } from '../sign-in/names';
-import { OwnLanguage } from '../language/own-language';
-import { OwnPin } from './own-pin';
 
 // Fetched when somebody opens it: no page waits for it.
-const TakeOver = dynamic(() => import('../sign-in/take-over').then((module) => module.TakeOver), {
+const AtThisTablet = dynamic(() => import('./at-this-tablet').then((module) => module.AtThisTablet), {
   ssr: false,
 });
 
@@ -75,14 +73,7 @@ export function PersonSwitch({
             />
           </>
         ) : (
-          <>
-            <TakeOver
-              zone={zone}
-              people={[...others].sort((a, b) => Number(b.here ?? false) - Number(a.here ?? false))}
-            />
-            {!looksOn(person.role) && <OwnPin />}
-            <OwnLanguage />
-          </>
+          <AtThisTablet {...{ person, others, zone }} />
         )}
       </Sheet>
     </>

@@ -77,8 +77,6 @@ export const floor: Catalog['floor'] = {
   recordTimes: 'Eintragen',
   minutesAgo: 'vor {minutes} min',
   asPlanned: 'wie geplant, {time}',
-  off: 'aus',
-  on: 'an',
   alarms: 'Alarme',
   iSeeToIt: 'Ich kümmere mich',
   soundIsOnSwitchIt: 'Ton ist an: auf diesem Tablet ausschalten',

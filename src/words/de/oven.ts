@@ -64,4 +64,7 @@ export const oven: Catalog['oven'] = {
   onDecks: '{count, plural, =0 {kein Herd} one {Herd {decks}} other {Herde {decks}}}',
   learntCorrection:
     '{percent} % {isLonger, select, true {länger} other {kürzer}}, aus {bakes, plural, one {# Backgang} other {# Backgängen}}',
+  nextLoad: 'Nächste Beschickung',
+  loadOf:
+    '{label}, {trays, plural, one {# Blech} other {# Bleche}}, {pieces, plural, one {# Stück} other {# Stück}}',
 };

@@ -76,4 +76,12 @@ export const shell: Catalog['shell'] = {
   foundFormula: 'Rezeptur',
   foundPerson: 'Person',
   foundCustomer: 'Kunde',
+  alarmSounds: 'Alarmtöne auf diesem Tablet',
+  soundOn: 'Ton an',
+  soundOff: 'Ton aus',
+  hearSound: 'Anhören: {sound}',
+  soundOven: 'Ofen',
+  soundCold: 'Kühlung, Abkühlen',
+  soundRise: 'Teig reif',
+  soundFetch: 'Vorbereiten, holen',
 };

@@ -73,8 +73,6 @@ export const floor = {
   recordTimes: 'Record',
   minutesAgo: '{minutes} min ago',
   asPlanned: 'as planned, {time}',
-  off: 'off',
-  on: 'on',
   alarms: 'Alarms',
   iSeeToIt: 'I’m on it',
   soundIsOnSwitchIt: 'Sound is on: turn it off on this tablet',

@@ -61,4 +61,7 @@ export const oven = {
   onDecks: '{count, plural, =0 {no deck} one {deck {decks}} other {decks {decks}}}',
   learntCorrection:
     '{percent} % {isLonger, select, true {longer} other {shorter}}, from {bakes, plural, one {# bake} other {# bakes}}',
+  nextLoad: 'Next load',
+  loadOf:
+    '{label}, {trays, plural, one {# tray} other {# trays}}, {pieces, plural, one {# piece} other {# pieces}}',
 } as const;

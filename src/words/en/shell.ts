@@ -74,4 +74,12 @@ export const shell = {
   foundFormula: 'Formula',
   foundPerson: 'Person',
   foundCustomer: 'Customer',
+  alarmSounds: 'Alarm sounds on this tablet',
+  soundOn: 'Sound on',
+  soundOff: 'Sound off',
+  hearSound: 'Hear: {sound}',
+  soundOven: 'Oven',
+  soundCold: 'Cold chain, cooling',
+  soundRise: 'Dough ready',
+  soundFetch: 'Prepare, fetch',
 } as const;

@@ -77,8 +77,6 @@ export const floor: Catalog['floor'] = {
   recordTimes: 'Enregistrer',
   minutesAgo: 'il y a {minutes} min',
   asPlanned: 'comme prévu, {time}',
-  off: 'arrêt',
-  on: 'marche',
   alarms: 'Alarmes',
   iSeeToIt: 'Je m’en occupe',
   soundIsOnSwitchIt: 'Son activé : le couper sur cette tablette',

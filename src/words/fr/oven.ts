@@ -65,4 +65,7 @@ export const oven: Catalog['oven'] = {
   onDecks: '{count, plural, =0 {aucun étage} one {étage {decks}} other {étages {decks}}}',
   learntCorrection:
     '{percent} % plus {isLonger, select, true {long} other {court}}, sur {bakes, plural, one {# cuisson} other {# cuissons}}',
+  nextLoad: 'Prochain enfournement',
+  loadOf:
+    '{label}, {trays, plural, one {# plaque} other {# plaques}}, {pieces, plural, one {# pièce} other {# pièces}}',
 };

@@ -76,4 +76,12 @@ export const shell: Catalog['shell'] = {
   foundFormula: 'Formule',
   foundPerson: 'Personne',
   foundCustomer: 'Client',
+  alarmSounds: 'Sons d’alarme sur cette tablette',
+  soundOn: 'Son activé',
+  soundOff: 'Son coupé',
+  hearSound: 'Écouter : {sound}',
+  soundOven: 'Four',
+  soundCold: 'Froid, refroidissement',
+  soundRise: 'Pâte prête',
+  soundFetch: 'Préparer, sortir',
 };

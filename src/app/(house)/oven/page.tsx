@@ -11,7 +11,18 @@ export default async function Page() {
   const { person, now } = await housePage('/oven');
   return (
     <WordsOf
-      areas={['amounts', 'bench', 'cutting', 'floor', 'heat', 'lamination', 'oven', 'shaping', 'steps']}
+      areas={[
+        'amounts',
+        'bench',
+        'cutting',
+        'floor',
+        'heat',
+        'lamination',
+        'oven',
+        'shaping',
+        'steps',
+        'turns',
+      ]}
     >
       <OvenScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>

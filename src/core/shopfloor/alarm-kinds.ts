@@ -1,0 +1,15 @@
+/** What an alarm calls for. */
+export type AlarmKind =
+  | 'preheat'
+  | 'wash'
+  | 'butter'
+  | 'levain'
+  | 'thaw'
+  | 'alive'
+  | 'ready'
+  | 'turn-trays'
+  | 'look'
+  | 'out'
+  | 'place'
+  | 'silent'
+  | 'cooling';
