@@ -10,6 +10,7 @@ export async function demoHouse() {
   const house = await freshDatabase();
   await seedDemo(house.pool);
   await write(house.pool, 'UPDATE demo_clock SET paused = TRUE', []);
+  await write(house.pool, 'UPDATE person SET guided_at = UTC_TIMESTAMP(3)', []);
   const everybody = await people(house.pool);
   return {
     ...house,

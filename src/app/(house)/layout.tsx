@@ -1,8 +1,12 @@
 import type { ReactNode } from 'react';
+import { looksOn } from '@/core/shopfloor/rights';
 import { pool } from '@/server/db/pool';
 import { newestChange } from '@/server/feed';
 import { whoAndWhen } from '@/server/house-page';
 import { house, houseSettings, whoIsOnShift } from '@/server/store/house';
+import { isGuided } from '@/server/store/people';
+import { WordsOf } from '@/app/words-of';
+import { FirstSteps } from '@/ui/first-steps/first-steps';
 import { Shell } from '@/ui/shell/shell';
 
 export const dynamic = 'force-dynamic';
@@ -12,10 +16,11 @@ export default async function HouseLayout({ children }: { children: ReactNode })
   const db = pool();
   // Asked for first: whatever changes while the rest is read is told by the feed.
   const cursor = await newestChange();
-  const [bakery, everybody, settings] = await Promise.all([
+  const [bakery, everybody, settings, guided] = await Promise.all([
     house(db),
     whoIsOnShift(db, now),
     houseSettings(db),
+    looksOn(person.role) || isGuided(db, person.id),
   ]);
   return (
     <Shell
@@ -28,6 +33,11 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       clock={{ demo: clock.demo, now, rate: clock.rate, paused: clock.paused }}
     >
       {children}
+      {!guided && (
+        <WordsOf areas={['firstSteps']}>
+          <FirstSteps person={person} />
+        </WordsOf>
+      )}
     </Shell>
   );
 }

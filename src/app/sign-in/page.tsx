@@ -4,7 +4,8 @@ import { redirect } from 'next/navigation';
 import { tabletHere } from '@/server/auth/tablet';
 import { pool } from '@/server/db/pool';
 import { letsAnybodyIn } from '@/server/http';
-import { houseNow } from '@/server/store/clock';
+import { demoPins } from '@/server/demo/pins';
+import { clockSetting, houseNow } from '@/server/store/clock';
 import { houseIfAny, whoIsOnShift } from '@/server/store/house';
 import { EnrolView } from '@/ui/sign-in/enrol-view';
 import { SignInView } from '@/ui/sign-in/sign-in-view';
@@ -23,5 +24,7 @@ export default async function SignInPage({
   if (!bakery) redirect('/opening');
   if (!tablet) return <EnrolView free={letsAnybodyIn({ headers: await headers() })} />;
   const now = await houseNow(db);
-  return <SignInView house={bakery} people={await whoIsOnShift(db, now)} now={now} ended={ended} />;
+  const people = await whoIsOnShift(db, now);
+  const pins = (await clockSetting(db)).demo ? await demoPins(people) : null;
+  return <SignInView house={bakery} {...{ people, now, ended, pins }} />;
 }

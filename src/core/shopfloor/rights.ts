@@ -161,6 +161,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'withdraw-address': BAKERS,
   'change-pin': CREW,
   'choose-language': CREW,
+  'end-first-steps': CREW,
   'end-sessions': PLANNER,
   'make-tablet-code': PLANNER,
   'remove-tablet': PLANNER,

@@ -27,6 +27,7 @@ import { addOrder, changeOrder, changeStanding, closeDay, saveStanding, takeOrde
 import { makeAddress, withdrawAddress } from './house/address';
 import { changePin } from './house/change-pin';
 import { chooseLanguage } from './house/choose-language';
+import { endFirstSteps } from './house/end-first-steps';
 import { addException, removeException, takeBusy } from './house/exceptions';
 import { takeFromShelf } from './house/beginning';
 import { removeMachine, saveMachine } from './house/machine';
@@ -141,6 +142,7 @@ register(makeAddress);
 register(withdrawAddress);
 register(changePin);
 register(chooseLanguage);
+register(endFirstSteps);
 register(makeTabletCode);
 register(removeTablet);
 register(endSessions);
@@ -158,7 +160,8 @@ export const commandNames = (): string[] => [...COMMANDS.keys()];
 /** What the floor does all night: it has connections that no planning act can take. */
 const FLOOR = new Set([
   ...['record-event', 'take-alarm', 'write-handover', 'sign-handover', 'tell-place', 'decline-evidence'],
-  ...['move-stock', 'set-clock', 'change-pin', 'choose-language', 'end-sessions'],
+  ...['move-stock', 'set-clock', 'change-pin', 'choose-language', 'end-first-steps'],
+  'end-sessions',
 ]);
 
 /** How often something is worked out anew because the plan changed meanwhile. */

@@ -75,6 +75,23 @@ export async function setLanguage(db: Db, personId: number, language: Language |
   await write(db, 'UPDATE person SET language = ? WHERE id = ?', [language, personId]);
 }
 
+/** Writes down that somebody has seen what their role does here. */
+export async function setGuided(db: Db, personId: number): Promise<void> {
+  await write(db, 'UPDATE person SET guided_at = UTC_TIMESTAMP(3) WHERE id = ? AND guided_at IS NULL', [
+    personId,
+  ]);
+}
+
+/** Whether somebody has seen what their role does here. */
+export async function isGuided(db: Db, personId: number): Promise<boolean> {
+  const row = await rowOf<{ guidedAt: Date | null }>(
+    db,
+    'SELECT guided_at AS guidedAt FROM person WHERE id = ?',
+    [personId],
+  );
+  return row?.guidedAt != null;
+}
+
 /** What people read who have said so, by id. */
 export async function languages(db: Db): Promise<ReadonlyMap<number, Language>> {
   const rows = await rowsOf<{ id: number; language: Language }>(

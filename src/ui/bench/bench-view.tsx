@@ -8,6 +8,7 @@ import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { together } from '@/core/shopfloor/together';
+import { guided } from '../first-steps/guided';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
 import { Refusal } from '../kit/refusal';
@@ -75,7 +76,11 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
       <h1 className="sr-only">{say('bench.benchOf', { name: person.name })}</h1>
       <FloorHead {...{ board, record, calls }} doughs={doughs} />
       <div className="grid flex-1 content-start gap-px bg-hairline max-sm:contents md:grid-cols-[1.35fr_1fr] md:grid-rows-[auto_1fr]">
-        <section aria-label={say('bench.now')} className="bg-flour p-5 max-sm:order-1 max-sm:p-3">
+        <section
+          aria-label={say('bench.now')}
+          {...guided('bench-now')}
+          className="bg-flour p-5 max-sm:order-1 max-sm:p-3"
+        >
           <Refusal message={trouble} onRead={calm} />
           {looked ? (
             <WaitCard

@@ -1,5 +1,6 @@
 'use client';
 
+import { guided } from '../first-steps/guided';
 import { useWords } from '../kit/words';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
@@ -33,7 +34,11 @@ export function NextList({ running, next, coming, zone, name, me, onPick, onTake
     ...coming.slice(0, COMING).map((item) => ({ item, can: false })),
   ].sort((a, b) => a.item.inMinutes - b.item.inMinutes);
   return (
-    <section aria-label={say('bench.next')} className="bg-ground p-5 max-sm:order-3 md:row-span-2">
+    <section
+      aria-label={say('bench.next')}
+      {...guided('bench-next')}
+      className="bg-ground p-5 max-sm:order-3 md:row-span-2"
+    >
       {running.length > 0 && <h2 className="mb-1 text-lg text-quiet">{say('bench.alsoUnderWay')}</h2>}
       <ul className="mb-4 empty:hidden">
         {running.map((item) => (

@@ -7,6 +7,7 @@ import { TriangleAlert } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import { useContext } from 'react';
 import { mayDo, maySee, type Page } from '@/core/shopfloor/rights';
+import { guided } from '../first-steps/guided';
 import { Who } from '../live/who';
 
 const tabsWords = (say: Say): readonly { href: Page; name: string }[] => [
@@ -25,6 +26,7 @@ export function FloorTabs({ onTrouble }: { onTrouble?: () => void }) {
   return (
     <nav
       aria-label={say('floor.floor')}
+      {...guided('floor-tabs')}
       className="grid grid-cols-2 gap-px bg-hairline sm:grid-cols-6 print:hidden"
     >
       {tabsWords(say)
@@ -50,6 +52,7 @@ export function FloorTabs({ onTrouble }: { onTrouble?: () => void }) {
         })}
       {onTrouble && (!who || mayDo(who, 'report-trouble')) && (
         <button
+          {...guided('floor-trouble')}
           className="flex min-h-14 items-center justify-center gap-2 bg-ground text-xl text-warn"
           onClick={onTrouble}
         >

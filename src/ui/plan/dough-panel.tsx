@@ -1,5 +1,6 @@
 'use client';
 
+import { guided } from '../first-steps/guided';
 import { useWords } from '../kit/words';
 import { useMemo } from 'react';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -40,6 +41,7 @@ export function DoughPanel(props: DoughPanelProps) {
   const off = misfits(dough);
   return (
     <aside
+      {...guided('plan-panel')}
       aria-label={dough.name}
       className="flex min-w-0 flex-col border-l border-hairline lg:h-[calc(100dvh-4rem)]"
     >

@@ -5,6 +5,7 @@ import { byPerson, byStation } from '@/core/schedule/groups';
 import type { Proposal } from '@/core/schedule/proposal';
 import { staffedSpans } from '@/core/time/shifts';
 import type { Board } from '@/core/wire/board';
+import { guided } from '../first-steps/guided';
 import { useWords } from '../kit/words';
 import { Floor } from '../thread/ground';
 import { MachineLoads } from './machine-loads';
@@ -47,6 +48,7 @@ export function PlanSection({ board, plan, scene, shown, mayPlan, now, ...props 
   return (
     <section
       aria-label={say('plan.threads')}
+      {...guided('plan-threads')}
       className="flex min-w-0 flex-col px-4 pb-3 lg:h-[calc(100dvh-4rem)]"
     >
       <PlanBar

@@ -9,6 +9,7 @@ import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { ReaderUnits } from '@/core/units/reader';
 import { looksOn, maySee, type Page } from '@/core/shopfloor/rights';
+import { guided } from '../first-steps/guided';
 import { Awake } from '../live/awake';
 import { ClockProvider, type RunningClock } from '../live/clock';
 import { backToSignIn, signOut } from '../live/command';
@@ -58,6 +59,7 @@ function Views({ person, isOpen }: { person: Person; isOpen: boolean }) {
           <a
             key={href}
             href={href}
+            {...(href === '/orders' ? guided('nav-orders') : {})}
             aria-current={isHere(path, paths) ? 'page' : undefined}
             className={clsx(
               'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1400px]:px-2 min-[1400px]:text-[17px] 2xl:px-3 2xl:text-lg',

@@ -7,6 +7,7 @@ import { readIn } from '../language/read-in';
 import { Awake } from '../live/awake';
 import { go } from '../live/go';
 import { RefusedList } from '../shell/refused-list';
+import { DemoNote, type DemoPins } from './demo-note';
 import { Names, type Somebody } from './names';
 import { PinPad } from './pin-pad';
 
@@ -16,12 +17,15 @@ export function SignInView({
   people,
   now,
   ended,
+  pins = null,
 }: {
   house: { name: string; zone: string };
   people: Somebody[];
   now: number;
   /** The session ended under somebody's hands. */
   ended: boolean;
+  /** In a demo alone: what its people type. */
+  pins?: DemoPins | null;
 }) {
   const say = useWords();
   const [who, setWho] = useState<Somebody | null>(null);
@@ -45,7 +49,14 @@ export function SignInView({
         <Names people={people} who={who} onChoose={setWho} />
       </section>
       {who ? (
-        <PinPad key={who.id} person={who} zone={house.zone} onDone={() => go('/')} />
+        <div>
+          <PinPad key={who.id} person={who} zone={house.zone} onDone={() => go('/')} />
+          {pins?.[who.id] && (
+            <p className="mt-3 text-lg text-quiet">{say('signIn.demoPin', { pin: pins[who.id] ?? '' })}</p>
+          )}
+        </div>
+      ) : pins ? (
+        <DemoNote {...{ people, pins }} />
       ) : (
         <p className="self-center text-xl text-quiet">{say('signIn.tapYourNameThenPIN')}</p>
       )}

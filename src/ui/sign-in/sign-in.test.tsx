@@ -81,3 +81,33 @@ describe('signing in', () => {
     expect(screen.getByRole('status').textContent).toContain('is on this tablet; your PIN sends it');
   });
 });
+
+describe('a demo', () => {
+  const pins = { 1: '471147', 2: '1203' };
+  const demo = (
+    <SignInView house={{ name: 'Made up', zone: 'UTC' }} now={0} ended={false} {...{ people, pins }} />
+  );
+
+  it('says that it is one, and what to try first, with the PIN for it', () => {
+    show(demo);
+    const note = screen.getByRole('region', { name: 'Demo bakery' });
+    expect(note.textContent).toContain('made up');
+    expect(note.textContent).toContain('Sign in as Mara, PIN 471147');
+    expect(note.textContent).toContain('Sign in as Jonas, PIN 1203');
+  });
+
+  it('shows the PIN of whoever is chosen, and of nobody else', async () => {
+    const { user } = show(demo);
+    await user.click(button(/^Jonas/));
+    expect(screen.getByText('Demo PIN: 1203')).toBeTruthy();
+    await user.click(button(/^Proof room/));
+    expect(screen.queryByText(/Demo PIN/)).toBeNull();
+  });
+
+  it('is the only house that says anything of the kind', async () => {
+    const { user } = show(view());
+    expect(screen.queryByText(/[Dd]emo/)).toBeNull();
+    await user.click(button(/^Jonas/));
+    expect(screen.queryByText(/[Dd]emo/)).toBeNull();
+  });
+});

@@ -12,6 +12,7 @@ import { causes } from './causes';
 import { faults } from './faults';
 import { files } from './files';
 import { fillings } from './fillings';
+import { firstSteps } from './first-steps';
 import { floor } from './floor';
 import { formulas } from './formulas';
 import { handover } from './handover';
@@ -67,6 +68,7 @@ export const de: Catalog = {
   faults,
   files,
   fillings,
+  firstSteps,
   floor,
   formulas,
   handover,

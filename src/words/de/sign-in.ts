@@ -24,4 +24,10 @@ export const signIn: Catalog['signIn'] = {
   tapYourNameThenPIN: 'Auf Ihren Namen tippen, dann Ihre PIN.',
   planner: 'Planung',
   helper: 'Hilfe',
+  demo: 'Demo-Bäckerei',
+  demoIsMadeUp: 'Alles hier ist erfunden, und beim Ausprobieren geht nichts kaputt.',
+  demoPlan: 'Als {name} anmelden, PIN {pin}: den Plan ansehen und einen Teig ansetzen.',
+  demoBench: 'Als {name} anmelden, PIN {pin}: am Tisch den nächsten Schritt machen.',
+  demoClock: 'Oben auf die Uhr tippen, um die Nacht zu beschleunigen oder etwas ausfallen zu lassen.',
+  demoPin: 'Demo-PIN: {pin}',
 };

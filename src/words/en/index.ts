@@ -11,6 +11,7 @@ import { causes } from './causes';
 import { faults } from './faults';
 import { files } from './files';
 import { fillings } from './fillings';
+import { firstSteps } from './first-steps';
 import { floor } from './floor';
 import { formulas } from './formulas';
 import { handover } from './handover';
@@ -66,6 +67,7 @@ export const en = {
   faults,
   files,
   fillings,
+  firstSteps,
   floor,
   formulas,
   handover,

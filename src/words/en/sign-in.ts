@@ -20,4 +20,10 @@ export const signIn = {
   tapYourNameThenPIN: 'Tap your name, then your PIN.',
   planner: 'planner',
   helper: 'helper',
+  demo: 'Demo bakery',
+  demoIsMadeUp: 'Everything here is made up, and nothing you try can do harm.',
+  demoPlan: 'Sign in as {name}, PIN {pin}: look at the plan and add a dough.',
+  demoBench: 'Sign in as {name}, PIN {pin}: do the next step on the bench.',
+  demoClock: 'Tap the clock at the top to speed up the night or break something.',
+  demoPin: 'Demo PIN: {pin}',
 } as const;

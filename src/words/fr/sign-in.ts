@@ -24,4 +24,10 @@ export const signIn: Catalog['signIn'] = {
   tapYourNameThenPIN: 'Toucher votre nom, puis votre code.',
   planner: 'planification',
   helper: 'aide',
+  demo: 'Boulangerie de démonstration',
+  demoIsMadeUp: 'Tout est inventé ici, on peut tout essayer sans risque.',
+  demoPlan: 'Entrer comme {name}, PIN {pin} : regarder le planning et ajouter une pâte.',
+  demoBench: 'Entrer comme {name}, PIN {pin} : faire la prochaine étape à la table.',
+  demoClock: 'Toucher l’horloge en haut pour accélérer la nuit ou provoquer une panne.',
+  demoPin: 'PIN de démo : {pin}',
 };
