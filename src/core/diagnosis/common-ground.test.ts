@@ -11,7 +11,7 @@ const NOTHING = Object.fromEntries(FEATURE_IDS.map((id) => [id, null])) as Featu
 function batch(good: boolean, features: Partial<Features>, nth = 0): BatchSummary {
   return {
     ...{ doughId: nth, outputId: nth, name: `Crescent ${nth}`, product: 'Crescent', pieces: 40 },
-    ...{ mixedAt: 0, doneAt: nth, mixedBy: 1, proofer: 'proofer', oven: 'oven' },
+    ...{ mixedAt: 0, doneAt: nth, mixedBy: 1, proofer: 'proofer', oven: 'oven', uses: [] },
     ...{ mean: good ? 4.8 : 3, seen: good ? [] : ['flat'], counted: { good: 40, second: 0, waste: 0 } },
     features: { ...NOTHING, ...features },
   };

@@ -6,7 +6,7 @@ import { playedBatch } from '../double/played-batch';
 import { explain } from './explain';
 import { summariesOf } from './summary';
 import { batchTrace } from './trace';
-import { groupTrends, houseDrifts, pointsOf, shiftOf, weekYields } from './trends';
+import { groupTrends, houseDrifts, pointsOf, shiftOf, yieldsBy } from './trends';
 
 const played = (mishap: Parameters<typeof playedBatch>[1], seed: number) => {
   const { record, heard } = playedBatch(crescentDough(seed), mishap, seed);
@@ -110,9 +110,14 @@ describe('months of batches', () => {
     ]);
     expect(shifts[0]?.lost).toBeCloseTo(0.1, 10);
     expect(groupTrends(month, () => null)).toEqual([]);
-    const weeks = weekYields(month, 'UTC');
+    const weeks = yieldsBy(month, 'UTC', 'week');
     expect(weeks.reduce((sum, { good, second, waste }) => sum + good + second + waste, 0)).toBe(40 * 24);
-    expect(weeks[0]?.week).toBe('1969-12-29');
+    expect(weeks[0]?.from).toBe('1969-12-29');
+    const days = yieldsBy(month, 'UTC', 'day');
+    expect(days.reduce((sum, { good }) => sum + good, 0)).toBe(
+      weeks.reduce((sum, { good }) => sum + good, 0),
+    );
+    expect(days.length).toBeGreaterThan(weeks.length);
     expect(pointsOf(month, 'ovenOff').every(({ at }, i, all) => i === 0 || at >= (all[i - 1]?.at ?? 0))).toBe(
       true,
     );

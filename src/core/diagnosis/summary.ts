@@ -7,6 +7,7 @@ import type { FaultId } from '../record/marks';
 import type { DoughState } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
 import { type BatchCourse, type Features, featuresOf } from './features';
+import { type MachineUse, usesOf } from './machine-use';
 import { batchReports } from './report';
 import type { HeardStay } from './temperatures';
 import { batchTrace } from './trace';
@@ -27,6 +28,8 @@ export interface BatchSummary {
   /** Machines that it rose and was baked in, by their ids. */
   proofer: string | null;
   oven: string | null;
+  /** What ovens and proofers held of it. */
+  uses: MachineUse[];
   features: Features;
   /** Mean of its marks; null where nobody judged it. */
   mean: number | null;
@@ -46,6 +49,7 @@ export function summariesOf(dough: DoughRecord, heard: readonly HeardStay[]): Ba
     mixedBy: mixOf(dough, state)?.by ?? null,
     proofer: machineOf(dough, output.id, 'proof'),
     oven: machineOf(dough, output.id, 'bake'),
+    uses: usesOf(dough, state, output.id),
     features: featuresOf(courseOf(dough, state, output, heard)),
   }));
 }

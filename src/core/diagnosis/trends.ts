@@ -1,5 +1,6 @@
 import { formatLocal, type Instant } from '../time/local';
 import { quantile } from '../learning/quantile';
+import { type Period, periodOf } from './periods';
 import { type Drift, driftOf, type Point } from './drift';
 import type { FeatureId } from './features';
 import type { BatchSummary } from './summary';
@@ -124,31 +125,22 @@ function piecesOf(batches: readonly BatchSummary[]) {
   return sum;
 }
 
-/** What came out in one week, pieces. */
-export interface WeekYield {
-  /** Local midnight of its Monday, as `2026-11-16`. */
-  week: string;
+/** What came out in one day or week, pieces. */
+export interface PeriodYield {
+  /** The day, or the Monday of the week, as `2026-11-16`. */
+  from: string;
   good: number;
   second: number;
   waste: number;
 }
 
-const DAY = 24 * 3_600_000;
-
-/** The local Monday of a moment. */
-function mondayOf(at: Instant, zone: string): string {
-  const day = formatLocal(at, zone).slice(0, 10);
-  const date = new Date(`${day}T00:00:00Z`);
-  return new Date(date.getTime() - ((date.getUTCDay() + 6) % 7) * DAY).toISOString().slice(0, 10);
-}
-
-/** What came out week by week. */
-export function weekYields(batches: readonly BatchSummary[], zone: string): WeekYield[] {
-  const weeks = new Map<string, BatchSummary[]>();
+/** What came out day by day or week by week. */
+export function yieldsBy(batches: readonly BatchSummary[], zone: string, period: Period): PeriodYield[] {
+  const found = new Map<string, BatchSummary[]>();
   for (const batch of batches) {
     if (!batch.counted) continue;
-    const week = mondayOf(batch.doneAt, zone);
-    weeks.set(week, [...(weeks.get(week) ?? []), batch]);
+    const from = periodOf(batch.doneAt, zone, period);
+    found.set(from, [...(found.get(from) ?? []), batch]);
   }
-  return [...weeks].sort(([a], [b]) => (a < b ? -1 : 1)).map(([week, own]) => ({ week, ...piecesOf(own) }));
+  return [...found].sort(([a], [b]) => (a < b ? -1 : 1)).map(([from, own]) => ({ from, ...piecesOf(own) }));
 }

@@ -16,8 +16,9 @@ export interface Findable {
   at: number | null;
 }
 
-/** Most that one look lists. */
+/** Most that one look lists, of all and of one kind: many batches of a name leave room for its product. */
 const LISTED = 14;
+const OF_A_KIND = 6;
 /** A batch this much further from now than another is listed after it, ms. */
 const DAY = 24 * 3_600_000;
 
@@ -67,8 +68,9 @@ export function foundBest(all: readonly Findable[], text: string, now: number): 
         away(a.one, now) - away(b.one, now) ||
         a.one.name.localeCompare(b.one.name),
     )
-    .slice(0, LISTED)
-    .map(({ one }) => one);
+    .map(({ one }) => one)
+    .filter(({ kind }, i, all) => all.slice(0, i).filter((before) => before.kind === kind).length < OF_A_KIND)
+    .slice(0, LISTED);
 }
 
 const away = ({ at }: Findable, now: number): number =>

@@ -1,3 +1,4 @@
+import type { Machine } from '../bakery/machines';
 import type { HouseDrift } from '../diagnosis/trends';
 import type { BatchSummary } from '../diagnosis/summary';
 import type { Improvement } from '../learning/improved';
@@ -19,6 +20,8 @@ export interface TrendsPage {
   to: Instant;
   drifts: HouseDrift[];
   learnt: LearntTime[];
+  /** Ovens and proofers in use, in the house's order. */
+  measured: Pick<Machine, 'id' | 'label' | 'capacity'>[];
   /** Names of machines by their ids. */
   machines: Record<string, string>;
   /** Names of people by their ids; none where the house does not want them here. */

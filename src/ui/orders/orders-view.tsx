@@ -7,14 +7,15 @@ import { useMemo, useState } from 'react';
 import type { OrderBook } from '@/core/demand/book';
 import type { FromFreezer } from '@/core/demand/stock';
 import type { OrderWithSources } from '@/core/demand/cover';
+import { type DayGlance as DayGlanceOf, glances } from '@/core/demand/glance';
 import { dayOf } from '@/core/demand/orders';
 import type { Person } from '@/core/bakery/people';
 import { formatLocal, type Instant, parseLocal } from '@/core/time/local';
 import { Button } from '../kit/button';
 import { send } from '../live/command';
 import { AddOrder } from './add-order';
+import { DayGlance } from './day-glance';
 import { DemandRow } from './demand-row';
-
 import { Proposals } from './proposals';
 import { ReadOrders } from './read-orders';
 import { ShortList } from './short-list';
@@ -48,6 +49,7 @@ export function OrdersView({
     [book.makers],
   );
   const days = useMemo(() => byDay(book, zone), [book, zone]);
+  const glance = useMemo(() => glances(book, zone), [book, zone]);
   const act = async (command: string, input: unknown) => {
     const answer = await send(command, input);
     setTrouble(answer.ok ? null : answer.message);
@@ -108,7 +110,12 @@ export function OrdersView({
           onTell={(input) => void act('mark-told', input)}
         />
         {days.map((one) => (
-          <OrdersDay key={one.day} {...{ one, book, products, zone }} act={mayPlan ? act : null} />
+          <OrdersDay
+            key={one.day}
+            {...{ one, book, products, zone }}
+            glance={glance.get(one.day)}
+            act={mayPlan ? act : null}
+          />
         ))}
       </section>
       <aside className="min-w-0 border-l border-hairline p-4 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto">
@@ -129,12 +136,14 @@ export function OrdersView({
 /** One day: what is wanted of it, whether it is closed. `act` is null for whoever only looks. */
 function OrdersDay({
   one: { day, at, closed, demand },
+  glance,
   book,
   products,
   zone,
   act,
 }: {
   one: ReturnType<typeof byDay>[number];
+  glance: DayGlanceOf | undefined;
   book: OrderBook;
   products: ReadonlyMap<number, string>;
   zone: string;
@@ -158,6 +167,7 @@ function OrdersDay({
           </Button>
         )}
       </div>
+      {glance && <DayGlance glance={glance} />}
       {demand.length === 0 && <p className="py-1 text-quiet">{say('orders.nothingIsWanted')}</p>}
       <ul>
         {demand.map((want) => (

@@ -143,7 +143,7 @@ function Row({
             />
           </span>
         )}
-        <span className="block text-lg">
+        <span className="col-start-1 block text-lg">
           {say('proof.untilReadyTo', {
             isMin: step.min === step.max,
             time: nearTime(say, best, now, zone),

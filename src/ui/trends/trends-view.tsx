@@ -12,6 +12,7 @@ import { LearntTable } from './learnt-table';
 
 const Waiting = () => <div className="h-64" />;
 const FeatureChart = dynamic(() => import('./feature-chart'), { ssr: false, loading: Waiting });
+const UseChart = dynamic(() => import('./use-chart'), { ssr: false, loading: Waiting });
 const YieldChart = dynamic(() => import('./yield-chart'), { ssr: false, loading: Waiting });
 
 interface Props {
@@ -35,6 +36,8 @@ const CHARTED: readonly {
 export function TrendsView({ trends, asked, products, zone }: Props) {
   const say = useWords();
   const { batches, left, from, to } = trends;
+  // A month is read by the day, more than that by the week.
+  const period = asked.weeks === 4 ? 'day' : 'week';
   const [first, last] = [say.dayMonth(from, zone), say.dayMonth(to, zone)];
   return (
     <main className="flex-1">
@@ -64,7 +67,8 @@ export function TrendsView({ trends, asked, products, zone }: Props) {
                   {...{ feature, zone, from, to }}
                 />
               ))}
-              <YieldChart {...{ batches, zone }} />
+              <YieldChart {...{ batches, zone, period }} />
+              <UseChart machines={trends.measured} {...{ batches, zone, period }} />
             </div>
             <GroupTables {...{ batches, zone }} people={trends.people} />
           </>

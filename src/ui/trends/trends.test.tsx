@@ -12,6 +12,10 @@ const MONTH = monthOf(24, (day) => (day < 12 ? {} : { baked: 1.15 }));
 const PAGE: TrendsPage = {
   ...{ batches: MONTH, left: 0, from: 0, to: 24 * DAY, drifts: [], learnt: [] },
   ...{ machines: { oven: 'Deck oven' }, people: {} },
+  measured: [
+    { id: 'proofer', label: 'Proofer', capacity: 20 },
+    { id: 'oven', label: 'Deck oven', capacity: 9 },
+  ],
 };
 const trends = (part: Partial<TrendsPage> = {}) =>
   show(
@@ -52,6 +56,27 @@ describe('trends', () => {
     expect(screen.queryByRole('region', { name: 'By who mixed them' })).toBeNull();
     trends({ people: { 0: 'Ida', 1: 'Jonas' } });
     expect(rowsOf('By who mixed them').map((row) => row?.slice(0, 3))).toEqual(['Mix', 'Ida', 'Jon']);
+  });
+
+  it('show how long ovens and proofers were in use, and how full, in a table too', async () => {
+    // One batch: its loads follow each other, and none lies over another.
+    const { user } = trends({ batches: MONTH.slice(0, 1) });
+    const chart = await screen.findByRole('region', { name: 'Oven and proofer use' });
+    expect(chart.textContent).toContain('Hours of each day');
+    await user.click(within(chart).getByText(/table/i));
+    const rows = within(chart).getAllByRole('row');
+    expect(rows[0]?.textContent).toBe('DayMachineHoursFull');
+    expect(rows.slice(1).map((row) => row.textContent)).toEqual([
+      '1 JanProofer2.020 %',
+      '1 JanDeck oven0.344 %',
+    ]);
+  });
+
+  it('show how long ovens and proofers were in use by the week where more than a month is asked for', async () => {
+    show(<TrendsView trends={PAGE} asked={{ weeks: 13, product: null }} products={[]} zone="UTC" />);
+    const chart = await screen.findByRole('region', { name: 'Oven and proofer use' });
+    expect(chart.textContent).toContain('mean of the week');
+    expect(await screen.findByRole('region', { name: 'Yield by week' })).toBeTruthy();
   });
 
   it('show what a learned time changed and what it gained', () => {

@@ -2,32 +2,38 @@
 
 import { Bar, CartesianGrid, ComposedChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { BatchSummary } from '@/core/diagnosis/summary';
-import { weekYields, type WeekYield } from '@/core/diagnosis/trends';
-import type { Say } from '@/words/say';
+import type { Period } from '@/core/diagnosis/periods';
+import { type PeriodYield, yieldsBy } from '@/core/diagnosis/trends';
 import { AXIS, TOOLTIP } from '../kit/chart-look';
 import { useWords } from '../kit/words';
+import { periodName } from './period-name';
 import { ValueTable } from './value-table';
 
 /** Seconds and waste of all that came out, in per cent. */
-const shareOf = (part: number, { good, second, waste }: WeekYield): number =>
+const shareOf = (part: number, { good, second, waste }: PeriodYield): number =>
   Math.round((1000 * part) / Math.max(1, good + second + waste)) / 10;
 
-const monday = (say: Say, week: string) => say.dayMonth(Date.parse(`${week}T12:00:00Z`), 'UTC');
+interface Props {
+  batches: readonly BatchSummary[];
+  zone: string;
+  period: Period;
+}
 
-/** What did not come out well, week by week: the good ones are the rest, and the numbers stand in the table. */
-export default function YieldChart({ batches, zone }: { batches: readonly BatchSummary[]; zone: string }) {
+/** What did not come out well, by day or week: the good ones are the rest, and the numbers stand in the table. */
+export default function YieldChart({ batches, zone, period }: Props) {
   const say = useWords();
-  const weeks = weekYields(batches, zone);
-  if (weeks.length === 0) return null;
-  const data = weeks.map((week) => ({
-    name: monday(say, week.week),
-    second: shareOf(week.second, week),
-    waste: shareOf(week.waste, week),
+  const yields = yieldsBy(batches, zone, period);
+  if (yields.length === 0) return null;
+  const title = say(period === 'day' ? 'trends.yieldsByDay' : 'trends.yields');
+  const data = yields.map((one) => ({
+    name: periodName(say, one.from),
+    second: shareOf(one.second, one),
+    waste: shareOf(one.waste, one),
   }));
   return (
-    <section aria-label={say('trends.yields')}>
-      <h2 className="text-2xl font-bold">{say('trends.yields')}</h2>
-      <figure aria-label={say('trends.yields')} className="h-64">
+    <section aria-label={title}>
+      <h2 className="text-2xl font-bold">{title}</h2>
+      <figure aria-label={title} className="h-64">
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
@@ -63,9 +69,9 @@ export default function YieldChart({ batches, zone }: { batches: readonly BatchS
       </figure>
       <p className="text-[15px] text-quiet">{say('trends.yieldLegend')}</p>
       <ValueTable
-        headings={[say('trends.week'), say('trends.good'), say('trends.second'), say('trends.waste')]}
-        rows={weeks.map(({ week, good, second, waste }) => [
-          monday(say, week),
+        headings={[say(`trends.${period}`), say('trends.good'), say('trends.second'), say('trends.waste')]}
+        rows={yields.map(({ from, good, second, waste }) => [
+          periodName(say, from),
           ...[good, second, waste].map((pieces) => String(pieces)),
         ])}
       />

@@ -113,4 +113,7 @@ export const orders: Catalog['orders'] = {
     '{products} {count, plural, one {wird} other {werden}} getrennt hergestellt (Allergene).',
   togetherTheyAreBowlsA: 'Zusammen füllen sie {bowls} Kessel; ein Teig hat höchstens {mostBowls}.',
   onePieceCannotBeSplit: 'Ein einzelnes Stück lässt sich nicht teilen.',
+  dayAtAGlance: '{pieces} Stück für {customers, plural, one {# Kunden} other {# Kunden}}:',
+  allInTime: 'alles pünktlich',
+  someLate: '{late} verspätet',
 };

@@ -74,4 +74,13 @@ export const trends: Catalog['trends'] = {
   date: 'Datum',
   batch: 'Charge',
   value: 'Wert',
+  yieldsByDay: 'Ausbeute nach Tagen',
+  day: 'Tag',
+  ovensAndProofers: 'Ofen und Gärschrank in Betrieb',
+  useOfDays: 'Stunden am Tag, in denen etwas darin war.',
+  useOfWeeks: 'Stunden am Tag, in denen etwas darin war, im Mittel der Woche.',
+  machine: 'Maschine',
+  hoursInUse: 'Stunden',
+  howFull: 'Belegt',
+  percent: '{share} %',
 };

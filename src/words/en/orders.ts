@@ -109,4 +109,8 @@ export const orders = {
   isKeptApartFromThe: '{products} {count, plural, one {is} other {are}} made separately (allergens).',
   togetherTheyAreBowlsA: 'Together they fill {bowls} bowls; a dough has {mostBowls} at most.',
   onePieceCannotBeSplit: 'A single piece cannot be split.',
+  dayAtAGlance:
+    '{pieces, plural, one {# piece} other {# pieces}} for {customers, plural, one {# customer} other {# customers}}:',
+  allInTime: 'all on time',
+  someLate: '{late} late',
 } as const;

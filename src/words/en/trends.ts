@@ -72,4 +72,13 @@ export const trends = {
   date: 'Date',
   batch: 'Batch',
   value: 'Value',
+  yieldsByDay: 'Yield by day',
+  day: 'Day',
+  ovensAndProofers: 'Oven and proofer use',
+  useOfDays: 'Hours of each day with something inside.',
+  useOfWeeks: 'Hours a day with something inside, mean of the week.',
+  machine: 'Machine',
+  hoursInUse: 'Hours',
+  howFull: 'Full',
+  percent: '{share} %',
 } as const;

@@ -112,4 +112,8 @@ export const orders: Catalog['orders'] = {
   isKeptApartFromThe: '{products} {count, plural, one {se fait} other {se font}} à part (allergènes).',
   togetherTheyAreBowlsA: 'Ensemble elles remplissent {bowls} cuves ; une pâte en a {mostBowls} au plus.',
   onePieceCannotBeSplit: 'Une seule pièce ne se sépare pas.',
+  dayAtAGlance:
+    '{pieces, plural, one {# pièce} other {# pièces}} pour {customers, plural, one {# client} other {# clients}} :',
+  allInTime: 'tout dans les temps',
+  someLate: '{late} en retard',
 };

@@ -24,7 +24,7 @@ export const signIn: Catalog['signIn'] = {
   tapYourNameThenPIN: 'Toucher votre nom, puis votre code.',
   planner: 'planification',
   helper: 'aide',
-  demo: 'Boulangerie de démonstration',
+  demo: 'Fournil de démo',
   demoIsMadeUp: 'Tout est inventé ici, on peut tout essayer sans risque.',
   demoPlan: 'Entrer comme {name}, PIN {pin} : regarder le planning et ajouter une pâte.',
   demoBench: 'Entrer comme {name}, PIN {pin} : faire la prochaine étape à la table.',

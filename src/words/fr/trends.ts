@@ -73,4 +73,13 @@ export const trends: Catalog['trends'] = {
   date: 'Date',
   batch: 'Fournée',
   value: 'Valeur',
+  yieldsByDay: 'Rendement par jour',
+  day: 'Jour',
+  ovensAndProofers: 'Four et étuve en service',
+  useOfDays: 'Heures par jour avec des produits dedans.',
+  useOfWeeks: 'Heures par jour avec des produits dedans, moyenne de la semaine.',
+  machine: 'Machine',
+  hoursInUse: 'Heures',
+  howFull: 'Rempli',
+  percent: '{share} %',
 };

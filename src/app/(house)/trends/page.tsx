@@ -64,6 +64,9 @@ export default async function TrendsScreen({ searchParams }: Search) {
           batches: shown.map((batch) => (named ? batch : { ...batch, mixedBy: null })),
           ...{ left, from, to: now, learnt },
           drifts: houseDrifts(batches),
+          measured: pools
+            .filter(({ kind }) => kind === 'oven' || kind === 'proofer')
+            .map(({ id, label, capacity }) => ({ id, label, capacity })),
           machines: Object.fromEntries(pools.map(({ id, label }) => [id, label])),
           people: named ? Object.fromEntries(everybody.map(({ id, name }) => [id, name])) : {},
         }}
