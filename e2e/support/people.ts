@@ -49,20 +49,23 @@ export async function signIn(
   return page;
 }
 
-/** Nothing for axe to find, at WCAG 2.2 AA. */
-export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
+/** What axe finds on a page, at WCAG 2.2 AA, and where. */
+export async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
     .analyze();
-  expect(
-    violations.map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes
-          .map(({ target }) => target.join(' '))
-          .slice(0, 3)
-          .join(', ')}`,
-    ),
-  ).toEqual([]);
+  return found.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .map(({ target }) => target.join(' '))
+        .slice(0, 3)
+        .join(', ')}`,
+  );
+}
+
+/** Nothing for axe to find. */
+export async function expectAccessible(page: Page): Promise<void> {
+  expect(await violations(page)).toEqual([]);
 }
 
 /** Nothing sticks out to the side of a narrow screen. */

@@ -1,29 +1,42 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page, type ViewportSize } from '@playwright/test';
 import { PEOPLE } from '@/server/demo/bakery';
 import { LANGUAGE_COOKIES } from '@/words/languages';
+import { wordsIn } from '@/words/compile';
 import { LANGUAGES, type Language } from '@/words/message';
+import type { Say } from '@/words/say';
 import { unreadTexts, type Unread } from '../../test-support/readable';
-import { address } from '../support/people';
+import { address, violations } from '../support/people';
 
 const VIEWS = [
   ...['/plan', '/orders', '/orders/past', '/bench', '/proof', '/oven', '/handover', '/batches', '/trends'],
-  ...[
-    '/practice',
-    '/formulas',
-    '/formulas/ingredients',
-    '/products',
-    '/products/new',
-    '/lamination',
-    '/cutting',
-  ],
-  ...['/fillings', '/rooms', '/rooms/retarder', '/workbench', '/house', '/house/values', '/setup'],
-  ...['/papers/production', '/dough/5', '/dough/5/sheet', '/dough/5/labels'],
+  ...['/practice', '/practice/new', '/formulas', '/formulas/1', '/formulas/ingredients'],
+  ...['/products', '/products/1', '/products/new', '/lamination', '/cutting', '/fillings'],
+  ...['/rooms', '/rooms/retarder', '/workbench', '/house', '/house/values', '/setup'],
+  ...['/papers/production', '/dough/5', '/dough/5/sheet', '/dough/5/labels', '/batch/5'],
+];
+/** A screen on the wall is as large as these, and has no smaller one. */
+const WALL = { view: '/wall', sizes: [{ width: 1920, height: 1080 }] };
+/** What lies over a view, and how it is opened: by a key, or by a button of this name. */
+const SHEETS: readonly { view: string; key?: string; button?: (say: Say) => string }[] = [
+  { view: '/plan', key: '?' },
+  { view: '/plan', key: 'a' },
+  { view: '/plan', key: 'f' },
+  { view: '/plan', key: '/' },
+  { view: '/plan', button: (say) => say('shell.isAtThisTabletChange', { name: 'Mara' }) },
+  { view: '/orders', button: (say) => say('orders.addOrder2').trim() },
+  { view: '/orders', button: (say) => say('orders.standingOrders') },
+  { view: '/orders', button: (say) => say('orders.readAFile') },
+  { view: '/bench', button: (say) => say('bench.earlier') },
+  { view: '/bench', button: (say) => say('bench.note') },
+  { view: '/bench', button: (say) => say('floor.trouble') },
+  { view: '/house', button: (say) => say('house.addAPerson') },
+  { view: '/house', button: (say) => say('house.addAMachine') },
 ];
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 1024, height: 768 },
   { width: 360, height: 740 },
-];
+] as const;
 
 /** Signs a planner in whose tablet reads this language. */
 async function planner(browser: Browser, language: Language): Promise<Page> {
@@ -59,21 +72,63 @@ async function settled(page: Page): Promise<Unread[]> {
   return found;
 }
 
-for (const language of LANGUAGES)
+/** Opens a sheet over its view. */
+async function openSheet(page: Page, language: Language, sheet: (typeof SHEETS)[number]): Promise<string> {
+  await page.goto(sheet.view);
+  await page.waitForLoadState('networkidle');
+  const name = sheet.button?.(wordsIn(language));
+  if (name !== undefined) await page.getByRole('button', { name, exact: true }).first().click();
+  else if (sheet.key !== undefined) await page.keyboard.press(sheet.key);
+  await expect(page.getByRole('dialog')).toBeVisible();
+  return `${sheet.view} ${name ?? sheet.key ?? ''}`;
+}
+
+/** A language is looked at by day or by night: colours do not depend on it, and both are looked at everywhere. */
+const THEMES: Record<Language, 'day' | 'night'> = { en: 'day', de: 'night', fr: 'day' };
+
+for (const language of LANGUAGES) {
   test(`no text is cut, beside the page or under another, in ${language}`, async ({ browser }) => {
     test.setTimeout(900_000);
     const page = await planner(browser, language);
     await expect(page.locator('html')).toHaveAttribute('lang', language);
     const unread: string[] = [];
+    const lookAt = async (name: string, sizes: readonly ViewportSize[] = SIZES) => {
+      for (const size of sizes) {
+        await page.setViewportSize(size);
+        const found = await settled(page);
+        unread.push(...found.map(({ how, text, by }) => `${name} ${size.width}: “${text}” ${how} (${by})`));
+      }
+      await page.setViewportSize(SIZES[0]);
+    };
     for (const view of VIEWS) {
       await page.goto(view);
       await page.waitForLoadState('networkidle');
-      for (const size of SIZES) {
-        await page.setViewportSize(size);
-        const found = await settled(page);
-        unread.push(...found.map(({ how, text, by }) => `${view} ${size.width}: “${text}” ${how} (${by})`));
-      }
+      await lookAt(view);
     }
+    await page.goto(WALL.view);
+    await page.waitForLoadState('networkidle');
+    await lookAt(WALL.view, WALL.sizes);
+    for (const sheet of SHEETS) await lookAt(await openSheet(page, language, sheet));
     await page.context().close();
     expect([...new Set(unread)]).toEqual([]);
   });
+
+  test(`nothing keeps anybody from reading or using a view in ${language}, by ${THEMES[language]}`, async ({
+    browser,
+  }) => {
+    test.setTimeout(900_000);
+    const page = await planner(browser, language);
+    await page.context().addCookies([{ name: 'theme', value: THEMES[language], url: address() }]);
+    const found: string[] = [];
+    const check = async (name: string) =>
+      found.push(...(await violations(page)).map((violation) => `${name}: ${violation}`));
+    for (const view of VIEWS) {
+      await page.goto(view);
+      await page.waitForLoadState('networkidle');
+      await check(view);
+    }
+    for (const sheet of SHEETS) await check(await openSheet(page, language, sheet));
+    await page.context().close();
+    expect(found).toEqual([]);
+  });
+}

@@ -1,3 +1,4 @@
+import type { CalledProduct } from '@/core/bakery/product-names';
 import compile from 'icu-minify/compile';
 import type { CompiledMessage } from 'icu-minify/format';
 import { de } from './de';
@@ -57,5 +58,5 @@ const messagesOf = (language: Language, areas: readonly Area[]): Messages =>
 export const packedMessages = packer();
 
 /** Says every message there is: for what is put into words on the server. */
-export const wordsIn = (language: Language): Say =>
-  sayer(language, messagesOf(language, Object.keys(CATALOGS[language]) as Area[]));
+export const wordsIn = (language: Language, called: readonly CalledProduct[] = []): Say =>
+  sayer(language, messagesOf(language, Object.keys(CATALOGS[language]) as Area[]), { called });

@@ -36,10 +36,12 @@ describe('words', () => {
 
   it('show quantities in the units of their reader', () => {
     const inches = sayer('en', JSON.parse(ALL_MESSAGES) as Messages, {
-      ...METRIC,
-      temperature: 'F',
-      length: 'in',
-      mass: 'oz',
+      units: {
+        ...METRIC,
+        temperature: 'F',
+        length: 'in',
+        mass: 'oz',
+      },
     });
     const gap = coded('lamination.noSmallerGap', { gap: { mm: 25.4 } });
     expect(inches.coded(gap)).toBe('From 1 in on there is no smaller gap that keeps the reduction.');

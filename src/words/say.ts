@@ -1,6 +1,8 @@
 import format, { type CompiledMessage, type FormatOptions, type FormatValues } from 'icu-minify/format';
 import type { Coded, CodedValue, Quantity, Words } from '@/core/codes/coded';
 import { decimal, METRIC, type ReaderUnits } from '@/core/units/reader';
+import type { CalledProduct } from '@/core/bakery/product-names';
+import { houseNames, NO_NAMES, withNames } from './house-names';
 import type { Language, MessageKey, Messages, Value } from './message';
 import { shown } from './quantity';
 import { timesIn, type Times } from './times';
@@ -34,6 +36,8 @@ export interface Say extends Times {
   shown: (quantity: Quantity) => string;
   /** A name as it stands within a line: "Core temperature" as "core temperature", "Kerntemperatur" as it is. */
   inLine: (words: string) => string;
+  /** A name of the bakery's own as it is called here; where the bakery has none for it, as it is. */
+  named: (name: string, pieces?: number) => string;
   /** A number with so many decimals, as this reader writes it: `2.50`, `2,50`. */
   number: (value: number, decimals: number) => string;
   language: Language;
@@ -111,9 +115,21 @@ function written<V>(
 
 const isCoded = (value: Coded | Quantity): value is Coded => 'code' in value && 'values' in value;
 
-/** Makes what says these messages, in a reader's units. */
-export function sayer(language: Language, messages: Messages, units: ReaderUnits = METRIC): Say {
+/** How a reader reads: in which units, and how the bakery's own names are called there. */
+interface Reading {
+  units?: ReaderUnits;
+  called?: readonly CalledProduct[];
+}
+
+/** Makes what says these messages. */
+export function sayer(
+  language: Language,
+  messages: Messages,
+  { units = METRIC, called = [] }: Reading = {},
+): Say {
   const options = { formatters: formatters() };
+  const small = (words: string) => (KEEPS_CAPITALS.has(language) ? words : lowerFirst(words));
+  const names = called.length === 0 ? NO_NAMES : houseNames(called, small);
   const [reader, times] = [readerIn(language, units), timesIn(language)];
   const message = (key: MessageKey, values: object = {}) => {
     const dot = key.indexOf('.');
@@ -127,12 +143,21 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
     format<string>(
       message(key, values),
       language,
-      written(message(key, values), values, reader),
+      written(message(key, values), withNames(names, values), reader),
       options,
     ) as string;
   const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
-    format<Part>(message(key, values), language, written(message(key, values), values, reader), options);
-  const inLine = (words: string) => (KEEPS_CAPITALS.has(language) ? words : lowerFirst(words));
+    format<Part>(
+      message(key, values),
+      language,
+      written(message(key, values), withNames(names, values), reader),
+      options,
+    );
+  const named = (name: string, pieces = 1) => {
+    const own = names.get(name);
+    return own ? (pieces === 1 ? own.one : own.many) : name;
+  };
+  const inLine = (words: string) => small(named(words));
   const quantity = (one: Quantity) => shown(one, reader, times);
   const number = (value: number, decimals: number) => decimal(value.toFixed(decimals), reader);
   const listed = (words: readonly Words[], type: 'conjunction' | 'disjunction') =>
@@ -147,9 +172,9 @@ export function sayer(language: Language, messages: Messages, units: ReaderUnits
     return isCoded(single) ? coded(single) : quantity(single);
   };
   const coded = (message: Words): string => {
-    if (typeof message === 'string') return message;
+    if (typeof message === 'string') return named(message);
     const values = Object.entries(message.values).map(([name, own]) => [name, value(own)] as const);
     return say(message.code, Object.fromEntries(values));
   };
-  return Object.assign(say, { parts, coded, shown: quantity, number, inLine, language, ...times });
+  return Object.assign(say, { parts, coded, shown: quantity, number, inLine, named, language, ...times });
 }

@@ -2,11 +2,15 @@ import type { ReactNode } from 'react';
 import { looksOn } from '@/core/shopfloor/rights';
 import { pool } from '@/server/db/pool';
 import { newestChange } from '@/server/feed';
+import { languageHere } from '@/server/reader';
+import { namedProducts } from '@/server/store/product-names';
+import { calledIn } from '@/core/bakery/product-names';
 import { whoAndWhen } from '@/server/house-page';
 import { house, houseSettings, whoIsOnShift } from '@/server/store/house';
 import { isGuided } from '@/server/store/people';
 import { WordsOf } from '@/app/words-of';
 import { FirstSteps } from '@/ui/first-steps/first-steps';
+import { CalledProvider } from '@/ui/kit/words';
 import { Shell } from '@/ui/shell/shell';
 
 export const dynamic = 'force-dynamic';
@@ -16,11 +20,13 @@ export default async function HouseLayout({ children }: { children: ReactNode })
   const db = pool();
   // Asked for first: whatever changes while the rest is read is told by the feed.
   const cursor = await newestChange();
-  const [bakery, everybody, settings, guided] = await Promise.all([
+  const [bakery, everybody, settings, guided, products, language] = await Promise.all([
     house(db),
     whoIsOnShift(db, now),
     houseSettings(db),
     looksOn(person.role) || isGuided(db, person.id),
+    namedProducts(db),
+    languageHere(),
   ]);
   return (
     <Shell
@@ -32,7 +38,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       idleMinutes={settings.idleMinutes}
       clock={{ demo: clock.demo, now, rate: clock.rate, paused: clock.paused }}
     >
-      {children}
+      <CalledProvider called={calledIn(products, language)}>{children}</CalledProvider>
       {!guided && (
         <WordsOf areas={['firstSteps']}>
           <FirstSteps person={person} />

@@ -100,6 +100,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   // Formulas and lamination.
   'save-formula': PLANNER,
   'save-product': PLANNER,
+  'name-product': PLANNER,
   'remove-product': PLANNER,
   'take-products': PLANNER,
   'take-recipe': PLANNER,

@@ -10,6 +10,8 @@ export interface Findable {
   name: string;
   /** What tells it from others of that name: products of a dough, a person's team. */
   detail: string;
+  /** Other names that it is found by, such as those in other languages; left out where there are none. */
+  also?: string;
   /** The page that shows it. */
   href: string;
   /** When it was or will be ready, ms; null where that says nothing of it. */
@@ -36,11 +38,11 @@ export const wordsOf = (text: string): string[] => plain(text).split(/\s+/).filt
  * How well a name fits what was typed: 3 is the name itself, 2 begins with it, 1 has every word at the beginning of one of
  * its own, or of the detail's; 0 has them somewhere; null has one of them nowhere.
  */
-function fit({ name, detail }: Findable, words: readonly string[]): number | null {
+function fit({ name, detail, also = '' }: Findable, words: readonly string[]): number | null {
   const [whole, own] = [words.join(' '), plain(name)];
   if (own === whole) return 3;
   if (own.startsWith(whole)) return 2;
-  const all = `${own} ${plain(detail)}`;
+  const all = `${own} ${plain(detail)} ${plain(also)}`;
   const begins = new Set(all.split(/[\s,()-]+/));
   const isBegun = (word: string) => [...begins].some((one) => one.startsWith(word));
   if (words.every(isBegun)) return 1;

@@ -1,6 +1,7 @@
-import { type Findable, wordsOf } from '@/core/wire/found';
-import type { FoundKind } from '@/core/wire/found';
+import { type Findable, type FoundKind, wordsOf } from '@/core/wire/found';
 import { type Db, rowsOf } from '../db/rows';
+import type { NamesByLanguage } from '@/core/bakery/product-names';
+import { json } from '../db/json';
 import { like } from '../db/like';
 import { FLOOR_DAYS, sharedBoard } from './shared-board';
 
@@ -10,6 +11,8 @@ interface Row {
   name: string;
   detail: string;
   at: Date | null;
+  /** Names by language as they are kept, where it has some. */
+  names: string;
 }
 
 /** Most that are read of each kind: the best of them are chosen afterwards. */
@@ -22,17 +25,17 @@ export async function findByName(db: Db, now: number, text: string): Promise<Fin
   const patterns = words.map(like);
   const has = (column: string) => words.map(() => `${column} LIKE ?`).join(' AND ');
   const tables = [
-    `(SELECT 'dough' AS kind, d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS detail, MAX(o.due_at) AS at
+    `(SELECT 'dough' AS kind, d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS detail, MAX(o.due_at) AS at, '' AS names
       FROM dough d JOIN dough_output o ON o.dough_id = d.id JOIN product_version v ON v.id = o.product_version_id
         JOIN product p ON p.id = v.product_id
       WHERE d.removed_at IS NULL GROUP BY d.id, d.name
       HAVING ${has("CONCAT(d.name, ' ', detail)")} ORDER BY at DESC, d.id DESC LIMIT ${READ})`,
-    `(SELECT 'product', id, name, dough_name, NULL FROM product
-      WHERE removed_at IS NULL AND ${has("CONCAT(name, ' ', dough_name)")} ORDER BY name LIMIT ${READ})`,
-    `(SELECT 'formula', id, name, '', NULL FROM formula WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
-    `(SELECT 'person', id, name, team, NULL FROM person
+    `(SELECT 'product', id, name, dough_name, NULL, COALESCE(JSON_COMPACT(names), '') FROM product
+      WHERE removed_at IS NULL AND ${has("CONCAT(name, ' ', dough_name, ' ', COALESCE(names, ''))")} ORDER BY name LIMIT ${READ})`,
+    `(SELECT 'formula', id, name, '', NULL, '' FROM formula WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
+    `(SELECT 'person', id, name, team, NULL, '' FROM person
       WHERE active AND role <> 'viewer' AND ${has('name')} ORDER BY name LIMIT ${READ})`,
-    `(SELECT 'customer', id, name, '', NULL FROM customer WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
+    `(SELECT 'customer', id, name, '', NULL, '' FROM customer WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
   ];
   const rows = await rowsOf<Row>(
     db,
@@ -49,7 +52,15 @@ async function openDoughs(db: Db, now: number): Promise<Set<number>> {
   return new Set(doughs.flatMap(({ id, finished }) => (finished === undefined ? [id] : [])));
 }
 
-function findable({ kind, id, name, detail, at }: Row, open: ReadonlySet<number>): Findable {
+/** Every name of a product, as one text. */
+const namesIn = (names: string): string =>
+  names === ''
+    ? ''
+    : Object.values(json<NamesByLanguage>(names))
+        .flatMap((called) => (called ? [called.one, called.many] : []))
+        .join(' ');
+
+function findable({ kind, id, name, detail, at, names }: Row, open: ReadonlySet<number>): Findable {
   const shared = { name, detail, at: at?.getTime() ?? null };
   switch (kind) {
     case 'dough':
@@ -57,7 +68,7 @@ function findable({ kind, id, name, detail, at }: Row, open: ReadonlySet<number>
         ? { ...shared, kind, href: `/dough/${id}` }
         : { ...shared, kind: 'batch', href: `/batch/${id}` };
     case 'product':
-      return { ...shared, kind, href: `/products/${id}` };
+      return { ...shared, kind, also: namesIn(names), href: `/products/${id}` };
     case 'formula':
       return { ...shared, kind, href: `/formulas/${id}` };
     case 'person':

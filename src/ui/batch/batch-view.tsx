@@ -185,9 +185,9 @@ function Output({
   const [counting, setCounting] = useState<BatchReport['loads'][number] | null>(null);
   const { output, counted, mean, marks, seen, causes, off } = report;
   return (
-    <section aria-label={output.product} className="mt-5 border-t border-hairline pt-4">
+    <section aria-label={say.named(output.product)} className="mt-5 border-t border-hairline pt-4">
       <h2 className="text-2xl font-bold">
-        {output.pieces} {say.inLine(output.product)}
+        {say('common.somePieces', { pieces: output.pieces, product: say.inLine(output.product) })}
         <span className="ml-3 text-lg font-normal text-quiet">
           {say('batch.for', { time: say.dateTime(output.dueAt, zone) })}
         </span>

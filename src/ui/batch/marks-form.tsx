@@ -84,8 +84,12 @@ function MarkRow({
 }) {
   const say = useWords();
   return (
-    <div role="group" aria-label={say('names.mark', { mark })} className="flex items-center gap-2">
-      <span className="w-20 text-xl first-letter:uppercase">{say('names.mark', { mark })}</span>
+    <div
+      role="group"
+      aria-label={say('names.mark', { mark })}
+      className="flex items-center gap-2 max-sm:flex-wrap max-sm:gap-1"
+    >
+      <span className="w-20 text-xl first-letter:uppercase max-sm:w-full">{say('names.mark', { mark })}</span>
       {SCORES.map((one) => (
         <button
           key={one}

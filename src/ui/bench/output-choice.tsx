@@ -22,7 +22,7 @@ export function OutputChoice({
     <div role="group" aria-label={say('bench.output')} className="flex flex-wrap gap-2">
       {outputs.map(({ id, product }, i) => (
         <Button key={id} floor aria-pressed={i === chosen} onClick={() => onChoose(i)}>
-          {product}
+          {say.named(product)}
         </Button>
       ))}
     </div>

@@ -61,7 +61,7 @@ export function LongOver({
                 <span className="flex w-full flex-wrap items-center justify-between gap-2 text-lg">
                   {say('floor.areTheyKept', {
                     what: kept
-                      .map(({ pieces, product }) => say('floor.somePieces', { pieces, product }))
+                      .map(({ pieces, product }) => say('common.somePieces', { pieces, product }))
                       .join(', '),
                   })}
                   <span className="flex gap-2">

@@ -19,7 +19,7 @@ export function Button({
   className,
   ...props
 }: ComponentProps<'button'> & { look?: Look; floor?: boolean }) {
-  const size = floor ? 'min-h-14 px-5 text-xl' : 'min-h-9 px-3 text-[15px]';
+  const size = floor ? 'min-h-14 px-5 text-xl max-sm:px-2 max-sm:text-lg' : 'min-h-9 px-3 text-[15px]';
   return (
     <button
       type="button"

@@ -9,6 +9,7 @@ import {
   useMemo,
   useState,
 } from 'react';
+import type { CalledProduct } from '@/core/bakery/product-names';
 import type { Language, MessageKey, Messages, Value } from '@/words/message';
 import { lendWords } from '../live/say-here';
 import { ReaderLanguage, useUnits } from '../live/units';
@@ -36,6 +37,21 @@ const withKeys = (values: Parameters<SayOnPage['rich']>[1]): Parameters<SayOnPag
 
 const Words = createContext<{ say: SayOnPage; messages: Messages } | null>(null);
 
+const Called = createContext<readonly CalledProduct[]>([]);
+
+/** Gives screens what the bakery's products are called in the reader's language. */
+export function CalledProvider({
+  called,
+  children,
+}: {
+  called: readonly CalledProduct[];
+  children: ReactNode;
+}) {
+  // Names stay what they were while a page is there, however often its data is fetched anew.
+  const [all] = useState(called);
+  return <Called.Provider value={all}>{children}</Called.Provider>;
+}
+
 /** Gives a screen what it says: compiled messages of the areas that its parts speak from, beside those around it. */
 export function WordsProvider({
   language,
@@ -50,9 +66,10 @@ export function WordsProvider({
   const around = useContext(Words)?.messages;
   // Messages stay what they were while a page is there, however often its data is fetched anew.
   const [all] = useState((): Messages => ({ ...around, ...(JSON.parse(packed) as Messages) }));
+  const called = useContext(Called);
   const [units] = useUnits();
   const words = useMemo(() => {
-    const plain = sayer(language, all, units);
+    const plain = sayer(language, all, { units, called });
     const say: SayOnPage = Object.assign(plain, {
       rich: (key: MessageKey, values: Parameters<SayOnPage['rich']>[1]) => {
         const parts = plain.parts<ReactNode>(key, withKeys(values));
@@ -62,7 +79,7 @@ export function WordsProvider({
     // Before anything of the page is drawn or runs that may have to say something.
     lendWords(say);
     return { say, messages: all };
-  }, [all, language, units]);
+  }, [all, called, language, units]);
   return (
     <ReaderLanguage.Provider value={language}>
       <Words.Provider value={words}>{children}</Words.Provider>

@@ -13,10 +13,12 @@ export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: Labe
   const characters = ingredients.reduce((sum, { name }) => sum + name.length + 2, 0);
   return (
     <article
-      aria-label={product}
+      aria-label={say.named(product)}
       className={clsx('label-face', `label-${size}`, `label-text-${textSize(size, characters)}`)}
     >
-      <h2 className="label-name">{isDough ? say('labels.asDough', { dough: product }) : product}</h2>
+      <h2 className="label-name">
+        {isDough ? say('labels.asDough', { dough: product }) : say.named(product)}
+      </h2>
       <p>
         {say.rich('labels.ingredients', {
           list: () =>

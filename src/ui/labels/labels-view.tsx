@@ -3,6 +3,8 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { GoodsLabel } from '@/core/wire/label';
+import { LANGUAGE_NAMES } from '@/words/languages';
+import { LANGUAGES } from '@/words/message';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { useWords } from '../kit/words';
@@ -44,6 +46,19 @@ export function LabelsView({
     <main className="p-5 print:p-0">
       <div className="mb-5 flex flex-wrap items-end gap-4 print:hidden">
         <h1 className="mr-auto text-3xl font-bold">{say('labels.labelsOf', { dough: dough.name })}</h1>
+        <nav aria-label={say('labels.language')} className="flex gap-2">
+          {LANGUAGES.map((language) => (
+            <a
+              key={language}
+              lang={language}
+              href={`/dough/${dough.id}/labels?language=${language}`}
+              aria-current={language === say.language ? 'true' : undefined}
+              className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-4 text-lg aria-[current]:border-2 aria-[current]:border-ink aria-[current]:font-bold"
+            >
+              {LANGUAGE_NAMES[language]}
+            </a>
+          ))}
+        </nav>
         <Choice
           label={say('labels.size')}
           value={size}

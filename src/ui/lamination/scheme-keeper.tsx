@@ -129,7 +129,7 @@ function SchemeProducts({ from, products, busy, act }: SchemeProductsProps) {
                 setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
               }
             />
-            {product} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
+            {say.named(product)} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
           </label>
         ))}
       </fieldset>

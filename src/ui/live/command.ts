@@ -53,6 +53,11 @@ export async function lookFor(text: string): Promise<Answer> {
   return answerOf(await ask(`/api/find?text=${encodeURIComponent(text)}`, { method: 'GET', by: null }));
 }
 
+/** Asks for the orders of the coming days, and what makes them. */
+export async function orderBook(): Promise<Answer> {
+  return answerOf(await ask('/api/orders', { method: 'GET', by: null }));
+}
+
 /** Opens a bakery in an empty database, and lets this device in. */
 export async function openBakery(body: Record<string, unknown>): Promise<Answer> {
   return answerOf(await ask('/api/opening', { body, by: null }));

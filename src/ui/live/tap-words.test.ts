@@ -13,7 +13,9 @@ describe('what a tap is called', () => {
   });
 
   it('has a temperature in the degrees of whoever reads it', () => {
-    const fahrenheit = sayer('en', JSON.parse(ALL_MESSAGES) as Messages, { ...METRIC, temperature: 'F' });
+    const fahrenheit = sayer('en', JSON.parse(ALL_MESSAGES) as Messages, {
+      units: { ...METRIC, temperature: 'F' },
+    });
     const measured = did('temperature', 'mix', 0, { celsius: 24 });
     expect(aboutTap(say, measured, undefined)).toBe('24 °C');
     expect(aboutTap(fahrenheit, measured, undefined)).toBe('75 °F');

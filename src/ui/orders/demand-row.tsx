@@ -41,7 +41,7 @@ export function DemandRow({ want, product, frozen, zone, onChange }: Props) {
       ) : (
         <span className="w-16 text-right">{pieces}</span>
       )}
-      <span className="font-semibold">{product}</span>
+      <span className="font-semibold">{say.named(product, pieces)}</span>
       <span className="text-quiet">
         {say('orders.customerPart', {
           customer,

@@ -81,7 +81,7 @@ function PastRow({ one, product, zone }: { one: Outcome; product: string; zone: 
       <td className="py-1 font-medium">{clockTime(order.dueAt, zone)}</td>
       <td>{order.customer}</td>
       <td>
-        {product}
+        {say.named(product)}
         {isUnrecorded && <span className="text-[15px] text-quiet"> {say('orders.notRecorded')}</span>}
       </td>
       <td className="text-right">{order.pieces}</td>

@@ -25,7 +25,7 @@ export function ProposalItem({ dough, desk, zone, isLate, mayPlan }: Props) {
       {dough.outputs.map(({ productId, product, pieces, dueAt }) => (
         <p key={`${productId} ${dueAt}`} className="flex justify-between gap-2 text-[17px]">
           <span className="font-semibold">
-            {pieces} {say.inLine(product)}
+            {say('common.somePieces', { pieces, product: say.inLine(product) })}
           </span>
           <span>{say.dayTime(dueAt, zone)}</span>
         </p>

@@ -23,12 +23,13 @@ export type Outputs = ReadonlyMap<number, OutputRecord>;
 
 /** What tells this kind apart on the trays. */
 export function Mark({ load, outputs }: { load: OvenLoad; outputs: Outputs }) {
+  const say = useWords();
   const output = outputs.get(load.step.outputId ?? 0);
   if (!output) return null;
   const mark = markOf(output.piece);
   return (
     <span className="block text-lg">
-      {output.product}
+      {say.named(output.product)}
       {mark !== null && (
         <>
           : <b>{mark}</b>

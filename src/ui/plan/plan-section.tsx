@@ -10,11 +10,13 @@ import { useWords } from '../kit/words';
 import { Floor } from '../thread/ground';
 import { MachineLoads } from './machine-loads';
 import { PlanBar } from './plan-bar';
+import { PlanByTime } from './plan-by-time';
 import { PlanNews } from './plan-news';
 import type { PlanSheet } from './plan-sheets';
 import type { PlanState } from './plan-state';
 import { PlanThreads } from './plan-threads';
 import { homeWindow } from './time-window';
+import { useOpenDays } from './use-open-days';
 import type { PlanScene } from './use-plan-scene';
 import type { Shown } from './use-shown';
 
@@ -24,6 +26,7 @@ interface Props {
   scene: PlanScene;
   shown: Shown;
   mayPlan: boolean;
+  maySeeOrders: boolean;
   now: number;
   trouble: string | null;
   onSheet: (sheet: PlanSheet) => void;
@@ -31,7 +34,7 @@ interface Props {
 }
 
 /** The bar, the news, the threads and the machines beneath them. */
-export function PlanSection({ board, plan, scene, shown, mayPlan, now, ...props }: Props) {
+export function PlanSection({ board, plan, scene, shown, mayPlan, maySeeOrders, now, ...props }: Props) {
   const { trouble, onSheet, onLook } = props;
   const say = useWords();
   const { zone } = board.house;
@@ -44,6 +47,11 @@ export function PlanSection({ board, plan, scene, shown, mayPlan, now, ...props 
     station: () => byStation(inGroups, board.machines),
     person: () => byPerson(inGroups, board.people, duties),
   }[group];
+  const open = useOpenDays(board, maySeeOrders);
+  const notes = useMemo(
+    () => new Map([...open].map(([day, pieces]) => [day, say('plan.withoutADough', { pieces })])),
+    [open, say],
+  );
   const nextLate = late[(late.findIndex(({ id }) => id === selected?.id) + 1) % late.length];
   return (
     <section
@@ -84,9 +92,10 @@ export function PlanSection({ board, plan, scene, shown, mayPlan, now, ...props 
         hand={mayPlan ? hand : null}
         onPick={pick}
       />
+      <PlanByTime {...{ now, zone, duties }} doughs={shown.shown} span={scale} people={board.people} />
       {scale.width > 0 && (
         <>
-          <Floor scale={scale} zone={zone} now={now} />
+          <Floor {...{ scale, zone, now, notes }} />
           <MachineLoads board={board} doughs={asSupposed} scale={scale} now={now} />
         </>
       )}

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import type { Plannable } from './use-adding';
 import { useState } from 'react';
 import type { Person } from '@/core/bakery/people';
+import { maySee } from '@/core/shopfloor/rights';
 import type { Proposal } from '@/core/schedule/proposal';
 import type { Board } from '@/core/wire/board';
 import { drawnInBrowser } from '../kit/drawn-in-browser';
@@ -59,6 +60,7 @@ function PlanView({ board, plan, products, person, rows }: Props) {
       <h1 className="sr-only">{say('plan.plan')}</h1>
       <PlanSection
         {...{ board, plan, scene, shown, mayPlan, now }}
+        maySeeOrders={maySee(person, '/orders')}
         trouble={out.trouble ?? scene.hand.trouble}
         onSheet={setSheet}
         onLook={setLooked}

@@ -13,7 +13,7 @@ export function outputWord(
   say: Say,
   { pieces, product, way }: Pick<OutputRecord, 'pieces' | 'product' | 'way'>,
 ) {
-  const words = `${pieces} ${say.inLine(product)}`;
+  const words = say('common.somePieces', { pieces, product: say.inLine(product) });
   return way === undefined ? words : say('plan.onItsWay', { way: way.replaceAll('-', '_'), words });
 }
 

@@ -17,15 +17,15 @@ export function HouseClock({ zone }: { zone: string }) {
   const [open, setOpen] = useState(false);
   const time = (
     <>
-      <span className="text-lg text-quiet">{say.dayName(now, zone)}</span>{' '}
-      <span className="text-3xl font-bold">{clockTime(now, zone)}</span>
+      <span className="text-lg text-quiet max-sm:text-base">{say.dayName(now, zone)}</span>{' '}
+      <span className="text-3xl font-bold max-sm:text-2xl">{clockTime(now, zone)}</span>
     </>
   );
   if (!demo) return <p>{time}</p>;
   return (
     <>
       <button
-        className="rounded border border-dashed border-edge px-3 py-0.5 text-left"
+        className="min-h-11 rounded border border-dashed border-edge px-3 py-0.5 text-left whitespace-nowrap max-sm:px-1.5"
         aria-label={say('shell.demoClock', { dayName: say.dayName(now, zone), time: clockTime(now, zone) })}
         onClick={() => setOpen(true)}
       >

@@ -118,6 +118,9 @@ function ShellHead({
         <LineState />
         <HouseClock zone={house.zone} />
         <PersonSwitch {...{ person, people, idleMinutes }} zone={house.zone} />
+      </div>
+      {/* On a phone they are behind the same button as the views: one row is enough for what is always wanted. */}
+      <div className={clsx('flex items-center', isOpen ? 'max-sm:order-last' : 'max-sm:hidden')}>
         {!looksOn(person.role) && <Finder />}
         <button
           className="grid size-11 place-items-center rounded"

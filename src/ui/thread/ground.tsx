@@ -1,5 +1,5 @@
 import { useWords } from '../kit/words';
-import { clockTime } from '@/core/time/local';
+import { addLocalDays, clockTime, formatLocal } from '@/core/time/local';
 import { xOf, type TimeScale } from './geometry';
 import { marksOf } from './marks';
 
@@ -52,18 +52,38 @@ export function Ground({
   );
 }
 
+const NO_NOTES: ReadonlyMap<string, string> = new Map();
+
 /** Half of an hour's number, and a letter of a day's name at its widest, px: what would be cut at the edge is left out. */
 const EDGE = 20;
 const LETTER = 9;
 
+interface FloorProps {
+  scale: TimeScale;
+  zone: string;
+  now: number;
+  /** What else is said of a day, by the day as "2026-11-19". */
+  notes?: ReadonlyMap<string, string>;
+}
+
+/** Between a day's name and what is said of it, and a letter of that at its widest, px. */
+const GAP = 10;
+const SMALL_LETTER = 6.6;
+
 /** The floor: days and hours in words, and what time it is now. */
-export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; now: number }) {
+export function Floor({ scale, zone, now, notes = NO_NOTES }: FloorProps) {
   const say = useWords();
   const { days, times } = marksOf(scale, zone, say);
   const x = xOf(scale, now);
   const clear = ({ at }: { at: number }) => {
     const own = xOf(scale, at);
     return Math.abs(own - x) > 34 && own >= EDGE && own <= scale.width - EDGE;
+  };
+  // Where a day is too narrow for it, nothing is said.
+  const noteOf = ({ at, label }: { at: number; label: string }) => {
+    const note = notes.get(formatLocal(at, zone).slice(0, 10)) ?? '';
+    const room = Math.min(scale.width, xOf(scale, addLocalDays(at, 1, zone))) - xOf(scale, at);
+    return 6 + label.length * LETTER + GAP + note.length * SMALL_LETTER < room ? note : '';
   };
   const whole = ({ at, label }: { at: number; label: string }) =>
     xOf(scale, at) + 6 + label.length * LETTER < scale.width;
@@ -89,6 +109,11 @@ export function Floor({ scale, zone, now }: { scale: TimeScale; zone: string; no
       {days.filter(whole).map(({ at, label }) => (
         <text key={at} x={xOf(scale, at) + 6} y={31} className="fill-ink text-[16px] font-semibold">
           {label}
+          {noteOf({ at, label }) && (
+            <tspan dx={GAP} className="fill-warn text-[14px] font-medium">
+              {noteOf({ at, label })}
+            </tspan>
+          )}
         </text>
       ))}
       {x >= 0 && x <= scale.width && (

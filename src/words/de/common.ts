@@ -42,4 +42,5 @@ export const common: Catalog['common'] = {
   trays: '{count, plural, one {Blech} other {Bleche}}',
   tins: '{count, plural, one {Form} other {Formen}}',
   machine: 'Maschine',
+  somePieces: '{pieces} {product}',
 };

@@ -62,7 +62,6 @@ export const floor: Catalog['floor'] = {
   closeAll:
     '{doughs, plural, one {Als nicht eingetragen schließen} other {Alle # als nicht eingetragen schließen}}',
   areTheyKept: 'Sollte weggestellt sein: {what}. Ist es da?',
-  somePieces: '{pieces} {product}',
   theyAreThere: 'Ja, wie geplant',
   no: 'Nein',
   notMade: 'Nicht gemacht',

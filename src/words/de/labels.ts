@@ -19,4 +19,5 @@ export const labels: Catalog['labels'] = {
   dough: 'Teig',
   order:
     'Zutaten nach Gewicht wie geknetet, die schwerste zuerst; Allergene fett. Prüfen, was das örtliche Recht auf Etiketten noch verlangt.',
+  language: 'Sprache der Etiketten',
 };

@@ -178,4 +178,7 @@ export const plan: Catalog['plan'] = {
   signNow: 'Jetzt',
   signNobody: 'Niemand im Dienst',
   signLoad: 'Auslastung von Maschine oder Schicht; rot: zu voll',
+  withoutADough: '{pieces} Stück ohne Teig',
+  byTime: 'Plan nach Uhrzeit',
+  workAt: '{time}: {step}, {dough}{hasWho, select, true {, {who}} other {}}',
 };

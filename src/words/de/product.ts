@@ -299,4 +299,10 @@ export const product: Catalog['product'] = {
   calledSoAlready: 'Ein Produkt {name} gibt es schon. Einen anderen Namen eingeben.',
   calledSoBefore: 'Ein Produkt {name} wurde eingestellt. Wieder aufnehmen oder einen anderen Namen eingeben.',
   isOrderedEveryWeek: '{name} steht in einer Dauerbestellung von {by}. Diese zuerst beenden.',
+  names: 'Namen nach Sprache',
+  namesAre: 'Was statt „{name}“ in einer Sprache zu lesen ist. Leer lassen, was bleibt, wie es ist.',
+  nameOfOne: 'Ein Stück',
+  nameOfSeveral: 'Mehrere Stück',
+  saveNames: 'Namen speichern',
+  namesSaved: 'Namen gespeichert. Sie erscheinen beim nächsten Öffnen einer Seite.',
 };

@@ -41,4 +41,5 @@ export const common = {
   trays: '{count, plural, one {tray} other {trays}}',
   tins: '{count, plural, one {tin} other {tins}}',
   machine: 'Machine',
+  somePieces: '{pieces} {product}',
 } as const;

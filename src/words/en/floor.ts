@@ -59,7 +59,6 @@ export const floor = {
   enterSteps: 'Enter steps',
   closeAll: '{doughs, plural, one {Close it as not recorded} other {Close all # as not recorded}}',
   areTheyKept: 'Planned to be put away: {what}. Is it there?',
-  somePieces: '{pieces} {product}',
   theyAreThere: 'Yes, as planned',
   no: 'No',
   notMade: 'Not made',

@@ -18,4 +18,5 @@ export const labels = {
   dough: 'Dough',
   order:
     'Ingredients by weight as mixed, heaviest first; allergens in bold. Check what else your local law requires on a label.',
+  language: 'Language of the labels',
 } as const;

@@ -174,4 +174,7 @@ export const plan = {
   signNow: 'The time now',
   signNobody: 'Nobody on shift',
   signLoad: 'How full a machine or the crew is; red: too full',
+  withoutADough: '{pieces} without dough',
+  byTime: 'Plan by time',
+  workAt: '{time}: {step}, {dough}{hasWho, select, true {, {who}} other {}}',
 } as const;

@@ -295,4 +295,10 @@ export const product = {
   calledSoAlready: 'There is already a product called {name}. Enter another name.',
   calledSoBefore: 'A product called {name} was discontinued. Restore it, or enter another name.',
   isOrderedEveryWeek: '{name} is in a standing order of {by}. End that first.',
+  names: 'Names by language',
+  namesAre: 'What readers of a language see instead of “{name}”. Leave empty what stays as it is.',
+  nameOfOne: 'One piece',
+  nameOfSeveral: 'Several pieces',
+  saveNames: 'Save names',
+  namesSaved: 'Names saved. They appear when a page is opened next.',
 } as const;

@@ -42,4 +42,5 @@ export const common: Catalog['common'] = {
   trays: '{count, plural, one {plaque} other {plaques}}',
   tins: '{count, plural, one {moule} other {moules}}',
   machine: 'Machine',
+  somePieces: '{pieces} {product}',
 };

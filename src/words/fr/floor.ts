@@ -62,7 +62,6 @@ export const floor: Catalog['floor'] = {
   closeAll:
     '{doughs, plural, one {La clore comme non enregistrée} other {Clore les # comme non enregistrées}}',
   areTheyKept: 'Devait être rangé : {what}. Est-ce là ?',
-  somePieces: '{pieces} {product}',
   theyAreThere: 'Oui, comme prévu',
   no: 'Non',
   notMade: 'Pas fait',

@@ -19,4 +19,5 @@ export const labels: Catalog['labels'] = {
   dough: 'Pâte',
   order:
     'Ingrédients par poids comme pétris, le plus lourd d’abord ; allergènes en gras. Vérifier ce que la loi locale exige d’autre sur l’étiquette.',
+  language: 'Langue des étiquettes',
 };

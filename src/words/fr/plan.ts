@@ -180,4 +180,7 @@ export const plan: Catalog['plan'] = {
   signNow: 'Maintenant',
   signNobody: 'Personne en poste',
   signLoad: 'Charge d’une machine ou de l’équipe ; rouge : trop pleine',
+  withoutADough: '{pieces} pièces sans pâte',
+  byTime: 'Planning par heure',
+  workAt: '{time} : {step}, {dough}{hasWho, select, true {, {who}} other {}}',
 };

@@ -298,4 +298,10 @@ export const product: Catalog['product'] = {
   calledSoAlready: 'Un produit {name} existe déjà. Saisir un autre nom.',
   calledSoBefore: 'Un produit {name} a été arrêté. Le reprendre, ou saisir un autre nom.',
   isOrderedEveryWeek: '{name} est dans une commande permanente de {by}. Y mettre fin d’abord.',
+  names: 'Noms par langue',
+  namesAre: 'Ce qui se lit dans une langue à la place de « {name} ». Laisser vide ce qui reste tel quel.',
+  nameOfOne: 'Une pièce',
+  nameOfSeveral: 'Plusieurs pièces',
+  saveNames: 'Enregistrer les noms',
+  namesSaved: 'Noms enregistrés. Ils apparaissent à la prochaine ouverture d’une page.',
 };

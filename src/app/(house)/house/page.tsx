@@ -4,7 +4,7 @@ import { housePage } from '@/server/house-page';
 import { house } from '@/server/store/house';
 import { houseBook } from '@/server/store/house-book';
 import { houseRecord } from '@/server/store/house-record';
-import { wordsHere } from '@/server/reader';
+import { houseWordsHere } from '@/server/reader';
 import { spokenRecord } from '@/server/spoken';
 import { WordsOf } from '@/app/words-of';
 import { HouseView } from '@/ui/house/house-view';
@@ -22,7 +22,12 @@ export default async function HousePage() {
   return (
     <WordsOf areas={['amounts', 'files', 'heat', 'house', 'names', 'settings', 'setup']}>
       <HouseView
-        {...{ book, record: spokenRecord(await wordsHere(), record), person, self: { name, zone, units } }}
+        {...{
+          book,
+          record: spokenRecord(await houseWordsHere(pool()), record),
+          person,
+          self: { name, zone, units },
+        }}
         zones={Intl.supportedValuesOf('timeZone')}
       />
     </WordsOf>

@@ -9,7 +9,7 @@ import { planHistory } from '@/server/store/plan-history';
 import { openMends } from '@/server/store/proposals';
 import { packedBoard } from '@/server/store/shared-board';
 import { plannableProducts } from '@/server/store/products';
-import { wordsHere } from '@/server/reader';
+import { houseWordsHere } from '@/server/reader';
 import { spokenProposal } from '@/server/spoken';
 import { WordsOf } from '@/app/words-of';
 import { PlanScreen } from '@/ui/plan/plan-view';
@@ -32,7 +32,7 @@ export default async function PlanPage({ searchParams }: Asked) {
   // Where nothing is made yet there is nothing to plan: set-up says what is missing.
   if (products.length === 0 && maySee(person, '/setup')) redirect('/setup');
   const { rows } = await searchParams;
-  const say = await wordsHere();
+  const say = await houseWordsHere(pool());
   const [undo, redo] = [history.undo, history.redo].map((act) => (act ? say.coded(act.reason) : null));
   const told = { undo: undo ?? null, redo: redo ?? null };
   const weights = { lateMatters: settings.lateMatters, stay: settings.stayCost };
@@ -51,6 +51,8 @@ export default async function PlanPage({ searchParams }: Asked) {
         'drift',
         'heat',
         'lamination',
+        'names',
+        'orders',
         'oven',
         'plan',
         'remarks',

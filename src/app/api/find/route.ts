@@ -2,7 +2,7 @@ import { maySee, type Page } from '@/core/shopfloor/rights';
 import { type Findable, foundBest } from '@/core/wire/found';
 import { pool } from '@/server/db/pool';
 import { reading, reply } from '@/server/door';
-import { wordsHere } from '@/server/reader';
+import { houseWordsHere } from '@/server/reader';
 import { houseNow } from '@/server/store/clock';
 import { findByName } from '@/server/store/find';
 import type { MessageKey } from '@/words/message';
@@ -40,7 +40,7 @@ const LONGEST = 60;
 export function GET(request: Request): Promise<Response> {
   return reading('GET /api/find', async ({ person }) => {
     const text = (new URL(request.url).searchParams.get('text') ?? '').slice(0, LONGEST);
-    const [say, now] = await Promise.all([wordsHere(), houseNow(pool())]);
+    const [say, now] = await Promise.all([houseWordsHere(pool()), houseNow(pool())]);
     const pages = NAMED.filter(([page]) => maySee(person, page)).map(([href, key]): Findable => ({
       kind: 'page',
       name: say(key),
@@ -50,6 +50,10 @@ export function GET(request: Request): Promise<Response> {
     }));
     const named = await findByName(pool(), now, text);
     const seen = named.filter(({ kind }) => kind !== 'customer' || maySee(person, '/orders'));
-    return reply({ ok: true, result: foundBest([...pages, ...seen], text, now) }, undefined);
+    const found = foundBest([...pages, ...seen], text, now).map((one) => ({
+      ...one,
+      name: say.named(one.name),
+    }));
+    return reply({ ok: true, result: found }, undefined);
   });
 }

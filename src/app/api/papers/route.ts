@@ -1,4 +1,4 @@
-import { wordsHere } from '@/server/reader';
+import { houseWordsHere } from '@/server/reader';
 import { coded } from '@/core/codes/coded';
 import { writePaperCsv } from '@/core/exchange/paper-csv';
 import { maySee } from '@/core/shopfloor/rights';
@@ -20,7 +20,7 @@ export function GET(request: Request): Promise<Response> {
     if (!ask) return reply(no(404, coded('refusals.noSuchList')), undefined);
     if (ask.kind === 'deliveries' && !maySee(person, '/orders'))
       return reply(no(403, coded('refusals.thisIsNotForEverybodyTo')), undefined);
-    const say = await wordsHere();
+    const say = await houseWordsHere(pool());
     const text = writePaperCsv(await paperOf(db, ask.kind, { from: ask.from, now, zone }), zone, {
       say: (words) => say.coded(words),
       what: (what) => amountTitle(say, what),

@@ -1,4 +1,4 @@
-import { languageHere, wordsHere } from '@/server/reader';
+import { languageHere, houseWordsHere, wordsHere } from '@/server/reader';
 import { coded } from '@/core/codes/coded';
 import { writePlanCsv } from '@/core/exchange/plan-table';
 import type { Board } from '@/core/wire/board';
@@ -25,7 +25,7 @@ const FORMS: Record<string, Form> = {
   csv: {
     ...{ type: 'text/csv; charset=utf-8', ending: 'csv' },
     write: async ({ house, doughs, machines }) =>
-      writePlanCsv(doughs, machines, house.zone, (await wordsHere()).coded),
+      writePlanCsv(doughs, machines, house.zone, (await houseWordsHere(pool())).coded),
   },
   problem: {
     ...{ type: 'application/json', ending: 'json' },

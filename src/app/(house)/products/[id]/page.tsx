@@ -4,8 +4,10 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { productMeans, productToEdit } from '@/server/product-pages';
 import { houseNow } from '@/server/store/clock';
+import { namesOfProduct } from '@/server/store/product-names';
 import { house } from '@/server/store/house';
 import { WordsOf } from '@/app/words-of';
+import { NamesByLanguage } from '@/ui/products/names-by-language';
 import { ProductEditor } from '@/ui/products/product-editor';
 
 export const generateMetadata = titled('titles.product');
@@ -17,7 +19,9 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
   const product = Number.isSafeInteger(id) && id > 0 ? await productToEdit(db, id) : null;
   if (!product) notFound();
   const { draft, ...version } = product;
-  const [means, { zone }, now] = await Promise.all([productMeans(db), house(db), houseNow(db)]);
+  const [means, { zone }, now, named] = await Promise.all([
+    ...([productMeans(db), house(db), houseNow(db), namesOfProduct(db, id)] as const),
+  ]);
   return (
     <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
       <ProductEditor
@@ -28,6 +32,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
         {...{ zone, now }}
         mayChange={person.role === 'planner'}
       />
+      {named && <NamesByLanguage productId={id} product={named} mayChange={person.role === 'planner'} />}
     </WordsOf>
   );
 }
