@@ -3,10 +3,9 @@ import { wordsIn } from '@/words/compile';
 import { LANGUAGE_COOKIES, type LanguageOf } from '@/words/languages';
 import { LANGUAGES, type Language } from '@/words/message';
 import type { Say } from '@/words/say';
-import { calledIn } from '@/core/bakery/product-names';
 import { give } from './auth/cookie';
 import type { Db } from './db/rows';
-import { namedProducts } from './store/product-names';
+import { calledHere } from './store/product-names';
 
 /** How long a browser remembers what is read at it, s. */
 const KEEP_SECONDS = 400 * 24 * 3600;
@@ -44,7 +43,7 @@ export const wordsHere = async (): Promise<Say> => wordsIn(await languageHere())
 
 /** Says every message in a language, the bakery's products by what they are called there. */
 export const houseWordsIn = async (db: Db, language: Language): Promise<Say> =>
-  wordsIn(language, calledIn(await namedProducts(db), language));
+  wordsIn(language, await calledHere(db, language));
 
 /** The same in the language of the screen that asks. */
 export const houseWordsHere = async (db: Db): Promise<Say> => houseWordsIn(db, await languageHere());

@@ -3,8 +3,7 @@ import { looksOn } from '@/core/shopfloor/rights';
 import { pool } from '@/server/db/pool';
 import { newestChange } from '@/server/feed';
 import { languageHere } from '@/server/reader';
-import { namedProducts } from '@/server/store/product-names';
-import { calledIn } from '@/core/bakery/product-names';
+import { calledHere } from '@/server/store/product-names';
 import { whoAndWhen } from '@/server/house-page';
 import { house, houseSettings, whoIsOnShift } from '@/server/store/house';
 import { isGuided } from '@/server/store/people';
@@ -20,13 +19,12 @@ export default async function HouseLayout({ children }: { children: ReactNode })
   const db = pool();
   // Asked for first: whatever changes while the rest is read is told by the feed.
   const cursor = await newestChange();
-  const [bakery, everybody, settings, guided, products, language] = await Promise.all([
+  const [bakery, everybody, settings, guided, called] = await Promise.all([
     house(db),
     whoIsOnShift(db, now),
     houseSettings(db),
     looksOn(person.role) || isGuided(db, person.id),
-    namedProducts(db),
-    languageHere(),
+    languageHere().then((language) => calledHere(db, language)),
   ]);
   return (
     <Shell
@@ -38,7 +36,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       idleMinutes={settings.idleMinutes}
       clock={{ demo: clock.demo, now, rate: clock.rate, paused: clock.paused }}
     >
-      <CalledProvider called={calledIn(products, language)}>{children}</CalledProvider>
+      <CalledProvider called={called}>{children}</CalledProvider>
       {!guided && (
         <WordsOf areas={['firstSteps']}>
           <FirstSteps person={person} />

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import NAMES from './names.json';
+import NAMES from './names.json' with { type: 'json' };
 import { SET_UP_PARTS } from '@/core/exchange/set-up-parts';
 import { addLocalDays, type Instant, MINUTE, parseLocal } from '@/core/time/local';
 import { hashPin } from '../auth/pin';

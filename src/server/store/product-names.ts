@@ -1,4 +1,11 @@
-import type { NamedProduct, NamesByLanguage } from '@/core/bakery/product-names';
+import {
+  calledIn,
+  type CalledProduct,
+  type NamedProduct,
+  type NamesByLanguage,
+} from '@/core/bakery/product-names';
+import type { Language } from '@/words/message';
+import { usualIn } from '@/words/usual/usual';
 import { json } from '../db/json';
 import { type Db, rowOf, rowsOf, write } from '../db/rows';
 
@@ -10,6 +17,13 @@ export async function namedProducts(db: Db): Promise<NamedProduct[]> {
   );
   return rows.map(({ name, names }) => ({ name, names: json<NamesByLanguage>(names) }));
 }
+
+/** What the bakery's words are called in a language: its products, and the usual names that it has taken over. */
+export const calledHere = async (db: Db, language: Language): Promise<CalledProduct[]> => [
+  ...usualIn(language),
+  // A product's own name goes before a usual one.
+  ...calledIn(await namedProducts(db), language),
+];
 
 /** A product's own name, and its names by language; null where there is no such product. */
 export async function namesOfProduct(db: Db, productId: number): Promise<NamedProduct | null> {

@@ -47,6 +47,7 @@ export default function TemperatureCurve({
               days.some((day) => day.at === at) ? say.dayName(at, zone) : clockTime(at, zone)
             }
             {...AXIS}
+            tickMargin={8}
             minTickGap={20}
           />
           <YAxis

@@ -45,7 +45,7 @@ export function StepAmounts({ doughId, stepKey }: { doughId: number; stepKey: st
             <tbody>
               {lines.map(({ ingredient, grams: weight }, i) => (
                 <tr key={`${ingredient} ${i}`} className="border-b border-hairline">
-                  <td className="py-1">{amounts.names[ingredient] ?? ingredient}</td>
+                  <td className="py-1">{say.named(amounts.names[ingredient] ?? ingredient)}</td>
                   <td className="text-right text-2xl font-semibold">
                     {weight === null ? say('bench.toTaste') : showMass(weight, units)}
                   </td>

@@ -83,7 +83,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
         )}
       >
         {words}
-        {step.step.cover && `, ${step.step.cover}`}
+        {step.step.cover && `, ${say.named(step.step.cover)}`}
         {turns && turns.done < turns.of && (
           <span className="block font-bold text-ink">{say.coded(turnMessage(turns))}</span>
         )}

@@ -104,7 +104,7 @@ function Total({ total: { name, grams, needs }, zone, formula, names }: TotalPro
             <tbody>
               {weighOut(formula, grams).map(({ ingredient, grams: part }, i) => (
                 <tr key={i} className="border-t border-hairline">
-                  <td>{names[ingredient] ?? ingredient}</td>
+                  <td>{say.named(names[ingredient] ?? ingredient)}</td>
                   <td className="text-right font-bold">
                     {part === null ? say('fillings.toTaste') : showMass(part, units)}
                   </td>

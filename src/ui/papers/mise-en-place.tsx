@@ -27,7 +27,7 @@ export function MiseEnPlace({ lines, zone }: { lines: readonly MiseLine[]; zone:
               key: `${line.ingredient} ${i}`,
               cells: [
                 <TickBox key="tick" />,
-                line.ingredient,
+                say.named(line.ingredient),
                 <b key="weight">
                   {line.grams === null ? say('papers.toTaste') : showMass(line.grams, units)}
                 </b>,

@@ -27,7 +27,7 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const own = book.get(line.ingredient);
-  const name = own?.name ?? line.ingredient;
+  const name = say.named(own?.name ?? line.ingredient);
   const alike = book.all.filter(({ id, kind }) => id !== line.ingredient && kind === own?.kind);
   const tell = (grams: number) => {
     onWeighed(grams);

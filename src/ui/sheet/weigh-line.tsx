@@ -36,7 +36,7 @@ export function WeighLine({ line, isFirst, weighed, name, bowl, onOpen, onWeigh 
           onClick={onOpen}
         >
           <span className={weighed ? 'text-quiet' : ''}>
-            <span className="block text-2xl font-semibold">{name}</span>
+            <span className="block text-2xl font-semibold">{say.named(name)}</span>
             {line.note && <span className="text-lg text-quiet">{line.note}</span>}
           </span>
           <span className={weighed ? 'text-3xl text-quiet' : 'text-3xl font-bold'}>

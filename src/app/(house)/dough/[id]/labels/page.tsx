@@ -5,9 +5,8 @@ import { housePage } from '@/server/house-page';
 import { doughById } from '@/server/store/doughs';
 import { house } from '@/server/store/house';
 import { languageHere } from '@/server/reader';
-import { namedProducts } from '@/server/store/product-names';
+import { calledHere } from '@/server/store/product-names';
 import { LANGUAGES } from '@/words/message';
-import { calledIn } from '@/core/bakery/product-names';
 import { labelsOf } from '@/server/store/labels';
 import { WordsOf } from '@/app/words-of';
 import { CalledProvider } from '@/ui/kit/words';
@@ -29,11 +28,11 @@ export default async function LabelsPage({ params, searchParams }: Asked) {
   if (!dough) notFound();
   const { language: wanted } = await searchParams;
   const language = LANGUAGES.find((one) => one === wanted) ?? (await languageHere());
-  const [labels, { zone }, products] = await Promise.all([
-    ...([labelsOf(db, dough), house(db), namedProducts(db)] as const),
+  const [labels, { zone }, called] = await Promise.all([
+    ...([labelsOf(db, dough), house(db), calledHere(db, language)] as const),
   ]);
   return (
-    <CalledProvider key={language} called={calledIn(products, language)}>
+    <CalledProvider key={language} called={called}>
       <WordsOf areas={['labels', 'names']} language={language}>
         <LabelsView dough={{ id: dough.id, name: dough.name }} labels={labels} zone={zone} />
       </WordsOf>
