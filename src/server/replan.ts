@@ -9,7 +9,7 @@ import { supposingTimes, wholePlan, type FoundPlan, type WholePlan } from '@/cor
 import { planCost } from '@/core/solver/cost';
 import { onResources } from '@/core/solver/alternatives';
 import type { PlanProblem, Times, Use } from '@/core/solver/problem';
-import { withStay } from '@/core/solver/stay';
+import { withEndWishes } from '@/core/solver/end-wishes';
 import type { DoughChange } from '@/core/process/changes';
 import { taskId } from '@/core/process/step-ref';
 import { MINUTE } from '@/core/time/local';
@@ -60,7 +60,7 @@ export async function replan(db: Db, now: number, options: Replanning): Promise<
   const found = await planUntilSettled(standing, {
     async plan(whole, round) {
       const wanted = change(whole.problem, standing);
-      const asked = withStay(wanted, standing.present, standing.hands, weight);
+      const asked = withEndWishes(wanted, standing.present, standing.hands, weight);
       const time = round === 0 ? seconds : seconds * AGAIN;
       let solution = await planInThread(asked, { ...search, seconds: time, from });
       // Neither found nor shown to be impossible: a tight plan is worth waiting for.

@@ -6,7 +6,7 @@ import { settlingIn } from '../process/settling';
 import type { DoughRecord } from '../record/dough';
 import { type DoughState, isHandsOn } from '../record/state';
 import { type Instant, MINUTE } from '../time/local';
-import type { HeardStay } from './temperatures';
+import type { HeardSpan } from './temperatures';
 
 /** One step of a batch as it was: when, and how warm the dough was along it. */
 export interface CourseStep {
@@ -35,7 +35,7 @@ export function courseOf(
   dough: Pick<DoughRecord, 'steps' | 'links'>,
   state: DoughState,
   lastKey: string,
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): CourseStep[] {
   const course: CourseStep[] = [];
   let celsius: number | null = null;
@@ -74,7 +74,7 @@ export function courseOf(
 function legsOf(
   step: DoughStep,
   { from, to, places }: { from: Instant; to: Instant; places: readonly string[] },
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): Leg[] {
   const minutes = Math.max(0, to - from) / MINUTE;
   if (minutes === 0) return [];

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type MachineUse, useBy } from './machine-use';
+import { type MachineUse, machineHours } from './machine-use';
 import { periodOf } from './periods';
 
 const HOUR = 3_600_000;
@@ -9,7 +9,7 @@ const use = (from: number, to: number, amount = 4): MachineUse => ({
   ...{ machine: 'oven', from: from * HOUR, to: to * HOUR, amount },
 });
 const by = (uses: MachineUse[], period: 'day' | 'week' = 'day', zone = 'UTC') =>
-  useBy([{ uses }], [OVEN], zone, period);
+  machineHours([{ uses }], [OVEN], zone, period);
 
 describe('how much an oven is used', () => {
   it('is the hours in which something was in it, and how full it was then', () => {

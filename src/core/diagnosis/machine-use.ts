@@ -2,7 +2,6 @@ import type { Machine } from '../bakery/machines';
 import type { DoughRecord } from '../record/dough';
 import type { DoughState } from '../record/state';
 import { addLocalDays, type Instant, MINUTE } from '../time/local';
-import type { BatchSummary } from './summary';
 import { type Period, periodOf } from './periods';
 
 /** A load in a machine that has a setting, as it was recorded: from when to when, and how much of it was taken. */
@@ -42,10 +41,10 @@ export interface PeriodUse {
  * that overlap are one stretch of use.
  *
  * @example
- * useBy(batches, machines, 'UTC', 'day'); // [{ from: '2026-11-18', machine: 'oven', hours: 6.5, full: 0.7 }, …]
+ * machineHours(batches, machines, 'UTC', 'day'); // [{ from: '2026-11-18', machine: 'oven', hours: 6.5, full: 0.7 }, …]
  */
-export function useBy(
-  batches: readonly Pick<BatchSummary, 'uses'>[],
+export function machineHours(
+  batches: readonly { uses: readonly MachineUse[] }[],
   machines: readonly Pick<Machine, 'id' | 'capacity'>[],
   zone: string,
   period: Period,

@@ -3,7 +3,7 @@ import type { DoughRecord, OutputRecord } from '../record/dough';
 import type { PieceCount } from '../record/events';
 import { explain, type Explanation } from './explain';
 import { batchLog, type LoggedStep } from './log';
-import type { HeardStay } from './temperatures';
+import type { HeardSpan } from './temperatures';
 import { type BatchTrace, batchTrace } from './trace';
 import { MARKS, type FaultId, type Mark, type BatchMarks, type Score } from '../record/marks';
 
@@ -35,7 +35,7 @@ const OFF = 1.5;
  *
  * @param heard - what probes said while it waited
  */
-export function batchReports(dough: DoughRecord, heard: readonly HeardStay[] = []): BatchReport[] {
+export function batchReports(dough: DoughRecord, heard: readonly HeardSpan[] = []): BatchReport[] {
   return dough.outputs.map((output) => {
     const log = batchLog(dough, output.id);
     const own = log.filter(({ step }) => step.outputId === output.id);
@@ -65,7 +65,7 @@ function diagnosis(
   dough: DoughRecord,
   outputId: number,
   seen: FaultId[],
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): Pick<BatchReport, 'seen' | 'causes' | 'trace'> {
   if (seen.length === 0) return { seen, causes: [], trace: null };
   const trace = batchTrace(dough, outputId, heard);

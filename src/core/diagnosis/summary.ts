@@ -9,7 +9,7 @@ import { type Instant, MINUTE } from '../time/local';
 import { type BatchCourse, type Features, featuresOf } from './features';
 import { type MachineUse, usesOf } from './machine-use';
 import { batchReports } from './report';
-import type { HeardStay } from './temperatures';
+import type { HeardSpan } from './temperatures';
 import { batchTrace } from './trace';
 
 /** One output of a finished dough in numbers: what months of batches are compared by. */
@@ -38,7 +38,7 @@ export interface BatchSummary {
 }
 
 /** Puts a dough into numbers, output by output. One of which nothing was finished gives none. */
-export function summariesOf(dough: DoughRecord, heard: readonly HeardStay[]): BatchSummary[] {
+export function summariesOf(dough: DoughRecord, heard: readonly HeardSpan[]): BatchSummary[] {
   const state = stateOf(dough);
   const ends = [...state.steps.values()].flatMap(({ finishedAt }) => finishedAt ?? []);
   if (ends.length === 0) return [];
@@ -58,7 +58,7 @@ function courseOf(
   dough: DoughRecord,
   state: DoughState,
   output: OutputRecord,
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): BatchCourse {
   const mix = mixOf(dough, state);
   return {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { baked } from '../../../test-support/batch';
 import { did, MIN } from '../../../test-support/floor';
 import type { EventData } from '../record/events';
-import { readByHand, stayFigures, staysOf } from './temperatures';
+import { readByHand, spanFigures, probeSpans } from './temperatures';
 import { inEnglish } from '../../../test-support/words';
 
 const HOUR = 60 * MIN;
@@ -43,7 +43,7 @@ describe('the stays of a batch', () => {
   it('are its waits where the route has them, for as long as they were', () => {
     const dough = stood({ retard: 'retarder', proof: 'proofer' });
     const [retard, proof] = [minutesOf(dough, 'retard'), minutesOf(dough, 'proof')];
-    expect(inEnglish(staysOf(dough, LATER))).toEqual([
+    expect(inEnglish(probeSpans(dough, LATER))).toEqual([
       {
         ...{ probe: 'retarder', within: false, step: 'retard', baking: false },
         ...{ from: retard.from * MIN, to: retard.to * MIN },
@@ -62,7 +62,7 @@ describe('the stays of a batch', () => {
       { step: 'retard', after: 180, data: moved('cellar', 2) },
     ]);
     const { from, to } = minutesOf(dough, 'retard');
-    expect(staysOf(dough, LATER).map((stay) => [stay.probe, stay.from / MIN, stay.to / MIN])).toEqual([
+    expect(probeSpans(dough, LATER).map((stay) => [stay.probe, stay.from / MIN, stay.to / MIN])).toEqual([
       ['retarder', from, from + 120],
       ['cellar', from + 120, to],
     ]);
@@ -76,7 +76,7 @@ describe('the stays of a batch', () => {
     ]);
     const { from, to } = minutesOf(dough, 'retard');
     expect(
-      staysOf(dough, LATER).map((stay) => [stay.probe, stay.within, stay.from / MIN, stay.to / MIN]),
+      probeSpans(dough, LATER).map((stay) => [stay.probe, stay.within, stay.from / MIN, stay.to / MIN]),
     ).toEqual([
       ['needle-1', true, from + 10, from + 70],
       ['needle-2', true, from + 100, to],
@@ -87,16 +87,16 @@ describe('the stays of a batch', () => {
     const dough = stood({ retard: 'retarder' }, [{ step: 'retard', after: 60, data: moved('cellar') }]);
     const wrong = dough.events.at(-1);
     const undo = did('undo', wrong?.stepKey ?? '', 5000, { undoes: wrong?.id ?? '' });
-    expect(staysOf({ ...dough, events: [...dough.events, undo] }, LATER).map(({ probe }) => probe)).toEqual([
-      'retarder',
-    ]);
+    expect(
+      probeSpans({ ...dough, events: [...dough.events, undo] }, LATER).map(({ probe }) => probe),
+    ).toEqual(['retarder']);
   });
 
   it('end now while the wait goes on, and say nothing of waits to come', () => {
     const dough = stood({ retard: 'retarder', proof: 'proofer' });
     const { from } = minutesOf(dough, 'retard');
     const young = { ...dough, events: dough.events.filter(({ at }) => at <= from * MIN) };
-    expect(inEnglish(staysOf(young, (from + 45) * MIN))).toMatchObject([
+    expect(inEnglish(probeSpans(young, (from + 45) * MIN))).toMatchObject([
       { probe: 'retarder', from: from * MIN, to: (from + 45) * MIN },
     ]);
   });
@@ -116,7 +116,7 @@ describe('the stays of a batch', () => {
     );
     fc.assert(
       fc.property(told, (recorded) => {
-        const stays = staysOf(stood({ retard: 'retarder' }, recorded), LATER);
+        const stays = probeSpans(stood({ retard: 'retarder' }, recorded), LATER);
         for (const within of [true, false]) {
           const own = stays.filter((stay) => stay.within === within);
           own.forEach((stay, i) => {
@@ -136,13 +136,13 @@ describe('a stay in numbers', () => {
   };
 
   it('takes lows and highs from within each point, first and last from the points', () => {
-    expect(stayFigures([point(0, 18), point(HOUR, 9, 2), point(2 * HOUR, 4.5, 1)])).toEqual({
+    expect(spanFigures([point(0, 18), point(HOUR, 9, 2), point(2 * HOUR, 4.5, 1)])).toEqual({
       ...{ first: 18, last: 4.5, lowest: 3.5, highest: 18 },
     });
   });
 
   it('has none where nothing was heard', () => {
-    expect(stayFigures([])).toBeNull();
+    expect(spanFigures([])).toBeNull();
   });
 });
 

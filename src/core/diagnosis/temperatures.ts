@@ -7,7 +7,7 @@ import { isHandsOn } from '../record/state';
 import type { Instant } from '../time/local';
 
 /** A time in which a probe speaks of a batch: a needle from within it, a place's probe from around it. */
-export interface Stay {
+export interface ProbeSpan {
   /** The place, or the needle, by its id. */
   probe: string;
   within: boolean;
@@ -30,7 +30,7 @@ export interface HandReading {
 }
 
 /** What was heard in a stay. */
-export interface HeardStay extends Stay {
+export interface HeardSpan extends ProbeSpan {
   label: string;
   points: CurvePoint[];
 }
@@ -39,7 +39,7 @@ export interface HeardStay extends Stay {
  * Which probe spoke of a batch when, in order of time: where it waited, step by step, as somebody said or as the route has
  * it, and the needles that were in it. A wait that is not over is heard until `now`.
  */
-export function staysOf(dough: DoughRecord, now: Instant): Stay[] {
+export function probeSpans(dough: DoughRecord, now: Instant): ProbeSpan[] {
   const events = effectiveEvents(dough.events);
   const { steps } = dough;
   const state = stateOf(dough);
@@ -76,7 +76,7 @@ const needleOf = ({ data, at }: FloorEvent): Change[] =>
   data?.kind === 'needle' ? [{ probe: data.needle, at }] : [];
 
 /** The time for which each probe speaks, one after the other; being put on another shelf of one place is no change. */
-function spans(changes: readonly Change[], end: Instant): Pick<Stay, 'probe' | 'from' | 'to'>[] {
+function spans(changes: readonly Change[], end: Instant): Pick<ProbeSpan, 'probe' | 'from' | 'to'>[] {
   const real = changes.filter(({ probe }, i) => i === 0 || probe !== changes[i - 1]?.probe);
   return real.flatMap(({ probe, at }, i) => {
     const to = Math.min(real[i + 1]?.at ?? end, end);
@@ -85,7 +85,7 @@ function spans(changes: readonly Change[], end: Instant): Pick<Stay, 'probe' | '
 }
 
 /** A stay in numbers: first, lowest, highest and last of what was heard, °C; null where nothing was. */
-export function stayFigures(
+export function spanFigures(
   points: readonly CurvePoint[],
 ): { first: number; lowest: number; highest: number; last: number } | null {
   const [first, last] = [points[0], points.at(-1)];

@@ -11,7 +11,7 @@ import type { DoughState } from '../record/state';
 import { MINUTE } from '../time/local';
 import { foldCount } from '../lamination/stack';
 import { type CourseStep, courseOf } from './course';
-import type { HeardStay } from './temperatures';
+import type { HeardSpan } from './temperatures';
 
 /** A rise as the record has it when what came after it began. */
 export interface RiseTrace {
@@ -95,7 +95,7 @@ const HALF_RELAXED = 25;
 export function batchTrace(
   dough: DoughRecord,
   outputId: number,
-  heard: readonly HeardStay[] = [],
+  heard: readonly HeardSpan[] = [],
 ): BatchTrace {
   const state = stateOf(dough);
   const own = dough.steps.filter((step) => step.outputId === null || step.outputId === outputId);
@@ -124,7 +124,7 @@ interface RisenIn {
   outputId: number;
   state: DoughState;
   course: readonly CourseStep[];
-  heard: readonly HeardStay[];
+  heard: readonly HeardSpan[];
 }
 
 /** What rose of a phase in steps of these kinds. */
@@ -191,7 +191,7 @@ function butterIn(
   dough: DoughRecord,
   state: DoughState,
   course: readonly CourseStep[],
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): BatchTrace['butter'] {
   const lockIn = course.find(({ step }) => step.step.kind === 'lock-in');
   const before = dough.links.filter(({ to }) => to === lockIn?.step.key).map(({ from }) => from);
@@ -243,7 +243,7 @@ function weightsOf(records: readonly FloorRecord[], meant: number): BatchTrace['
 function bakeIn(
   steps: readonly DoughStep[],
   state: DoughState,
-  heard: readonly HeardStay[],
+  heard: readonly HeardSpan[],
 ): BatchTrace['bake'] {
   const bake = steps.find(({ step }) => step.kind === 'bake');
   const own = bake && state.steps.get(bake.key);

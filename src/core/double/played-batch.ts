@@ -1,4 +1,4 @@
-import type { HeardStay } from '../diagnosis/temperatures';
+import type { HeardSpan } from '../diagnosis/temperatures';
 import { alongLegs } from '../ferment/path';
 import { minuteReached, progressAlong } from '../ferment/progress';
 import { BAKERS_YEAST } from '../ferment/rate';
@@ -15,7 +15,7 @@ import type { Mishap } from './mishaps';
 /** A whole batch as the double made it: what was recorded of it, and what probes said while it waited. */
 export interface PlayedBatch {
   record: DoughRecord;
-  heard: HeardStay[];
+  heard: HeardSpan[];
   /** When each wait that decides a rise was at its best in truth, by its key, and what was around it then, °C. */
   best: ReadonlyMap<string, { at: Instant; air: number }>;
   /** How far each rise had come in truth when it was ended, by the key of its wait: 1 at its best. */
@@ -84,7 +84,7 @@ class Batch {
   private readonly steps: ReadonlyMap<string, DoughStep>;
   private readonly made = new Map<string, Made>();
   private events: FloorEvent[] = [];
-  private readonly heard: { key: string; stay: HeardStay }[] = [];
+  private readonly heard: { key: string; stay: HeardSpan }[] = [];
   private readonly best = new Map<string, { at: Instant; air: number }>();
   private readonly risen = new Map<string, number>();
   private readonly vigour: number;
@@ -311,7 +311,7 @@ class Batch {
 const coreOf = ([low, high]: readonly [number, number], { baked = 1 }: Mishap): number =>
   (low + high) / 2 - CORE_SHORT * Math.max(0, 1 - baked);
 
-function moveStay(stay: HeardStay, later: number): void {
+function moveStay(stay: HeardSpan, later: number): void {
   stay.from += later;
   stay.to += later;
   for (const point of stay.points) point.at += later;

@@ -10,8 +10,8 @@ export interface Body {
   layers: { material: Material; mm: number }[];
 }
 
-/** A stay somewhere: air temperature and heat transfer, W/(m²·K), on the upper and lower face. */
-export interface Stay {
+/** Some minutes in one place: air temperature and heat transfer, W/(m²·K), on the upper and lower face. */
+export interface Exposure {
   minutes: number;
   celsius: number;
   top: number;
@@ -45,7 +45,7 @@ interface Cells {
 }
 
 const CELLS = 24;
-/** Time steps, minutes: the first after a change of place, how much longer each next is, the longest, or that share of the stay so far. */
+/** Time steps, minutes: the first after a change of place, how much longer each next is, the longest, or that share of the time there so far. */
 const STEP = { first: 0.1, growth: 1.25, longest: 3, share: 0.03 };
 
 /**
@@ -53,7 +53,7 @@ const STEP = { first: 0.1, growth: 1.25, longest: 3, share: 0.03 };
  * time, Newton's method for the enthalpies of each step. Steps begin short after each change of place and grow.
  * `every`: minutes between answers. Throws on a body without thickness.
  */
-export function conduct(body: Body, start: number, stays: readonly Stay[], every = 1): Warming {
+export function conduct(body: Body, start: number, exposures: readonly Exposure[], every = 1): Warming {
   const cells = divide(body);
   const { half, mass, of } = cells;
   const n = of.length;
@@ -68,31 +68,31 @@ export function conduct(body: Body, start: number, stays: readonly Stay[], every
     ...{ minutes: [0], core: [start], surface: [start], top: [start], bottom: [start], mean: [start] },
     ...{ taken: 0, letIn: 0 },
   };
-  const answer = (stay: Stay) => {
+  const answer = (exposure: Exposure) => {
     const skin = (cell: number, film: number) => {
       const t = celsius[cell] ?? start;
       const inner = (of[cell]?.conductivity(t) ?? 1) / (half[cell] ?? 1);
-      return (inner * t + film * stay.celsius) / (inner + film);
+      return (inner * t + film * exposure.celsius) / (inner + film);
     };
-    const bottom = skin(n - 1, slab ? stay.bottom : stay.top);
-    const top = slab ? skin(0, stay.top) : bottom;
+    const bottom = skin(n - 1, slab ? exposure.bottom : exposure.top);
+    const top = slab ? skin(0, exposure.top) : bottom;
     const mean = celsius.reduce((sum, t, i) => sum + (mass[i] ?? 0) * t, 0) / total;
     return { core: slab ? middle(cells, celsius) : (celsius[0] ?? start), top, bottom, mean };
   };
 
   let clock = 0;
   let before = { core: start, top: start, bottom: start, mean: start };
-  for (const stay of stays) {
+  for (const exposure of exposures) {
     const begin = clock;
-    const end = begin + stay.minutes;
+    const end = begin + exposure.minutes;
     let step = STEP.first;
     while (clock < end - 1e-9) {
       const from = clock;
       const dt = end - clock < step * 1.2 ? end - clock : step;
       step = Math.min(Math.max(STEP.longest, STEP.share * (clock - begin)), step * STEP.growth);
-      result.letIn += solver(h, celsius, stay, dt);
+      result.letIn += solver(h, celsius, exposure, dt);
       clock += dt;
-      const after = answer(stay);
+      const after = answer(exposure);
       // Answers between two steps lie on the straight line between them.
       for (let minute = result.minutes.length * every; minute <= clock + 1e-9; minute += every) {
         const share = Math.min(1, (minute - from) / dt);
@@ -113,7 +113,7 @@ export function conduct(body: Body, start: number, stays: readonly Stay[], every
   return result;
 }
 
-type Solver = (h: Float64Array, celsius: Float64Array, stay: Stay, minutes: number) => number;
+type Solver = (h: Float64Array, celsius: Float64Array, exposure: Exposure, minutes: number) => number;
 
 /** One time step after another: changes enthalpies and temperatures in place, and returns the heat let in, kJ. */
 function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
@@ -124,13 +124,13 @@ function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
   const at = (list: Float64Array, i: number) => list[i] ?? 0;
 
   /** Conductances between cells and to the air, W/K; index i is the face before cell i. */
-  const conductances = (celsius: Float64Array, stay: Stay) => {
+  const conductances = (celsius: Float64Array, exposure: Exposure) => {
     for (let i = 0; i < n; i++) k[i] = of[i]?.conductivity(at(celsius, i)) ?? 1;
     for (let face = 1; face < n; face++)
       g[face] = at(areas, face) / (at(half, face - 1) / at(k, face - 1) + at(half, face) / at(k, face));
-    const outer = slab ? stay.bottom : stay.top;
+    const outer = slab ? exposure.bottom : exposure.top;
     g[n] = outer > 0 ? at(areas, n) / (at(half, n - 1) / at(k, n - 1) + 1 / outer) : 0;
-    g[0] = slab && stay.top > 0 ? at(areas, 0) / (at(half, 0) / at(k, 0) + 1 / stay.top) : 0;
+    g[0] = slab && exposure.top > 0 ? at(areas, 0) / (at(half, 0) / at(k, 0) + 1 / exposure.top) : 0;
   };
   /** Watts into a cell. */
   const flow = (celsius: Float64Array, air: number, i: number) =>
@@ -139,13 +139,13 @@ function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
   const through = (celsius: Float64Array, air: number) =>
     at(g, 0) * (air - at(celsius, 0)) + at(g, n) * (air - at(celsius, n - 1));
 
-  return (h, celsius, stay, minutes) => {
-    conductances(celsius, stay);
+  return (h, celsius, exposure, minutes) => {
+    conductances(celsius, exposure);
     // kJ per watt in half a step.
     const weight = (minutes * 60) / 2000;
     begin.set(h);
-    for (let i = 0; i < n; i++) old[i] = flow(celsius, stay.celsius, i);
-    const before = through(celsius, stay.celsius);
+    for (let i = 0; i < n; i++) old[i] = flow(celsius, exposure.celsius, i);
+    const before = through(celsius, exposure.celsius);
     for (let round = 0; round < 12; round++) {
       for (let i = 0; i < n; i++) slope[i] = of[i]?.slope(at(celsius, i)) ?? 1;
       // The tridiagonal system of Newton's step, by Thomas' algorithm.
@@ -155,7 +155,8 @@ function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
         const upper = i < n - 1 ? -weight * right * at(slope, i + 1) : 0;
         const main = at(mass, i) + weight * (left + right) * at(slope, i);
         const wrong =
-          at(mass, i) * (at(h, i) - at(begin, i)) - weight * (at(old, i) + flow(celsius, stay.celsius, i));
+          at(mass, i) * (at(h, i) - at(begin, i)) -
+          weight * (at(old, i) + flow(celsius, exposure.celsius, i));
         const pivot = main - (i > 0 ? lower * at(c, i - 1) : 0);
         c[i] = upper / pivot;
         d[i] = (-wrong - (i > 0 ? lower * at(d, i - 1) : 0)) / pivot;
@@ -169,7 +170,7 @@ function stepper({ half, mass, areas, of }: Cells, slab: boolean): Solver {
       for (let i = 0; i < n; i++) celsius[i] = of[i]?.celsiusOf(at(h, i)) ?? 0;
       if (largest < 1e-6) break;
     }
-    return weight * (before + through(celsius, stay.celsius));
+    return weight * (before + through(celsius, exposure.celsius));
   };
 }
 

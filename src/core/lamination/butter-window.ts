@@ -1,5 +1,5 @@
 import { coded, type Coded } from '../codes/coded';
-import { conduct, type Stay } from '../heat/conduction';
+import { conduct, type Exposure } from '../heat/conduction';
 import { BUTTER } from '../heat/material';
 
 /** Between what temperatures a fat bends and rolls, °C; `best` is the middle of it. */
@@ -28,12 +28,12 @@ export function butterAt(celsius: number): 'holds' | 'starts-to-run' | 'runs' {
 export interface ButterBlock {
   mm: number;
   /** Where it has been and for how long, in order; the last stay ends now. */
-  history: readonly Stay[];
+  history: readonly Exposure[];
   /** °C of the whole block at the start of its history. */
   start: number;
   fat: FatKind;
-  room: Omit<Stay, 'minutes'>;
-  cold: Omit<Stay, 'minutes'>;
+  room: Omit<Exposure, 'minutes'>;
+  cold: Omit<Exposure, 'minutes'>;
 }
 
 export interface ButterWindow {
@@ -57,7 +57,7 @@ const HORIZON = 4 * 60;
 export function butterWindow({ mm, history, start, fat, room, cold }: ButterBlock): ButterWindow {
   const { low, high } = WORKABLE[fat];
   const passed = history.reduce((sum, { minutes }) => sum + minutes, 0);
-  const course = (next: Omit<Stay, 'minutes'>) => {
+  const course = (next: Omit<Exposure, 'minutes'>) => {
     const warming = conduct(
       { shape: 'slab', layers: [{ material: BUTTER, mm }] },
       start,

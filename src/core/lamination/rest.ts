@@ -1,4 +1,4 @@
-import { conduct, minutesUntil, type Stay, type Warming } from '../heat/conduction';
+import { conduct, minutesUntil, type Exposure, type Warming } from '../heat/conduction';
 import { BUTTER, DOUGH } from '../heat/material';
 
 /** A laminated block as it comes to rest: pressed to `mm`, a share of it fat, one temperature throughout. */
@@ -9,11 +9,14 @@ export interface RestingBlock {
 }
 
 /** Temperatures of a block in air, by conduction through dough, butter and dough. */
-export function blockCourse({ mm, fatFraction, celsius }: RestingBlock, stays: readonly Stay[]): Warming {
+export function blockCourse(
+  { mm, fatFraction, celsius }: RestingBlock,
+  exposures: readonly Exposure[],
+): Warming {
   const dough = { material: DOUGH, mm: (mm * (1 - fatFraction)) / 2 };
   const layers =
     fatFraction > 0 ? [dough, { material: BUTTER, mm: mm * fatFraction }, dough] : [dough, dough];
-  return conduct({ shape: 'slab', layers }, celsius, stays, 1);
+  return conduct({ shape: 'slab', layers }, celsius, exposures, 1);
 }
 
 export interface RestAnswer {
@@ -29,7 +32,7 @@ const HORIZON = 8 * 60;
 /** How cold a resting block is after some minutes, and when its core is at `target`. */
 export function restAnswer(
   block: RestingBlock,
-  air: Omit<Stay, 'minutes'>,
+  air: Omit<Exposure, 'minutes'>,
   minutes: number,
   target: number,
 ): RestAnswer {
@@ -61,8 +64,8 @@ const EVEN = 3;
 /** What the freezer would save, and its price at the edges; null where the core never gets there. */
 export function freezerShortCut(
   block: RestingBlock,
-  freezer: Omit<Stay, 'minutes'>,
-  room: Omit<Stay, 'minutes'>,
+  freezer: Omit<Exposure, 'minutes'>,
+  room: Omit<Exposure, 'minutes'>,
   target: number,
 ): ShortCut | null {
   if (block.celsius <= target) return null;

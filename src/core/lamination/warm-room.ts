@@ -1,4 +1,4 @@
-import type { Stay } from '../heat/conduction';
+import type { Exposure } from '../heat/conduction';
 import { conduct, minutesUntil } from '../heat/conduction';
 import { BUTTER, DOUGH } from '../heat/material';
 import { films } from '../heat/places';
@@ -20,7 +20,7 @@ const HORIZON = 4 * 60;
 /** Rooms that dough is laminated in, °C; in a warmer one nobody does. */
 const ROOMS = [10, 45] as const;
 
-const table = (celsius: number, minutes: number): Stay => ({
+const table = (celsius: number, minutes: number): Exposure => ({
   ...{ celsius, minutes },
   ...films('room', 'rack'),
 });

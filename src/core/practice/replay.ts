@@ -1,6 +1,6 @@
 import type { Person } from '../bakery/people';
 import { batchTrace } from '../diagnosis/trace';
-import type { HeardStay } from '../diagnosis/temperatures';
+import type { HeardSpan } from '../diagnosis/temperatures';
 import { type DoughRecord, stateOf } from '../record/dough';
 import { type Instant, MINUTE } from '../time/local';
 import type { Board } from '../wire/board';
@@ -9,7 +9,7 @@ import { boardOf, type Scene, timed } from './scene';
 /** A batch of one's own that is played again from one of its steps on. */
 export interface ReplayParts {
   dough: DoughRecord;
-  heard: readonly HeardStay[];
+  heard: readonly HeardSpan[];
   /** The step that is in hand when the night opens. */
   stepKey: string;
   board: Board;
@@ -28,7 +28,7 @@ const BEGUN = 5;
 const BEYOND = 1;
 
 /** How fast the dough of a batch really was, from how its proof looked when it was ended; 1 where nobody said. */
-export function vigourOf(dough: DoughRecord, heard: readonly HeardStay[]): number {
+export function vigourOf(dough: DoughRecord, heard: readonly HeardSpan[]): number {
   for (const { id } of dough.outputs) {
     const { proof } = batchTrace(dough, id, heard);
     if (!proof?.verdict || proof.progress <= 0) continue;

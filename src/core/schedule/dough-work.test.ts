@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { did, MIN, plannedDough, smallDough } from '../../../test-support/floor';
 import type { ProbeReadings } from '../forecast/conditions';
 import { doseOf, observe } from '../forecast/observation';
-import { misfits } from './misfit';
+import { windowMisses } from './window-misses';
 import type { FloorEvent } from '../record/events';
 import { foldDough } from '../record/state';
 import { inEnglish } from '../../../test-support/words';
@@ -120,7 +120,7 @@ describe('where a dough stands, and the needle in it', () => {
 
 describe('a plan that no longer fits', () => {
   it('names the waits that it gives too little time', () => {
-    const list = misfits(plannedDough([]));
+    const list = windowMisses(plannedDough([]));
     expect(list.map(({ key }) => key)).toContain('retard');
     expect(inEnglish(list.find(({ key }) => key === 'retard'))).toMatchObject({
       by: -420,
@@ -135,7 +135,7 @@ describe('a plan that no longer fits', () => {
         ? { ...step, remark: { code: 'core-out-of-reach' as const, around: 9, until: 6 } }
         : step,
     );
-    expect(inEnglish(misfits({ ...dough, steps }).find(({ key }) => key === 'rest'))).toMatchObject({
+    expect(inEnglish(windowMisses({ ...dough, steps }).find(({ key }) => key === 'rest'))).toMatchObject({
       by: 0,
       message: 'rest: At 9 °C the core does not reach 6 °C.',
     });
@@ -143,6 +143,6 @@ describe('a plan that no longer fits', () => {
 
   it('says nothing of waits that are over', () => {
     const over = [...mixed, did('start', 'lock-in', 75)];
-    expect(misfits(plannedDough(over)).map(({ key }) => key)).not.toContain('retard');
+    expect(windowMisses(plannedDough(over)).map(({ key }) => key)).not.toContain('retard');
   });
 });

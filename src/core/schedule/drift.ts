@@ -7,7 +7,7 @@ import type { DoughRecord } from '../record/dough';
 import type { Machine } from '../bakery/machines';
 import type { RollingHouse } from '../bakery/rolling';
 import { cutShort, type CutShort } from '../forecast/cut-sheets';
-import { misfits } from './misfit';
+import { windowMisses } from './window-misses';
 import { clashMessage } from './supposed';
 import { minutesBehind } from '../forecast/times';
 import type { WholePlan } from './whole-plan';
@@ -69,7 +69,7 @@ function ownDrifts(dough: DoughForecast, now: Instant, lateMatters: number): Dri
     return [
       { doughId: id, message: coded('drift.isBehind', { name, duration: { minutes: behind } }), at: now },
     ];
-  const [off] = misfits(dough).filter(({ by }) => Math.abs(by) >= lateMatters);
+  const [off] = windowMisses(dough).filter(({ by }) => Math.abs(by) >= lateMatters);
   const step = dough.steps.find(({ key }) => key === off?.key);
   return off
     ? [

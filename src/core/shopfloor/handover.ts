@@ -6,7 +6,7 @@ import { lastMeasured, type ProbeReadings } from '../forecast/conditions';
 import { countTurns, turnMessage } from '../record/turns';
 
 /** Where one dough stands, as the next shift has to know it. */
-export interface Standing {
+export interface DoughProgress {
   dough: DoughForecast;
   /** What is going on with it, and since when. */
   now: { label: Words; since: Instant; place: string | null; shelf: number | null; until: Instant }[];
@@ -25,7 +25,7 @@ export interface Unusual {
 
 /** What a shift finds when it comes, worked out from plan and events. */
 export interface Handover {
-  standing: Standing[];
+  underWay: DoughProgress[];
   /** Hands-on work of the next hours, the first on top. */
   coming: AgendaItem[];
   unusual: Unusual[];
@@ -47,7 +47,7 @@ export function handover(
   const open = doughs.filter(({ state }) => state.started && !state.finished);
   const { next, coming } = agenda(doughs, now, AHEAD * 60);
   return {
-    standing: open.map((dough) => standingOf(dough, needles)),
+    underWay: open.map((dough) => progressOf(dough, needles)),
     coming: [...next, ...coming]
       .filter(({ inMinutes }) => inMinutes <= AHEAD * 60)
       .sort((a, b) => a.inMinutes - b.inMinutes),
@@ -58,10 +58,10 @@ export function handover(
   };
 }
 
-function standingOf(dough: DoughForecast, needles: ProbeReadings): Standing {
+function progressOf(dough: DoughForecast, needles: ProbeReadings): DoughProgress {
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   const temperatures = [...dough.state.steps.values()].flatMap((state) => lastMeasured(state, needles) ?? []);
-  const last = temperatures.reduce<Standing['measured']>(
+  const last = temperatures.reduce<DoughProgress['measured']>(
     (newest, one) => (newest && newest.at > one.at ? newest : one),
     null,
   );

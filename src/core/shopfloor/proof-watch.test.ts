@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { machine } from '../../../test-support/equipment';
 import { did, forecastAt, MIN, plannedDough, plannedRecord, smallDough } from '../../../test-support/floor';
 import type { CoolPlace } from './cool-place';
-import { meetings } from './meetings';
+import { ovenClashes } from './oven-clashes';
 import { proofWatch } from './proof-watch';
 import { ovenLoads } from './oven-loads';
 import { handover } from './handover';
@@ -101,34 +101,34 @@ describe('two ovens', () => {
       into(named(standing(PROOF, 1005), 2, 'Crescent 2'), second),
     ];
     const met = (second: string) =>
-      meetings(proofWatch(doughs(second), [OVEN, small], 1010 * MIN), [OVEN, small], 'UTC');
+      ovenClashes(proofWatch(doughs(second), [OVEN, small], 1010 * MIN), [OVEN, small], 'UTC');
     expect(met('small')).toHaveLength(1);
     expect(inEnglish(met('oven'))).toEqual([]);
   });
 });
 
 describe('two loads that meet at the oven', () => {
-  const meeting = (oven = OVEN, places: CoolPlace[] = []) => {
+  const clash = (oven = OVEN, places: CoolPlace[] = []) => {
     const doughs = [
       named(standing(PROOF, 1000), 1, 'Crescent 1'),
       named(standing(PROOF, 1005), 2, 'Crescent 2'),
     ];
-    return meetings(proofWatch(doughs, [oven], 1010 * MIN), [oven], 'UTC', places)[0];
+    return ovenClashes(proofWatch(doughs, [oven], 1010 * MIN), [oven], 'UTC', places)[0];
   };
   const FOUR_TRAYS = { ...OVEN, capacity: 6 };
 
   it('are none where both go in together; else the second’s wait is told, and whether it can', () => {
-    expect(meeting()).toBeUndefined();
-    expect(inEnglish(meeting(FOUR_TRAYS))).toMatchObject({ wait: 13, tooLong: false });
-    expect(inEnglish(meeting(FOUR_TRAYS)?.message)).toContain('Crescent 2 would wait 13 min');
+    expect(clash()).toBeUndefined();
+    expect(inEnglish(clash(FOUR_TRAYS))).toMatchObject({ wait: 13, tooLong: false });
+    expect(inEnglish(clash(FOUR_TRAYS)?.message)).toContain('Crescent 2 would wait 13 min');
   });
 
   it('can be split where some trays have room beside the first', () => {
-    expect(inEnglish(meeting(FOUR_TRAYS)?.ways)).toContainEqual({
+    expect(inEnglish(clash(FOUR_TRAYS)?.ways)).toContainEqual({
       kind: 'split',
       words: 'Split it: 2 of its 4 trays with Crescent 1, 2 after it.',
     });
-    expect(inEnglish(meeting({ ...OVEN, capacity: 4 })?.ways)).toEqual([]);
+    expect(inEnglish(clash({ ...OVEN, capacity: 4 })?.ways)).toEqual([]);
   });
 
   it('can wait in the cold, in the coldest place that does not freeze them', () => {
@@ -137,13 +137,13 @@ describe('two loads that meet at the oven', () => {
       { place: 'retarder', label: 'Retarder', celsius: 3.6 },
       { place: 'bakery', label: 'Bakery', celsius: 22 },
     ];
-    expect(inEnglish(meeting({ ...OVEN, capacity: 4 }, places)?.ways)).toEqual([
+    expect(inEnglish(clash({ ...OVEN, capacity: 4 }, places)?.ways)).toEqual([
       {
         ...{ kind: 'cooler', doughId: 2, stepKey: PROOF, place: 'retarder' },
         words: 'Crescent 2 into the retarder, 4 °C',
       },
     ]);
-    expect(inEnglish(meeting({ ...OVEN, capacity: 4 }, places.slice(2))?.ways)).toEqual([]);
+    expect(inEnglish(clash({ ...OVEN, capacity: 4 }, places.slice(2))?.ways)).toEqual([]);
   });
 
   it('are baked the other way round where that makes less of a wait', () => {
@@ -151,7 +151,7 @@ describe('two loads that meet at the oven', () => {
     const steps = slow.steps.map((step) => (step.step.kind === 'bake' ? { ...step, target: 40 } : step));
     const doughs = [{ ...slow, steps }, named(standing(PROOF, 1005), 2, 'Crescent 2')];
     const small = { ...OVEN, capacity: 4 };
-    const [found] = meetings(proofWatch(doughs, [small], 1010 * MIN), [small], 'UTC');
+    const [found] = ovenClashes(proofWatch(doughs, [small], 1010 * MIN), [small], 'UTC');
     expect(found?.wait).toBe(35);
     expect(inEnglish(found?.ways)).toEqual([
       { kind: 'order', words: 'Bake Crescent 2 first: Crescent 1 then waits 23 min.' },
@@ -180,7 +180,7 @@ describe('the oven', () => {
 
 describe('a handover', () => {
   it('says where each dough is, and since when', () => {
-    const { standing: where } = handover([standing(PROOF, 1000)], 1030 * MIN);
+    const { underWay: where } = handover([standing(PROOF, 1000)], 1030 * MIN);
     expect(inEnglish(where)).toMatchObject([
       { turns: 'turn 2 of 2 done', now: [{ label: 'proof', since: 1000 * MIN }] },
     ]);

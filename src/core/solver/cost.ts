@@ -31,7 +31,7 @@ export function planCost(problem: PlanProblem, times: Times): number {
     cost += lengthCost(task, end - start);
   }
   for (const output of problem.outputs) cost += readyCost(output, span(output.task)[1]);
-  for (const { task, end, cost: weight } of problem.stays ?? [])
+  for (const { task, end, cost: weight } of problem.endWishes ?? [])
     cost += Math.abs(span(task)[1] - end) * weight;
   return cost;
 }

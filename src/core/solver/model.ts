@@ -18,7 +18,7 @@ export interface ModelTask {
   uses: ModelUse[];
   outputs: Output[];
   /** Ends at which it would stay. */
-  stays: { end: number; cost: number }[];
+  endWishes: { end: number; cost: number }[];
   /** Links into and out of this task. */
   before: ModelLink[];
   after: ModelLink[];
@@ -81,7 +81,7 @@ export function compile(problem: PlanProblem, only?: ReadonlySet<string>): Model
         setting: use.setting ?? null,
       })),
       outputs: [],
-      stays: [],
+      endWishes: [],
       before: [],
       after: [],
       startFrom: Math.max(release, pin ? pin.start : now),
@@ -92,7 +92,7 @@ export function compile(problem: PlanProblem, only?: ReadonlySet<string>): Model
   });
   const taskOf = (id: string) => tasks[taskIndex.get(id) ?? -1];
   for (const output of problem.outputs) taskOf(output.task)?.outputs.push(output);
-  for (const { task, end, cost } of problem.stays ?? []) taskOf(task)?.stays.push({ end, cost });
+  for (const { task, end, cost } of problem.endWishes ?? []) taskOf(task)?.endWishes.push({ end, cost });
   for (const { from, to, min, max = Infinity } of problem.links) {
     const a = taskOf(from);
     const b = taskOf(to);

@@ -214,7 +214,7 @@ function placeTask(task: ModelTask, tying: Tying, windows: Times): boolean {
   limit(windows, first.index, task.startFrom - startOffset, task.startTo - startOffset);
   limit(windows, last.index, task.endFrom - endOffset, task.endTo - endOffset);
   for (const output of task.outputs) last.promises.push({ output, offset: endOffset });
-  for (const { end: due, cost } of task.stays)
+  for (const { end: due, cost } of task.endWishes)
     last.promises.push({ output: { due, lateCost: cost, freshFor: 0, staleCost: cost }, offset: endOffset });
   const length = endOffset - startOffset;
   if (first === last) {

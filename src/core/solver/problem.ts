@@ -62,7 +62,7 @@ export interface Output {
 export type EndCost = Pick<Output, 'due' | 'lateCost' | 'freshFor' | 'staleCost'>;
 
 /** A wish that `task` ends at `end`: a minute earlier or later costs `cost`. */
-export interface Stay {
+export interface EndWish {
   task: string;
   end: number;
   cost: number;
@@ -86,7 +86,7 @@ export interface PlanProblem {
   outputs: Output[];
   pins: Pin[];
   /** Wishes of whoever plans again, not of the problem: no file has them. */
-  stays?: readonly Stay[];
+  endWishes?: readonly EndWish[];
 }
 
 export type Times = Record<string, [start: number, end: number]>;

@@ -6,7 +6,7 @@ import { clashes, clashKey } from './clashes';
 import { planCost } from './cost';
 import type { FeasiblePlan, PlanProblem, Times } from './problem';
 import { solve } from './solve';
-import { withStay } from './stay';
+import { withEndWishes } from './end-wishes';
 import { WhatIf } from './what-if';
 
 /** Stops after a number of looks at the clock, so that a slow machine finds the same plan. */
@@ -151,7 +151,9 @@ describe('a plan taken up again', () => {
         fc.pre(Boolean(found));
         if (!found) return;
         const every = problem.tasks.map(({ id }) => id);
-        expect(plan(withStay(problem, found.times, every, 1000), found.times)?.times).toEqual(found.times);
+        expect(plan(withEndWishes(problem, found.times, every, 1000), found.times)?.times).toEqual(
+          found.times,
+        );
       }),
       { numRuns: 40 },
     );
@@ -167,7 +169,7 @@ describe('a plan taken up again', () => {
         const pins = [{ task: first, start: (found.times[first]?.[0] ?? 0) + 20 }];
         const late = { ...problem, pins };
         const moved = (weight: number) => {
-          const after = plan(withStay(late, found.times, handsOf(problem), weight), found.times);
+          const after = plan(withEndWishes(late, found.times, handsOf(problem), weight), found.times);
           return after && planErrors(late, { ...after, cost: planCost(late, after.times) });
         };
         for (const weight of [1, 50]) expect(moved(weight) ?? []).toEqual([]);

@@ -6,7 +6,7 @@ import { planCost } from './cost';
 import { seeded } from './random';
 import { standingIn } from './standing';
 import { State } from './state';
-import { withStay } from './stay';
+import { withEndWishes } from './end-wishes';
 
 /** What becomes of a plan when one step is taken somewhere else. */
 export interface TaskMove {
@@ -66,7 +66,7 @@ export class WhatIf {
     this.indexOf = new Map(problem.tasks.map(({ id }, i) => [id, i]));
     this.costBefore = planCost(problem, times);
     this.before = new Set(clashes(problem, times).map(clashKey));
-    this.network = networkOf(compile(withStay(problem, times, hands, stay)));
+    this.network = networkOf(compile(withEndWishes(problem, times, hands, stay)));
     if (!this.network) return;
     this.state = new State(this.network, seeded(1));
     this.standing = standingIn(this.state, times);

@@ -5,7 +5,7 @@ import { demoHouse } from '../../../test-support/demo-house';
 import { forecastOf, ok, refusal } from '../../../test-support/house';
 import type { Person } from '@/core/bakery/people';
 import type { Lesson } from '@/core/wire/lesson';
-import { misfits } from '@/core/schedule/misfit';
+import { windowMisses } from '@/core/schedule/window-misses';
 import { forecastDough } from '@/core/forecast/forecast';
 import type { Draft } from '@/core/formula/draft';
 import { linesOf } from '@/core/formula/formula';
@@ -305,7 +305,7 @@ describe('temperatures that somebody tells', () => {
     await ok(runCommand('tell-place', jonas, { place: 'bakery', celsius: 33 }));
     const at = await houseNow(house.pool);
     const today = await conditions(house.pool, at);
-    const off = (await open()).filter((dough) => misfits(forecastDough(dough, today, at)).length > 0);
+    const off = (await open()).filter((dough) => windowMisses(forecastDough(dough, today, at)).length > 0);
     const [first] = off;
     if (!first) throw new Error('A hot morning moved nothing.');
     const others = (await open()).filter(({ id }) => id !== first.id);

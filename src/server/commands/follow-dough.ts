@@ -2,7 +2,7 @@ import { coded } from '@/core/codes/coded';
 import Joi from 'joi';
 import type { Equipment } from '@/core/bakery/machines';
 import { choicesOf, movedTo } from '@/core/process/on-machines';
-import { misfits } from '@/core/schedule/misfit';
+import { windowMisses } from '@/core/schedule/window-misses';
 import type { DoughRecord } from '@/core/record/dough';
 import { forecastDough, type DoughForecast } from '@/core/forecast/forecast';
 import { movedWindows } from '@/core/forecast/windows';
@@ -63,7 +63,7 @@ async function follow(context: SearchContext, id: number): Promise<FollowResult>
   const [today, has] = await Promise.all([conditions(db, now), equipment(db)]);
   const forecast = (record: DoughRecord) => forecastDough(record, today, now);
   const start = forecast(dough);
-  if (!hasMisfits(start)) return { basis, name: dough.name, placed: [], settled: true };
+  if (!hasWindowMisses(start)) return { basis, name: dough.name, placed: [], settled: true };
   const nothing = coded('refusals.noPlaceForItsNewWaits', { dough: dough.name });
   const found = await planUntilSettled(start, {
     plan: (open) => findOpenPart(context, { record: dough, forecast: open }, nothing),
@@ -85,7 +85,7 @@ function placedAt(dough: DoughRecord, placed: readonly StepPlacement[], has: Equ
 }
 
 /** Whether another time can mend a wait; one in vain is not one of them. */
-const hasMisfits = (dough: DoughForecast) => misfits(dough).some(({ by }) => by !== 0);
+const hasWindowMisses = (dough: DoughForecast) => windowMisses(dough).some(({ by }) => by !== 0);
 
 async function openDough(db: Db, id: number): Promise<DoughRecord> {
   const dough = await doughById(db, id);

@@ -89,7 +89,7 @@ export async function isGuided(db: Db, personId: number): Promise<boolean> {
     'SELECT guided_at AS guidedAt FROM person WHERE id = ?',
     [personId],
   );
-  return row?.guidedAt != null;
+  return row !== null && row.guidedAt !== null;
 }
 
 /** What people read who have said so, by id. */

@@ -5,7 +5,7 @@ import type { Say } from '@/words/say';
 import { useState, type ReactNode } from 'react';
 import { type BatchReport, batchReports } from '@/core/diagnosis/report';
 import type { BatchMarks } from '@/core/record/marks';
-import { type HeardStay, readByHand } from '@/core/diagnosis/temperatures';
+import { type HeardSpan, readByHand } from '@/core/diagnosis/temperatures';
 import type { EventBody, HandCheck, PieceCount } from '@/core/record/events';
 import type { Person } from '@/core/bakery/people';
 import type { DoughForecast } from '@/core/forecast/forecast';
@@ -32,7 +32,7 @@ interface Props {
   board: Board;
   photos: { id: string; at: number; by: string }[];
   /** What probes have said of it. */
-  stays: HeardStay[];
+  stays: HeardSpan[];
   person: Person;
   /** Products as they are now, by output, for whoever may change them. */
   products: Readonly<Record<number, ProductNow>>;

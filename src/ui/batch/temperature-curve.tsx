@@ -2,7 +2,7 @@
 
 import { useWords } from '../kit/words';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
-import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
+import type { HandReading, HeardSpan } from '@/core/diagnosis/temperatures';
 import { withGaps } from '@/core/climate/curve';
 import { clockTime } from '@/core/time/local';
 import type { ReaderUnits } from '@/core/units/reader';
@@ -22,7 +22,7 @@ export default function TemperatureCurve({
   zone,
   units,
 }: {
-  stays: readonly HeardStay[];
+  stays: readonly HeardSpan[];
   told: readonly HandReading[];
   zone: string;
   units: Pick<ReaderUnits, 'temperature'>;

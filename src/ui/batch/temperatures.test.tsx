@@ -1,13 +1,13 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { show } from '../../../test-support/view';
-import type { HandReading, HeardStay } from '@/core/diagnosis/temperatures';
+import type { HandReading, HeardSpan } from '@/core/diagnosis/temperatures';
 import { Temperatures } from './temperatures';
 import { inEnglish } from '../../../test-support/words';
 
 // Drawn by a library that measures the screen: here it says what it was given to draw.
 vi.mock('./temperature-curve', () => ({
-  default: ({ stays, told }: { stays: HeardStay[]; told: HandReading[] }) => (
+  default: ({ stays, told }: { stays: HeardSpan[]; told: HandReading[] }) => (
     <figure aria-label="curve">{[...stays, ...told].map(({ step }) => inEnglish(step)).join(', ')}</figure>
   ),
 }));
@@ -16,7 +16,7 @@ const MINUTE = 60_000;
 const point = (minute: number, celsius: number) => {
   return { at: minute * MINUTE, celsius, lowest: celsius, highest: celsius, humidity: null };
 };
-const stay = (more: Partial<HeardStay> = {}): HeardStay => ({
+const stay = (more: Partial<HeardSpan> = {}): HeardSpan => ({
   ...{ probe: 'retarder', label: 'Retarder', within: false, step: 'Cold retard', baking: false },
   ...{ from: 0, to: 480 * MINUTE, points: [point(0, 3.6), point(240, 5.2), point(480, 4.1)] },
   ...more,
@@ -28,7 +28,7 @@ const rows = () =>
   within(screen.getByRole('region', { name: 'Temperatures' }))
     .getAllByRole('listitem')
     .map(({ textContent }) => textContent);
-const view = (stays: HeardStay[], hands: HandReading[] = []) => (
+const view = (stays: HeardSpan[], hands: HandReading[] = []) => (
   <Temperatures stays={stays} told={hands} zone="UTC" />
 );
 

@@ -3,7 +3,7 @@
 import { useWords } from '../kit/words';
 import { DrawingSoon } from '../kit/drawing-soon';
 import dynamic from 'next/dynamic';
-import { stayFigures, type HandReading, type HeardStay } from '@/core/diagnosis/temperatures';
+import { spanFigures, type HandReading, type HeardSpan } from '@/core/diagnosis/temperatures';
 import { duration } from '@/core/units/format';
 import { showCelsius, type ReaderUnits } from '@/core/units/reader';
 import { useUnits } from '../live/units';
@@ -21,7 +21,7 @@ export function Temperatures({
   told,
   zone,
 }: {
-  stays: readonly HeardStay[];
+  stays: readonly HeardSpan[];
   told: readonly HandReading[];
   zone: string;
 }) {
@@ -55,10 +55,10 @@ export function Temperatures({
   );
 }
 
-function StayWords({ stay, units }: { stay: HeardStay; units: ReaderUnits }) {
+function StayWords({ stay, units }: { stay: HeardSpan; units: ReaderUnits }) {
   const say = useWords();
   const { step, within, label, from, to, points } = stay;
-  const figures = stayFigures(points);
+  const figures = spanFigures(points);
   if (!figures) return null;
   const { first, last, lowest, highest } = figures;
   const shown = (celsius: number) => showCelsius(celsius, units);

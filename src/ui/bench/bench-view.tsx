@@ -7,7 +7,7 @@ import { agenda, type AgendaItem } from '@/core/shopfloor/agenda';
 import { shelvesOf } from '@/core/bakery/decks';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
-import { together } from '@/core/shopfloor/together';
+import { jointWork } from '@/core/shopfloor/joint-work';
 import { guided } from '../first-steps/guided';
 import { FloorHead } from '../floor/floor-head';
 import { useAlarms } from '../floor/use-alarms';
@@ -110,7 +110,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               scale={board.scale?.grams ?? null}
               today={board.today}
               doubt={() => doubtOf(chosen, { doughs, machines: board.machines, now })}
-              together={together(chosen, [...lists.next, ...mine], now)}
+              joint={jointWork(chosen, [...lists.next, ...mine], now)}
             />
           ) : (
             <p className="py-16 text-3xl">

@@ -26,17 +26,17 @@ const NEEDLES = [{ id: 'needle-1', label: 'Needle 1', celsius: 11.3, at: 60 * MI
 vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no line')));
 
 describe('the card of what is to do', () => {
-  const card = (item: AgendaItem, told = telling(), together: AgendaItem[] = [], outputs = [output()]) =>
-    asking(null, item, told, together, outputs);
+  const card = (item: AgendaItem, told = telling(), joint: AgendaItem[] = [], outputs = [output()]) =>
+    asking(null, item, told, joint, outputs);
   const asking = (
     doubt: Coded | null,
     item: AgendaItem,
     told = telling(),
-    together: AgendaItem[] = [],
+    joint: AgendaItem[] = [],
     outputs = [output()],
   ) => (
     <NowCard
-      {...{ item, outputs, together }}
+      {...{ item, outputs, joint }}
       now={0}
       zone="UTC"
       record={(part) => Promise.resolve(told(part))}

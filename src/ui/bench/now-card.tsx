@@ -59,7 +59,7 @@ interface Props {
   /** Places of the house as they are and go on. */
   today: Today;
   /** What can be done in one go with it. */
-  together: readonly AgendaItem[];
+  joint: readonly AgendaItem[];
   /** What is asked before it goes into the oven; null where nothing is. */
   doubt: () => Promise<Coded | null>;
 }
@@ -72,7 +72,7 @@ function useBlock({ dough, step }: AgendaItem) {
 }
 
 /** The one thing to do: its name, what to look for, and one big button. */
-export function NowCard({ item, now, zone, record, machines, outputs, together, ...props }: Props) {
+export function NowCard({ item, now, zone, record, machines, outputs, joint, ...props }: Props) {
   const say = useWords();
   const { dough, step, state } = item;
   const [sheet, setSheet] = useState<NowSheet | null>(null);
@@ -122,7 +122,7 @@ export function NowCard({ item, now, zone, record, machines, outputs, together, 
         <FreezePieces {...{ item, outputs, tell }} />
       )}
       {step.step.kind === 'finish' && <RackWork {...{ item, now, record }} />}
-      {together.length > 0 && <InOneGo items={[item, ...together]} running={running} record={record} />}
+      {joint.length > 0 && <InOneGo items={[item, ...joint]} running={running} record={record} />}
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Button floor onClick={() => setSheet('note')}>
           {say('bench.note')}

@@ -42,7 +42,7 @@ describe('a tablet that reads Fahrenheit', () => {
     show(
       <>
         <NowCard
-          {...{ item: itemOf([], 'mix'), outputs: [output()], together: [], today: {} }}
+          {...{ item: itemOf([], 'mix'), outputs: [output()], joint: [], today: {} }}
           doubt={() => Promise.resolve(null)}
           now={0}
           zone="UTC"

@@ -6,7 +6,7 @@ import type { DoughForecast } from '@/core/forecast/forecast';
 import { goesToStock } from '@/core/process/output-way';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
-import { misfits } from '@/core/schedule/misfit';
+import { windowMisses } from '@/core/schedule/window-misses';
 import { stepSlack } from '@/core/schedule/slack';
 import { staffedSpans } from '@/core/time/shifts';
 import { Button } from '../kit/button';
@@ -39,7 +39,7 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
   const slack = stepSlack(dough, facts.outputs, now);
   const staffed = staffedSpans(board.presences);
 
-  const off = misfits(dough);
+  const off = windowMisses(dough);
   return (
     <main className="flex-1 p-5">
       <DoughHead dough={dough} facts={facts} zone={zone} onNoting={setNoting} now={now} />

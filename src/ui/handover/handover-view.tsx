@@ -29,7 +29,7 @@ import { keepCall } from '../live/outbox';
 import { useCalls } from './use-calls';
 import { useFloor } from '../live/floor';
 import { useCelsius } from '../live/units';
-import type { Handover, Standing } from '@/core/shopfloor/handover';
+import type { Handover, DoughProgress } from '@/core/shopfloor/handover';
 
 interface Props {
   board: Board;
@@ -87,15 +87,15 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
           <Say {...{ person, now }} />
         </section>
         {shortOrders && <ShortSection {...shortOrders} zone={zone} />}
-        <section aria-labelledby="standing">
-          <h2 id="standing" className="mb-1 text-lg text-quiet">
+        <section aria-labelledby="under-way">
+          <h2 id="under-way" className="mb-1 text-lg text-quiet">
             {say('handover.whereEverythingIs')}
           </h2>
           <ul>
-            {page.standing.map((standing) => (
-              <UnderWay key={standing.dough.id} {...{ standing, celsius, zone, now, placeOf }} />
+            {page.underWay.map((progress) => (
+              <UnderWay key={progress.dough.id} {...{ progress, celsius, zone, now, placeOf }} />
             ))}
-            {page.standing.length === 0 && <li className="text-xl">{say('handover.noDoughIsUnderWay')}</li>}
+            {page.underWay.length === 0 && <li className="text-xl">{say('handover.noDoughIsUnderWay')}</li>}
           </ul>
         </section>
         <div className="grid content-start gap-5">
@@ -155,7 +155,7 @@ function ShortSection({ short, told, products, zone }: NonNullable<Props['shortO
 }
 
 interface UnderWayProps {
-  standing: Standing;
+  progress: DoughProgress;
   celsius: (celsius: number) => string;
   zone: string;
   now: number;
@@ -163,9 +163,9 @@ interface UnderWayProps {
 }
 
 /** Where a dough is: what it is at, since when and until when. */
-function UnderWay({ standing, celsius, zone, now, placeOf }: UnderWayProps) {
+function UnderWay({ progress, celsius, zone, now, placeOf }: UnderWayProps) {
   const say = useWords();
-  const { dough, now: going, turns, measured } = standing;
+  const { dough, now: going, turns, measured } = progress;
   return (
     <li className="border-b border-hairline py-2 text-lg">
       <span className="text-xl font-semibold">{dough.name}</span>

@@ -67,37 +67,7 @@ export function OrdersView({
         aria-label={say('orders.whatIsWanted')}
         className="min-w-0 px-4 pb-6 lg:h-[calc(100dvh-4rem)] lg:overflow-y-auto"
       >
-        <div className="flex flex-wrap items-center gap-2 py-2">
-          <p className="text-lg" role="status">
-            {openPieces(book) === 0
-              ? say('orders.doughsArePlannedForEverything')
-              : say('orders.piecesHaveNoDoughYet', { open: openPieces(book) })}
-          </p>
-          <span className="ml-auto" />
-          <a
-            href="/papers/deliveries"
-            className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline"
-          >
-            {say('orders.deliveries')}
-          </a>
-          <a href="/orders/past" className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline">
-            {say('orders.pastOrders')}
-          </a>
-          {mayPlan && (
-            <>
-              <Button look="quiet" onClick={() => setSheet('read')}>
-                {say('orders.readAFile')}
-              </Button>
-              <Button onClick={() => setSheet('standing')}>{say('orders.standingOrders')}</Button>
-            </>
-          )}
-          {(mayPlan || book.bakersTakeOrders) && (
-            <Button look="act" className="flex items-center gap-1" onClick={() => setSheet('order')}>
-              <Plus aria-hidden size={18} />
-              {say('orders.addOrder2')}
-            </Button>
-          )}
-        </div>
+        <OrdersBar {...{ book, mayPlan }} onSheet={setSheet} />
         {trouble && (
           <p role="alert" className="mb-2 border-l-4 border-warn pl-3 text-lg text-warn">
             {trouble}
@@ -130,6 +100,49 @@ export function OrdersView({
       <StandingSheet open={sheet === 'standing'} onClose={closeSheet} book={book} products={products} />
       <ReadOrders open={sheet === 'read'} onClose={closeSheet} book={book} zone={zone} />
     </main>
+  );
+}
+
+/** What is open of all orders, and where else to look or enter some. */
+function OrdersBar({
+  book,
+  mayPlan,
+  onSheet,
+}: {
+  book: OrderBook;
+  mayPlan: boolean;
+  onSheet: (sheet: SheetName) => void;
+}) {
+  const say = useWords();
+  return (
+    <div className="flex flex-wrap items-center gap-2 py-2">
+      <p className="text-lg" role="status">
+        {openPieces(book) === 0
+          ? say('orders.doughsArePlannedForEverything')
+          : say('orders.piecesHaveNoDoughYet', { open: openPieces(book) })}
+      </p>
+      <span className="ml-auto" />
+      <a href="/papers/deliveries" className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline">
+        {say('orders.deliveries')}
+      </a>
+      <a href="/orders/past" className="px-3 text-[15px] text-quiet underline-offset-4 hover:underline">
+        {say('orders.pastOrders')}
+      </a>
+      {mayPlan && (
+        <>
+          <Button look="quiet" onClick={() => onSheet('read')}>
+            {say('orders.readAFile')}
+          </Button>
+          <Button onClick={() => onSheet('standing')}>{say('orders.standingOrders')}</Button>
+        </>
+      )}
+      {(mayPlan || book.bakersTakeOrders) && (
+        <Button look="act" className="flex items-center gap-1" onClick={() => onSheet('order')}>
+          <Plus aria-hidden size={18} />
+          {say('orders.addOrder2')}
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -66,7 +66,8 @@ function Form({ onClose, book, zone }: Props) {
           {read.orders.slice(0, 200).map(({ line, customer, productId, pieces, dueAt }) => (
             <li key={line} className="flex justify-between gap-3 border-b border-hairline py-1">
               <span>
-                {say('common.somePieces', { pieces, product: say.inLine(names.get(productId) ?? '') })}, {customer}
+                {say('common.somePieces', { pieces, product: say.inLine(names.get(productId) ?? '') })},{' '}
+                {customer}
               </span>
               <span>{say.dayTime(dueAt, zone)}</span>
             </li>

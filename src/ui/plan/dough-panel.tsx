@@ -10,7 +10,7 @@ import { promisesOf, type PromiseState } from '@/core/forecast/promises';
 import { stepOf } from '@/core/schedule/supposed';
 import type { PlanSample } from '@/core/solver/sampling';
 import { taskId } from '@/core/process/step-ref';
-import { misfits } from '@/core/schedule/misfit';
+import { windowMisses } from '@/core/schedule/window-misses';
 import { isHandsOn } from '@/core/record/state';
 import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
@@ -38,7 +38,7 @@ export function DoughPanel(props: DoughPanelProps) {
     const found = stepOf(whole, task);
     return found?.dough.id === dough.id ? [say.inLine(say.coded(found.step.label))] : [];
   });
-  const off = misfits(dough);
+  const off = windowMisses(dough);
   return (
     <aside
       {...guided('plan-panel')}

@@ -6,7 +6,7 @@ import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
 import { shelvesOf } from '@/core/bakery/decks';
 import { dialOn, machinesOf, type Machine } from '@/core/bakery/machines';
-import { meetings } from '@/core/shopfloor/meetings';
+import { ovenClashes } from '@/core/shopfloor/oven-clashes';
 import { proofWatch, type WatchedWait } from '@/core/shopfloor/proof-watch';
 import { riseDrawing } from '@/core/process/rise-drawing';
 import { clockTime } from '@/core/time/local';
@@ -24,7 +24,7 @@ import { withBoard } from '../live/with-board';
 import { useFloor } from '../live/floor';
 import { RiseBar } from './rise-bar';
 import { useCelsius } from '../live/units';
-import { Together } from './together';
+import { OvenClashCard } from './oven-clash-card';
 
 const MINUTE = 60_000;
 const idOf = ({ dough, step }: WatchedWait) => `${dough.id}/${step.key}`;
@@ -40,7 +40,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
   const [held, setHeld] = useState<string | null>(null);
   const ovens = machinesOf('oven', board.machines);
   const watched = proofWatch(doughs, ovens, now);
-  const clashes = meetings(watched, ovens, zone, board.places);
+  const clashes = ovenClashes(watched, ovens, zone, board.places);
   const chosen = watched.find((one) => idOf(one) === held);
   return (
     <main className="flex-1 bg-flour">
@@ -49,10 +49,10 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
       {clashes.length > 0 && (
         <section aria-label={say('proof.togetherAtTheOven')} className="border-b border-hairline px-5 py-3">
           <h2 className="text-lg text-quiet">{say('proof.togetherAtTheOven2')}</h2>
-          {clashes.map((meeting) => (
-            <Together
-              key={`${idOf(meeting.first)}+${idOf(meeting.second)}`}
-              meeting={meeting}
+          {clashes.map((clash) => (
+            <OvenClashCard
+              key={`${idOf(clash.first)}+${idOf(clash.second)}`}
+              clash={clash}
               onCooler={({ doughId, stepKey, place }) =>
                 void record({ doughId, stepKey, kind: 'move', data: { kind: 'moved', place } })
               }

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { type ComponentProps, useState } from 'react';
 import type { Person } from '@/core/bakery/people';
 import type { Board } from '@/core/wire/board';
-import { misfits } from '@/core/schedule/misfit';
+import { windowMisses } from '@/core/schedule/window-misses';
 import { type Place, PLACE_KINDS } from '@/core/heat/places';
 import { clockTime } from '@/core/time/local';
 import { showCelsius } from '@/core/units/reader';
@@ -39,8 +39,8 @@ export function RoomsView({ places, board, person, ahead }: Props) {
   const { doughs } = useFloor(board, person.id, now);
   const off = doughs
     .filter(({ state }) => !state.finished)
-    .map((dough) => ({ dough, misfits: misfits(dough) }))
-    .filter(({ misfits: list }) => list.length > 0);
+    .map((dough) => ({ dough, windowMisses: windowMisses(dough) }))
+    .filter(({ windowMisses: list }) => list.length > 0);
   return (
     <main className="grid flex-1 content-start gap-px bg-hairline lg:grid-cols-[1.3fr_1fr]">
       <section aria-label={say('rooms.temperaturesToday')} className="min-w-0 bg-flour p-5">
@@ -65,7 +65,7 @@ export function RoomsView({ places, board, person, ahead }: Props) {
           <p className="text-lg">{say('rooms.everyWaitOfThePlan')}</p>
         ) : (
           <ul className="grid gap-4">
-            {off.map(({ dough, misfits: list }) => (
+            {off.map(({ dough, windowMisses: list }) => (
               <li key={dough.id} className="border-b border-hairline pb-4">
                 <h3 className="text-xl font-semibold">
                   <a href={`/dough/${dough.id}`} className="underline underline-offset-4">

@@ -2,7 +2,7 @@
 
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { Machine } from '@/core/bakery/machines';
-import { useBy } from '@/core/diagnosis/machine-use';
+import { machineHours } from '@/core/diagnosis/machine-use';
 import type { Period } from '@/core/diagnosis/periods';
 import type { BatchSummary } from '@/core/diagnosis/summary';
 import { AXIS, TOOLTIP } from '../kit/chart-look';
@@ -24,7 +24,7 @@ const FILLS = ['var(--ink)', 'var(--edge)', 'var(--quiet)', 'var(--butter)'];
 /** How many hours a day ovens and proofers were in use, and in the table how full they were. */
 export default function UseChart({ batches, machines, zone, period }: Props) {
   const say = useWords();
-  const uses = useBy(batches, machines, zone, period);
+  const uses = machineHours(batches, machines, zone, period);
   if (uses.length === 0) return null;
   const title = say('trends.ovensAndProofers');
   const periods = [...new Set(uses.map(({ from }) => from))].sort();

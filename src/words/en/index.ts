@@ -21,7 +21,7 @@ import { kit } from './kit';
 import { labels } from './labels';
 import { lamination } from './lamination';
 import { live } from './live';
-import { meetings } from './meetings';
+import { ovenClashes } from './oven-clashes';
 import { names } from './names';
 import { orders } from './orders';
 import { oven } from './oven';
@@ -77,7 +77,7 @@ export const en = {
   labels,
   lamination,
   live,
-  meetings,
+  ovenClashes,
   names,
   orders,
   oven,

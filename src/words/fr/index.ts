@@ -22,7 +22,7 @@ import { kit } from './kit';
 import { labels } from './labels';
 import { lamination } from './lamination';
 import { live } from './live';
-import { meetings } from './meetings';
+import { ovenClashes } from './oven-clashes';
 import { names } from './names';
 import { orders } from './orders';
 import { oven } from './oven';
@@ -78,7 +78,7 @@ export const fr: Catalog = {
   labels,
   lamination,
   live,
-  meetings,
+  ovenClashes,
   names,
   orders,
   oven,

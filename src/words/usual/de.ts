@@ -1,7 +1,5 @@
-import type { UsualNames } from './usual';
-
 /** What steps, checks and ingredients that come with Hefeteig are called in German. */
-export const de: UsualNames = {
+export const de: Readonly<Record<string, string>> = {
   Autolyse: 'Autolyse',
   Bake: 'Backen',
   'Bench rest': 'Ballengare',

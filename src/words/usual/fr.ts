@@ -1,7 +1,5 @@
-import type { UsualNames } from './usual';
-
 /** What steps, checks and ingredients that come with Hefeteig are called in French. */
-export const fr: UsualNames = {
+export const fr: Readonly<Record<string, string>> = {
   Autolyse: 'Autolyse',
   Bake: 'Cuire',
   'Bench rest': 'Détente',

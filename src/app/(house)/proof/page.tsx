@@ -18,7 +18,7 @@ export default async function Page() {
         'floor',
         'heat',
         'lamination',
-        'meetings',
+        'ovenClashes',
         'oven',
         'proof',
         'remarks',

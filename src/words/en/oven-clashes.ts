@@ -1,4 +1,4 @@
-export const meetings = {
+export const ovenClashes = {
   theOvenHasNoRoom: 'the oven cannot take both',
   andDoNotGoTogether: '{celsius} and {celsius2} cannot share an oven',
   itCanOnlyWaitUntil: 'It keeps only until {time}.',

@@ -1,16 +1,16 @@
 'use client';
 
-import type { Meeting, MeetingWay } from '@/core/shopfloor/meetings';
+import type { OvenClash, ClashWay } from '@/core/shopfloor/oven-clashes';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
 
 /** Two loads that meet at the oven, and what can be done about it. */
-export function Together({
-  meeting: { message, tooLong, ways },
+export function OvenClashCard({
+  clash: { message, tooLong, ways },
   onCooler,
 }: {
-  meeting: Meeting;
-  onCooler: (way: Extract<MeetingWay, { kind: 'cooler' }>) => void;
+  clash: OvenClash;
+  onCooler: (way: Extract<ClashWay, { kind: 'cooler' }>) => void;
 }) {
   const say = useWords();
   return (

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { did, plannedDough } from '../../../test-support/floor';
 import { agenda, type AgendaItem } from './agenda';
-import { together } from './together';
+import { jointWork } from './joint-work';
 import { inEnglish } from '../../../test-support/words';
 
 /** Two doughs whose shaped pieces are to be finished at about the same time. */
@@ -24,7 +24,7 @@ function twoDoughs(apart: number, startedBy: [number | null, number | null] = [n
 }
 
 const partners = (items: AgendaItem[]) =>
-  together(items[0] as AgendaItem, items, 4 * 60_000).map(({ dough }) => dough.id);
+  jointWork(items[0] as AgendaItem, items, 4 * 60_000).map(({ dough }) => dough.id);
 
 describe('work in one go', () => {
   it('is offered for the same work of two doughs that is planned near each other', () => {
@@ -57,8 +57,8 @@ describe('work in one go', () => {
     };
     const now = 100 * 60_000;
     const [ready, also, early] = [item(20, 1), item(22, 2), item(85, 3)];
-    expect(together(ready, [ready, also, early], now).map(({ dough }) => dough.id)).toEqual([2]);
-    expect(inEnglish(together(early, [ready, also, early], now))).toEqual([]);
+    expect(jointWork(ready, [ready, also, early], now).map(({ dough }) => dough.id)).toEqual([2]);
+    expect(inEnglish(jointWork(early, [ready, also, early], now))).toEqual([]);
   });
 
   it('is not offered where a step wants its own hands', () => {

@@ -1,6 +1,6 @@
 import type { Catalog } from '../message';
 
-export const meetings: Catalog['meetings'] = {
+export const ovenClashes: Catalog['ovenClashes'] = {
   theOvenHasNoRoom: 'le four ne peut contenir les deux',
   andDoNotGoTogether: '{celsius} et {celsius2} ne peuvent partager un four',
   itCanOnlyWaitUntil: 'Cela ne tient que jusqu’à {time}.',

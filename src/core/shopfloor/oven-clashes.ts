@@ -4,7 +4,7 @@ import { type CoolPlace, coldestPlace } from './cool-place';
 import type { Oven, WatchedWait } from './proof-watch';
 
 /** Something that can be done about two loads that meet. */
-export type MeetingWay =
+export type ClashWay =
   /** The one that is ready second goes in first. */
   | { kind: 'order'; words: Coded }
   /** Some of its trays go in with the other. */
@@ -13,7 +13,7 @@ export type MeetingWay =
   | { kind: 'cooler'; words: Coded; doughId: number; stepKey: string; place: string };
 
 /** Two loads that will be ready together for the same oven. */
-export interface Meeting {
+export interface OvenClash {
   first: WatchedWait;
   second: WatchedWait;
   /** Minutes that the second would wait beyond its best. */
@@ -21,7 +21,7 @@ export interface Meeting {
   /** It would wait longer than it can. */
   tooLong: boolean;
   message: Coded;
-  ways: MeetingWay[];
+  ways: ClashWay[];
 }
 
 type Load = WatchedWait & { bake: NonNullable<WatchedWait['bake']> };
@@ -33,12 +33,12 @@ const WORTH_CARRYING = 10;
  * Loads that rise now, are ready together and do not go into the oven together, with what can be done: bake the other
  * first, let some of its trays in, or put one of them cooler. `places`: where it could stand.
  */
-export function meetings(
+export function ovenClashes(
   watched: readonly WatchedWait[],
   ovens: readonly Oven[],
   zone: string,
   places: readonly CoolPlace[] = [],
-): Meeting[] {
+): OvenClash[] {
   const loads = watched.filter((one): one is Load => one.bake !== null);
   const cold = coldestPlace(places);
   return loads.flatMap((first, i) =>
@@ -53,18 +53,18 @@ export function meetings(
       const tooLong = second.best + wait * MINUTE > second.latest;
       const why =
         a.setting === b.setting
-          ? coded('meetings.theOvenHasNoRoom')
-          : coded('meetings.andDoNotGoTogether', {
+          ? coded('ovenClashes.theOvenHasNoRoom')
+          : coded('ovenClashes.andDoNotGoTogether', {
               celsius: { celsius: a.setting },
               celsius2: { celsius: b.setting },
             });
       const then = tooLong
-        ? coded('meetings.itCanOnlyWaitUntil', { time: { clock: second.latest, zone } })
-        : coded('meetings.thatIsWithinItsTime', { time: { clock: second.latest, zone } });
+        ? coded('ovenClashes.itCanOnlyWaitUntil', { time: { clock: second.latest, zone } })
+        : coded('ovenClashes.thatIsWithinItsTime', { time: { clock: second.latest, zone } });
       return [
         {
           ...{ first, second, wait, tooLong },
-          message: coded('meetings.andAreReadyTogetherWould', {
+          message: coded('ovenClashes.andAreReadyTogetherWould', {
             first: nameOf(first),
             second: nameOf(second),
             why,
@@ -90,23 +90,23 @@ function waysFor(
   second: Load,
   wait: number,
   { oven, cold }: { oven: Oven; cold: CoolPlace | undefined },
-): MeetingWay[] {
-  const ways: MeetingWay[] = [];
+): ClashWay[] {
+  const ways: ClashWay[] = [];
   const turned = waitBehind(second, first, oven);
   if (turned < wait) {
-    const last = first.best + turned * MINUTE > first.latest ? coded('meetings.longerThanItCan') : '';
+    const last = first.best + turned * MINUTE > first.latest ? coded('ovenClashes.longerThanItCan') : '';
     const then =
       turned > 0
-        ? coded('meetings.thenWaits', { load: nameOf(first), duration: { minutes: turned }, last })
-        : coded('meetings.thenNeitherWaits');
-    ways.push({ kind: 'order', words: coded('meetings.bakeFirst', { load: nameOf(second), then }) });
+        ? coded('ovenClashes.thenWaits', { load: nameOf(first), duration: { minutes: turned }, last })
+        : coded('ovenClashes.thenNeitherWaits');
+    ways.push({ kind: 'order', words: coded('ovenClashes.bakeFirst', { load: nameOf(second), then }) });
   }
   const room = oven.capacity - first.bake.trays;
   if (first.bake.setting === second.bake.setting && room > 0) {
     const left = second.bake.trays - room;
     ways.push({
       kind: 'split',
-      words: coded('meetings.splitItOfItsTrays', {
+      words: coded('ovenClashes.splitItOfItsTrays', {
         room,
         trays: second.bake.trays,
         other: nameOf(first),
@@ -117,7 +117,7 @@ function waysFor(
   if (cold && wait >= WORTH_CARRYING)
     ways.push({
       ...{ kind: 'cooler', doughId: second.dough.id, stepKey: second.step.key, place: cold.place },
-      words: coded('meetings.intoThe', {
+      words: coded('ovenClashes.intoThe', {
         load: nameOf(second),
         place: cold.label.toLowerCase(),
         celsius: { celsius: Math.round(cold.celsius) },
@@ -128,5 +128,5 @@ function waysFor(
 
 const nameOf = ({ dough, step }: WatchedWait) =>
   step.load && step.load.of > 1
-    ? coded('meetings.load', { name: dough.name, nth: step.load.nth })
+    ? coded('ovenClashes.load', { name: dough.name, nth: step.load.nth })
     : dough.name;

@@ -13,7 +13,7 @@ const NEAR = 20;
  * Other work that can be done in one go with this: of the same kind, due near it, and at the same stage (both to be
  * started, or both under way by the same person). In the order of the plan.
  */
-export function together(item: AgendaItem, others: readonly AgendaItem[], now: Instant): AgendaItem[] {
+export function jointWork(item: AgendaItem, others: readonly AgendaItem[], now: Instant): AgendaItem[] {
   const { step, state } = item;
   if (!IN_ONE_GO.includes(step.step.kind) || !isReady(item, now)) return [];
   return others

@@ -1,6 +1,6 @@
 import type { Catalog } from '../message';
 
-export const meetings: Catalog['meetings'] = {
+export const ovenClashes: Catalog['ovenClashes'] = {
   theOvenHasNoRoom: 'der Ofen fasst nicht beide',
   andDoNotGoTogether: '{celsius} und {celsius2} gehen nicht zusammen in einen Ofen',
   itCanOnlyWaitUntil: 'Das hält nur bis {time}.',

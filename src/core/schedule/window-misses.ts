@@ -5,7 +5,7 @@ import type { DoughForecast } from '../forecast/forecast';
 import { isHandsOn } from '../record/state';
 
 /** A wait whose planned length no longer lies in its window: today is warmer or colder than it was when planned. */
-export interface Misfit {
+export interface WindowMiss {
   key: string;
   label: Words;
   /** Minutes by which the plan is too short (below nothing) or too long. */
@@ -17,7 +17,7 @@ export interface Misfit {
 const SMALL = 3;
 
 /** Waits to come, or under way, that the plan gives too little or too much time, or that are in vain today. */
-export function misfits({ steps, state }: DoughForecast): Misfit[] {
+export function windowMisses({ steps, state }: DoughForecast): WindowMiss[] {
   return steps.flatMap((step) => {
     const own = state.steps.get(step.key);
     if (isHandsOn(step) || !own || own.status === 'done' || own.status === 'skipped') return [];
