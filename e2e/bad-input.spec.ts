@@ -127,6 +127,7 @@ test('every page and route asks who is there, and none obeys another site', asyn
 test('a phone and the night theme show the same work, by keyboard too', async ({ browser }) => {
   const page = await signIn(browser, 'Ida', { width: 360, height: 740 });
   await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Menu' }).click();
   await page.getByRole('button', { name: 'Night theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await page.reload();
@@ -143,7 +144,7 @@ test('a phone and the night theme show the same work, by keyboard too', async ({
   await planner.keyboard.press('ArrowDown');
   await expect(pressed).not.toHaveAttribute('aria-label', before ?? '');
   await planner.keyboard.press('?');
-  await expect(planner.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(planner.getByRole('dialog', { name: 'Signs and keys' })).toBeVisible();
   await planner.keyboard.press('Escape');
   await planner.keyboard.press('Enter');
   await planner.waitForURL('**/dough/*');

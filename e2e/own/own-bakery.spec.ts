@@ -271,6 +271,33 @@ test('its first dough is worked on the bench to its count, and read back', async
   await expect(page.getByRole('link', { name: /Crescent 1/ }).first()).toBeVisible();
 });
 
+test('whoever is here for the first time is shown around once, finds anything by its name, and reads their language', async () => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/plan');
+  const steps = page.getByRole('complementary', { name: 'First steps' });
+  await expect(steps).toContainText('Welcome, Nora.');
+  await expectAccessible(page);
+  for (const name of ['Next', 'Next', 'Start work']) await steps.getByRole('button', { name }).click();
+  await expect(steps).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Threads' })).toBeVisible();
+  await expect(steps).toBeHidden();
+
+  await page.keyboard.press('/');
+  const sheet = page.getByRole('dialog', { name: 'Search' });
+  await sheet.getByRole('searchbox').fill('crescent 1');
+  await expect(sheet.getByRole('link').first()).toContainText('Crescent 1');
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/(dough|batch)\/\d+$/);
+
+  await page.getByRole('button', { name: 'Nora is signed in here; change' }).click();
+  await page.getByRole('button', { name: 'Français' }).click();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'fr');
+  await page.goto('/plan');
+  await expect(page.getByRole('link', { name: 'Commandes' })).toBeVisible();
+});
+
 /** Whether there is something to do, now or next: what comes next is there in a moment, unless that was all. */
 async function something(act: Locator, first: Locator): Promise<boolean> {
   return act
