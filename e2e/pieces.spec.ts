@@ -104,7 +104,7 @@ async function brioche(page: Page): Promise<number> {
     await page.goto(`/dough/${id}`);
     const main = page.getByRole('main');
     const text = (await main.textContent()) ?? '';
-    if (/^Brioche \d+48 brioche knot/.test(text.replace(/\s+/g, ' ')) || /48 brioche knot,/.test(text))
+    if (/^Brioche \d+48 brioche knots?/.test(text.replace(/\s+/g, ' ')) || /48 brioche knots?,/.test(text))
       return id;
   }
   throw new Error('No dough of 48 brioche knots is planned.');

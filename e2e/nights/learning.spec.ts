@@ -32,7 +32,7 @@ test('a practice night is worked on the floor’s own cards, and reviewed: what 
 
   // It is looked at: a minute each, and the thermometer is recorded.
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await expect(page.getByText(/03:00: under:/)).toBeVisible();
+  await expect(page.getByText(/03:00: dense, dent springs back/)).toBeVisible();
   await page.getByRole('button', { name: 'Core temperature' }).click();
   await expect(page.getByText(/03:01: core \d/)).toBeVisible();
   await expect(clock).toContainText('03:02');

@@ -119,8 +119,8 @@ test('a dough that is dropped is gone from every screen, and its customers are t
 
   await page.goto('/handover');
   const short = page.getByRole('region', { name: 'Short orders' });
-  await expect(short).toContainText('70 of 70 Butter crescent short');
-  await expect(short).toContainText('30 of 30 Butter crescent short');
+  await expect(short).toContainText('70 of 70 Butter crescents short');
+  await expect(short).toContainText('30 of 30 Butter crescents short');
   await expect(page.getByText(/Crescent 38 lost: dropped/)).toBeVisible();
   await expectAccessible(page);
   await tap(short.getByRole('button', { name: 'Informed Shop' }));
