@@ -9,6 +9,10 @@ export function DayGlance({ glance: { pieces, customers, served, late, open } }:
     { key: 'late', share: late, look: 'bg-warn' },
     { key: 'open', share: open, look: 'border border-warn bg-flour' },
   ].filter(({ share }) => share > 0);
+  const behind = [
+    ...(late > 0 ? [say('orders.someLate', { late })] : []),
+    ...(open > 0 ? [say('orders.withoutADough', { open })] : []),
+  ];
   return (
     <div className="py-1.5">
       <p className="text-[15px]">
@@ -16,10 +20,7 @@ export function DayGlance({ glance: { pieces, customers, served, late, open } }:
         {late + open === 0 ? (
           <span className="text-quiet"> {say('orders.allInTime')}</span>
         ) : (
-          <span className="font-semibold text-warn">
-            {late > 0 && ` ${say('orders.someLate', { late })}`}
-            {open > 0 && ` ${say('orders.withoutADough', { open })}`}
-          </span>
+          <span className="font-semibold text-warn"> {behind.join(', ')}</span>
         )}
       </p>
       <div className="mt-1 flex h-2 gap-px" aria-hidden>

@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { machine, ONE_OF_EACH } from '../../../test-support/equipment';
 import { did, MIN, plannedDough } from '../../../test-support/floor';
-import { output, show, telling } from '../../../test-support/view';
+import { itemOf, output, show, telling } from '../../../test-support/view';
 import type { Decks } from '@/core/bakery/decks';
 import type { FloorEvent } from '@/core/record/events';
 import { ovenLoads } from '@/core/shopfloor/oven-loads';
@@ -12,6 +12,7 @@ import { DeckStack } from './deck-stack';
 import { LoadInside } from './load-inside';
 import { type LoadOnDecks, ovensOf, type OvenInside } from './oven-inside';
 import { LoadComing, LoadOut } from './load-rows';
+import { NextLoad } from './next-load';
 
 const BAKE = '5.1.bake';
 const right = { ratio: 1, spread: 0.05, bakes: 0 };
@@ -250,5 +251,50 @@ describe('before and after the oven', () => {
       ...{ doughId: 1, stepKey: BAKE, kind: 'count' },
       data: { kind: 'counted', good: 27, second: 1, waste: 12 },
     });
+  });
+});
+
+describe('the load that goes in next', () => {
+  const AT = { doughs: [plannedDough([])], machines: ONE_OF_EACH.machines, now: 0 };
+  const next = (events: FloorEvent[], told = telling()) => (
+    <NextLoad
+      item={itemOf(events, '5.1.load')}
+      at={AT}
+      zone="UTC"
+      record={(part) => Promise.resolve(told(part))}
+    />
+  );
+
+  it('is put in with one button, and taken as in with the same one', async () => {
+    const told = telling();
+    const { user, again } = show(next([], told));
+    const card = screen.getByRole('article', { name: 'Next load' });
+    expect(card.textContent).toMatch(/\d+ trays?, 40 pieces/);
+    await user.click(within(card).getByRole('button', { name: 'Start load' }));
+    again(next([did('start', '5.1.load', 0)], told));
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    expect(told.mock.calls.map(([part]) => part)).toMatchObject([
+      { doughId: 1, stepKey: '5.1.load', kind: 'start' },
+      { doughId: 1, stepKey: '5.1.load', kind: 'finish' },
+    ]);
+  });
+
+  it('has that one button and no thermometer, which is for the oven’s own card', () => {
+    show(next([]));
+    expect(screen.getAllByRole('button')).toHaveLength(1);
+  });
+});
+
+describe('an oven with decks', () => {
+  const decks = () => screen.queryAllByRole('listitem').map(({ textContent }) => textContent);
+
+  it('shows them while it is empty, the highest on top', () => {
+    show(<DeckStack {...inOven({ decks: DECKS })} zone="UTC" />);
+    expect(decks()).toEqual(['deck 3free', 'deck 2free', 'deck 1free']);
+  });
+
+  it('calls none free while a load in it has not said where it is', () => {
+    show(<DeckStack {...inOven({ loads: [inside()] })} zone="UTC" />);
+    expect(decks()).toEqual([]);
   });
 });

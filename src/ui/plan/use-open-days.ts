@@ -6,25 +6,28 @@ import { glances } from '@/core/demand/glance';
 import type { Board } from '@/core/wire/board';
 import { orderBook } from '../live/command';
 
+/** Taps that follow each other are waited for: the work must be drawn first, ms. */
+const CALM = 800;
+
 /** Pieces that are ordered of each day and that no dough makes, by the day as "2026-11-19"; none where nobody may see orders. */
-export function useOpenDays(
-  { doughs, house: { zone } }: Board,
-  maySee: boolean,
-): ReadonlyMap<string, number> {
+export function useOpenDays(board: Board, maySee: boolean): ReadonlyMap<string, number> {
   const [open, setOpen] = useState<ReadonlyMap<string, number>>(new Map());
-  // What is made changes it; what is tapped on the floor does not.
-  const made = JSON.stringify(doughs.map(({ id, outputs }) => [id, outputs.map(({ pieces }) => pieces)]));
+  const { zone } = board.house;
   useEffect(() => {
     if (!maySee) return;
     let isCurrent = true;
-    void orderBook().then((answer) => {
+    const look = async () => {
+      const answer = await orderBook();
       if (!isCurrent || !answer.ok) return;
       const days = glances(answer.result as OrderBook, zone);
       setOpen(new Map([...days].flatMap(([day, glance]) => (glance.open > 0 ? [[day, glance.open]] : []))));
-    });
+    };
+    const timer = setTimeout(() => void look(), CALM);
     return () => {
       isCurrent = false;
+      clearTimeout(timer);
     };
-  }, [made, maySee, zone]);
+    // Every change of the house makes a new board, an order's too.
+  }, [board, maySee, zone]);
   return open;
 }
