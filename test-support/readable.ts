@@ -78,3 +78,13 @@ export function unreadTexts(): Unread[] {
     }
   return found;
 }
+
+/** Whatever is tapped on a floor's screen and is lower than a knuckle needs, px; runs in the page, as its own text. */
+export function smallTargets(): string[] {
+  const KNUCKLE = 56;
+  return [...document.querySelectorAll('main button, main a, main select, main input')]
+    .filter((element) => element.checkVisibility() && element.closest('.sr-only') === null)
+    .map((element) => ({ element, height: Math.round(element.getBoundingClientRect().height) }))
+    .filter(({ height }) => height > 0 && height < KNUCKLE)
+    .map(({ element, height }) => `${(element.textContent || element.tagName).slice(0, 40)}: ${height}`);
+}

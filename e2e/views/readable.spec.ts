@@ -4,7 +4,7 @@ import { LANGUAGE_COOKIES } from '@/words/languages';
 import { wordsIn } from '@/words/compile';
 import { LANGUAGES, type Language } from '@/words/message';
 import type { Say } from '@/words/say';
-import { unreadTexts, type Unread } from '../../test-support/readable';
+import { smallTargets, unreadTexts, type Unread } from '../../test-support/readable';
 import { address, violations } from '../support/people';
 
 const VIEWS = [
@@ -16,6 +16,8 @@ const VIEWS = [
 ];
 /** A screen on the wall is as large as these, and has no smaller one. */
 const WALL = { view: '/wall', sizes: [{ width: 1920, height: 1080 }] };
+/** What is tapped with a knuckle, on a tablet. */
+const FLOOR = { views: ['/bench', '/proof', '/oven', '/handover'], size: { width: 1024, height: 768 } };
 /** What lies over a view, and how it is opened: by a key, or by a button of this name. */
 const SHEETS: readonly { view: string; key?: string; button?: (say: Say) => string }[] = [
   { view: '/plan', key: '?' },
@@ -136,3 +138,14 @@ for (const [language, theme] of THEMES)
     await page.context().close();
     expect(found).toEqual([]);
   });
+
+test('whatever is tapped on the floor is as high as a knuckle needs', async ({ browser }) => {
+  const page = await planner(browser, 'de');
+  await page.setViewportSize(FLOOR.size);
+  for (const view of FLOOR.views) {
+    await page.goto(view);
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(smallTargets), view).toEqual([]);
+  }
+  await page.context().close();
+});

@@ -43,6 +43,12 @@ describe('a product with names by language', () => {
     ).toContain('brioches au sucre');
   });
 
+  it('is called so at the start of a line, also where the bakery writes it small', () => {
+    const milk = { name: 'milk', names: { de: { one: 'Milch', many: '' } } };
+    const say = wordsIn('de', calledIn([milk], 'de'));
+    expect([say.named('Milk'), say.named('milk')]).toEqual(['Milch', 'Milch']);
+  });
+
   it('says by itself how one or several of it are called', () => {
     expect([sayIn('en').named('Sugared bun'), sayIn('en').named('Sugared bun', 3)]).toEqual([
       'Sugared bun',

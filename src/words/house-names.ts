@@ -1,4 +1,5 @@
 import type { CalledProduct, ProductName } from '@/core/bakery/product-names';
+import { upperFirst } from './first-letter';
 
 /** What the bakery's own names are called where they are read, by the name itself and as it stands within a line. */
 export type HouseNames = ReadonlyMap<string, ProductName>;
@@ -6,17 +7,20 @@ export type HouseNames = ReadonlyMap<string, ProductName>;
 export const NO_NAMES: HouseNames = new Map();
 
 /**
- * Makes names findable by every form in which they reach a message: as the bakery writes them, within a line, and as they
- * are called already.
+ * Makes names findable by every form in which they reach a message: as the bakery writes them, at the start of a line and
+ * within one, and as they are called already.
  *
  * @param inLine - how the language writes a name within a line
  */
 export function houseNames(called: readonly CalledProduct[], inLine: (name: string) => string): HouseNames {
-  const small = ({ one, many }: ProductName): ProductName => ({ one: inLine(one), many: inLine(many) });
+  const each = ({ one, many }: ProductName, as: (name: string) => string): ProductName => ({
+    ...{ one: as(one), many: as(many) },
+  });
   return new Map(
     called.flatMap(([own, name]) => [
-      [inLine(own), small(name)],
-      [inLine(name.one), small(name)],
+      [upperFirst(own), each(name, upperFirst)],
+      [inLine(own), each(name, inLine)],
+      [inLine(name.one), each(name, inLine)],
       [own, name],
       [name.one, name],
     ]),

@@ -2,6 +2,7 @@ import format, { type CompiledMessage, type FormatOptions, type FormatValues } f
 import type { Coded, CodedValue, Quantity, Words } from '@/core/codes/coded';
 import { decimal, METRIC, type ReaderUnits } from '@/core/units/reader';
 import type { CalledProduct } from '@/core/bakery/product-names';
+import { lowerFirst } from './first-letter';
 import { houseNames, NO_NAMES, withNames } from './house-names';
 import type { Language, MessageKey, Messages, Value } from './message';
 import { shown } from './quantity';
@@ -68,11 +69,6 @@ const LIST_LOCALE: Record<Language, string> = { de: 'de', en: 'en-GB', fr: 'fr' 
 
 /** Languages that write names within a line as they write them at its start. */
 const KEEPS_CAPITALS: ReadonlySet<Language> = new Set<Language>(['de']);
-
-const lowerFirst = (words: string): string => words.slice(0, 1).toLowerCase() + words.slice(1);
-
-/** A name from within a line as it stands by itself: "oven" as "Oven". */
-export const upperFirst = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 /** Languages that write decimals after a comma. */
 const WITH_COMMA: ReadonlySet<Language> = new Set<Language>(['de', 'fr']);

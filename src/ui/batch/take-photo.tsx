@@ -36,7 +36,7 @@ export function TakePhoto({
     <div>
       <label
         htmlFor={field}
-        className="grid min-h-14 cursor-pointer place-items-center rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2"
+        className="grid min-h-14 cursor-pointer place-items-center rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2 max-xl:px-1 max-xl:text-lg"
       >
         {say('batch.photo')}
         <input

@@ -41,6 +41,8 @@ const RackWork = dynamic(() => import('./rack-work').then((module) => module.Rac
 const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => module.EarlierSheet), {
   ssr: false,
 });
+/** Four beside each other on a tablet: the longest word of any language stays whole. */
+const NARROW = 'max-xl:px-1 max-xl:text-lg';
 /** Steps that a warm room spoils, and those right before them. */
 const MAY_BE_WARM: readonly string[] = ['butter', 'temper', 'lock-in', 'turn'];
 const HAS_PANEL: readonly string[] = ['mix', 'lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
@@ -124,14 +126,14 @@ export function NowCard({ item, now, zone, record, machines, outputs, joint, ...
       {step.step.kind === 'finish' && <RackWork {...{ item, now, record }} />}
       {joint.length > 0 && <InOneGo items={[item, ...joint]} running={running} record={record} />}
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
-        <Button floor onClick={() => setSheet('note')}>
+        <Button floor className={NARROW} onClick={() => setSheet('note')}>
           {say('bench.note')}
         </Button>
         <TakePhoto doughId={dough.id} stepKey={step.key} />
-        <Button floor onClick={() => setSheet('skip')}>
+        <Button floor className={NARROW} onClick={() => setSheet('skip')}>
           {say('bench.skip')}
         </Button>
-        <Button floor onClick={() => setEarlier(true)}>
+        <Button floor className={NARROW} onClick={() => setEarlier(true)}>
           {say('bench.earlier')}
         </Button>
       </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { ingredientKindName } from '@/words/code-names';
-import { upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
 import { useWords } from '../kit/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';

@@ -1,7 +1,7 @@
 'use client';
 
 import { stageName } from '@/words/code-names';
-import { upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
 import { useWords } from '../kit/words';
 import { showMass } from '@/core/units/reader';
 import type { StageTableProps } from './cells';

@@ -5,7 +5,7 @@ import type { HousePlace } from '@/core/bakery/house-book';
 import { PLACE_KINDS, type PlaceKind } from '@/core/heat/places';
 import { readMeasure } from '@/core/units/measure';
 import { METRIC } from '@/core/units/reader';
-import { upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
 import { MeasureField } from '../kit/measure-field';

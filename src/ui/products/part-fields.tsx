@@ -1,7 +1,7 @@
 'use client';
 
 import type { Words } from '@/core/codes/coded';
-import { upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
 import { AllergenBoxes } from '../kit/allergen-boxes';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';

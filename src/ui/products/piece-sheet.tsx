@@ -5,7 +5,8 @@ import { PIECE_SHAPES, type PieceShape, SHAPE_WORDS } from '@/core/cutting/piece
 import type { MakingBakery } from '@/core/process/product-faults';
 import type { PieceSpec } from '@/core/process/route';
 import { SHAPE_KINDS, type ShapeKind, SHAPES } from '@/core/shaping/shapes';
-import { type Say, upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
+import type { Say } from '@/words/say';
 import { Choice } from '../kit/field';
 import { without } from '../kit/without';
 import { useWords } from '../kit/words';

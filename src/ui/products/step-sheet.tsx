@@ -9,7 +9,7 @@ import type { MakingBakery } from '@/core/process/product-faults';
 import { PLACE_KINDS, type PlaceKind } from '@/core/heat/places';
 import type { RisePhase, RouteStep } from '@/core/process/route';
 import type { ThreadStep } from '@/core/process/threads';
-import { upperFirst } from '@/words/say';
+import { upperFirst } from '@/words/first-letter';
 import { Choice } from '../kit/field';
 import { useWords } from '../kit/words';
 import { FormSheet } from './form-sheet';

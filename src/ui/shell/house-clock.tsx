@@ -25,7 +25,7 @@ export function HouseClock({ zone }: { zone: string }) {
   return (
     <>
       <button
-        className="min-h-11 rounded border border-dashed border-edge px-3 py-0.5 text-left whitespace-nowrap max-sm:px-1.5"
+        className="min-h-11 rounded border border-dashed border-edge px-3 py-0.5 text-left whitespace-nowrap max-[1100px]:px-2 max-sm:px-1.5"
         aria-label={say('shell.demoClock', { dayName: say.dayName(now, zone), time: clockTime(now, zone) })}
         onClick={() => setOpen(true)}
       >

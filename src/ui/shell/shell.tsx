@@ -62,7 +62,7 @@ function Views({ person, isOpen }: { person: Person; isOpen: boolean }) {
             {...(href === '/orders' ? guided('nav-orders') : {})}
             aria-current={isHere(path, paths) ? 'page' : undefined}
             className={clsx(
-              'grid min-h-11 place-items-center rounded px-1.5 text-[16px] min-[1400px]:px-2 min-[1400px]:text-[17px] 2xl:px-3 2xl:text-lg',
+              'grid min-h-11 place-items-center rounded px-1.5 text-[16px] max-[1100px]:px-1 max-[1100px]:text-[15px] min-[1400px]:px-2 min-[1400px]:text-[17px] 2xl:px-3 2xl:text-lg',
               isHere(path, paths) ? 'bg-ink font-semibold text-ground' : 'text-ink',
             )}
           >
