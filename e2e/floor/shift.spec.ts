@@ -146,6 +146,8 @@ test('a place shows its curve with limits, a planner moves them, and nonsense is
   await expect(mara.getByRole('figure', { name: 'Temperature of proofer' })).toContainText('limit 33 °C');
   await expectAccessible(mara);
   await mara.getByRole('link', { name: 'week' }).click();
+  await mara.waitForURL(/span=week/);
+  await expect(mara.getByRole('link', { name: 'week' })).toHaveAttribute('aria-current', 'page');
   const limits = mara.getByRole('region', { name: 'Limits', exact: true });
   await limits.getByLabel('maximum').fill('30 C');
   await limits.getByLabel('minimum').fill('31');

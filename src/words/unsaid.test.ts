@@ -3,4 +3,4 @@ import { unsaidTexts } from '../../test-support/unsaid-texts';
 
 it('no screen shows a text that is not in the words, nor a code as it is', () => {
   expect(unsaidTexts()).toEqual([]);
-}, 120_000);
+}, 400_000);
