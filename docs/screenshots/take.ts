@@ -144,7 +144,7 @@ test('what is learned from batches: side by side, over weeks, and by practising'
     await planner.setViewportSize({ width: 1280, height: 1500 });
     await keep(planner, 'compare');
     await planner.goto('/trends');
-    await expect(planner.getByRole('region', { name: 'Yield by week' })).toBeVisible();
+    await expect(planner.getByRole('region', { name: 'Oven and proofer use' })).toBeVisible();
     await keep(planner, 'trends');
     await keepPractice(await signIn(browser, 'Selma', { width: 1024, height: 768 }));
   } finally {
@@ -182,7 +182,7 @@ async function keepPractice(page: Page): Promise<void> {
     await page.getByRole('button', { name: 'Done' }).click();
   }
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: '+10 min' }).click();
-  await page.getByRole('button', { name: 'Out of the oven' }).click();
+  await page.getByRole('button', { name: 'Unload' }).click();
   await page.getByRole('button', { name: 'End the night' }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Hidden');
   await take(sizes[1]);

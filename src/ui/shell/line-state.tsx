@@ -22,9 +22,14 @@ export function LineState() {
           strokeWidth="1.8"
         />
       </svg>
-      <span className={open && waiting === 0 ? 'max-[1100px]:sr-only' : ''}>
+      <span className={open ? 'max-[1400px]:sr-only' : ''}>
         {waiting > 0 ? say('shell.toSend', { words, waiting }) : words}
       </span>
+      {open && waiting > 0 && (
+        <span aria-hidden className="min-[1400px]:hidden">
+          {waiting}
+        </span>
+      )}
     </span>
   );
 }

@@ -51,7 +51,11 @@ function Views({ person, isOpen }: { person: Person; isOpen: boolean }) {
   return (
     <nav
       aria-label={say('shell.views')}
-      className={clsx('flex flex-wrap gap-0.5 xl:gap-1', isOpen ? 'max-sm:order-last' : 'max-sm:hidden')}
+      className={clsx(
+        // Where the head is one row it stays one, whatever is said of the line: nothing under a finger moves.
+        'flex flex-wrap gap-0.5 lg:min-w-0 lg:flex-nowrap lg:overflow-x-auto xl:gap-1',
+        isOpen ? 'max-sm:order-last' : 'max-sm:hidden',
+      )}
     >
       {views(say)
         .filter(({ href }) => maySee(person, href))
@@ -99,7 +103,7 @@ function ShellHead({
     backToSignIn();
   };
   return (
-    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 print:hidden">
+    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline px-3 py-1.5 lg:flex-nowrap print:hidden">
       <p className="text-xl font-bold max-[1100px]:sr-only">
         {say.rich('shell.hefeteig', {
           span: (words) => <span className="hidden text-sm font-normal text-quiet 2xl:inline">{words}</span>,
