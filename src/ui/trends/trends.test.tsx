@@ -5,6 +5,7 @@ import type { TrendsPage } from '@/core/wire/trends';
 import { DAY, monthOf } from '../../../test-support/months';
 import { show } from '../../../test-support/view';
 import { TrendsView } from './trends-view';
+import { hourMarks } from './use-chart';
 
 vi.mock('next/navigation', () => ({ usePathname: () => '/trends' }));
 
@@ -93,4 +94,13 @@ describe('trends', () => {
     expect(screen.getByText(/^3 older batches are still being read\./)).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'By product' })).toBeNull();
   });
+});
+
+it.each([
+  [0.4, [0, 1]],
+  [3.5, [0, 1, 2, 3, 4]],
+  [9.7, [0, 3, 6, 9, 12]],
+  [24, [0, 6, 12, 18, 24]],
+])('hours at the axis are round and reach as far as %d', (most, marks) => {
+  expect(hourMarks(most)).toEqual(marks);
 });

@@ -21,6 +21,12 @@ interface Props {
 /** Two machines beside each other are told apart in grey too; more share them in turn. */
 const FILLS = ['var(--ink)', 'var(--edge)', 'var(--quiet)', 'var(--butter)'];
 
+/** Hours at the axis, round ones: four steps at most, up to what is needed and never beyond a day. */
+export function hourMarks(most: number): number[] {
+  const step = [1, 2, 3, 6].find((hours) => most <= 4 * hours) ?? 6;
+  return Array.from({ length: Math.max(1, Math.ceil(most / step)) + 1 }, (_, i) => i * step);
+}
+
 /** How many hours a day ovens and proofers were in use, and in the table how full they were. */
 export default function UseChart({ batches, machines, zone, period }: Props) {
   const say = useWords();
@@ -33,6 +39,7 @@ export default function UseChart({ batches, machines, zone, period }: Props) {
     name: periodName(say, from),
     ...Object.fromEntries(machines.map(({ id }) => [id, Math.round(10 * (of(from, id)?.hours ?? 0)) / 10])),
   }));
+  const hours = hourMarks(Math.max(...uses.map((use) => use.hours)));
   return (
     <section aria-label={title}>
       <h2 className="text-2xl font-bold">{title}</h2>
@@ -41,13 +48,7 @@ export default function UseChart({ batches, machines, zone, period }: Props) {
           <BarChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
             <XAxis dataKey="name" {...AXIS} tickMargin={8} />
-            <YAxis
-              unit=" h"
-              width={72}
-              {...AXIS}
-              domain={[0, (most: number) => Math.min(24, Math.ceil(most / 6) * 6)]}
-              ticks={[0, 6, 12, 18, 24]}
-            />
+            <YAxis unit=" h" width={72} {...AXIS} domain={[0, hours.at(-1) ?? 24]} ticks={hours} />
             <Tooltip
               formatter={(value, name) => [`${say.number(Number(value), 1)} h`, String(name)]}
               contentStyle={TOOLTIP}
