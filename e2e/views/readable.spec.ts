@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page, type ViewportSize } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '@playwright/test';
 import { PEOPLE } from '@/server/demo/bakery';
 import { LANGUAGE_COOKIES } from '@/words/languages';
 import { wordsIn } from '@/words/compile';
@@ -14,8 +14,6 @@ const VIEWS = [
   ...['/rooms', '/rooms/retarder', '/workbench', '/house', '/house/values', '/setup'],
   ...['/papers/production', '/dough/5', '/dough/5/sheet', '/dough/5/labels', '/batch/5'],
 ];
-/** A screen on the wall is as large as these, and has no smaller one. */
-const WALL = { view: '/wall', sizes: [{ width: 1920, height: 1080 }] };
 /** What is tapped with a knuckle, on a tablet. */
 const FLOOR = { views: ['/bench', '/proof', '/oven', '/handover'], size: { width: 1024, height: 768 } };
 /** What lies over a view, and how it is opened: by a key, or by a button of this name. */
@@ -97,8 +95,8 @@ for (const language of LANGUAGES) {
     const page = await planner(browser, language);
     await expect(page.locator('html')).toHaveAttribute('lang', language);
     const unread: string[] = [];
-    const lookAt = async (name: string, sizes: readonly ViewportSize[] = SIZES) => {
-      for (const size of sizes) {
+    const lookAt = async (name: string) => {
+      for (const size of SIZES) {
         await page.setViewportSize(size);
         const found = await settled(page);
         unread.push(...found.map(({ how, text, by }) => `${name} ${size.width}: “${text}” ${how} (${by})`));
@@ -110,9 +108,6 @@ for (const language of LANGUAGES) {
       await page.waitForLoadState('networkidle');
       await lookAt(view);
     }
-    await page.goto(WALL.view);
-    await page.waitForLoadState('networkidle');
-    await lookAt(WALL.view, WALL.sizes);
     for (const sheet of SHEETS) await lookAt(await openSheet(page, language, sheet));
     await page.context().close();
     expect([...new Set(unread)]).toEqual([]);
