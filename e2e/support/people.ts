@@ -11,21 +11,34 @@ export async function everybodyLeaves(): Promise<void> {
   await Promise.all(atWork.splice(0).map((context) => context.close()));
 }
 
-/** How long the last part of a page may come after the rest, ms. */
-const STREAMED = 10_000;
+/** How long the last part of a page may come after the rest, and how long it may take until it answers to taps, ms. */
+const WHOLE = 20_000;
 
 /**
- * Lets `goto` wait until a page is whole. Parts of it arrive hidden and are moved to their place; where something changes
- * meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody sees it.
+ * Waits until a page is whole and can be used. Parts of it arrive hidden and are moved to their place; where something
+ * changes meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody
+ * sees it. And a button is drawn before it does anything: on a busy machine a test taps it first.
  */
-function openWhole(page: Page): void {
-  const open = page.goto.bind(page);
-  page.goto = async (...address) => {
-    const answer = await open(...address);
-    const isWhole = () => document.querySelector('div[hidden][id^="S:"]') === null;
-    await page.waitForFunction(isWhole, undefined, { timeout: STREAMED });
+export async function becomesWhole(page: Page): Promise<void> {
+  const isWhole = () =>
+    document.readyState === 'complete' &&
+    document.querySelector('div[hidden][id^="S:"]') === null &&
+    [...document.querySelectorAll('button')].every((one) =>
+      Object.keys(one).some((key) => key.startsWith('__reactProps')),
+    );
+  await page.waitForFunction(isWhole, undefined, { timeout: WHOLE });
+}
+
+/** Lets `goto` and `reload` wait until the page is whole. */
+export function openWhole(page: Page): void {
+  const whole = async <T>(answer: T): Promise<T> => {
+    await becomesWhole(page);
     return answer;
   };
+  const open = page.goto.bind(page);
+  const again = page.reload.bind(page);
+  page.goto = async (...asked) => whole(await open(...asked));
+  page.reload = async (...asked) => whole(await again(...asked));
 }
 
 /** Signs somebody in through the screen, in a browser of their own. */
@@ -46,6 +59,7 @@ export async function signIn(
     .fill(PEOPLE.find((p) => p.name === name)?.pin ?? '');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/(plan|bench)$/);
+  await becomesWhole(page);
   return page;
 }
 
