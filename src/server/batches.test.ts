@@ -131,7 +131,7 @@ describe('the list of batches', () => {
 });
 
 describe('what probes have said of a batch', () => {
-  it('is the curve of each place for as long as it stood there, and of a needle while it was in it', async () => {
+  it('is the curve of each place for as long as it stood there, and of a core probe while it was in it', async () => {
     const all = await doughsDueFrom(house.pool, await now());
     const waiting = all.flatMap((one) => {
       const running = one.steps.filter(
@@ -144,14 +144,14 @@ describe('what probes have said of a batch', () => {
     const event = {
       doughId: dough.id,
       stepKey: key,
-      kind: 'needle',
-      data: { kind: 'needle', needle: 'needle-1' },
+      kind: 'probe',
+      data: { kind: 'probed', probe: 'core-1' },
     };
     await ok(runCommand('record-event', jonas, { id: randomUUID(), ...event }));
     await house.later(20);
     const at = (await now()) - 60_000;
     const readings = [8.4, 8.1].map((celsius, i) => ({
-      place: 'needle-1',
+      place: 'core-1',
       celsius,
       at: at - 60_000 * (1 - i),
     }));
@@ -167,7 +167,7 @@ describe('what probes have said of a batch', () => {
       expect(moment).toBeLessThanOrEqual(around?.to ?? 0);
     }
     const within = heard.find((one) => one.within);
-    expect(within).toMatchObject({ probe: 'needle-1', label: 'Core probe 1' });
+    expect(within).toMatchObject({ probe: 'core-1', label: 'Core probe 1' });
     expect(within?.points.map(({ celsius }) => celsius)).toEqual([8.4, 8.1]);
   });
 });

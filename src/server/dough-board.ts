@@ -5,7 +5,7 @@ import { todayBy } from './store/conditions';
 import { ovenDecks } from './store/decks';
 import { doughById } from './store/doughs';
 import { newestReadings } from './store/newest-readings';
-import { latestOf, needlesOf, roomsOf } from './store/places';
+import { latestOf, coreProbesOf, roomsOf } from './store/places';
 import { house, machinePools, people, shifts } from './store/house';
 import { rollingHouse } from './store/rolling';
 
@@ -36,7 +36,14 @@ export async function doughBoard(text: string, now: number): Promise<Board | nul
     presences: presences(pattern, Math.min(...times) - DAY, Math.max(...times) + DAY, bakery.zone),
     rooms: roomsOf(newest),
     today: await todayBy(db, newest, now),
-    ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale: null, calls: NO_CALLS },
+    ...{
+      places: latestOf(newest),
+      coreProbes: coreProbesOf(newest),
+      decks,
+      rolling,
+      scale: null,
+      calls: NO_CALLS,
+    },
     doughs: [dough],
   };
 }

@@ -28,7 +28,7 @@ function stood(
   });
   const more = recorded.map(({ step, after, data }) => {
     const { key, from } = minutesOf(dough, step);
-    return did(data.kind === 'needle' ? 'needle' : 'move', key, from + after, { data });
+    return did(data.kind === 'probed' ? 'probe' : 'move', key, from + after, { data });
   });
   return { ...dough, steps, events: [...dough.events, ...more] };
 }
@@ -37,7 +37,7 @@ const LATER = 1e6 * MIN;
 const moved = (place: string, shelf?: number): EventData => {
   return { kind: 'moved', place, ...(shelf === undefined ? {} : { shelf }) };
 };
-const needle = (id: string | null): EventData => ({ kind: 'needle', needle: id });
+const coreProbe = (id: string | null): EventData => ({ kind: 'probed', probe: id });
 
 describe('the stays of a batch', () => {
   it('are its waits where the route has them, for as long as they were', () => {
@@ -68,18 +68,18 @@ describe('the stays of a batch', () => {
     ]);
   });
 
-  it('know each needle from when it was put in until it was taken out, or the wait was over', () => {
+  it('know each core probe from when it was put in until it was taken out, or the wait was over', () => {
     const dough = stood({}, [
-      { step: 'retard', after: 10, data: needle('needle-1') },
-      { step: 'retard', after: 70, data: needle(null) },
-      { step: 'retard', after: 100, data: needle('needle-2') },
+      { step: 'retard', after: 10, data: coreProbe('core-1') },
+      { step: 'retard', after: 70, data: coreProbe(null) },
+      { step: 'retard', after: 100, data: coreProbe('core-2') },
     ]);
     const { from, to } = minutesOf(dough, 'retard');
     expect(
       probeSpans(dough, LATER).map((stay) => [stay.probe, stay.within, stay.from / MIN, stay.to / MIN]),
     ).toEqual([
-      ['needle-1', true, from + 10, from + 70],
-      ['needle-2', true, from + 100, to],
+      ['core-1', true, from + 10, from + 70],
+      ['core-2', true, from + 100, to],
     ]);
   });
 
@@ -109,7 +109,7 @@ describe('the stays of a batch', () => {
         after: fc.integer({ min: -60, max: 700 }),
         data: fc.oneof(
           fc.constantFrom('retarder', 'cellar', 'bakery').map((place) => moved(place)),
-          fc.constantFrom('needle-1', 'needle-2', null).map(needle),
+          fc.constantFrom('core-1', 'core-2', null).map(coreProbe),
         ),
       }),
       { maxLength: 8 },

@@ -6,9 +6,9 @@ import type { FloorEvent } from '../record/events';
 import { isHandsOn } from '../record/state';
 import type { Instant } from '../time/local';
 
-/** A time in which a probe speaks of a batch: a needle from within it, a place's probe from around it. */
+/** A time in which a probe speaks of a batch: a core probe from within it, a place's probe from around it. */
 export interface ProbeSpan {
-  /** The place, or the needle, by its id. */
+  /** The place, or the core probe, by its id. */
   probe: string;
   within: boolean;
   /** The wait that it was, as the route calls it. */
@@ -37,7 +37,7 @@ export interface HeardSpan extends ProbeSpan {
 
 /**
  * Which probe spoke of a batch when, in order of time: where it waited, step by step, as somebody said or as the route has
- * it, and the needles that were in it. A wait that is not over is heard until `now`.
+ * it, and the core probes that were in it. A wait that is not over is heard until `now`.
  */
 export function probeSpans(dough: DoughRecord, now: Instant): ProbeSpan[] {
   const events = effectiveEvents(dough.events);
@@ -52,12 +52,12 @@ export function probeSpans(dough: DoughRecord, now: Instant): ProbeSpan[] {
       // What was said before the wait began holds from its beginning.
       const since = (change: Change) => ({ ...change, at: Math.max(change.at, startedAt) });
       const around = [{ probe: step.place ?? null, at: startedAt }, ...own.flatMap(placeOf).map(since)];
-      const needles = own.flatMap(needleOf).map(since);
+      const coreProbes = own.flatMap(coreProbeOf).map(since);
       const end = finishedAt ?? now;
       const what = { step: step.label, baking: step.step.kind === 'bake' };
       return [
         ...spans(around, end).map((span) => ({ ...span, ...what, within: false })),
-        ...spans(needles, end).map((span) => ({ ...span, ...what, within: true })),
+        ...spans(coreProbes, end).map((span) => ({ ...span, ...what, within: true })),
       ];
     })
     .sort((a, b) => a.from - b.from || Number(a.within) - Number(b.within));
@@ -72,8 +72,8 @@ interface Change {
 const placeOf = ({ data, at }: FloorEvent): Change[] =>
   data?.kind === 'moved' ? [{ probe: data.place, at }] : [];
 
-const needleOf = ({ data, at }: FloorEvent): Change[] =>
-  data?.kind === 'needle' ? [{ probe: data.needle, at }] : [];
+const coreProbeOf = ({ data, at }: FloorEvent): Change[] =>
+  data?.kind === 'probed' ? [{ probe: data.probe, at }] : [];
 
 /** The time for which each probe speaks, one after the other; being put on another shelf of one place is no change. */
 function spans(changes: readonly Change[], end: Instant): Pick<ProbeSpan, 'probe' | 'from' | 'to'>[] {

@@ -65,7 +65,7 @@ export function causeOfWait(
   if (state.verdict && state.status === 'running') return found('look');
   if (state.notBefore !== null) return found(state.alive.length > 0 ? 'alive' : 'check');
   if (state.moved && state.status === 'running') return found('place');
-  if (state.temperatures.length > 0 || state.needle) return found('temperature');
+  if (state.temperatures.length > 0 || state.coreProbe) return found('temperature');
   if (Math.abs(start - plannedStart) >= MINUTE)
     return inherited ?? found(start > plannedStart ? 'late' : 'early');
   return found(step.step.rise && dose !== 1 ? 'yeast' : 'climate');

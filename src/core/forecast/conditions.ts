@@ -30,12 +30,12 @@ export function probeReadings(
 
 /** The last word on how warm a dough is: recorded by somebody, or read by the core probe that is in it now. */
 export function lastMeasured(
-  { temperatures, needle, status }: Pick<StepState, 'temperatures' | 'needle' | 'status'>,
+  { temperatures, coreProbe, status }: Pick<StepState, 'temperatures' | 'coreProbe' | 'status'>,
   probes: ProbeReadings,
 ): { celsius: number; at: Instant } | null {
   const recorded = temperatures.at(-1) ?? null;
-  const read = needle && status === 'running' ? probes.get(needle.id) : undefined;
-  if (!needle || !read || read.at < needle.at) return recorded;
+  const read = coreProbe && status === 'running' ? probes.get(coreProbe.id) : undefined;
+  if (!coreProbe || !read || read.at < coreProbe.at) return recorded;
   return recorded && recorded.at > read.at ? recorded : read;
 }
 

@@ -132,7 +132,7 @@ export function boardOf(
 ): Board {
   return {
     ...board,
-    ...{ doughs, scale: null, needles: [] },
+    ...{ doughs, scale: null, coreProbes: [] },
     presences: [{ personId: trainee.id, start: opensAt, end: closesAt }],
     calls: { ...board.calls, taken: [], excursions: [], thaws: [], silent: [], troubles: [] },
   };

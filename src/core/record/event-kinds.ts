@@ -106,10 +106,10 @@ export const EVENT_KINDS: { readonly [Kind in FloorEventKind]: EventKind<Kind> }
   scrap: { ...{ may: 'bakers', data: ['scrap', 'scrap-taken'] }, fold: keep },
   count: { ...{ may: 'crew', data: ['counted'] }, fold: keep },
   marks: { ...{ may: 'bakers', data: ['marked'] }, fold: keep },
-  needle: {
-    ...{ may: 'crew', data: ['needle'] },
+  probe: {
+    ...{ may: 'crew', data: ['probed'] },
     fold: (state, { data, at }) =>
-      void (state.needle = data.needle === null ? null : { id: data.needle, at }),
+      void (state.coreProbe = data.probe === null ? null : { id: data.probe, at }),
   },
   move: {
     ...{ may: 'crew', data: ['moved'] },

@@ -108,8 +108,8 @@ export interface PieceCount {
 
 /** A core probe is in the dough from now on; null: none is any more. */
 export interface ProbePlacement {
-  kind: 'needle';
-  needle: string | null;
+  kind: 'probed';
+  probe: string | null;
 }
 
 /** Where a dough that waits stands from now on: the place of the house, and which of its shelves, counted from 1. */
@@ -185,7 +185,7 @@ interface Payloads {
   scrap: { data: Scrap | TrimmingsReuse };
   count: { data: PieceCount };
   marks: { data: BatchMarks };
-  needle: { data: ProbePlacement };
+  probe: { data: ProbePlacement };
   move: { data: PlaceChange };
   deck: { data: DeckChoice };
   /** Of the whole dough, not of a step; with why. */

@@ -128,7 +128,7 @@ function freshState(key: string): StepState {
     conditions: null,
     oven: null,
     decks: null,
-    needle: null,
+    coreProbe: null,
     moved: null,
     changes: [],
     records: [],

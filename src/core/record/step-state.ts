@@ -33,8 +33,8 @@ export interface StepState {
   oven: string | null;
   /** Decks of the oven that a load is on; null where nobody has said. */
   decks: number[] | null;
-  /** The needle that is in it, and since when; only where it is said. */
-  needle: { id: string; at: Instant } | null;
+  /** The core probe that is in it, and since when; only where it is said. */
+  coreProbe: { id: string; at: Instant } | null;
   /** Where it stands since somebody has put it there; null while it stands where the route has it. */
   moved: { place: string; shelf: number | null; at: Instant } | null;
   changes: MixChange[];

@@ -59,9 +59,9 @@ describe('what is recorded of a mix', () => {
   });
 });
 
-describe('where a dough stands, and the needle in it', () => {
-  const put = (minute: number, needle: string | null) =>
-    did('needle', 'retard', minute, { data: { kind: 'needle', needle } });
+describe('where a dough stands, and the core probe in it', () => {
+  const put = (minute: number, probe: string | null) =>
+    did('probe', 'retard', minute, { data: { kind: 'probed', probe } });
   const moved = (minute: number, place: string) =>
     did('move', 'retard', minute, { data: { kind: 'moved', place } });
   const today = { retarder: { celsius: 6, kind: 'fridge' }, bakery: { celsius: 22, kind: 'room' } } as const;
@@ -75,13 +75,13 @@ describe('where a dough stands, and the needle in it', () => {
     return step && state && observe(step, state, { places: today, probes, decks: {}, machines: [] });
   };
   const known = (events: FloorEvent[], probes: ProbeReadings) => observed(smallDough(), events, probes);
-  const said = (minute: number, celsius: number) => new Map([['needle-1', { celsius, at: minute * MIN }]]);
+  const said = (minute: number, celsius: number) => new Map([['core-1', { celsius, at: minute * MIN }]]);
 
   it('is the last word of each, taken back by an undo', () => {
-    const first = put(20, 'needle-1');
-    expect(retard([...mixed, first]).needle).toEqual({ id: 'needle-1', at: 20 * MIN });
-    expect(retard([...mixed, first, put(90, null)]).needle).toBeNull();
-    expect(retard([...mixed, first, did('undo', 'retard', 30, { undoes: first.id })]).needle).toBeNull();
+    const first = put(20, 'core-1');
+    expect(retard([...mixed, first]).coreProbe).toEqual({ id: 'core-1', at: 20 * MIN });
+    expect(retard([...mixed, first, put(90, null)]).coreProbe).toBeNull();
+    expect(retard([...mixed, first, did('undo', 'retard', 30, { undoes: first.id })]).coreProbe).toBeNull();
     expect(retard([...mixed, moved(60, 'bakery')]).moved).toEqual({
       ...{ place: 'bakery', shelf: null, at: 60 * MIN },
     });
@@ -91,13 +91,13 @@ describe('where a dough stands, and the needle in it', () => {
     });
   });
 
-  it('is measured by the needle from when it went in, and by whoever told it last', () => {
-    const events = [...mixed, put(20, 'needle-1')];
+  it('is measured by the core probe from when it went in, and by whoever told it last', () => {
+    const events = [...mixed, put(20, 'core-1')];
     expect(known(events, said(60, 12.5))?.reading).toEqual({ minute: 45, celsius: 12.5 });
     expect(known(events, said(18, 12.5))?.reading).toBeUndefined();
     const told = did('temperature', 'retard', 90, { celsius: 8 });
     expect(known([...events, told], said(60, 12.5))?.reading).toEqual({ minute: 75, celsius: 8 });
-    expect(known([...mixed, put(20, 'needle-2')], said(60, 12.5))?.reading).toBeUndefined();
+    expect(known([...mixed, put(20, 'core-2')], said(60, 12.5))?.reading).toBeUndefined();
   });
 
   it('has around it what its new place has, and before that what the old one had', () => {

@@ -68,14 +68,14 @@ describe('what should be over and is not recorded', () => {
   it('is when the core probe came out of the wait before it', () => {
     const probed = [
       ...[did('start', 'mix', 0), did('finish', 'mix', 15)],
-      did('needle', 'retard', 20, { data: { kind: 'needle', needle: 'needle-1' } }),
+      did('probe', 'retard', 20, { data: { kind: 'probed', probe: 'core-1' } }),
     ];
     const now = lastEnd() + 60;
     const lockIn = (doors: { place: string; at: number }[]) =>
       unrecorded(at(now, probed), now * MIN, { doors }).find(({ step }) => step.key === 'lock-in');
     const out = (lockIn([])?.end ?? NaN) + 5 * MIN;
-    expect(lockIn([{ place: 'needle-2', at: out }])?.basis).toBe('plan');
-    expect(lockIn([{ place: 'needle-1', at: out }])).toMatchObject({ end: out, basis: 'probe' });
+    expect(lockIn([{ place: 'core-2', at: out }])?.basis).toBe('plan');
+    expect(lockIn([{ place: 'core-1', at: out }])).toMatchObject({ end: out, basis: 'probe' });
   });
 
   it('moves with a time that is entered, and says where that cannot be', () => {

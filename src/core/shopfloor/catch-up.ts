@@ -135,7 +135,7 @@ function touches(
   { links, steps, state }: Pick<DoughForecast, 'links' | 'steps' | 'state'>,
   place: string,
 ): boolean {
-  if (links.some(({ from, to }) => to === step.key && state.steps.get(from)?.needle?.id === place))
+  if (links.some(({ from, to }) => to === step.key && state.steps.get(from)?.coreProbe?.id === place))
     return true;
   if (!isHandsOn(step)) return step.place === place || step.uses.some(({ resource }) => resource === place);
   return links.some(
@@ -162,10 +162,17 @@ function laterWords({
   return bounds;
 }
 
-const wordsOf = ({ startedAt, finishedAt, temperatures, needle, moved, records }: StepState): Instant[] => [
+const wordsOf = ({
+  startedAt,
+  finishedAt,
+  temperatures,
+  coreProbe,
+  moved,
+  records,
+}: StepState): Instant[] => [
   ...(startedAt === null ? [] : [startedAt]),
   ...(finishedAt === null ? [] : [finishedAt]),
-  ...[...temperatures, ...records, ...(needle ? [needle] : []), ...(moved ? [moved] : [])].map(
+  ...[...temperatures, ...records, ...(coreProbe ? [coreProbe] : []), ...(moved ? [moved] : [])].map(
     ({ at }) => at,
   ),
 ];

@@ -42,12 +42,12 @@ const VERDICTS = { under: coded('handover.notRisenEnough'), over: coded('handove
 export function handover(
   doughs: readonly DoughForecast[],
   now: Instant,
-  needles: ProbeReadings = new Map(),
+  coreProbes: ProbeReadings = new Map(),
 ): Handover {
   const open = doughs.filter(({ state }) => state.started && !state.finished);
   const { next, coming } = agenda(doughs, now, AHEAD * 60);
   return {
-    underWay: open.map((dough) => progressOf(dough, needles)),
+    underWay: open.map((dough) => progressOf(dough, coreProbes)),
     coming: [...next, ...coming]
       .filter(({ inMinutes }) => inMinutes <= AHEAD * 60)
       .sort((a, b) => a.inMinutes - b.inMinutes),
@@ -58,9 +58,11 @@ export function handover(
   };
 }
 
-function progressOf(dough: DoughForecast, needles: ProbeReadings): DoughProgress {
+function progressOf(dough: DoughForecast, coreProbes: ProbeReadings): DoughProgress {
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
-  const temperatures = [...dough.state.steps.values()].flatMap((state) => lastMeasured(state, needles) ?? []);
+  const temperatures = [...dough.state.steps.values()].flatMap(
+    (state) => lastMeasured(state, coreProbes) ?? [],
+  );
   const last = temperatures.reduce<DoughProgress['measured']>(
     (newest, one) => (newest && newest.at > one.at ? newest : one),
     null,

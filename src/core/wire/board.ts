@@ -29,8 +29,8 @@ export interface Board {
   rooms: readonly PlaceOfKind[];
   /** The decks of each oven. */
   decks: OvenDecks;
-  /** Needles that can be in a dough, and what each last said. */
-  needles: { id: string; label: string; celsius: number | null; at: Instant }[];
+  /** Core probes that can be in a dough, and what each last said. */
+  coreProbes: { id: string; label: string; celsius: number | null; at: Instant }[];
   doughs: DoughRecord[];
   /** What alarms are worked out from beside the doughs. */
   calls: {
@@ -72,6 +72,6 @@ export function withoutOver(board: Board, now: Instant): Board {
 }
 
 /** What forecasts depend on beside the doughs. */
-export function conditionsOf({ today, needles, decks, machines }: Board): Conditions {
-  return { places: today, probes: probeReadings(needles), decks, machines };
+export function conditionsOf({ today, coreProbes, decks, machines }: Board): Conditions {
+  return { places: today, probes: probeReadings(coreProbes), decks, machines };
 }

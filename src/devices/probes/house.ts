@@ -6,8 +6,8 @@ import { seeded } from '@/core/solver/random';
 import { hasFault, saidBy, type Fault } from './faults';
 import { CHAMBERS, DAY_PLACES, dayCelsius } from './stock';
 
-/** A needle in a dough: where that stands, and how warm it was when the needle went in. */
-export interface Needle {
+/** A core probe in a dough: where that stands, and how warm it was when the core probe went in. */
+export interface CoreProbe {
   id: string;
   place: string;
   celsius: number;
@@ -25,29 +25,29 @@ export interface HouseSettings {
   /** What a thermostat holds, or a room has, by place, °C. */
   set?: ReadonlyMap<string, number>;
   faults?: readonly Fault[];
-  needles?: readonly Needle[];
+  coreProbes?: readonly CoreProbe[];
   seed?: number;
 }
 
-/** A block of dough on a tray, mm: what a needle is in. */
+/** A block of dough on a tray, mm: what a core probe is in. */
 const BLOCK = { shape: 'slab', mm: 40 } as const;
 /** Doors are opened about so often while people are at work, times an hour, and stand open for so long, minutes. */
 const OPENED = { hourly: 4, minutes: 0.7 };
 /** Outside of these hours (UTC) hardly anybody opens a door. */
 const AT_WORK = [1, 19] as const;
 
-/** Minutes of one step in which doors are opened and needles follow. */
+/** Minutes of one step in which doors are opened and core probes follow. */
 const STEP = 1;
 /** A longer silence than this is bridged as if nobody had been there, minutes. */
 const LONGEST = 24 * 60;
 
 /**
- * The demo house's places and needles, going on from one moment to the next; the same seed gives the same house. Chambers
- * are chambers of the core; a needle follows the air of its place as the core of a block does, by its first mode.
+ * The demo house's places and core probes, going on from one moment to the next; the same seed gives the same house. Chambers
+ * are chambers of the core; a core probe follows the air of its place as the core of a block does, by its first mode.
  */
 export function simulatedHouse(
   begin: number,
-  { set = new Map(), faults = [], needles = [], seed = 1 }: HouseSettings,
+  { set = new Map(), faults = [], coreProbes = [], seed = 1 }: HouseSettings,
 ) {
   const random = seeded(seed);
   const chambers = Object.entries(CHAMBERS).map(([place, usual]) => {
@@ -56,7 +56,7 @@ export function simulatedHouse(
   const states = new Map<string, ChamberState>(
     chambers.map(({ place, chamber }) => [place, heldChamber(chamber)]),
   );
-  const cores = new Map(needles.map(({ id, celsius }) => [id, celsius]));
+  const cores = new Map(coreProbes.map(({ id, celsius }) => [id, celsius]));
   let now = begin;
   const minuteOf = (at: number) => (at - begin) / 60_000;
   const roomAt = (place: string, at: number) => set.get(place) ?? dayCelsius(place, at);
@@ -79,7 +79,7 @@ export function simulatedHouse(
         chamberAfter(chamber, open, { ...around, doorOpen: false, powerless }, minutes - ajar),
       );
     }
-    for (const { id, place } of needles) {
+    for (const { id, place } of coreProbes) {
       const air = airOf(place);
       const core = cores.get(id) ?? air;
       const kind = place === 'retarder' ? 'retarder' : place === 'proofer' ? 'proofer' : 'room';
@@ -111,7 +111,7 @@ export function simulatedHouse(
         const state = states.get(place) ?? heldChamber(chamber);
         return said(place, state.celsius, chamber.steam ? state.humidity : undefined);
       }),
-      ...needles.flatMap(({ id, place }) => said(id, cores.get(id) ?? airOf(place))),
+      ...coreProbes.flatMap(({ id, place }) => said(id, cores.get(id) ?? airOf(place))),
     ],
   };
 }

@@ -1,8 +1,8 @@
 /**
- * A stand-in for the house's probes: rooms, cold stores, proofer, oven and needles in doughs, by the physics of the core.
+ * A stand-in for the house's probes: rooms, cold stores, proofer, oven and core probes in doughs, by the physics of the core.
  *
  * `npm run device:probes -- [--house http://127.0.0.1:3000] [--token lindenried-probes] [--every 60] [--once]
- * [--set bakery=30,retarder=7] [--fault retarder:door@10+45,proofer:drift] [--needle needle-1=retarder:24] [--seed 1]`
+ * [--set bakery=30,retarder=7] [--fault retarder:door@10+45,proofer:drift] [--core core-1=retarder:24] [--seed 1]`
  *
  * It goes by the house's clock, which comes with every answer: where the demo's clock runs faster, so do the fridges.
  * `--every` counts seconds of the real clock.
@@ -10,7 +10,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { ask, isRunning, option, send } from '../send';
 import { readFaults } from './faults';
-import { simulatedHouse, type Needle } from './house';
+import { simulatedHouse, type CoreProbe } from './house';
 
 const pairs = (text: string) =>
   text
@@ -18,7 +18,7 @@ const pairs = (text: string) =>
     .filter(Boolean)
     .map((pair) => pair.split('=') as [string, string | undefined]);
 
-function readNeedles(text: string): Needle[] {
+function readCoreProbes(text: string): CoreProbe[] {
   return pairs(text).map(([id, stands = '']) => {
     const [place = '', celsius = ''] = stands.split(':');
     if (!place || !Number.isFinite(Number(celsius || NaN)))
@@ -35,7 +35,7 @@ const beside = Number(option('beside', '0'));
 const settings = {
   set: new Map(pairs(option('set', '')).map(([place, celsius]) => [place, Number(celsius)])),
   faults: readFaults(option('fault', '')),
-  needles: readNeedles(option('needle', '')),
+  coreProbes: readCoreProbes(option('core', '')),
   seed: Number(option('seed', '1')),
 };
 

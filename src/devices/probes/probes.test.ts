@@ -42,8 +42,8 @@ describe('the simulated house', () => {
     expect(said.every(({ celsius }) => Math.abs(celsius - 30) < 0.2)).toBe(true);
   });
 
-  it('has needles that follow the air around their dough, slowly', () => {
-    const said = of(log(8, { needles: [{ id: 'needle-1', place: 'retarder', celsius: 24 }] }), 'needle-1');
+  it('has core probes that follow the air around their dough, slowly', () => {
+    const said = of(log(8, { coreProbes: [{ id: 'core-1', place: 'retarder', celsius: 24 }] }), 'core-1');
     const celsius = said.map((one) => one.celsius);
     expect(celsius[0]).toBeGreaterThan(18);
     expect(celsius.at(-1)).toBeLessThan(6);

@@ -130,12 +130,12 @@ const SHAPES: Record<EventData['kind'], Joi.ObjectSchema> = {
       .required()
       .messages({ '*': asText(coded('refusals.chooseWhatWasSeenFromThe')) }),
   }),
-  needle: Joi.object({
-    needle: Joi.string()
+  probed: Joi.object({
+    probe: Joi.string()
       .max(40)
       .allow(null)
       .required()
-      .messages({ '*': asText(coded('refusals.chooseANeedleOfTheHouse')) }),
+      .messages({ '*': asText(coded('refusals.chooseACoreProbe')) }),
   }),
   moved: Joi.object({
     place: Joi.string()

@@ -41,7 +41,7 @@ export async function refuseOddWork(
       return refuseOddTurn(data, at);
     case 'checked':
       return refuseOddCheck(data, at);
-    case 'needle':
+    case 'probed':
     case 'moved':
       return refuseOddPlace(db, data, at, now);
     case 'decks':
@@ -99,19 +99,19 @@ function refuseOddCheck({ check, answer }: Data<'checked'>, at: AtStep): void {
 
 async function refuseOddPlace(
   db: Db,
-  data: Data<'moved'> | Data<'needle'>,
+  data: Data<'moved'> | Data<'probed'>,
   at: AtStep,
   now: number,
 ): Promise<void> {
   const { dough, step, label } = at;
-  const isNeedle = data.kind === 'needle';
-  const place = isNeedle ? data.needle : data.place;
+  const isProbe = data.kind === 'probed';
+  const place = isProbe ? data.probe : data.place;
   if (step?.step.wait === undefined || step.step.kind === 'bake')
     throw new Refusal(coded('refusals.isNoWaitNothingStandsAnywhere', { label }), 'stepKey');
   refuseUnstarted(at, 'refusals.hasNotBegun');
-  if (place !== null && !(await hasPlace(db, place, isNeedle)))
-    throw new Refusal(coded('refusals.theHouseHasNoSuchPlace2', { isKind: !isNeedle }), 'data');
-  if (isNeedle && data.needle !== null) await refuseNeedleElsewhere(db, dough, data.needle, now);
+  if (place !== null && !(await hasPlace(db, place, isProbe)))
+    throw new Refusal(coded('refusals.theHouseHasNoSuchPlace2', { isKind: !isProbe }), 'data');
+  if (isProbe && data.probe !== null) await refuseProbeElsewhere(db, dough, data.probe, now);
 }
 
 async function refuseOddDecks(db: Db, data: Data<'decks'>, at: AtStep, now: number): Promise<void> {
@@ -218,18 +218,18 @@ export function scrapTaken(dough: Pick<DoughRecord, 'steps' | 'links' | 'events'
     .reduce((sum, { data }) => sum + (data.kind === 'scrap-taken' ? data.grams : 0), 0);
 }
 
-/** A needle is in one dough: what it says would be believed of both. */
-async function refuseNeedleElsewhere(
+/** A core probe is in one dough: what it says would be believed of both. */
+async function refuseProbeElsewhere(
   db: Db,
   dough: DoughToCheck,
-  needle: string,
+  coreProbe: string,
   now: number,
 ): Promise<void> {
   const others = await doughsWithProbe(db, dough.id, now);
   for (const { id } of others) {
     const other = await doughToCheck(db, id);
     const states = other ? [...stateOf(other).steps.values()] : [];
-    if (other && states.some((state) => state.status === 'running' && state.needle?.id === needle))
-      throw new Refusal(coded('refusals.thatNeedleIsInTakeIt', { name: other.name }), 'data');
+    if (other && states.some((state) => state.status === 'running' && state.coreProbe?.id === coreProbe))
+      throw new Refusal(coded('refusals.thatCoreProbeIsIn', { name: other.name }), 'data');
   }
 }

@@ -108,7 +108,7 @@ describe('today’s temperatures', () => {
   });
 });
 
-describe('probes and needles', () => {
+describe('probes and core probes', () => {
   /** Lets the simulated house run for some minutes before now, and sends what it says every five. */
   async function run(minutes: number, fault: string) {
     const now = await house.now();
@@ -132,9 +132,9 @@ describe('probes and needles', () => {
     }
     throw new Error('No dough of the demo rises in the cold.');
   };
-  const put = (doughId: number, stepKey: string, needle: string | null) =>
+  const put = (doughId: number, stepKey: string, probe: string | null) =>
     runCommand('record-event', house.person('Jonas'), {
-      ...{ id: uuidv7(), doughId, stepKey, kind: 'needle', data: { kind: 'needle', needle } },
+      ...{ id: uuidv7(), doughId, stepKey, kind: 'probe', data: { kind: 'probed', probe } },
     });
 
   it('are told the house’s time, and nobody else is', async () => {
@@ -175,10 +175,10 @@ describe('probes and needles', () => {
     const target = async () =>
       (await forecastOf(house.pool, dough.id)).steps.find(({ key }) => key === step.key)?.risen?.after ?? 0;
     const reckoned = await target();
-    await ok(put(dough.id, step.key, 'needle-1'));
+    await ok(put(dough.id, step.key, 'core-1'));
     const send = async (celsius: number) =>
       takeReadings(
-        probeRequest({ readings: [{ place: 'needle-1', celsius, at: (await house.now()) + 1000 }] }),
+        probeRequest({ readings: [{ place: 'core-1', celsius, at: (await house.now()) + 1000 }] }),
       );
     await house.later(1);
     await send(19);
@@ -190,20 +190,20 @@ describe('probes and needles', () => {
 
   it('are in one dough only, and in none that does not wait', async () => {
     const { dough, step } = await waiting();
-    await ok(put(dough.id, step.key, 'needle-2'));
+    await ok(put(dough.id, step.key, 'core-2'));
     const other = (await doughsDueFrom(house.pool, (await house.now()) - DAY))
       .filter(({ id }) => id !== dough.id)
       .flatMap((one) => one.steps.map((s) => ({ one, s })))
       .find(({ one, s }) => s.step.wait && stateOf(one).steps.get(s.key)?.status === 'running');
     if (!other) throw new Error('No other dough waits.');
-    expect((await refusal(put(other.one.id, other.s.key, 'needle-2'))).message).toBe(
+    expect((await refusal(put(other.one.id, other.s.key, 'core-2'))).message).toBe(
       `That core probe is in ${dough.name}. Take it out there first.`,
     );
-    expect((await refusal(put(other.one.id, other.s.key, 'needle-9'))).message).toBe(
+    expect((await refusal(put(other.one.id, other.s.key, 'core-9'))).message).toBe(
       'That core probe does not exist.',
     );
     const mix = dough.steps.find(({ step: s }) => s.kind === 'mix');
-    expect((await refusal(put(dough.id, mix?.key ?? '', 'needle-1'))).message).toMatch(/is not a wait/);
+    expect((await refusal(put(dough.id, mix?.key ?? '', 'core-1'))).message).toMatch(/is not a wait/);
   });
 });
 

@@ -11,7 +11,7 @@ import { asText } from '@/words/as-text';
 import { wordsIn } from '@/words/compile';
 import { boundsOfPlaces, insertReadings, lastReadingsChange, type NewReading } from '../store/readings';
 
-/** What a probe says of a place, or a needle of the dough that it is in. */
+/** What a probe says of a place, or a core probe of the dough that it is in. */
 export interface ProbeReading {
   place: string;
   celsius: number;

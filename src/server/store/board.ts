@@ -7,7 +7,7 @@ import { thawsFor } from './orders';
 import { ovenDecks } from './decks';
 import { rollingHouse } from './rolling';
 import { lastWeight } from './scale';
-import { latestOf, needlesOf, roomsOf } from './places';
+import { latestOf, coreProbesOf, roomsOf } from './places';
 import { newestReadings } from './newest-readings';
 import { house, machinePools, people, staffing } from './house';
 import { type Db } from '../db/rows';
@@ -45,7 +45,7 @@ export async function board(db: Db, now: number, daysBack: number): Promise<Boar
     people: persons,
     machines: pools,
     presences,
-    ...{ places: latestOf(newest), needles: needlesOf(newest), decks, rolling, scale },
+    ...{ places: latestOf(newest), coreProbes: coreProbesOf(newest), decks, rolling, scale },
     rooms: roomsOf(newest),
     today: await todayBy(db, newest, now),
     calls: { ...called, thaws },

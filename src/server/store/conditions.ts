@@ -4,7 +4,7 @@ import type { Today } from '@/core/forecast/windows';
 import { ovenDecks } from './decks';
 import { houseSettings, machinePools } from './house';
 import { newestReadings, type PlaceReadings } from './newest-readings';
-import { needlesOf, placesOf, todayOf } from './places';
+import { coreProbesOf, placesOf, todayOf } from './places';
 import { roomCourses } from './room-outlook';
 import { type Db } from '../db/rows';
 
@@ -28,5 +28,5 @@ export async function conditions(
   const newest = known.newest ?? (await newestReadings(db, now));
   const machines = known.machines ?? (await machinePools(db, now - OUTAGES * HOUR, now + OUTAGES * HOUR));
   const [places, decks] = await Promise.all([todayBy(db, newest, now), ovenDecks(db, machines)]);
-  return { places, probes: probeReadings(needlesOf(newest)), decks, machines };
+  return { places, probes: probeReadings(coreProbesOf(newest)), decks, machines };
 }

@@ -70,15 +70,15 @@ export async function floorEventsByIds(db: Db, ids: readonly string[]): Promise<
   return rows.flatMap((row) => readEvent(row) ?? []);
 }
 
-/** How far back it is looked for a needle that nobody has taken out, days: no dough waits for longer. */
-const NEEDLE_DAYS = 4;
+/** How far back it is looked for a core probe that nobody has taken out, days: no dough waits for longer. */
+const PROBE_DAYS = 4;
 
 /** The other doughs that were given a core probe lately. */
 export function doughsWithProbe(db: Db, doughId: number, now: number) {
   return rowsOf<{ id: number }>(
     db,
-    "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'needle' AND dough_id <> ? AND at > ?",
-    [doughId, new Date(now - NEEDLE_DAYS * 24 * 3_600_000)],
+    "SELECT DISTINCT dough_id AS id FROM floor_event WHERE kind = 'probe' AND dough_id <> ? AND at > ?",
+    [doughId, new Date(now - PROBE_DAYS * 24 * 3_600_000)],
   );
 }
 

@@ -17,7 +17,7 @@ export interface PlaceReading {
 /** A place with the newest that its probe has said, that somebody has told, and that was not believed. */
 export interface PlaceReadings {
   place: Omit<Place, 'reading' | 'remark'> & {
-    /** A needle: it says nothing of a place. */
+    /** A core probe: it says nothing of a place. */
     inDough: boolean;
   };
   limits: PlaceLimits;
@@ -38,7 +38,7 @@ const COLUMNS = 'place, celsius, humidity, at, source, person_id, doubt';
 const NEWEST = `(SELECT ${COLUMNS} FROM place_reading
   WHERE place = ? AND doubted = ? AND source = ? AND at > ? AND at <= ? ORDER BY at DESC LIMIT 1)`;
 
-/** All places and needles in their order, with the newest readings of each up to `now`. */
+/** All places and core probes in their order, with the newest readings of each up to `now`. */
 export async function newestReadings(db: Db, now: number): Promise<PlaceReadings[]> {
   const places = await rowsOf<Omit<PlaceRow, 'inDough'> & { inDough: number }>(
     db,

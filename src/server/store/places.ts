@@ -70,8 +70,8 @@ export function roomsOf(newest: readonly PlaceReadings[]): Board['rooms'] {
   );
 }
 
-/** Needles with what each last said. */
-export function needlesOf(newest: readonly PlaceReadings[]): Board['needles'] {
+/** Core probes with what each last said. */
+export function coreProbesOf(newest: readonly PlaceReadings[]): Board['coreProbes'] {
   return newest.flatMap((one) => {
     const said = one.counts;
     const { id, label, inDough } = one.place;

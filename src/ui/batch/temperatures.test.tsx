@@ -38,8 +38,8 @@ describe('temperatures of a batch', () => {
       view([
         stay(),
         stay({
-          probe: 'needle-1',
-          label: 'Needle 1',
+          probe: 'core-1',
+          label: 'Core probe 1',
           within: true,
           points: [point(10, 18), point(470, 4.4)],
         }),
@@ -47,7 +47,7 @@ describe('temperatures of a batch', () => {
     );
     expect(rows()).toEqual([
       'Thu 00:00Cold retard, in the retarder for 8 h: 3.6 °C to 5.2 °C',
-      'Thu 00:00Cold retard, needle 1 for 8 h: from 18 °C to 4.4 °C',
+      'Thu 00:00Cold retard, core probe 1 for 8 h: from 18 °C to 4.4 °C',
     ]);
   });
 

@@ -15,7 +15,7 @@ const TemperatureCurve = dynamic(() => import('./temperature-curve'), {
 
 const cool = ({ baking }: { baking: boolean }) => !baking;
 
-/** How warm it was in a batch and around it, wait by wait: probes, needles, and what somebody measured. */
+/** How warm it was in a batch and around it, wait by wait: probes, core probes, and what somebody measured. */
 export function Temperatures({
   stays,
   told,

@@ -24,7 +24,7 @@ const card = (item: AgendaItem) => (
       zone: 'UTC',
       humidity: null,
       places: PLACES,
-      needles: [],
+      coreProbes: [],
       rooms: ONE_OF_EACH.places,
     }}
     record={() => Promise.resolve()}

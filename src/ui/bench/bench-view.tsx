@@ -89,7 +89,7 @@ function BenchView({ board, person: signedIn }: { board: Board; person: Person }
               {...{ now, zone, record }}
               humidity={board.places.find(({ place }) => place === looked.step.place)?.humidity ?? null}
               places={board.places}
-              needles={board.needles}
+              coreProbes={board.coreProbes}
               rooms={board.rooms}
               shelves={shelvesOf(board.machines)}
               coolingRule={board.calls.coolingRule}

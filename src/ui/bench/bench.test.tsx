@@ -20,7 +20,7 @@ const PLACES = [
   { place: 'bakery', label: 'Bakery', celsius: 22, humidity: null, at: 0 },
   { place: 'tap', label: 'Tap water', celsius: 12, humidity: null, at: 0 },
 ];
-const NEEDLES = [{ id: 'needle-1', label: 'Needle 1', celsius: 11.3, at: 60 * MIN }];
+const CORE_PROBES = [{ id: 'core-1', label: 'Core probe 1', celsius: 11.3, at: 60 * MIN }];
 
 // Amounts are asked for beside the card; here nobody answers.
 vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no line')));
@@ -257,7 +257,7 @@ describe('the card of a wait', () => {
       record={(part) => Promise.resolve(told(part))}
       humidity={null}
       places={PLACES}
-      needles={NEEDLES}
+      coreProbes={CORE_PROBES}
       rooms={ONE_OF_EACH.places}
       shelves={new Map([['retarder', 30]])}
       coolingRule={COOLING_RULES[0] as CoolingRule}
@@ -273,16 +273,16 @@ describe('the card of a wait', () => {
     expect(screen.getByText(/^ready/).textContent).toBe('ready 08:15 to 15:15, best Thu 08:15');
   });
 
-  it('is put elsewhere, onto a shelf, and has a needle, each with one choice', async () => {
+  it('is put elsewhere, onto a shelf, and has a core probe, each with one choice', async () => {
     const told = telling();
     const { user } = show(wait([put('retarder')], told));
     await user.selectOptions(screen.getByRole('combobox', { name: 'Shelf' }), '12');
     await user.selectOptions(screen.getByRole('combobox', { name: 'Place' }), 'Bakery, 22 °C');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'Core probe' }), 'Needle 1');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Core probe' }), 'Core probe 1');
     expect(told.mock.calls.map(([part]) => (part as FloorEvent).data)).toEqual([
       { kind: 'moved', place: 'retarder', shelf: 12 },
       { kind: 'moved', place: 'bakery' },
-      { kind: 'needle', needle: 'needle-1' },
+      { kind: 'probed', probe: 'core-1' },
     ]);
     const places = within(screen.getByRole('combobox', { name: 'Place' })).getAllByRole('option');
     expect(places.map(({ textContent }) => textContent)).toEqual(['Retarder, 4 °C', 'Bakery, 22 °C']);
@@ -294,13 +294,13 @@ describe('the card of a wait', () => {
     expect(screen.getByText(/in bakery\s*since 00:50/)).toBeTruthy();
   });
 
-  it('tells what the needle says as long as it is in, and a later word of somebody before it', () => {
-    const needle = did('needle', 'retard', 30, { data: { kind: 'needle', needle: 'needle-1' } });
-    const { again } = show(wait([needle]));
-    expect(screen.getByText(/needle 1/).textContent).toBe('needle 1 11.3 °C at 01:00');
-    again(wait([needle, did('temperature', 'retard', 70, { celsius: 9 })]));
+  it('tells what the core probe says as long as it is in, and a later word of somebody before it', () => {
+    const coreProbe = did('probe', 'retard', 30, { data: { kind: 'probed', probe: 'core-1' } });
+    const { again } = show(wait([coreProbe]));
+    expect(screen.getByText(/core probe 1/).textContent).toBe('core probe 1 11.3 °C at 01:00');
+    again(wait([coreProbe, did('temperature', 'retard', 70, { celsius: 9 })]));
     expect(screen.getByText(/^measured/).textContent).toBe('measured 9 °C at 01:10');
-    again(wait([needle, did('needle', 'retard', 80, { data: { kind: 'needle', needle: null } })]));
+    again(wait([coreProbe, did('probe', 'retard', 80, { data: { kind: 'probed', probe: null } })]));
     expect(screen.queryByText(/11.3/)).toBeNull();
   });
 });

@@ -9,20 +9,20 @@ import { FloorChoice } from '../kit/floor-choice';
 import { useCelsius } from '../live/units';
 
 const noShelf = (say: Say) => ({ id: '', name: say('bench.notSaid') });
-const noNeedle = (say: Say) => ({ id: '', name: say('bench.noProbe') });
+const noProbe = (say: Say) => ({ id: '', name: say('bench.noProbe') });
 
-/** Where a dough stands, and which needle is in it: each changed with one choice. */
+/** Where a dough stands, and which core probe is in it: each changed with one choice. */
 export function Standing({
   item: { step, state },
   places,
-  needles,
+  coreProbes,
   rooms,
   shelves,
   tell,
 }: {
   item: AgendaItem;
   places: Board['places'];
-  needles: Board['needles'];
+  coreProbes: Board['coreProbes'];
   rooms: Board['rooms'];
   shelves: ReadonlyMap<string, number>;
   tell: (part: EventBody) => void;
@@ -64,13 +64,13 @@ export function Standing({
           }
         />
       )}
-      {needles.length > 0 && (
+      {coreProbes.length > 0 && (
         <FloorChoice
-          label={say('bench.needle')}
-          value={state.needle?.id ?? ''}
-          options={[noNeedle(say), ...needles.map(({ id, label }) => ({ id, name: label }))]}
-          onChoose={(needle) =>
-            tell({ kind: 'needle', data: { kind: 'needle', needle: needle === '' ? null : needle } })
+          label={say('bench.coreProbe')}
+          value={state.coreProbe?.id ?? ''}
+          options={[noProbe(say), ...coreProbes.map(({ id, label }) => ({ id, name: label }))]}
+          onChoose={(probe) =>
+            tell({ kind: 'probe', data: { kind: 'probed', probe: probe === '' ? null : probe } })
           }
         />
       )}

@@ -24,7 +24,7 @@ describe('a tablet that reads Fahrenheit', () => {
     const item = itemOf([...mixed, did('temperature', 'retard', 60, { celsius: 10 })], 'retard', 60);
     show(
       <WaitCard
-        {...{ item, places: PLACES, needles: [], rooms: ONE_OF_EACH.places, shelves: new Map() }}
+        {...{ item, places: PLACES, coreProbes: [], rooms: ONE_OF_EACH.places, shelves: new Map() }}
         now={60 * MIN}
         zone="UTC"
         record={() => Promise.resolve()}

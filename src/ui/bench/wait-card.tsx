@@ -29,7 +29,7 @@ interface Props {
   /** Humidity where it stands, %, where a probe knows it. */
   humidity: number | null;
   places: Board['places'];
-  needles: Board['needles'];
+  coreProbes: Board['coreProbes'];
   rooms: Board['rooms'];
   /** How many shelves a place has, by its id. */
   shelves: ReadonlyMap<string, number>;
@@ -38,7 +38,7 @@ interface Props {
 }
 
 /** A wait, looked at: from when to when it is ready, how it looks, and what that moves. */
-export function WaitCard({ item, now, zone, record, places, needles, rooms, ...props }: Props) {
+export function WaitCard({ item, now, zone, record, places, coreProbes, rooms, ...props }: Props) {
   const say = useWords();
   const [units] = useUnits();
   const { dough, step } = item;
@@ -56,7 +56,7 @@ export function WaitCard({ item, now, zone, record, places, needles, rooms, ...p
       <h2 className="text-5xl leading-tight font-bold">{say.coded(step.label)}</h2>
       <p className="text-2xl font-semibold">{dough.name}</p>
       <WaitFacts
-        {...{ item, now, zone, places, needles }}
+        {...{ item, now, zone, places, coreProbes }}
         humidity={props.humidity}
         coolingRule={props.coolingRule}
       />
@@ -77,7 +77,7 @@ export function WaitCard({ item, now, zone, record, places, needles, rooms, ...p
           onTell={(verdict) => tell({ kind: 'verdict', data: { kind: 'verdict', verdict } })}
         />
       )}
-      <Standing {...{ item, places, needles, rooms, tell }} shelves={props.shelves} />
+      <Standing {...{ item, places, coreProbes, rooms, tell }} shelves={props.shelves} />
       <div className="mt-3 grid grid-cols-3 gap-3">
         <Button floor onClick={() => setSheet('temperature')}>
           °{units.temperature}

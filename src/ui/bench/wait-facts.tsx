@@ -15,7 +15,7 @@ interface Props {
   zone: string;
   humidity: number | null;
   places: Board['places'];
-  needles: Board['needles'];
+  coreProbes: Board['coreProbes'];
   coolingRule: CoolingRule;
 }
 
@@ -103,25 +103,26 @@ function Told({ item: { state }, zone }: Pick<Props, 'item' | 'zone'>) {
   );
 }
 
-/** What it has, by needle or by hand, and where it stands. */
+/** What it has, by core probe or by hand, and where it stands. */
 function Measured({
   item: { state },
   zone,
   places,
-  needles,
-}: Pick<Props, 'item' | 'zone' | 'places' | 'needles'>) {
+  coreProbes,
+}: Pick<Props, 'item' | 'zone' | 'places' | 'coreProbes'>) {
   const say = useWords();
   const celsius = useCelsius();
-  const needle = needles.find(({ id }) => id === state.needle?.id);
-  const measured = lastMeasured(state, probeReadings(needles));
-  const byNeedle = measured?.at === needle?.at && measured?.celsius === needle?.celsius ? needle : undefined;
+  const coreProbe = coreProbes.find(({ id }) => id === state.coreProbe?.id);
+  const measured = lastMeasured(state, probeReadings(coreProbes));
+  const byCoreProbe =
+    measured?.at === coreProbe?.at && measured?.celsius === coreProbe?.celsius ? coreProbe : undefined;
   const placeName = (id: string) => say.inLine(places.find(({ place }) => place === id)?.label ?? id);
   return (
     <>
       {measured && (
         <p>
           {say.rich('bench.at', {
-            part: byNeedle ? say.inLine(byNeedle.label) : say('bench.measured'),
+            part: byCoreProbe ? say.inLine(byCoreProbe.label) : say('bench.measured'),
             b: (words) => <b>{words}</b>,
             celsius: celsius(measured.celsius),
             time: clockTime(measured.at, zone),

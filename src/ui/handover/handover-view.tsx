@@ -50,7 +50,7 @@ export function HandoverView({ board, words: kept, person: signedIn, shortOrders
   const { doughs, record } = useFloor(board, person.id, now);
   const calls = useAlarms(board, doughs, now, person.id);
   const { words, trouble } = useCalls(kept, board.people);
-  const page = handover(doughs, now, probeReadings(board.needles));
+  const page = handover(doughs, now, probeReadings(board.coreProbes));
 
   const placeOf = (id: string | null) => board.places.find(({ place }) => place === id) ?? null;
   return (

@@ -24,14 +24,14 @@ const NOW = (retard?.plannedStart ?? 0) / MIN + 60;
 const board = boardOf({
   people: [jonas, ida],
   places: [{ place: 'retarder', label: 'Retarder', celsius: 3.6, humidity: null, at: 0 }],
-  needles: [{ id: 'needle-1', label: 'Needle 1', celsius: 8.5, at: (NOW - 5) * MIN }],
+  coreProbes: [{ id: 'core-1', label: 'Core probe 1', celsius: 8.5, at: (NOW - 5) * MIN }],
   doughs: [
     {
       ...dough,
       events: [
         ...dough.events.filter(({ at }) => at <= (retard?.plannedStart ?? 0)),
         did('move', 'retard', NOW - 50, { data: { kind: 'moved', place: 'retarder', shelf: 12 } }),
-        did('needle', 'retard', NOW - 40, { data: { kind: 'needle', needle: 'needle-1' } }),
+        did('probe', 'retard', NOW - 40, { data: { kind: 'probed', probe: 'core-1' } }),
         did('note', 'retard', NOW - 20, { text: 'skin has formed' }),
       ],
     },
@@ -83,7 +83,7 @@ describe('the handover', () => {
     expect(screen.getByText(/Ida not here: fever/)).toBeTruthy();
   });
 
-  it('says where a dough is: place, shelf, since when, how cold by the needle in it', () => {
+  it('says where a dough is: place, shelf, since when, how cold by the core probe in it', () => {
     show(page(), NOW);
     const where = within(screen.getByRole('region', { name: 'Where things stand' })).getByRole('listitem');
     expect(where.textContent).toMatch(/Crescent 1.*8\.5 °C at/);

@@ -22,7 +22,7 @@ export const eventWords = (say: Say): Record<FloorEventKind, string> => ({
   count: say('live.counted'),
   marks: say('live.marks'),
   take: say('live.takenOn'),
-  needle: say('live.coreProbe'),
+  probe: say('live.coreProbe'),
   move: say('live.moved'),
   deck: say('live.decks'),
   lost: say('live.lost'),

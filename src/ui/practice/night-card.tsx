@@ -86,7 +86,7 @@ export function NightCard({ item, looks, now, board, tell, onLook, onWork }: Pro
           now={now}
           humidity={null}
           places={board.places}
-          needles={board.needles}
+          coreProbes={board.coreProbes}
           coolingRule={board.calls.coolingRule}
         />
       )}

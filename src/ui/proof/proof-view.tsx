@@ -74,7 +74,7 @@ function ProofView({ board, person: signedIn }: { board: Board; person: Person }
             item={chosen}
             {...{ now, zone, record }}
             places={board.places}
-            needles={board.needles}
+            coreProbes={board.coreProbes}
             rooms={board.rooms}
             shelves={shelvesOf(board.machines)}
             coolingRule={board.calls.coolingRule}

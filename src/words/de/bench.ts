@@ -175,7 +175,7 @@ export const bench: Catalog['bench'] = {
   standsIn: 'Platz',
   whereItIs: 'Wo er steht',
   shelf: 'Fach',
-  needle: 'Einstechfühler',
+  coreProbe: 'Einstechfühler',
   coreAboutSkin: 'Kern etwa {celsius}, Oberfläche {celsius2}.',
   theSkinIsAtBy: 'die Oberfläche hat dann {celsius} und reißt am Rand; {duration} ausgleichen lassen',
   skinAt: 'Oberfläche bei {celsius}',

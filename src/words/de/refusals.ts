@@ -215,7 +215,7 @@ export const refusals: Catalog['refusals'] = {
   lookAgainWithin4H: 'Innerhalb von 4 h wieder prüfen.',
   sayWhatBecomesOfTheTrimmings: 'Wählen, wofür die Abschnitte verwendet werden.',
   chooseWhatWasSeenFromThe: 'Die Fehler aus der Liste wählen.',
-  chooseANeedleOfTheHouse: 'Einen Einstechfühler wählen.',
+  chooseACoreProbe: 'Einen Einstechfühler wählen.',
   shelvesAreCountedFrom1: 'Ein Fach eingeben, ab 1 gezählt.',
   sayOnWhichDecksItIs: 'Die Herde wählen.',
   thisEventDoesNotSayWhat: 'Was getan wurde, fehlt. Seite neu laden und noch einmal versuchen.',
@@ -245,7 +245,7 @@ export const refusals: Catalog['refusals'] = {
   aDoughSOwnTrimmingsDo: 'Ein Teig kann die eigenen Abschnitte nicht aufnehmen.',
   thoseTrimmingsAreNotThereAny: 'Diese Abschnitte sind aufgebraucht.',
   atMostGNoMoreThan: 'Höchstens {most} g, {share} % des Teigs.',
-  thatNeedleIsInTakeIt: 'Dieser Einstechfühler steckt in {name}. Dort zuerst herausnehmen.',
+  thatCoreProbeIsIn: 'Dieser Einstechfühler steckt in {name}. Dort zuerst herausnehmen.',
   nameAStepOfTheDough: 'Einen Schritt des Teigs wählen.',
   aStepCanBeStartedFinished:
     'Ein Schritt kann begonnen, beendet, übersprungen, gemessen, beurteilt, notiert oder rückgängig gemacht werden.',

@@ -170,7 +170,7 @@ export const bench = {
   standsIn: 'Place',
   whereItIs: 'Where it is',
   shelf: 'Shelf',
-  needle: 'Core probe',
+  coreProbe: 'Core probe',
   coreAboutSkin: 'Core about {celsius}, surface {celsius2}.',
   theSkinIsAtBy:
     'the surface is at {celsius} by then and cracks at the edges; let it even out for {duration}',

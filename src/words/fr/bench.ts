@@ -175,7 +175,7 @@ export const bench: Catalog['bench'] = {
   standsIn: 'Emplacement',
   whereItIs: 'Où elle est',
   shelf: 'Niveau',
-  needle: 'Sonde à cœur',
+  coreProbe: 'Sonde à cœur',
   coreAboutSkin: 'Cœur environ {celsius}, surface {celsius2}.',
   theSkinIsAtBy: 'la surface sera à {celsius} et craquera aux bords ; laisser s’équilibrer {duration}',
   skinAt: 'surface à {celsius}',

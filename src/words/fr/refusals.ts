@@ -211,7 +211,7 @@ export const refusals: Catalog['refusals'] = {
   lookAgainWithin4H: 'Recontrôler dans les 4 h.',
   sayWhatBecomesOfTheTrimmings: 'Choisir l’usage des rognures.',
   chooseWhatWasSeenFromThe: 'Choisir les défauts dans la liste.',
-  chooseANeedleOfTheHouse: 'Choisir une sonde à cœur.',
+  chooseACoreProbe: 'Choisir une sonde à cœur.',
   shelvesAreCountedFrom1: 'Saisir un niveau, compté depuis 1.',
   sayOnWhichDecksItIs: 'Choisir les étages.',
   thisEventDoesNotSayWhat: 'Ce qui a été fait manque. Recharger la page et réessayer.',
@@ -240,7 +240,7 @@ export const refusals: Catalog['refusals'] = {
   aDoughSOwnTrimmingsDo: 'Une pâte ne peut recevoir ses propres rognures.',
   thoseTrimmingsAreNotThereAny: 'Ces rognures sont épuisées.',
   atMostGNoMoreThan: 'Au plus {most} g, {share} % de la pâte.',
-  thatNeedleIsInTakeIt: 'Cette sonde à cœur est dans {name}. L’en retirer d’abord.',
+  thatCoreProbeIsIn: 'Cette sonde à cœur est dans {name}. L’en retirer d’abord.',
   nameAStepOfTheDough: 'Choisir une étape de la pâte.',
   aStepCanBeStartedFinished:
     'Une étape peut être commencée, terminée, passée, mesurée, jugée, annotée ou annulée.',

@@ -38,7 +38,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
     machines: pools,
     presences: [],
     places: [],
-    needles: [],
+    coreProbes: [],
     rooms: [],
     decks,
     today: {},
