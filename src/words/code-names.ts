@@ -5,6 +5,10 @@ import type { Say } from './say';
 /** An allergen as labels call it. */
 export const allergenName = (say: Say, allergen: Allergen): string => say('names.allergen', { allergen });
 
+/** Allergens as a label lists them. */
+export const allergenNames = (say: Say, allergens: readonly Allergen[]): string =>
+  allergens.map((allergen) => allergenName(say, allergen)).join(', ');
+
 /** A part of a formula. */
 export const stageName = (say: Say, kind: StageKind): string =>
   say('names.stage', { stage: kind.replace(/[ -]/g, '_') });

@@ -1,4 +1,5 @@
-import type { Coded } from '../codes/coded';
+import type { Words } from '../codes/coded';
+
 export type Point = readonly [x: number, y: number];
 
 /** What a surface is, and so how it is filled on a screen and hatched on paper. */
@@ -17,7 +18,7 @@ export interface Drawing {
   view: readonly [left: number, top: number, width: number, height: number];
   marks: Mark[];
   /** What it shows, for those who do not see it. */
-  says: Coded;
+  says: Words;
 }
 
 export const area = (points: readonly Point[], tone: Tone, bare = false): Mark => ({
@@ -42,6 +43,13 @@ export const rectangle = (left: number, top: number, width: number, height: numb
   [left + width, top + height],
   [left, top + height],
 ];
+
+/** A line that ends in a head: which way something goes. */
+export const arrow = (...points: Point[]): Mark => line(points, { arrow: true });
+/** An outline in the terms of SVG, filled. */
+export const curve = (path: string, tone: Tone = 'dough'): Mark => ({ kind: 'curve', path, tone });
+export const round = (x: number, y: number, r: number, tone: Tone): Mark =>
+  curve(`M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`, tone);
 
 /** A polygon or line as the path that SVG draws. */
 export function pathOf(points: readonly Point[], closed: boolean): string {

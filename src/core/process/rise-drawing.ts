@@ -1,5 +1,5 @@
 import type { Coded } from '../codes/coded';
-import { area, type Drawing, line, type Mark, type Point, rectangle } from '../drawing/drawing';
+import { area, type Drawing, line, type Mark, type Point, rectangle, round } from '../drawing/drawing';
 import type { Verdict } from '../learning/verdicts';
 import type { RisePhase } from './route';
 
@@ -16,12 +16,6 @@ function dome(middle: number, half: number, height: number, square = 1): Point[]
     return [middle + half * shape(Math.cos(angle)), GROUND - height * shape(Math.sin(angle))];
   });
 }
-
-const bubble = (x: number, y: number, radius: number): Mark => ({
-  kind: 'curve',
-  path: `M${x - radius} ${y}a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0`,
-  tone: 'none',
-});
 
 /** A laminated piece from its end on the tray: how high it is, how far its layers stand apart, what a dent does. */
 function piece(verdict: Verdict): Mark[] {
@@ -101,7 +95,7 @@ function filled(left: number, right: number, verdict: Verdict, bubbles: readonly
       path: `M${left} ${GROUND}V${level}Q${(left + right) / 2} ${level + bow} ${right} ${level}V${GROUND}Z`,
       tone: 'dough',
     },
-    ...bubbles.map(([x, y]) => bubble(x, y, verdict === 'over' ? 2.6 : 1.5)),
+    ...bubbles.map(([x, y]) => round(x, y, verdict === 'over' ? 2.6 : 1.5, 'none')),
   ];
 }
 

@@ -114,9 +114,9 @@ describe('drawings', () => {
       };
       const plan = planBlock(scheme, weights, 4, { table }).lockIn;
       if (!plan) throw new Error('A block is enclosed.');
-      const { marks, says } = lockInDrawing(style, plan);
+      const { marks } = lockInDrawing(style, plan);
       const butter = marks.find((mark) => mark.kind === 'area' && mark.tone === 'butter');
-      if (butter?.kind !== 'area') throw new Error(`${inEnglish(says)} shows no butter.`);
+      if (butter?.kind !== 'area') throw new Error(`${style} shows no butter.`);
       for (const [x, y] of butter.points) {
         expect(x).toBeGreaterThanOrEqual(-1e-9);
         expect(x).toBeLessThanOrEqual(plan.dough.length + 1e-9);

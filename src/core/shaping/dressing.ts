@@ -97,5 +97,7 @@ const CROSSING: readonly Allergen[] = ['nuts', 'peanut', 'sesame'];
 export function crossContactMessage(allergens: readonly Allergen[]): Coded | null {
   const crossing = CROSSING.filter((allergen) => allergens.includes(allergen));
   if (crossing.length === 0) return null;
-  return coded('shaping.afterThePlainOnesThen', { crossing });
+  return coded('shaping.afterThePlainOnesThen', {
+    crossing: crossing.map((allergen) => coded('names.allergen', { allergen })),
+  });
 }

@@ -1,6 +1,7 @@
 import { coded } from '../codes/coded';
 import { area, line, rectangle, type Point } from '../drawing/drawing';
-import { arrow, curve, round, step, type Shape } from './step';
+import { arrow, curve, round } from '../drawing/drawing';
+import { step, type Shape } from './step';
 
 /** One wing of a pinwheel, and where a point comes to lie after some quarter turns around the middle. */
 const WING: Point[] = [

@@ -1,6 +1,7 @@
 import { coded } from '../codes/coded';
 import { area, line, rectangle, type Mark, type Point } from '../drawing/drawing';
-import { arrow, curve, round, step, type Shape } from './step';
+import { arrow, curve, round } from '../drawing/drawing';
+import { step, type Shape } from './step';
 
 /** Turns of a spiral around a point, from the outside in. */
 function spiral(x: number, y: number, outer: number, turns: number): Mark {

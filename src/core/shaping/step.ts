@@ -1,5 +1,5 @@
 import type { Coded } from '../codes/coded';
-import { line, type Drawing, type Mark, type Point } from '../drawing/drawing';
+import type { Drawing, Mark } from '../drawing/drawing';
 
 /** One picture of the hands' work, and what it says. */
 export interface ShapeStep {
@@ -20,18 +20,3 @@ export const step = (words: Coded, ...marks: Mark[]): ShapeStep => ({
   words,
   drawing: { view, marks, says: words },
 });
-export const arrow = (...points: Point[]) => line(points, { arrow: true });
-export const curve = (
-  path: string,
-  tone: 'dough' | 'shade' | 'filling' | 'none' | 'tin' | 'butter' = 'dough',
-): Mark => ({
-  kind: 'curve',
-  path,
-  tone,
-});
-export const round = (
-  x: number,
-  y: number,
-  r: number,
-  tone: 'dough' | 'filling' | 'none' | 'tin' | 'shade',
-) => curve(`M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`, tone);

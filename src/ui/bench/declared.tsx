@@ -1,3 +1,4 @@
+import { allergenNames } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import type { AgendaItem } from '@/core/shopfloor/agenda';
 import type { OutputRecord } from '@/core/record/dough';
@@ -36,13 +37,15 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
       )}
       {OPEN.includes(kind) && undeclared.length > 0 && (
         <p className="max-w-md border-l-4 border-warn pl-3 text-lg font-semibold text-warn">
-          {say('bench.labelIncompleteWhatContainsIs', { undeclared: undeclared.join(', ') })}
+          {say('bench.labelIncompleteWhatContainsIs', {
+            undeclared: undeclared.map((name) => say.inLine(name)).join(', '),
+          })}
         </p>
       )}
       {OPEN.includes(kind) && allergens.length > 0 && (
         <p className="max-w-md text-lg">
           {say.rich('bench.contains', {
-            allergens: allergens.join(', '),
+            allergens: allergenNames(say, allergens),
             mind: () => mind && <span className="block font-semibold">{say.coded(mind)}</span>,
           })}
         </p>

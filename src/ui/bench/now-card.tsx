@@ -25,6 +25,7 @@ const WorkPanel = dynamic(() => import('./work-panel'), {
   ssr: false,
   loading: () => <p className="h-36" />,
 });
+const StepPicture = dynamic(() => import('./step-picture'), { ssr: false });
 const InOneGo = dynamic(() => import('./in-one-go').then((module) => module.InOneGo), { ssr: false });
 const FreezePieces = dynamic(() => import('./freeze-pieces').then((module) => module.FreezePieces), {
   ssr: false,
@@ -45,6 +46,7 @@ const EarlierSheet = dynamic(() => import('./earlier-sheet').then((module) => mo
 const NARROW = 'max-xl:px-1 max-xl:text-lg';
 /** Steps that a warm room spoils, and those right before them. */
 const MAY_BE_WARM: readonly string[] = ['butter', 'temper', 'lock-in', 'turn'];
+const IS_DRAWN_BELOW: readonly string[] = ['lock-in', 'butter', 'turn', 'shape', 'sheet'];
 const HAS_PANEL: readonly string[] = ['mix', 'lock-in', 'butter', 'turn', 'divide', 'shape', 'sheet'];
 
 interface Props {
@@ -85,13 +87,22 @@ export function NowCard({ item, now, zone, record, machines, outputs, joint, ...
   const tell = (part: EventBody) => void record({ doughId: dough.id, stepKey: step.key, ...part });
   return (
     <article>
-      <NowWhen {...{ item, now, zone }} by={props.mine ? '' : props.by} />
-      <h2 className="text-5xl leading-tight font-bold">
-        {step.step.turn && turns
-          ? say('bench.turnOf', { turn: step.step.turn, planned: turns.planned })
-          : say.coded(step.label)}
-      </h2>
-      <p className="text-2xl font-semibold">{dough.name}</p>
+      <header className="flex items-start justify-between gap-4">
+        <div className="min-w-0">
+          <NowWhen {...{ item, now, zone }} by={props.mine ? '' : props.by} />
+          <h2 className="text-5xl leading-tight font-bold">
+            {step.step.turn && turns
+              ? say('bench.turnOf', { turn: step.step.turn, planned: turns.planned })
+              : say.coded(step.label)}
+          </h2>
+          <p className="text-2xl font-semibold">{dough.name}</p>
+        </div>
+        {!IS_DRAWN_BELOW.includes(step.step.kind) && (
+          <div aria-hidden className="aspect-[3/2] w-24 shrink-0 sm:w-56 xl:w-64">
+            <StepPicture step={step} />
+          </div>
+        )}
+      </header>
       <NowAct
         {...{ item, now, zone, tell, block }}
         short={running ? null : cutsShort(dough, step, now)}

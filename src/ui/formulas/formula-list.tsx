@@ -1,17 +1,18 @@
 'use client';
 
+import { allergenNames } from '@/words/code-names';
 import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
-import { analyse } from '@/core/formula/analysis';
+import { analyse, type Analysis } from '@/core/formula/analysis';
 import type { Formula } from '@/core/formula/formula';
 import type { Ingredient } from '@/core/formula/ingredient';
 import { bookWithFormulas } from '@/core/formula/parts';
 import type { Person } from '@/core/bakery/people';
 import { go } from '../live/go';
+import { useCelsius } from '../live/units';
 import { useKeys } from '../kit/use-keys';
 import { Drafts } from './drafts';
-import type { Analysis } from '@/core/formula/analysis';
 
 export interface ListedFormula {
   formulaId: number;
@@ -135,6 +136,7 @@ interface DoughRowProps {
 /** A dough in per cent of its flour. */
 function DoughRow({ dough }: DoughRowProps) {
   const say = useWords();
+  const celsius = useCelsius();
   const { formulaId, name, version, analysis, products, formula } = dough;
   return (
     <tr className="border-b border-hairline align-baseline">
@@ -151,12 +153,17 @@ function DoughRow({ dough }: DoughRowProps) {
       <td className="pr-4">
         {analysis.rollInOfDough > 0 ? percent(say, analysis.rollInOfDough) : say('formulas.none')}
       </td>
-      <td className="pr-4">{formula.doughCelsius === null ? '' : `${formula.doughCelsius} °C`}</td>
+      <td className="pr-4">{formula.doughCelsius === null ? '' : celsius(formula.doughCelsius)}</td>
       <td className="pr-4">
-        {analysis.allergens.map(({ allergen }) => allergen).join(', ')}
+        {allergenNames(
+          say,
+          analysis.allergens.map(({ allergen }) => allergen),
+        )}
         {analysis.undeclared.length > 0 && (
           <span className="block text-warn">
-            {say('formulas.notKnown2', { undeclared: analysis.undeclared.join(', ') })}
+            {say('formulas.notKnown2', {
+              undeclared: analysis.undeclared.map((name) => say.inLine(name)).join(', '),
+            })}
           </span>
         )}
       </td>
@@ -184,13 +191,16 @@ function FinishItem({ formula }: FinishItemProps) {
           part:
             analysis.undeclared.length > 0
               ? say('formulas.labelIncompleteNotKnown', {
-                  undeclared: analysis.undeclared.join(', '),
+                  undeclared: analysis.undeclared.map((name) => say.inLine(name)).join(', '),
                 })
               : '',
           part2:
             analysis.allergens.length > 0
               ? say('formulas.contains3', {
-                  allergens: analysis.allergens.map(({ allergen }) => allergen).join(', '),
+                  allergens: allergenNames(
+                    say,
+                    analysis.allergens.map(({ allergen }) => allergen),
+                  ),
                 })
               : analysis.undeclared.length === 0 && say('formulas.noneOfTheFourteenAllergens2'),
         })}

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Say } from '@/words/say';
-import { ingredientKindName } from '@/words/code-names';
+import { allergenNames, ingredientKindName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -85,9 +85,9 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                 <td className="pr-4 whitespace-nowrap">
                   {one.density === null ? '' : say('formulas.gMl', { density: one.density })}
                 </td>
-                <td className="pr-4">{one.heat}</td>
+                <td className="pr-4">{say.number(one.heat, 2)}</td>
                 <td className="pr-4">
-                  {one.allergens.join(', ')}
+                  {allergenNames(say, one.allergens)}
                   {one.allergensUnknown && <span className="text-warn">{say('formulas.notKnown')}</span>}
                 </td>
                 <td className="text-quiet">

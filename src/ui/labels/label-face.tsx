@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Fragment } from 'react';
 import type { GoodsLabel } from '@/core/wire/label';
-import { allergenName } from '@/words/code-names';
+import { allergenNames } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { type LabelSize, textSize } from './label-sizes';
 
@@ -33,7 +33,7 @@ export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: Labe
       {contains.length > 0 && (
         <p className="font-bold">
           {say('labels.contains', {
-            allergens: contains.map((allergen) => allergenName(say, allergen)).join(', '),
+            allergens: allergenNames(say, contains),
           })}
         </p>
       )}

@@ -100,7 +100,9 @@ export function LabelsView({
               {!label.isMade && <p className="text-quiet">{say('labels.planned')}</p>}
               {label.undeclared.length > 0 && (
                 <p className="border-l-4 border-warn pl-3 font-semibold text-warn">
-                  {say('labels.incomplete', { undeclared: label.undeclared.join(', ') })}
+                  {say('labels.incomplete', {
+                    undeclared: label.undeclared.map((name) => say.inLine(name)).join(', '),
+                  })}
                 </p>
               )}
             </div>

@@ -3,7 +3,7 @@
 import type { ProposedDough } from '@/core/demand/propose';
 import { duration } from '@/core/units/format';
 import { Button } from '../kit/button';
-import { allergenName } from '@/words/code-names';
+import { allergenNames } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { type ProposalDesk, proposalKey } from './use-proposals';
 
@@ -62,7 +62,7 @@ function ProposalFacts({ dough, zone, isLate }: Pick<Props, 'dough' | 'zone' | '
         part3:
           dough.apart.length > 0
             ? say('orders.hasKeptApart', {
-                apart: dough.apart.map((allergen) => allergenName(say, allergen)).join(', '),
+                apart: allergenNames(say, dough.apart),
               })
             : '',
       })}

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Allergen } from '@/core/formula/ingredient';
-import { allergenName } from '@/words/code-names';
+import { allergenNames } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { scrapOffers, type ScrapStock } from '@/core/record/scrap';
 import type { TrimmingsReuse } from '@/core/record/events';
@@ -52,12 +52,12 @@ export function ScrapOffers({ stock, share, mostHours, doughGrams, records, alle
                   name: offer.name,
                   mass: showMass(offer.grams, units),
                   hours: Math.round(offer.hours),
-                  allergens: offer.allergens.map((one) => allergenName(say, one)).join(', '),
+                  allergens: allergenNames(say, offer.allergens),
                   count: () =>
                     further.length > 0 && (
                       <span className="font-bold text-warn">
                         {say('sheet.bringsIntoThisDough', {
-                          further: further.map((one) => allergenName(say, one)).join(', '),
+                          further: allergenNames(say, further),
                         })}
                       </span>
                     ),

@@ -52,7 +52,7 @@ export default async function BatchesPage({ searchParams }: Search) {
     ...(to !== undefined && { to: addLocalDays(to, 1, zone) }),
   });
   return (
-    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'oven', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'names', 'oven', 'shaping', 'steps']}>
       <BatchList {...{ lines, asked, zone }} trouble={trouble} />
     </WordsOf>
   );

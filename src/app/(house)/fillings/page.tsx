@@ -23,7 +23,7 @@ export default async function FillingsPage() {
   const formulas = current.filter(({ formulaId }) => used.has(formulaId));
   const named = formulas.flatMap(({ formula }) => linesOf(formula).map(({ ingredient }) => ingredient));
   return (
-    <WordsOf areas={['fillings', 'lamination', 'shaping']}>
+    <WordsOf areas={['fillings', 'lamination', 'names', 'shaping']}>
       <FillingsView
         {...{ needs, zone: bakery.zone }}
         formulas={Object.fromEntries(formulas.map(({ formulaId, formula }) => [formulaId, formula]))}

@@ -18,6 +18,7 @@ export default async function Page() {
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'shaping',
         'steps',

@@ -19,7 +19,7 @@ export default async function PracticePage() {
     nightLines(db, plans ? null : person.id),
   ]);
   return (
-    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'practice', 'shaping']}>
+    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'names', 'practice', 'shaping']}>
       <PracticeList
         own={own.map(({ id, name, brief, situation: { hours, doughs } }) => ({
           ...{ id, name, brief, hours },

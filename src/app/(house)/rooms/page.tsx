@@ -27,6 +27,7 @@ export default async function RoomsPage() {
         'files',
         'heat',
         'lamination',
+        'names',
         'oven',
         'remarks',
         'rooms',

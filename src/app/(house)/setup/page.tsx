@@ -18,7 +18,7 @@ export default async function SetUpPage() {
     ...{ name, about, scheme, productId: own.get(name) ?? null },
   }));
   return (
-    <WordsOf areas={['cutting', 'heat', 'lamination', 'setup', 'shaping']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'setup', 'shaping']}>
       <SetUpView state={state} shelf={shelf} />
     </WordsOf>
   );

@@ -52,6 +52,7 @@ export default async function TrendsScreen({ searchParams }: Search) {
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'shaping',
         'steps',

@@ -41,6 +41,7 @@ export default async function ComparePage({ searchParams }: Search) {
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'shaping',
         'steps',

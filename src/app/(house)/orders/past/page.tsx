@@ -17,7 +17,7 @@ export default async function PastOrdersPage() {
     productNames(pool()),
   ]);
   return (
-    <WordsOf areas={['cutting', 'heat', 'lamination', 'orders', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'orders', 'shaping', 'steps']}>
       <PastOrdersView {...{ outcomes, products, zone }} />
     </WordsOf>
   );

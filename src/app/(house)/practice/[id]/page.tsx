@@ -44,6 +44,7 @@ export default async function NightPage({ params }: { params: Promise<{ id: stri
         'floor',
         'heat',
         'lamination',
+        'names',
         'oven',
         'plan',
         'practice',

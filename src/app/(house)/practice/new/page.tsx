@@ -11,7 +11,7 @@ export default async function NewNightPage() {
   await housePage('/practice/new');
   const products = await productNames(pool());
   return (
-    <WordsOf areas={['cutting', 'heat', 'lamination', 'practice', 'shaping']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'practice', 'shaping']}>
       <SituationEditor products={products} />
     </WordsOf>
   );
