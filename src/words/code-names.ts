@@ -1,4 +1,4 @@
-import type { Allergen, IngredientKind } from '@/core/formula/ingredient';
+import type { Allergen, FlourStrength, IngredientKind } from '@/core/formula/ingredient';
 import type { StageKind } from '@/core/formula/formula';
 import type { Say } from './say';
 
@@ -12,6 +12,10 @@ export const allergenNames = (say: Say, allergens: readonly Allergen[]): string 
 /** A part of a formula. */
 export const stageName = (say: Say, kind: StageKind): string =>
   say('names.stage', { stage: kind.replace(/[ -]/g, '_') });
+
+/** How strong a flour is. */
+export const strengthName = (say: Say, strength: FlourStrength): string =>
+  say('names.strength', { strength });
 
 /** A kind of ingredient. */
 export const ingredientKindName = (say: Say, kind: IngredientKind): string =>

@@ -19,6 +19,8 @@ export const ALLERGENS = [
 ] as const;
 export type Allergen = (typeof ALLERGENS)[number];
 
+export type FlourStrength = 'weak' | 'medium' | 'strong';
+
 export const INGREDIENT_KINDS = [
   'flour',
   'water',
@@ -58,7 +60,7 @@ export interface Ingredient {
   allergensUnknown?: true;
   /** Flours: protein in percent, and what the mill or the house says of the strength. */
   protein?: number;
-  strength?: 'weak' | 'medium' | 'strong';
+  strength?: FlourStrength;
   note?: string;
 }
 

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import NAMES from './names.json' with { type: 'json' };
 import { SET_UP_PARTS } from '@/core/exchange/set-up-parts';
 import { addLocalDays, type Instant, MINUTE, parseLocal } from '@/core/time/local';
 import { hashPin } from '../auth/pin';
@@ -48,8 +47,6 @@ async function seedHouse(db: Db, now: Instant): Promise<void> {
   const at = addLocalDays(now, -30, ZONE);
   await keepUsualSchemes(db, at);
   await takeSetUp(db, SET_UP, SET_UP_PARTS, { at, personId: null, language: 'en' });
-  for (const [name, names] of Object.entries(NAMES))
-    await write(db, 'UPDATE product SET names = ? WHERE name = ?', [JSON.stringify(names), name]);
   for (const { id, name } of await people(db)) {
     const pin = PEOPLE.find((one) => one.name === name)?.pin ?? '';
     await setPin(db, await hashPin(pin), id);

@@ -54,7 +54,7 @@ function Answers({ onOpenChange, of, signs, onAnswer }: Props) {
               look={sign === one ? 'act' : 'plain'}
               onClick={() => setSign(one)}
             >
-              {one}
+              {say.named(one)}
             </Button>
           ))}
         </div>

@@ -55,7 +55,7 @@ function FillingLines({ filling, area, count }: { filling: Filling; area: number
       <p>
         {filling.bareEdge > 0
           ? say('bench.bareAtTheEdge', { where: filling.where, cm: cm(filling.bareEdge) })
-          : filling.where}
+          : say.named(filling.where)}
       </p>
       <p className={full ? 'text-warn' : 'text-quiet'}>
         {full ? say.coded(full) : say('bench.noMoreThanItOpens', { mass: showMass(filling.limit, units) })}
@@ -69,8 +69,12 @@ function PartLine({ part: { name, grams = 0, where = '' }, count }: { part: Dres
   const { units } = useSizes();
   return (
     <p>
-      <b>{grams > 0 ? say('bench.partWeighed', { name, mass: showMass(grams * count, units) }) : name}</b>
-      {where === '' ? '' : `, ${where}`}
+      <b>
+        {grams > 0
+          ? say('bench.partWeighed', { name, mass: showMass(grams * count, units) })
+          : say.named(name)}
+      </b>
+      {where === '' ? '' : `, ${say.named(where)}`}
     </p>
   );
 }

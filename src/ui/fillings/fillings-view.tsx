@@ -86,7 +86,7 @@ function Total({ total: { name, grams, needs }, zone, formula, names }: TotalPro
   return (
     <div className="mt-2 border-t border-hairline pt-1">
       <p className="flex justify-between gap-4 text-xl">
-        {name} <span className="font-bold">{showMass(grams, units)}</span>
+        {say.named(name)} <span className="font-bold">{showMass(grams, units)}</span>
       </p>
       {needs.map((need) => (
         <p key={`${need.dough} ${need.product} ${need.at}`} className="text-[16px] text-quiet">

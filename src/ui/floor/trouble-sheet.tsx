@@ -122,7 +122,7 @@ export function TroubleSheet({
             disabled={busy || !mayBe(machine, part)}
             onClick={() => void (part === 'cooler' ? tell(machine) : report(reportOf(machine, part)))}
           >
-            {machine.label}
+            {say.named(machine.label)}
           </Button>
         ))}
       </Group>

@@ -30,7 +30,7 @@ export function FollowSheet({ products, onKeep, onClose }: Props) {
                   setLeft(event.target.checked ? left.filter((one) => one !== id) : [...left, id])
                 }
               />
-              {name}
+              {say.named(name)}
             </label>
           </li>
         ))}

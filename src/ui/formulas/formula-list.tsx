@@ -142,7 +142,7 @@ function DoughRow({ dough }: DoughRowProps) {
     <tr className="border-b border-hairline align-baseline">
       <th scope="row" className="py-2 pr-4 font-semibold">
         <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
-          {name}
+          {say.named(name)}
         </a>{' '}
         <span className="text-[15px] font-normal text-quiet">{say('formulas.version', { version })}</span>
       </th>
@@ -167,7 +167,7 @@ function DoughRow({ dough }: DoughRowProps) {
           </span>
         )}
       </td>
-      <td>{products.join(', ')}</td>
+      <td>{products.map((one) => say.named(one)).join(', ')}</td>
     </tr>
   );
 }
@@ -183,7 +183,7 @@ function FinishItem({ formula }: FinishItemProps) {
   return (
     <li className="border-b border-hairline py-2">
       <a href={`/formulas/${formulaId}`} className="text-[17px] font-semibold underline underline-offset-4">
-        {name}
+        {say.named(name)}
       </a>{' '}
       <span className="text-[15px] text-quiet">{say('formulas.version', { version })}</span>
       <p className="text-[15px]">

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Say } from '@/words/say';
-import { allergenNames, ingredientKindName } from '@/words/code-names';
+import { allergenNames, ingredientKindName, strengthName } from '@/words/code-names';
 import { useWords } from '../kit/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -93,8 +93,8 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                 <td className="text-quiet">
                   {[
                     one.protein ? say('formulas.protein2', { protein: one.protein }) : '',
-                    one.strength ?? '',
-                    one.note ?? '',
+                    one.strength ? strengthName(say, one.strength) : '',
+                    say.named(one.note ?? ''),
                   ]
                     .filter(Boolean)
                     .join(', ')}

@@ -74,7 +74,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
                     onClick={() => onChoose(id)}
                     className="min-h-7 text-left font-semibold underline-offset-4 hover:underline"
                   >
-                    {name}
+                    {say.named(name)}
                   </button>
                 </th>
                 <td className="pr-3 whitespace-nowrap">{say.coded(schemeName(scheme))}</td>

@@ -101,8 +101,14 @@ const refuseAfter = (count: number) => () => {
 describe('set-up', () => {
   const empty: SetUp = { machines: 0, people: 1, onShifts: 0, products: 0, doughs: 0, lacking: [] };
   const shelf = [
-    { name: 'Butter crescent', about: 'Three days', scheme: 'Three letter folds', productId: null },
-    { name: 'Brioche loaf', about: 'In tins', scheme: null, productId: 6 },
+    {
+      name: 'Butter crescent',
+      called: 'Butterhörnchen',
+      about: 'Three days',
+      scheme: 'Three letter folds',
+      productId: null,
+    },
+    { name: 'Brioche loaf', called: 'Brioche loaf', about: 'In tins', scheme: null, productId: 6 },
   ];
   const view = (state: Partial<SetUp> = {}) => <SetUpView state={{ ...empty, ...state }} shelf={shelf} />;
   const stage = (name: string) => {

@@ -10,7 +10,9 @@ import { useWords } from '../kit/words';
 import { send } from '../live/command';
 
 interface Beginning {
+  /** What is taken, and what this reader calls it. */
   name: string;
+  called: string;
   /** What way of working it shows. */
   about: string;
   scheme: string | null;
@@ -140,12 +142,15 @@ function Shelf({ shelf }: { shelf: readonly Beginning[] }) {
         </p>
       )}
       <ul>
-        {shelf.map(({ name, about, scheme, productId }) => (
+        {shelf.map(({ name, called, about, scheme, productId }) => (
           <li key={name} className="flex items-center gap-3 border-b border-hairline py-1.5">
             <div className="mr-auto">
-              <p className="text-[17px] font-semibold">{name}</p>
+              <p className="text-[17px] font-semibold">{called}</p>
               <p className="text-[15px] text-quiet">
-                {say('setup.shelfOf', { about, scheme: scheme ?? say('setup.notLaminated') })}
+                {say('setup.shelfOf', {
+                  about,
+                  scheme: scheme === null ? say('setup.notLaminated') : say.named(scheme),
+                })}
               </p>
             </div>
             {productId !== null ? (

@@ -74,7 +74,7 @@ function Form({ onClose, book }: Props) {
         label={say('orders.product')}
         value={order.productId}
         trouble={at('productId')}
-        options={book.makers.map(({ productId, name }) => ({ id: String(productId), name }))}
+        options={book.makers.map(({ productId, name }) => ({ id: String(productId), name: say.named(name) }))}
         onChoose={(productId) => set({ productId })}
       />
       <Field

@@ -90,7 +90,7 @@ function Form({ book }: Pick<Props, 'book'>) {
       <Choice
         label={say('orders.product')}
         value={order.productId}
-        options={book.makers.map(({ productId, name }) => ({ id: String(productId), name }))}
+        options={book.makers.map(({ productId, name }) => ({ id: String(productId), name: say.named(name) }))}
         onChoose={(productId) => set({ productId })}
       />
       <Field

@@ -39,7 +39,7 @@ export function StockForm({
       <Choice
         label={say('orders.product')}
         value={productId}
-        options={makers.map(({ productId: id, name }) => ({ id: String(id), name }))}
+        options={makers.map(({ productId: id, name }) => ({ id: String(id), name: say.named(name) }))}
         onChoose={setProductId}
       />
       <Choice

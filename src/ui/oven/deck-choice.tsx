@@ -69,7 +69,7 @@ export function DeckChoice({ load, oven, ovens, tell }: Props) {
           <FloorChoice
             label={say('oven.oven')}
             value={oven.machine.id}
-            options={ovens.map(({ machine }) => ({ id: machine.id, name: machine.label }))}
+            options={ovens.map(({ machine }) => ({ id: machine.id, name: say.named(machine.label) }))}
             onChoose={into}
           />
         </div>

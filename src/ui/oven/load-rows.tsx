@@ -32,7 +32,7 @@ export function Mark({ load, outputs }: { load: OvenLoad; outputs: Outputs }) {
       {say.named(output.product)}
       {mark !== null && (
         <>
-          : <b>{mark}</b>
+          : <b>{say.named(mark)}</b>
         </>
       )}
     </span>

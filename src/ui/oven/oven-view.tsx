@@ -52,7 +52,7 @@ function OvenView({ board, person: signedIn }: { board: Board; person: Person })
       <div className="grid gap-px bg-hairline lg:grid-cols-[1.5fr_1fr]">
         <section aria-label={say('oven.inTheOven')} className="min-w-0 bg-flour p-5">
           {ovens.map((oven) => (
-            <section key={oven.machine.id} aria-label={oven.machine.label}>
+            <section key={oven.machine.id} aria-label={say.named(oven.machine.label)}>
               <OvenHead oven={oven} named={ovens.length > 1} zone={zone} />
               <DeckStack {...{ oven, zone }} />
               {oven.loads.map((load) => (
@@ -125,7 +125,7 @@ function OvenHead({ oven, named, zone }: { oven: OvenInside; named: boolean; zon
   const told = correctionsTold(say, decks);
   return (
     <p className="mb-2 flex flex-wrap gap-x-6 text-lg text-quiet">
-      {named && <b className="text-ink">{machine.label}</b>}
+      {named && <b className="text-ink">{say.named(machine.label)}</b>}
       <span className={trays > machine.capacity ? 'font-bold text-warn' : undefined}>
         {say(trays > machine.capacity ? 'oven.moreThanFit' : 'oven.ofTraysIn', {
           ...{ trays, capacity: machine.capacity },

@@ -44,7 +44,9 @@ export function ProposalText({
               value: () =>
                 onto ? (
                   <b>
-                    {onto.map((id) => machines.find((machine) => machine.id === id)?.label ?? id).join(', ')}
+                    {onto
+                      .map((id) => say.named(machines.find((machine) => machine.id === id)?.label ?? id))
+                      .join(', ')}
                   </b>
                 ) : (
                   <>

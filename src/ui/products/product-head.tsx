@@ -67,7 +67,7 @@ export function ProductHead({ draft, setDraft, formulas, schemes, faults, mayCha
           trouble={troubleAt('schemeId')}
           options={[
             { id: '', name: say('product.notLaminated') },
-            ...schemes.map(({ id, name }) => ({ id: String(id), name })),
+            ...schemes.map(({ id, name }) => ({ id: String(id), name: say.named(name) })),
           ]}
           onChoose={(id) => change({ schemeId: chosen(id) })}
         />
@@ -135,7 +135,7 @@ function FormulaChoice({ draft, formulas, setDraft }: FormulaProps) {
         ...(olderFormula
           ? [{ id: OLDER, name: say('product.olderFormula', { name, version: olderFormula.version }) }]
           : []),
-        ...formulas.map(({ id, name }) => ({ id: String(id), name })),
+        ...formulas.map(({ id, name }) => ({ id: String(id), name: say.named(name) })),
       ]}
       onChoose={(id) => {
         if (id !== OLDER) setDraft({ ...without(draft, 'olderFormula'), formulaId: Number(id) });

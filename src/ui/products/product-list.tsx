@@ -49,7 +49,7 @@ export function ProductList({ products, removed, mayChange }: Props) {
           <ul>
             {removed.map(({ productId, name }) => (
               <li key={productId} className="flex items-center gap-3 border-b border-hairline py-1.5">
-                <span className="mr-auto">{name}</span>
+                <span className="mr-auto">{say.named(name)}</span>
                 {mayChange && (
                   <Button onClick={() => void remove(productId, false)}>{say('product.bringBack')}</Button>
                 )}
@@ -114,12 +114,12 @@ function ProductItem({ product, onRemove }: ItemProps) {
         href={`/products/${productId}`}
         className="grid min-h-10 min-w-56 items-center text-[17px] font-semibold underline underline-offset-4"
       >
-        {name}
+        {say.named(name)}
       </a>
       <span className="mr-auto text-[15px] text-quiet">
         {[
-          formula,
-          scheme ?? say('product.notLaminated'),
+          say.named(formula),
+          scheme === null ? say('product.notLaminated') : say.named(scheme),
           say('product.doughsPlanned', { count: planned }),
         ].join(' · ')}
       </span>

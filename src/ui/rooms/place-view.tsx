@@ -41,7 +41,7 @@ export function PlaceView({
   return (
     <main className="mx-auto grid w-full max-w-6xl flex-1 content-start gap-6 bg-flour p-5">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
-        <h1 className="text-3xl font-bold">{limits.label}</h1>
+        <h1 className="text-3xl font-bold">{say.named(limits.label)}</h1>
         {last && (
           <p className="text-xl">
             {say.rich('rooms.at', {

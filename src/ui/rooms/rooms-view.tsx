@@ -116,7 +116,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
             style={{ background: temperatureColour(celsius) }}
           />
           <a href={`/rooms/${place.id}`} className="underline underline-offset-4">
-            {place.label}
+            {say.named(place.label)}
           </a>
         </h2>
         <p className="text-[15px] text-quiet">

@@ -37,7 +37,7 @@ export function WeighLine({ line, isFirst, weighed, name, bowl, onOpen, onWeigh 
         >
           <span className={weighed ? 'text-quiet' : ''}>
             <span className="block text-2xl font-semibold">{say.named(name)}</span>
-            {line.note && <span className="text-lg text-quiet">{line.note}</span>}
+            {line.note && <span className="text-lg text-quiet">{say.named(line.note)}</span>}
           </span>
           <span className={weighed ? 'text-3xl text-quiet' : 'text-3xl font-bold'}>
             {say.rich('sheet.toTaste', {

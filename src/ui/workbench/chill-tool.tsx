@@ -224,7 +224,7 @@ function ChillFields({ form, where, airOf }: ChillFieldsProps) {
       <Choice
         label={say('workbench.goesInto')}
         value={typed.place}
-        options={where.map(({ id, label }) => ({ id, name: label }))}
+        options={where.map(({ id, label }) => ({ id, name: say.named(label) }))}
         onChoose={(id) => set({ place: id, air: airOf(id) })}
       />
       <div className="grid grid-cols-2 gap-3">

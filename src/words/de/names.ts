@@ -12,4 +12,5 @@ export const names: Catalog['names'] = {
     '{skill, select, mix {Kneten} laminate {Tourieren} shape {Formen} bake {Backen} other {Fertigstellen}}',
   known: '{how, select, weighed {gewogen} other {geschätzt}}',
   choose: 'Wählen …',
+  strength: '{strength, select, weak {kleberschwach} medium {mittelstark} other {kleberstark}}',
 };

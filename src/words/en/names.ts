@@ -11,4 +11,5 @@ export const names = {
     '{skill, select, mix {mixing} laminate {lamination} shape {shaping} bake {baking} other {finishing}}',
   known: '{how, select, weighed {weighed} other {estimated}}',
   choose: 'Choose …',
+  strength: '{strength, select, weak {weak} medium {medium} other {strong}}',
 } as const;

@@ -12,4 +12,5 @@ export const names: Catalog['names'] = {
     '{skill, select, mix {pétrissage} laminate {tourage} shape {façonnage} bake {cuisson} other {finition}}',
   known: '{how, select, weighed {pesé} other {estimé}}',
   choose: 'Choisir …',
+  strength: '{strength, select, weak {faible} medium {moyenne} other {forte}}',
 };

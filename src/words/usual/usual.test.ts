@@ -1,20 +1,37 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { USUAL_INGREDIENTS } from '@/core/formula/ingredients';
+import { USUAL_SCHEMES } from '@/core/lamination/usual';
+import { BEGINNINGS, beginningsIn } from '@/server/setup/beginnings';
+import { SET_UP } from '@/server/demo/bakery';
+import { SHELF } from '@/server/setup/shelf';
+import { LANGUAGES } from '../message';
 import { wordsIn } from '../compile';
 import { USUAL_NAMES, usualIn } from './usual';
 
-const SHELF = path.join('src', 'server', 'setup', 'shelf');
-/** What templates call steps, and what they say is looked at, laid over and minded. */
-const WRITTEN = new Set(
-  readdirSync(SHELF).flatMap((file) =>
-    [
-      ...readFileSync(path.join(SHELF, file), 'utf8').matchAll(/"(?:label|check|cover|caution)": "([^"]*)"/g),
-    ].map(([, text = '']) => text),
-  ),
-);
-const NAMES = new Set([...WRITTEN, ...USUAL_INGREDIENTS.map(({ name }) => name)]);
+/** Where a template has words that are read: of steps, of what lies in and on a piece, of lines of a formula. */
+const READ = ['label', 'check', 'cover', 'caution', 'signs', 'where', 'note'];
+/** Of these it has a name that is read. */
+const NAMED = ['formulas', 'schemes', 'washes', 'fillings', 'toppings'];
+
+/** Every text of a template that somebody reads on a screen. */
+function textsIn(value: unknown, key = '', of = ''): string[] {
+  if (typeof value === 'string')
+    return READ.includes(key) || (key === 'name' && NAMED.includes(of)) ? [value] : [];
+  if (Array.isArray(value)) return value.flatMap((one) => textsIn(one, key, key));
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([own, one]) => textsIn(one, own, of));
+}
+
+/** Places and probes that every house begins with (`db/migrations`). */
+const PLACES = ['Bakery', 'Retarder', 'Freezer', 'Proofer', 'Oven', 'Flour store', 'Tap water'];
+const PROBES = ['Core probe 1', 'Core probe 2'];
+
+const NAMES = new Set([
+  ...SHELF.flatMap((file) => textsIn(file)),
+  ...[...PLACES, ...PROBES, ...SET_UP.machines.map(({ label }) => label)],
+  ...USUAL_SCHEMES.map(({ name }) => name),
+  ...USUAL_INGREDIENTS.flatMap(({ name, note }) => [name, note ?? '']).filter(Boolean),
+]);
 
 describe.each(Object.entries(USUAL_NAMES))('usual names in %s', (language, names) => {
   it('has one for all that templates and ingredients say, and for nothing else', () => {
@@ -50,5 +67,18 @@ describe('a step that came with Hefeteig', () => {
 
   it('and that a bakery has renamed is called as the bakery calls it', () => {
     expect(wordsIn('de', usualIn('de')).coded('Vorteig der Großmutter')).toBe('Vorteig der Großmutter');
+  });
+});
+
+describe('a template on the shelf', () => {
+  it.each(LANGUAGES)('is called and explained in %s', (language) => {
+    const shelf = beginningsIn(language);
+    expect(new Set(shelf.map(({ called }) => called)).size).toBe(BEGINNINGS.length);
+    shelf.forEach(({ called, about }, nth) => {
+      const own = BEGINNINGS[nth];
+      expect(about === own?.about, about).toBe(language === 'en');
+      expect(called).not.toBe('');
+      expect(about.endsWith('.')).toBe(false);
+    });
   });
 });

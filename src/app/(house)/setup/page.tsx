@@ -1,7 +1,8 @@
 import { titled } from '../../titled';
 import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
-import { BEGINNINGS } from '@/server/setup/beginnings';
+import { languageHere } from '@/server/reader';
+import { beginningsIn } from '@/server/setup/beginnings';
 import { currentProducts } from '@/server/store/products';
 import { setUp } from '@/server/store/set-up';
 import { WordsOf } from '@/app/words-of';
@@ -14,8 +15,9 @@ export default async function SetUpPage() {
   const db = pool();
   const [state, products] = await Promise.all([setUp(db), currentProducts(db)]);
   const own = new Map(products.map(({ name, productId }) => [name, productId]));
-  const shelf = BEGINNINGS.map(({ name, about = '', scheme }) => ({
-    ...{ name, about, scheme, productId: own.get(name) ?? null },
+  const shelf = beginningsIn(await languageHere()).map((one) => ({
+    ...one,
+    productId: own.get(one.name) ?? null,
   }));
   return (
     <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'setup', 'shaping']}>
