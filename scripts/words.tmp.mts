@@ -3,7 +3,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 const vocab = (dir: string) => { const w = new Set<string>(); for (const f of readdirSync(dir)) for (const m of readFileSync(`${dir}/${f}`,'utf8').matchAll(/[\p{L}]{2,}/gu)) w.add(m[0].toLowerCase()); return w; };
 const L = process.env.L ?? 'de';
 const en = vocab('src/words/en'); const de = vocab(`src/words/${L}`);
-for (const m of readFileSync(`src/words/usual/${L}.ts`,'utf8').matchAll(/[\p{L}]{2,}/gu)) de.add(m[0].toLowerCase());
+import('../src/words/usual/usual').then(({USUAL_NAMES})=>{ for (const v of Object.values((USUAL_NAMES as any)[L]) as string[]) for (const m of v.matchAll(/[\p{L}]{2,}/gu)) de.add(m[0].toLowerCase()); });
 const enUsual = new Set<string>(); for (const m of readFileSync(`src/words/usual/${L}.ts`,'utf8').matchAll(/[\p{L}]{2,}/gu)) enUsual.add(m[0].toLowerCase());
 const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
 const base='http://127.0.0.1:3111';

@@ -66,6 +66,32 @@ export function unsaidTexts(): string[] {
     if (ts.isObjectLiteralExpression(node)) lookAtObject(node, tell);
     if (ts.isCallExpression(node) && /^say(\.rich)?$/.test(node.expression.getText()))
       lookAtValues(node, tell);
+    if (ts.isArrayLiteralExpression(node)) lookAtList(node, tell);
+    if (ts.isCallExpression(node) && isJoinOfCodes(node)) tell(node.getText());
+  };
+
+  /** Rows of names and codes that belong together, `as const`: who takes them apart says them. */
+  const isConstant = (node: ts.Node): boolean =>
+    (ts.isAsExpression(node) && node.type.getText() === 'const') ||
+    (ts.isArrayLiteralExpression(node.parent) || ts.isAsExpression(node.parent)
+      ? isConstant(node.parent)
+      : false);
+
+  /** A list of what is said is read as it is: a text or a code in it is one more thing to say. */
+  const lookAtList = (node: ts.ArrayLiteralExpression, tell: (what: string) => void): void => {
+    if (isConstant(node) || !node.elements.some((element) => /^say[(.]/.test(element.getText()))) return;
+    for (const element of node.elements) if (typeHasText(element)) tell(element.getText());
+  };
+
+  /** Codes put in a row for somebody to read: `allergens.join(', ')`. */
+  const isJoinOfCodes = ({ expression, arguments: [by] }: ts.CallExpression): boolean => {
+    if (!ts.isPropertyAccessExpression(expression) || expression.name.text !== 'join') return false;
+    if (!by || !ts.isStringLiteralLike(by) || !/^(, | · | )$/.test(by.text)) return false;
+    const listed = checker.getIndexTypeOfType(
+      checker.getTypeAtLocation(expression.expression),
+      ts.IndexKind.Number,
+    );
+    return listed !== undefined && hasText(listed);
   };
 
   const lookAtObject = (node: ts.ObjectLiteralExpression, tell: (what: string) => void): void => {

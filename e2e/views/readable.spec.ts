@@ -14,6 +14,7 @@ const VIEWS = [
   ...['/products', '/products/1', '/products/new', '/lamination', '/cutting', '/fillings'],
   ...['/rooms', '/rooms/retarder', '/workbench', '/house', '/house/values', '/setup'],
   ...['/papers/production', '/dough/5', '/dough/5/sheet', '/dough/5/labels', '/batch/5'],
+  ...['/batches/compare?dough=1&dough=5', '/wall', '/products/recipe', '/practice/1', '/dough/5/card'],
 ];
 /** What is tapped with a knuckle, on a tablet. */
 const FLOOR = { views: ['/bench', '/proof', '/oven', '/handover'], size: { width: 1024, height: 768 } };

@@ -82,7 +82,13 @@ describe('a finished batch', () => {
     const product = dough.outputs[0]?.product ?? '';
     const due = (await find({ word: 'blistered' }))[0]?.finishedAt ?? 0;
     const is = expect.arrayContaining([expect.objectContaining({ id: dough.id })]) as unknown;
-    for (const search of [{ product }, { word: 'blistered' }, { word: '100%' }, { from: due, to: due + 1 }])
+    for (const search of [
+      { product },
+      { product: 'briocheknoten' },
+      { word: 'blistered' },
+      { word: '100%' },
+      { from: due, to: due + 1 },
+    ])
       expect(await find(search)).toEqual(is);
     expect(await find({ product, word: 'blistered', mark: 3, from: due, to: due + 1 })).toHaveLength(1);
     for (const search of [

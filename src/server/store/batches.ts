@@ -22,7 +22,7 @@ export interface BatchSearch {
 export interface BatchLine {
   id: number;
   name: string;
-  products: string;
+  products: readonly string[];
   /** When the last of its work was done; where nobody has said so, when it was promised for. */
   finishedAt: number;
   counted: Omit<PieceCount, 'kind'> | null;
@@ -62,9 +62,12 @@ export async function findBatches(db: Db, now: number, search: BatchSearch): Pro
     rows.map(({ id }) => id),
     ['count', 'marks', 'undo'],
   );
-  const lines = rows.map(({ finishedAt, ...row }) => {
+  const lines = rows.map(({ finishedAt, products, ...row }) => {
     const own = effectiveEvents(told.filter(({ doughId }) => doughId === row.id));
-    return { ...row, finishedAt: finishedAt.getTime(), counted: countOf(own), mean: meanOf(own) };
+    return {
+      ...{ ...row, products: products.split('\n'), finishedAt: finishedAt.getTime() },
+      ...{ counted: countOf(own), mean: meanOf(own) },
+    };
   });
   const { mark } = search;
   const found = mark === undefined ? lines : lines.filter(({ mean }) => mean !== null && mean <= mark);
@@ -97,7 +100,12 @@ function newestBatches(db: Db, search: Sought): Promise<Row[]> {
   ];
   if (search.to !== undefined) having.push(['finishedAt < ?', new Date(search.to)]);
   if (search.from !== undefined) having.push(['finishedAt >= ?', new Date(search.from)]);
-  if (search.product) having.push(['GROUP_CONCAT(p.name) LIKE ?', like(search.product)]);
+  if (search.product)
+    having.push([
+      // By whatever it is called, in any language.
+      "GROUP_CONCAT(p.name, COALESCE(JSON_EXTRACT(p.names, '$.*.*'), '')) LIKE ?",
+      like(search.product),
+    ]);
   if (search.word)
     having.push([
       'EXISTS (SELECT 1 FROM floor_event e WHERE e.dough_id = d.id AND e.text LIKE ?)',
@@ -106,7 +114,7 @@ function newestBatches(db: Db, search: Sought): Promise<Row[]> {
   const from = search.from === undefined ? [] : [new Date(search.from - AROUND)];
   return rowsOf<Row>(
     db,
-    `SELECT STRAIGHT_JOIN d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR ', ') AS products,
+    `SELECT STRAIGHT_JOIN d.id, d.name, GROUP_CONCAT(DISTINCT p.name ORDER BY p.name SEPARATOR '\\n') AS products,
        COALESCE(
          (SELECT MAX(e.at) FROM floor_event e WHERE e.dough_id = d.id AND e.kind IN ('finish', 'skip', 'lost', 'close')),
          MAX(o.due_at)) AS finishedAt

@@ -13,7 +13,7 @@ import { TableHead } from '../kit/table-head';
 interface Line {
   id: number;
   name: string;
-  products: string;
+  products: readonly string[];
   finishedAt: number;
   counted: { good: number; second: number; waste: number } | null;
   mean: number | null;
@@ -148,7 +148,7 @@ function Found({ lines, zone }: { lines: readonly Line[]; zone: string }) {
                   {name}
                 </a>
               </th>
-              <td className="pr-4">{products}</td>
+              <td className="pr-4">{products.map((one) => say.named(one)).join(', ')}</td>
               <td className="pr-4 whitespace-nowrap">{say.dateTime(finishedAt, zone)}</td>
               <td className="pr-4">
                 {counted ? say('batch.count', countValues(counted)) : say('batch.notCounted')}

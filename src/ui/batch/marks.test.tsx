@@ -42,7 +42,7 @@ describe('the list of batches', () => {
   const line = {
     id: 7,
     name: 'Brioche 26',
-    products: 'Brioche loaf',
+    products: ['Brioche loaf'],
     finishedAt: 0,
     counted: null,
     mean: null,

@@ -17,8 +17,8 @@ const reasons = (say: Say) => [
 const notes = (say: Say) => [
   say('bench.springsBack2'),
   say('bench.showsButter'),
-  'sticky',
-  'tears',
+  say('bench.sticky'),
+  say('bench.doughTears'),
   say('bench.smellsSour'),
   say('common.aLittleSmall'),
   say('bench.justRight'),

@@ -33,7 +33,7 @@ export function WaitSheets({ item, open, onOpen, tell }: Props) {
         {...{ item, open, onOpen, tell }}
         notes={[
           say('bench.skinHasFormed'),
-          'condensation',
+          say('bench.condensation'),
           say('bench.smellsSour'),
           say('bench.leaksButter'),
           say('bench.justRight'),

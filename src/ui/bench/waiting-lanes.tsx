@@ -33,7 +33,7 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
       <p className="mt-4 flex flex-wrap gap-x-5 text-lg text-quiet">
         {places.map(({ place, label, celsius: degrees }) => (
           <span key={place}>
-            {label} {celsius(degrees)}
+            {say.named(label)} {celsius(degrees)}
           </span>
         ))}
       </p>

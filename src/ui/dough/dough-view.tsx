@@ -88,7 +88,12 @@ export function DoughView({ board, person }: { board: Board; person: Person }) {
         onOpenChange={setNoting}
         about={`${dough.id}/note`}
         title={say('dough.noteOn', { name: dough.name })}
-        words={[say('dough.cameOutWell'), say('common.aLittleSmall'), 'uneven', say('dough.goodColour')]}
+        words={[
+          say('dough.cameOutWell'),
+          say('common.aLittleSmall'),
+          say('dough.uneven'),
+          say('dough.goodColour'),
+        ]}
         onSay={(text) => void record({ doughId: dough.id, stepKey: null, kind: 'note', text })}
       />
     </main>

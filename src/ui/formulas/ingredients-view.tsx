@@ -72,10 +72,10 @@ export function IngredientsView({ ingredients, person }: { ingredients: Ingredie
                 <th scope="row" className="py-1 pr-4 font-semibold">
                   {mayChange ? (
                     <button className="text-left underline underline-offset-4" onClick={() => setOpen(one)}>
-                      {one.name}
+                      {say.named(one.name)}
                     </button>
                   ) : (
-                    one.name
+                    say.named(one.name)
                   )}
                 </th>
                 <td className="pr-4">{ingredientKindName(say, one.kind)}</td>

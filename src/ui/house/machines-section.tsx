@@ -31,10 +31,10 @@ export function MachinesSection({ book, mayPlan, onOpen }: MachinesSectionProps)
                 className="min-h-6 font-semibold underline-offset-4 hover:underline"
                 onClick={() => onOpen({ sheet: 'machine', id })}
               >
-                {label}
+                {say.named(label)}
               </button>
             ) : (
-              <span className="font-semibold">{label}</span>
+              <span className="font-semibold">{say.named(label)}</span>
             )}
             <span>
               {capacity} {unit}

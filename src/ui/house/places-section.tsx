@@ -36,10 +36,10 @@ export function PlacesSection({ book, mayPlan, onOpen }: Props) {
                 className="min-h-6 font-semibold underline-offset-4 hover:underline"
                 onClick={() => onOpen({ sheet: 'place', id })}
               >
-                {label}
+                {say.named(label)}
               </button>
             ) : (
-              <span className="font-semibold">{label}</span>
+              <span className="font-semibold">{say.named(label)}</span>
             )}
             <span className="ml-auto text-[15px] text-quiet">
               {inDough

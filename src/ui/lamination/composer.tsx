@@ -31,7 +31,7 @@ export function Composer({
           <tr>
             {[
               '',
-              'fold',
+              say('lamination.fold'),
               say('lamination.rolledTo'),
               say('lamination.workMin'),
               say('lamination.thenRestMin'),

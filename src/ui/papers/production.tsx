@@ -13,8 +13,8 @@ export function Production({ lines, zone }: { lines: readonly ProductionLine[]; 
     ...[say('papers.amount'), say('papers.setting'), say('papers.who')],
   ];
   return grouped(lines, ({ station }) => station ?? say('papers.byHand')).map(([station, own]) => (
-    <section key={station} aria-label={station} className="mb-5 break-inside-avoid-page">
-      <h2 className="text-xl font-semibold">{station}</h2>
+    <section key={station} aria-label={say.named(station)} className="mb-5 break-inside-avoid-page">
+      <h2 className="text-xl font-semibold">{say.named(station)}</h2>
       <PaperTable
         head={head}
         rows={own.map((line) => ({

@@ -52,7 +52,7 @@ function Row({
       className="relative"
       style={{ height: GROUP_ROW }}
       role="group"
-      aria-label={name}
+      aria-label={say.named(name)}
       onKeyDown={hand?.moving ? undefined : alongRow}
     >
       <svg width={scale.width} height={GROUP_ROW} className="absolute inset-0" aria-hidden>

@@ -110,7 +110,11 @@ function useLoadRows({ board, doughs, scale }: Props): LoadRow[] {
       ...SHOWN.flatMap((shown) =>
         board.machines
           .filter(({ kind }) => kind === shown)
-          .map((pool) => ({ ...pool, unit: say.coded(unitWords(pool.kind, pool.capacity)) })),
+          .map((pool) => ({
+            ...pool,
+            label: say.named(pool.label),
+            unit: say.coded(unitWords(pool.kind, pool.capacity)),
+          })),
       ),
     ];
     return pools.map((pool) => ({

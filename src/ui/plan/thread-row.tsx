@@ -10,6 +10,7 @@ import { minutesBehind } from '@/core/forecast/times';
 import { drawThread, xOf, type DrawnThread, type TimeScale } from '../thread/geometry';
 import { NowLine } from '../thread/ground';
 import { ThreadGives, ThreadKnots, ThreadLines } from '../thread/thread';
+import { LastTimes } from './last-times';
 import { namePlace } from './name-place';
 import { useDrag, type Grip } from './use-drag';
 import type { MovingHand } from './use-moving';
@@ -84,31 +85,34 @@ export function ThreadRow({ dough, ghost, outputs, scale, now, zone, picked, onP
           ))}
           <ThreadKnots thread={supposed ?? thread} />
         </g>
-        <text x={x + 5} y={ROW - 10} className="fill-ink font-label text-[14px] font-semibold">
+        <text x={x + 5} y={ROW - 8} className="fill-ink font-label text-[14px] font-semibold">
           {say.dayTime(lastDue, zone)}
         </text>
+        <LastTimes {...{ dough, scale, x, zone }} y={ROW - 8} />
         <NowLine scale={scale} now={now} height={ROW} />
       </svg>
       <span
         className={clsx(
-          'absolute top-2 block max-w-[190px] leading-tight',
+          'absolute top-[3px] block max-w-[190px] leading-tight',
           name.overThread && 'rounded bg-flour/85 px-1',
         )}
         style={{ left: name.left }}
         aria-hidden
       >
-        <span className="block text-[16px] font-semibold">{dough.name}</span>
+        <span className="flex min-w-0 items-baseline gap-2 whitespace-nowrap">
+          <span className="text-[16px] font-semibold">{dough.name}</span>
+          {words && (
+            <span
+              className={clsx(
+                'min-w-0 truncate text-[13px]',
+                minutesBehind(dough, now) > 0 ? 'font-bold text-warn' : 'text-quiet',
+              )}
+            >
+              {words}
+            </span>
+          )}
+        </span>
         <span className="block truncate text-[13px] text-quiet">{outputWords(say, { outputs })}</span>
-        {words && (
-          <span
-            className={clsx(
-              'block text-[13px]',
-              minutesBehind(dough, now) > 0 ? 'font-bold text-warn' : 'text-quiet',
-            )}
-          >
-            {words}
-          </span>
-        )}
       </span>
     </button>
   );

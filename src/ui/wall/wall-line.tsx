@@ -33,14 +33,14 @@ export function WallLine({
       <span className="min-w-0 flex-1">
         <span
           className={clsx(
-            'line-clamp-2 leading-[1.1] font-semibold',
+            'line-clamp-2 leading-tight font-semibold',
             what.length > LONG ? 'text-[34px]' : 'text-[44px]',
           )}
         >
           {what}
         </span>
         <span
-          className={clsx('block truncate text-[32px] leading-[1.15]', isUrgent ? 'text-warn' : 'text-quiet')}
+          className={clsx('block truncate text-[32px] leading-tight', isUrgent ? 'text-warn' : 'text-quiet')}
         >
           {about}
         </span>

@@ -239,4 +239,7 @@ export const bench: Catalog['bench'] = {
   noProbe: 'keiner',
   me: 'mich',
   foundReady: 'reif',
+  sticky: 'klebt',
+  doughTears: 'reißt',
+  condensation: 'Kondenswasser',
 };

@@ -62,4 +62,5 @@ export const dough: Catalog['dough'] = {
   noteOn: 'Notiz zu {name}',
   cameOutWell: 'gut gebacken',
   goodColour: 'gute Farbe',
+  uneven: 'ungleichmäßig',
 };

@@ -230,4 +230,5 @@ export const lamination: Catalog['lamination'] = {
   noLongerShareAScheme:
     'Die Produkte von {dough} haben kein gemeinsames Schema mehr. Ihnen dasselbe geben oder zwei Teige machen.',
   wasMixedByAnOlderFormula: '{dough} wurde nach einer älteren Rezeptur geknetet und bleibt, wie er ist.',
+  fold: 'Tour',
 };

@@ -14,4 +14,7 @@ export const thread: Catalog['thread'] = {
   knotButter: 'Butter',
   knotFilling: 'Füllung',
   knotLevain: 'Sauerteig',
+  lastProof: 'Gare',
+  lastWash: 'abstreichen',
+  lastOven: 'Ofen',
 };

@@ -235,4 +235,7 @@ export const bench = {
   noProbe: 'none',
   me: 'me',
   foundReady: 'ready',
+  sticky: 'sticky',
+  doughTears: 'tears',
+  condensation: 'condensation',
 } as const;

@@ -59,4 +59,5 @@ export const dough = {
   noteOn: 'Note on {name}',
   cameOutWell: 'baked well',
   goodColour: 'good colour',
+  uneven: 'uneven',
 } as const;

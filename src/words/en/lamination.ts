@@ -224,4 +224,5 @@ export const lamination = {
   noLongerShareAScheme:
     'The products of {dough} no longer share a scheme. Give them the same one, or make two doughs.',
   wasMixedByAnOlderFormula: '{dough} was mixed with an older formula and stays as it is.',
+  fold: 'fold',
 } as const;

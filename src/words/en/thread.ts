@@ -12,4 +12,7 @@ export const thread = {
   knotButter: 'butter',
   knotFilling: 'filling',
   knotLevain: 'levain',
+  lastProof: 'proof',
+  lastWash: 'wash',
+  lastOven: 'oven',
 } as const;

@@ -239,4 +239,7 @@ export const bench: Catalog['bench'] = {
   noProbe: 'aucune',
   me: 'moi',
   foundReady: 'prêt',
+  sticky: 'colle',
+  doughTears: 'se déchire',
+  condensation: 'condensation',
 };

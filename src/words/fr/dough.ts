@@ -62,4 +62,5 @@ export const dough: Catalog['dough'] = {
   noteOn: 'Remarque sur {name}',
   cameOutWell: 'bien cuit',
   goodColour: 'bonne couleur',
+  uneven: 'irrégulier',
 };

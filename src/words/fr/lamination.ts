@@ -232,4 +232,5 @@ export const lamination: Catalog['lamination'] = {
   noLongerShareAScheme:
     'Les produits de {dough} n’ont plus le même schéma. Leur donner le même, ou faire deux pâtes.',
   wasMixedByAnOlderFormula: '{dough} a été pétri selon une ancienne formule et reste ainsi.',
+  fold: 'tour',
 };

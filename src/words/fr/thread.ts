@@ -14,4 +14,7 @@ export const thread: Catalog['thread'] = {
   knotButter: 'beurre',
   knotFilling: 'garniture',
   knotLevain: 'levain',
+  lastProof: 'apprêt',
+  lastWash: 'dorer',
+  lastOven: 'four',
 };
