@@ -17,7 +17,7 @@ const LONG = 'with pistachio praline and candied bitter orange';
 export async function crowdedHouse(pool: Pool): Promise<void> {
   await seedDemo(pool);
   await write(pool, 'UPDATE demo_clock SET paused = TRUE', []);
-  await write(pool, `UPDATE product SET name = LEFT(CONCAT(name, ' ', ?), 80)`, [LONG]);
+  await write(pool, `UPDATE product SET name = LEFT(CONCAT(name, ' ', ?), 80), names = NULL`, [LONG]);
   const [doughs, outputs, steps] = await Promise.all([
     rowsOf<{ id: number; name: string }>(
       pool,

@@ -11,6 +11,7 @@ import { rowsOf, write } from './db/rows';
 import { takeReadings } from './intake/readings';
 import { keepPhoto, LARGEST_PHOTO, pictureType } from './photos';
 import { photoBytes, photosOf } from './store/photos';
+import { SHELF_NAMES } from './setup/beginnings';
 import { type BatchSearch, findBatches } from './store/batches';
 import { batchTemperatures } from './store/batch-temperatures';
 import { doughById, doughsDueFrom } from './store/doughs';
@@ -84,7 +85,7 @@ describe('a finished batch', () => {
     const is = expect.arrayContaining([expect.objectContaining({ id: dough.id })]) as unknown;
     for (const search of [
       { product },
-      { product: 'briocheknoten' },
+      { product: SHELF_NAMES[product]?.de?.one.toLowerCase() },
       { word: 'blistered' },
       { word: '100%' },
       { from: due, to: due + 1 },

@@ -13,6 +13,10 @@ export const allergenNames = (say: Say, allergens: readonly Allergen[]): string 
 export const stageName = (say: Say, kind: StageKind): string =>
   say('names.stage', { stage: kind.replace(/[ -]/g, '_') });
 
+/** A unit of a setting: a word is said, a sign stands as it is. */
+export const settingUnitName = (say: Say, unit: string): string =>
+  say('names.settingUnit', { unit: unit.replace(/\W/g, '_'), shown: unit });
+
 /** How strong a flour is. */
 export const strengthName = (say: Say, strength: FlourStrength): string =>
   say('names.strength', { strength });

@@ -103,7 +103,7 @@ function newestBatches(db: Db, search: Sought): Promise<Row[]> {
   if (search.product)
     having.push([
       // By whatever it is called, in any language.
-      "GROUP_CONCAT(p.name, COALESCE(JSON_EXTRACT(p.names, '$.*.*'), '')) LIKE ?",
+      "LOWER(GROUP_CONCAT(p.name, COALESCE(JSON_EXTRACT(p.names, '$.*.*'), ''))) LIKE LOWER(?)",
       like(search.product),
     ]);
   if (search.word)

@@ -1,5 +1,6 @@
 'use client';
 
+import { unitWords } from '@/core/bakery/machine-words';
 import type { OpenSheet } from './open-sheet';
 import { Button } from '../kit/button';
 import { useWords } from '../kit/words';
@@ -24,7 +25,7 @@ export function MachinesSection({ book, mayPlan, onOpen }: MachinesSectionProps)
       </div>
       {book.machines.length === 0 && <p className="py-2 text-lg text-quiet">{say('house.noMachinesYet')}</p>}
       <ul>
-        {book.machines.map(({ id, label, capacity, unit, changeover }) => (
+        {book.machines.map(({ id, kind, label, capacity, changeover }) => (
           <li key={id} className="flex items-baseline gap-3 border-b border-hairline py-1.5 text-[17px]">
             {mayPlan ? (
               <button
@@ -37,7 +38,7 @@ export function MachinesSection({ book, mayPlan, onOpen }: MachinesSectionProps)
               <span className="font-semibold">{say.named(label)}</span>
             )}
             <span>
-              {capacity} {unit}
+              {capacity} {say.coded(unitWords(kind, capacity))}
             </span>
             {changeover > 0 && (
               <span className="ml-auto text-[15px] text-quiet">

@@ -11,6 +11,7 @@ import { useWords } from '../kit/words';
 import { send } from '../live/command';
 import { useUnits } from '../live/units';
 import { ApartChoice } from './apart-choice';
+import { settingUnitName } from '@/words/code-names';
 import { settingUnits } from './setting-units';
 
 interface Props {
@@ -73,7 +74,8 @@ function ValueRow({ name, value, change, zone }: RowProps) {
   const router = useRouter();
   const { usual, least, most } = SETTINGS[name];
   const [units] = useUnits();
-  const { unit, show, read } = settingUnits(name, units);
+  const { unit: own, show, read } = settingUnits(name, units);
+  const unit = settingUnitName(say, own);
   const [typed, setText] = useState<string | null>(null);
   const text = typed ?? show(value);
   const [trouble, setTrouble] = useState<string | null>(null);

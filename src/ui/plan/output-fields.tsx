@@ -47,7 +47,7 @@ export function OutputFields({ adding, nth, line, products, zone, now }: Props) 
         >
           {products.map(({ id, name }) => (
             <option key={id} value={id}>
-              {name}
+              {say.named(name)}
             </option>
           ))}
         </select>

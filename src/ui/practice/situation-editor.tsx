@@ -217,7 +217,7 @@ function DoughFields({
         <Choice
           label={say('practice.product')}
           value={dough.product}
-          options={products.map(({ id, name }) => ({ id: String(id), name }))}
+          options={products.map(({ id, name }) => ({ id: String(id), name: say.named(name) }))}
           onChoose={(product) => onChange({ product })}
         />
       </div>

@@ -103,7 +103,10 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
               <p role="alert" className="text-warn">
                 {say('sheet.nowAlsoContainsTellThe', {
                   added: added
-                    .map(({ allergen, from }) => `${allergenName(say, allergen)} (${from.join(', ')})`)
+                    .map(
+                      ({ allergen, from }) =>
+                        `${allergenName(say, allergen)} (${from.map((one) => say.named(one)).join(', ')})`,
+                    )
                     .join(', '),
                 })}
               </p>

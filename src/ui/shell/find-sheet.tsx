@@ -108,7 +108,14 @@ function FoundLink({ found: { href, name, detail, kind } }: { found: Findable })
     >
       <span className="min-w-0">
         <span className="block text-xl font-semibold">{name}</span>
-        {detail && <span className="block text-[15px] text-quiet">{detail}</span>}
+        {detail && (
+          <span className="block text-[15px] text-quiet">
+            {detail
+              .split(', ')
+              .map((one) => say.named(one))
+              .join(', ')}
+          </span>
+        )}
       </span>
       <span className="text-[15px] text-quiet">{kindWords(say)[kind]}</span>
     </a>

@@ -100,7 +100,7 @@ function Choice({ asked, products }: Pick<Props, 'asked' | 'products'>) {
           <option value="">{say('trends.allProducts')}</option>
           {products.map(({ id, name }) => (
             <option key={id} value={id}>
-              {name}
+              {say.named(name)}
             </option>
           ))}
         </select>

@@ -87,7 +87,7 @@ export function ProofTool({
         <Choice
           label={say('workbench.product')}
           value={typed.product}
-          options={products.map(({ productId, name }) => ({ id: String(productId), name }))}
+          options={products.map(({ productId, name }) => ({ id: String(productId), name: say.named(name) }))}
           onChoose={(id) => set({ product: id })}
         />
         <ProofFields field={field} start={start} mm={mm} units={units} at={at} dose={dose} />

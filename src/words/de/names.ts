@@ -13,4 +13,6 @@ export const names: Catalog['names'] = {
   known: '{how, select, weighed {gewogen} other {geschätzt}}',
   choose: 'Wählen …',
   strength: '{strength, select, weak {kleberschwach} medium {mittelstark} other {kleberstark}}',
+  settingUnit:
+    '{unit, select, bowls {Kessel} characters {Zeichen} days {Tage} length_width {Länge/Breite} per_minute {je Minute} share {Anteil} other {{shown}}}',
 };

@@ -12,4 +12,6 @@ export const names = {
   known: '{how, select, weighed {weighed} other {estimated}}',
   choose: 'Choose …',
   strength: '{strength, select, weak {weak} medium {medium} other {strong}}',
+  settingUnit:
+    '{unit, select, bowls {bowls} characters {characters} days {days} length_width {length/width} per_minute {per minute} share {share} other {{shown}}}',
 } as const;

@@ -13,4 +13,6 @@ export const names: Catalog['names'] = {
   known: '{how, select, weighed {pesé} other {estimé}}',
   choose: 'Choisir …',
   strength: '{strength, select, weak {faible} medium {moyenne} other {forte}}',
+  settingUnit:
+    '{unit, select, bowls {cuves} characters {caractères} days {jours} length_width {longueur/largeur} per_minute {par minute} share {part} other {{shown}}}',
 };
