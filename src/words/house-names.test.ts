@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { calledIn, type NamedProduct } from '@/core/bakery/product-names';
 import { coded } from '@/core/codes/coded';
+import { ALLERGENS } from '@/core/formula/ingredient';
+import { allergenName } from './code-names';
 import { wordsIn } from './compile';
+import { usualIn } from './usual/usual';
 
 const BUN: NamedProduct = {
   name: 'Sugared bun',
@@ -32,6 +35,15 @@ describe('a product with names by language', () => {
     expect(some('en', 1)).toBe('1 sugared bun');
     expect(some('de', 48)).toBe('48 Zuckerbrötchen');
     expect(some('fr', 48)).toBe('48 brioches au sucre');
+  });
+
+  it('is no name where a message chooses by it: an allergen stays one, whatever the bakery calls its milk', () => {
+    const MILK: NamedProduct = { name: 'milk', names: { de: { one: 'Vollmilch', many: '' } } };
+    const say = wordsIn('de', [...usualIn('de'), ...calledIn([MILK], 'de')]);
+    for (const allergen of ALLERGENS)
+      expect(allergenName(say, allergen)).toBe(allergenName(wordsIn('de'), allergen));
+    expect(say.named('milk')).toBe('Vollmilch');
+    expect(say('labels.contains', { allergens: 'milk' })).toBe('Enthält: Vollmilch');
   });
 
   it('is called so in what the core says, and in what was kept as a message', () => {

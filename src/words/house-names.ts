@@ -31,18 +31,25 @@ export function houseNames(called: readonly CalledProduct[], inLine: (name: stri
 const countIn = (values: Readonly<Record<string, unknown>>): number =>
   typeof values.pieces === 'number' ? values.pieces : 1;
 
-/** Values of a message with the bakery's names as they are called where it is read; several pieces have the name of several. */
+/**
+ * Values of a message with the bakery's names as they are called where it is read; several pieces have the name of several.
+ * What the message chooses by stays what it is: the allergen `milk` is not the bakery's milk.
+ *
+ * @param chosenBy - gives the names of the values that the message counts or chooses by
+ */
 export function withNames<V>(
   names: HouseNames,
   values: Readonly<Record<string, V>>,
+  chosenBy: () => readonly string[],
 ): Readonly<Record<string, V | string>> {
   if (names.size === 0) return values;
   const count = countIn(values);
   const called = (value: V) => (typeof value === 'string' ? names.get(value) : undefined);
   if (!Object.values(values).some(called)) return values;
+  const codes = new Set(chosenBy());
   return Object.fromEntries(
     Object.entries(values).map(([key, value]) => {
-      const name = called(value);
+      const name = codes.has(key) ? undefined : called(value);
       return [key, name ? (count === 1 ? name.one : name.many) : value];
     }),
   );

@@ -135,20 +135,16 @@ export function sayer(
       throw new Error(`${key} asks for ${namesIn(found).join(', ')}.`);
     return found;
   };
-  const say = (key: MessageKey, values: FormatValues<string> = {}) =>
-    format<string>(
-      message(key, values),
-      language,
-      written(message(key, values), withNames(names, values), reader),
-      options,
-    ) as string;
-  const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
-    format<Part>(
-      message(key, values),
-      language,
-      written(message(key, values), withNames(names, values), reader),
-      options,
+  const read = <V>(found: CompiledMessage, values: Readonly<Record<string, V>>) =>
+    written(
+      found,
+      withNames(names, values, () => countedIn(found)),
+      reader,
     );
+  const say = (key: MessageKey, values: FormatValues<string> = {}) =>
+    format<string>(message(key, values), language, read(message(key, values), values), options) as string;
+  const parts = <Part>(key: MessageKey, values: FormatValues<Part>) =>
+    format<Part>(message(key, values), language, read(message(key, values), values), options);
   const named = (name: string, pieces = 1) => {
     const own = names.get(name);
     return own ? (pieces === 1 ? own.one : own.many) : name;

@@ -38,7 +38,7 @@ export function Declared({ step, outputs }: { step: AgendaItem['step']; outputs:
       {OPEN.includes(kind) && undeclared.length > 0 && (
         <p className="max-w-md border-l-4 border-warn pl-3 text-lg font-semibold text-warn">
           {say('bench.labelIncompleteWhatContainsIs', {
-            undeclared: undeclared.map((name) => say.inLine(name)).join(', '),
+            undeclared: undeclared.map((name) => say.named(name)).join(', '),
           })}
         </p>
       )}

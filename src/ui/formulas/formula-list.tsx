@@ -12,6 +12,7 @@ import type { Person } from '@/core/bakery/people';
 import { go } from '../live/go';
 import { useCelsius } from '../live/units';
 import { useKeys } from '../kit/use-keys';
+import { Composition } from './composition';
 import { Drafts } from './drafts';
 
 export interface ListedFormula {
@@ -145,15 +146,18 @@ function DoughRow({ dough }: DoughRowProps) {
           {say.named(name)}
         </a>{' '}
         <span className="text-[15px] font-normal text-quiet">{say('formulas.version', { version })}</span>
+        <Composition analysis={analysis} />
       </th>
-      <td className="pr-4">{percent(say, analysis.hydration)}</td>
-      <td className="pr-4">{percent(say, analysis.fat)}</td>
-      <td className="pr-4">{percent(say, analysis.sugar)}</td>
-      <td className="pr-4">{percent(say, analysis.salt)}</td>
-      <td className="pr-4">
+      <td className="pr-4 whitespace-nowrap">{percent(say, analysis.hydration)}</td>
+      <td className="pr-4 whitespace-nowrap">{percent(say, analysis.fat)}</td>
+      <td className="pr-4 whitespace-nowrap">{percent(say, analysis.sugar)}</td>
+      <td className="pr-4 whitespace-nowrap">{percent(say, analysis.salt)}</td>
+      <td className="pr-4 whitespace-nowrap">
         {analysis.rollInOfDough > 0 ? percent(say, analysis.rollInOfDough) : say('formulas.none')}
       </td>
-      <td className="pr-4">{formula.doughCelsius === null ? '' : celsius(formula.doughCelsius)}</td>
+      <td className="pr-4 whitespace-nowrap">
+        {formula.doughCelsius === null ? '' : celsius(formula.doughCelsius)}
+      </td>
       <td className="pr-4">
         {allergenNames(
           say,
@@ -162,7 +166,7 @@ function DoughRow({ dough }: DoughRowProps) {
         {analysis.undeclared.length > 0 && (
           <span className="block text-warn">
             {say('formulas.notKnown2', {
-              undeclared: analysis.undeclared.map((name) => say.inLine(name)).join(', '),
+              undeclared: analysis.undeclared.map((name) => say.named(name)).join(', '),
             })}
           </span>
         )}
@@ -191,7 +195,7 @@ function FinishItem({ formula }: FinishItemProps) {
           part:
             analysis.undeclared.length > 0
               ? say('formulas.labelIncompleteNotKnown', {
-                  undeclared: analysis.undeclared.map((name) => say.inLine(name)).join(', '),
+                  undeclared: analysis.undeclared.map((name) => say.named(name)).join(', '),
                 })
               : '',
           part2:

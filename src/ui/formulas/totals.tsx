@@ -91,7 +91,7 @@ export function Totals({
             <li key={allergen}>
               <span className="font-semibold">{allergenName(say, allergen)}</span>{' '}
               <span className="text-[15px] text-quiet">
-                {say('formulas.from', { from: from.join(', ') })}
+                {say('formulas.from', { from: from.map((one) => say.named(one)).join(', ') })}
               </span>
             </li>
           ))}

@@ -35,6 +35,15 @@ const withKeys = (values: Parameters<SayOnPage['rich']>[1]): Parameters<SayOnPag
     ]),
   );
 
+/** Words that may have parts of a page in them. */
+const onPage = (plain: Say): SayOnPage =>
+  Object.assign(plain, {
+    rich: (key: MessageKey, values: Parameters<SayOnPage['rich']>[1]) => {
+      const parts = plain.parts<ReactNode>(key, withKeys(values));
+      return Array.isArray(parts) ? keyed(parts) : parts;
+    },
+  });
+
 const Words = createContext<{ say: SayOnPage; messages: Messages } | null>(null);
 
 const Called = createContext<readonly CalledProduct[]>([]);
@@ -69,13 +78,7 @@ export function WordsProvider({
   const called = useContext(Called);
   const [units] = useUnits();
   const words = useMemo(() => {
-    const plain = sayer(language, all, { units, called });
-    const say: SayOnPage = Object.assign(plain, {
-      rich: (key: MessageKey, values: Parameters<SayOnPage['rich']>[1]) => {
-        const parts = plain.parts<ReactNode>(key, withKeys(values));
-        return Array.isArray(parts) ? keyed(parts) : parts;
-      },
-    });
+    const say = onPage(sayer(language, all, { units, called }));
     // Before anything of the page is drawn or runs that may have to say something.
     lendWords(say);
     return { say, messages: all };
@@ -84,6 +87,25 @@ export function WordsProvider({
     <ReaderLanguage.Provider value={language}>
       <Words.Provider value={words}>{children}</Words.Provider>
     </ReaderLanguage.Provider>
+  );
+}
+
+/** Messages and names of one language, for what others than the reader read: a label, a print. */
+export interface PackedWords {
+  language: Language;
+  packed: string;
+  called: readonly CalledProduct[];
+}
+
+/** Says messages in the languages of those who read what is printed, in their order. */
+export function usePrintedWords(languages: readonly PackedWords[]): SayOnPage[] {
+  const [units] = useUnits();
+  return useMemo(
+    () =>
+      languages.map(({ language, packed, called }) =>
+        onPage(sayer(language, JSON.parse(packed) as Messages, { units, called })),
+      ),
+    [languages, units],
   );
 }
 

@@ -2,21 +2,48 @@ import clsx from 'clsx';
 import { Fragment } from 'react';
 import type { GoodsLabel } from '@/core/wire/label';
 import { allergenNames } from '@/words/code-names';
-import { useWords } from '../kit/words';
+import type { SayOnPage } from '../kit/words';
 import { type LabelSize, textSize } from './label-sizes';
 
-/** One label as it is printed: name, ingredients by weight with allergens in bold, what it contains, dates, batch. */
-export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: LabelSize; zone: string }) {
-  const say = useWords();
-  const { product, kept, ingredients, contains, batch, madeAt, bestBefore, doughGrams } = label;
-  const isDough = kept === 'cold-dough' || kept === 'frozen-dough';
-  const characters = ingredients.reduce((sum, { name }) => sum + name.length + 2, 0);
+interface Props {
+  label: GoodsLabel;
+  size: LabelSize;
+  zone: string;
+  /** The languages of the label, the first one largest. */
+  says: readonly SayOnPage[];
+}
+
+/** One label as it is printed, in one language or several: what the law and whoever eats it want to know. */
+export function LabelFace({ label, size, zone, says }: Props) {
+  const { product, ingredients } = label;
+  const names = says.flatMap((say) => ingredients.map(({ name }) => say.inLine(name)));
+  const characters = names.reduce((sum, name) => sum + name.length + 2, 0);
   return (
     <article
-      aria-label={say.named(product)}
+      aria-label={says[0]?.named(product)}
       className={clsx('label-face', `label-${size}`, `label-text-${textSize(size, characters)}`)}
     >
-      <h2 className="label-name">
+      {says.map((say, nth) => (
+        <LabelText key={say.language} {...{ label, zone, say }} isFirst={nth === 0} />
+      ))}
+    </article>
+  );
+}
+
+interface TextProps {
+  label: GoodsLabel;
+  zone: string;
+  say: SayOnPage;
+  isFirst: boolean;
+}
+
+/** Name, ingredients by weight with allergens in bold, what it contains, dates; the batch once. */
+function LabelText({ label, zone, say, isFirst }: TextProps) {
+  const { product, kept, ingredients, contains, batch, madeAt, bestBefore, doughGrams } = label;
+  const isDough = kept === 'cold-dough' || kept === 'frozen-dough';
+  return (
+    <div lang={say.language} className="contents">
+      <h2 className={isFirst ? 'label-name' : 'font-bold'}>
         {isDough ? say('labels.asDough', { dough: product }) : say.named(product)}
       </h2>
       <p>
@@ -31,11 +58,7 @@ export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: Labe
         })}
       </p>
       {contains.length > 0 && (
-        <p className="font-bold">
-          {say('labels.contains', {
-            allergens: allergenNames(say, contains),
-          })}
-        </p>
+        <p className="font-bold">{say('labels.contains', { allergens: allergenNames(say, contains) })}</p>
       )}
       {kept !== null && <p>{say('labels.keep', { isFrozen: kept !== 'cold-dough' })}</p>}
       <p className="label-dates">
@@ -46,11 +69,13 @@ export function LabelFace({ label, size, zone }: { label: GoodsLabel; size: Labe
           })}
         </span>
         <b>{say('labels.bestBefore', { day: say.fullDate(bestBefore, zone) })}</b>
-        <span>
-          {say('labels.batch', { batch })}
-          {isDough && `, ${say.shown({ kg: doughGrams / 1000 })}`}
-        </span>
+        {isFirst && (
+          <span>
+            {say('labels.batch', { batch })}
+            {isDough && `, ${say.shown({ kg: doughGrams / 1000 })}`}
+          </span>
+        )}
       </p>
-    </article>
+    </div>
   );
 }

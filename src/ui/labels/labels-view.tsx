@@ -4,10 +4,10 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { GoodsLabel } from '@/core/wire/label';
 import { LANGUAGE_NAMES } from '@/words/languages';
-import { LANGUAGES } from '@/words/message';
+import { type Language, LANGUAGES } from '@/words/message';
 import { Button } from '../kit/button';
 import { Choice, Field } from '../kit/field';
-import { useWords } from '../kit/words';
+import { type PackedWords, usePrintedWords, useWords } from '../kit/words';
 import { LabelFace } from './label-face';
 import { LABEL_SIZES, type LabelSize } from './label-sizes';
 
@@ -24,17 +24,26 @@ function countOf(text: string): number | null {
   return count <= MOST ? count : null;
 }
 
-/** Labels of a dough's goods: in the size of the house's labels, as many as are needed, as they will be printed. */
-export function LabelsView({
-  dough,
-  labels,
-  zone,
-}: {
+interface Props {
   dough: { id: number; name: string };
   labels: readonly GoodsLabel[];
   zone: string;
-}) {
+  /** The languages of who buys the goods, in their order on the label. */
+  languages: readonly PackedWords[];
+}
+
+/** The address of the labels with one more language, or without it where they have it; one stays. */
+function languagesWith(languages: readonly PackedWords[], changed: Language): string {
+  const chosen = languages.map(({ language }) => language);
+  const others = chosen.filter((one) => one !== changed);
+  const next = chosen.includes(changed) && others.length > 0 ? others : [...others, changed];
+  return next.map((language) => `language=${language}`).join('&');
+}
+
+/** Labels of a dough's goods: in the size of the house's labels, as many as are needed, as they will be printed. */
+export function LabelsView({ dough, labels, zone, languages }: Props) {
   const say = useWords();
+  const says = usePrintedWords(languages);
   const [size, setSize] = useState<LabelSize>('wide');
   const [typed, setTyped] = useState<Record<number, string>>({});
   const lines = labels.map((label) => {
@@ -51,8 +60,8 @@ export function LabelsView({
             <a
               key={language}
               lang={language}
-              href={`/dough/${dough.id}/labels?language=${language}`}
-              aria-current={language === say.language ? 'true' : undefined}
+              href={`/dough/${dough.id}/labels?${languagesWith(languages, language)}`}
+              aria-current={languages.some((one) => one.language === language) ? 'true' : undefined}
               className="grid min-h-14 place-items-center rounded border border-edge bg-flour px-4 text-lg aria-[current]:border-2 aria-[current]:border-ink aria-[current]:font-bold"
             >
               {LANGUAGE_NAMES[language]}
@@ -87,7 +96,7 @@ export function LabelsView({
         {lines.map(({ label, text, count }) => (
           <li key={label.outputId} className="flex flex-wrap items-start gap-6">
             <div className="relative max-w-full overflow-x-auto">
-              <LabelFace {...{ label, size, zone }} />
+              <LabelFace {...{ label, size, zone, says }} />
             </div>
             <div className="grid w-64 gap-2">
               <Field
@@ -101,7 +110,7 @@ export function LabelsView({
               {label.undeclared.length > 0 && (
                 <p className="border-l-4 border-warn pl-3 font-semibold text-warn">
                   {say('labels.incomplete', {
-                    undeclared: label.undeclared.map((name) => say.inLine(name)).join(', '),
+                    undeclared: label.undeclared.map((name) => say.named(name)).join(', '),
                   })}
                 </p>
               )}
@@ -112,7 +121,7 @@ export function LabelsView({
       <div aria-hidden className={`hidden print:block labels-${size}`}>
         {lines.flatMap(({ label, count }) =>
           Array.from({ length: count ?? 0 }, (_, nth) => (
-            <LabelFace key={`${label.outputId} ${nth}`} {...{ label, size, zone }} />
+            <LabelFace key={`${label.outputId} ${nth}`} {...{ label, size, zone, says }} />
           )),
         )}
       </div>

@@ -2,6 +2,9 @@ import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { show } from '../../../test-support/view';
 import type { GoodsLabel } from '@/core/wire/label';
+import { packedMessages } from '@/words/compile';
+import type { Language } from '@/words/message';
+import { usualIn } from '@/words/usual/usual';
 import { LabelsView } from './labels-view';
 import { LABEL_SIZES, textSize } from './label-sizes';
 
@@ -23,8 +26,18 @@ const label = (more: Partial<GoodsLabel> = {}): GoodsLabel => ({
   ],
   ...more,
 });
-const view = (...labels: GoodsLabel[]) =>
-  show(<LabelsView dough={{ id: 3, name: 'Danish 12' }} labels={labels} zone="UTC" />);
+const view = (...labels: GoodsLabel[]) => inLanguages(['en'], ...labels);
+const inLanguages = (languages: readonly Language[], ...labels: GoodsLabel[]) =>
+  show(
+    <LabelsView
+      dough={{ id: 3, name: 'Danish 12' }}
+      labels={labels}
+      zone="UTC"
+      languages={languages.map((language) => ({
+        ...{ language, packed: packedMessages(language, ['labels', 'names']), called: usualIn(language) },
+      }))}
+    />,
+  );
 const faces = (name = 'Poppy danish') => screen.getAllByRole('article', { name, hidden: true });
 
 describe('labels', () => {
@@ -37,6 +50,25 @@ describe('labels', () => {
     );
     expect([...face.querySelectorAll('b')].map(({ textContent }) => textContent)).toEqual([
       ...['wheat flour', 'milk', 'Best before 2 Jan 1970'],
+    ]);
+  });
+
+  it('in several languages say all but the batch in each, the first one largest', () => {
+    inLanguages(['de', 'fr'], label());
+    const [face] = faces();
+    const texts = [...(face?.children ?? [])].map(({ textContent }) => textContent.replace(/\s/g, ' '));
+    expect(texts).toEqual([
+      'Poppy danishZutaten: Weizenmehl, Mohn, MilchEnthält: Gluten, MilchHergestellt 1. Jan 1970Mindestens haltbar bis 2. Jan 1970Charge Danish 12',
+      'Poppy danishIngrédients : farine de blé, graines de pavot, laitContient : gluten, laitFabriqué le 1 janv. 1970À consommer de préférence avant le 2 janv. 1970',
+    ]);
+    expect(face?.querySelectorAll('.label-name')).toHaveLength(1);
+    const links = within(screen.getByRole('navigation', { name: 'Language' })).getAllByRole('link');
+    expect(
+      links.map((link) => [link.textContent, link.getAttribute('href'), link.hasAttribute('aria-current')]),
+    ).toEqual([
+      ['English', '/dough/3/labels?language=de&language=fr&language=en', false],
+      ['Deutsch', '/dough/3/labels?language=fr', true],
+      ['Français', '/dough/3/labels?language=de', true],
     ]);
   });
 

@@ -65,7 +65,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
             return (
               <tr
                 key={id}
-                className={clsx('border-b border-hairline align-baseline', id === chosen && 'bg-butter-wash')}
+                className={clsx('border-b border-hairline align-top', id === chosen && 'bg-butter-wash')}
               >
                 <th scope="row" className="min-w-28 pr-3 font-normal">
                   <button

@@ -39,7 +39,7 @@ export function DaysAhead({ rooms, courses, told, weatherUntil, zone }: Props) {
   const now = useMinute();
   if (rooms.length === 0) return null;
   return (
-    <section aria-labelledby="ahead-heading" className="mt-6 grid gap-4">
+    <section aria-labelledby="ahead-heading" className="grid gap-4">
       <div>
         <h2 id="ahead-heading" className="text-2xl font-semibold">
           {say('rooms.daysAhead')}
@@ -50,7 +50,7 @@ export function DaysAhead({ rooms, courses, told, weatherUntil, zone }: Props) {
         const course = courses[id]?.course;
         return (
           <div key={id} className="grid gap-2">
-            <h3 className="text-xl font-semibold">{label}</h3>
+            <h3 className="text-xl font-semibold">{say.named(label)}</h3>
             {course ? (
               <CourseRow {...{ course, zone, now }} />
             ) : (

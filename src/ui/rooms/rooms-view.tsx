@@ -51,38 +51,40 @@ export function RoomsView({ places, board, person, ahead }: Props) {
             <PlaceRow key={place.id} place={place} now={now} zone={zone} />
           ))}
         </ul>
+        <UnitChoices />
+      </section>
+      <div className="min-w-0 bg-ground p-5">
         <DaysAhead
           rooms={places.filter(({ kind, purpose }) => kind === 'room' && purpose === 'dough')}
           courses={board.today}
           {...ahead}
           zone={zone}
         />
-        <UnitChoices />
-      </section>
-      <section aria-label={say('rooms.waitsThatNoLongerFit')} className="bg-ground p-5">
-        <h2 className="mb-1 text-2xl font-semibold">{say('rooms.whatThatMoves')}</h2>
-        {off.length === 0 ? (
-          <p className="text-lg">{say('rooms.everyWaitOfThePlan')}</p>
-        ) : (
-          <ul className="grid gap-4">
-            {off.map(({ dough, windowMisses: list }) => (
-              <li key={dough.id} className="border-b border-hairline pb-4">
-                <h3 className="text-xl font-semibold">
-                  <a href={`/dough/${dough.id}`} className="underline underline-offset-4">
-                    {dough.name}
-                  </a>
-                </h3>
-                {list.map(({ key, message }) => (
-                  <p key={key} className="text-lg">
-                    {say.coded(message)}
-                  </p>
-                ))}
-                <FollowDough id={dough.id} name={dough.name} />
-              </li>
-            ))}
-          </ul>
-        )}
-      </section>
+        <section aria-label={say('rooms.waitsThatNoLongerFit')} className="mt-6">
+          <h2 className="mb-1 text-2xl font-semibold">{say('rooms.whatThatMoves')}</h2>
+          {off.length === 0 ? (
+            <p className="text-lg">{say('rooms.everyWaitOfThePlan')}</p>
+          ) : (
+            <ul className="grid gap-4">
+              {off.map(({ dough, windowMisses: list }) => (
+                <li key={dough.id} className="border-b border-hairline pb-4">
+                  <h3 className="text-xl font-semibold">
+                    <a href={`/dough/${dough.id}`} className="underline underline-offset-4">
+                      {dough.name}
+                    </a>
+                  </h3>
+                  {list.map(({ key, message }) => (
+                    <p key={key} className="text-lg">
+                      {say.coded(message)}
+                    </p>
+                  ))}
+                  <FollowDough id={dough.id} name={dough.name} />
+                </li>
+              ))}
+            </ul>
+          )}
+        </section>
+      </div>
     </main>
   );
 }
@@ -101,7 +103,7 @@ function PlaceRow({ place, now, zone }: { place: Place; now: number; zone: strin
       : say('rooms.partTimeFromNow', {
           part:
             reading.source === 'typed'
-              ? say('rooms.toldBy', { by: reading.by ?? 'somebody' })
+              ? say('rooms.toldBy', { by: reading.by ?? say.inLine(say('shell.somebody')) })
               : say('rooms.byProbe'),
           time: clockTime(reading.at, zone),
           fromNow: say.coded(fromNow((reading.at - now) / 60_000)),

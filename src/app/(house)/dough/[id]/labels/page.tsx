@@ -6,17 +6,17 @@ import { doughById } from '@/server/store/doughs';
 import { house } from '@/server/store/house';
 import { languageHere } from '@/server/reader';
 import { calledHere } from '@/server/store/product-names';
+import { packedMessages } from '@/words/compile';
 import { LANGUAGES } from '@/words/message';
 import { labelsOf } from '@/server/store/labels';
 import { WordsOf } from '@/app/words-of';
-import { CalledProvider } from '@/ui/kit/words';
 import { LabelsView } from '@/ui/labels/labels-view';
 
 export const generateMetadata = titled('titles.labels');
 
 interface Asked {
   params: Promise<{ id: string }>;
-  /** The language of who buys the goods, where it is another than the reader's. */
+  /** The languages of who buys the goods, where they are others than the reader's. */
   searchParams: Promise<{ language?: string | string[] }>;
 }
 
@@ -27,15 +27,22 @@ export default async function LabelsPage({ params, searchParams }: Asked) {
   const dough = Number.isSafeInteger(id) && id > 0 ? await doughById(db, id) : null;
   if (!dough) notFound();
   const { language: wanted } = await searchParams;
-  const language = LANGUAGES.find((one) => one === wanted) ?? (await languageHere());
-  const [labels, { zone }, called] = await Promise.all([
-    ...([labelsOf(db, dough), house(db), calledHere(db, language)] as const),
+  const known = [wanted].flat().flatMap((asked) => LANGUAGES.filter((one) => one === asked));
+  const chosen = known.length > 0 ? [...new Set(known)] : [await languageHere()];
+  const [labels, { zone }, languages] = await Promise.all([
+    labelsOf(db, dough),
+    house(db),
+    Promise.all(
+      chosen.map(async (language) => ({
+        language,
+        packed: packedMessages(language, ['labels', 'names']),
+        called: await calledHere(db, language),
+      })),
+    ),
   ]);
   return (
-    <CalledProvider key={language} called={called}>
-      <WordsOf areas={['labels', 'names']} language={language}>
-        <LabelsView dough={{ id: dough.id, name: dough.name }} labels={labels} zone={zone} />
-      </WordsOf>
-    </CalledProvider>
+    <WordsOf areas={['labels', 'names']}>
+      <LabelsView dough={{ id: dough.id, name: dough.name }} {...{ labels, zone, languages }} />
+    </WordsOf>
   );
 }
