@@ -13,7 +13,7 @@ export const VIEWS = [
   ...['/products', '/products/1', '/products/new', '/lamination', '/cutting', '/fillings'],
   ...['/rooms', '/rooms/retarder', '/workbench', '/house', '/house/values', '/setup'],
   ...['/papers/production', '/dough/5', '/dough/5/sheet', '/dough/5/labels', '/batch/5'],
-  ...['/batches/compare?dough=1&dough=5', '/wall', '/products/recipe', '/practice/1', '/dough/5/card'],
+  ...['/batches/compare?dough=1&dough=5', '/products/recipe', '/practice/1', '/dough/5/card'],
 ];
 /** What lies over a view, and how it is opened: by a key, or by a button of this name. */
 export const SHEETS: readonly { view: string; key?: string; button?: (say: Say) => string }[] = [

@@ -22,9 +22,9 @@ export function WaitingLanes({ items, places, now, zone, onPick }: Props) {
   const say = useWords();
   const celsius = useCelsius();
   return (
-    <section aria-label={say('bench.restingAndRising')} className="bg-ground p-5 max-sm:order-4">
+    <section aria-label={say('bench.restingAndRising')} className="min-w-0 bg-ground p-5 max-sm:order-4">
       <h2 className="mb-2 text-lg text-quiet">{say('bench.restingAndRising')}</h2>
-      <ul className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
+      <ul className="grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 sm:grid-cols-2">
         {items.map((item) => (
           <Lane key={`${item.dough.id}/${item.step.key}`} item={item} now={now} zone={zone} onPick={onPick} />
         ))}
@@ -62,7 +62,7 @@ function Lane({ item, now, zone, onPick }: { item: AgendaItem } & Pick<Props, 'n
   const body = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
-        <span className="text-xl font-semibold whitespace-nowrap">{dough.name}</span>
+        <span className="text-xl font-semibold">{say.named(dough.name)}</span>
         <span className="text-lg">{say.inLine(say.coded(step.label))}</span>
       </span>
       <svg viewBox="0 0 200 28" className="block w-full" aria-hidden>

@@ -118,7 +118,7 @@ function ValueRow({ name, value, change, zone }: RowProps) {
             trouble={trouble}
             onType={setText}
           />
-          <span className="pt-3 text-[15px] whitespace-nowrap text-quiet">{unit}</span>
+          <span className="min-w-0 pt-3 text-[15px] break-words text-quiet">{unit}</span>
         </div>
         {(text !== show(value) || value !== usual) && (
           <div className="col-span-2 mt-1 flex justify-end gap-2">

@@ -62,12 +62,14 @@ describe('labels', () => {
       'Poppy danishIngrédients : farine de blé, graines de pavot, laitContient : gluten, laitFabriqué le 1 janv. 1970À consommer de préférence avant le 2 janv. 1970',
     ]);
     expect(face?.querySelectorAll('.label-name')).toHaveLength(1);
-    const links = within(screen.getByRole('navigation', { name: 'Language' })).getAllByRole('link');
+    const links = within(screen.getByRole('navigation', { name: 'Language of the labels' })).getAllByRole(
+      'link',
+    );
     expect(
       links.map((link) => [link.textContent, link.getAttribute('href'), link.hasAttribute('aria-current')]),
     ).toEqual([
-      ['English', '/dough/3/labels?language=de&language=fr&language=en', false],
       ['Deutsch', '/dough/3/labels?language=fr', true],
+      ['English', '/dough/3/labels?language=de&language=fr&language=en', false],
       ['Français', '/dough/3/labels?language=de', true],
     ]);
   });

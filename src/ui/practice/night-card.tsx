@@ -64,7 +64,7 @@ export function NightCard({ item, looks, now, board, tell, onLook, onWork }: Pro
         </p>
       )}
       <h2 className="text-5xl leading-tight font-bold">{say.coded(step.label)}</h2>
-      <p className="text-2xl font-semibold">{dough.name}</p>
+      <p className="text-2xl font-semibold">{say.named(dough.name)}</p>
       {acts && (
         <NowAct
           {...{ item, zone, tell }}

@@ -14,5 +14,5 @@ export const names: Catalog['names'] = {
   choose: 'Choisir …',
   strength: '{strength, select, weak {faible} medium {moyenne} other {forte}}',
   settingUnit:
-    '{unit, select, bowls {cuves} characters {caractères} days {jours} length_width {longueur/largeur} per_minute {par minute} share {part} other {{shown}}}',
+    '{unit, select, bowls {cuves} characters {caractères} days {jours} length_width {long./larg.} per_minute {par minute} share {part} other {{shown}}}',
 };
