@@ -15,7 +15,7 @@ export const stageName = (say: Say, kind: StageKind): string =>
 
 /** A unit of a setting: a word is said, a sign stands as it is. */
 export const settingUnitName = (say: Say, unit: string): string =>
-  say('names.settingUnit', { unit: unit.replace(/\W/g, '_'), shown: unit });
+  unit === '' ? '' : say('names.settingUnit', { unit: unit.replace(/\W/g, '_'), shown: unit });
 
 /** How strong a flour is. */
 export const strengthName = (say: Say, strength: FlourStrength): string =>

@@ -145,7 +145,9 @@ function DoughRow({ dough }: DoughRowProps) {
         <a href={`/formulas/${formulaId}`} className="underline underline-offset-4">
           {say.named(name)}
         </a>{' '}
-        <span className="text-[15px] font-normal text-quiet">{say('formulas.version', { version })}</span>
+        <span className="text-[15px] font-normal whitespace-nowrap text-quiet">
+          {say('formulas.version', { version })}
+        </span>
         <Composition analysis={analysis} />
       </th>
       <td className="pr-4 whitespace-nowrap">{percent(say, analysis.hydration)}</td>

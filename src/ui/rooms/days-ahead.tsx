@@ -30,7 +30,7 @@ interface Props {
 
 const HOUR = 60 * MINUTE;
 /** Every so many hours a temperature is shown, for so many of them. */
-const SHOWN = { every: 3, count: 10 };
+const SHOWN = { every: 3, count: 9 };
 const DAYS = 3;
 
 /** How the rooms are expected to go on: by hour, and what somebody knows better. Waits of those hours are worked out with it. */
