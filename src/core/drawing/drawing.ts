@@ -5,11 +5,18 @@ export type Point = readonly [x: number, y: number];
 /** What a surface is, and so how it is filled on a screen and hatched on paper. */
 export type Tone = 'dough' | 'shade' | 'butter' | 'filling' | 'odd' | 'second' | 'third' | 'tin' | 'none';
 
+/** How a line is drawn. `free`: beside all dough, on the ground of the page itself, be that light or dark. */
+export interface Stroke {
+  dashed?: boolean;
+  heavy?: boolean;
+  free?: boolean;
+}
+
 /** One thing on a drawing, in the drawing's own units with y downwards. */
 export type Mark =
   | { kind: 'area'; points: readonly Point[]; tone: Tone; bare?: boolean }
-  | { kind: 'line'; points: readonly Point[]; dashed?: boolean; heavy?: boolean; arrow?: boolean }
-  | { kind: 'curve'; path: string; tone: Tone; dashed?: boolean }
+  | ({ kind: 'line'; points: readonly Point[]; arrow?: boolean } & Stroke)
+  | ({ kind: 'curve'; path: string; tone: Tone } & Stroke)
   | { kind: 'text'; at: Point; text: string; size: number; anchor?: 'start' | 'middle' | 'end' };
 
 /** A picture as data: drawn on a screen, on paper or into a file by whoever has the means. */
@@ -27,10 +34,11 @@ export const area = (points: readonly Point[], tone: Tone, bare = false): Mark =
   tone,
   ...(bare ? { bare } : {}),
 });
-export const line = (
-  points: readonly Point[],
-  more: { dashed?: boolean; heavy?: boolean; arrow?: boolean } = {},
-): Mark => ({ kind: 'line', points, ...more });
+export const line = (points: readonly Point[], more: Stroke & { arrow?: boolean } = {}): Mark => ({
+  kind: 'line',
+  points,
+  ...more,
+});
 export const text = (
   at: Point,
   words: string,
@@ -47,7 +55,10 @@ export const rectangle = (left: number, top: number, width: number, height: numb
 /** A line that ends in a head: which way something goes. */
 export const arrow = (...points: Point[]): Mark => line(points, { arrow: true });
 /** An outline in the terms of SVG, filled. */
-export const curve = (path: string, tone: Tone = 'dough'): Mark => ({ kind: 'curve', path, tone });
+export const curve = (path: string, tone: Tone = 'dough', more: Stroke = {}): Mark => ({
+  kind: 'curve',
+  ...{ path, tone, ...more },
+});
 export const round = (x: number, y: number, r: number, tone: Tone): Mark =>
   curve(`M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`, tone);
 

@@ -68,7 +68,7 @@ function piece(verdict: Verdict): Mark[] {
         [2, GROUND],
         [58, GROUND],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
   ];
 }
@@ -82,7 +82,7 @@ const vessel = (left: number, right: number, top: number): Mark =>
       [right, GROUND],
       [right, top],
     ],
-    { heavy: true },
+    { heavy: true, free: true },
   );
 
 /** What has risen in a vessel: flat and low, domed, or sunk in the middle. */

@@ -20,7 +20,7 @@ const table: Mark = line(
     [4, GROUND],
     [116, GROUND],
   ],
-  { heavy: true },
+  { heavy: true, free: true },
 );
 const down = (x: number, from: number, to: number): Mark => arrow([x, from], [x, to]);
 
@@ -57,7 +57,7 @@ const tub = (left: number, right: number, top: number): Mark =>
       [right, GROUND],
       [right, top],
     ],
-    { heavy: true },
+    { heavy: true, free: true },
   );
 /** An oven of two decks, or a proofer, at the right of the drawing. */
 const chamber = (tone: 'odd' | 'shade'): Mark[] => [
@@ -65,7 +65,7 @@ const chamber = (tone: 'odd' | 'shade'): Mark[] => [
   area(rectangle(70, 17, 46, 19), 'none'),
   area(rectangle(70, 44, 46, 19), 'none'),
 ];
-const steam = (x: number, y: number): Mark => curve(`M${x} ${y}q-4 -4 0 -8t0 -8`, 'none');
+const steam = (x: number, y: number): Mark => curve(`M${x} ${y}q-4 -4 0 -8t0 -8`, 'none', { free: true });
 
 const mixer: Mark[] = [
   curve('M24 30Q26 70 60 70Q94 70 96 30Z', 'tin'),
@@ -86,7 +86,7 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
     tub(12, 108, 30),
   ],
   degas: [
-    { kind: 'curve', path: 'M22 68C26 8 94 8 98 68', tone: 'none', dashed: true },
+    curve('M22 68C26 8 94 8 98 68', 'none', { dashed: true, free: true }),
     curve('M12 70V62Q12 56 20 56H100Q108 56 108 62V70Z', 'dough'),
     ...[40, 60, 80].map((x) => down(x, 26, 48)),
     table,
@@ -98,7 +98,7 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
         [44, 36],
         [44, 76],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
     arrow(...arc([64, 50], [22, 24], 215, 310)),
     ...[curve('M82 70L86 54H108L112 70Z', 'odd'), round(97, 62, 5, 'none')],
@@ -118,21 +118,21 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
         [84, 40],
         [108, 34],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
     line(
       [
         [52, 56],
         [70, 10],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
     ...[steam(40, 27), steam(50, 24)],
     table,
   ],
   levain: [
     curve('M40 70V56Q60 50 80 56V70Z', 'dough'),
-    { kind: 'curve', path: 'M40 50Q60 20 80 50', tone: 'none', dashed: true },
+    curve('M40 50Q60 20 80 50', 'none', { dashed: true, free: true }),
     ...[down(52, 10, 40), down(68, 10, 40)],
     area(rectangle(46, 4, 12, 6), 'second'),
     area(rectangle(62, 4, 12, 6), 'odd'),
@@ -175,14 +175,14 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
         [57, 6],
         [57, 76],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
     line(
       [
         [107, 6],
         [107, 76],
       ],
-      { heavy: true },
+      { heavy: true, free: true },
     ),
     ...piece(22, 56, 13, 'second'),
     ...[steam(16, 32), steam(28, 32)],

@@ -26,7 +26,7 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
         <path
           d={mark.path}
           fill={FILLS[mark.tone]}
-          stroke={INK}
+          stroke={mark.free ? 'var(--ink)' : INK}
           strokeWidth={1.1}
           vectorEffect="non-scaling-stroke"
           strokeDasharray={mark.dashed ? '5 4' : undefined}
@@ -37,7 +37,7 @@ function Shape({ mark, thin, arrow }: { mark: Mark; thin: number; arrow: string 
         <path
           d={pathOf(mark.points, false)}
           fill="none"
-          stroke={mark.arrow ? 'var(--ink)' : INK}
+          stroke={mark.arrow || mark.free ? 'var(--ink)' : INK}
           strokeWidth={mark.arrow ? 2.2 * thin : mark.heavy ? 2.4 : 1.1}
           vectorEffect={mark.arrow ? undefined : 'non-scaling-stroke'}
           strokeDasharray={mark.dashed ? '5 4' : undefined}

@@ -34,13 +34,17 @@ export function WallLine({
         <span
           className={clsx(
             'line-clamp-2 leading-tight font-semibold',
-            what.length > LONG ? 'text-[34px]' : 'text-[44px]',
+            what.length > LONG ? 'text-[30px]' : 'text-[44px]',
           )}
         >
           {what}
         </span>
         <span
-          className={clsx('block truncate text-[32px] leading-tight', isUrgent ? 'text-warn' : 'text-quiet')}
+          className={clsx(
+            'block truncate leading-tight',
+            what.length > LONG ? 'text-[28px]' : 'text-[32px]',
+            isUrgent ? 'text-warn' : 'text-quiet',
+          )}
         >
           {about}
         </span>
