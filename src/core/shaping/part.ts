@@ -6,7 +6,7 @@ export interface DressingPart {
   name: string;
   /** The formula that it is made by, where it has one of the house. */
   formulaId?: number;
-  /** Grams a piece; none where nobody weighs it. */
+  /** Grams a piece; none where nobody weighs it, 0 where nothing is put on it: a cut, a bend that tells kinds apart. */
   grams?: number;
   /** What it brings that has to be declared, beside what its formula does. */
   allergens?: Allergen[];

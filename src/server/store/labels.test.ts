@@ -57,6 +57,21 @@ describe('the labels of a dough', () => {
     expect(dough && dough.bestBefore - dough.madeAt).toBe(21 * DAY);
   });
 
+  it('name what is put on, and not the cut or the bend that tells kinds apart', async () => {
+    const id = await added(
+      { product: 'Butter crescent', pieces: 30 },
+      { product: 'Chocolate roll', pieces: 20 },
+      { product: 'Raisin snail', pieces: 20 },
+    );
+    const [crescent, roll, snail] = (await labelsOfDough(id)).map((one) =>
+      one.ingredients.map(({ name }) => name.toLowerCase()),
+    );
+    expect(crescent).not.toContain('plain, tips bent in');
+    expect(roll).not.toContain('two slits across');
+    expect(roll).toContain('chocolate sticks');
+    expect(snail).toContain('almond flakes');
+  });
+
   it('follow what was taken instead while it was mixed', async () => {
     const id = await added({ product: 'Butter crescent', pieces: 30 });
     const dough = await doughById(house.pool, id);

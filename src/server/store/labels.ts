@@ -8,6 +8,7 @@ import { endsAsDough, goesToStock, stockUse } from '@/core/process/output-way';
 import { type DoughRecord, type OutputRecord, stateOf } from '@/core/record/dough';
 import { dressingParts } from '@/core/shaping/dressing';
 import { partsOfPiece } from '@/core/shaping/needs';
+import type { DressingPart } from '@/core/shaping/part';
 import { MINUTE } from '@/core/time/local';
 import type { GoodsLabel } from '@/core/wire/label';
 import { currentFormulas, formulaOfDough, ingredientsAndFormulas } from './formulas';
@@ -55,6 +56,10 @@ function reallyMixed(
     .formula;
 }
 
+/** A cut or a bend is no ingredient. */
+const isPutOn = ({ grams, formulaId, allergens = [] }: DressingPart): boolean =>
+  grams !== 0 || formulaId !== undefined || allergens.length > 0;
+
 /** What is in a piece, or in the dough that is kept. */
 function partsOf(
   { piece, way }: OutputRecord,
@@ -66,11 +71,13 @@ function partsOf(
   const weighed = partsOfPiece(piece, piece.cut ? pieceArea(piece.cut.size) : 0);
   return [
     ...dough,
-    ...dressingParts(piece).map((part): ListedPart => {
-      const grams = weighed.find((one) => one.part === part)?.grams ?? 0;
-      const formula = part.formulaId === undefined ? undefined : formulaOf(formulaRef(part.formulaId));
-      return formula ? { formula, grams } : { name: part.name, grams, allergens: part.allergens ?? [] };
-    }),
+    ...dressingParts(piece)
+      .filter(isPutOn)
+      .map((part): ListedPart => {
+        const grams = weighed.find((one) => one.part === part)?.grams ?? 0;
+        const formula = part.formulaId === undefined ? undefined : formulaOf(formulaRef(part.formulaId));
+        return formula ? { formula, grams } : { name: part.name, grams, allergens: part.allergens ?? [] };
+      }),
   ];
 }
 

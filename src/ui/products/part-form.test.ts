@@ -26,6 +26,15 @@ describe('the parts of a piece as they are typed', () => {
     expect(withParts(DANISH, beginParts(DANISH))).toEqual(DANISH);
     const plain = { grams: 60, perTray: 15, scrap: 0.04 };
     expect(withParts(plain, beginParts(plain))).toEqual(plain);
+    // Nothing is put on at a cut; of seeds nobody says how much.
+    const marked: PieceSpec = {
+      ...plain,
+      toppings: [
+        { name: 'two slits', moment: 'proofed', grams: 0 },
+        { name: 'seeds', moment: 'proofed' },
+      ],
+    };
+    expect(withParts(marked, beginParts(marked))).toEqual(marked);
   });
 
   it('show what is spread for an area that a hand can picture', () => {

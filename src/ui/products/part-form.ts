@@ -82,7 +82,7 @@ export function withParts(piece: PieceSpec, parts: readonly PartText[]): PieceSp
     ...(part.formulaId === null ? {} : { formulaId: part.formulaId }),
     ...(part.allergens.length > 0 ? { allergens: part.allergens } : {}),
     ...(part.where.trim() === '' ? {} : { where: part.where.trim() }),
-    ...(numbers.grams > 0 ? { grams: numbers.grams } : {}),
+    ...(part.grams.trim() === '' ? {} : { grams: numbers.grams }),
   });
   const fillings = of('fillings').map((one): Filling => {
     const { per, moment, where } = one.part;

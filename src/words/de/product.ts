@@ -72,7 +72,7 @@ export const product: Catalog['product'] = {
   howMuch: 'Wie viel',
   perOnePiece: 'Stück',
   perArea: '100 cm² Platte',
-  perPieceIfWeighed: 'Gewicht je Stück (freiwillig)',
+  perPieceIfWeighed: 'Gewicht je Stück (freiwillig; Schnitt: 0)',
   enterAName: 'Einen Namen eingeben.',
   noFilling: 'Keine Füllung',
   fillingFacts: '{name}, {grams} je Stück, {moment}',

@@ -71,7 +71,7 @@ export const product = {
   howMuch: 'How much',
   perOnePiece: 'piece',
   perArea: '100 cm² of sheet',
-  perPieceIfWeighed: 'Weight per piece (optional)',
+  perPieceIfWeighed: 'Weight per piece (optional; 0 for a cut)',
   enterAName: 'Enter a name.',
   noFilling: 'No filling',
   fillingFacts: '{name}, {grams} per piece, {moment}',

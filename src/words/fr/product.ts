@@ -73,7 +73,7 @@ export const product: Catalog['product'] = {
   howMuch: 'Combien',
   perOnePiece: 'pièce',
   perArea: '100 cm² d’abaisse',
-  perPieceIfWeighed: 'Poids par pièce (facultatif)',
+  perPieceIfWeighed: 'Poids par pièce (facultatif ; incision : 0)',
   enterAName: 'Saisir un nom.',
   noFilling: 'Sans garniture',
   fillingFacts: '{name}, {grams} par pièce, {moment}',
