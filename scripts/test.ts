@@ -160,6 +160,7 @@ const SUITES: Record<string, (output: Output) => Promise<Tally>> = {
   own: (output) => played('playwright.own.config.ts', output),
   nights: (output) => played('playwright.nights.config.ts', output),
   readable: (output) => played('playwright.views.config.ts', output),
+  languages: (output) => played('playwright.languages.config.ts', output),
   imports: check('depcruise', ['--config', '.dependency-cruiser.mjs', 'src']),
   format: check('prettier', ['--check', '--log-level', 'warn', '.']),
 };

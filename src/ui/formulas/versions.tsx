@@ -151,7 +151,7 @@ function ChangeRow({ row }: ChangeRowProps) {
   return (
     <tr className={same ? 'border-b border-hairline text-quiet' : 'border-b border-hairline font-semibold'}>
       <th scope="row" className="py-1 pr-4 font-[inherit]">
-        {name}
+        {say.named(name)}
       </th>
       <td className="pr-4">{stage}</td>
       <td className="pr-4">{shown(say, before)}</td>

@@ -41,7 +41,7 @@ export function MachineChoice({ kind, machines, only, onChange }: Props) {
           {able.map(({ id, label }) => (
             <label key={id} className="flex min-h-8 items-center gap-1 text-[15px]">
               <input type="checkbox" className="size-5" checked={isOn(id)} onChange={() => toggle(id)} />
-              {label}
+              {say.named(label)}
             </label>
           ))}
         </div>
@@ -51,7 +51,7 @@ export function MachineChoice({ kind, machines, only, onChange }: Props) {
         value={allowed[0] ?? ''}
         options={[
           { id: '', name: say('product.noPreference') },
-          ...able.filter(({ id }) => isOn(id)).map(({ id, label }) => ({ id, name: label })),
+          ...able.filter(({ id }) => isOn(id)).map(({ id, label }) => ({ id, name: say.named(label) })),
         ]}
         onChoose={prefer}
       />

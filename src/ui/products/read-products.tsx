@@ -108,8 +108,12 @@ function Preview({ preview: { products, brings, keepsOwn }, left, onLeave }: Pre
           </li>
         ))}
       </ul>
-      {brings.length > 0 && <p>{say('product.brings', { names: brings.join(', ') })}</p>}
-      {keepsOwn.length > 0 && <p>{say('product.keepsOwn', { names: keepsOwn.join(', ') })}</p>}
+      {brings.length > 0 && (
+        <p>{say('product.brings', { names: brings.map((one) => say.named(one)).join(', ') })}</p>
+      )}
+      {keepsOwn.length > 0 && (
+        <p>{say('product.keepsOwn', { names: keepsOwn.map((one) => say.named(one)).join(', ') })}</p>
+      )}
     </div>
   );
 }

@@ -113,7 +113,7 @@ function Trial({ trial, zone }: { trial: ProductTrial; zone: string }) {
               </span>
               <span>
                 <span className={step.people > 0 ? 'font-semibold' : ''}>{say.coded(step.label)}</span>{' '}
-                <span className="text-quiet">{step.machines.join(', ')}</span>
+                <span className="text-quiet">{step.machines.map((one) => say.named(one)).join(', ')}</span>
               </span>
             </li>
           );

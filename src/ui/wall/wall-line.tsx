@@ -1,7 +1,21 @@
 import clsx from 'clsx';
 
-/** A name longer than this is set smaller, so that all of it is read. */
-const LONG = 18;
+/** Letters that fit into one line at full size: beside somebody's name fewer. */
+const ROOM = { alone: 18, aside: 13 };
+/** Letters of the second line from which it is set smaller, and smaller still. */
+const SECOND = { small: 26, smallest: 60 };
+
+/** How large both lines are set, so that all of them is read in the height of a line: two lines each where need be. */
+function sizes(what: string, about: string, aside: string | undefined): [what: string, about: string] {
+  const isLong = what.length > (aside ? ROOM.aside : ROOM.alone);
+  const isWide = about.length > SECOND.small;
+  if (!isLong)
+    return [
+      'text-[44px]',
+      !isWide ? 'text-[32px]' : about.length > SECOND.smallest ? 'text-[20px]' : 'text-[24px]',
+    ];
+  return isWide ? ['text-[26px]', 'text-[20px]'] : ['text-[30px]', 'text-[28px]'];
+}
 
 /** One line on the wall: the time large, what it is, and whose or how much. */
 export function WallLine({
@@ -17,6 +31,7 @@ export function WallLine({
   aside?: string;
   isUrgent?: boolean;
 }) {
+  const [whatSize, aboutSize] = sizes(what, about, aside);
   // "Fri 20:55": the day is for whoever wonders, the time for everybody.
   const [clock = '', day] = time.split(' ').reverse();
   return (
@@ -27,24 +42,13 @@ export function WallLine({
           isUrgent && 'text-warn',
         )}
       >
-        {day && <span className="block text-[30px] font-normal">{day}</span>}
+        {day && <span className="mb-1.5 block text-[30px] leading-tight font-normal">{day}</span>}
         {clock}
       </span>
       <span className="min-w-0 flex-1">
+        <span className={clsx('line-clamp-2 leading-tight font-semibold', whatSize)}>{what}</span>
         <span
-          className={clsx(
-            'line-clamp-2 leading-tight font-semibold',
-            what.length > LONG ? 'text-[30px]' : 'text-[44px]',
-          )}
-        >
-          {what}
-        </span>
-        <span
-          className={clsx(
-            'block truncate leading-tight',
-            what.length > LONG ? 'text-[28px]' : 'text-[32px]',
-            isUrgent ? 'text-warn' : 'text-quiet',
-          )}
+          className={clsx('line-clamp-2 leading-tight', aboutSize, isUrgent ? 'text-warn' : 'text-quiet')}
         >
           {about}
         </span>

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { foreignWords, textsOfPage } from '../test-support/foreign';
-import { openSheet, planner, SHEETS, VIEWS } from './support/views';
+import { foreignWords, textsOfPage } from '../../test-support/foreign';
+import { openSheet, planner, SHEETS, VIEWS } from '../support/views';
 
 /**
  * What the demo's bakery calls its own: kinds of dough, a customer, teams, what sends readings; and languages, each called
