@@ -2,19 +2,21 @@ import clsx from 'clsx';
 
 /** Letters that fit into one line at full size: beside somebody's name fewer. */
 const ROOM = { alone: 18, aside: 13 };
-/** Letters of the second line from which it is set smaller, and smaller still. */
-const SECOND = { small: 26, smallest: 60 };
+/** Letters of the second line from which it is set smaller, smaller still, and on three lines. */
+const SECOND = { small: 26, smaller: 60, three: 70 };
 
-/** How large both lines are set, so that all of them is read in the height of a line: two lines each where need be. */
+/** How large both texts are set, so that all of them is read in the height of a line: on two lines each where need be. */
 function sizes(what: string, about: string, aside: string | undefined): [what: string, about: string] {
   const isLong = what.length > (aside ? ROOM.aside : ROOM.alone);
-  const isWide = about.length > SECOND.small;
-  if (!isLong)
-    return [
-      'text-[44px]',
-      !isWide ? 'text-[32px]' : about.length > SECOND.smallest ? 'text-[20px]' : 'text-[24px]',
-    ];
-  return isWide ? ['text-[26px]', 'text-[20px]'] : ['text-[30px]', 'text-[28px]'];
+  const letters = about.length;
+  if (letters > SECOND.three) return ['line-clamp-1 text-[30px]', 'line-clamp-3 text-[20px]'];
+  if (isLong)
+    return letters > SECOND.small
+      ? ['line-clamp-2 text-[26px]', 'line-clamp-2 text-[20px]']
+      : ['line-clamp-2 text-[30px]', 'line-clamp-1 text-[28px]'];
+  const second =
+    letters > SECOND.smaller ? 'text-[20px]' : letters > SECOND.small ? 'text-[24px]' : 'text-[32px]';
+  return ['line-clamp-1 text-[44px]', `line-clamp-2 ${second}`];
 }
 
 /** One line on the wall: the time large, what it is, and whose or how much. */
@@ -46,10 +48,8 @@ export function WallLine({
         {clock}
       </span>
       <span className="min-w-0 flex-1">
-        <span className={clsx('line-clamp-2 leading-tight font-semibold', whatSize)}>{what}</span>
-        <span
-          className={clsx('line-clamp-2 leading-tight', aboutSize, isUrgent ? 'text-warn' : 'text-quiet')}
-        >
+        <span className={clsx('leading-tight font-semibold', whatSize)}>{what}</span>
+        <span className={clsx('leading-tight', aboutSize, isUrgent ? 'text-warn' : 'text-quiet')}>
           {about}
         </span>
       </span>
