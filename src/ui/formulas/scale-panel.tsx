@@ -160,7 +160,7 @@ function TargetFields({ typed, set, formula, own, book }: TargetFieldsProps) {
             <Choice
               label={say('formulas.ingredient')}
               value={typed.ingredient || own[0]}
-              options={own.map((id) => ({ id, name: book.get(id)?.name ?? id }))}
+              options={own.map((id) => ({ id, name: say.named(book.get(id)?.name ?? id) }))}
               onChoose={(ingredient) => set({ ingredient })}
             />
           )}
@@ -218,7 +218,7 @@ function ScaledResult({ scaled, bowls, rounded, book }: ScaledResultProps) {
             lines.map((line, l) => (
               <tr key={`${s}.${l}`} className="border-b border-hairline">
                 <th scope="row" className="py-0.5 pr-2 text-left font-normal">
-                  {book.get(line.ingredient)?.name ?? line.ingredient}
+                  {say.named(book.get(line.ingredient)?.name ?? line.ingredient)}
                   {kind !== 'dough' && (
                     <span className="text-[15px] text-quiet"> {stageName(say, kind)}</span>
                   )}
