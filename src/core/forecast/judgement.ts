@@ -53,10 +53,17 @@ export function riseSpread(best: number, notYet: number | null): number {
   return best * DAY_SPREAD * Math.sqrt(Math.max(0, 1 + z * mean - mean ** 2));
 }
 
+/** From where on the tail is reckoned by its continued fraction, and with so many terms of it. */
+const TAIL = { from: 2, terms: 60 };
+
 /** Mean of a standard normal variable above `z`: the inverse Mills ratio. */
 function meanAbove(z: number): number {
-  // Far out the tail is too small to divide by; there it falls off as an exponential.
-  if (z > 6) return z + 1 / z;
+  // Far out the tail is too small to divide by: there Laplace's continued fraction, z + 1/(z + 2/(z + 3/...)), is exact.
+  if (z > TAIL.from) {
+    let mean = z;
+    for (let term = TAIL.terms; term > 0; term--) mean = z + term / mean;
+    return mean;
+  }
   return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) / (1 - phi(z));
 }
 
