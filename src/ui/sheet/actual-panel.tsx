@@ -1,6 +1,7 @@
 'use client';
 
 import { allergenName } from '@/words/code-names';
+import type { Say } from '@/words/say';
 import { useWords } from '../kit/words';
 import { useState } from 'react';
 import type { MixChange } from '@/core/formula/actual';
@@ -21,6 +22,10 @@ interface Props {
   /** Makes it a new version; says how that went. */
   onAdopt: () => Promise<string>;
 }
+
+/** An allergen, with what brings it: "milk (butter, milk)". */
+const broughtBy = (say: Say, { allergen, from }: Analysis['allergens'][number]): string =>
+  `${allergenName(say, allergen)} (${from.map((one) => say.named(one)).join(', ')})`;
 
 /** What was really done: held back, added, and what the dough is by that. */
 export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }: Props) {
@@ -102,12 +107,7 @@ export function ActualPanel({ planned, actual, words, book, onChange, onAdopt }:
             {added.length > 0 && (
               <p role="alert" className="text-warn">
                 {say('sheet.nowAlsoContainsTellThe', {
-                  added: added
-                    .map(
-                      ({ allergen, from }) =>
-                        `${allergenName(say, allergen)} (${from.map((one) => say.named(one)).join(', ')})`,
-                    )
-                    .join(', '),
+                  added: added.map((one) => broughtBy(say, one)).join(', '),
                 })}
               </p>
             )}
