@@ -62,6 +62,18 @@ export const curve = (path: string, tone: Tone = 'dough', more: Stroke = {}): Ma
 export const round = (x: number, y: number, r: number, tone: Tone): Mark =>
   curve(`M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`, tone);
 
+/** A glass or tub with straight walls, open at the top: from `top` down to `ground`. */
+export const vessel = (left: number, right: number, [top, ground]: readonly [number, number]): Mark =>
+  line(
+    [
+      [left, top],
+      [left, ground],
+      [right, ground],
+      [right, top],
+    ],
+    { heavy: true, free: true },
+  );
+
 /** A polygon or line as the path that SVG draws. */
 export function pathOf(points: readonly Point[], closed: boolean): string {
   const short = (value: number) => String(Math.round(value * 1000) / 1000);

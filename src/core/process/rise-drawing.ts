@@ -1,5 +1,14 @@
 import type { Coded } from '../codes/coded';
-import { area, type Drawing, line, type Mark, type Point, rectangle, round } from '../drawing/drawing';
+import {
+  area,
+  type Drawing,
+  line,
+  type Mark,
+  type Point,
+  rectangle,
+  round,
+  vessel,
+} from '../drawing/drawing';
 import type { Verdict } from '../learning/verdicts';
 import type { RisePhase } from './route';
 
@@ -73,18 +82,6 @@ function piece(verdict: Verdict): Mark[] {
   ];
 }
 
-/** A tub or glass with its walls, open at the top. */
-const vessel = (left: number, right: number, top: number): Mark =>
-  line(
-    [
-      [left, top],
-      [left, GROUND],
-      [right, GROUND],
-      [right, top],
-    ],
-    { heavy: true, free: true },
-  );
-
 /** What has risen in a vessel: flat and low, domed, or sunk in the middle. */
 function filled(left: number, right: number, verdict: Verdict, bubbles: readonly Point[]): Mark[] {
   const level = GROUND - 28 * (verdict === 'over' ? 0.85 : FULL[verdict]);
@@ -142,7 +139,7 @@ function float(verdict: Verdict): Mark[] {
       ],
       { dashed: true },
     ),
-    vessel(14, 46, 6),
+    vessel(14, 46, [6, GROUND]),
   ];
 }
 
@@ -155,8 +152,8 @@ function float(verdict: Verdict): Mark[] {
 export function riseDrawing(phase: RisePhase, verdict: Verdict, says: Coded): Drawing {
   const marks: Record<RisePhase, () => Mark[]> = {
     proof: () => piece(verdict),
-    bulk: () => [...filled(8, 52, verdict, BUBBLES[verdict]), vessel(8, 52, 4)],
-    sponge: () => [...filled(14, 46, verdict, BUBBLES[verdict]), vessel(14, 46, 4)],
+    bulk: () => [...filled(8, 52, verdict, BUBBLES[verdict]), vessel(8, 52, [4, GROUND])],
+    sponge: () => [...filled(14, 46, verdict, BUBBLES[verdict]), vessel(14, 46, [4, GROUND])],
     levain: () => float(verdict),
   };
   return { view: [0, 0, WIDTH, HEIGHT], marks: marks[phase](), says };

@@ -6,6 +6,7 @@ import {
   line,
   rectangle,
   round,
+  vessel,
   type Drawing,
   type Mark,
   type Point,
@@ -48,17 +49,6 @@ const tray = (x: number, y: number, count: number, tone: 'dough' | 'second' = 'd
   ...Array.from({ length: count }, (_, i) => piece(x + 9 + 15 * i, y, 6.5, tone)).flat(),
   area(rectangle(x, y, 15 * count + 3, 2.5), 'tin'),
 ];
-/** A glass or tub with straight walls, open at the top. */
-const tub = (left: number, right: number, top: number): Mark =>
-  line(
-    [
-      [left, top],
-      [left, GROUND],
-      [right, GROUND],
-      [right, top],
-    ],
-    { heavy: true, free: true },
-  );
 /** An oven of two decks, or a proofer, at the right of the drawing. */
 const chamber = (tone: 'odd' | 'shade'): Mark[] => [
   area(rectangle(64, 10, 52, 60), tone),
@@ -83,7 +73,7 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
     area(rectangle(14, 52, 92, 18), 'dough', true),
     curve('M14 52C30 56 40 20 66 18Q84 18 84 34Q80 40 72 34C58 30 60 54 92 52L106 52', 'dough'),
     arrow(...arc([64, 40], [42, 32], 190, 320)),
-    tub(12, 108, 30),
+    vessel(12, 108, [30, GROUND]),
   ],
   degas: [
     curve('M22 68C26 8 94 8 98 68', 'none', { dashed: true, free: true }),
@@ -136,7 +126,7 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
     ...[down(52, 10, 40), down(68, 10, 40)],
     area(rectangle(46, 4, 12, 6), 'second'),
     area(rectangle(62, 4, 12, 6), 'odd'),
-    tub(38, 82, 24),
+    vessel(38, 82, [24, GROUND]),
   ],
   sponge: [
     curve('M22 70V54Q60 48 98 54V70Z', 'dough'),
@@ -147,7 +137,7 @@ const MARKS: Partial<Record<StepKind, readonly Mark[]>> = {
       [86, 61],
     ].map(([x = 0, y = 0]) => round(x, y, 2, 'none')),
     ...[down(44, 12, 44), down(76, 12, 44)],
-    tub(20, 100, 28),
+    vessel(20, 100, [28, GROUND]),
   ],
   wash: [
     curve('M16 70C16 26 84 26 84 70Z', 'dough'),
