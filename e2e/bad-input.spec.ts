@@ -1,5 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { address, alertOf, everybodyLeaves, expectNoSidewaysScroll, signIn } from './support/people';
+import {
+  address,
+  alertOf,
+  everybodyLeaves,
+  expectNoSidewaysScroll,
+  openPage,
+  signIn,
+} from './support/people';
 
 test.afterEach(everybodyLeaves);
 
@@ -41,7 +48,7 @@ test('a due time that is too soon is refused with the step and the earliest time
 
 test('the same dough from two tabs is added once, unless told again', async ({ browser }) => {
   const first = await signIn(browser, 'Mara');
-  const second = await first.context().newPage();
+  const second = await openPage(first.context());
   await second.goto('/plan');
   for (const page of [first, second]) {
     await page.getByRole('button', { name: 'Add dough' }).click();
@@ -63,7 +70,7 @@ test('a wrong PIN is told, and what a tab taps that was signed out waits for the
   browser,
 }) => {
   const page = await signIn(browser, 'Anton');
-  const other = await page.context().newPage();
+  const other = await openPage(page.context());
   // This tab does not hear that its session ends.
   await page.route(/\/api\/(feed|session)/, (route) => route.abort());
   await page.reload();

@@ -7,6 +7,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { startDatabase, type Database } from './lib/mariadb';
 import { prepareEnvironment } from '../test-support/environment';
 import { freePort } from './lib/ports';
@@ -67,28 +68,46 @@ function counted(code: number, file: string, read: (report: unknown) => Tally): 
   }
 }
 
+/** How much is said once more of why a test failed: the run's own output is long, and may be cut at its start. */
+const WHY = 900;
+
+const why = (messages: readonly string[]): string =>
+  messages
+    .map((text) => `\n    ${stripVTControlCharacters(text).slice(0, WHY).replaceAll('\n', '\n    ')}`)
+    .join('');
+
 interface VitestReport {
   numPassedTests: number;
-  testResults: { name: string; assertionResults: { status: string; fullName: string }[] }[];
+  testResults: {
+    name: string;
+    assertionResults: { status: string; fullName: string; failureMessages: string[] }[];
+  }[];
 }
 
 const failedInVitest = ({ testResults }: VitestReport): string[] =>
   testResults.flatMap(({ name, assertionResults }) =>
     assertionResults
       .filter(({ status }) => status === 'failed')
-      .map(({ fullName }) => `${relative('.', name)}: ${fullName}`),
+      .map(({ fullName, failureMessages }) => `${relative('.', name)}: ${fullName}${why(failureMessages)}`),
   );
 
 interface PlaywrightSuite {
   suites?: PlaywrightSuite[];
-  specs?: { title: string; file: string; tests: { status: string }[] }[];
+  specs?: {
+    title: string;
+    file: string;
+    tests: { status: string; results: { errors: { message?: string }[] }[] }[];
+  }[];
 }
 
 /** A test that held only at its second run is none that holds. */
 const failedInPlaywright = ({ suites = [], specs = [] }: PlaywrightSuite): string[] => [
   ...specs
     .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected' || status === 'flaky'))
-    .map(({ title, file }) => `${file}: ${title}`),
+    .map(({ title, file, tests }) => {
+      const errors = tests.flatMap(({ results }) => results.flatMap((result) => result.errors));
+      return `${file}: ${title}${why(errors.map(({ message = '' }) => message))}`;
+    }),
   ...suites.flatMap(failedInPlaywright),
 ];
 

@@ -6,7 +6,7 @@ import {
   becomesWhole,
   expectAccessible,
   expectNoSidewaysScroll,
-  openWhole,
+  openPage,
 } from '../support/people';
 
 const OPEN = 'Open a bakery';
@@ -17,8 +17,7 @@ test.beforeAll(async ({ browser }) => {
   const context = await browser.newContext({
     ...{ baseURL: address(), viewport: { width: 1280, height: 800 }, timezoneId: 'America/Chicago' },
   });
-  page = await context.newPage();
-  openWhole(page);
+  page = await openPage(context);
 });
 test.afterAll(() => page.context().close());
 

@@ -15,22 +15,42 @@ export async function everybodyLeaves(): Promise<void> {
 const WHOLE = 20_000;
 
 /**
- * Waits until a page is whole and can be used. Parts of it arrive hidden and are moved to their place; where something
- * changes meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody
- * sees it. And a button is drawn before it does anything: on a busy machine a test taps it first.
+ * Whether a page is whole and can be used. Parts of it arrive hidden and are moved to their place; where something changes
+ * meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody sees it.
+ * And a button is drawn before it does anything: on a busy machine a test taps it first.
  */
+const isWhole = () =>
+  document.readyState === 'complete' &&
+  document.querySelector('div[hidden][id^="S:"]') === null &&
+  [...document.querySelectorAll('button')].every((one) =>
+    Object.keys(one).some((key) => key.startsWith('__reactProps')),
+  );
+
+/** Marks each document of a page as whole once it is. */
+const MARK = `(() => {
+  const isWhole = ${isWhole.toString()};
+  const look = setInterval(() => {
+    if (!document.documentElement || !isWhole()) return;
+    clearInterval(look);
+    document.documentElement.setAttribute('data-whole', '');
+  }, 20);
+})()`;
+
+/** Waits until a page is whole, for what a test looks at without Playwright’s own waiting. */
 export async function becomesWhole(page: Page): Promise<void> {
-  const isWhole = () =>
-    document.readyState === 'complete' &&
-    document.querySelector('div[hidden][id^="S:"]') === null &&
-    [...document.querySelectorAll('button')].every((one) =>
-      Object.keys(one).some((key) => key.startsWith('__reactProps')),
-    );
   await page.waitForFunction(isWhole, undefined, { timeout: WHOLE });
 }
 
-/** Lets `goto` and `reload` wait until the page is whole. */
-export function openWhole(page: Page): void {
+/**
+ * Opens a page that is whole before anything in it is tapped or looked at, however it was come to: by an address, a link, or
+ * what a screen does by itself.
+ */
+export async function openPage(context: BrowserContext): Promise<Page> {
+  const page = await context.newPage();
+  await page.addInitScript(MARK);
+  await page.addLocatorHandler(page.locator('html:not([data-whole])'), () =>
+    page.locator('html[data-whole]').waitFor({ state: 'attached', timeout: WHOLE }),
+  );
   const whole = async <T>(answer: T): Promise<T> => {
     await becomesWhole(page);
     return answer;
@@ -39,6 +59,7 @@ export function openWhole(page: Page): void {
   const again = page.reload.bind(page);
   page.goto = async (...asked) => whole(await open(...asked));
   page.reload = async (...asked) => whole(await again(...asked));
+  return page;
 }
 
 /** Signs somebody in through the screen, in a browser of their own. */
@@ -49,8 +70,7 @@ export async function signIn(
 ): Promise<Page> {
   const context = await browser.newContext({ viewport, baseURL: address() });
   atWork.push(context);
-  const page = await context.newPage();
-  openWhole(page);
+  const page = await openPage(context);
   await page.goto('/sign-in');
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   await page

@@ -4,7 +4,7 @@ import { LANGUAGE_COOKIES } from '@/words/languages';
 import { wordsIn } from '@/words/compile';
 import type { Language } from '@/words/message';
 import type { Say } from '@/words/say';
-import { address } from './people';
+import { address, openPage } from './people';
 
 /** Every view of a bakery; the practice night is one that `planner` has begun. */
 export const VIEWS = [
@@ -36,7 +36,7 @@ export const SHEETS: readonly { view: string; key?: string; button?: (say: Say) 
 export async function planner(browser: Browser, language: Language): Promise<Page> {
   const context = await browser.newContext({ baseURL: address() });
   await context.addCookies([{ name: LANGUAGE_COOKIES.tablet, value: language, url: address() }]);
-  const page = await context.newPage();
+  const page = await openPage(context);
   await page.goto('/sign-in');
   await page.getByRole('button', { name: /^Mara/ }).click();
   await page.locator('input[type=password]').fill(PEOPLE.find(({ name }) => name === 'Mara')?.pin ?? '');

@@ -149,7 +149,7 @@ describe('set-up', () => {
     const list = within(screen.getByRole('region', { name: 'Templates' }));
     const rows = list.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(rows).toEqual([
-      'Butter crescentThree days. Three letter folds.Use',
+      'ButterhörnchenThree days. Three letter folds.Use',
       'Brioche loafIn tins. Not laminated.Added',
     ]);
     await user.click(list.getByRole('button', { name: 'Use' }));
