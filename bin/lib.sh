@@ -43,7 +43,7 @@ need_packages() {
 # need_build FOLDER: builds the application into it when it is missing or older than the sources.
 need_build() {
   local stamp="$1/.built" want
-  want=$(digest_of src package-lock.json next.config.ts postcss.config.mjs tsconfig.json)
+  want=$(digest_of src package-lock.json next.config.ts postcss.config.mjs tsconfig.json scripts/compress.mjs)
   [ "$(cat "$stamp" 2>/dev/null)" = "$want" ] && return 0
   echo 'Building the application ...'
   mkdir -p "$1"
@@ -51,5 +51,6 @@ need_build() {
     cat "$1.log" >&2
     fail 'The build failed; what it said is above.'
   }
+  node scripts/compress.mjs "$1"
   echo "$want" >"$stamp"
 }

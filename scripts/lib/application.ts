@@ -20,21 +20,18 @@ export async function startApplication(options: {
   // For its owner's eyes alone.
   const out = log === undefined ? ('inherit' as const) : openSync(log, 'a', 0o600);
   const why = log === undefined ? 'what it printed says why' : `${log} says why`;
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: ['ignore', out, out],
-      detached: true,
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        DATABASE_URL: databaseUrl,
-        HEFETEIG_BUILD: build,
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
+  const child = spawn(process.execPath, ['scripts/web.mjs'], {
+    stdio: ['ignore', out, out],
+    detached: true,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      HEFETEIG_BUILD: build,
+      NEXT_TELEMETRY_DISABLED: '1',
     },
-  );
+  });
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; ; tries++) {
     if (child.exitCode !== null) throw new Error(`The application ended at once; ${why}.`);
