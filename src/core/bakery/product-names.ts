@@ -1,23 +1,23 @@
-/** How a product is called: one piece of it, and several. */
+/** How a product is called: one piece of it, and several. A formula has the same name in both. */
 export interface ProductName {
   one: string;
   many: string;
 }
 
-/** Names of a product by language, as far as the bakery wants some of its own: `{ de: { one, many } }`. */
+/** Names of a product or a formula by language, as far as the bakery wants some of its own: `{ de: { one, many } }`. */
 export type NamesByLanguage = Readonly<Partial<Record<string, ProductName>>>;
 
-/** A product of the bakery by the name that its formulas, plans and records use, and what it is called elsewhere. */
+/** A product or a formula of the bakery by the name that its plans and records use, and what it is called elsewhere. */
 export interface NamedProduct {
   name: string;
   names: NamesByLanguage;
 }
 
-/** A product's own name, and how it is called in one language. */
+/** An own name, and how what bears it is called in one language. */
 export type CalledProduct = readonly [own: string, called: ProductName];
 
 /**
- * What products are called in a language, those that have a name of their own there. What is left empty is as the bakery
+ * What products and formulas are called in a language, those that have a name of their own there. What is left empty is as the bakery
  * calls it.
  *
  * @example

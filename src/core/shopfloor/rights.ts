@@ -101,6 +101,7 @@ export const COMMANDS: Readonly<Record<string, readonly Actor[]>> = {
   'save-formula': PLANNER,
   'save-product': PLANNER,
   'name-product': PLANNER,
+  'name-formula': PLANNER,
   'remove-product': PLANNER,
   'take-products': PLANNER,
   'take-recipe': PLANNER,

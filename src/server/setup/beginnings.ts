@@ -4,7 +4,7 @@ import type { Instant } from '@/core/time/local';
 import type { Db } from '../db/rows';
 import type { Language } from '@/words/message';
 import { templateAbout } from '@/words/usual/templates';
-import { setProductNames } from '../store/product-names';
+import { setNames } from '../store/product-names';
 import { SHELF } from './shelf';
 import NAMES from './shelf/names.json' with { type: 'json' };
 import { takeProduct } from './take-product';
@@ -36,6 +36,6 @@ export async function takeBeginning(
 ): Promise<number | null> {
   const file = SHELF.find(({ products }) => products.some((one) => one.name === name));
   const productId = file ? await takeProduct(db, file, name, by) : null;
-  if (productId !== null) await setProductNames(db, productId, SHELF_NAMES[name] ?? {});
+  if (productId !== null) await setNames(db, 'product', productId, SHELF_NAMES[name] ?? {});
   return productId;
 }

@@ -32,7 +32,8 @@ export async function findByName(db: Db, now: number, text: string): Promise<Fin
       HAVING ${has("CONCAT(d.name, ' ', detail)")} ORDER BY at DESC, d.id DESC LIMIT ${READ})`,
     `(SELECT 'product', id, name, dough_name, NULL, COALESCE(JSON_COMPACT(names), '') FROM product
       WHERE removed_at IS NULL AND ${has("CONCAT(name, ' ', dough_name, ' ', COALESCE(names, ''))")} ORDER BY name LIMIT ${READ})`,
-    `(SELECT 'formula', id, name, '', NULL, '' FROM formula WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
+    `(SELECT 'formula', id, name, '', NULL, COALESCE(JSON_COMPACT(names), '') FROM formula
+      WHERE ${has("CONCAT(name, ' ', COALESCE(names, ''))")} ORDER BY name LIMIT ${READ})`,
     `(SELECT 'person', id, name, team, NULL, '' FROM person
       WHERE active AND role <> 'viewer' AND ${has('name')} ORDER BY name LIMIT ${READ})`,
     `(SELECT 'customer', id, name, '', NULL, '' FROM customer WHERE ${has('name')} ORDER BY name LIMIT ${READ})`,
@@ -52,7 +53,7 @@ async function openDoughs(db: Db, now: number): Promise<Set<number>> {
   return new Set(doughs.flatMap(({ id, finished }) => (finished === undefined ? [id] : [])));
 }
 
-/** Every name of a product, as one text. */
+/** Every name by language, as one text. */
 const namesIn = (names: string): string =>
   names === ''
     ? ''
@@ -70,7 +71,7 @@ function findable({ kind, id, name, detail, at, names }: Row, open: ReadonlySet<
     case 'product':
       return { ...shared, kind, also: namesIn(names), href: `/products/${id}` };
     case 'formula':
-      return { ...shared, kind, href: `/formulas/${id}` };
+      return { ...shared, kind, also: namesIn(names), href: `/formulas/${id}` };
     case 'person':
       return { ...shared, kind, href: '/plan?rows=person' };
     case 'customer':

@@ -13,14 +13,14 @@ const field = (language: string, label: string) =>
   within(screen.getByRole('group', { name: language })).getByLabelText<HTMLInputElement>(label);
 
 it('shows what is kept, and keeps what is typed, all languages at once', async () => {
-  const { user } = show(<NamesByLanguage productId={5} product={product} mayChange />);
+  const { user } = show(<NamesByLanguage what="product" id={5} named={product} mayChange />);
   expect(field('English', 'Several pieces').value).toBe('Sugared buns');
   const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Save names' });
   expect(save.disabled).toBe(true);
   await user.type(field('Deutsch', 'One piece'), 'Zuckerbrötchen');
   await user.click(save);
   expect(told.send).toHaveBeenCalledExactlyOnceWith('name-product', {
-    productId: 5,
+    id: 5,
     names: {
       de: { one: 'Zuckerbrötchen', many: '' },
       en: { one: '', many: 'Sugared buns' },
@@ -34,7 +34,7 @@ it('shows what is kept, and keeps what is typed, all languages at once', async (
 it('keeps what was typed where it is refused, and says why', async () => {
   const message = 'Enter 60 characters at most.';
   told.send.mockResolvedValue({ ok: false, status: 422, message, field: 'names', offer: null });
-  const { user } = show(<NamesByLanguage productId={5} product={product} mayChange />);
+  const { user } = show(<NamesByLanguage what="product" id={5} named={product} mayChange />);
   await user.type(field('Français', 'One piece'), 'Brioche');
   await user.click(screen.getByRole('button', { name: 'Save names' }));
   expect((await screen.findByRole('alert')).textContent).toBe(message);
@@ -42,7 +42,18 @@ it('keeps what was typed where it is refused, and says why', async () => {
 });
 
 it('is only read by whoever plans nothing', () => {
-  show(<NamesByLanguage productId={5} product={product} mayChange={false} />);
+  show(<NamesByLanguage what="product" id={5} named={product} mayChange={false} />);
   expect(screen.queryByRole('button')).toBeNull();
   expect(screen.getByRole('group', { name: 'English' }).hasAttribute('disabled')).toBe(true);
+});
+
+it('asks for one name of a formula in each language', async () => {
+  const { user } = show(
+    <NamesByLanguage what="formula" id={2} named={{ name: 'Brioche dough', names: {} }} mayChange />,
+  );
+  expect(screen.queryByLabelText('Several pieces')).toBeNull();
+  await user.type(field('Français', 'Name'), 'Pâte à brioche');
+  await user.click(screen.getByRole('button', { name: 'Save names' }));
+  expect(told.send.mock.calls[0]?.[0]).toBe('name-formula');
+  expect(told.send.mock.calls[0]?.[1]).toMatchObject({ id: 2, names: { fr: { one: 'Pâte à brioche' } } });
 });

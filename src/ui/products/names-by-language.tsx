@@ -10,8 +10,10 @@ import { useWords } from '../kit/words';
 import { send } from '../live/command';
 
 interface Props {
-  productId: number;
-  product: NamedProduct;
+  /** A formula has one name; a product has one for a piece and one for several. */
+  what: 'product' | 'formula';
+  id: number;
+  named: NamedProduct;
   mayChange: boolean;
 }
 
@@ -22,8 +24,8 @@ const typedOf = (names: NamedProduct['names']): Typed =>
     LANGUAGES.map((language) => [language, names[language] ?? { one: '', many: '' }]),
   ) as Typed;
 
-/** What a product is called by whoever reads another language, and how several of it are; empty: its own name. */
-export function NamesByLanguage({ productId, product: { name, names }, mayChange }: Props) {
+/** What a product or a formula is called by whoever reads another language; empty: its own name. */
+export function NamesByLanguage({ what, id, named: { name, names }, mayChange }: Props) {
   const say = useWords();
   const [typed, setTyped] = useState(() => typedOf(names));
   const [saved, setSaved] = useState(typed);
@@ -33,7 +35,7 @@ export function NamesByLanguage({ productId, product: { name, names }, mayChange
   const set = (language: Language, part: Partial<ProductName>) =>
     setTyped({ ...typed, [language]: { ...typed[language], ...part } });
   const save = async () => {
-    const answer = await send('name-product', { productId, names: typed });
+    const answer = await send(`name-${what}`, { id, names: typed });
     setTrouble(answer.ok ? null : answer.message);
     if (!answer.ok) return;
     setSaved(typed);
@@ -61,15 +63,17 @@ export function NamesByLanguage({ productId, product: { name, names }, mayChange
               {LANGUAGE_NAMES[language]}
             </span>
             <Field
-              label={say('product.nameOfOne')}
+              label={say(what === 'formula' ? 'formulas.name' : 'product.nameOfOne')}
               value={typed[language].one}
               onType={(one) => set(language, { one })}
             />
-            <Field
-              label={say('product.nameOfSeveral')}
-              value={typed[language].many}
-              onType={(many) => set(language, { many })}
-            />
+            {what === 'product' && (
+              <Field
+                label={say('product.nameOfSeveral')}
+                value={typed[language].many}
+                onType={(many) => set(language, { many })}
+              />
+            )}
           </fieldset>
         ))}
         {trouble && (

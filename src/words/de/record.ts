@@ -28,5 +28,6 @@ export const record: Catalog['record'] = {
   shiftsOf: 'Schichten von {name}',
   shift: '{day} {from}–{to}',
   product: 'Produkt {product}',
+  formula: 'Rezeptur {formula}',
   houseValue: 'Wert {setting}',
 };

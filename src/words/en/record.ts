@@ -27,5 +27,6 @@ export const record = {
   shiftsOf: 'shifts of {name}',
   shift: '{day} {from}–{to}',
   product: 'product {product}',
+  formula: 'formula {formula}',
   houseValue: 'house value {setting}',
 } as const;

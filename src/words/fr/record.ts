@@ -28,5 +28,6 @@ export const record: Catalog['record'] = {
   shiftsOf: 'horaires de {name}',
   shift: '{day} {from}–{to}',
   product: 'produit {product}',
+  formula: 'formule {formula}',
   houseValue: 'valeur {setting}',
 };

@@ -5,7 +5,7 @@ import { calledIn } from '@/core/bakery/product-names';
 import { rowOf } from '../../db/rows';
 import { houseWordsIn } from '../../reader';
 import { findByName } from '../../store/find';
-import { namedProducts, namesOfProduct } from '../../store/product-names';
+import { named, namesOf } from '../../store/product-names';
 import { runCommand } from '../run';
 
 let house: Awaited<ReturnType<typeof demoHouse>>;
@@ -18,14 +18,14 @@ beforeAll(async () => {
 afterAll(() => house.close());
 
 const name = (names: object, who = 'Mara') =>
-  runCommand('name-product', house.person(who), { productId, names });
+  runCommand('name-product', house.person(who), { id: productId, names });
 
 describe('names of a product', () => {
   it('are kept by language, and everything is said by them', async () => {
     await ok(
       name({ fr: { one: ' Petit pain sucré ', many: 'Petits pains sucrés' }, de: { one: '', many: '' } }),
     );
-    expect((await namesOfProduct(house.pool, productId))?.names).toEqual({
+    expect((await namesOf(house.pool, 'product', productId))?.names).toEqual({
       fr: { one: 'Petit pain sucré', many: 'Petits pains sucrés' },
     });
     const say = await houseWordsIn(house.pool, 'fr');
@@ -39,13 +39,13 @@ describe('names of a product', () => {
   });
 
   it('of a renamed product stay with it', async () => {
-    const called = calledIn(await namedProducts(house.pool), 'fr');
+    const called = calledIn(await named(house.pool), 'fr');
     expect(called.find(([own]) => own === 'Sugared bun')?.[1].many).toBe('Petits pains sucrés');
   });
 
   it('are taken back by leaving them empty', async () => {
     await ok(name({ fr: { one: '', many: '' } }));
-    expect((await namesOfProduct(house.pool, productId))?.names).toEqual({});
+    expect((await namesOf(house.pool, 'product', productId))?.names).toEqual({});
   });
 
   it('are refused where they cannot be names, and to who does not plan', async () => {
@@ -53,6 +53,24 @@ describe('names of a product', () => {
     await refusal(name({ nl: { one: 'Suikerbroodje', many: '' } }));
     await refusal(name({ fr: { one: 7, many: '' } }));
     await refusal(name({ fr: { one: 'Petit pain', many: '' } }, 'Jonas'));
-    await refusal(runCommand('name-product', house.person('Mara'), { productId: 99_999, names: {} }));
+    await refusal(runCommand('name-product', house.person('Mara'), { id: 99_999, names: {} }));
+  });
+});
+
+describe('names of a formula', () => {
+  it('are kept, said and found like those of a product', async () => {
+    const formula = await rowOf<{ id: number }>(
+      house.pool,
+      "SELECT id FROM formula WHERE name = 'Brioche dough'",
+    );
+    const id = formula?.id ?? 0;
+    const called = { one: 'Pâte à brioche maison', many: '' };
+    await ok(runCommand('name-formula', house.person('Mara'), { id, names: { fr: called } }));
+    const say = await houseWordsIn(house.pool, 'fr');
+    expect(say.named('Brioche dough')).toBe('Pâte à brioche maison');
+    const found = await findByName(house.pool, house.now ? await house.now() : 0, 'brioche maison');
+    expect(found).toMatchObject([{ kind: 'formula', name: 'Brioche dough' }]);
+    await refusal(runCommand('name-formula', house.person('Jonas'), { id, names: {} }));
+    await refusal(runCommand('name-formula', house.person('Mara'), { id: 99_999, names: {} }));
   });
 });

@@ -6,8 +6,10 @@ import { formulaPages } from '@/server/formula-pages';
 import { housePage } from '@/server/house-page';
 import { formulaVersions } from '@/server/store/formulas';
 import { house } from '@/server/store/house';
+import { namesOf } from '@/server/store/product-names';
 import { WordsOf } from '@/app/words-of';
 import { FormulaEditor } from '@/ui/formulas/formula-editor';
+import { NamesByLanguage } from '@/ui/products/names-by-language';
 import { Versions } from '@/ui/formulas/versions';
 
 export const generateMetadata = titled('titles.formula');
@@ -25,13 +27,14 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
   const versions = Number.isSafeInteger(id) && id > 0 ? await formulaVersions(db, id) : [];
   const [newest] = versions;
   if (!newest) notFound();
-  const [{ ingredients, named, ranges, bowlGrams }, { zone }] = await Promise.all([
+  const [{ ingredients, named: formulas, ranges, bowlGrams }, { zone }, named] = await Promise.all([
     formulaPages(db),
     house(db),
+    namesOf(db, 'formula', id),
   ]);
   const say = await wordsHere();
   return (
-    <WordsOf areas={['amounts', 'files', 'names']}>
+    <WordsOf areas={['amounts', 'files', 'names', 'product']}>
       <main className="flex flex-1 flex-col gap-px bg-hairline">
         <nav
           aria-label={say('files.thisFormula')}
@@ -55,17 +58,11 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
         <FormulaEditor
           key={newest.id}
           version={newest}
-          formulas={named}
-          {...{ ingredients, ranges, bowlGrams }}
+          {...{ formulas, ingredients, ranges, bowlGrams }}
           mayChange={person.role === 'planner'}
         />
-        <Versions
-          key={`v${newest.id}`}
-          versions={versions}
-          formulas={named}
-          ingredients={ingredients}
-          zone={zone}
-        />
+        <Versions key={`v${newest.id}`} versions={versions} {...{ formulas, ingredients, zone }} />
+        {named && <NamesByLanguage what="formula" {...{ id, named }} mayChange={person.role === 'planner'} />}
       </main>
     </WordsOf>
   );

@@ -4,7 +4,7 @@ import { pool } from '@/server/db/pool';
 import { housePage } from '@/server/house-page';
 import { productMeans, productToEdit } from '@/server/product-pages';
 import { houseNow } from '@/server/store/clock';
-import { namesOfProduct } from '@/server/store/product-names';
+import { namesOf } from '@/server/store/product-names';
 import { house } from '@/server/store/house';
 import { WordsOf } from '@/app/words-of';
 import { NamesByLanguage } from '@/ui/products/names-by-language';
@@ -20,7 +20,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
   if (!product) notFound();
   const { draft, ...version } = product;
   const [means, { zone }, now, named] = await Promise.all([
-    ...([productMeans(db), house(db), houseNow(db), namesOfProduct(db, id)] as const),
+    ...([productMeans(db), house(db), houseNow(db), namesOf(db, 'product', id)] as const),
   ]);
   return (
     <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
@@ -32,7 +32,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
         {...{ zone, now }}
         mayChange={person.role === 'planner'}
       />
-      {named && <NamesByLanguage productId={id} product={named} mayChange={person.role === 'planner'} />}
+      {named && <NamesByLanguage what="product" {...{ id, named }} mayChange={person.role === 'planner'} />}
     </WordsOf>
   );
 }
