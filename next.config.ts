@@ -17,6 +17,8 @@ const config: NextConfig = {
   distDir: process.env.HEFETEIG_BUILD ?? '.next',
   reactStrictMode: true,
   poweredByHeader: false,
+  // Answers are packed by whoever sends them: scripts/web.mjs.
+  compress: false,
   // bin/test checks the types of everything, tests too; a build need not do it once more.
   typescript: { ignoreBuildErrors: true },
   // The native password hash and the database driver load files at run time; a bundler would break them.

@@ -7,6 +7,8 @@
  */
 import { createServer } from 'node:http';
 import { join } from 'node:path';
+import { constants } from 'node:zlib';
+import compression from 'compression';
 import next from 'next';
 import sirv from 'sirv';
 
@@ -14,6 +16,8 @@ import sirv from 'sirv';
 const FILES = '/_next/static/';
 /** How long answers under way may take once the application is told to end, ms: a feed never ends by itself. */
 const PATIENCE = 3_000;
+/** As quick as gzip, and smaller by a tenth. */
+const QUALITY = { [constants.BROTLI_PARAM_QUALITY]: 5 };
 
 const hostname = '127.0.0.1';
 const port = Number(process.env.PORT);
@@ -24,10 +28,17 @@ const files = sirv(join(process.env.HEFETEIG_BUILD ?? '.next', 'static'), {
   ...{ brotli: true, gzip: true, immutable: true, maxAge: 31_536_000 },
   setHeaders: (response) => response.setHeader('X-Content-Type-Options', 'nosniff'),
 });
+/** What is made for each request is packed as it goes out; a feed goes out line by line. */
+const pack = compression({
+  brotli: { params: QUALITY },
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+});
 
 const server = createServer((request, response) => {
   const { url = '/' } = request;
-  if (!url.startsWith(FILES)) return void answer(request, response);
+  if (!url.startsWith(FILES)) return pack(request, response, () => void answer(request, response));
   request.url = url.slice(FILES.length - 1);
   files(request, response, () => {
     request.url = url;

@@ -25,7 +25,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <StyleNonce nonce={nonce} />
-        <WordsOf areas={['alarms', 'batch', 'common', 'formulas', 'kit', 'live', 'shell', 'signIn']}>
+        <WordsOf
+          areas={['alarms', 'amounts', 'common', 'kit', 'live', 'marks', 'scaling', 'shell', 'signIn']}
+        >
           {children}
         </WordsOf>
       </body>

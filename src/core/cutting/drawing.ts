@@ -160,7 +160,7 @@ export function cutDrawing(
   return {
     view: [-MARGIN, -MARGIN / 2 - 1, length + MARGIN + 4, width + MARGIN + 2],
     marks,
-    says: coded('cutting.aRoundSheetAcrossOf', {
+    says: coded('cutPlan.aRoundSheetAcrossOf', {
       isRound: plan.round,
       length: show(length),
       width: show(width),

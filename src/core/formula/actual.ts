@@ -56,19 +56,19 @@ export function actualMix(
       const grams = weighedGrams(line.grams, own, bowls);
       if (grams !== line.grams) {
         const by = { grams: { grams: Math.abs(grams - line.grams) }, isMore: grams > line.grams };
-        words.push(coded('formulas.moreLess', { ...by, name: name(line.ingredient) }));
+        words.push(coded('scaling.moreLess', { ...by, name: name(line.ingredient) }));
       }
       const swap = own.findLast((change) => change.kind === 'swapped');
       const ingredient = swap?.kind === 'swapped' ? swap.ingredient : line.ingredient;
       if (ingredient !== line.ingredient)
-        words.push(coded('formulas.for', { name: name(ingredient), name2: name(line.ingredient) }));
+        words.push(coded('scaling.for', { name: name(ingredient), name2: name(line.ingredient) }));
       return { ...line, ingredient, grams: Math.max(0, grams) };
     }),
   }));
   for (const change of changes) {
     if (change.kind !== 'adjusted') continue;
     const by = { grams: { grams: Math.abs(change.grams) }, isHeldBack: change.grams < 0 };
-    words.push(coded('formulas.heldBackAdded', { ...by, name: name(change.ingredient) }));
+    words.push(coded('scaling.heldBackAdded', { ...by, name: name(change.ingredient) }));
     adjust(stages, change);
   }
   const flourGrams = stages

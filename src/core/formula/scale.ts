@@ -70,42 +70,38 @@ export function doughForPieces(pieces: number, pieceGrams: number, scrap: number
  */
 export function gramsPerPercent(formula: Formula, book: IngredientBook, target: ScaleTarget): number {
   const per = (grams: number, percent: number, what: Words): number => {
-    if (!(grams > 0) || !Number.isFinite(grams)) throw new Fault(coded('formulas.theWeightToScaleTo'));
-    if (!(percent > 0)) throw new Fault(coded('formulas.hasNoneToScaleBy', { what }));
+    if (!(grams > 0) || !Number.isFinite(grams)) throw new Fault(coded('scaling.theWeightToScaleTo'));
+    if (!(percent > 0)) throw new Fault(coded('scaling.hasNoneToScaleBy', { what }));
     return grams / percent;
   };
   const finished = doughPercent(formula) + rollInPercent(formula);
   switch (target.by) {
     case 'flour':
-      return per(target.grams, flourPercent(formula, book), coded('formulas.flour'));
+      return per(target.grams, flourPercent(formula, book), coded('scaling.flour'));
     case 'dough':
-      return per(target.grams, doughPercent(formula), coded('formulas.doughAsSuch'));
+      return per(target.grams, doughPercent(formula), coded('scaling.doughAsSuch'));
     case 'finished':
-      return per(target.grams, finished, coded('formulas.doughAsSuch'));
+      return per(target.grams, finished, coded('scaling.doughAsSuch'));
     case 'pieces': {
       if (
         target.batches.some(
           ({ scrap, bakeLoss = 0 }) => scrap < 0 || scrap >= 1 || bakeLoss < 0 || bakeLoss >= 1,
         )
       )
-        throw new Fault(coded('formulas.scrapAndBakeLossAre'));
+        throw new Fault(coded('scaling.scrapAndBakeLossAre'));
       if (target.batches.some(({ filling }) => filling !== undefined && !(filling >= 0)))
-        throw new Fault(coded('formulas.theFillingOfAPiece'));
+        throw new Fault(coded('scaling.theFillingOfAPiece'));
       const need = target.batches.reduce(
         (sum, { pieces, grams, scrap, bakeLoss }) => sum + doughForPieces(pieces, grams, scrap, bakeLoss),
         target.keptBack ?? 0,
       );
-      return per(need, finished, coded('formulas.doughAsSuch'));
+      return per(need, finished, coded('scaling.doughAsSuch'));
     }
     case 'ingredient': {
       const percent = linesOf(formula)
         .filter(({ ingredient }) => ingredient === target.ingredient)
         .reduce((sum, line) => sum + line.percent, 0);
-      return per(
-        target.grams,
-        percent,
-        book.get(target.ingredient)?.name ?? coded('formulas.suchIngredient'),
-      );
+      return per(target.grams, percent, book.get(target.ingredient)?.name ?? coded('scaling.suchIngredient'));
     }
   }
 }

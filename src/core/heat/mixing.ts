@@ -16,9 +16,14 @@ export interface BowlTemperatures {
   warmest: number;
 }
 
+/** What parts of a bowl are alike in where they come from, and so in how warm they are. */
+export type PartGroup = 'flour' | 'preferment' | 'cold' | 'rest';
+
 /** A mix as a question of heat, with the words for its answer. */
 export interface Mixing {
   question: MixQuestion;
+  /** What each part of the question is. */
+  groups: readonly PartGroup[];
   /** Which part of the question is the flour; −1 without. */
   flour: number;
   /** The liquid that is solved for: water, or else the milk or egg there is most of. */
@@ -49,23 +54,30 @@ function mixedLines(bowl: ScaledFormula, book: IngredientBook) {
   return { lines: sponge ? withSponge : dough, sponge };
 }
 
+function groupOf(book: IngredientBook, ingredient: string): PartGroup {
+  switch (kindIn(book, ingredient)) {
+    case 'flour':
+      return 'flour';
+    case 'dairy':
+    case 'egg':
+    case 'fat':
+      return 'cold';
+    case 'starter':
+      return 'preferment';
+    default:
+      return 'rest';
+  }
+}
+
 function partOf(
   { ingredient, grams }: { ingredient: string; grams: number },
   book: IngredientBook,
   at: BowlTemperatures,
 ): MixPart {
-  const kind = kindIn(book, ingredient);
-  const isCold = kind === 'dairy' || kind === 'egg' || kind === 'fat';
-  const celsius =
-    kind === 'flour'
-      ? at.flour
-      : isCold
-        ? at.fridge
-        : kind === 'starter'
-          ? at.preferment
-          : kind === 'water'
-            ? at.tap
-            : at.room;
+  const rest = kindIn(book, ingredient) === 'water' ? at.tap : at.room;
+  const celsius = { ...{ flour: at.flour, preferment: at.preferment, cold: at.fridge }, rest }[
+    groupOf(book, ingredient)
+  ];
   return { kg: grams / 1000, heat: book.get(ingredient)?.heat ?? 2.9, celsius };
 }
 
@@ -124,6 +136,10 @@ export function mixingOf(
       },
       ...{ target, rise, coldest: isWater ? at.tap : at.fridge, ice: at.ice, warmest: at.warmest },
     },
+    groups: [
+      ...others.map(({ ingredient }) => groupOf(book, ingredient)),
+      ...ripe.map(() => 'preferment' as const),
+    ],
     flour: others.findIndex(({ ingredient }) => kindOf(ingredient) === 'flour'),
     liquid: {
       ingredient: liquid.ingredient,

@@ -37,7 +37,7 @@ const TOLD = 0.03;
 export function correctionMessage({ ratio, bakes }: BakeCorrection): Coded | null {
   const off = ratio - 1;
   if (bakes === 0 || Math.abs(off) < TOLD) return null;
-  return coded('oven.learntCorrection', {
+  return coded('racks.learntCorrection', {
     percent: Math.round(Math.abs(off) * 100),
     isLonger: off > 0,
     bakes,

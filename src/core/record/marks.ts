@@ -17,11 +17,11 @@ export const LAMINATED_ONLY: readonly (Mark | FaultId)[] = [
 /** From 1, not to be sold, to 5, as it should be. */
 export type Score = 1 | 2 | 3 | 4 | 5;
 export const SCORE_WORDS: Record<Score, Coded> = {
-  1: coded('batch.notToBeSold'),
-  2: coded('batch.poor'),
-  3: coded('batch.fair'),
-  4: coded('batch.good'),
-  5: coded('batch.asItShouldBe'),
+  1: coded('marks.notToBeSold'),
+  2: coded('marks.poor'),
+  3: coded('marks.fair'),
+  4: coded('marks.good'),
+  5: coded('marks.asItShouldBe'),
 };
 
 /** The judgement of one output: some or all marks, and what was seen of faults. */

@@ -28,10 +28,10 @@ export function ovenDoubt(
   const own = inside.filter((other) => other.oven === load.oven);
   const held = own.reduce((sum, { trays }) => sum + trays, 0);
   if (held + load.trays > oven.capacity)
-    return coded('oven.noRoom', { oven: oven.label, held, capacity: oven.capacity, trays: load.trays });
+    return coded('racks.noRoom', { oven: oven.label, held, capacity: oven.capacity, trays: load.trays });
   const other = own.find(({ setting }) => setting !== load.setting);
   return other
-    ? coded('oven.otherHeat', {
+    ? coded('racks.otherHeat', {
         ...{ oven: oven.label, dough: other.dough.name },
         ...{ celsius: { celsius: other.setting }, wanted: { celsius: load.setting } },
       })

@@ -5,12 +5,12 @@ import { word, type AmountLanguage } from './words';
 export type Kitchen = 'us' | 'metric' | 'france' | 'uk' | 'australia' | 'japan';
 
 export const KITCHENS: { id: Kitchen; name: Coded }[] = [
-  { id: 'metric', name: coded('formulas.metricCup250Ml') },
-  { id: 'france', name: coded('formulas.franceYeastSachet5G') },
-  { id: 'us', name: coded('formulas.unitedStatesCup237Ml') },
-  { id: 'uk', name: coded('formulas.unitedKingdomCup284Ml') },
-  { id: 'australia', name: coded('formulas.australiaTablespoon20Ml') },
-  { id: 'japan', name: coded('formulas.japanCup200Ml') },
+  { id: 'metric', name: coded('amounts.metricCup250Ml') },
+  { id: 'france', name: coded('amounts.franceYeastSachet5G') },
+  { id: 'us', name: coded('amounts.unitedStatesCup237Ml') },
+  { id: 'uk', name: coded('amounts.unitedKingdomCup284Ml') },
+  { id: 'australia', name: coded('amounts.australiaTablespoon20Ml') },
+  { id: 'japan', name: coded('amounts.japanCup200Ml') },
 ];
 
 const BY_COUNTRY: Record<string, Kitchen> = {

@@ -53,11 +53,11 @@ export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> 
         ...{ id: dough.id, name: dough.name, from: named(was), to: named(is) },
         outputs: today.map(({ outputId, product }) => ({ outputId, versionId: product.versionId })),
         refused: begun
-          ? coded('lamination.hasItsButterAlready', { dough: dough.name })
+          ? coded('schemes.hasItsButterAlready', { dough: dough.name })
           : apart
-            ? coded('lamination.noLongerShareAScheme', { dough: dough.name })
+            ? coded('schemes.noLongerShareAScheme', { dough: dough.name })
             : remixed
-              ? coded('lamination.wasMixedByAnOlderFormula', { dough: dough.name })
+              ? coded('schemes.wasMixedByAnOlderFormula', { dough: dough.name })
               : null,
       },
     ];
@@ -65,4 +65,4 @@ export async function doughsBehind(db: Db, now: number): Promise<DoughBehind[]> 
 }
 
 const named = ({ name, scheme }: { name: string; scheme: Parameters<typeof schemeName>[0] }) =>
-  coded('lamination.nameAndFolds', { name, folds: schemeName(scheme) });
+  coded('schemes.nameAndFolds', { name, folds: schemeName(scheme) });

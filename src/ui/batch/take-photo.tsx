@@ -26,11 +26,11 @@ export function TakePhoto({
     // Fetched with the first photo: no page waits for it.
     const [{ shrink }, { keepPhoto }] = await Promise.all([import('./shrink'), import('../live/photo-box')]);
     const photo = await shrink(file);
-    if (!photo) return setWords(say('batch.isNoPictureThatCan', { name: file.name }));
+    if (!photo) return setWords(say('marks.isNoPictureThatCan', { name: file.name }));
     const answer = await keepPhoto({ doughId, stepKey, photo, at: now });
     if (answer.ok) onKept?.();
-    if (answer.ok) return setWords(say('batch.photoKept'));
-    setWords(answer.status === 0 ? say('batch.offlineThePhotoWaitsOn') : answer.message);
+    if (answer.ok) return setWords(say('marks.photoKept'));
+    setWords(answer.status === 0 ? say('marks.offlineThePhotoWaitsOn') : answer.message);
   };
   return (
     <div>
@@ -38,7 +38,7 @@ export function TakePhoto({
         htmlFor={field}
         className="grid min-h-14 cursor-pointer place-items-center rounded border border-edge bg-flour px-5 text-xl focus-within:outline-2 max-xl:px-1 max-xl:text-lg"
       >
-        {say('batch.photo')}
+        {say('marks.photo')}
         <input
           id={field}
           type="file"

@@ -62,7 +62,7 @@ describe('the card of what is to do', () => {
 
   it('asks once before a load goes into an oven that is full, and is not stopped from it', async () => {
     const told = telling();
-    const full = coded('oven.noRoom', { oven: 'Oven', held: 6, capacity: 9, trays: 6 });
+    const full = coded('racks.noRoom', { oven: 'Oven', held: 6, capacity: 9, trays: 6 });
     const { user } = show(asking(full, itemOf([], '5.1.load'), told));
     await user.click(screen.getByRole('button', { name: 'Start load' }));
     expect((await screen.findByRole('alert')).textContent).toContain('6 of 9 trays are in Oven');

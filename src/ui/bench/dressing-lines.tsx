@@ -8,7 +8,7 @@ import { fillingPerPiece, overfull, type Filling } from '@/core/shaping/filling'
 import type { DressingPart } from '@/core/shaping/part';
 import { showMass } from '@/core/units/reader';
 import { useWords } from '../kit/words';
-import { useSizes } from '../lamination/geometry-strip';
+import { useSizes } from '../lamination/use-sizes';
 
 interface Props {
   dough: Pick<DoughForecast, 'steps'>;

@@ -12,7 +12,7 @@ import { Picture } from '../drawing/picture';
 import { Button } from '../kit/button';
 import { Sheet } from '../kit/sheet';
 import { FitPanel } from '../lamination/fit-panel';
-import { useSizes } from '../lamination/geometry-strip';
+import { useSizes } from '../lamination/use-sizes';
 import { Weighed } from '../lamination/weighed';
 import type { WorkProps } from './work-props';
 

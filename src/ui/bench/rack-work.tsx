@@ -29,7 +29,7 @@ export function RackWork({ item: { dough, step }, now, record }: Props) {
         <CountSheet
           open
           onOpenChange={setOpen}
-          title={say('oven.howManyCameOutWell', { name: dough.name })}
+          title={say('racks.howManyCameOutWell', { name: dough.name })}
           pieces={bake.load.pieces}
           onCount={(data) => {
             for (const one of rackAndCount(dough, bake, data, now)) void record(one);

@@ -4,7 +4,7 @@ import { useWords } from '../kit/words';
 import { SHAPE_WORDS } from '@/core/cutting/piece';
 import { SHAPES } from '@/core/shaping/shapes';
 import { Picture } from '../drawing/picture';
-import { useSizes } from '../lamination/geometry-strip';
+import { useSizes } from '../lamination/use-sizes';
 import type { WorkProps } from './work-props';
 
 /** How this piece is made up: the hands' work in pictures, and what goes wrong. */

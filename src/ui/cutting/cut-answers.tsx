@@ -35,18 +35,18 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
       className="relative overflow-x-auto"
       tabIndex={0}
       role="group"
-      aria-label={say('cutting.whatComesFromTheSheet')}
+      aria-label={say('cutPlan.whatComesFromTheSheet')}
     >
       <table className="w-full min-w-[40rem] border-collapse text-left text-[17px]">
         <thead>
           <tr className="border-b border-edge text-[15px] text-quiet">
             {[
               '',
-              say('cutting.pieces'),
-              say('cutting.each'),
-              say('cutting.weight'),
-              say('cutting.trays'),
-              say('cutting.forThatManyAlone'),
+              say('cutPlan.pieces'),
+              say('cutPlan.each'),
+              say('cutPlan.weight'),
+              say('cutPlan.trays'),
+              say('cutPlan.forThatManyAlone'),
             ].map((heading) => (
               <th key={heading} scope="col" className="pr-4 font-normal">
                 {heading}
@@ -74,12 +74,12 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                   <span className="text-2xl font-bold">{pieces}</span>
                   {sheets > 1 && (
                     <span className="text-quiet">
-                      {say('cutting.aSheetInAll', { pieces: pieces * sheets })}
+                      {say('cutPlan.aSheetInAll', { pieces: pieces * sheets })}
                     </span>
                   )}
-                  {more > 0 && <span className="text-quiet">{say('cutting.moreThanPlanned', { more })}</span>}
+                  {more > 0 && <span className="text-quiet">{say('cutPlan.moreThanPlanned', { more })}</span>}
                   {missing > 0 && (
-                    <span className="text-warn">{say('cutting.fewerThanWanted', { missing })}</span>
+                    <span className="text-warn">{say('cutPlan.fewerThanWanted', { missing })}</span>
                   )}
                 </td>
                 <td className="pr-4 whitespace-nowrap">{showMass(grams, units)}</td>
@@ -90,19 +90,19 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {trays && trays.trays > 0
-                    ? say('cutting.of', {
+                    ? say('cutPlan.of', {
                         trays: trays.trays,
                         perTray: trays.perTray,
                         part:
                           trays.onLast < trays.perTray
-                            ? say('cutting.theLastWith', { onLast: trays.onLast })
+                            ? say('cutPlan.theLastWith', { onLast: trays.onLast })
                             : '',
                       })
                     : ''}
                 </td>
                 <td className="whitespace-nowrap text-quiet">
                   {alone && (wanted.most ?? pieces) > 0
-                    ? say('cutting.aSheetLong', { rulerLength: rulerLength(alone.length, units) })
+                    ? say('cutPlan.aSheetLong', { rulerLength: rulerLength(alone.length, units) })
                     : ''}
                 </td>
               </tr>
@@ -111,10 +111,10 @@ export function CutAnswers({ plan, cuts, names, mm, density, sheets, parts, tray
         </tbody>
       </table>
       <p className="mt-2 text-[17px]">
-        {say('cutting.leftOverOfTheSheet', {
+        {say('cutPlan.leftOverOfTheSheet', {
           scrap: Math.round(plan.scrap * 1000) / 10,
           mass: showMass((sheetArea(plan) * plan.scrap * mm * density) / 10, units),
-          part: plan.odd > 0 ? say('cutting.oddPiecePiecesFromThe', { odd: plan.odd }) : '',
+          part: plan.odd > 0 ? say('cutPlan.oddPiecePiecesFromThe', { odd: plan.odd }) : '',
         })}
       </p>
     </div>

@@ -78,13 +78,13 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
     length <= 0 ||
     (!round && width <= 0) ||
     mm <= 0
-      ? say('cutting.aSheetHasALength')
+      ? say('cutPlan.aSheetHasALength')
       : mm < 1
-        ? say('cutting.aSheetOfCannotBe', { length: showLength(mm, units), length2: showLength(2, units) })
+        ? say('cutPlan.aSheetOfCannotBe', { length: showLength(mm, units), length2: showLength(2, units) })
         : length > (round ? 300 : 2000) || width > 300
-          ? say('cutting.noTableTakesASheet')
+          ? say('cutPlan.noTableTakesASheet')
           : density < 0.5 || density > 1.6
-            ? say('cutting.laminatedDoughHasADensity')
+            ? say('cutPlan.laminatedDoughHasADensity')
             : null;
   const parts = sheetFault || round ? 1 : partsFor(length, benchLength);
   const ask = useMemo(() => {
@@ -115,7 +115,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
           {sheetFault}
         </p>
       )}
-      {ask && !laid && <p className="mt-4 text-lg">{say('cutting.layingItOut')}</p>}
+      {ask && !laid && <p className="mt-4 text-lg">{say('cutPlan.layingItOut')}</p>}
       {laid && drawing && (
         <>
           <SheetWords sheets={sheets} rolled={rolled} laid={laid} notes={notes} />
@@ -126,7 +126,7 @@ export function CutPlanView({ title, sheet, sheets, rolled, pieces, benchLength,
           ))}
           <Picture drawing={drawing} id="cut" className="mt-2 max-h-[46dvh] w-full print:max-h-none" />
           <p className="mb-2 text-[15px] text-quiet">
-            {say('cutting.rulerMarksInInchesCentimetres', {
+            {say('cutPlan.rulerMarksInInchesCentimetres', {
               isCount: units.length === 'in',
               view: Math.round((drawing.view[2] / 18) * 10) / 10,
             })}
@@ -167,7 +167,7 @@ function TakeAway({ drawing }: TakeAwayProps) {
           className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
         >
           <Download aria-hidden size={18} />
-          {say('cutting.sVGTrueSize')}
+          {say('cutPlan.sVGTrueSize')}
         </a>
       )}
       <button
@@ -176,7 +176,7 @@ function TakeAway({ drawing }: TakeAwayProps) {
         className="flex min-h-11 items-center gap-2 rounded border border-edge bg-flour px-4"
       >
         <Printer aria-hidden size={18} />
-        {say('cutting.printOnA4')}
+        {say('cutPlan.printOnA4')}
       </button>
     </div>
   );

@@ -37,8 +37,8 @@ export function CutRows({
                 ...{
                   name: '',
                   shape: 'rectangle',
-                  base: say('cutting.n8Cm'),
-                  height: say('cutting.n15Cm'),
+                  base: say('cutPlan.n8Cm'),
+                  height: say('cutPlan.n15Cm'),
                   sectors: '8',
                 },
                 ...{ most: '', target: '', perTray: '' },
@@ -47,7 +47,7 @@ export function CutRows({
           }
         >
           <Plus aria-hidden size={18} />
-          {say('cutting.anotherShapeFromTheSame')}
+          {say('cutPlan.anotherShapeFromTheSame')}
         </Button>
       )}
     </div>
@@ -70,11 +70,11 @@ function CutRowFields({ i, row, set, rows, onChange, faults }: CutRowFieldsProps
   const words = SHAPE_WORDS[row.shape];
   return (
     <fieldset>
-      <legend className="sr-only">{say('cutting.piece', { i: i + 1 })}</legend>
+      <legend className="sr-only">{say('cutPlan.piece', { i: i + 1 })}</legend>
       <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4 lg:grid-cols-[1.3fr_1.5fr_1fr_1fr_1fr_1fr_1fr_2.75rem]">
-        <Field label={say('cutting.pieceName')} value={row.name} onType={(name) => set(i, { name })} />
+        <Field label={say('cutPlan.pieceName')} value={row.name} onType={(name) => set(i, { name })} />
         <Choice
-          label={say('cutting.shape')}
+          label={say('cutPlan.shape')}
           value={row.shape}
           options={PIECE_SHAPES.map((id) => ({ id, name: say.coded(SHAPE_WORDS[id].label) }))}
           onChoose={(shape) => set(i, { shape: shape as PieceShape })}
@@ -82,7 +82,7 @@ function CutRowFields({ i, row, set, rows, onChange, faults }: CutRowFieldsProps
         <Field label={say.coded(words.base)} value={row.base} onType={(base) => set(i, { base })} />
         {row.shape === 'sector' ? (
           <Field
-            label={say('cutting.sectors')}
+            label={say('cutPlan.sectors')}
             value={row.sectors}
             onType={(sectors) => set(i, { sectors })}
           />
@@ -92,21 +92,21 @@ function CutRowFields({ i, row, set, rows, onChange, faults }: CutRowFieldsProps
           <span />
         )}
         <Field
-          label={say('cutting.piecesASheet')}
+          label={say('cutPlan.piecesASheet')}
           value={row.most}
-          placeholder={say('cutting.allThatFit')}
+          placeholder={say('cutPlan.allThatFit')}
           onType={(most) => set(i, { most })}
         />
         <Field
-          label={say('cutting.eachShouldWeigh')}
+          label={say('cutPlan.eachShouldWeigh')}
           value={row.target}
           onType={(target) => set(i, { target })}
         />
-        <Field label={say('cutting.onATray')} value={row.perTray} onType={(perTray) => set(i, { perTray })} />
+        <Field label={say('cutPlan.onATray')} value={row.perTray} onType={(perTray) => set(i, { perTray })} />
         {rows.length > 1 && (
           <button
             type="button"
-            aria-label={say('cutting.leaveOutPiece', { i: i + 1 })}
+            aria-label={say('cutPlan.leaveOutPiece', { i: i + 1 })}
             className="grid size-10 place-items-center rounded border border-edge"
             onClick={() => onChange(rows.filter((_, k) => k !== i))}
           >

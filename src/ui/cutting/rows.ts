@@ -54,7 +54,7 @@ export function readRow(say: Say, row: CutRow, units: ReaderUnits): ReadCut | st
   if (Number.isNaN(base)) return say('cutting.theIsALengthSuch', { base: say.coded(words.base) });
   const height = words.height ? cm(row.height) : 0;
   if (Number.isNaN(height))
-    return say('cutting.theIsALengthSuch2', {
+    return say('cutPlan.theIsALengthSuch2', {
       height: say.coded(words.height ?? coded('cutting.height')),
     });
   const sectors = row.shape === 'sector' ? (parseNumber(row.sectors) ?? NaN) : undefined;
@@ -62,11 +62,11 @@ export function readRow(say: Say, row: CutRow, units: ReaderUnits): ReadCut | st
   const fault = pieceFault(size);
   if (fault) return say.coded(fault);
   const most = count(row.most);
-  if (most === 'none') return say('cutting.piecesAreAWholeNumber');
+  if (most === 'none') return say('cutPlan.piecesAreAWholeNumber');
   const perTray = count(row.perTray);
-  if (perTray === 'none') return say('cutting.piecesATrayAreWhole');
+  if (perTray === 'none') return say('cutPlan.piecesATrayAreWhole');
   const target = grams(row.target, units);
-  if (target === 'none') return say('cutting.aPieceSWeightIs');
+  if (target === 'none') return say('cutPlan.aPieceSWeightIs');
   return { wanted: { size, most }, target, perTray };
 }
 
@@ -93,10 +93,10 @@ export function tooLarge(
     (counts[i] ?? 0) === 0 && most !== 0
       ? [
           round && size.shape !== 'sector'
-            ? say('cutting.aRoundSheetIsCut', { names: names[i] || say.coded(SHAPE_WORDS[size.shape].label) })
-            : say('cutting.noOfComeFromThis', {
+            ? say('cutPlan.aRoundSheetIsCut', { names: names[i] || say.coded(SHAPE_WORDS[size.shape].label) })
+            : say('cutPlan.noOfComeFromThis', {
                 label: say.coded(SHAPE_WORDS[size.shape].label),
-                names: names[i] || say('cutting.thisSize'),
+                names: names[i] || say('cutPlan.thisSize'),
               }),
         ]
       : [],

@@ -7,8 +7,8 @@ import { unless, wants } from '../workbench/use-typed';
 import type { Measure } from '@/core/units/measure';
 
 const forms = (say: Say) => [
-  { id: 'rectangle', name: say('cutting.rectangular') },
-  { id: 'round', name: say('cutting.round') },
+  { id: 'rectangle', name: say('cutPlan.rectangular') },
+  { id: 'round', name: say('cutPlan.round') },
 ];
 
 interface SheetFieldsProps {
@@ -49,28 +49,28 @@ export function SheetFields({ typed, set, field, read }: SheetFieldsProps) {
   return (
     <div className="grid max-w-4xl grid-cols-2 gap-2 sm:grid-cols-5">
       <Choice
-        label={say('cutting.sheet')}
+        label={say('cutPlan.sheet')}
         value={typed.form}
         options={forms(say)}
         onChoose={(form) => set({ form })}
       />
       <Field
-        label={round ? say('cutting.sheetAcross') : say('cutting.sheetLong')}
+        label={round ? say('cutPlan.sheetAcross') : say('cutPlan.sheetLong')}
         {...field('length')}
         trouble={unless(length, wants(say, 'cm'))}
       />
       {!round && (
         <Field
-          label={say('cutting.sheetWide')}
+          label={say('cutPlan.sheetWide')}
           {...field('width')}
           trouble={unless(width, wants(say, 'cm'))}
         />
       )}
-      <Field label={say('cutting.sheetThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
+      <Field label={say('cutPlan.sheetThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
       <Field
-        label={say('cutting.densityGCm')}
+        label={say('cutPlan.densityGCm')}
         {...field('density')}
-        trouble={unless(density, say('cutting.suchAs107'))}
+        trouble={unless(density, say('cutPlan.suchAs107'))}
       />
     </div>
   );

@@ -20,26 +20,26 @@ export function SheetWords({ sheets, rolled, laid, notes }: SheetWordsProps) {
   const [units] = useUnits();
   return (
     <p className="mt-4 text-[17px]">
-      {say.rich('cutting.partPart2Part3Part4Length', {
-        part: sheets > 1 ? say('cutting.sheetsLikeThisOne', { sheets }) : '',
+      {say.rich('cutPlan.partPart2Part3Part4Length', {
+        part: sheets > 1 ? say('cutPlan.sheetsLikeThisOne', { sheets }) : '',
         part2: rolled
-          ? say('cutting.rolledToThenTrimmedOn', {
+          ? say('cutPlan.rolledToThenTrimmedOn', {
               rulerMark: rulerMark(rolled.length, units),
               rulerLength: rulerLength(rolled.width, units),
             })
           : '',
         part3:
           laid.sheet.parts > 1
-            ? say('cutting.longerThanTheBenchCut', {
+            ? say('cutPlan.longerThanTheBenchCut', {
                 parts: laid.sheet.parts,
                 rulerLength: rulerLength(laid.sheet.length, units),
               })
             : '',
         part4: laid.plan.round
-          ? say('cutting.roundSheetAcross', {
+          ? say('cutPlan.roundSheetAcross', {
               rulerLength: rulerLength(laid.sheet.length, units),
             })
-          : say('cutting.sheet2', {
+          : say('cutPlan.sheet2', {
               rulerMark: rulerMark(laid.sheet.length, units),
               rulerLength: rulerLength(laid.sheet.width, units),
             }),

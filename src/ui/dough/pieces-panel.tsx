@@ -11,7 +11,7 @@ import { machinesOf, type Machine } from '@/core/bakery/machines';
 import { partsOfPiece } from '@/core/shaping/needs';
 import { SHAPES } from '@/core/shaping/shapes';
 import { showMass } from '@/core/units/reader';
-import { useSizes } from '../lamination/geometry-strip';
+import { useSizes } from '../lamination/use-sizes';
 
 interface Props {
   dough: DoughForecast;

@@ -39,7 +39,7 @@ describe('first steps', () => {
 
   it('go on by one button to the last, and then the house knows that they were seen', async () => {
     const { user } = show(<FirstSteps person={baker} />);
-    expect(card()?.textContent).toContain('Welcome, Jonas.');
+    expect((await screen.findByRole('complementary')).textContent).toContain('Welcome, Jonas.');
     await user.click(tap('Next'));
     expect(card()?.textContent).toContain('2 of 3');
     await user.click(tap('Next'));
@@ -52,7 +52,7 @@ describe('first steps', () => {
 
   it('are skipped by one tap', async () => {
     const { user } = show(<FirstSteps person={baker} />);
-    await user.click(tap('Skip'));
+    await user.click(await screen.findByRole('button', { name: 'Skip' }));
     expect(card()).toBeNull();
     expect(told.send).toHaveBeenCalledOnce();
   });

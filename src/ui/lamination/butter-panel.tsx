@@ -21,7 +21,7 @@ const MINUTE = 60_000;
 const fatOptions = (say: Say, units: ReaderUnits) =>
   FATS.map((id) => ({
     id,
-    name: say('lamination.to', {
+    name: say('schemes.to', {
       label: say.coded(WORKABLE[id].label),
       celsius: showCelsius(WORKABLE[id].low, units),
       celsius2: showCelsius(WORKABLE[id].high, units),
@@ -63,35 +63,31 @@ export function ButterPanel({
   return (
     <section aria-labelledby="butter-heading" className="grid content-start gap-2">
       <h2 id="butter-heading" className="text-xl font-semibold">
-        {say('lamination.isTheButterPliable')}
+        {say('schemes.isTheButterPliable')}
       </h2>
       <div className="grid grid-cols-3 gap-2">
         <Choice
-          label={say('lamination.fat')}
+          label={say('schemes.fat')}
           value={typed.fat}
           options={fatOptions(say, units)}
           onChoose={(chosen) => set({ fat: chosen })}
         />
-        <Field label={say('lamination.blockThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
+        <Field label={say('schemes.blockThick')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
         <Field
-          label={say('lamination.outOfTheColdFor')}
+          label={say('schemes.outOfTheColdFor')}
           {...field('out')}
-          trouble={unless(out, say('lamination.howManyMinutes'))}
+          trouble={unless(out, say('schemes.howManyMinutes'))}
         />
+        <Field label={say('schemes.room')} {...field('room')} trouble={unless(warm, wants(say, 'celsius'))} />
         <Field
-          label={say('lamination.room')}
-          {...field('room')}
-          trouble={unless(warm, wants(say, 'celsius'))}
-        />
-        <Field
-          label={say('lamination.cold')}
+          label={say('schemes.cold')}
           {...field('cold')}
           trouble={unless(chilled, wants(say, 'celsius'))}
         />
         <Field
-          label={say('lamination.lockInMin')}
+          label={say('schemes.lockInMin')}
           {...field('lockIn')}
-          trouble={unless(lockIn, say('lamination.inHowManyMinutes'))}
+          trouble={unless(lockIn, say('schemes.inHowManyMinutes'))}
         />
       </div>
       {answer ? (
@@ -102,7 +98,7 @@ export function ButterPanel({
             </p>
           ))}
           <p>
-            {say('lamination.coreSkin', {
+            {say('schemes.coreSkin', {
               celsius: showCelsius(answer.window.core, units),
               celsius2: showCelsius(answer.window.surface, units),
             })}
@@ -111,13 +107,13 @@ export function ButterPanel({
         </div>
       ) : (
         <p role="alert" className="text-warn">
-          {say('lamination.aBlockIsBetweenAnd', {
+          {say('schemes.aBlockIsBetweenAnd', {
             length: showLength(2, units),
             length2: showLength(60, units),
           })}
         </p>
       )}
-      <p className="text-[15px] text-quiet">{say('lamination.byHandItBendsWithout')}</p>
+      <p className="text-[15px] text-quiet">{say('schemes.byHandItBendsWithout')}</p>
     </section>
   );
 }

@@ -24,14 +24,14 @@ interface Props {
 }
 
 const headings = (say: Say) => [
-  say('lamination.scheme'),
-  say('lamination.folds'),
-  say('lamination.fat2'),
-  say('lamination.multiplied'),
-  say('lamination.meanFat'),
-  say('lamination.comesOut'),
-  say('lamination.work'),
-  say('lamination.rests'),
+  say('schemes.scheme'),
+  say('schemes.folds'),
+  say('schemes.fat2'),
+  say('schemes.multiplied'),
+  say('schemes.meanFat'),
+  say('schemes.comesOut'),
+  say('schemes.work'),
+  say('schemes.rests'),
 ];
 
 /** The house's schemes side by side, for the same dough, butter and sheet. */
@@ -43,7 +43,7 @@ export function CompareTable({ schemes, chosen, weights, mm, limits, onChoose }:
       className="relative overflow-x-auto"
       tabIndex={0}
       role="group"
-      aria-label={say('lamination.schemesSideBy')}
+      aria-label={say('schemes.schemesSideBy')}
     >
       <table className="w-full min-w-[42rem] border-collapse text-left text-[15px]">
         <thead>

@@ -24,17 +24,17 @@ export function Composer({
   const last = draft.turns.at(-1);
   return (
     <fieldset>
-      <legend className="mb-2 text-xl font-semibold">{say('lamination.compose')}</legend>
+      <legend className="mb-2 text-xl font-semibold">{say('schemes.compose')}</legend>
       <LockInFields draft={draft} onChange={onChange} />
       <table className="w-full border-separate border-spacing-x-2 border-spacing-y-1 text-left text-[15px]">
         <thead>
           <tr>
             {[
               '',
-              say('lamination.fold'),
-              say('lamination.rolledTo'),
-              say('lamination.workMin'),
-              say('lamination.thenRestMin'),
+              say('schemes.fold'),
+              say('schemes.rolledTo'),
+              say('schemes.workMin'),
+              say('schemes.thenRestMin'),
               '',
             ].map((heading, i) => (
               <th key={i} scope="col" className="font-normal">
@@ -56,15 +56,15 @@ export function Composer({
             ...draft,
             turns: [
               ...draft.turns,
-              last ?? { fold: 'letter', mm: say('lamination.n7Mm'), minutes: '8', rest: '45' },
+              last ?? { fold: 'letter', mm: say('schemes.n7Mm'), minutes: '8', rest: '45' },
             ],
           })
         }
       >
         <Plus aria-hidden size={18} />
-        {say('lamination.addATurn')}
+        {say('schemes.addATurn')}
       </Button>
-      <p className="mt-1 text-[15px] text-quiet">{say('lamination.aRestOf0Min')}</p>
+      <p className="mt-1 text-[15px] text-quiet">{say('schemes.aRestOf0Min')}</p>
     </fieldset>
   );
 }
@@ -82,13 +82,13 @@ function LockInFields({ draft, onChange }: LockInFieldsProps) {
   return (
     <div className="mb-3 grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
       <Choice
-        label={say('lamination.kindOfDough')}
+        label={say('schemes.kindOfDough')}
         value={draft.kind}
         options={LAMINATION_KINDS.map((id) => ({ id, name: say.coded(KIND_WORDS[id].label) }))}
         onChoose={(kind) => onChange({ ...draft, kind: kind as LaminationKind })}
       />
       <Choice
-        label={say('lamination.butter2')}
+        label={say('schemes.butter2')}
         value={draft.beginning}
         options={beginnings(say)}
         onChoose={(beginning) =>
@@ -101,19 +101,19 @@ function LockInFields({ draft, onChange }: LockInFieldsProps) {
         onType={(amount) => onChange({ ...draft, amount })}
       />
       <Field
-        label={say('lamination.flourInIt')}
+        label={say('schemes.flourInIt')}
         value={draft.flour}
         onType={(flour) => onChange({ ...draft, flour })}
       />
       {isBlock && (
         <Field
-          label={say('lamination.temperMin')}
+          label={say('schemes.temperMin')}
           value={draft.temper}
           onType={(temper) => onChange({ ...draft, temper })}
         />
       )}
       <Field
-        label={say('lamination.lockInMin2')}
+        label={say('schemes.lockInMin2')}
         value={draft.lockInMinutes}
         onType={(lockInMinutes) => onChange({ ...draft, lockInMinutes })}
       />

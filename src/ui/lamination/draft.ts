@@ -37,19 +37,19 @@ const USUAL_BLOCK = 10;
 export const beginnings = (say: Say): { id: string; name: string }[] => [
   ...LOCK_INS.map((style) => ({
     id: style,
-    name: say('lamination.block', { style: say.coded(LOCK_IN_WORDS[style]) }),
+    name: say('schemes.block', { style: say.coded(LOCK_IN_WORDS[style]) }),
   })),
-  { id: 'spread', name: say('lamination.softButterSpread') },
-  { id: 'grated', name: say('lamination.frozenButterGrated') },
-  { id: 'discs', name: say('lamination.discsStacked') },
+  { id: 'spread', name: say('schemes.softButterSpread') },
+  { id: 'grated', name: say('schemes.frozenButterGrated') },
+  { id: 'discs', name: say('schemes.discsStacked') },
 ];
 
 /** What the amount beside a beginning is. */
 export function amountLabel(say: Say, beginning: string): string {
   if (beginning === 'discs') return 'discs';
   return beginning === 'spread' || beginning === 'grated'
-    ? say('lamination.timesButter')
-    : say('lamination.thicknessOrSize');
+    ? say('schemes.timesButter')
+    : say('schemes.thicknessOrSize');
 }
 
 /** An amount that fits a beginning that was just chosen. */
@@ -99,18 +99,18 @@ export function readDraft(
   const turns: Turn[] = [];
   for (const [i, turn] of draft.turns.entries()) {
     const [sheet, minutes, rest] = [mm(turn.mm), number(turn.minutes), number(turn.rest)];
-    if (sheet === null) return faulty(say('lamination.turnASheetSThickness', { i: i + 1 }));
-    if (minutes === null) return faulty(say('lamination.turnHowManyMinutesOf', { i: i + 1 }));
-    if (rest === null) return faulty(say('lamination.turnHowManyMinutesOf2', { i: i + 1 }));
+    if (sheet === null) return faulty(say('schemes.turnASheetSThickness', { i: i + 1 }));
+    if (minutes === null) return faulty(say('schemes.turnHowManyMinutesOf', { i: i + 1 }));
+    if (rest === null) return faulty(say('schemes.turnHowManyMinutesOf2', { i: i + 1 }));
     turns.push({ fold: turn.fold, mm: sheet, minutes, rest });
   }
   const beginning = readBeginning(say, draft, { mm, number, units });
   if (typeof beginning === 'string') return faulty(beginning);
   const [flour, lockInMinutes] = [number(draft.flour), number(draft.lockInMinutes)];
-  if (flour === null) return faulty(say('lamination.flourInTheButterIs'));
-  if (lockInMinutes === null) return faulty(say('lamination.howManyMinutesDoesThe'));
+  if (flour === null) return faulty(say('schemes.flourInTheButterIs'));
+  if (lockInMinutes === null) return faulty(say('schemes.howManyMinutesDoesThe'));
   const temper = beginning.way === 'block' ? number(draft.temper) : undefined;
-  if (temper === null) return faulty(say('lamination.howManyMinutesOfTemper'));
+  if (temper === null) return faulty(say('schemes.howManyMinutesOfTemper'));
   const scheme: Scheme = {
     ...(temper === undefined || temper === USUAL_TEMPER ? {} : { temper }),
     ...{ kind: draft.kind, beginning, flourInFat: flour / 100, turns, lockInMinutes, perKg: draft.perKg },
@@ -135,9 +135,7 @@ function readBeginning(
   if (beginning === 'discs' || beginning === 'spread' || beginning === 'grated') {
     const count = number(amount);
     if (count === null || !Number.isInteger(count))
-      return beginning === 'discs'
-        ? say('lamination.howManyDiscsAWhole')
-        : say('lamination.howOftenDoesButterGo');
+      return beginning === 'discs' ? say('schemes.howManyDiscsAWhole') : say('schemes.howOftenDoesButterGo');
     return beginning === 'discs' ? { way: 'discs', discs: count } : { way: beginning, additions: count };
   }
   const [long, wide, ...more] = amount.split(/[x×*]/i);
@@ -147,10 +145,10 @@ function readBeginning(
     const sides = [/[a-z"]\s*$/i.test(long ?? '') ? (long ?? '') : `${long}${unit}`, wide];
     const [length, width] = sides.map((text) => readMeasure('cm', text, units));
     if (more.length > 0 || !(length && width) || Number.isNaN(length) || Number.isNaN(width))
-      return say('lamination.aButterTemplateIsA');
+      return say('schemes.aButterTemplateIsA');
     return { way: 'block', style: beginning as LockIn, blockMm: USUAL_BLOCK, template: { length, width } };
   }
   const blockMm = mm(amount);
-  if (blockMm === null) return say('lamination.aButterBlockIsSo');
+  if (blockMm === null) return say('schemes.aButterBlockIsSo');
   return { way: 'block', style: beginning as LockIn, blockMm };
 }

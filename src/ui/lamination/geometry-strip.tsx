@@ -2,47 +2,12 @@
 
 import { useWords } from '../kit/words';
 import { foldDrawing, lockInDrawing } from '@/core/lamination/drawing';
-import type { Pass, Slab } from '@/core/lamination/gaps';
 import type { BlockPlan } from '@/core/lamination/geometry';
 import { BY_HAND, FOLD_WORDS, HOW_TO, LOCK_IN_WORDS } from '@/core/lamination/words';
-import { rulerLength, rulerMark } from '@/core/units/length';
 import { showLength } from '@/core/units/reader';
 import { Picture } from '../drawing/picture';
-import { useUnits } from '../live/units';
-
-/** Sizes of slabs in this reader's units: "42 × 28 cm, 21 mm". */
-export function useSizes() {
-  const [units] = useUnits();
-  const cm = (value: number) => rulerLength(value, units);
-  return {
-    units,
-    cm,
-    slab: ({ length, width, mm }: Slab) =>
-      `${rulerMark(length, units)} × ${cm(width)}, ${showLength(Math.round(mm * 10) / 10, units)}`,
-  };
-}
-
-/** The row of gap settings, with the length after each pass. */
-export function GapRow({ passes, floor = false }: { passes: readonly Pass[]; floor?: boolean }) {
-  const say = useWords();
-  const { units } = useSizes();
-  if (passes.length === 0)
-    return <p className="text-[15px] text-quiet">{say('lamination.thinEnoughAlready')}</p>;
-  return (
-    <ol
-      aria-label={say('lamination.gapsOfTheSheeter')}
-      className={`flex flex-wrap gap-x-3 gap-y-1 ${floor ? 'text-xl' : 'text-[15px]'}`}
-    >
-      {passes.map(({ gap, length, turned }, i) => (
-        <li key={i} className="whitespace-nowrap">
-          {turned && <span className="text-quiet">{say('lamination.turn90')}</span>}
-          <span className="font-semibold">{showLength(gap, units)}</span>
-          <span className="text-quiet"> → {rulerLength(length, units)}</span>
-        </li>
-      ))}
-    </ol>
-  );
-}
+import { GapRow } from './gap-row';
+import { useSizes } from './use-sizes';
 
 /** Every stage of a block in a row: butter and dough, each turn before and after, the final sheet. */
 export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: number }) {
@@ -52,39 +17,39 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
   return (
     <section aria-labelledby="geometry-heading">
       <h2 id="geometry-heading" className="text-xl font-semibold">
-        {say('lamination.theBlockEachOfBlocks', { blocks })}
+        {say('schemes.theBlockEachOfBlocks', { blocks })}
       </h2>
       <ol className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-5 gap-y-4">
         {lockIn && (
           <li>
             <h3 className="font-semibold">
-              {say('lamination.lockIn', { LOCKINWORDS: say.coded(LOCK_IN_WORDS[lockIn.style]) })}
+              {say('schemes.lockIn', { LOCKINWORDS: say.coded(LOCK_IN_WORDS[lockIn.style]) })}
             </h3>
             <Picture drawing={lockInDrawing(lockIn.style, lockIn)} id="lock-in" className="h-28" />
-            <p className="text-[16px]">{say('lamination.butter', { slab: slab(lockIn.butter) })}</p>
+            <p className="text-[16px]">{say('schemes.butter', { slab: slab(lockIn.butter) })}</p>
             <p className="text-[16px]">
-              {say('lamination.dough', {
+              {say('schemes.dough', {
                 slab: slab(lockIn.dough),
                 part:
                   lockIn.flapMm !== null
-                    ? say('lamination.flaps', { length: showLength(lockIn.flapMm, units) })
+                    ? say('schemes.flaps', { length: showLength(lockIn.flapMm, units) })
                     : '',
               })}
             </p>
-            <p className="text-[15px] text-quiet">{say('lamination.then', { slab: slab(lockIn.after) })}</p>
+            <p className="text-[15px] text-quiet">{say('schemes.then', { slab: slab(lockIn.after) })}</p>
             <p className="text-[15px] text-quiet">{say.coded(HOW_TO[lockIn.style])}</p>
           </li>
         )}
         {open && (
           <li>
-            <h3 className="font-semibold">{say('lamination.toBegin')}</h3>
-            <p className="text-[16px]">{say('lamination.dough2', { slab: slab(open) })}</p>
+            <h3 className="font-semibold">{say('schemes.toBegin')}</h3>
+            <p className="text-[16px]">{say('schemes.dough2', { slab: slab(open) })}</p>
           </li>
         )}
         {turns.map((turn) => (
           <li key={turn.nth}>
             <h3 className="font-semibold">
-              {say('lamination.turn', { nth: turn.nth, FOLDWORDS: say.coded(FOLD_WORDS[turn.fold]) })}
+              {say('schemes.turn', { nth: turn.nth, FOLDWORDS: say.coded(FOLD_WORDS[turn.fold]) })}
             </h3>
             <Picture
               drawing={foldDrawing(turn.fold, turn.sheet, cm)}
@@ -92,38 +57,38 @@ export function GeometryStrip({ plan, blocks }: { plan: BlockPlan; blocks: numbe
               className="h-28 w-full"
             />
             <p className="text-[15px] text-quiet">
-              {say('lamination.fromOpenSideAhead', { slab: slab(turn.before) })}
+              {say('schemes.fromOpenSideAhead', { slab: slab(turn.before) })}
             </p>
-            <p className="text-[16px]">{say('lamination.rollTo', { slab: slab(turn.sheet) })}</p>
+            <p className="text-[16px]">{say('schemes.rollTo', { slab: slab(turn.sheet) })}</p>
             <GapRow passes={turn.passes} />
             <p className="text-[15px] text-quiet">
-              {say('lamination.foldedAQuarterTurnThen', { slab: slab(turn.after) })}
+              {say('schemes.foldedAQuarterTurnThen', { slab: slab(turn.after) })}
             </p>
             {turn.cutInto > 1 && (
               <p className="text-[15px] text-warn">
-                {say('lamination.longerThanTheTableCut', { cutInto: turn.cutInto })}
+                {say('schemes.longerThanTheTableCut', { cutInto: turn.cutInto })}
               </p>
             )}
           </li>
         ))}
         <li>
-          <h3 className="font-semibold">{say('lamination.finalSheet')}</h3>
+          <h3 className="font-semibold">{say('schemes.finalSheet')}</h3>
           <p className="text-[16px]">{slab(final.sheet)}</p>
           <GapRow passes={final.passes} />
           {final.cutInto > 1 && (
             <p className="text-[15px] text-warn">
-              {say('lamination.longerThanTheTableCut2', { cutInto: final.cutInto })}
+              {say('schemes.longerThanTheTableCut2', { cutInto: final.cutInto })}
             </p>
           )}
           <p className="text-[15px] text-quiet">
-            {say('lamination.trimmedByNowDensityG', {
+            {say('schemes.trimmedByNowDensityG', {
               value: Math.round((1 - plan.kept) * 1000) / 10,
               density: say.number(plan.density, 2),
             })}
           </p>
         </li>
         <li>
-          <h3 className="font-semibold">{say('lamination.byHand')}</h3>
+          <h3 className="font-semibold">{say('schemes.byHand')}</h3>
           <ul className="list-disc pl-5 text-[15px]">
             {BY_HAND.map((words) => (
               <li key={say.coded(words)}>{say.coded(words)}</li>

@@ -68,13 +68,13 @@ export function LaminationView({ person, schemes, products, behind, rolling, blo
   };
   const sizes = [dough, fat, mm];
   const fault = sizes.some(Number.isNaN)
-    ? say('lamination.doughButterAndSheetAre')
+    ? say('schemes.doughButterAndSheetAre')
     : dough <= 0
       ? say('lamination.howMuchDoughGiveIts')
       : fat <= 0
         ? say('lamination.howMuchButterWithoutIt')
         : mm <= 0
-          ? say('lamination.aSheetHasAThickness')
+          ? say('schemes.aSheetHasAThickness')
           : null;
   const blocks = fault ? 1 : blocksFor((dough + fat) / 1000, blockKg);
   const weights = { dough: dough / blocks, fat: fat / blocks };
@@ -171,20 +171,12 @@ function WeightFields({ field, dough, fat, mm, fault, blocks }: WeightFieldsProp
           {...field('dough')}
           trouble={unless(dough, wants(say, 'grams'))}
         />
-        <Field
-          label={say('lamination.butter2')}
-          {...field('fat')}
-          trouble={unless(fat, wants(say, 'grams'))}
-        />
-        <Field
-          label={say('lamination.finalSheet2')}
-          {...field('mm')}
-          trouble={unless(mm, wants(say, 'mm'))}
-        />
+        <Field label={say('schemes.butter2')} {...field('fat')} trouble={unless(fat, wants(say, 'grams'))} />
+        <Field label={say('schemes.finalSheet2')} {...field('mm')} trouble={unless(mm, wants(say, 'mm'))} />
       </div>
       {!fault && (
         <p className="pb-2 text-[16px] text-quiet">
-          {say('lamination.inAllOneBlockBlocks', { mass: showMass(dough + fat, units), blocks })}
+          {say('schemes.inAllOneBlockBlocks', { mass: showMass(dough + fat, units), blocks })}
         </p>
       )}
     </div>
@@ -212,7 +204,7 @@ function InSection({ composed, mm, weights, rolling, pile, dough, fat }: InSecti
   return (
     <section aria-labelledby="section-heading" className="grid content-start gap-3">
       <h2 id="section-heading" className="text-xl font-semibold">
-        {say('lamination.at', {
+        {say('schemes.at', {
           schemeName: say.coded(schemeName(composed)),
           length: showLength(mm, units),
         })}

@@ -25,26 +25,26 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
   const { layers, multiplied, verdict } = outcomeOf(scheme, weights, { mm, limits: limits[scheme.kind] });
   const { less, more } = turnMoreOrLess(scheme, weights, mm, limits[scheme.kind]);
   const facts: [string, string][] = [
-    [say('lamination.fatLayers'), layers.fatLayers.toLocaleString(say.language)],
-    [say('lamination.layersInAll'), layers.layers.toLocaleString(say.language)],
-    [say('lamination.foldsMultiplied'), multiplied.toLocaleString(say.language)],
+    [say('schemes.fatLayers'), layers.fatLayers.toLocaleString(say.language)],
+    [say('schemes.layersInAll'), layers.layers.toLocaleString(say.language)],
+    [say('schemes.foldsMultiplied'), multiplied.toLocaleString(say.language)],
     [
-      say('lamination.fatLayer'),
-      say('lamination.to2', {
+      say('schemes.fatLayer'),
+      say('schemes.to2', {
         microns: microns(say, layers.meanFat),
         microns2: microns(say, layers.minFat),
         microns3: microns(say, layers.maxFat),
       }),
     ],
     [
-      say('lamination.doughLayer'),
-      say('lamination.to2', {
+      say('schemes.doughLayer'),
+      say('schemes.to2', {
         microns: microns(say, layers.meanDough),
         microns2: microns(say, layers.minDough),
         microns3: microns(say, layers.maxDough),
       }),
     ],
-    [say('lamination.fatByVolume'), say.shown({ percent: layers.fatVolumeFraction * 100 })],
+    [say('schemes.fatByVolume'), say.shown({ percent: layers.fatVolumeFraction * 100 })],
   ];
   const last = scheme.turns.at(-1);
   return (
@@ -63,13 +63,13 @@ export function LayerFacts({ scheme, weights, mm, limits }: Props) {
       <div className="text-[16px]">
         {less && (
           <p>
-            <span className="text-quiet">{say('lamination.withoutTheLastTurn')}</span>
+            <span className="text-quiet">{say('schemes.withoutTheLastTurn')}</span>
             {say.coded(outcomeMessage(less, scheme))}
           </p>
         )}
         <p>
           <span className="text-quiet">
-            {say('lamination.oneMore', {
+            {say('schemes.oneMore', {
               part: say.coded(last ? FOLD_WORDS[last.fold] : say('lamination.letterFold')),
             })}
           </span>

@@ -52,11 +52,11 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
   return (
     <section aria-labelledby="keep-heading" className="grid gap-2">
       <h2 id="keep-heading" className="text-xl font-semibold">
-        {say('lamination.keep')}
+        {say('schemes.keep')}
       </h2>
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-72">
-          <Field label={say('lamination.nameOfTheScheme')} value={name} onType={setName} />
+          <Field label={say('schemes.nameOfTheScheme')} value={name} onType={setName} />
         </div>
         {from && !isNew && (
           <Button
@@ -65,12 +65,12 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
             disabled={!scheme || busy}
             onClick={() => keep(from.versionId)}
           >
-            {say('lamination.keepAsANewVersion')}
+            {say('schemes.keepAsANewVersion')}
           </Button>
         )}
         {isNew && (
           <Button look="act" className="min-h-10" disabled={!scheme || busy} onClick={() => keep(null)}>
-            {say('lamination.keepAsANewScheme')}
+            {say('schemes.keepAsANewScheme')}
           </Button>
         )}
         {from && (
@@ -79,13 +79,13 @@ export function SchemeKeeper({ from, scheme, products, behind }: Props) {
             disabled={busy}
             onClick={() => void act('remove-scheme', { schemeId: from.schemeId })}
           >
-            {say('lamination.takeOut', { name: from.name })}
+            {say('schemes.takeOut', { name: from.name })}
           </Button>
         )}
       </div>
       {from && from.products.length > 0 && (
         <p className="text-[15px] text-quiet">
-          {say('lamination.laminatedByIt', {
+          {say('schemes.laminatedByIt', {
             products: from.products.map((product) => say.inLine(product.name)).join(', '),
           })}
         </p>
@@ -115,10 +115,10 @@ function SchemeProducts({ from, products, busy, act }: SchemeProductsProps) {
   return (
     <details>
       <summary className="min-h-9 cursor-pointer text-[16px]">
-        {say('lamination.giveToProducts', { name: from.name })}
+        {say('schemes.giveToProducts', { name: from.name })}
       </summary>
       <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-        <legend className="sr-only">{say('lamination.products')}</legend>
+        <legend className="sr-only">{say('schemes.products')}</legend>
         {products.map(({ id, name: product, schemeName }) => (
           <label key={id} className="flex min-h-9 items-center gap-2 text-[16px]">
             <input
@@ -129,7 +129,7 @@ function SchemeProducts({ from, products, busy, act }: SchemeProductsProps) {
                 setGiven(event.target.checked ? [...given, id] : given.filter((other) => other !== id))
               }
             />
-            {say.named(product)} <span className="text-quiet">{say('lamination.now', { schemeName })}</span>
+            {say.named(product)} <span className="text-quiet">{say('schemes.now', { schemeName })}</span>
           </label>
         ))}
       </fieldset>
@@ -138,7 +138,7 @@ function SchemeProducts({ from, products, busy, act }: SchemeProductsProps) {
         disabled={given.length === 0 || busy}
         onClick={() => void act('choose-scheme', { productIds: given, schemeId: from.schemeId })}
       >
-        {say('lamination.giveItToThisProduct', { count: given.length })}
+        {say('schemes.giveItToThisProduct', { count: given.length })}
       </Button>
     </details>
   );
@@ -155,7 +155,7 @@ function OlderDoughs({ behind, busy, act }: OlderDoughsProps) {
   const say = useWords();
   return (
     <div>
-      <h3 className="font-semibold">{say('lamination.plannedByAnOlderScheme')}</h3>
+      <h3 className="font-semibold">{say('schemes.plannedByAnOlderScheme')}</h3>
       <ul className="grid gap-1">
         {behind.map((dough) => (
           <li key={dough.id} className="flex flex-wrap items-center gap-3 text-[16px]">
@@ -163,13 +163,13 @@ function OlderDoughs({ behind, busy, act }: OlderDoughsProps) {
               say.coded(dough.refused)
             ) : (
               <>
-                {say('lamination.now2', {
+                {say('schemes.now2', {
                   name: dough.name,
                   from: say.coded(dough.from),
                   to: say.coded(dough.to),
                 })}
                 <Button disabled={busy} onClick={() => void act('relaminate-dough', { doughId: dough.id })}>
-                  {say('lamination.letFollow', { name: dough.name })}
+                  {say('schemes.letFollow', { name: dough.name })}
                 </Button>
               </>
             )}

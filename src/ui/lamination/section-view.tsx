@@ -68,9 +68,9 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
             pile={pile}
             from={0}
             to={1}
-            label={say('lamination.theWholeSheetInSection', { thick: thick(mm) })}
+            label={say('schemes.theWholeSheetInSection', { thick: thick(mm) })}
           />
-          <p className="text-[15px] text-quiet">{say('lamination.allOf', { thick: thick(mm) })}</p>
+          <p className="text-[15px] text-quiet">{say('schemes.allOf', { thick: thick(mm) })}</p>
         </div>
         <svg width={26} height={HEIGHT} aria-hidden>
           <path
@@ -85,18 +85,18 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
             pile={pile}
             from={from}
             to={from + window}
-            label={say('lamination.ofItEnlarged', { thick: thick(mm * window) })}
+            label={say('schemes.ofItEnlarged', { thick: thick(mm * window) })}
           />
           <p className="text-[15px] text-quiet">
-            {say('lamination.ofIt', {
+            {say('schemes.ofIt', {
               thick: thick(mm * window),
-              part: times > 1 ? say('lamination.times', { times }) : '',
+              part: times > 1 ? say('schemes.times', { times }) : '',
             })}
           </p>
         </div>
       </div>
       <label className="grid grid-cols-[5rem_1fr] items-center gap-2 text-[15px]">
-        {say('lamination.enlarge')}
+        {say('schemes.enlarge')}
         <input
           type="range"
           className="accent-ink"
@@ -108,7 +108,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
         />
       </label>
       <label className="grid grid-cols-[5rem_1fr] items-center gap-2 text-[15px]">
-        {say('lamination.height')}
+        {say('schemes.height')}
         <input
           type="range"
           className="accent-ink"
@@ -119,9 +119,7 @@ export function SectionView({ pile, mm, finest }: { pile: Pile; mm: number; fine
           onChange={(e) => setAt(Number(e.target.value))}
         />
       </label>
-      <figcaption className="text-[15px] text-quiet">
-        {say('lamination.butterDarkYellowDoughPale')}
-      </figcaption>
+      <figcaption className="text-[15px] text-quiet">{say('schemes.butterDarkYellowDoughPale')}</figcaption>
     </figure>
   );
 }

@@ -1,9 +1,9 @@
 import { useWords } from '../kit/words';
 import type { Say } from '@/words/say';
 const pagesWords = (say: Say) => [
-  { href: '/lamination', name: say('lamination.lamination') },
-  { href: '/cutting', name: say('lamination.cutPlan') },
-  { href: '/fillings', name: say('lamination.fillingsAndShapes') },
+  { href: '/lamination', name: say('schemes.lamination') },
+  { href: '/cutting', name: say('schemes.cutPlan') },
+  { href: '/fillings', name: say('schemes.fillingsAndShapes') },
 ];
 
 /** The second day's work: layers, what is cut from them, what goes in and how it is made up. */
@@ -11,7 +11,7 @@ export function Tabs({ at }: { at: string }) {
   const say = useWords();
   return (
     <nav
-      aria-label={say('lamination.layersAndCuts')}
+      aria-label={say('schemes.layersAndCuts')}
       className="flex flex-wrap items-baseline gap-x-5 print:hidden"
     >
       {pagesWords(say).map(({ href, name }) =>

@@ -10,9 +10,9 @@ import { type SchemeDraft, type TurnDraft } from './draft';
 const CELL = 'min-h-9 w-full min-w-0 rounded border border-edge bg-ground px-2 text-[17px]';
 
 const cells = (say: Say): { name: 'mm' | 'minutes' | 'rest'; label: string }[] => [
-  { name: 'mm', label: say('lamination.sheet') },
-  { name: 'minutes', label: say('lamination.work') },
-  { name: 'rest', label: say('lamination.rest') },
+  { name: 'mm', label: say('schemes.sheet') },
+  { name: 'minutes', label: say('schemes.work') },
+  { name: 'rest', label: say('schemes.rest') },
 ];
 
 interface TurnRowProps {
@@ -29,11 +29,11 @@ export function TurnRow({ i, one, turn, onChange, draft }: TurnRowProps) {
   return (
     <tr>
       <th scope="row" className="w-16 font-semibold whitespace-nowrap">
-        {say('lamination.turn2', { i: i + 1 })}
+        {say('schemes.turn2', { i: i + 1 })}
       </th>
       <td className="w-40">
         <select
-          aria-label={say('lamination.foldOfTurn', { i: i + 1 })}
+          aria-label={say('schemes.foldOfTurn', { i: i + 1 })}
           className={CELL}
           value={one.fold}
           onChange={(event) => turn(i, { fold: event.target.value as Fold })}
@@ -48,7 +48,7 @@ export function TurnRow({ i, one, turn, onChange, draft }: TurnRowProps) {
       {cells(say).map(({ name, label }) => (
         <td key={name}>
           <input
-            aria-label={say('lamination.ofTurn', { label, i: i + 1 })}
+            aria-label={say('schemes.ofTurn', { label, i: i + 1 })}
             autoComplete="off"
             className={CELL}
             value={one[name]}
@@ -59,7 +59,7 @@ export function TurnRow({ i, one, turn, onChange, draft }: TurnRowProps) {
       <td className="w-10">
         <button
           type="button"
-          aria-label={say('lamination.leaveOutTurn', { i: i + 1 })}
+          aria-label={say('schemes.leaveOutTurn', { i: i + 1 })}
           className="grid size-9 place-items-center rounded border border-edge"
           onClick={() => onChange({ ...draft, turns: draft.turns.filter((_, k) => k !== i) })}
         >

@@ -32,21 +32,21 @@ export function CountSheet({
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title={title}>
       <p className="mb-3 text-4xl font-bold">
-        {say.rich('oven.goodOf', {
+        {say.rich('racks.goodOf', {
           good,
           span: (words) => <span className="text-xl font-normal text-quiet">{words}</span>,
           all,
         })}
       </p>
       <Stepper
-        label={say('oven.cameOut')}
+        label={say('racks.cameOut')}
         value={all}
         least={second + waste}
         most={2 * pieces}
         onChange={setAll}
       />
-      <Stepper label={say('oven.secondQuality')} value={second} most={all - waste} onChange={setSecond} />
-      <Stepper label={say('oven.waste')} value={waste} most={all - second} onChange={setWaste} />
+      <Stepper label={say('racks.secondQuality')} value={second} most={all - waste} onChange={setSecond} />
+      <Stepper label={say('racks.waste')} value={waste} most={all - second} onChange={setWaste} />
       <Button
         look="act"
         floor
@@ -56,7 +56,7 @@ export function CountSheet({
           onOpenChange(false);
         }}
       >
-        {say('oven.keepTheCount')}
+        {say('racks.keepTheCount')}
       </Button>
     </Sheet>
   );
@@ -85,7 +85,7 @@ function Stepper({
     >
       <span className="text-xl">{label}</span>
       <span className="flex items-center gap-2">
-        <Button floor aria-label={say('oven.oneLess', { label })} onClick={() => to(value - 1)}>
+        <Button floor aria-label={say('racks.oneLess', { label })} onClick={() => to(value - 1)}>
           <Minus aria-hidden size={22} />
         </Button>
         <input
@@ -96,7 +96,7 @@ function Stepper({
           onChange={({ target }) => to(Number(target.value.replace(/\D/g, '').slice(0, 5)))}
           className="min-h-14 w-24 rounded border border-edge bg-flour text-center text-3xl font-bold"
         />
-        <Button floor aria-label={say('oven.oneMore', { label })} onClick={() => to(value + 1)}>
+        <Button floor aria-label={say('racks.oneMore', { label })} onClick={() => to(value + 1)}>
           <Plus aria-hidden size={22} />
         </Button>
         <Button floor onClick={() => to(value + 5)}>

@@ -113,7 +113,7 @@ export function LoadOut({
       <CountSheet
         open={open}
         onOpenChange={setOpen}
-        title={say('oven.howManyCameOutWell', { name: load.dough.name })}
+        title={say('racks.howManyCameOutWell', { name: load.dough.name })}
         pieces={load.step.load?.pieces ?? 0}
         onCount={(data) => {
           for (const one of rackAndCount(load.dough, load.step, data, now)) void record(one);

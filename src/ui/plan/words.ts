@@ -14,7 +14,7 @@ export function outputWord(
   { pieces, product, way }: Pick<OutputRecord, 'pieces' | 'product' | 'way'>,
 ) {
   const words = say('common.somePieces', { pieces, product: say.inLine(product) });
-  return way === undefined ? words : say('plan.onItsWay', { way: way.replaceAll('-', '_'), words });
+  return way === undefined ? words : say('steps.onItsWay', { way: way.replaceAll('-', '_'), words });
 }
 
 /** All outputs of a dough: `120 butter crescent, 40 raisin snail to freeze`. */
@@ -23,9 +23,9 @@ export const outputWords = (say: Say, { outputs }: Pick<DoughRecord, 'outputs'>)
 
 /** `finished`, `late 12 min`, `turn 1 of 3 done`, or nothing worth saying. */
 export function stateWords(say: Say, dough: DoughForecast, now: number): string {
-  if (dough.state.finished) return say('plan.finished');
+  if (dough.state.finished) return say('steps.finished');
   const behind = minutesBehind(dough, now);
-  if (behind > 0) return say('plan.lateBy', { duration: duration(behind) });
+  if (behind > 0) return say('steps.lateBy', { duration: duration(behind) });
   const turns = countTurns(dough.steps, dough.state, dough.lamination?.blocks);
   return turns && (turns.done > 0 || turns.running !== null) && turns.done < turns.of
     ? say.coded(turnMessage(turns))
@@ -35,14 +35,14 @@ export function stateWords(say: Say, dough: DoughForecast, now: number): string 
 /** `in 25 min`, or `12 min late` for what should have begun. */
 export function whenWords(say: Say, { inMinutes }: Pick<AgendaItem, 'inMinutes'>): string {
   return inMinutes < 0
-    ? say('plan.lateBy', { duration: duration(-inMinutes) })
+    ? say('steps.lateBy', { duration: duration(-inMinutes) })
     : say.coded(fromNow(inMinutes));
 }
 
 /** `40 min later`, `2 h earlier` */
 export function shiftWords(say: Say, from: number, to: number): string {
   const minutes = Math.round((to - from) / 60_000);
-  return say('plan.earlierLater', { duration: duration(Math.abs(minutes)), isMinutes: minutes < 0 });
+  return say('steps.earlierLater', { duration: duration(Math.abs(minutes)), isMinutes: minutes < 0 });
 }
 
 /** Steps that a planner can take in the hand: hands-on work that nobody has begun, in the order of the plan. */

@@ -1,19 +1,9 @@
 'use client';
 
-import { useWords } from '../kit/words';
 import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import type { Person } from '@/core/bakery/people';
-import { Button } from '../kit/button';
-import { Sheet } from '../kit/sheet';
-import {
-  beginSession,
-  endActing,
-  signedInHere,
-  useAtTablet,
-  useLately,
-  type AtTablet,
-} from '../live/at-tablet';
+import { beginSession, signedInHere, useAtTablet, useLately } from '../live/at-tablet';
 import { useAway } from '../live/away';
 import { useMinute } from '../live/clock';
 import { useElsewhere, useWaiting } from '../live/outbox';
@@ -21,7 +11,10 @@ import { useUnconfirmed } from '../sign-in/to-confirm';
 
 const HOUR = 3_600_000;
 
-const PinPad = dynamic(() => import('../sign-in/pin-pad').then((module) => module.PinPad), { ssr: false });
+// Only after hours without a line: no page waits for it. Without one the service worker has it.
+const ToConfirmBand = dynamic(() => import('./to-confirm-band').then((module) => module.ToConfirmBand), {
+  ssr: false,
+});
 
 /**
  * Says whose session the page is, before anything below it sends; and where somebody has gone on without a line, asks for
@@ -36,8 +29,6 @@ export function Unconfirmed({
   sessionId: number;
   zone: string;
 }) {
-  const say = useWords();
-  const [asking, setAsking] = useState<AtTablet | null>(null);
   const waiting = useWaiting();
   const lately = useLately();
   const away = useAway();
@@ -54,59 +45,12 @@ export function Unconfirmed({
   const own = useUnconfirmed(person.id);
   const theirs = own.length > 0 && !elsewhere;
   if (away || (others.length === 0 && acting.id === person.id && !elsewhere && !theirs)) return null;
-  const done = () => {
-    endActing();
-    location.reload();
-  };
   return (
-    <section
-      aria-label={say('shell.toBeConfirmed')}
-      className="grid gap-2 border-b border-hairline bg-butter-wash px-5 py-2 text-lg print:hidden"
-    >
-      {elsewhere && (
-        <p className="flex flex-wrap items-center justify-between gap-3">
-          {say('shell.somebodyElseHasSignedIn')}
-          <Button floor onClick={() => location.reload()}>
-            {say('shell.showTheirPage')}
-          </Button>
-        </p>
-      )}
-      {theirs && (
-        <p className="flex flex-wrap items-center justify-between gap-3">
-          {say('shell.recordedHereUnderYourName', { count: own.length })}
-          <Button floor onClick={() => setAsking(person)}>
-            {say('shell.confirmWithPIN')}
-          </Button>
-        </p>
-      )}
-      {others.map((one) => (
-        <p key={one.id} className="flex flex-wrap items-center justify-between gap-3">
-          {say.rich('shell.recordedHereByNotConfirmed', { get: () => waiting.get(one.id), name: one.name })}
-          <Button floor onClick={() => setAsking(one)}>
-            {say('common.pINOf', { name: one.name })}
-          </Button>
-        </p>
-      ))}
-      {idle && (
-        <p className="flex flex-wrap items-center justify-between gap-3">
-          {say('shell.onlineAgainGoesOnWith', { name: acting.name })}
-          <span className="flex gap-3">
-            <Button floor onClick={() => setAsking(acting)}>
-              {say('common.pINOf', { name: acting.name })}
-            </Button>
-            <Button floor onClick={done}>
-              {say('shell.goesOn', { name: person.name })}
-            </Button>
-          </span>
-        </p>
-      )}
-      <Sheet
-        open={asking !== null}
-        onOpenChange={() => setAsking(null)}
-        title={say('shell.confirmWhatWasRecorded')}
-      >
-        {asking && <PinPad person={asking} zone={zone} onDone={done} />}
-      </Sheet>
-    </section>
+    <ToConfirmBand
+      {...{ person, zone, elsewhere }}
+      acting={idle ? acting : null}
+      others={others.map((one) => ({ one, count: waiting.get(one.id) ?? 0 }))}
+      own={theirs ? own.length : 0}
+    />
   );
 }

@@ -58,15 +58,15 @@ export type Typing<T extends Begin> = ReturnType<typeof useTyped<T>>;
 export const unless = (value: number, sentence: string) => (Number.isNaN(value) ? sentence : null);
 
 const examples = (say: Say): Record<MeasureKind, { metric: string; other: string; what: string }> => ({
-  celsius: { what: say('workbench.aTemperature'), metric: '24 °C', other: '75 °F' },
-  difference: { what: say('workbench.byHowManyDegrees'), metric: '6 °C', other: '11 °F' },
-  mm: { what: say('workbench.aThickness'), metric: say('workbench.n25Mm'), other: say('workbench.n1In') },
-  cm: { what: say('workbench.aLength'), metric: say('workbench.n425Cm'), other: say('workbench.n912In') },
-  grams: { what: say('workbench.aWeight'), metric: say('workbench.n49Kg'), other: say('workbench.n12Oz') },
+  celsius: { what: say('amounts.aTemperature'), metric: '24 °C', other: '75 °F' },
+  difference: { what: say('amounts.byHowManyDegrees'), metric: '6 °C', other: '11 °F' },
+  mm: { what: say('amounts.aThickness'), metric: say('amounts.n25Mm'), other: say('amounts.n1In') },
+  cm: { what: say('amounts.aLength'), metric: say('amounts.n425Cm'), other: say('amounts.n912In') },
+  grams: { what: say('amounts.aWeight'), metric: say('amounts.n49Kg'), other: say('amounts.n12Oz') },
 });
 
 /** What a field of this kind takes, in a sentence. */
 export function wants(say: Say, kind: MeasureKind): string {
   const { what, metric, other } = examples(say)[kind];
-  return say('workbench.enterSuchAsOr', { what, metric, other });
+  return say('amounts.enterSuchAsOr', { what, metric, other });
 }

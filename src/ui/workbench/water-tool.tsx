@@ -15,6 +15,7 @@ import { type ReaderUnits, showDifference } from '@/core/units/reader';
 import { Choice, Field } from '../kit/field';
 import { WaterWords, WithoutLiquid } from '../sheet/water-words';
 import { EvidenceList } from './evidence-list';
+import { HeatShares } from './heat-shares';
 import { type MixingWay, riseByMixing } from '@/core/heat/friction';
 import { measure } from '@/core/units/measure';
 import { parseNumber } from '@/core/units/number';
@@ -137,7 +138,10 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
       </div>
       <div>
         {mixing ? (
-          <WaterWords mixing={mixing} factor={known?.factor.mean ?? 18} units={units} />
+          <>
+            <WaterWords mixing={mixing} factor={known?.factor.mean ?? 18} units={units} />
+            <HeatShares mixing={mixing} units={units} />
+          </>
         ) : dry !== null ? (
           <WithoutLiquid dough={dry} target={target} units={units} />
         ) : (

@@ -2,10 +2,6 @@ import type { Catalog } from '../message';
 
 export const batch: Catalog['batch'] = {
   seenOnIt: 'Gesehene Fehler',
-  isNoPictureThatCan: '{name} ist kein Bild, das angezeigt werden kann. JPEG, PNG oder WebP wählen.',
-  photoKept: 'Foto gespeichert.',
-  offlineThePhotoWaitsOn: 'Offline. Das Foto ist auf diesem Tablet und wird später gesendet.',
-  photo: 'Foto',
   photos: 'Fotos',
   takenBy: 'aufgenommen von {by}, {time}',
   temperaturesInAndAroundIt: 'Temperaturen von Teig und Luft',
@@ -63,10 +59,5 @@ export const batch: Catalog['batch'] = {
   notJudged: 'nicht beurteilt',
   of5: '{mean} von 5',
   noBatchIsLikeThat: 'Keine passende Charge. Einen Filter entfernen.',
-  notToBeSold: 'nicht verkäuflich',
-  poor: 'schwach',
-  fair: 'mäßig',
-  good: 'gut',
-  asItShouldBe: 'sehr gut',
   count: '{good} gut{second, plural, =0 {} other {, # B-Ware}}{waste, plural, =0 {} other {, # Ausschuss}}',
 };

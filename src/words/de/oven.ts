@@ -1,19 +1,11 @@
 import type { Catalog } from '../message';
 
 export const oven: Catalog['oven'] = {
-  goodOf: '{good} gut <span>von {all}</span>',
-  cameOut: 'Gut',
-  secondQuality: 'B-Ware',
-  waste: 'Ausschuss',
-  keepTheCount: 'Zählung speichern',
-  oneLess: '{label}: eins weniger',
-  oneMore: '{label}: eins mehr',
   pieces: ', {pieces} Stück',
   traysMin: '{oven}{celsius}, {trays} Bleche, {target} min{part}',
   out: 'ausgebacken {time}{part}',
   countAgain: 'Neu zählen',
   count: 'Zählen',
-  howManyCameOutWell: '{name}: Wie viele sind gut geworden?',
   deckTakes: 'Herd {i} bäckt {words}',
   theOvenTakes: 'der Ofen bäckt {all}',
   oven: 'Ofen',
@@ -26,9 +18,6 @@ export const oven: Catalog['oven'] = {
   outOfOrder: 'außer Betrieb',
   deckPhase:
     '{celsius}{steam, select, true {, Schwaden} other {}}{vent, select, true {, Zug offen} other {}}{isLast, select, true {} other { bis {until}}}',
-  noRoom:
-    'Kein Platz: {held} von {capacity} Blechen sind in {oven}, und diese Beschickung hat {trays}. Trotzdem einschießen?',
-  otherHeat: '{oven} hat {celsius} für {dough}; diese Beschickung braucht {wanted}. Trotzdem einschießen?',
   deck: 'Herd {deck}',
   isOn: 'auf {deckWords}',
   traysInSince: '{label}, {trays} Bleche, drin seit {time}',
@@ -62,8 +51,6 @@ export const oven: Catalog['oven'] = {
   ofTraysIn: '{trays} von {capacity} Blechen drin',
   probeAt: 'Fühler {celsius} um {time}',
   onDecks: '{count, plural, =0 {kein Herd} one {Herd {decks}} other {Herde {decks}}}',
-  learntCorrection:
-    '{percent} % {isLonger, select, true {länger} other {kürzer}}, aus {bakes, plural, one {# Backgang} other {# Backgängen}}',
   nextLoad: 'Nächste Beschickung',
   loadOf:
     '{label}, {trays, plural, one {# Blech} other {# Bleche}}, {pieces, plural, one {# Stück} other {# Stück}}',

@@ -3,7 +3,6 @@ import type { Catalog } from '../message';
 export const plan: Catalog['plan'] = {
   leaveOut: 'Bei diesem Teig weglassen',
   thePlanAsItCouldBe: 'Vorgeschlagener Plan',
-  earlierLater: '{duration} {isMinutes, select, true {früher} other {später}}',
   addDough: 'Teig hinzufügen',
   productOutOfThisDough: 'Produkt {i} dieses Teigs',
   pieces: 'Stück',
@@ -14,8 +13,6 @@ export const plan: Catalog['plan'] = {
   wayOfPieces:
     '{way, select, fresh {frisch gebacken} to_freezer {geformt eingefroren} from_freezer {aus dem Froster gebacken} dough_to_cold {als Teig kalt gestellt} dough_to_freezer {als Teig eingefroren} dough_from_cold {aus kalt gestelltem Teig} other {aus gefrorenem Teig}}',
   putAwayBy: 'Weggestellt bis',
-  onItsWay:
-    '{way, select, to_freezer {{words} zum Einfrieren} from_freezer {{words} aus dem Froster} dough_to_cold {Teig für {words} kalt stellen} dough_to_freezer {Teig für {words} einfrieren} dough_from_cold {{words} aus kaltem Teig} other {{words} aus gefrorenem Teig}}',
   readyOn: 'Fertig am',
   leaveOutProduct: 'Produkt {i} entfernen',
   takeTheEarliest: 'Frühesten Zeitpunkt nehmen',
@@ -160,8 +157,6 @@ export const plan: Catalog['plan'] = {
   noDoughWithInThese: 'Kein Teig mit „{filter}“ in diesen Tagen.',
   noDoughInTheseDays: 'Kein Teig in diesen Tagen. Einen hinzufügen oder zu jetzt zurückgehen.',
   pickAThreadToSee: 'Einen Faden wählen, um seine Schritte zu sehen.',
-  finished: 'fertig',
-  lateBy: '{duration} zu spät',
   fromTo: '{min} bis {max}',
   days: '{count, plural, one {# Tag} other {# Tage}}',
   hours: '{count, plural, one {# Stunde} other {# Stunden}}',

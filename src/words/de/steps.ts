@@ -44,4 +44,9 @@ export const steps: Catalog['steps'] = {
   labelWithDoughWeightAndDate: 'Etikett: Teig, Gewicht, Datum, Allergene',
   takeDoughFromTheCold: 'Teig aus der Kälte nehmen',
   takeDoughFromTheFreezer: 'Teig aus dem Froster nehmen',
+  onItsWay:
+    '{way, select, to_freezer {{words} zum Einfrieren} from_freezer {{words} aus dem Froster} dough_to_cold {Teig für {words} kalt stellen} dough_to_freezer {Teig für {words} einfrieren} dough_from_cold {{words} aus kaltem Teig} other {{words} aus gefrorenem Teig}}',
+  finished: 'fertig',
+  lateBy: '{duration} zu spät',
+  earlierLater: '{duration} {isMinutes, select, true {früher} other {später}}',
 };

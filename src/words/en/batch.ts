@@ -1,9 +1,5 @@
 export const batch = {
   seenOnIt: 'Faults seen',
-  isNoPictureThatCan: '{name} is not a picture that can be shown. Choose a JPEG, PNG or WebP.',
-  photoKept: 'Photo saved.',
-  offlineThePhotoWaitsOn: 'Offline. The photo is on this tablet and will be sent later.',
-  photo: 'Photo',
   photos: 'Photos',
   takenBy: 'taken by {by}, {time}',
   temperaturesInAndAroundIt: 'Dough and air temperatures',
@@ -59,10 +55,5 @@ export const batch = {
   notJudged: 'not judged',
   of5: '{mean} of 5',
   noBatchIsLikeThat: 'No matching batches. Remove a filter.',
-  notToBeSold: 'not for sale',
-  poor: 'poor',
-  fair: 'fair',
-  good: 'good',
-  asItShouldBe: 'excellent',
   count: '{good} good{second, plural, =0 {} other {, # second}}{waste, plural, =0 {} other {, # wasted}}',
 } as const;

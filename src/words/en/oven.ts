@@ -1,17 +1,9 @@
 export const oven = {
-  goodOf: '{good} good <span>of {all}</span>',
-  cameOut: 'Good',
-  secondQuality: 'Second',
-  waste: 'Waste',
-  keepTheCount: 'Save count',
-  oneLess: '{label}: one less',
-  oneMore: '{label}: one more',
   pieces: ', {pieces} pieces',
   traysMin: '{oven}{celsius}, {trays} trays, {target} min{part}',
   out: 'out {time}{part}',
   countAgain: 'Count again',
   count: 'Count',
-  howManyCameOutWell: '{name}: how many came out well?',
   deckTakes: 'deck {i} bakes {words}',
   theOvenTakes: 'the oven bakes {all}',
   oven: 'oven',
@@ -24,8 +16,6 @@ export const oven = {
   outOfOrder: 'out of order',
   deckPhase:
     '{celsius}{steam, select, true {, steam} other {}}{vent, select, true {, vent open} other {}}{isLast, select, true {} other { until {until}}}',
-  noRoom: 'No room: {held} of {capacity} trays are in {oven}, and this load has {trays}. Load it anyway?',
-  otherHeat: '{oven} is at {celsius} for {dough}; this load needs {wanted}. Load it anyway?',
   deck: 'deck {deck}',
   isOn: 'is on {deckWords}',
   traysInSince: '{label}, {trays} trays, in since {time}',
@@ -59,8 +49,6 @@ export const oven = {
   ofTraysIn: '{trays} of {capacity} trays in',
   probeAt: 'probe {celsius} at {time}',
   onDecks: '{count, plural, =0 {no deck} one {deck {decks}} other {decks {decks}}}',
-  learntCorrection:
-    '{percent} % {isLonger, select, true {longer} other {shorter}}, from {bakes, plural, one {# bake} other {# bakes}}',
   nextLoad: 'Next load',
   loadOf:
     '{label}, {trays, plural, one {# tray} other {# trays}}, {pieces, plural, one {# piece} other {# pieces}}',

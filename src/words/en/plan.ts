@@ -1,7 +1,6 @@
 export const plan = {
   leaveOut: 'Leave out of this dough',
   thePlanAsItCouldBe: 'Proposed plan',
-  earlierLater: '{duration} {isMinutes, select, true {earlier} other {later}}',
   addDough: 'Add dough',
   productOutOfThisDough: 'Product {i} of this dough',
   pieces: 'Pieces',
@@ -12,8 +11,6 @@ export const plan = {
   wayOfPieces:
     '{way, select, fresh {baked fresh} to_freezer {frozen when shaped} from_freezer {baked from the freezer} dough_to_cold {kept cold as dough} dough_to_freezer {frozen as dough} dough_from_cold {from dough kept cold} other {from frozen dough}}',
   putAwayBy: 'Put away by',
-  onItsWay:
-    '{way, select, to_freezer {{words} to freeze} from_freezer {{words} from the freezer} dough_to_cold {dough for {words} to keep cold} dough_to_freezer {dough for {words} to freeze} dough_from_cold {{words} from cold dough} other {{words} from frozen dough}}',
   readyOn: 'Ready on',
   leaveOutProduct: 'Remove product {i}',
   takeTheEarliest: 'Use the earliest time',
@@ -156,8 +153,6 @@ export const plan = {
   noDoughWithInThese: 'No dough with “{filter}” in these days.',
   noDoughInTheseDays: 'No dough in these days. Add one, or go back to now.',
   pickAThreadToSee: 'Select a thread to see its steps.',
-  finished: 'finished',
-  lateBy: '{duration} late',
   fromTo: '{min} to {max}',
   days: '{count, plural, one {# day} other {# days}}',
   hours: '{count, plural, one {# hour} other {# hours}}',

@@ -42,4 +42,9 @@ export const steps = {
   labelWithDoughWeightAndDate: 'label: dough, weight, date, allergens',
   takeDoughFromTheCold: 'Take the dough from the cold',
   takeDoughFromTheFreezer: 'Take the dough from the freezer',
+  onItsWay:
+    '{way, select, to_freezer {{words} to freeze} from_freezer {{words} from the freezer} dough_to_cold {dough for {words} to keep cold} dough_to_freezer {dough for {words} to freeze} dough_from_cold {{words} from cold dough} other {{words} from frozen dough}}',
+  finished: 'finished',
+  lateBy: '{duration} late',
+  earlierLater: '{duration} {isMinutes, select, true {earlier} other {later}}',
 } as const;

@@ -2,10 +2,6 @@ import type { Catalog } from '../message';
 
 export const batch: Catalog['batch'] = {
   seenOnIt: 'Défauts constatés',
-  isNoPictureThatCan: '{name} n’est pas une image affichable. Choisir un fichier JPEG, PNG ou WebP.',
-  photoKept: 'Photo enregistrée.',
-  offlineThePhotoWaitsOn: 'Hors ligne. La photo est sur cette tablette et sera envoyée plus tard.',
-  photo: 'Photo',
   photos: 'Photos',
   takenBy: 'prise par {by}, {time}',
   temperaturesInAndAroundIt: 'Températures de pâte et d’air',
@@ -63,11 +59,6 @@ export const batch: Catalog['batch'] = {
   notJudged: 'non noté',
   of5: '{mean} sur 5',
   noBatchIsLikeThat: 'Aucune fournée ne correspond. Retirer un filtre.',
-  notToBeSold: 'invendable',
-  poor: 'faible',
-  fair: 'passable',
-  good: 'bon',
-  asItShouldBe: 'excellent',
   count:
     '{good} conformes{second, plural, =0 {} other {, # second choix}}{waste, plural, =0 {} other {, # pertes}}',
 };

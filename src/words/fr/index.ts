@@ -23,6 +23,11 @@ import { labels } from './labels';
 import { lamination } from './lamination';
 import { live } from './live';
 import { ovenClashes } from './oven-clashes';
+import { marks } from './marks';
+import { racks } from './racks';
+import { scaling } from './scaling';
+import { schemes } from './schemes';
+import { cutPlan } from './cut-plan';
 import { names } from './names';
 import { orders } from './orders';
 import { oven } from './oven';
@@ -79,6 +84,11 @@ export const fr: Catalog = {
   lamination,
   live,
   ovenClashes,
+  marks,
+  racks,
+  scaling,
+  schemes,
+  cutPlan,
   names,
   orders,
   oven,

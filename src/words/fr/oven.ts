@@ -1,19 +1,11 @@
 import type { Catalog } from '../message';
 
 export const oven: Catalog['oven'] = {
-  goodOf: '{good} conformes <span>sur {all}</span>',
-  cameOut: 'Conforme',
-  secondQuality: 'Second choix',
-  waste: 'Perte',
-  keepTheCount: 'Enregistrer le compte',
-  oneLess: '{label} : un de moins',
-  oneMore: '{label} : un de plus',
   pieces: ', {pieces} pièces',
   traysMin: '{oven}{celsius}, {trays} plaques, {target} min{part}',
   out: 'défourné {time}{part}',
   countAgain: 'Recompter',
   count: 'Compter',
-  howManyCameOutWell: '{name} : combien sont réussis ?',
   deckTakes: 'l’étage {i} cuit {words}',
   theOvenTakes: 'le four cuit {all}',
   oven: 'four',
@@ -26,10 +18,6 @@ export const oven: Catalog['oven'] = {
   outOfOrder: 'en panne',
   deckPhase:
     '{celsius}{steam, select, true {, buée} other {}}{vent, select, true {, oura ouvert} other {}}{isLast, select, true {} other { jusqu’à {until}}}',
-  noRoom:
-    'Pas de place : {held} plaques sur {capacity} sont dans {oven}, et cet enfournement en a {trays}. Enfourner quand même ?',
-  otherHeat:
-    '{oven} est à {celsius} pour {dough} ; cet enfournement demande {wanted}. Enfourner quand même ?',
   deck: 'étage {deck}',
   isOn: 'sur {deckWords}',
   traysInSince: '{label}, {trays} plaques, dedans depuis {time}',
@@ -63,8 +51,6 @@ export const oven: Catalog['oven'] = {
   ofTraysIn: '{trays} plaques sur {capacity}',
   probeAt: 'sonde {celsius} à {time}',
   onDecks: '{count, plural, =0 {aucun étage} one {étage {decks}} other {étages {decks}}}',
-  learntCorrection:
-    '{percent} % plus {isLonger, select, true {long} other {court}}, sur {bakes, plural, one {# cuisson} other {# cuissons}}',
   nextLoad: 'Prochain enfournement',
   loadOf:
     '{label}, {trays, plural, one {# plaque} other {# plaques}}, {pieces, plural, one {# pièce} other {# pièces}}',

@@ -3,7 +3,6 @@ import type { Catalog } from '../message';
 export const plan: Catalog['plan'] = {
   leaveOut: 'Laisser hors de cette pâte',
   thePlanAsItCouldBe: 'Plan proposé',
-  earlierLater: '{duration} {isMinutes, select, true {plus tôt} other {plus tard}}',
   addDough: 'Ajouter une pâte',
   productOutOfThisDough: 'Produit {i} de cette pâte',
   pieces: 'Pièces',
@@ -14,8 +13,6 @@ export const plan: Catalog['plan'] = {
   wayOfPieces:
     '{way, select, fresh {cuit frais} to_freezer {congelé façonné} from_freezer {cuit depuis le congélateur} dough_to_cold {gardé au froid en pâte} dough_to_freezer {congelé en pâte} dough_from_cold {d’une pâte gardée au froid} other {d’une pâte congelée}}',
   putAwayBy: 'Rangé pour',
-  onItsWay:
-    '{way, select, to_freezer {{words} à congeler} from_freezer {{words} du congélateur} dough_to_cold {pâte pour {words} à garder au froid} dough_to_freezer {pâte pour {words} à congeler} dough_from_cold {{words} d’une pâte froide} other {{words} d’une pâte congelée}}',
   readyOn: 'Prêt le',
   leaveOutProduct: 'Retirer le produit {i}',
   takeTheEarliest: 'Prendre l’heure la plus proche',
@@ -162,8 +159,6 @@ export const plan: Catalog['plan'] = {
   noDoughWithInThese: 'Aucune pâte avec « {filter} » ces jours-ci.',
   noDoughInTheseDays: 'Aucune pâte ces jours-ci. En ajouter une, ou revenir à maintenant.',
   pickAThreadToSee: 'Choisir un fil pour voir ses étapes.',
-  finished: 'terminé',
-  lateBy: '{duration} de retard',
   fromTo: '{min} à {max}',
   days: '{count, plural, one {# jour} other {# jours}}',
   hours: '{count, plural, one {# heure} other {# heures}}',

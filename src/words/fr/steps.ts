@@ -44,4 +44,9 @@ export const steps: Catalog['steps'] = {
   labelWithDoughWeightAndDate: 'étiquette : pâte, poids, date, allergènes',
   takeDoughFromTheCold: 'Sortir la pâte du froid',
   takeDoughFromTheFreezer: 'Sortir la pâte du congélateur',
+  onItsWay:
+    '{way, select, to_freezer {{words} à congeler} from_freezer {{words} du congélateur} dough_to_cold {pâte pour {words} à garder au froid} dough_to_freezer {pâte pour {words} à congeler} dough_from_cold {{words} d’une pâte froide} other {{words} d’une pâte congelée}}',
+  finished: 'terminé',
+  lateBy: '{duration} de retard',
+  earlierLater: '{duration} {isMinutes, select, true {plus tôt} other {plus tard}}',
 };

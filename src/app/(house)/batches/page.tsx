@@ -52,7 +52,9 @@ export default async function BatchesPage({ searchParams }: Search) {
     ...(to !== undefined && { to: addLocalDays(to, 1, zone) }),
   });
   return (
-    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'names', 'oven', 'shaping', 'steps']}>
+    <WordsOf
+      areas={['batch', 'cutting', 'floor', 'heat', 'lamination', 'names', 'racks', 'shaping', 'steps']}
+    >
       <BatchList {...{ lines, asked, zone }} trouble={trouble} />
     </WordsOf>
   );

@@ -12,7 +12,6 @@ export default async function BenchPage() {
   return (
     <WordsOf
       areas={[
-        'amounts',
         'bench',
         'cutting',
         'drift',
@@ -20,14 +19,12 @@ export default async function BenchPage() {
         'heat',
         'lamination',
         'names',
-        'oven',
-        'plan',
+        'racks',
         'remarks',
         'scrap',
         'shaping',
         'steps',
         'turns',
-        'workbench',
       ]}
     >
       <BenchScreen packed={await floorBoard(pool(), now)} rest={{ person }} />

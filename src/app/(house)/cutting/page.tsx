@@ -12,7 +12,7 @@ export default async function CuttingPage() {
   await housePage('/cutting');
   const { benchLength, table, tray } = await rollingHouse(pool());
   return (
-    <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
+    <WordsOf areas={['cutPlan', 'cutting', 'schemes']}>
       <CutPlanView
         title={null}
         sheet={{ length: 160, width: table.width, mm: 3.9, density: 1.07 }}
@@ -20,7 +20,7 @@ export default async function CuttingPage() {
         pieces={[
           {
             ...{
-              name: (await wordsHere())('cutting.crescents'),
+              name: (await wordsHere())('cutPlan.crescents'),
               size: { shape: 'triangle', base: 10.5, height: 27 },
             },
             ...{ most: null, target: 60, perTray: 15 },

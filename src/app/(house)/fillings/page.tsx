@@ -8,7 +8,7 @@ import { house } from '@/server/store/house';
 import { WordsOf } from '@/app/words-of';
 import { FillingsView } from '@/ui/fillings/fillings-view';
 
-export const generateMetadata = titled('lamination.fillingsAndShapes');
+export const generateMetadata = titled('schemes.fillingsAndShapes');
 
 export default async function FillingsPage() {
   const { now } = await housePage('/fillings');
@@ -23,7 +23,7 @@ export default async function FillingsPage() {
   const formulas = current.filter(({ formulaId }) => used.has(formulaId));
   const named = formulas.flatMap(({ formula }) => linesOf(formula).map(({ ingredient }) => ingredient));
   return (
-    <WordsOf areas={['fillings', 'lamination', 'names', 'shaping']}>
+    <WordsOf areas={['fillings', 'names', 'schemes', 'shaping']}>
       <FillingsView
         {...{ needs, zone: bakery.zone }}
         formulas={Object.fromEntries(formulas.map(({ formulaId, formula }) => [formulaId, formula]))}

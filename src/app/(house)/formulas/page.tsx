@@ -14,7 +14,7 @@ export default async function FormulasPage() {
     ...{ formulaId, name, version, formula, products: products.get(formulaId) ?? [] },
   }));
   return (
-    <WordsOf areas={['amounts', 'names']}>
+    <WordsOf areas={['formulas', 'names']}>
       <FormulaList formulas={listed} ingredients={ingredients} person={person} />
     </WordsOf>
   );

@@ -33,7 +33,7 @@ export default async function Page() {
         'lamination',
         'names',
         'orders',
-        'oven',
+        'racks',
         'shaping',
         'steps',
         'turns',

@@ -20,7 +20,7 @@ export default async function HousePage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'files', 'heat', 'house', 'names', 'settings', 'setup']}>
+    <WordsOf areas={['files', 'heat', 'house', 'names', 'settings', 'setup']}>
       <HouseView
         {...{
           book,

@@ -25,7 +25,7 @@ export default async function LaminationPage() {
     today(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'heat', 'lamination', 'workbench']}>
+    <WordsOf areas={['heat', 'lamination', 'schemes']}>
       <LaminationView
         person={person}
         schemes={schemes.map((scheme) => ({ ...scheme, id: String(scheme.schemeId) }))}

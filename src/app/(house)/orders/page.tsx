@@ -17,7 +17,7 @@ export default async function OrdersPage({
   const [book, { zone }] = await Promise.all([orderBook(pool(), now), house(pool())]);
   return (
     <WordsOf
-      areas={['amounts', 'cutting', 'files', 'heat', 'lamination', 'names', 'orders', 'shaping', 'steps']}
+      areas={['cutting', 'files', 'formulas', 'heat', 'lamination', 'names', 'orders', 'shaping', 'steps']}
     >
       <OrdersView {...{ book, zone, now, person }} adding={'rush' in (await searchParams)} />
     </WordsOf>

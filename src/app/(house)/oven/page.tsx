@@ -12,7 +12,7 @@ export default async function Page() {
   return (
     <WordsOf
       areas={[
-        'amounts',
+        'batch',
         'bench',
         'cutting',
         'floor',
@@ -20,6 +20,7 @@ export default async function Page() {
         'lamination',
         'names',
         'oven',
+        'racks',
         'shaping',
         'steps',
         'turns',

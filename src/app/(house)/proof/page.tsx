@@ -12,16 +12,15 @@ export default async function Page() {
   return (
     <WordsOf
       areas={[
-        'amounts',
         'bench',
         'cutting',
         'floor',
         'heat',
         'lamination',
         'names',
-        'oven',
         'ovenClashes',
         'proof',
+        'racks',
         'remarks',
         'shaping',
         'steps',

@@ -21,19 +21,17 @@ export default async function RoomsPage() {
   return (
     <WordsOf
       areas={[
-        'amounts',
         'cutting',
         'drift',
         'files',
         'heat',
         'lamination',
         'names',
-        'oven',
+        'racks',
         'remarks',
         'rooms',
         'shaping',
         'steps',
-        'workbench',
       ]}
     >
       <RoomsView places={known} board={doughs} person={person} ahead={{ told, weatherUntil: until }} />

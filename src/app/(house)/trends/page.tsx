@@ -53,7 +53,7 @@ export default async function TrendsScreen({ searchParams }: Search) {
         'heat',
         'lamination',
         'names',
-        'oven',
+        'racks',
         'shaping',
         'steps',
         'trends',

@@ -10,7 +10,9 @@ export const generateMetadata = titled('titles.wall');
 export default async function WallPage() {
   const { person, now } = await housePage('/wall');
   return (
-    <WordsOf areas={['cutting', 'floor', 'heat', 'lamination', 'names', 'oven', 'shaping', 'steps', 'wall']}>
+    <WordsOf
+      areas={['cutting', 'floor', 'heat', 'lamination', 'names', 'oven', 'racks', 'shaping', 'steps', 'wall']}
+    >
       <WallScreen packed={await floorBoard(pool(), now)} rest={{ person }} />
     </WordsOf>
   );

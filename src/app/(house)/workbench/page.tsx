@@ -58,7 +58,7 @@ export default async function WorkbenchPage() {
   }));
   return (
     <WordsOf
-      areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'shaping', 'sheet', 'steps', 'workbench']}
+      areas={['cutting', 'formulas', 'heat', 'lamination', 'names', 'shaping', 'sheet', 'steps', 'workbench']}
     >
       <WorkbenchView
         formulas={named}

@@ -26,6 +26,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   return (
     <WordsOf
       areas={[
+        'batch',
         'bench',
         'causes',
         'cutting',
@@ -35,8 +36,8 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         'heat',
         'lamination',
         'names',
-        'oven',
         'practice',
+        'racks',
         'shaping',
         'steps',
         'thread',

@@ -34,6 +34,7 @@ export default async function ComparePage({ searchParams }: Search) {
   return (
     <WordsOf
       areas={[
+        'batch',
         'causes',
         'compare',
         'cutting',
@@ -42,7 +43,7 @@ export default async function ComparePage({ searchParams }: Search) {
         'heat',
         'lamination',
         'names',
-        'oven',
+        'racks',
         'shaping',
         'steps',
         'thread',

@@ -14,7 +14,6 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
   return (
     <WordsOf
       areas={[
-        'amounts',
         'bench',
         'cutting',
         'dough',
@@ -22,10 +21,10 @@ export default async function DoughPage({ params }: { params: Promise<{ id: stri
         'heat',
         'lamination',
         'names',
-        'oven',
-        'plan',
+        'racks',
         'remarks',
         'rooms',
+        'schemes',
         'scrap',
         'shaping',
         'steps',

@@ -34,7 +34,7 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
   ]);
   const say = await wordsHere();
   return (
-    <WordsOf areas={['amounts', 'files', 'names', 'product']}>
+    <WordsOf areas={['files', 'formulas', 'names', 'product']}>
       <main className="flex flex-1 flex-col gap-px bg-hairline">
         <nav
           aria-label={say('files.thisFormula')}

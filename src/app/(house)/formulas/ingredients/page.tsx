@@ -10,7 +10,7 @@ export const generateMetadata = titled('titles.ingredients');
 export default async function IngredientsPage() {
   const { person } = await housePage('/formulas/ingredients');
   return (
-    <WordsOf areas={['names']}>
+    <WordsOf areas={['formulas', 'names']}>
       <IngredientsView ingredients={await ingredients(pool())} person={person} />
     </WordsOf>
   );

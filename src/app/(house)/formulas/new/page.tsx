@@ -11,7 +11,7 @@ export default async function NewFormulaPage() {
   await housePage('/formulas/new');
   const { ingredients, named, ranges, bowlGrams } = await formulaPages(pool());
   return (
-    <WordsOf areas={['amounts', 'files', 'names']}>
+    <WordsOf areas={['files', 'formulas', 'names']}>
       <main className="flex flex-1">
         <FormulaEditor version={null} formulas={named} {...{ ingredients, ranges, bowlGrams }} mayChange />
       </main>

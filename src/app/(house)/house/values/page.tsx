@@ -17,7 +17,7 @@ export default async function ValuesPage() {
     house(db),
   ]);
   return (
-    <WordsOf areas={['amounts', 'names', 'settings', 'setup']}>
+    <WordsOf areas={['names', 'settings', 'setup']}>
       <ValuesView {...{ settings, changes, zone, apart }} />
     </WordsOf>
   );

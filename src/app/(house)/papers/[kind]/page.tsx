@@ -25,7 +25,7 @@ export default async function PaperPage({ params, searchParams }: Asked) {
   if (!ask || (ask.kind === 'deliveries' && !mayDeliver)) notFound();
   const paper = await paperOf(db, ask.kind, { from: ask.from, now, zone });
   return (
-    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'papers', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'papers', 'shaping', 'steps']}>
       <PaperView {...{ paper, zone, now, name, mayDeliver }} day={ask.day} from={ask.from} />
     </WordsOf>
   );

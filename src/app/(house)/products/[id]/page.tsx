@@ -23,7 +23,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
     ...([productMeans(db), house(db), houseNow(db), namesOf(db, 'product', id)] as const),
   ]);
   return (
-    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'formulas', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
       <ProductEditor
         key={version.versionId}
         kept={{ productId: id, ...version }}

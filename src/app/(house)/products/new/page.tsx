@@ -24,7 +24,7 @@ export default async function NewProductPage({ searchParams }: { searchParams: P
   ]);
   const saved = other ? { ...other.draft, name: '' } : blankProduct((await wordsHere()).coded);
   return (
-    <WordsOf areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'product', 'shaping', 'steps']}>
       <ProductEditor kept={null} like={other ? like : null} {...{ saved, zone, now }} {...means} mayChange />
     </WordsOf>
   );

@@ -11,9 +11,7 @@ export const generateMetadata = titled('titles.recipe');
 export default async function RecipePage() {
   await housePage('/products/recipe');
   return (
-    <WordsOf
-      areas={['amounts', 'cutting', 'heat', 'lamination', 'names', 'product', 'recipe', 'shaping', 'steps']}
-    >
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'product', 'recipe', 'shaping', 'steps']}>
       <RecipeView {...await recipeMeans(pool())} />
     </WordsOf>
   );

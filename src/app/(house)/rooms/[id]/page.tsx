@@ -22,7 +22,7 @@ export default async function PlacePage({ params, searchParams }: Props) {
   const [{ zone }, record] = await Promise.all([house(pool()), placeRecord(pool(), id, chosen, now)]);
   if (!record) notFound();
   return (
-    <WordsOf areas={['amounts', 'rooms']}>
+    <WordsOf areas={['rooms']}>
       <PlaceView {...{ record, zone, person }} span={chosen} />
     </WordsOf>
   );

@@ -19,7 +19,7 @@ export default async function RouteCardPage({ params }: { params: Promise<{ id: 
   if (!dough) notFound();
   const [{ zone }, bakery] = await Promise.all([house(db), conditions(db, now)]);
   return (
-    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'oven', 'papers', 'shaping', 'steps']}>
+    <WordsOf areas={['cutting', 'heat', 'lamination', 'names', 'papers', 'racks', 'shaping', 'steps']}>
       <RouteCard
         dough={forecastDough(dough, bakery, now)}
         kg={dough.kg}

@@ -22,7 +22,7 @@ export default async function DoughCutPage({ params }: { params: Promise<{ id: s
   const cut = dough && (await doughCut(db, dough, rolling));
   if (!dough || !cut) notFound();
   return (
-    <WordsOf areas={['amounts', 'cutting', 'lamination', 'workbench']}>
+    <WordsOf areas={['cutPlan', 'cutting', 'schemes']}>
       <CutPlanView
         title={(await wordsHere())('titles.cutPlanOf', { dough: dough.name })}
         {...cut}

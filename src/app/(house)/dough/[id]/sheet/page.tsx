@@ -47,19 +47,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
   };
   return (
     <WordsOf
-      areas={[
-        'amounts',
-        'cutting',
-        'heat',
-        'lamination',
-        'names',
-        'oven',
-        'scrap',
-        'shaping',
-        'sheet',
-        'steps',
-        'workbench',
-      ]}
+      areas={['cutting', 'heat', 'lamination', 'names', 'racks', 'scrap', 'shaping', 'sheet', 'steps']}
     >
       <DoughSheet
         board={board}
