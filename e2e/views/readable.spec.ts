@@ -12,6 +12,9 @@ const SIZES = [
   { width: 360, height: 740 },
 ] as const;
 
+/** A screen on a wall, and how many of its pages are looked at: they come by themselves, one after the other. */
+const WALL = { size: { width: 1920, height: 1080 }, pages: 2 };
+
 /** What cannot be read once the page is drawn in its new size: what two looks, a frame and more apart, both find. */
 async function settled(page: Page): Promise<Unread[]> {
   const look = async () => {
@@ -81,6 +84,24 @@ for (const [language, theme] of THEMES)
     await page.context().close();
     expect(found).toEqual([]);
   });
+
+test('no text is cut on the wall, on any of its pages in any language', async ({ browser }) => {
+  const unread: string[] = [];
+  for (const language of LANGUAGES) {
+    const page = await planner(browser, language);
+    await page.setViewportSize(WALL.size);
+    await page.goto('/wall');
+    const shown = () => page.locator('main').innerText();
+    for (let nth = 0; nth < WALL.pages; nth++) {
+      const found = await settled(page);
+      unread.push(...found.map(({ how, text, by }) => `${language}: “${text}” ${how} (${by})`));
+      const before = await shown();
+      if (nth + 1 < WALL.pages) await expect.poll(shown).not.toBe(before);
+    }
+    await page.context().close();
+  }
+  expect([...new Set(unread)]).toEqual([]);
+});
 
 test('whatever is tapped on the floor is as high as a knuckle needs', async ({ browser }) => {
   const page = await planner(browser, 'de');
