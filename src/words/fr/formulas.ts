@@ -142,7 +142,7 @@ export const formulas: Catalog['formulas'] = {
   hydrationIsHighSoftThe: 'Hydratation {percent} : élevée, pâte molle, le beurre peut percer.',
   rollInOfTheDough3: 'Beurre de tourage {percent} de la pâte : bas, les feuillets minces se confondent.',
   rollInOfTheDough4:
-    'Beurre de tourage {percent} de la pâte : élevé, il peut couler ; le danois va jusqu’à 50 %.',
+    'Beurre de tourage {percent} de la pâte : élevé, il peut couler ; la danoise va jusqu’à 50 %.',
   fatOfFlourIsVery:
     'Matière grasse {percent} de la farine : très riche, pétrir froid et juger l’apprêt à l’œil, pas à l’heure.',
   wasNotUnderstoodWriteThe: '« {unread} » n’a pas pu être lu. Saisir la quantité seule, par exemple 54 %.',

@@ -69,7 +69,7 @@ export const lamination: Catalog['lamination'] = {
   butterGoesOnBeforeA:
     'Le beurre s’ajoute avant un tour : au moins une fois, et pas plus souvent qu’il n’y a de tours.',
   discs: '{discs} disques{folds}',
-  crescentsAndDanish: 'croissants et danois',
+  crescentsAndDanish: 'croissants et danoises',
   openHoneycomb: 'alvéolage ouvert',
   layeredBrioche: 'brioche feuilletée',
   tenderSoftLayers: 'feuillets tendres et moelleux',

@@ -212,7 +212,7 @@ export const de: Readonly<Record<string, string>> = {
   'Sponge danish dough': 'Plunderteig mit Vorteig',
   'Stiff levain disc dough': 'Scheibenteig mit festem Sauerteig',
   'Table roll dough': 'Tafelbrötchenteig',
-  'Tall stack dough': 'Hochstapelteig',
+  'Tall stack dough': 'Teig für hohe Stapel',
   'Cross, letter and book': 'Kreuz, einfach und doppelt',
   'Letter, then book': 'Einfach, dann doppelt',
   'Three letter folds': 'Drei einfache Touren',
