@@ -15,31 +15,32 @@ export async function everybodyLeaves(): Promise<void> {
 const WHOLE = 20_000;
 
 /**
- * Whether a page is whole and can be used. Parts of it arrive hidden and are moved to their place; where something changes
- * meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody sees it.
- * And a button is drawn before it does anything: on a busy machine a test taps it first.
+ * Marks a document once it is whole and can be used. Parts of it arrive hidden and are moved to their place; where something
+ * changes meanwhile, such a part is drawn once more in its place, and for a moment the document has it twice, though nobody
+ * sees it. And a button is drawn before it does anything: on a busy machine a test taps it first.
  */
-const isWhole = () =>
-  document.readyState === 'complete' &&
-  document.querySelector('div[hidden][id^="S:"]') === null &&
-  [...document.querySelectorAll('button')].every((one) =>
-    Object.keys(one).some((key) => key.startsWith('__reactProps')),
-  );
-
-/** Marks each document of a page as whole once it is. */
-const MARK = `(() => {
-  const isWhole = ${isWhole.toString()};
+function markWhole(): void {
+  // A page that turns out not to exist while it arrives may keep such a part for ever, ms.
+  const FOR_EVER = 3_000;
+  let sent = 0;
+  const isArriving = () =>
+    document.querySelector('div[hidden][id^="S:"]') !== null && performance.now() - sent < FOR_EVER;
+  const isAwake = () =>
+    [...document.querySelectorAll('button')].every((one) =>
+      Object.keys(one).some((key) => key.startsWith('__reactProps')),
+    );
   const look = setInterval(() => {
-    if (!document.documentElement || !isWhole()) return;
+    if (document.readyState !== 'complete') return;
+    sent ||= performance.now();
+    if (isArriving() || !isAwake()) return;
     clearInterval(look);
     document.documentElement.setAttribute('data-whole', '');
   }, 20);
-})()`;
+}
 
 /** Waits until a page is whole, for what a test looks at without Playwright’s own waiting. */
-export async function becomesWhole(page: Page): Promise<void> {
-  await page.waitForFunction(isWhole, undefined, { timeout: WHOLE });
-}
+export const becomesWhole = (page: Page): Promise<void> =>
+  page.locator('html[data-whole]').waitFor({ state: 'attached', timeout: WHOLE });
 
 /**
  * Opens a page that is whole before anything in it is tapped or looked at, however it was come to: by an address, a link, or
@@ -47,10 +48,8 @@ export async function becomesWhole(page: Page): Promise<void> {
  */
 export async function openPage(context: BrowserContext): Promise<Page> {
   const page = await context.newPage();
-  await page.addInitScript(MARK);
-  await page.addLocatorHandler(page.locator('html:not([data-whole])'), () =>
-    page.locator('html[data-whole]').waitFor({ state: 'attached', timeout: WHOLE }),
-  );
+  await page.addInitScript(markWhole);
+  await page.addLocatorHandler(page.locator('html:not([data-whole])'), () => becomesWhole(page));
   const whole = async <T>(answer: T): Promise<T> => {
     await becomesWhole(page);
     return answer;
