@@ -12,6 +12,8 @@ const SHOWN = new Set(['name', 'label', 'title', 'hint', 'unit', 'heading']);
 /** Properties that name a choice or a file to the program. */
 const CODES = new Set(['id', 'as']);
 
+const isTest = (name: string): boolean => /\.test\.tsx?$/.test(name);
+
 const messages = new Map(
   Object.entries(en).flatMap(([area, own]) =>
     Object.entries(own).map(([name, text]): [string, string] => [`${area}.${name}`, text]),
@@ -32,7 +34,9 @@ export function unsaidTexts(): string[] {
     },
   );
   if (!config) throw new Error('There is no tsconfig.json.');
-  const program = ts.createProgram(config.fileNames, config.options);
+  // What the screens import comes with them: no test is read.
+  const screens = config.fileNames.filter((name) => /\/src\/(ui|app)\//.test(name) && !isTest(name));
+  const program = ts.createProgram(screens, config.options);
   const checker = program.getTypeChecker();
   const found: string[] = [];
 
@@ -122,7 +126,7 @@ export function unsaidTexts(): string[] {
 
   for (const file of program.getSourceFiles()) {
     const name = path.relative(process.cwd(), file.fileName);
-    if (!/^src\/(ui|app)\//.test(name) || /\.test\.tsx?$/.test(name)) continue;
+    if (!/^src\/(ui|app)\//.test(name) || isTest(name)) continue;
     const visit = (node: ts.Node): void => {
       look(node, (what) => {
         const { line } = file.getLineAndCharacterOfPosition(node.getStart());
