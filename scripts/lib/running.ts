@@ -35,7 +35,7 @@ export async function endLeftovers(runFile: string, script: string): Promise<voi
   const running = JSON.parse(readFileSync(runFile, 'utf8')) as Running;
   if (commandOf(running.supervisor).includes(script))
     throw new Error(`It is running already: ${running.address}`);
-  await endPid(running.application, ['next']);
+  await endPid(running.application, ['scripts/web.mjs']);
   await endPid(running.database, ['mariadbd', 'hefeteig.sock']);
   rmSync(runFile, { force: true });
 }

@@ -1,13 +1,14 @@
 import clsx from 'clsx';
 
-/** Letters that fit into one line at full size: beside somebody's name fewer. */
-const ROOM = { alone: 18, aside: 13 };
+/** Letters that fit into one line at full size, and a size smaller: beside somebody's name fewer. */
+const ROOM = { alone: { full: 18, smaller: 22 }, aside: { full: 13, smaller: 16 } };
 /** Letters of the second line from which it is set smaller, smaller still, and on three lines. */
 const SECOND = { small: 26, smaller: 60, three: 70 };
 
 /** How large both texts are set, so that all of them is read in the height of a line: on two lines each where need be. */
 function sizes(what: string, about: string, aside: string | undefined): [what: string, about: string] {
-  const isLong = what.length > (aside ? ROOM.aside : ROOM.alone);
+  const { full, smaller } = aside ? ROOM.aside : ROOM.alone;
+  const isLong = what.length > smaller;
   const letters = about.length;
   if (letters > SECOND.three) return ['line-clamp-1 text-[30px]', 'line-clamp-3 text-[20px]'];
   if (isLong)
@@ -16,7 +17,7 @@ function sizes(what: string, about: string, aside: string | undefined): [what: s
       : ['line-clamp-2 text-[30px]', 'line-clamp-1 text-[28px]'];
   const second =
     letters > SECOND.smaller ? 'text-[20px]' : letters > SECOND.small ? 'text-[24px]' : 'text-[32px]';
-  return ['line-clamp-1 text-[44px]', `line-clamp-2 ${second}`];
+  return [`line-clamp-1 ${what.length > full ? 'text-[36px]' : 'text-[44px]'}`, `line-clamp-2 ${second}`];
 }
 
 /** One line on the wall: the time large, what it is, and whose or how much. */

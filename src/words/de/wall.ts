@@ -10,7 +10,7 @@ export const wall: Catalog['wall'] = {
   nothingNext: 'Im Moment nichts.',
   nothingRises: 'Nichts geht.',
   ovenEmpty: 'Der Ofen ist leer.',
-  readyUntil: 'Reif: {step}',
+  readyUntil: 'Bereit bis dahin: {step}',
   trays: '{trays, plural, one {# Blech} other {# Bleche}}',
   outSince: '{trouble} seit {time}',
   more: '{count, plural, one {# weiterer Alarm} other {# weitere Alarme}}',

@@ -8,7 +8,7 @@ export const wall = {
   nothingNext: 'Nothing for now.',
   nothingRises: 'Nothing rises.',
   ovenEmpty: 'The oven is empty.',
-  readyUntil: 'Ready: {step}',
+  readyUntil: 'Ready until then: {step}',
   trays: '{trays, plural, one {# tray} other {# trays}}',
   outSince: '{trouble} since {time}',
   more: '{count, plural, one {# more alarm} other {# more alarms}}',

@@ -10,7 +10,7 @@ export const wall: Catalog['wall'] = {
   nothingNext: 'Rien pour l’instant.',
   nothingRises: 'Rien ne pousse.',
   ovenEmpty: 'Le four est vide.',
-  readyUntil: 'Prêt : {step}',
+  readyUntil: 'Prêt jusque-là : {step}',
   trays: '{trays, plural, one {# plaque} other {# plaques}}',
   outSince: '{trouble} depuis {time}',
   more: '{count, plural, one {# autre alarme} other {# autres alarmes}}',
