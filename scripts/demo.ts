@@ -63,8 +63,7 @@ async function main(): Promise<void> {
   keepSecrets(secretsFile);
   // The demo lets any browser of this machine in; a bakery's own tablets are let in by a planner.
   Object.assign(process.env, { HEFETEIG_SECRETS: secretsFile, HEFETEIG_ENROL: 'loopback' });
-  const databasePort = await freePort();
-  database = await startDatabase(folder, databasePort, passwordOf(folder));
+  database = await startDatabase(folder, await freePort(), passwordOf(folder));
   const url = await createDatabase(database, 'hefeteig');
   await migrate(url);
   pool = connect(url);
@@ -81,6 +80,7 @@ async function main(): Promise<void> {
   const running: Running = {
     supervisor: process.pid,
     database: database.process.pid ?? 0,
+    databasePort: database.port,
     application: application.process.pid ?? 0,
     address: application.address,
   };

@@ -1,5 +1,6 @@
 import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
@@ -40,6 +41,10 @@ describe('a bakery with its own database', () => {
     const page = await fetch(`${address}/opening`);
     expect(page.status).toBe(200);
     const { database, application } = running();
+    // A line that is held open, as feeds are, keeps nobody from ending.
+    const line = connect(Number(new URL(address).port), '127.0.0.1');
+    await new Promise((open) => line.once('connect', open));
+    line.on('error', () => undefined);
     child?.kill('SIGTERM');
     expect(await ended).toBe(0);
     expect([isAlive(database), isAlive(application)]).toEqual([false, false]);

@@ -74,7 +74,7 @@ async function main(): Promise<void> {
   application = await startApplication({ build: values.build, port: Number(values.port), databaseUrl: url });
   if (database) {
     const running: Running = {
-      ...{ supervisor: process.pid, database: database.process.pid ?? 0 },
+      ...{ supervisor: process.pid, database: database.process.pid ?? 0, databasePort: database.port },
       ...{ application: application.process.pid ?? 0, address: application.address },
     };
     writeFileSync(runFile, JSON.stringify(running));

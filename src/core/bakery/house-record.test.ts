@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { differences } from './house-record';
+import { differences, isBackupLate } from './house-record';
 
 describe('what a change touched', () => {
   it('is told value by value, and what stayed the same is not', () => {
@@ -21,5 +21,18 @@ describe('what a change touched', () => {
       { name: 'letIn', was: 'yes', becomes: 'no' },
     ]);
     expect(differences([], ['Mon 01:00–09:00'])[0]?.was).toBe('–');
+  });
+});
+
+describe('a backup of the last night', () => {
+  const night = 24 * 3_600_000;
+  it.each([
+    [null, true],
+    [0, false],
+    [-1, true],
+    [night, false],
+  ])('made at %s is late: %s', (madeAt, late) => {
+    // A day and two hours later.
+    expect(isBackupLate(madeAt, night + 2 * 3_600_000)).toBe(late);
   });
 });

@@ -17,7 +17,16 @@ export interface HouseRecord {
   devices: { id: number; name: string; enrolledAt: Instant; by: string | null }[];
   addresses: { id: number; of: string | null; by: string; madeAt: Instant }[];
   changes: HouseChange[];
+  /** When the last good backup was made, and how large it is; null where that is nobody's care, as in the demo. */
+  backup: { last: { madeAt: Instant; bytes: number } | null; isLate: boolean } | null;
 }
+
+/** A backup is made every night; one that is older is late, ms: a night and two hours for one that takes its time. */
+const NIGHTLY = 26 * 3_600_000;
+
+/** Whether a bakery is without a backup of the last night. */
+export const isBackupLate = (madeAt: Instant | null, now: Instant): boolean =>
+  madeAt === null || now - madeAt > NIGHTLY;
 
 /** One value that a change touched. */
 export interface Difference {

@@ -1,18 +1,27 @@
 import type { Person } from '@/core/bakery/people';
-import type { HouseRecord } from '@/core/bakery/house-record';
+import { type HouseRecord, isBackupLate } from '@/core/bakery/house-record';
 import { tablets } from '../auth/tablet';
 import { keptWords } from '@/words/as-text';
 import { json } from '../db/json';
 import { type Db, rowsOf, write } from '../db/rows';
+import { lastBackup } from './backups';
+import { clockSetting } from './clock';
 
 /** Changes that are shown. */
 const SHOWN = 100;
 
-/** Devices, addresses and changes of the house: all of them for planners, their own addresses for others. */
+/** The last backup, as a planner watches over it; the demo's bakery begins anew anyway. */
+async function backupOf(db: Db): Promise<HouseRecord['backup']> {
+  const [clock, last] = await Promise.all([clockSetting(db), lastBackup(db)]);
+  return clock.demo ? null : { last, isLate: isBackupLate(last?.madeAt ?? null, Date.now()) };
+}
+
+/** Devices, addresses, backup and changes of the house: all of them for planners, their own addresses for others. */
 export async function houseRecord(db: Db, person: Person): Promise<HouseRecord> {
   const all = person.role === 'planner';
-  const [devices, addresses, changes] = await Promise.all([
+  const [devices, backup, addresses, changes] = await Promise.all([
     all ? tablets(db) : [],
+    all ? backupOf(db) : null,
     rowsOf<{ id: number; of: string | null; by: string; madeAt: Date }>(
       db,
       `SELECT a.id, whose.name AS \`of\`, maker.name AS \`by\`, a.made_at AS madeAt FROM calendar_address a
@@ -30,6 +39,7 @@ export async function houseRecord(db: Db, person: Person): Promise<HouseRecord> 
   ]);
   return {
     devices,
+    backup,
     addresses: addresses.map(({ madeAt, ...row }) => ({ ...row, madeAt: madeAt.getTime() })),
     changes: changes.map(({ at, subject, was, becomes, ...row }) => ({
       ...{ ...row, subject: keptWords(subject), at: at.getTime() },

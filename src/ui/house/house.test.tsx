@@ -48,13 +48,14 @@ const record: HouseRecord = {
       ...{ was: { capacity: 9 }, becomes: { capacity: 8 } },
     },
   ],
+  backup: null,
 };
 const inputs = () => house.sent.map(({ input }) => input);
 
 describe('the house', () => {
-  const view = (shown: HouseBook, person: Person = mara) => (
+  const view = (shown: HouseBook, person: Person = mara, more: Partial<HouseRecord> = {}) => (
     <HouseView
-      {...{ book: shown, record, person, zones: ['UTC', 'Europe/Berlin'] }}
+      {...{ book: shown, record: { ...record, ...more }, person, zones: ['UTC', 'Europe/Berlin'] }}
       self={{ name: 'Corner bakery', zone: 'UTC', units: METRIC }}
     />
   );
@@ -64,6 +65,19 @@ describe('the house', () => {
     const people = within(screen.getByRole('region', { name: 'People' }));
     expect(people.getByRole('img', { name: 'Monday 22:00 to 06:00' })).toBeTruthy();
     expect(people.getByRole('img', { name: 'no weekly shifts' })).toBeTruthy();
+  });
+
+  it('says when the last backup was, and what to do where the last night has none', () => {
+    const last = { madeAt: 180 * MIN, bytes: 12_340_000 };
+    const { again } = show(view(book(), mara, { backup: { last, isLate: false } }));
+    const backup = () => screen.getByRole('region', { name: 'Backup' }).textContent;
+    expect(backup()).toMatch(/03:00.*12\.3 MB$/);
+    again(view(book(), mara, { backup: { last, isLate: true } }));
+    expect(backup()).toMatch(/12\.3 MBHave bin\/backup run every night\.$/);
+    again(view(book(), mara, { backup: { last: null, isLate: true } }));
+    expect(backup()).toContain('No backup yet.');
+    again(view(book()));
+    expect(screen.queryByRole('region', { name: 'Backup' })).toBeNull();
   });
 
   it('shows planners who changed what, from what to what', () => {

@@ -56,6 +56,7 @@ export function RecordView({
           </Line>
         ))}
       </Part>
+      {record.backup && <Backup backup={record.backup} zone={zone} />}
       {mayPlan && (
         <section aria-label={say('house.changes')} className="lg:col-span-2">
           <h2 className="border-b border-edge pb-1 text-2xl font-bold">{say('house.changes')}</h2>
@@ -72,6 +73,30 @@ export function RecordView({
         </section>
       )}
     </div>
+  );
+}
+
+/** When the last good backup was, or that there is none. */
+function Backup({
+  backup: { last, isLate },
+  zone,
+}: {
+  backup: NonNullable<HouseRecord['backup']>;
+  zone: string;
+}) {
+  const say = useWords();
+  const made = last && {
+    time: say.dayTime(last.madeAt, zone),
+    dayMonth: say.dayMonth(last.madeAt, zone),
+    megabytes: say.number(last.bytes / 1e6, 1),
+  };
+  return (
+    <Part title={say('house.backup')}>
+      <li className={isLate ? 'py-2 text-lg text-warn' : 'py-2 text-lg'}>
+        {made ? say('house.lastBackup', made) : say('house.noBackupYet')}
+        {isLate && <span className="block">{say('house.haveItMadeEveryNight')}</span>}
+      </li>
+    </Part>
   );
 }
 

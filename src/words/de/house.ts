@@ -143,4 +143,8 @@ export const house: Catalog['house'] = {
   everyDayLikeMonday: 'Jeder Tag wie Montag',
   reads: 'Sprache',
   asTheTablet: 'Wie das Tablet',
+  backup: 'Sicherung',
+  lastBackup: '{time} {dayMonth}, {megabytes} MB',
+  noBackupYet: 'Noch keine Sicherung.',
+  haveItMadeEveryNight: 'bin/backup jede Nacht laufen lassen.',
 };

@@ -140,4 +140,8 @@ export const house = {
   everyDayLikeMonday: 'Every day like Monday',
   reads: 'Language',
   asTheTablet: 'That of the tablet',
+  backup: 'Backup',
+  lastBackup: '{time} {dayMonth}, {megabytes} MB',
+  noBackupYet: 'No backup yet.',
+  haveItMadeEveryNight: 'Have bin/backup run every night.',
 } as const;

@@ -142,4 +142,8 @@ export const house: Catalog['house'] = {
   everyDayLikeMonday: 'Tous les jours comme lundi',
   reads: 'Langue',
   asTheTablet: 'Celle de la tablette',
+  backup: 'Sauvegarde',
+  lastBackup: '{time} {dayMonth}, {megabytes} Mo',
+  noBackupYet: 'Pas encore de sauvegarde.',
+  haveItMadeEveryNight: 'Faire tourner bin/backup chaque nuit.',
 };
