@@ -400,6 +400,49 @@ describe('what is answered', () => {
   });
 });
 
+describe('what goes over the line', () => {
+  const asked = (path: string, encoding: string) =>
+    fetch(app.address + path, { headers: { cookie: cookies.baker, 'accept-encoding': encoding } });
+  const told = ({ headers }: Response, name: string) => headers.get(name);
+  const largestScript = () => {
+    const folder = join('build', 'test', 'static', 'chunks');
+    const scripts = readdirSync(folder).filter((name) => name.endsWith('.js'));
+    return scripts.sort((a, b) => statSync(join(folder, b)).size - statSync(join(folder, a)).size)[0] ?? '';
+  };
+
+  it.each(['br', 'gzip'])('is packed at the build where it never changes: %s', async (encoding) => {
+    const name = largestScript();
+    const answer = await asked(`/_next/static/chunks/${name}`, encoding);
+    expect(told(answer, 'content-encoding')).toBe(encoding);
+    expect(told(answer, 'cache-control')).toMatch(/immutable/);
+    expect(told(answer, 'x-content-type-options')).toBe('nosniff');
+    const plain = readFileSync(join('build', 'test', 'static', 'chunks', name), 'utf8');
+    expect(await answer.text()).toBe(plain);
+    expect(Number(told(answer, 'content-length'))).toBeLessThan(plain.length / 3);
+  });
+
+  it('is packed as it goes out where it is made for each request, and a feed is not', async () => {
+    const page = await asked('/bench', 'br');
+    expect(told(page, 'content-encoding')).toBe('br');
+    expect(await page.text()).toContain('</html>');
+    const ending = new AbortController();
+    const feed = await fetch(`${app.address}/api/feed`, {
+      ...{ headers: { cookie: cookies.baker, 'accept-encoding': 'br' }, signal: ending.signal },
+    });
+    expect(told(feed, 'content-encoding')).toBeNull();
+    ending.abort();
+  });
+
+  it.each(['/_next/static/nothing.js', '/_next/static/../../package.json', '/_next/static/%2e%2e/BUILD_ID'])(
+    'is nothing but what the build has for pages: %s',
+    async (path) => {
+      const answer = await asked(path, 'br');
+      expect(answer.status).toBe(404);
+      expect(await answer.text()).not.toContain('hefeteig"');
+    },
+  );
+});
+
 describe('behind HTTPS', () => {
   it('cookies are bound to this host and never travel in the open, and browsers are told to stay', async () => {
     process.env.HEFETEIG_HTTPS = '1';
