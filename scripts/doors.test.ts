@@ -400,6 +400,18 @@ describe('what is answered', () => {
   });
 });
 
+describe('the health of the machine', () => {
+  it('is told to anybody who watches over it, in words that say nothing of the bakery', async () => {
+    const answer = await fetch(`${app.address}/api/health`);
+    expect(answer.status).toBe(200);
+    expect(answer.headers.get('cache-control')).toBe('no-store');
+    expect(await answer.json()).toEqual({
+      ...{ ready: true, database: 'ok', clock: 'ok', backup: 'ok' },
+      disk: expect.stringMatching(/^(ok|low)$/) as string,
+    });
+  });
+});
+
 describe('what goes over the line', () => {
   const asked = (path: string, encoding: string) =>
     fetch(app.address + path, { headers: { cookie: cookies.baker, 'accept-encoding': encoding } });
