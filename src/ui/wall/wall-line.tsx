@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 
 /** Letters that fit into one line at full size, and a size smaller: beside somebody's name fewer. */
-const ROOM = { alone: { full: 18, smaller: 22 }, aside: { full: 13, smaller: 16 } };
+const ROOM = { alone: { full: 18, smaller: 26 }, aside: { full: 13, smaller: 19 } };
 /** Letters of the second line from which it is set smaller, smaller still, and on three lines. */
 const SECOND = { small: 26, smaller: 60, three: 70 };
 
