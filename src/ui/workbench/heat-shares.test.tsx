@@ -28,9 +28,9 @@ it('says of every part how warm it is and what it does to the dough', () => {
     .slice(1)
     .map((row) => [...row.children].map(({ textContent }) => textContent).join(' | '));
   expect(rows).toEqual([
-    'Flour | 24 °C | no effect',
-    'From the fridge | 4 °C | cools by 3.3 °C',
-    'Water | 18.1 °C | cools by 2.7 °C',
-    'Mixing |  | warms by 6 °C',
+    'Flour | 24 °C |  | no effect',
+    'From the fridge | 4 °C |  | cools by 3.3 °C',
+    'Water | 18.1 °C |  | cools by 2.7 °C',
+    'Mixing |  |  | warms by 6 °C',
   ]);
 });

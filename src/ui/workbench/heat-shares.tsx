@@ -28,7 +28,7 @@ export function HeatShares({ mixing, units }: { mixing: Mixing; units: ReaderUni
     mixing: say('workbench.mixing'),
   };
   return (
-    <table className="mt-6 w-full max-w-2xl text-[17px]">
+    <table className="mt-6 w-full max-w-3xl text-[17px]">
       <caption className="border-b border-edge pb-1 text-left text-xl font-bold">
         {say('workbench.whatWarmsAndCools', { celsius: showCelsius(mixing.question.target, units) })}
       </caption>
@@ -36,21 +36,23 @@ export function HeatShares({ mixing, units }: { mixing: Mixing; units: ReaderUni
         <tr>
           <th scope="col">{say('workbench.cause')}</th>
           <th scope="col">{say('workbench.temperature')}</th>
+          <td className="max-sm:hidden" />
           <th scope="col">{say('workbench.effect')}</th>
         </tr>
       </thead>
       <tbody>
         {shares.map(({ part, degrees, celsius }) => (
           <tr key={part} className="border-b border-hairline">
-            <th scope="row" className="w-40 py-2 text-left font-normal">
+            <th scope="row" className="py-2 text-left font-normal sm:min-w-40">
               {names[part]}
             </th>
-            <td className="w-20 py-2 text-right text-quiet tabular-nums">
+            <td className="py-2 pl-2 text-right whitespace-nowrap text-quiet tabular-nums">
               {celsius === null ? '' : showCelsius(celsius, units)}
             </td>
-            <td className="py-2 pl-4">
-              <Bar share={degrees / most} text={signed(say, degrees, units)} />
+            <td className="w-full py-2 pl-4 max-sm:hidden">
+              <Bar share={degrees / most} />
             </td>
+            <td className="py-2 pl-4 text-right sm:whitespace-nowrap">{signed(say, degrees, units)}</td>
           </tr>
         ))}
       </tbody>
@@ -65,24 +67,16 @@ const signed = (say: SayOnPage, degrees: number, units: ReaderUnits) =>
         difference: showDifference(Math.abs(degrees), units),
       });
 
-/** A bar from the middle: to the right what warms, to the left what cools; what it says stands on the other side. */
-function Bar({ share, text }: { share: number; text: string }) {
-  const bar = { width: `${Math.abs(share) * 100}%` };
+/** A bar from the middle: to the right what warms, to the left what cools. */
+function Bar({ share }: { share: number }) {
+  const bar = { width: `${Math.abs(share) * 100}%`, background: share < 0 ? COLD : WARM };
   return (
-    <div className="grid grid-cols-2 items-center">
-      <div className="flex h-7 items-center justify-end border-r-2 border-ink">
-        {share < 0 ? (
-          <div className="h-full border border-r-0 border-ink" style={{ ...bar, background: COLD }} />
-        ) : (
-          <span className="pr-2 text-right">{text}</span>
-        )}
+    <div aria-hidden className="grid grid-cols-2">
+      <div className="flex h-7 justify-end border-r-2 border-ink">
+        {share < 0 && <div className="h-full border border-r-0 border-ink" style={bar} />}
       </div>
-      <div className="flex h-7 items-center">
-        {share < 0 ? (
-          <span className="pl-2">{text}</span>
-        ) : (
-          <div className="h-full border border-l-0 border-ink" style={{ ...bar, background: WARM }} />
-        )}
+      <div className="flex h-7">
+        {share > 0 && <div className="h-full border border-l-0 border-ink" style={bar} />}
       </div>
     </div>
   );
