@@ -68,7 +68,7 @@ export function Standing({
         <FloorChoice
           label={say('bench.coreProbe')}
           value={state.coreProbe?.id ?? ''}
-          options={[noProbe(say), ...coreProbes.map(({ id, label }) => ({ id, name: label }))]}
+          options={[noProbe(say), ...coreProbes.map(({ id, label }) => ({ id, name: say.named(label) }))]}
           onChoose={(probe) =>
             tell({ kind: 'probe', data: { kind: 'probed', probe: probe === '' ? null : probe } })
           }

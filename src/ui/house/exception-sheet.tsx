@@ -60,7 +60,7 @@ export function ExceptionSheet({ book, onClose }: { book: HouseBook; onClose: ()
           <Choice
             label={say('house.machine')}
             value={form.machineId}
-            options={book.machines.map(({ id, label }) => ({ id, name: label }))}
+            options={book.machines.map(({ id, label }) => ({ id, name: say.named(label) }))}
             onChoose={(machineId) => set({ machineId })}
           />
         ) : (

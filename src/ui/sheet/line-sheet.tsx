@@ -82,7 +82,10 @@ export function LineSheet({ line, book, lastWeight, onClose, onWeighed, onSwap }
             label={say('sheet.takenInstead')}
             size="floor"
             value=""
-            options={[{ id: '', name: name }, ...alike.map(({ id, name: other }) => ({ id, name: other }))]}
+            options={[
+              { id: '', name: say.named(name) },
+              ...alike.map(({ id, name: other }) => ({ id, name: say.named(other) })),
+            ]}
             onChoose={(id) => {
               if (id === '') return;
               onSwap(id);

@@ -1,4 +1,5 @@
 import { useWords } from '../kit/words';
+import { upperFirst } from '@/words/first-letter';
 import type { Say } from '@/words/say';
 import { waterAnswer, factorRule, minutesToCool, type WaterAnswer } from '@/core/heat/water';
 import type { Mixing } from '@/core/heat/mixing';
@@ -115,8 +116,7 @@ function Advice({
         <p className="text-xl">
           {say.rich('sheet.atOfItForA', {
             span: (words) => <span className={large}>{words}</span>,
-            toUpperCase: () => liquid.name[0]?.toUpperCase(),
-            name: liquid.name.slice(1),
+            name: upperFirst(liquid.name),
             celsius: degrees(answer.celsius),
             br: () => <br />,
             mass: showMass(liquid.grams, units),
@@ -160,8 +160,7 @@ function Advice({
           </p>
           <p>
             {say.rich('sheet.wouldHaveToBeAnd', {
-              toUpperCase: () => liquid.name[0]?.toUpperCase(),
-              name: liquid.name.slice(1),
+              name: upperFirst(liquid.name),
               celsius: degrees(answer.celsius),
               celsius2: degrees(question.warmest),
               celsius3: degrees(answer.dough),

@@ -112,7 +112,7 @@ export function WaterTool({ formulas, ingredients, temperatures, mixing: learnt,
         <Choice
           label={say('workbench.formula')}
           value={typed.formula}
-          options={doughs.map(({ id, name }) => ({ id: String(id), name }))}
+          options={doughs.map(({ id, name }) => ({ id: String(id), name: say.named(name) }))}
           onChoose={(id) => {
             const celsius = doughs.find((one) => String(one.id) === id)?.formula.doughCelsius;
             set({

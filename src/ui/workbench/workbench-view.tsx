@@ -92,7 +92,7 @@ function ScaleTool({
       <Choice
         label={say('workbench.formula')}
         value={id}
-        options={formulas.map((one) => ({ id: String(one.id), name: one.name }))}
+        options={formulas.map((one) => ({ id: String(one.id), name: say.named(one.name) }))}
         onChoose={(chosen) => setId(Number(chosen))}
       />
       {formula && (

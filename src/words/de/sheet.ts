@@ -36,8 +36,7 @@ export const sheet: Catalog['sheet'] = {
     'dass {name} weniger Wärme hält als Wasser{isCold, select, true {, und die kalte Butter und die Eier} other {}}',
   theColdMilkEggsAnd: 'die kalte Milch, Eier und Butter',
   howMuchOfEachThere: 'wie viel es von jedem ist',
-  atOfItForA:
-    '<span><toUpperCase></toUpperCase>{name} mit {celsius}</span><br></br>{mass} davon, für einen Teig mit {celsius2}.',
+  atOfItForA: '<span>{name} mit {celsius}</span><br></br>{mass} davon, für einen Teig mit {celsius2}.',
   ofIceAndWaterAt:
     '<span>{mass} Eis</span><br></br>und {mass2} Wasser mit {celsius}: ohne ist die Leitung zu warm für einen Teig mit {celsius2}.',
   allTheWaterAsIce: 'alles Wasser als Eis',
@@ -46,7 +45,7 @@ export const sheet: Catalog['sheet'] = {
   doNotGoAbove: 'Nicht wärmer als {celsius}',
   orWarmTheFlourTo: ', oder das Mehl auf {celsius} anwärmen',
   wouldHaveToBeAnd:
-    '<toUpperCase></toUpperCase>{name} müsste {celsius} haben, zu heiß für die Hefe. Mit {celsius2} bekommt der Teig {celsius3}: längere Stockgare{part}.',
+    '{name} müsste {celsius} haben, zu heiß für die Hefe. Mit {celsius2} bekommt der Teig {celsius3}: längere Stockgare{part}.',
   inStanding: ' in {duration} beim Stehen',
   inABathOfCold: ', in {duration} im Kaltwasserbad',
   wasTheWarmedToIt: '{name} wurde erwärmt auf {celsius}? Es kühlt auf {celsius2}{part}{part2}.',

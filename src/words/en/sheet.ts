@@ -35,8 +35,7 @@ export const sheet = {
     'that {name} holds less heat than water{isCold, select, true {, nor the cold butter and eggs} other {}}',
   theColdMilkEggsAnd: 'the cold milk, eggs and butter',
   howMuchOfEachThere: 'how much of each there is',
-  atOfItForA:
-    '<span><toUpperCase></toUpperCase>{name} at {celsius}</span><br></br>{mass} of it, for a dough at {celsius2}.',
+  atOfItForA: '<span>{name} at {celsius}</span><br></br>{mass} of it, for a dough at {celsius2}.',
   ofIceAndWaterAt:
     '<span>{mass} of ice</span><br></br>and {mass2} of water at {celsius}: the tap is too warm for a dough at {celsius2} without.',
   allTheWaterAsIce: 'all the water as ice',
@@ -45,7 +44,7 @@ export const sheet = {
   doNotGoAbove: 'No warmer than {celsius}',
   orWarmTheFlourTo: ', or warm the flour to {celsius}',
   wouldHaveToBeAnd:
-    '<toUpperCase></toUpperCase>{name} would have to be {celsius}, too hot for the yeast. At {celsius2} the dough reaches {celsius3}: bulk longer{part}.',
+    '{name} would have to be {celsius}, too hot for the yeast. At {celsius2} the dough reaches {celsius3}: bulk longer{part}.',
   inStanding: ' in {duration} at rest',
   inABathOfCold: ', in {duration} in a bath of cold water',
   wasTheWarmedToIt: 'Was the {name} warmed to {celsius}? It cools to {celsius2}{part}{part2}.',

@@ -37,8 +37,7 @@ export const sheet: Catalog['sheet'] = {
     'que {name} retient moins de chaleur que l’eau{isCold, select, true {, ni le beurre et les œufs froids} other {}}',
   theColdMilkEggsAnd: 'le lait, les œufs et le beurre froids',
   howMuchOfEachThere: 'combien il y a de chacun',
-  atOfItForA:
-    '<span><toUpperCase></toUpperCase>{name} à {celsius}</span><br></br>{mass}, pour une pâte à {celsius2}.',
+  atOfItForA: '<span>{name} à {celsius}</span><br></br>{mass}, pour une pâte à {celsius2}.',
   ofIceAndWaterAt:
     '<span>{mass} de glace</span><br></br>et {mass2} d’eau à {celsius} : sans elle, l’eau du robinet est trop chaude pour une pâte à {celsius2}.',
   allTheWaterAsIce: 'toute l’eau en glace',
@@ -47,7 +46,7 @@ export const sheet: Catalog['sheet'] = {
   doNotGoAbove: 'Pas plus chaud que {celsius}',
   orWarmTheFlourTo: ', ou chauffer la farine à {celsius}',
   wouldHaveToBeAnd:
-    '<toUpperCase></toUpperCase>{name} devrait être à {celsius}, trop chaud pour la levure. À {celsius2} la pâte atteint {celsius3} : pointage plus long{part}.',
+    '{name} devrait être à {celsius}, trop chaud pour la levure. À {celsius2} la pâte atteint {celsius3} : pointage plus long{part}.',
   inStanding: ' en {duration} au repos',
   inABathOfCold: ', en {duration} dans un bain d’eau froide',
   wasTheWarmedToIt: '{name} chauffé à {celsius} ? Il refroidit à {celsius2}{part}{part2}.',
