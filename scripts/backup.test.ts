@@ -101,6 +101,15 @@ describe('a backup', () => {
     whole[1000] = (whole[1000] ?? 0) ^ 1;
     writeFileSync(file, whole);
     await expect(restoreBackup(await emptyDatabase(), backup, { passphrase })).rejects.toThrow(/damaged/);
+    // A table that the backup has and the database has not.
+    const other = await makeBackup(house.url, folder, { at: new Date('2026-11-04T03:00:00Z') });
+    const said = join(folder, other.name, 'manifest.json');
+    const more = { ...other.manifest, rows: { ...other.manifest.rows, nothing: 3 } };
+    writeFileSync(said, JSON.stringify(more));
+    await expect(restoreBackup(await emptyDatabase(), join(folder, other.name), {})).rejects.toThrow(
+      /nothing should have 3 rows and has 0/,
+    );
+    rmSync(join(folder, other.name), { recursive: true });
     writeFileSync(manifest, '{"format":"other"}');
     await expect(restoreBackup(await emptyDatabase(), backup, { passphrase })).rejects.toThrow(/no manifest/);
     rmSync(backup, { recursive: true });
@@ -143,6 +152,23 @@ describe('bin/backup and bin/restore', () => {
     expect(await lastBackup(house.pool)).toMatchObject({ name, sealed: true, bytes: manifest.bytes });
     const url = await emptyDatabase();
     expect(run('restore', [join(to, name), '--key-file', keyFile], url)).toMatch(/all of them there/);
+  });
+
+  it.each([
+    ['backup', ['--key-file', 'EMPTY'], /^No backup was made: The key file .* is empty/],
+    ['backup', ['--days', '0'], /^No backup was made: --days wants a whole number/],
+    ['restore', [], /^It was not restored: Name the backup/],
+    ['restore', ['nowhere'], /^It was not restored: There is no backup in nowhere/],
+  ])('refuse what cannot be meant: %s %j', (script, args, why) => {
+    const empty = join(folder, 'empty-key');
+    writeFileSync(empty, '\n');
+    const env = { ...process.env, DATABASE_URL: house.url };
+    const { status, stderr } = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', `scripts/${script}.ts`, ...args.map((one) => (one === 'EMPTY' ? empty : one))],
+      { env, encoding: 'utf8' as const },
+    );
+    expect([status, stderr]).toEqual([1, expect.stringMatching(why)]);
   });
 
   it('end with 1 and a sentence where nothing can be done', () => {

@@ -2,7 +2,7 @@
  * Makes a backup of a bakery while it is in use, and lets go of those that no day, week or month keeps. Started by
  * bin/backup, every night.
  */
-import { mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { makeBackup, thinBackups } from '@/server/backup/backup';
 import { USUAL_RETENTION } from '@/server/backup/retention';
@@ -10,6 +10,7 @@ import { sealFile } from '@/server/backup/seal';
 import { connect } from '@/server/db/pool';
 import { noteBackup } from '@/server/store/backups';
 import { join } from 'node:path';
+import { passphraseIn } from './lib/key-file';
 import { addressIn } from './lib/running';
 import { ownSecrets } from './lib/secrets';
 
@@ -35,7 +36,7 @@ async function main(): Promise<void> {
   const retention = { days: countOf('days'), weeks: countOf('weeks'), months: countOf('months') };
   const url = values.folder === undefined ? process.env.DATABASE_URL : addressIn(values.folder);
   if (!url) throw new Error('Set DATABASE_URL, or name the data folder of a running bakery with --folder.');
-  const passphrase = values['key-file'] && readFileSync(values['key-file'], 'utf8').trim();
+  const passphrase = passphraseIn(values['key-file']);
   mkdirSync(values.to, { recursive: true, mode: 0o700 });
   const { name, manifest } = await makeBackup(url, values.to, passphrase ? { passphrase } : {});
   const secrets = ownSecrets(values.folder);

@@ -2,12 +2,13 @@
  * Reads a backup into an empty database, and proves that all of it is there. Started by bin/restore: of DATABASE_URL, or with
  * --folder into a data folder that is begun with it.
  */
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { restoreBackup } from '@/server/backup/backup';
 import { unsealed } from '@/server/backup/seal';
+import { passphraseIn } from './lib/key-file';
 import { createDatabase, type Database, passwordOf, startDatabase } from './lib/mariadb';
 import { freePort } from './lib/ports';
 
@@ -19,7 +20,7 @@ const { values, positionals } = parseArgs({
 async function main(): Promise<void> {
   const [backup] = positionals;
   if (!backup) throw new Error('Name the backup: bin/restore data/backups/2026-11-19T02-00-00Z');
-  const passphrase = values['key-file'] && readFileSync(values['key-file'], 'utf8').trim();
+  const passphrase = passphraseIn(values['key-file']);
   const key = passphrase ? { passphrase } : {};
   let database: Database | null = null;
   try {

@@ -113,7 +113,9 @@ export async function restoreBackup(
   folder: string,
   { passphrase }: { passphrase?: string },
 ): Promise<Manifest> {
-  const manifest = readManifest(await readFile(join(folder, MANIFEST), 'utf8'));
+  const text = await readFile(join(folder, MANIFEST), 'utf8').catch(() => null);
+  if (text === null) throw new Error(`There is no backup in ${folder}.`);
+  const manifest = readManifest(text);
   const source = join(folder, manifest.file);
   if ((await askIn(url, tablesOf)).length > 0)
     throw new Error('The database is not empty. Restore into a new one.');
@@ -136,8 +138,9 @@ export async function restoreBackup(
 
 /** Every table has the rows that the backup had: none is missing, and none is there twice. */
 async function holdAgainst(db: Pool, { rows }: Manifest): Promise<void> {
-  for (const table of await tablesOf(db)) {
-    const [has, should] = [await rowsIn(db, table), rows[table] ?? 0];
+  const there = await tablesOf(db);
+  for (const table of new Set([...there, ...Object.keys(rows)])) {
+    const [has, should] = [there.includes(table) ? await rowsIn(db, table) : 0, rows[table] ?? 0];
     if (has !== should) throw new Error(`${table} should have ${should} rows and has ${has}.`);
   }
 }
