@@ -62,7 +62,11 @@ export default async function FormulaPage({ params }: { params: Promise<{ id: st
           mayChange={person.role === 'planner'}
         />
         <Versions key={`v${newest.id}`} versions={versions} {...{ formulas, ingredients, zone }} />
-        {named && <NamesByLanguage what="formula" {...{ id, named }} mayChange={person.role === 'planner'} />}
+        {named && (
+          <div className="bg-flour pt-5">
+            <NamesByLanguage what="formula" {...{ id, named }} mayChange={person.role === 'planner'} />
+          </div>
+        )}
       </main>
     </WordsOf>
   );
